@@ -1,0 +1,77 @@
+import { advise, learnShortfall, type CoachSettings, type CutRecord } from './coach';
+
+const lathe = { cross: { unit: 'in', perTurn: 0.2, perLine: 0.001, reads: 'radius' } } as const;
+const settings: CoachSettings = {
+  lathe,
+  limits: { lowerMm: 40.033, upperMm: 40.049 },
+  leastChipMm: 0.05,
+  roughMostMm: 4,
+  finishMm: 0.6,
+  part: { tempC: 20, shopC: 20, alphaPerK: 11.5e-6 },
+};
+const cut = (dial: number, measuredMm: number): CutRecord => ({ dial, measuredMm });
+
+it('wants a measured skim first', () => {
+  expect(advise([], settings).state).toBe('measure-first');
+});
+
+it('roughs to the finishing allowance in equal cuts', () => {
+  const a = advise([cut(0, 46)], settings);
+  expect(a).toMatchObject({ state: 'cut', leftMm: expect.closeTo(5.959, 6), cutsLeft: 4, nextMm: expect.closeTo(46 - 5.359 / 2, 6) });
+  expect(a.nextDial).toBeCloseTo(5.359 / 4 / 25.4, 6);
+});
+
+it('takes what is left in two equal cuts on a radius dial', () => {
+  const a = advise([cut(0.2315, 40.625)], settings);
+  expect(a).toMatchObject({ cutsLeft: 2, nextMm: expect.closeTo(40.333, 6) });
+  expect(a.turnIn).toBeCloseTo(0.292 / 2 / 25.4, 6);
+});
+
+describe('learning the tool', () => {
+  const two = [cut(0, 42), cut(0.02, 42 - 2 * 0.02 * 25.4 + 0.04)];
+  it('believes half of one miss and more of several', () => {
+    expect(learnShortfall(two, lathe, 2 * 0.02 * 25.4)).toBeCloseTo(0.02, 9);
+    const more = [...two, cut(0.04, two[1]!.measuredMm - 2 * 0.02 * 25.4 + 0.04)];
+    expect(learnShortfall(more, lathe, 2 * 0.02 * 25.4)).toBeCloseTo((0.04 * 2) / 3, 9);
+  });
+  it('believes a cut less the less it was like the next one, and a withdrawal of the tool not at all', () => {
+    expect(learnShortfall(two, lathe, 0.0508)).toBeCloseTo((0.05 * 0.04) / 1.05, 9);
+    expect(learnShortfall([cut(0.1, 41), cut(0.05, 41)], lathe, 0.3)).toBe(0);
+  });
+  it('asks that much more of the dial and says so', () => {
+    const a = advise(two, settings);
+    const asked = (a.turnIn ?? 0) * 2 * 25.4;
+    const off = two[1]!.measuredMm - a.nextMm!;
+    expect(asked - off).toBeCloseTo(learnShortfall(two, lathe, off), 9);
+    expect(asked - off).toBeGreaterThan(0.01);
+    expect(a.sentences[0]).toMatch(/0\.01\d mm less than asked/);
+  });
+  it('comes home within the limits when the tool keeps its habit', () => {
+    let diameter = 46;
+    let cuts = [cut(0, diameter)];
+    for (let i = 0; i < 12; i++) {
+      const a = advise(cuts, settings);
+      if (a.state !== 'cut') break;
+      diameter -= a.turnIn! * 2 * 25.4 * 0.995;
+      cuts = [...cuts, cut(a.nextDial!, diameter)];
+    }
+    expect(advise(cuts, settings).state).toBe('in');
+  });
+});
+
+describe('when not to cut', () => {
+  it('stops inside the limits, and under them', () => {
+    expect(advise([cut(0, 40.041)], settings).state).toBe('in');
+    expect(advise([cut(0, 40.02)], settings).state).toBe('under');
+  });
+  it('hands a cut thinner than the chip to emery, file or grinder', () => {
+    expect(advise([cut(0, 40.06)], settings)).toMatchObject({ state: 'polish', sentences: [expect.any(String), expect.stringContaining('Emery')] });
+    expect(advise([cut(0, 40.12)], settings).sentences[1]).toContain('steel tool');
+    expect(advise([cut(0, 40.07)], { ...settings, leastChipMm: 0.01 }).state).toBe('cut');
+  });
+  it('lets a warm part cool before the last cut, not before an earlier one', () => {
+    const warm = { ...settings, part: { ...settings.part, tempC: 31, shopC: 19.5 } };
+    expect(advise([cut(0, 40.333), cut(0.01, 40.2)], warm)).toMatchObject({ state: 'cool', sentences: [expect.stringContaining('0.005 mm big')] });
+    expect(advise([cut(0, 40.625)], warm).state).toBe('cut');
+  });
+});

@@ -1,0 +1,57 @@
+import { newPart } from '../part';
+import { testReading, testSheet, testShop } from '../repair/testing';
+import { drawingSvg } from './drawing-svg';
+import { readingsToCsv, READINGS_CSV_COLUMNS } from './readings-csv';
+import { importReadings } from './readings-import';
+
+const row = (more: Record<string, string> = {}) => ({ feature: 'Barrel bore', station_mm: '5', clock_deg: '0', reading: '40.31', ...more });
+
+describe('readings out', () => {
+  it('one line a live reading, text as typed', () => {
+    const csv = readingsToCsv(testSheet(), testShop).split('\r\n');
+    expect(csv[0]).toBe(READINGS_CSV_COLUMNS.join(','));
+    expect(csv).toHaveLength(17);
+    expect(csv[1]).toBe('Hinge pin,Body,60,0,39.67,Outside mic 25 to 50,,39.67000,Tomas Quill,2026-11-20T10:00:00Z');
+  });
+
+  it('disarms what a spreadsheet would run', () => {
+    const sheet = testSheet({ readings: [testReading({ featureId: 'body', text: '=1+1', valueMm: 2 })] });
+    expect(readingsToCsv(sheet, testShop)).toContain("'=1+1");
+  });
+});
+
+describe('readings in', () => {
+  it('takes inch, fractions and metric as typed, by feature and instrument name', () => {
+    const taken = importReadings([row(), row({ reading: '1.5870 in', instrument: 'outside mic 25 to 50', part_temp_c: '31' })], testSheet(), testShop);
+    expect(taken).toMatchObject({
+      ok: true,
+      value: [
+        { featureId: 'barrel', length: { valueMm: 40.31 }, instrumentId: 'tele', partTempC: null },
+        { length: { valueMm: expect.closeTo(40.3098, 4), unit: 'in' }, instrumentId: 'mic', partTempC: 31 },
+      ],
+    });
+  });
+
+  it('lists every problem of every row and gives nothing to store', () => {
+    const r = importReadings([row({ feature: 'Nose' }), row({ reading: 'abc', station_mm: '-4' }), row({ clock_deg: '400', instrument: 'ruler' })], testSheet(), testShop);
+    expect(r.ok ? [] : r.problems.map((p) => p.path)).toEqual(['rows.0.feature', 'rows.1.station_mm', 'rows.1.reading', 'rows.2.clock_deg', 'rows.2.instrument']);
+  });
+
+  it('catches a row ten times off', () => {
+    const r = importReadings([row(), row({ clock_deg: '45' }), row({ clock_deg: '90', reading: '403.1' })], testSheet(), testShop);
+    expect(r).toMatchObject({ ok: false, problems: [{ code: 'implausible', path: 'rows.2.reading' }] });
+  });
+
+  it('says what the file lacks', () => {
+    expect(importReadings([], testSheet(), testShop)).toMatchObject({ problems: [{ code: 'empty' }] });
+    expect(importReadings([{ size: '4' }], testSheet(), testShop)).toMatchObject({ problems: [{ code: 'columns', message: expect.stringContaining('feature, station_mm') }] });
+  });
+});
+
+it('draws the part in true size, with limits, and no markup from its title', () => {
+  const part = newPart('headed-pin', 'Pin', 40, 120);
+  const svg = drawingSvg({ part, unit: 'mm', title: '<script>&"Pin', limits: { body: { lowerMm: 40.033, upperMm: 40.049 } } });
+  expect(svg).toContain('width="180.000mm"');
+  expect(svg).toContain('Body ⌀ 40.033 to 40.049');
+  expect(svg).not.toContain('<script>');
+});

@@ -1,0 +1,3 @@
+export { READINGS_CSV_COLUMNS, READINGS_CSV_NEEDED, readingsToCsv } from './readings-csv';
+export { importReadings, MOST_IMPORTED_ROWS, type ImportedReading, type ImportOutcome } from './readings-import';
+export { drawingSvg, type DrawingSheet } from './drawing-svg';

@@ -1,0 +1,1 @@
+export { good, bad, type Outcome, type Problem } from './outcome';

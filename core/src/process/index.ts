@@ -1,0 +1,2 @@
+export { planPasses, USUAL_PASSES, type Pass, type PassOptions } from './passes';
+export { spindleSpeed, PARTING_SHARE, type SpindleSpeed } from './speed';

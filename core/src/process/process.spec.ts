@@ -1,0 +1,38 @@
+import { planPasses } from './passes';
+import { spindleSpeed } from './speed';
+
+describe('passes', () => {
+  it('rough down in equal cuts, then two equal finishing cuts to the size', () => {
+    const plan = planPasses(46, 40.041);
+    if (!plan.ok) throw new Error('no plan');
+    expect(plan.value.map((p) => p.kind)).toEqual(['rough', 'rough', 'finish', 'finish']);
+    expect(plan.value.at(-1)!.toMm).toBeCloseTo(40.041, 9);
+    expect(plan.value[2]!.offMm).toBeCloseTo(0.3, 9);
+    expect(plan.value[0]!.offMm).toBeCloseTo((46 - 40.041 - 0.6) / 2, 9);
+    expect(plan.value.reduce((s, p) => s + p.offMm, 0)).toBeCloseTo(46 - 40.041, 9);
+  });
+
+  it('take three equal finishes where the shop does', () => {
+    const plan = planPasses(41, 40.4, { roughMostMm: 4, finishMm: 0.6, finishes: 3 });
+    expect(plan).toMatchObject({ value: [0.2, 0.2, 0.2].map((off) => ({ kind: 'finish', offMm: expect.closeTo(off, 9) })) });
+  });
+
+  it('need no pass when it is there, and refuse a bar that is too small', () => {
+    expect(planPasses(40, 40)).toEqual({ ok: true, value: [] });
+    expect(planPasses(39, 40)).toMatchObject({ problems: [{ code: 'too-small' }] });
+    expect(planPasses(39, 0)).toMatchObject({ problems: [{ code: 'no-target' }] });
+  });
+});
+
+describe('speeds', () => {
+  it('are 1000 V/(pi D), stepped down to a gear', () => {
+    const speed = spindleSpeed(25, 46, [500, 70, 115, 190, 300]);
+    expect(speed).toEqual({ ok: true, value: { idealRpm: expect.closeTo(172.99, 1), gearRpm: 115, speedMMin: expect.closeTo(16.62, 1) } });
+  });
+
+  it('take the slowest gear when even that is too fast, and say when there is none', () => {
+    expect(spindleSpeed(5, 300, [70, 115])).toMatchObject({ value: { gearRpm: 70 } });
+    expect(spindleSpeed(25, 46, [])).toMatchObject({ problems: [{ code: 'no-gears' }] });
+    expect(spindleSpeed(25, 0, [70])).toMatchObject({ problems: [{ code: 'no-diameter' }] });
+  });
+});

@@ -1,0 +1,60 @@
+import { otherUnit, toUnit, type LengthUnit } from './units';
+
+/** Decimals shown when nothing finer is known: a thousandth of a millimetre, a tenth of a thou. */
+export const USUAL_DECIMALS: Readonly<Record<LengthUnit, number>> = { mm: 3, in: 4 };
+
+/** Decimals for a length that is read on a rule or a caliper, such as a shoulder or a station. */
+export const COARSE_DECIMALS: Readonly<Record<LengthUnit, number>> = { mm: 2, in: 3 };
+
+/**
+ * A length in one unit with a fixed number of decimals, without the unit's name.
+ *
+ * @param mm length in millimetres, any sign
+ * @example formatLength(19.05, 'in', 4) // "0.7500"
+ */
+export function formatLength(mm: number, unit: LengthUnit, decimals = USUAL_DECIMALS[unit]): string {
+  const text = toUnit(mm, unit).toFixed(decimals);
+  return /^-0(\.0*)?$/.test(text) ? text.slice(1) : text;
+}
+
+/** A length with its unit: `0.7500 in`. */
+export const formatWithUnit = (mm: number, unit: LengthUnit, decimals?: number): string =>
+  `${formatLength(mm, unit, decimals)} ${unit}`;
+
+/** A length in its own unit and, in brackets, the other: `40.049 mm (1.5767 in)`. */
+export const formatBoth = (mm: number, unit: LengthUnit): string =>
+  `${formatWithUnit(mm, unit)} (${formatWithUnit(mm, otherUnit(unit))})`;
+
+/** Decimals that show a number typed in one unit without loss in the other: one more for inch. */
+export const decimalsInOther = (decimals: number, from: LengthUnit): number =>
+  from === 'mm' ? decimals + 1 : Math.max(decimals - 1, 0);
+
+/** A length as the nearest inch fraction. */
+export interface InchFraction {
+  /** `1 3/16`, `3/4`, `2`, `0`; with a leading `-` when negative. */
+  readonly text: string;
+  /** Length less the fraction, mm. */
+  readonly remainderMm: number;
+}
+
+/**
+ * Nearest inch fraction in lowest terms.
+ *
+ * @param mm length in millimetres
+ * @param denominator a power of two up to 128
+ * @example toInchFraction(30.1625, 64).text // "1 3/16"
+ */
+export function toInchFraction(mm: number, denominator = 64): InchFraction {
+  const steps = Math.round((Math.abs(mm) / 25.4) * denominator);
+  let above = steps % denominator;
+  let below = denominator;
+  while (above > 0 && above % 2 === 0) {
+    above /= 2;
+    below /= 2;
+  }
+  const whole = Math.floor(steps / denominator);
+  const fraction = above === 0 ? '' : `${above}/${below}`;
+  const size = [whole > 0 ? String(whole) : '', fraction].filter(Boolean).join(' ') || '0';
+  const sign = mm < 0 && steps > 0 ? '-' : '';
+  return { text: sign + size, remainderMm: mm - (Math.sign(mm) * steps * 25.4) / denominator };
+}

@@ -1,0 +1,13 @@
+export { MM_PER_INCH, MM_PER_THOU, toUnit, fromUnit, otherUnit, type LengthUnit } from './units';
+export {
+  USUAL_DECIMALS,
+  COARSE_DECIMALS,
+  formatLength,
+  formatWithUnit,
+  formatBoth,
+  decimalsInOther,
+  toInchFraction,
+  type InchFraction,
+} from './format-length';
+export { parseNumber, type TypedNumber } from './parse-number';
+export { parseLength, MOST_LENGTH_MM, type TypedLength, type ParseLengthOptions } from './parse-length';

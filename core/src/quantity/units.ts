@@ -1,0 +1,14 @@
+/** Exact by definition since 1959. */
+export const MM_PER_INCH = 25.4;
+export const MM_PER_THOU = 0.0254;
+
+export type LengthUnit = 'mm' | 'in';
+
+/** Millimetres to the given unit. */
+export const toUnit = (mm: number, unit: LengthUnit): number => (unit === 'mm' ? mm : mm / MM_PER_INCH);
+
+/** A number in the given unit to millimetres. */
+export const fromUnit = (value: number, unit: LengthUnit): number =>
+  unit === 'mm' ? value : value * MM_PER_INCH;
+
+export const otherUnit = (unit: LengthUnit): LengthUnit => (unit === 'mm' ? 'in' : 'mm');

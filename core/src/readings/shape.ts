@@ -1,0 +1,102 @@
+import type { DiameterReading, Side } from './diameter-reading';
+import { analyseSection, type Section } from './section';
+import { fitTaper, type Taper } from './taper';
+import { temperatureUncertaintyMm } from './temperature';
+
+/** Everything that the diameters of one feature say about it, at 20 °C. */
+export interface Shape {
+  readonly side: Side;
+  readonly sections: readonly Section[];
+  readonly readings: number;
+  readonly meanMm: number;
+  readonly smallestMm: number;
+  readonly largestMm: number;
+  readonly smallestAtMm: number;
+  readonly largestAtMm: number;
+  /** The section with the largest ovality seen. */
+  readonly mostOval: Section;
+  readonly taper: Taper | null;
+  /** Half width of the 95 % band of any one size of this feature, mm. */
+  readonly plusMinusMm: number;
+  /** Sentences: what readings like these cannot show, and what would. */
+  readonly cannotShow: readonly string[];
+}
+
+/** Stations closer than this are one station, mm. */
+const SAME_STATION_MM = 0.25;
+
+function byStation(readings: readonly DiameterReading[]): Section[] {
+  const sorted = [...readings].sort((p, q) => p.stationMm - q.stationMm);
+  const groups: DiameterReading[][] = [];
+  for (const reading of sorted) {
+    const last = groups.at(-1);
+    if (last && reading.stationMm - last[0]!.stationMm < SAME_STATION_MM) last.push(reading);
+    else groups.push([reading]);
+  }
+  return groups.map((group) => analyseSection(group[0]!.stationMm, group));
+}
+
+function blindSpots(readings: readonly DiameterReading[], sections: readonly Section[]): string[] {
+  const said: string[] = [];
+  const threePoint = readings.filter((r) => r.points === 3).length;
+  if (threePoint < readings.length)
+    said.push('Two-point readings cannot show three lobes. A three-point head or a V-block would.');
+  if (threePoint > 0) said.push('A three-point head cannot show an oval. Use a telescoping gauge or a dial bore gauge at four clock angles.');
+  const onlyLowerBound = sections.filter((s) => s.ovalityKind === 'at-least').length;
+  const noOval = sections.filter((s) => s.ovalityKind === 'unknown').length;
+  if (threePoint === 0 && noOval > 0) said.push('One direction cannot show an oval. Add readings at 45°, 90° and 135°.');
+  if (onlyLowerBound > 0) said.push('Two directions give only the least the oval can be. Add 45° and 135° to know it.');
+  if (sections.length < 2) said.push('One station cannot show a taper. Measure near both ends.');
+  else if (sections.length < 3) said.push('Two stations cannot show a belly or a bell-mouth. Add one in the middle.');
+  return said;
+}
+
+/** What the uncertainty is made of, each k = 1, mm. */
+export interface UncertaintyParts {
+  readonly instrumentMm: number;
+  readonly repeatMm: number;
+  readonly temperatureMm: number;
+}
+
+/** Combines independent parts and widens to 95 % (k = 2; JCGM 100, 5.1.2 and 6.3). */
+export const expand95 = (parts: UncertaintyParts): number =>
+  2 * Math.hypot(parts.instrumentMm, parts.repeatMm, parts.temperatureMm);
+
+/** The parts of a feature's uncertainty: the worst instrument used, repeats pooled over sections, temperature. */
+export function uncertaintyParts(readings: readonly DiameterReading[], sections: readonly Section[], alphaPerK: number): UncertaintyParts {
+  const repeats = sections.flatMap((s) => (s.repeatMm === null ? [] : [s.repeatMm ** 2]));
+  const meanMm = readings.reduce((s, r) => s + r.valueMm, 0) / readings.length;
+  return {
+    instrumentMm: Math.max(...readings.map((r) => r.instrumentMm)),
+    repeatMm: repeats.length ? Math.sqrt(repeats.reduce((s, v) => s + v, 0) / repeats.length) : 0,
+    temperatureMm: temperatureUncertaintyMm(meanMm, alphaPerK),
+  };
+}
+
+/**
+ * Analyses one feature's diameters.
+ *
+ * @param readings two- or three-point diameters at 20 °C
+ * @param alphaPerK expansion of the part, for the uncertainty that temperature brings
+ * @returns null when there is no reading yet
+ */
+export function analyseShape(side: Side, readings: readonly DiameterReading[], alphaPerK: number): Shape | null {
+  if (readings.length === 0) return null;
+  const sections = byStation(readings);
+  const smallest = sections.reduce((p, q) => (q.smallestMm < p.smallestMm ? q : p));
+  const largest = sections.reduce((p, q) => (q.largestMm > p.largestMm ? q : p));
+  return {
+    side,
+    sections,
+    readings: readings.length,
+    meanMm: sections.reduce((s, q) => s + q.meanMm, 0) / sections.length,
+    smallestMm: smallest.smallestMm,
+    largestMm: largest.largestMm,
+    smallestAtMm: smallest.stationMm,
+    largestAtMm: largest.stationMm,
+    mostOval: sections.reduce((p, q) => (q.ovalityMm > p.ovalityMm ? q : p)),
+    taper: fitTaper(sections.map((s) => ({ stationMm: s.stationMm, sizeMm: s.meanMm }))),
+    plusMinusMm: expand95(uncertaintyParts(readings, sections, alphaPerK)),
+    cannotShow: blindSpots(readings, sections),
+  };
+}

@@ -1,0 +1,58 @@
+import type { TurnedPart } from '../part';
+import type { TouchedEdge } from '../setups';
+import type { JobSheet } from './records';
+
+/** Which fit a mate gets, and whether its hole stays as it is. */
+export interface FitChoice {
+  readonly schoolId: string;
+  readonly hole: 'keep' | 'true';
+  /** Size after truing, mm; null for the size that just cleans up. */
+  readonly truedMm: number | null;
+}
+
+export interface NominalChoice {
+  readonly sizeMm: number;
+  readonly name: string;
+}
+
+export interface RouteChoice {
+  readonly cause: string;
+  readonly route: string;
+}
+
+export interface PlanChoice {
+  readonly latheId: string;
+  readonly barId: string;
+  readonly tool: 'hss' | 'carbide';
+  readonly partingMm: number;
+  readonly touched: TouchedEdge;
+  readonly grippedMm: number;
+  readonly finishes: 2 | 3;
+}
+
+export interface ReturnChoice {
+  readonly lesson: string;
+  readonly stillToDo: string;
+}
+
+/** Keys of the choices that a job can hold. */
+export const choiceKey = {
+  route: 'route',
+  part: 'part',
+  plan: 'plan',
+  returned: 'returned',
+  nominal: (featureId: string): string => `nominal:${featureId}`,
+  fit: (featureId: string): string => `fit:${featureId}`,
+  caution: (hazard: string): string => `caution:${hazard}`,
+  accept: (figureKey: string): string => `accept:${figureKey}`,
+} as const;
+
+const valueOf = <T>(sheet: JobSheet, key: string): T | null =>
+  (sheet.choices.find((c) => c.key === key)?.value as T | undefined) ?? null;
+
+export const chosenFit = (sheet: JobSheet, featureId: string): FitChoice | null => valueOf(sheet, choiceKey.fit(featureId));
+export const chosenNominal = (sheet: JobSheet, featureId: string): NominalChoice | null => valueOf(sheet, choiceKey.nominal(featureId));
+export const chosenRoute = (sheet: JobSheet): RouteChoice | null => valueOf(sheet, choiceKey.route);
+export const chosenPart = (sheet: JobSheet): TurnedPart | null => valueOf(sheet, choiceKey.part);
+export const chosenPlan = (sheet: JobSheet): PlanChoice | null => valueOf(sheet, choiceKey.plan);
+export const chosenReturn = (sheet: JobSheet): ReturnChoice | null => valueOf(sheet, choiceKey.returned);

@@ -1,0 +1,39 @@
+import { advise, LEAST_CHIP_MM, type Advice, type CutRecord } from '../coach';
+import { USUAL_PASSES } from '../process';
+import { alphaOf, toDiameter } from './feature-finding';
+import type { PartFinding, SegmentFinding } from './part-finding';
+import type { PlanFinding } from './plan-finding';
+import type { JobSheet, ReadingRecord, Shop } from './records';
+
+/** A segment at the lathe: its cuts so far and what to do next. */
+export interface CutFinding {
+  readonly segment: SegmentFinding;
+  readonly readings: readonly ReadingRecord[];
+  readonly cuts: readonly CutRecord[];
+  readonly advice: Advice;
+  /** Temperature of the part at the last reading, °C. */
+  readonly partTempC: number;
+}
+
+function cutOf(segment: SegmentFinding, plan: PlanFinding, materialId: string, live: readonly ReadingRecord[], sheet: JobSheet, shop: Shop): CutFinding {
+  const readings = live.filter((r) => r.purpose === 'cut' && r.segmentId === segment.segment.id);
+  const { shopTempC } = sheet.job;
+  const cuts = readings.map((r) => ({
+    dial: r.dial ?? 0,
+    measuredMm: toDiameter(r, 'outside', materialId, shopTempC, shop).valueMm,
+  }));
+  const partTempC = readings.at(-1)?.partTempC ?? shopTempC;
+  const advice = advise(cuts, {
+    lathe: plan.lathe,
+    limits: segment.limits,
+    leastChipMm: LEAST_CHIP_MM[plan.plan.tool],
+    roughMostMm: USUAL_PASSES.roughMostMm,
+    finishMm: USUAL_PASSES.finishMm,
+    part: { tempC: partTempC, shopC: shopTempC, alphaPerK: alphaOf(materialId) },
+  });
+  return { segment, readings, cuts, advice, partTempC };
+}
+
+/** Every segment of the new part at the lathe. */
+export const cutFindings = (found: PartFinding | null, plan: PlanFinding | null, live: readonly ReadingRecord[], sheet: JobSheet, shop: Shop): CutFinding[] =>
+  found && plan ? found.segments.map((s) => cutOf(s, plan, found.part.materialId, live, sheet, shop)) : [];

@@ -1,0 +1,13 @@
+import type { FeatureFinding } from './feature-finding';
+import type { ReadingRecord } from './records';
+
+/** The newest of some readings by time taken. */
+const newest = (readings: readonly ReadingRecord[]): ReadingRecord | undefined =>
+  readings.reduce<ReadingRecord | undefined>((p, q) => (p === undefined || q.takenAt >= p.takenAt ? q : p), undefined);
+
+/** What the next reading of a feature should come near to, mm: the last one taken there, else what it was; null when nothing is known. */
+export const expectedSizeMm = (readings: readonly ReadingRecord[], chosenNominalMm: number | null): number | null =>
+  newest(readings)?.valueMm ?? chosenNominalMm;
+
+/** The same for a feature that is already worked out. */
+export const expectedAt = (finding: FeatureFinding): number | null => expectedSizeMm(finding.readings, finding.chosenNominal?.sizeMm ?? null);

@@ -1,0 +1,104 @@
+import { pinForKeptHole, pinForTruedHole, schoolId, schoolName, schoolsOf, truedSizeMm, type PinTarget, type School } from '../fits';
+import type { Outcome } from '../outcome';
+import { minus, plus, ruled, sumOf, workedOut, type Figure } from '../working';
+import { chosenFit, type FitChoice } from './choices';
+import type { FeatureFinding } from './feature-finding';
+import type { JobSheet, Shop } from './records';
+
+/** What one school says for one measured mate, hole kept and hole trued. */
+export interface SchoolOption {
+  readonly school: School;
+  readonly id: string;
+  readonly name: string;
+  readonly kept: Outcome<PinTarget>;
+  readonly trued: Outcome<PinTarget>;
+  readonly truedMm: number;
+}
+
+/** A chosen fit as figures with their chain. */
+export interface FitFigures {
+  readonly hole: Figure;
+  readonly clearance: Figure;
+  /** Upper limit of the new pin. */
+  readonly upper: Figure;
+  readonly lower: Figure;
+  readonly aim: Figure;
+  readonly playLargest: Figure;
+  readonly mostPlay: Figure;
+}
+
+/** A hole that the new part must fit. */
+export interface FitFinding {
+  readonly hole: FeatureFinding;
+  readonly options: readonly SchoolOption[];
+  readonly choice: FitChoice | null;
+  /** The target by the choice, or by the house default while nothing is chosen. */
+  readonly target: PinTarget | null;
+  readonly figures: FitFigures | null;
+  readonly problem: string | null;
+}
+
+/** House default for pins in the open: room for grease and grit; another is chosen at Decide. */
+export const HOUSE_DEFAULT_SCHOOL = 'grease';
+
+function optionsFor(hole: FeatureFinding, shop: Shop): SchoolOption[] {
+  const { shape } = hole;
+  if (!shape) return [];
+  const measured = { smallestMm: shape.smallestMm, largestMm: shape.largestMm, ovalityMm: shape.mostOval.ovalityMm };
+  const truedMm = truedSizeMm(shape.largestMm);
+  return schoolsOf(shop.houseRules).map((school) => ({
+    school,
+    id: schoolId(school),
+    name: schoolName(school),
+    kept: pinForKeptHole(measured, school),
+    trued: pinForTruedHole(truedMm, school),
+    truedMm,
+  }));
+}
+
+function figuresFor(hole: FeatureFinding, target: PinTarget, choice: FitChoice): FitFigures {
+  const id = hole.feature.id;
+  const name = hole.feature.name.toLowerCase();
+  const truedHole = (): Figure =>
+    choice.truedMm === null
+      ? workedOut(`${id}.trued`, `${name} bored true`, target.holeSmallestMm, 'largest place plus 0.02 mm to clean up, rounded up to 0.05 mm', hole.largest ? [hole.largest] : [])
+      : ruled(`${id}.trued`, `${name} bored true`, target.holeSmallestMm, 'size chosen at Decide');
+  const holeFigure = choice.hole === 'true' ? truedHole() : hole.smallest!;
+  const largest = choice.hole === 'true' ? holeFigure : hole.largest!;
+  const clearance = ruled(`${id}.clearance`, 'running clearance', target.clearanceMm, target.words);
+  const upper = sumOf(`${id}.pin-upper`, 'largest the pin may be', [plus(holeFigure), minus(clearance)], { note: 'at 20 °C' });
+  const width = ruled(`${id}.pin-width`, 'tolerance of the pin', target.upperMm - target.lowerMm, 'IT6 below the upper limit, or the zone itself');
+  const lower = sumOf(`${id}.pin-lower`, 'smallest the pin may be', [plus(upper), minus(width)]);
+  const limits = { lower: target.lowerMm, upper: target.upperMm };
+  return {
+    hole: holeFigure,
+    clearance,
+    upper,
+    lower,
+    aim: workedOut(`${id}.pin-aim`, 'size to turn to', target.aimMm, 'middle of the limits', [lower, upper], { limits }),
+    playLargest: sumOf(`${id}.play`, 'play at the widest place', [plus(largest), minus(upper)]),
+    mostPlay: ruled(`${id}.most-play`, 'most play that this fit allows', target.mostPlayMm, target.words),
+  };
+}
+
+/** A school by its id, if the shop still has it. */
+export const schoolById = (id: string, shop: Shop): School | undefined => schoolsOf(shop.houseRules).find((s) => schoolId(s) === id);
+
+function fitOf(hole: FeatureFinding, sheet: JobSheet, shop: Shop): FitFinding {
+  const options = optionsFor(hole, shop);
+  const choice = chosenFit(sheet, hole.feature.id);
+  const used: FitChoice = choice ?? { schoolId: HOUSE_DEFAULT_SCHOOL, hole: 'keep', truedMm: null };
+  const base = { hole, options, choice };
+  const option = options.find((o) => o.id === used.schoolId);
+  if (!hole.shape) return { ...base, target: null, figures: null, problem: 'Measure the hole first.' };
+  if (!option) return { ...base, target: null, figures: null, problem: `The house rule "${used.schoolId}" is gone. Choose another.` };
+  const outcome =
+    used.hole === 'keep' ? option.kept : used.truedMm === null ? option.trued : pinForTruedHole(used.truedMm, option.school);
+  if (!outcome.ok) return { ...base, target: null, figures: null, problem: outcome.problems[0]!.message };
+  return { ...base, target: outcome.value, figures: figuresFor(hole, outcome.value, used), problem: null };
+}
+
+/** Every inside feature of a mate, as a hole that the new part must fit. */
+export const fitFindings = (features: readonly FeatureFinding[], sheet: JobSheet, shop: Shop): FitFinding[] =>
+  features.filter((f) => f.component.role === 'mate' && f.feature.side === 'inside').map((f) => fitOf(f, sheet, shop));
+

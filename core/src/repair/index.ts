@@ -1,0 +1,14 @@
+export * from './records';
+export * from './choices';
+export { liveReadings } from './live-readings';
+export { alphaOf, instrumentUncertaintyMm, type FeatureFinding } from './feature-finding';
+export { HOUSE_DEFAULT_SCHOOL, schoolById, type FitFigures, type FitFinding, type SchoolOption } from './fit-finding';
+export { expectedAt, expectedSizeMm } from './expected';
+export type { PartFinding, SegmentFinding } from './part-finding';
+export type { PlanFinding, SegmentPasses } from './plan-finding';
+export type { CutFinding } from './cut-finding';
+export type { ProofFinding } from './proof-finding';
+export { freeze, movedFigures, newestRelease, MOVED_LEAST_MM, type MovedFigure } from './release';
+export { CAUTIONS, type Caution } from './cautions.data';
+export { STATIONS, STATION_NAMES, nextMove, type StationId, type StationStanding, type StationState } from './stations';
+export { workOut, type Repair } from './repair';

@@ -1,0 +1,7 @@
+import type { ReadingRecord } from './records';
+
+/** Readings that count: not superseded by a correction, not withdrawn. Oldest first as given. */
+export function liveReadings(readings: readonly ReadingRecord[]): ReadingRecord[] {
+  const superseded = new Set(readings.flatMap((r) => (r.supersedesId ? [r.supersedesId] : [])));
+  return readings.filter((r) => !r.withdrawn && !superseded.has(r.id));
+}

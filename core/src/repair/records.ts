@@ -1,0 +1,188 @@
+import type { HouseRule } from '../fits';
+import type { LengthUnit } from '../quantity';
+import type { InstrumentKind, Side } from '../readings';
+import type { Lathe } from '../setups';
+import type { Bar } from '../stock';
+
+/** Things that can hurt somebody on this job; each raises its caution. */
+export const HAZARDS = ['lifting', 'vessel', 'pressure', 'spring', 'fuel', 'steering', 'welding', 'press', 'old-linings'] as const;
+export type Hazard = (typeof HAZARDS)[number];
+
+export const WANTS = ['like-for-like', 'made-better', 'changed'] as const;
+export type Want = (typeof WANTS)[number];
+
+export const COMPONENT_VERDICTS = ['reuse', 'clean-up', 'repair', 'remake', 'buy', 'customer-supplies'] as const;
+export type ComponentVerdict = (typeof COMPONENT_VERDICTS)[number];
+
+export interface PersonRecord {
+  readonly id: string;
+  readonly name: string;
+  readonly role: string;
+}
+
+export interface CustomerRecord {
+  readonly id: string;
+  readonly name: string;
+  readonly contact: string;
+}
+
+export interface InstrumentRecord {
+  readonly id: string;
+  readonly name: string;
+  readonly kind: InstrumentKind;
+  /** Standard uncertainty from its own record, mm; null to use the default of its kind. */
+  readonly uMm: number | null;
+  readonly rangeLowMm: number;
+  readonly rangeHighMm: number;
+}
+
+export interface JobRecord {
+  readonly id: string;
+  readonly number: number;
+  readonly customerId: string;
+  readonly title: string;
+  readonly machine: string;
+  readonly complaint: string;
+  readonly want: Want;
+  readonly askBefore: string;
+  readonly pieces: number;
+  /** ISO date, or null when none was promised. */
+  readonly promisedOn: string | null;
+  readonly unit: LengthUnit;
+  readonly shopTempC: number;
+  readonly hazards: readonly Hazard[];
+  readonly receivedAt: string;
+  readonly version: number;
+}
+
+export interface ComponentRecord {
+  readonly id: string;
+  readonly jobId: string;
+  readonly name: string;
+  /** The part that is worn and remade, what it runs in, or anything else that came along. */
+  readonly role: 'worn' | 'mate' | 'other';
+  readonly materialId: string;
+  /** Where its zero face lies on the axis of the worn part, mm. */
+  readonly axisOffsetMm: number;
+  readonly verdict: ComponentVerdict | null;
+  readonly asFound: string;
+  readonly version: number;
+}
+
+export interface FeatureRecord {
+  readonly id: string;
+  readonly jobId: string;
+  readonly componentId: string;
+  readonly name: string;
+  readonly side: Side;
+  /** From the component's zero face, mm. */
+  readonly startMm: number;
+  readonly lengthMm: number;
+  /** An unworn land tells what the size was. */
+  readonly land: 'worn' | 'unworn';
+  /** The feature of another component that it runs in or on. */
+  readonly matesFeatureId: string | null;
+  /** Planned stations from the component's zero face, mm, and clock angles, degrees. */
+  readonly stationsMm: readonly number[];
+  readonly clocksDeg: readonly number[];
+  readonly instrumentId: string;
+  readonly version: number;
+}
+
+export type ReadingPurpose = 'found' | 'cut' | 'proof';
+
+/** One reading. Nothing about it ever changes: a correction supersedes it. */
+export interface ReadingRecord {
+  readonly id: string;
+  readonly jobId: string;
+  readonly purpose: ReadingPurpose;
+  /** The feature measured, for `found`. */
+  readonly featureId: string | null;
+  /** The new part's segment, for `cut` and `proof`. */
+  readonly segmentId: string | null;
+  readonly stationMm: number;
+  readonly clockDeg: number;
+  /** As typed, kept for ever; empty when it only withdraws another. */
+  readonly text: string;
+  readonly unit: LengthUnit;
+  readonly valueMm: number;
+  readonly instrumentId: string;
+  /** Temperature of the part; null for that of the shop. */
+  readonly partTempC: number | null;
+  /** Where the cross-slide dial stood for the cut before this reading. */
+  readonly dial: number | null;
+  readonly personId: string;
+  readonly takenAt: string;
+  readonly supersedesId: string | null;
+  readonly withdrawn: boolean;
+}
+
+/** A decision: the newest of its key counts, the older ones are its history. */
+export interface ChoiceRecord {
+  readonly jobId: string;
+  readonly key: string;
+  readonly value: unknown;
+  readonly reason: string;
+  readonly personId: string;
+  readonly at: string;
+  readonly version: number;
+}
+
+/** A figure as it was when the part was released for cutting. */
+export interface FrozenFigure {
+  readonly key: string;
+  readonly label: string;
+  readonly valueMm: number;
+  readonly sentence: string;
+}
+
+export interface ReleaseRecord {
+  readonly id: string;
+  readonly jobId: string;
+  readonly figures: readonly FrozenFigure[];
+  readonly personId: string;
+  readonly at: string;
+}
+
+/** Somebody's judgement of a proved segment. */
+export interface ProofRecord {
+  readonly id: string;
+  readonly jobId: string;
+  readonly segmentId: string;
+  readonly passed: boolean;
+  readonly measuredMm: number;
+  readonly remark: string;
+  readonly personId: string;
+  readonly at: string;
+}
+
+export interface NoteRecord {
+  readonly id: string;
+  readonly jobId: string;
+  readonly station: string;
+  readonly text: string;
+  readonly personId: string;
+  readonly at: string;
+}
+
+/** Everything stored of one job. */
+export interface JobSheet {
+  readonly job: JobRecord;
+  readonly customer: CustomerRecord;
+  readonly components: readonly ComponentRecord[];
+  readonly features: readonly FeatureRecord[];
+  readonly readings: readonly ReadingRecord[];
+  readonly choices: readonly ChoiceRecord[];
+  readonly releases: readonly ReleaseRecord[];
+  readonly proofs: readonly ProofRecord[];
+  readonly notes: readonly NoteRecord[];
+}
+
+/** What the shop has, the same for every job. */
+export interface Shop {
+  readonly people: readonly PersonRecord[];
+  readonly instruments: readonly InstrumentRecord[];
+  readonly lathes: readonly Lathe[];
+  readonly houseRules: readonly HouseRule[];
+  readonly rack: readonly Bar[];
+}

@@ -1,0 +1,45 @@
+import { cutFindings, type CutFinding } from './cut-finding';
+import { featureFindings, type FeatureFinding } from './feature-finding';
+import { fitFindings, type FitFinding } from './fit-finding';
+import { liveReadings } from './live-readings';
+import { partFinding, type PartFinding } from './part-finding';
+import { planFinding, type PlanFinding } from './plan-finding';
+import { proofFindings, type ProofFinding } from './proof-finding';
+import type { JobSheet, ReadingRecord, Shop } from './records';
+import { movedFigures, releasable, type MovedFigure } from './release';
+import { nextMove, standings, type StationStanding } from './stations';
+import type { Figure } from '../working';
+
+/** A whole job, worked out from what is stored of it. */
+export interface Repair {
+  readonly live: readonly ReadingRecord[];
+  readonly features: readonly FeatureFinding[];
+  readonly fits: readonly FitFinding[];
+  readonly part: PartFinding | null;
+  readonly plan: PlanFinding | null;
+  readonly cuts: readonly CutFinding[];
+  readonly proofs: readonly ProofFinding[];
+  readonly releasable: readonly Figure[];
+  readonly moved: readonly MovedFigure[];
+  readonly stations: readonly StationStanding[];
+  readonly next: StationStanding | null;
+}
+
+/**
+ * Works out everything that follows from a job's inputs. Pure: the same in the browser and on the server.
+ *
+ * @param sheet the job's stored inputs, readings oldest first
+ */
+export function workOut(sheet: JobSheet, shop: Shop): Repair {
+  const live = liveReadings(sheet.readings);
+  const features = featureFindings(sheet, live, shop);
+  const fits = fitFindings(features, sheet, shop);
+  const part = partFinding(fits, sheet);
+  const plan = planFinding(part, sheet, shop);
+  const cuts = cutFindings(part, plan, live, sheet, shop);
+  const proofs = proofFindings(part, live, sheet, shop);
+  const frozen = releasable(part);
+  const moved = movedFigures(frozen, sheet);
+  const stations = standings({ sheet, features, fits, part, cuts, proofs, moved });
+  return { live, features, fits, part, plan, cuts, proofs, releasable: frozen, moved, stations, next: nextMove(stations) };
+}

@@ -1,0 +1,132 @@
+import { chosenPlan, chosenReturn, chosenRoute, choiceKey } from './choices';
+import type { CutFinding } from './cut-finding';
+import type { FeatureFinding } from './feature-finding';
+import type { FitFinding } from './fit-finding';
+import type { PartFinding } from './part-finding';
+import type { ProofFinding } from './proof-finding';
+import type { JobSheet } from './records';
+import type { MovedFigure } from './release';
+import { CAUTIONS } from './cautions.data';
+
+export const STATIONS = ['receive', 'strip', 'measure', 'decide', 'draw', 'plan', 'cut', 'prove', 'return'] as const;
+export type StationId = (typeof STATIONS)[number];
+
+export const STATION_NAMES: Readonly<Record<StationId, string>> = {
+  receive: 'Receive',
+  strip: 'Strip',
+  measure: 'Measure',
+  decide: 'Decide',
+  draw: 'Draw',
+  plan: 'Plan',
+  cut: 'Cut',
+  prove: 'Prove',
+  return: 'Return',
+};
+
+/** Where a station stands; `out` when something there is wrong. */
+export type StationState = 'done' | 'under-way' | 'not-yet' | 'out';
+
+export interface StationStanding {
+  readonly id: StationId;
+  readonly state: StationState;
+  /** What it waits for, one sentence; empty when done. */
+  readonly waitsFor: string;
+}
+
+export interface StandingInputs {
+  readonly sheet: JobSheet;
+  readonly features: readonly FeatureFinding[];
+  readonly fits: readonly FitFinding[];
+  readonly part: PartFinding | null;
+  readonly cuts: readonly CutFinding[];
+  readonly proofs: readonly ProofFinding[];
+  readonly moved: readonly MovedFigure[];
+}
+
+type Standing = Omit<StationStanding, 'id'>;
+const done: Standing = { state: 'done', waitsFor: '' };
+const underWay = (waitsFor: string): Standing => ({ state: 'under-way', waitsFor });
+const notYet = (waitsFor: string): Standing => ({ state: 'not-yet', waitsFor });
+const out = (waitsFor: string): Standing => ({ state: 'out', waitsFor });
+
+function receive({ sheet: { job } }: StandingInputs): Standing {
+  if (!job.complaint.trim()) return underWay('what happened to it, in the customer’s words');
+  return job.promisedOn ? done : underWay('a promised date');
+}
+
+function strip({ sheet, features }: StandingInputs): Standing {
+  const { components } = sheet;
+  if (components.length === 0) return notYet('the components that came apart');
+  if (!components.some((c) => c.role === 'worn')) return underWay('the worn part');
+  if (!components.some((c) => c.role === 'mate')) return underWay('what the worn part runs in');
+  const undecided = components.find((c) => c.verdict === null);
+  if (undecided) return underWay(`a verdict on ${undecided.name.toLowerCase()}`);
+  const lonely = features.find((f) => f.component.role === 'mate' && f.feature.matesFeatureId === null);
+  if (features.length === 0) return underWay('the places to measure');
+  return lonely ? underWay(`what ${lonely.feature.name.toLowerCase()} fits together with`) : done;
+}
+
+function measure({ features }: StandingInputs): Standing {
+  if (features.length === 0) return notYet('the places to measure');
+  const left = features.reduce((s, f) => s + f.planned.filter((p) => !f.readings.some((r) => r.stationMm === p.stationMm && r.clockDeg === p.clockDeg)).length, 0);
+  if (left === 0) return done;
+  const first = features.find((f) => f.next)!;
+  const waits = `${left} more reading${left > 1 ? 's' : ''}, next ${first.feature.name.toLowerCase()} at ${first.next!.stationMm} mm, ${first.next!.clockDeg}°`;
+  return features.some((f) => f.readings.length) ? underWay(waits) : notYet(waits);
+}
+
+function decide({ sheet, fits }: StandingInputs): Standing {
+  const open = fits.find((f) => f.choice === null);
+  const route = chosenRoute(sheet);
+  if (fits.length === 0) return notYet('a measured mate');
+  if (open) return fits.some((f) => f.choice) || route ? underWay(`the fit of ${open.hole.feature.name.toLowerCase()}`) : notYet(`the fit of ${open.hole.feature.name.toLowerCase()}`);
+  return route ? done : underWay('the cause and the route');
+}
+
+function draw({ part, fits }: StandingInputs): Standing {
+  if (!part) return notYet('the new part');
+  if (part.problems.length) return out(part.problems[0]!.message);
+  if (fits.some((f) => f.target) && !part.segments.some((s) => s.fits.length)) return underWay('which segment fits the mate');
+  return done;
+}
+
+function plan({ sheet, part }: StandingInputs): Standing {
+  if (!part) return notYet('a drawn part');
+  return chosenPlan(sheet) ? done : notYet('lathe, bar and tool');
+}
+
+function cut({ sheet, cuts, proofs, moved }: StandingInputs): Standing {
+  if (moved.length) return out(`${moved.length} released number${moved.length > 1 ? 's' : ''} moved: accept or release again`);
+  if (sheet.releases.length === 0) return notYet('the release for cutting');
+  const under = cuts.find((c) => c.advice.state === 'under');
+  if (under) return out(`${under.segment.segment.name} is under its limit`);
+  const made = (c: CutFinding): boolean => c.advice.state === 'in' || proofs.some((p) => p.segment.segment.id === c.segment.segment.id && p.readings.length > 0);
+  const open = cuts.find((c) => !made(c));
+  if (!open) return done;
+  const left = open.cuts.length ? `${open.advice.leftMm.toFixed(3)} mm to come off ${open.segment.segment.name.toLowerCase()}` : `the first cut on ${open.segment.segment.name.toLowerCase()}`;
+  return underWay(left);
+}
+
+function prove({ sheet, proofs }: StandingInputs): Standing {
+  if (proofs.length === 0 || proofs.every((p) => p.readings.length === 0)) return notYet('readings of the finished part');
+  const failed = proofs.find((p) => p.verdict === 'out' && !p.signed?.passed);
+  if (failed) return out(`${failed.segment.segment.name} is out of its limits`);
+  const unmeasured = proofs.find((p) => p.readings.length === 0);
+  if (unmeasured) return underWay(`readings of ${unmeasured.segment.segment.name.toLowerCase()}`);
+  const unsigned = proofs.find((p) => !p.signed);
+  if (unsigned) return underWay(`somebody to pass ${unsigned.segment.segment.name.toLowerCase()}`);
+  const caution = sheet.job.hazards.find((h) => (h === 'lifting' || h === 'vessel' || h === 'steering') && !sheet.choices.some((c) => c.key === choiceKey.caution(h)));
+  return caution ? underWay(`a licensed person: ${CAUTIONS[caution].what.toLowerCase()}`) : done;
+}
+
+const returned = ({ sheet }: StandingInputs): Standing => (chosenReturn(sheet) ? done : notYet('the report and the hand-over'));
+
+const RULES: Readonly<Record<StationId, (i: StandingInputs) => Standing>> = { receive, strip, measure, decide, draw, plan, cut, prove, return: returned };
+
+/** Where each of the nine stations stands. */
+export const standings = (inputs: StandingInputs): StationStanding[] => STATIONS.map((id) => ({ id, ...RULES[id](inputs) }));
+
+/** The one next thing: the first station that is not done, something wrong before anything else. */
+export function nextMove(all: readonly StationStanding[]): StationStanding | null {
+  return all.find((s) => s.state === 'out') ?? all.find((s) => s.state !== 'done') ?? null;
+}

@@ -1,0 +1,135 @@
+import { STARTING_HOUSE_RULES } from '../fits';
+import { newPart } from '../part';
+import type { ChoiceRecord, ComponentRecord, FeatureRecord, JobSheet, ReadingRecord, Shop } from './records';
+
+/** A shop and a job for tests: a headed pin in the barrel of the published check case. */
+export const testShop: Shop = {
+  people: [{ id: 'tomas', name: 'Tomas Quill', role: 'machinist' }],
+  instruments: [
+    { id: 'tele', name: 'Telescoping gauge and mic', kind: 'telescoping-gauge', uMm: null, rangeLowMm: 8, rangeHighMm: 150 },
+    { id: 'mic', name: 'Outside mic 25 to 50', kind: 'micrometer', uMm: null, rangeLowMm: 25, rangeHighMm: 50 },
+  ],
+  lathes: [
+    {
+      id: 'gap-bed',
+      name: 'Gap-bed lathe',
+      cross: { unit: 'in', perTurn: 0.2, perLine: 0.001, reads: 'radius' },
+      carriage: { unit: 'in', perTurn: 0.5, perLine: 0.005 },
+      readout: null,
+      gearsRpm: [36, 60, 100, 170, 280, 460, 760, 1200],
+      swingMm: 330,
+      centresMm: 760,
+    },
+  ],
+  houseRules: STARTING_HOUSE_RULES,
+  rack: [{ id: 'bar60', materialId: 'steel-c45', diameterMm: 60, lengthMm: 900, place: 'rack A2' }],
+};
+
+export const testJob: JobSheet['job'] = {
+  id: 'job',
+  number: 1042,
+  customerId: 'ferry',
+  title: 'Ramp hinge pin',
+  machine: 'Lake ferry ramp',
+  complaint: 'Ramp bangs when a car drives on.',
+  want: 'like-for-like',
+  askBefore: 'Ask above 400.',
+  pieces: 2,
+  promisedOn: '2026-12-04',
+  unit: 'mm',
+  shopTempC: 20,
+  hazards: ['vessel'],
+  receivedAt: '2026-11-18T08:00:00Z',
+  version: 1,
+};
+
+const component = (id: string, role: ComponentRecord['role'], axisOffsetMm: number, materialId: string): ComponentRecord => ({
+  id,
+  jobId: 'job',
+  name: id === 'pin' ? 'Hinge pin' : 'Ramp barrel',
+  role,
+  materialId,
+  axisOffsetMm,
+  verdict: role === 'worn' ? 'remake' : 'reuse',
+  asFound: '',
+  version: 1,
+});
+
+export const testFeature = (id: string, more: Partial<FeatureRecord>): FeatureRecord => ({
+  id,
+  jobId: 'job',
+  componentId: 'pin',
+  name: id,
+  side: 'outside',
+  startMm: 0,
+  lengthMm: 40,
+  land: 'worn',
+  matesFeatureId: null,
+  stationsMm: [5, 20, 35],
+  clocksDeg: [0, 45, 90, 135],
+  instrumentId: 'tele',
+  version: 1,
+  ...more,
+});
+
+let counter = 0;
+export const testReading = (more: Partial<ReadingRecord>): ReadingRecord => ({
+  id: `r${++counter}`,
+  jobId: 'job',
+  purpose: 'found',
+  featureId: null,
+  segmentId: null,
+  stationMm: 0,
+  clockDeg: 0,
+  text: String(more.valueMm),
+  unit: 'mm',
+  valueMm: 0,
+  instrumentId: 'tele',
+  partTempC: null,
+  dial: null,
+  personId: 'tomas',
+  takenAt: '2026-11-20T10:00:00Z',
+  supersedesId: null,
+  withdrawn: false,
+  ...more,
+});
+
+export const testChoice = (key: string, value: unknown): ChoiceRecord => ({ jobId: 'job', key, value, reason: '', personId: 'tomas', at: '2026-11-21T10:00:00Z', version: 1 });
+
+const BARREL = [
+  [5, 40.31, 40.24, 40.17, 40.24],
+  [20, 40.28, 40.22, 40.16, 40.22],
+  [35, 40.22, 40.19, 40.16, 40.19],
+] as const;
+
+export const barrelReadings = (): ReadingRecord[] =>
+  BARREL.flatMap(([stationMm, ...sizes]) => sizes.map((valueMm, i) => testReading({ featureId: 'barrel', stationMm, clockDeg: i * 45, valueMm })));
+
+/** The check case measured but not decided; `more` replaces parts of it. */
+export const testSheet = (more: Partial<JobSheet> = {}): JobSheet => ({
+  job: testJob,
+  customer: { id: 'ferry', name: 'Osmere lake ferry', contact: '' },
+  components: [component('pin', 'worn', 0, 'steel-c45'), component('barrel-part', 'mate', 36, 'steel-mild')],
+  features: [
+    testFeature('body', { name: 'Body', stationsMm: [60], clocksDeg: [0, 90], instrumentId: 'mic' }),
+    testFeature('land', { name: 'Land', land: 'unworn', stationsMm: [14], clocksDeg: [0], instrumentId: 'mic' }),
+    testFeature('barrel', { name: 'Barrel bore', componentId: 'barrel-part', side: 'inside', matesFeatureId: 'body' }),
+  ],
+  readings: [
+    testReading({ featureId: 'body', stationMm: 60, clockDeg: 0, valueMm: 39.67, instrumentId: 'mic' }),
+    testReading({ featureId: 'body', stationMm: 60, clockDeg: 90, valueMm: 39.69, instrumentId: 'mic' }),
+    testReading({ featureId: 'land', stationMm: 14, clockDeg: 0, valueMm: 39.975, instrumentId: 'mic' }),
+    ...barrelReadings(),
+  ],
+  choices: [],
+  releases: [],
+  proofs: [],
+  notes: [],
+  ...more,
+});
+
+/** The headed pin drawn so that its body fits the barrel. */
+export const drawnPin = () => {
+  const pin = newPart('headed-pin', 'Hinge pin', 40, 120);
+  return { ...pin, segments: pin.segments.map((s) => (s.id === 'body' ? { ...s, fitsFeatureIds: ['barrel'] } : s)) };
+};

@@ -1,0 +1,34 @@
+import { toUnit } from '../quantity';
+import type { Dial, Lathe } from './machine';
+
+/** A travel as a hand counts it: full turns, then the rest on the dial. */
+export interface DialTurns {
+  readonly turns: number;
+  /** What the dial shows beyond the full turns, in the dial's unit. */
+  readonly remainder: number;
+}
+
+/**
+ * Splits a travel into full turns and the remainder, rounded to half a line.
+ *
+ * @param travelMm how far the slide moves, mm, at least 0
+ */
+export function toTurns(travelMm: number, dial: Dial): DialTurns {
+  const half = dial.perLine / 2;
+  const total = Math.round(toUnit(travelMm, dial.unit) / half) * half;
+  const turns = Math.floor(total / dial.perTurn + 1e-9);
+  return { turns, remainder: Math.abs(total - turns * dial.perTurn) };
+}
+
+/** Dial units that the cross slide must move for a change of diameter, mm: half of it on a radius dial. */
+export const crossDialFor = (diameterChangeMm: number, lathe: Pick<Lathe, 'cross'>): number =>
+  toUnit(lathe.cross.reads === 'radius' ? diameterChangeMm / 2 : diameterChangeMm, lathe.cross.unit);
+
+/** Change of diameter, mm, for a move on the cross-slide dial. */
+export const diameterForCrossDial = (dialMove: number, lathe: Pick<Lathe, 'cross'>): number => {
+  const mm = lathe.cross.unit === 'mm' ? dialMove : dialMove * 25.4;
+  return lathe.cross.reads === 'radius' ? 2 * mm : mm;
+};
+
+/** Decimals that the dial can show: half of one line. */
+export const dialDecimals = (dial: Dial): number => Math.max(0, Math.ceil(-Math.log10(dial.perLine) - 1e-9) + 1);

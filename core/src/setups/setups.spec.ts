@@ -1,0 +1,76 @@
+import { newPart } from '../part';
+import { depthLadder } from './depth-ladder';
+import { crossDialFor, dialDecimals, diameterForCrossDial, toTurns } from './dial';
+import { holdFor, setUpSequence } from './set-up-sequence';
+
+const INCH_CROSS = { unit: 'in', perTurn: 0.2, perLine: 0.001, reads: 'radius' } as const;
+const METRIC_CROSS = { unit: 'mm', perTurn: 5, perLine: 0.02, reads: 'diameter' } as const;
+const CARRIAGE = { unit: 'in', perTurn: 0.5, perLine: 0.005 } as const;
+
+describe('dials', () => {
+  it('count full turns and the remainder', () => {
+    expect(toTurns(1.7 * 25.4, CARRIAGE)).toEqual({ turns: 3, remainder: expect.closeTo(0.2, 9) });
+    expect(toTurns(25.4, CARRIAGE)).toEqual({ turns: 2, remainder: 0 });
+    expect(toTurns(120, { unit: 'mm', perTurn: 5, perLine: 0.05 })).toEqual({ turns: 24, remainder: 0 });
+  });
+
+  it('never shows a remainder of a whole turn', () => {
+    for (let mm = 0; mm < 60; mm += 0.013) expect(toTurns(mm, CARRIAGE).remainder).toBeLessThan(0.5);
+  });
+
+  it('halve the diameter on a radius dial and not on a diameter dial', () => {
+    expect(crossDialFor(0.508, { cross: INCH_CROSS })).toBeCloseTo(0.01, 9);
+    expect(crossDialFor(0.508, { cross: METRIC_CROSS })).toBeCloseTo(0.508, 9);
+    expect(diameterForCrossDial(0.01, { cross: INCH_CROSS })).toBeCloseTo(0.508, 9);
+    expect(diameterForCrossDial(0.5, { cross: METRIC_CROSS })).toBeCloseTo(0.5, 9);
+  });
+
+  it('show half a line', () => {
+    expect(dialDecimals(INCH_CROSS)).toBe(4);
+    expect(dialDecimals(METRIC_CROSS)).toBe(3);
+  });
+});
+
+describe('the depth ladder of a headed pin', () => {
+  const pin = { ...newPart('headed-pin', 'Pin', 40, 120), crossHoles: [{ id: 'h', diameterMm: 6, atMm: 110, clockDeg: 90 }] };
+  const ladder = (touched: 'left' | 'right') => depthLadder(pin, { fromFarEnd: true, partingMm: 3, touched, lathe: { carriage: CARRIAGE }, partOff: true });
+
+  it('counts from the far end, nearest first', () => {
+    expect(ladder('left').map((r) => [r.what, Number(r.depthMm.toFixed(3))])).toEqual([
+      ['Body: chamfer starts', 1],
+      ['Cross hole 6 mm, centre', 10],
+      ['Shoulder head to body', 111.6],
+      ['Head: chamfer ends', 119],
+      ['Part off', 120],
+    ]);
+  });
+
+  it('adds the tool width when the left edge was touched, and not for the right', () => {
+    expect(ladder('left').at(-1)!.toolMm).toBeCloseTo(123, 9);
+    expect(ladder('right').at(-1)!.toolMm).toBeCloseTo(120, 9);
+    expect(ladder('left').at(-1)!.dial).toEqual({ turns: 9, remainder: expect.closeTo(0.3425, 6) });
+  });
+});
+
+describe('set-ups', () => {
+  it('hold by overhang over diameter', () => {
+    expect(holdFor(90, 30)).toContain('short overhang');
+    expect(holdFor(120, 30)).toContain('tailstock centre');
+    expect(holdFor(400, 30)).toContain('steady');
+  });
+
+  it('turn everything that must be concentric in the first, and drill last', () => {
+    const plain = setUpSequence(newPart('plain-pin', 'Pin', 40, 120));
+    expect(plain).toHaveLength(2);
+    expect(plain[0]!.operations.at(-1)).toBe('Part off');
+    const drilled = setUpSequence({ ...newPart('headed-pin', 'Pin', 40, 120), crossHoles: [{ id: 'h', diameterMm: 6, atMm: 110, clockDeg: 90 }] });
+    expect(drilled).toHaveLength(3);
+    expect(drilled[2]!.operations[0]).toBe('Drill 6 mm at 110 mm, 90°');
+  });
+
+  it('bore a bush with its outside, and warn of bronze chips', () => {
+    const [first] = setUpSequence(newPart('flanged-bush', 'Bush', 50, 40));
+    expect(first!.operations.join()).toContain('Drill and bore through');
+    expect(first!.cautions.join()).toContain('needle chips');
+  });
+});

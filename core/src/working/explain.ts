@@ -1,0 +1,86 @@
+import { formatLength, USUAL_DECIMALS, type LengthUnit } from '../quantity';
+import type { Figure } from './figure';
+
+/** One line of the working: a figure told in words, with how deep in the chain it stands. */
+export interface WorkingLine {
+  readonly level: number;
+  readonly figure: Figure;
+  readonly text: string;
+}
+
+/** How deep a chain is told before it only names what it rests on. */
+export const DEEPEST_LEVEL = 5;
+
+/** The figure's value as text in the reader's unit, with its unit. */
+export function showValue(figure: Figure, unit: LengthUnit, decimals = USUAL_DECIMALS[unit]): string {
+  switch (figure.measure) {
+    case 'length':
+      return `${formatLength(figure.value, unit, decimals)} ${unit}`;
+    case 'temperature':
+      return `${figure.value.toFixed(1)} °C`;
+    case 'rpm':
+      return `${Math.round(figure.value)} rpm`;
+    case 'speed':
+      return `${Math.round(figure.value)} m/min`;
+    case 'mass':
+      return `${figure.value.toFixed(3)} kg`;
+    case 'probability':
+      return `${Math.round(figure.value * 100)} %`;
+    case 'count':
+      return String(figure.value);
+    case 'ratio':
+      return figure.value.toPrecision(3);
+  }
+}
+
+const number = (figure: Figure, unit: LengthUnit, decimals?: number): string =>
+  figure.measure === 'length' ? formatLength(figure.value, unit, decimals) : showValue(figure, unit, decimals);
+
+/**
+ * One figure as a sentence: "0.7460 in = smallest bore 0.7491 - running clearance 0.0031 (house rule grease)".
+ *
+ * @param unit the reader's unit
+ */
+export function sentence(figure: Figure, unit: LengthUnit, decimals?: number): string {
+  const head = `${showValue(figure, unit, decimals)} = `;
+  const tail = figure.note ? `, ${figure.note}` : '';
+  const { origin } = figure;
+  switch (origin.kind) {
+    case 'sum':
+      return (
+        head +
+        origin.terms
+          .map(({ sign, figure: term }, i) => {
+            const operator = sign < 0 ? '- ' : i === 0 ? '' : '+ ';
+            const rule = term.origin.kind === 'rule' ? ` (${term.origin.rule})` : '';
+            return `${operator}${term.label} ${number(term, unit, decimals)}${rule}`;
+          })
+          .join(' ') +
+        tail
+      );
+    case 'worked':
+      return `${head}${figure.label}: ${origin.how}${tail}`;
+    case 'reading':
+      return `${head}read as "${origin.text}" with ${origin.instrument} by ${origin.by}, ${origin.at}${tail}`;
+    case 'rule':
+      return `${head}${figure.label}, ${origin.rule}${tail}`;
+    case 'table':
+      return `${head}${figure.label}, ${origin.source}${tail}`;
+    case 'typed':
+      return `${head}${figure.label}, typed by ${origin.by}${origin.reason ? `: ${origin.reason}` : ''}${tail}`;
+  }
+}
+
+const parents = ({ origin }: Figure): readonly Figure[] =>
+  origin.kind === 'sum' ? origin.terms.map((t) => t.figure) : origin.kind === 'worked' ? origin.from : [];
+
+/** The whole chain behind a figure, itself first, each parent after its child and one level deeper. */
+export function explain(figure: Figure, unit: LengthUnit, decimals?: number): WorkingLine[] {
+  const lines: WorkingLine[] = [];
+  const walk = (f: Figure, level: number): void => {
+    lines.push({ level, figure: f, text: sentence(f, unit, decimals) });
+    if (level < DEEPEST_LEVEL) parents(f).forEach((p) => walk(p, level + 1));
+  };
+  walk(figure, 0);
+  return lines;
+}

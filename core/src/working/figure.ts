@@ -1,0 +1,87 @@
+/** What kind of number it is; lengths are mm inside and shown in the reader's unit. */
+export type Measure =
+  | 'length'
+  | 'ratio'
+  | 'temperature'
+  | 'rpm'
+  | 'speed'
+  | 'mass'
+  | 'probability'
+  | 'count';
+
+/** Where a figure comes from. */
+export type Origin =
+  | { readonly kind: 'reading'; readonly text: string; readonly instrument: string; readonly by: string; readonly at: string }
+  | { readonly kind: 'rule'; readonly rule: string }
+  | { readonly kind: 'table'; readonly source: string }
+  | { readonly kind: 'typed'; readonly by: string; readonly reason: string }
+  | { readonly kind: 'sum'; readonly terms: readonly Term[] }
+  | { readonly kind: 'worked'; readonly how: string; readonly from: readonly Figure[] };
+
+/** A figure added to or taken from a sum. */
+export interface Term {
+  readonly sign: 1 | -1;
+  readonly figure: Figure;
+}
+
+/**
+ * A number that can say where it came from. `value` is in mm, °C, rpm, m/min, kg or a plain ratio by `measure`.
+ * `key` names the same figure across recomputation, so that old and new can be compared.
+ */
+export interface Figure {
+  readonly key: string;
+  readonly label: string;
+  readonly measure: Measure;
+  readonly value: number;
+  readonly origin: Origin;
+  /** Half width of the 95 % band, in the unit of `value`. */
+  readonly plusMinus?: number;
+  readonly limits?: { readonly lower: number; readonly upper: number };
+  readonly note?: string;
+}
+
+type Extra = Partial<Pick<Figure, 'plusMinus' | 'limits' | 'note'>>;
+
+export const plus = (figure: Figure): Term => ({ sign: 1, figure });
+export const minus = (figure: Figure): Term => ({ sign: -1, figure });
+
+/** A figure that is the sum of its terms: the value cannot disagree with the chain. */
+export function sumOf(key: string, label: string, terms: readonly Term[], extra: Extra = {}): Figure {
+  const value = terms.reduce((total, term) => total + term.sign * term.figure.value, 0);
+  return { key, label, measure: terms[0]?.figure.measure ?? 'length', value, origin: { kind: 'sum', terms }, ...extra };
+}
+
+/** A figure computed from others by a rule that is told in words. */
+export const workedOut = (
+  key: string,
+  label: string,
+  value: number,
+  how: string,
+  from: readonly Figure[],
+  extra: Extra & { measure?: Measure } = {},
+): Figure => ({ measure: 'length', key, label, value, origin: { kind: 'worked', how, from }, ...extra });
+
+/** A figure that a person or a house rule gives. */
+export const ruled = (key: string, label: string, value: number, rule: string, measure: Measure = 'length'): Figure => ({
+  key,
+  label,
+  measure,
+  value,
+  origin: { kind: 'rule', rule },
+});
+
+export const tabled = (key: string, label: string, value: number, source: string, measure: Measure = 'length'): Figure => ({
+  key,
+  label,
+  measure,
+  value,
+  origin: { kind: 'table', source },
+});
+
+export const typed = (key: string, label: string, value: number, by: string, reason = '', measure: Measure = 'length'): Figure => ({
+  key,
+  label,
+  measure,
+  value,
+  origin: { kind: 'typed', by, reason },
+});

@@ -1,0 +1,22 @@
+const swc = [
+  '@swc/jest',
+  { jsc: { parser: { syntax: 'typescript', decorators: true }, target: 'es2022' }, module: { type: 'commonjs' }, sourceMaps: 'inline' },
+];
+const plain = (name, extra = {}) => ({
+  displayName: name,
+  rootDir: `${import.meta.dirname}/${name}`,
+  testEnvironment: 'node',
+  testMatch: ['<rootDir>/src/**/*.spec.ts'],
+  transform: { '\\.ts$': swc, '\\.sql$': `${import.meta.dirname}/tools/jest-text.cjs` },
+  moduleNameMapper: {
+    '^@iron-patch/core$': `${import.meta.dirname}/core/src/index.ts`,
+    '^@iron-patch/core/(.*)$': `${import.meta.dirname}/core/src/$1/index.ts`,
+    '^@iron-patch/contract$': `${import.meta.dirname}/contract/src/index.ts`,
+    '^@iron-patch/demo$': `${import.meta.dirname}/demo/src/index.ts`,
+  },
+  transformIgnorePatterns: ['/node_modules/'],
+  ...extra,
+});
+export default {
+  projects: [plain('core'), plain('contract'), plain('demo'), plain('server'), '<rootDir>/web/jest.config.mjs', plain('e2e')],
+};
