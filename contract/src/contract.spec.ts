@@ -1,0 +1,103 @@
+import { newPart, type Outcome } from '@iron-patch/core';
+import { check, choiceInput, etagOf, featureInput, jobInput, readingInput, versionOf, type JobInput } from './index';
+
+const id = '0b2f7a52-6a2b-4f0e-9b1e-0d8f6a1c2b3d';
+const job: JobInput = {
+  customerName: 'Osmere lake ferry',
+  customerContact: '',
+  title: 'Ramp hinge pin',
+  machine: '',
+  complaint: '',
+  want: 'like-for-like',
+  askBefore: '',
+  pieces: 2,
+  promisedOn: '2026-12-04',
+  unit: 'mm',
+  shopTempC: 19.5,
+  hazards: ['vessel'],
+};
+const reading = {
+  id,
+  purpose: 'found',
+  featureId: id,
+  segmentId: null,
+  stationMm: 5,
+  clockDeg: 45,
+  text: '40.16',
+  unit: 'mm',
+  instrumentId: 'tele',
+  partTempC: null,
+  dial: null,
+  takenAt: '2026-11-20T10:00:00Z',
+  supersedesId: null,
+  withdrawn: false,
+  confirmed: false,
+};
+const paths = (o: Outcome<unknown>): string[] => (o.ok ? [] : o.problems.map((p) => p.path));
+const first = (o: Outcome<unknown>): string => (o.ok ? 'ok' : o.problems[0]!.message);
+
+describe('a job', () => {
+  it('is taken with a customer in any script, trimmed', () => {
+    const taken = check(jobInput, { ...job, customerName: '  Ōsumi 渡船 кооп  ' });
+    expect(taken).toMatchObject({ ok: true, value: { customerName: 'Ōsumi 渡船 кооп' } });
+  });
+
+  it('keeps script tags as text: they are shown, never run', () => {
+    expect(check(jobInput, { ...job, title: '<script>alert(1)</script>' })).toMatchObject({ ok: true, value: { title: '<script>alert(1)</script>' } });
+  });
+
+  it('tells every problem at once, each at its field', () => {
+    const bad = check(jobInput, { ...job, customerName: 'x'.repeat(500), title: '  ', pieces: -1, shopTempC: '20', promisedOn: '2026-02-30', unit: 'cubit', hazards: ['ghost'] });
+    expect(paths(bad).sort()).toEqual(['customerName', 'hazards.0', 'pieces', 'promisedOn', 'shopTempC', 'title', 'unit']);
+  });
+
+  it('says what to do', () => {
+    expect(first(check(jobInput, { ...job, customerName: 'x'.repeat(500) }))).toBe('Customer is 500 characters long; 120 at most.');
+    expect(first(check(jobInput, { ...job, title: 'a\u0000b' }))).toBe('What it is holds characters that cannot be stored.');
+    expect(first(check(jobInput, { ...job, pieces: 1e9 }))).toBe('Pieces received is a number from 0 to 10000.');
+  });
+
+  it('refuses what is no job at all', () => {
+    for (const junk of [null, 'x', 4, []]) expect(check(jobInput, junk).ok).toBe(false);
+  });
+});
+
+describe('a reading', () => {
+  it('is taken as typed', () => expect(check(readingInput, reading)).toMatchObject({ ok: true, value: { text: '40.16' } }));
+  it.each([
+    ['stationMm', -1],
+    ['stationMm', NaN],
+    ['stationMm', '5'],
+    ['clockDeg', 360],
+    ['text', 'x'.repeat(65)],
+    ['text', 5],
+    ['id', 'not-an-id'],
+    ['partTempC', 900],
+    ['takenAt', 'yesterday'],
+    ['withdrawn', 'no'],
+  ])('is refused with %s %p', (path, value) => expect(paths(check(readingInput, { ...reading, [path]: value }))).toEqual([path]));
+});
+
+describe('a choice', () => {
+  it('is checked by the kind of its key', () => {
+    const part = choiceInput('part')!;
+    expect(check(part, { value: newPart('flanged-bush', 'Bush', 50, 40), reason: '' }).ok).toBe(true);
+    expect(check(part, { value: newPart('headed-pin', 'Pin', 40, 120), reason: '' }).ok).toBe(true);
+    const broken = newPart('plain-pin', 'Pin', 40, 120);
+    expect(paths(check(part, { value: { ...broken, segments: [{ ...broken.segments[0], lengthMm: -1 }] }, reason: '' }))).toEqual(['value.segments.0.lengthMm']);
+  });
+  it('of an unknown kind has no schema', () => expect(choiceInput('pardon:x')).toBeNull());
+  it('needs its value', () => expect(check(choiceInput(`fit:${id}`)!, { reason: '' }).ok).toBe(false));
+});
+
+it('measures features in finite numbers only', () => {
+  const feature = { componentId: id, name: 'Bore', side: 'inside', startMm: 0, lengthMm: 40, land: 'worn', matesFeatureId: null, stationsMm: [5], clocksDeg: [0], instrumentId: 'tele' };
+  expect(check(featureInput, feature).ok).toBe(true);
+  expect(paths(check(featureInput, { ...feature, lengthMm: 0, stationsMm: [] })).sort()).toEqual(['lengthMm', 'stationsMm']);
+  expect(paths(check(featureInput, { ...feature, stationsMm: [5, Infinity] }))).toEqual(['stationsMm.1']);
+});
+
+it('writes and reads entity tags', () => {
+  expect(versionOf(etagOf(7))).toBe(7);
+  for (const tag of [undefined, '*', 'W/"v7"', '"v"', '"v-1"']) expect(versionOf(tag)).toBeNull();
+});

@@ -1,0 +1,50 @@
+import { array, number, string, type ArraySchema, type NumberSchema, type StringSchema } from 'yup';
+
+/** A finite number within a range, told in words. Text is not turned into numbers behind somebody's back. */
+export const numberOf = (label: string, from: number, to: number, unit = ''): NumberSchema<number> => {
+  const range = `${label} is a number from ${from} to ${to}${unit ? ` ${unit}` : ''}.`;
+  return number()
+    .strict()
+    .typeError(range)
+    .required(`${label} is needed.`)
+    .test('finite', range, (v) => v === null || v === undefined || Number.isFinite(v))
+    .min(from, range)
+    .max(to, range) as NumberSchema<number>;
+};
+
+export const lengthOf = (label: string, from = 0, to = 20_000): NumberSchema<number> => numberOf(label, from, to, 'mm');
+
+const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[1-8][0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/;
+
+export const idOf = (label: string): StringSchema<string> =>
+  string().strict().typeError(`${label} is an id.`).required(`${label} is needed.`).matches(UUID, `${label} is not an id.`);
+
+export const oneOf = <T extends string>(label: string, values: readonly T[]): StringSchema<T> =>
+  string().strict().typeError(`Choose ${label}.`).required(`Choose ${label}.`).oneOf(values, `Choose ${label}: ${values.join(', ')}.`) as unknown as StringSchema<T>;
+
+export const numbersOf = (label: string, from: number, to: number, most: number): ArraySchema<number[], object> =>
+  array(numberOf(label, from, to))
+    .strict()
+    .typeError(`${label}: a list of numbers.`)
+    .required(`${label} is needed.`)
+    .min(1, `${label}: at least one.`)
+    .max(most, `${label}: at most ${most}.`) as unknown as ArraySchema<number[], object>;
+
+const ISO_DATE = /^\d{4}-\d{2}-\d{2}$/;
+
+/** A day of the calendar: 2026-02-30 is none. */
+function isDate(text: string): boolean {
+  const at = new Date(`${text}T00:00:00Z`);
+  return ISO_DATE.test(text) && !Number.isNaN(at.getTime()) && at.toISOString().startsWith(text);
+}
+
+/** An ISO date, or null. */
+export const dateOrNull = (label: string): StringSchema<string | null> =>
+  string()
+    .strict()
+    .nullable()
+    .typeError(`${label} is a date.`)
+    .defined(`${label} is missing.`)
+    .test('date', `${label} is a date like 2026-12-04.`, (v) => v === null || isDate(v)) as StringSchema<
+    string | null
+  >;

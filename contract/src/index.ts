@@ -1,0 +1,15 @@
+export { check } from './check';
+export { TEXT_LIMITS } from './text';
+export { jobInput, type JobInput } from './job';
+export { componentInput, type ComponentInput } from './component';
+export { featureInput, type FeatureInput } from './feature';
+export { readingInput, readingsFileInput, CLOCK_SLACK_MIN, type ReadingInput, type ReadingsFileInput } from './reading';
+export { choiceInput, CHOICE_VALUES, type ChoiceInput } from './choice';
+export { proofInput, type ProofInput } from './proof';
+export { noteInput, type NoteInput } from './note';
+export type { ShopResource } from './shop';
+export type { FloorJob } from './floor';
+export type { LiveEvent } from './live';
+export { PROBLEM_NAMES, PROBLEM_TYPE, type ProblemDetails } from './problem';
+export { etagOf, HEADERS, versionOf } from './headers';
+export { routes } from './routes';

@@ -1,0 +1,7 @@
+/** Told to every open screen when something of a job was stored; a null job means the shop itself. */
+export interface LiveEvent {
+  readonly jobId: string | null;
+  readonly table: string;
+  /** The screen that did it, so that it need not fetch its own change. */
+  readonly screen: string;
+}

@@ -1,0 +1,21 @@
+import { string, type StringSchema } from 'yup';
+
+/** Longest names and texts that are stored. */
+export const TEXT_LIMITS = { name: 120, line: 200, text: 4000 } as const;
+
+// Control characters other than tab and newline have no business in a name or a note.
+// eslint-disable-next-line no-control-regex
+const CONTROL = /[\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f]/;
+
+/** Text in any script, trimmed, with a limit that is told in words. */
+export const textOf = (label: string, limit: number): StringSchema<string> =>
+  string()
+    .typeError(`${label} is text.`)
+    .defined(`${label} is missing.`)
+    .trim()
+    // Text stays text: yup would turn 5 into "5".
+    .transform((value: unknown, original: unknown) => (typeof original === 'string' || original === null || original === undefined ? value : NaN))
+    .max(limit, ({ value }) => `${label} is ${String(value).length} characters long; ${limit} at most.`)
+    .test('control', `${label} holds characters that cannot be stored.`, (v) => v === undefined || !CONTROL.test(v));
+
+export const requiredText = (label: string, limit: number): StringSchema<string> => textOf(label, limit).min(1, `${label} is needed.`);

@@ -1,0 +1,86 @@
+import { join } from 'node:path';
+import { routes } from '@iron-patch/contract';
+import express, { type Express } from 'express';
+import helmet from 'helmet';
+import type { Logger } from 'pino';
+import { mountChoices } from './choices';
+import { components } from './components';
+import type { Pool } from './db';
+import { mountDocuments } from './documents';
+import { features } from './features';
+import { mountFloor } from './floor';
+import { errorMiddleware, HttpProblem, mountEditable, notFound, sendProblem } from './http';
+import { mountJobs } from './jobs';
+import type { LiveHub } from './live';
+import { mountNotes } from './notes';
+import { mountProofs } from './proofs';
+import { mountReadings } from './readings';
+import { mountReleases } from './releases';
+import { mountSheets } from './sheets';
+import { mountShop } from './shop';
+
+export interface AppParts {
+  readonly pool: Pool;
+  readonly live: LiveHub;
+  readonly log: Logger;
+  /** Folder of the built web application; null to serve the API alone. */
+  readonly webDirectory: string | null;
+}
+
+const MOST_BODY = '4mb';
+
+/** A page of another site may not store anything here, even on loopback. */
+const sameSiteOnly: express.RequestHandler = (req, _res, next) => {
+  const site = req.get('Sec-Fetch-Site');
+  const writes = req.method !== 'GET' && req.method !== 'HEAD';
+  if (writes && site !== undefined && site !== 'same-origin' && site !== 'none')
+    throw new HttpProblem({ type: '/problems/cross-site', title: 'Not from another site.', status: 403, detail: 'Open Iron Patch itself.' });
+  next();
+};
+
+function mountWeb(app: Express, directory: string): void {
+  app.use(express.static(directory, { index: false, maxAge: '1y', immutable: true }));
+  app.get('/{*path}', (req, res, next) => {
+    if (req.path.startsWith('/api/')) return next();
+    res.set('Cache-Control', 'no-cache').sendFile(join(directory, 'index.html'));
+  });
+}
+
+/** The whole HTTP side: API under /api, the web application elsewhere. */
+export function createApp({ pool, live, log, webDirectory }: AppParts): Express {
+  const app = express();
+  app.disable('x-powered-by');
+  app.use(
+    helmet({
+      // Plain HTTP on loopback: no upgrade to HTTPS.
+      contentSecurityPolicy: { directives: { 'upgrade-insecure-requests': null, 'style-src': ["'self'", "'unsafe-inline'"], 'worker-src': ["'self'"] } },
+      strictTransportSecurity: false,
+    }),
+  );
+  app.use(sameSiteOnly);
+  app.use('/api', express.json({ limit: MOST_BODY, strict: true }), (_req, res, next) => {
+    res.set('Cache-Control', 'no-store');
+    next();
+  });
+  app.get(routes.health, async (_req, res) => {
+    await pool.query('select 1');
+    res.json({ ok: true });
+  });
+  app.get(routes.live, (_req, res) => live.attach(res));
+  mountShop(app, pool);
+  mountFloor(app, pool);
+  mountJobs(app, pool);
+  mountSheets(app, pool);
+  mountEditable(app, pool, components);
+  mountEditable(app, pool, features);
+  mountReadings(app, pool);
+  mountChoices(app, pool);
+  mountReleases(app, pool);
+  mountProofs(app, pool);
+  mountNotes(app, pool);
+  mountDocuments(app, pool);
+  if (webDirectory) mountWeb(app, webDirectory);
+  app.use((_req, res) => sendProblem(res, notFound('page')));
+  app.use(errorMiddleware(log));
+  return app;
+}

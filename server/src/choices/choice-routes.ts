@@ -1,0 +1,30 @@
+import { choiceInput, etagOf, routes, type ChoiceInput } from '@iron-patch/contract';
+import type { Express, Request } from 'express';
+import { inTransaction, type Pool } from '../db';
+import { bodyOf, idIn, ifMatch, notFound, personOf, screenOf } from '../http';
+import { jobById } from '../jobs';
+import { addChoice, choiceHistory } from './choice-queries';
+
+const LONGEST_KEY = 200;
+
+/** The first of its key is made with If-None-Match: *, a later one with If-Match. */
+const versionBefore = (req: Request): number => (req.get('If-None-Match') === '*' ? 0 : ifMatch(req));
+
+export function mountChoices(app: Express, pool: Pool): void {
+  app.put(routes.choice(':id', ':key'), async (req, res) => {
+    const jobId = idIn(req, 'job');
+    const key = String(req.params['key']);
+    const schema = choiceInput(key);
+    if (!schema || key.length > LONGEST_KEY) throw notFound('kind of choice');
+    const choice = await inTransaction(pool, screenOf(req), async (db) => {
+      const personId = await personOf(db, req);
+      await jobById(db, jobId);
+      return addChoice(db, jobId, key, versionBefore(req), bodyOf(schema, req) as ChoiceInput, personId);
+    });
+    res.status(choice.version === 1 ? 201 : 200).set('ETag', etagOf(choice.version)).json(choice);
+  });
+
+  app.get(routes.choiceHistory(':id', ':key'), async (req, res) => {
+    res.json(await choiceHistory(pool, idIn(req, 'job'), String(req.params['key'])));
+  });
+}

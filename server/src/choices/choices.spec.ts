@@ -1,0 +1,90 @@
+import { newPart } from '@iron-patch/core';
+import { routes } from '@iron-patch/contract';
+import { caller, makeJob, readingBody, type Caller, type MadeJob } from '../testing/caller';
+import { openTestShop, type TestShop } from '../testing/test-database';
+
+let shop: TestShop;
+let call: Caller;
+let made: MadeJob;
+beforeAll(async () => {
+  shop = await openTestShop();
+  call = caller(shop);
+  made = await makeJob(call);
+  for (const [clockDeg, text] of [[0, '40.31'], [90, '40.17']] as const)
+    await call.post(routes.readings(made.jobId), readingBody(made.boreId, text, { clockDeg, instrumentId: 'tele' }));
+});
+afterAll(() => shop.close());
+
+const choose = (key: string, value: unknown, tag: string, reason = '') => call.put(routes.choice(made.jobId, key), { value, reason }, tag);
+const plan = { latheId: 'gap-bed', barId: 'c45-60', tool: 'carbide', partingMm: 3, touched: 'left', grippedMm: 25, finishes: 2 };
+
+describe('a choice', () => {
+  it('keeps its history with who and why, and is never overwritten unseen', async () => {
+    const key = `fit:${made.boreId}`;
+    const keep = { schoolId: 'grease', hole: 'keep', truedMm: null };
+    expect((await choose(key, keep, '*', 'outdoors')).status).toBe(201);
+    const again = await choose(key, keep, '*');
+    expect([again.status, again.body.current.version]).toEqual([412, 1]);
+    const trued = await choose(key, { ...keep, hole: 'true' }, '"v1"', 'too oval');
+    expect([trued.status, trued.headers['etag']]).toEqual([200, '"v2"']);
+    const history = (await call.get(routes.choiceHistory(made.jobId, key))).body;
+    expect(history.map((c: { reason: string }) => c.reason)).toEqual(['too oval', 'outdoors']);
+    expect(history[0].personId).toBe('tomas');
+  });
+
+  it('is checked by its kind', async () => {
+    expect((await choose('plan', { ...plan, partingMm: 'wide', finishes: 9 }, '*')).body.problems.map((p: { path: string }) => p.path)).toEqual([
+      'value.partingMm',
+      'value.finishes',
+    ]);
+    expect((await choose('pardon', {}, '*')).status).toBe(404);
+  });
+});
+
+describe('release and proof', () => {
+  it('need a part and a plan first', async () => {
+    const early = await call.post(routes.releases(made.jobId), {});
+    expect(early.body.problems.map((p: { code: string }) => p.code)).toEqual(['no-part', 'no-plan']);
+  });
+
+  it('freeze what the server works out, and mark what moves', async () => {
+    const pin = newPart('headed-pin', 'Hinge pin', 40, 120);
+    const part = { ...pin, segments: pin.segments.map((s) => (s.id === 'body' ? { ...s, fitsFeatureIds: [made.boreId] } : s)) };
+    expect((await choose('part', part, '*')).status).toBe(201);
+    expect((await choose('plan', plan, '*')).status).toBe(201);
+    const release = await call.post(routes.releases(made.jobId), {});
+    expect(release.status).toBe(201);
+    const diameter = release.body.figures.find((f: { key: string }) => f.key === 'segment.body.diameter');
+    // Trued to 40.35 less grease clearance 0.0508 + 0.0015 x 40.35, less half of IT6.
+    expect(diameter.valueMm).toBeCloseTo(40.35 - 0.0508 - 0.0015 * 40.35 - 0.008, 6);
+    const floor = async () => (await call.get(routes.floor)).body.find((j: { id: string }) => j.id === made.jobId);
+    expect((await floor()).next.id).not.toBe('cut');
+    await call.post(routes.readings(made.jobId), readingBody(made.boreId, '40.46', { instrumentId: 'tele' }));
+    expect((await floor()).next).toMatchObject({ id: 'cut', state: 'out', waitsFor: expect.stringContaining('released number') });
+  });
+
+  it('pass only what was measured, and what is out only with a reason', async () => {
+    const sign = (remark: string) => call.post(routes.proofs(made.jobId), { segmentId: 'body', passed: true, remark });
+    expect((await sign('')).body.problems).toMatchObject([{ code: 'unmeasured' }]);
+    await call.post(routes.readings(made.jobId), readingBody(null, '39.9', { purpose: 'proof', segmentId: 'body' }));
+    expect((await sign('')).body.problems).toMatchObject([{ code: 'out', path: 'remark' }]);
+    expect((await sign('Maud: loose is fine for the test ramp')).body).toMatchObject({ passed: true, measuredMm: 39.9 });
+  });
+
+  it('give one-page papers and a drawing', async () => {
+    for (const path of [routes.slip(made.jobId), routes.report(made.jobId)]) {
+      const { headers, body } = await call.get(path).buffer(true).parse((res, done) => {
+        const chunks: Buffer[] = [];
+        res.on('data', (c: Buffer) => chunks.push(c));
+        res.on('end', () => done(null, Buffer.concat(chunks)));
+      });
+      expect(headers['content-type']).toBe('application/pdf');
+      const text = (body as Buffer).toString('latin1');
+      expect(text.startsWith('%PDF-')).toBe(true);
+      expect(text.match(/\/Type \/Page\b/g)).toHaveLength(1);
+    }
+    const svg = await call.get(routes.drawing(made.jobId));
+    expect(svg.headers['content-type']).toContain('image/svg+xml');
+    expect((svg.body as Buffer).toString()).toContain('<title>1001 Ramp hinge pin</title>');
+  });
+});

@@ -1,0 +1,2 @@
+export { choicesOf } from './choice-queries';
+export { mountChoices } from './choice-routes';

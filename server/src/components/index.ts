@@ -1,0 +1,1 @@
+export { componentById, components, componentsOf } from './component-queries';

@@ -1,0 +1,49 @@
+import { mkdtemp, writeFile } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { setUpShop } from '../shop';
+import { openTestShop, ROOT, type TestShop } from '../testing/test-database';
+import { migrate } from './migrate';
+import { inTransaction } from './pool';
+import { statements } from './statements';
+
+let shop: TestShop;
+beforeAll(async () => {
+  shop = await openTestShop();
+});
+afterAll(() => shop.close());
+
+describe('migrations', () => {
+  it('run once, however many processes ask', async () => {
+    const again = await Promise.all([1, 2, 3].map(() => migrate(shop.pool, `${ROOT}/server/migrations`)));
+    expect(again).toEqual([[], [], []]);
+  });
+
+  it('leave nothing behind when one breaks', async () => {
+    const dir = await mkdtemp(join(tmpdir(), 'migrations-'));
+    await writeFile(join(dir, '9001_half.sql'), 'create table half (id int); select nonsense from nowhere;');
+    await expect(migrate(shop.pool, dir)).rejects.toThrow('nowhere');
+    const { rows } = await shop.pool.query(`select to_regclass('half') as found`);
+    expect(rows[0].found).toBeNull();
+  });
+});
+
+it('rolls a transaction back when its work throws', async () => {
+  const work = inTransaction(shop.pool, '', async (db) => {
+    await db.query(`insert into customers (name) values ('Ghost')`);
+    throw new Error('stop');
+  });
+  await expect(work).rejects.toThrow('stop');
+  expect((await shop.pool.query(`select 1 from customers where name = 'Ghost'`)).rowCount).toBe(0);
+});
+
+it('sets a shop up once', async () => {
+  expect(await setUpShop(shop.pool, `${ROOT}/demo/data/shop.json`)).toBe(false);
+  expect((await shop.pool.query('select 1 from people')).rowCount).toBe(3);
+});
+
+it('splits SQL by name and misses none', () => {
+  const text = '-- :name a\nselect 1\n\n-- :name b\nselect 2 -- two\n';
+  expect(statements(text, ['a', 'b'])).toEqual({ a: 'select 1', b: 'select 2 -- two' });
+  expect(() => statements(text, ['c'])).toThrow('no statement called c');
+});

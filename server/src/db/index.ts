@@ -1,0 +1,3 @@
+export { inTransaction, openPool, type Db, type Pool } from './pool';
+export { migrate } from './migrate';
+export { statements } from './statements';

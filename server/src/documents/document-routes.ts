@@ -1,0 +1,39 @@
+import { drawingSvg, workOut } from '@iron-patch/core';
+import { routes } from '@iron-patch/contract';
+import type { Express, Request, Response } from 'express';
+import type { Pool } from '../db';
+import { idIn, notFound } from '../http';
+import { loadSheet } from '../sheets';
+import { loadShop } from '../shop';
+import { jobSlip } from './job-slip';
+import { report } from './report';
+
+function sendFile(res: Response, name: string, type: string, body: Buffer | string): void {
+  res.set('Content-Disposition', `inline; filename="${name}"`).type(type).send(body);
+}
+
+export function mountDocuments(app: Express, pool: Pool): void {
+  const load = async (req: Request) => {
+    const sheet = await loadSheet(pool, idIn(req, 'job'));
+    const shop = await loadShop(pool);
+    return { sheet, shop, repair: workOut(sheet, shop) };
+  };
+
+  app.get(routes.slip(':id'), async (req, res) => {
+    const { sheet, repair } = await load(req);
+    sendFile(res, `job-${sheet.job.number}-slip.pdf`, 'application/pdf', await jobSlip(sheet, repair));
+  });
+
+  app.get(routes.report(':id'), async (req, res) => {
+    const { sheet, repair, shop } = await load(req);
+    sendFile(res, `job-${sheet.job.number}-report.pdf`, 'application/pdf', await report(sheet, repair, shop));
+  });
+
+  app.get(routes.drawing(':id'), async (req, res) => {
+    const { sheet, repair } = await load(req);
+    if (!repair.part || repair.part.problems.length) throw notFound('drawing yet: finish Draw first');
+    const limits = Object.fromEntries(repair.part.segments.map((s) => [s.segment.id, s.limits]));
+    const svg = drawingSvg({ part: repair.part.part, unit: sheet.job.unit, title: `${sheet.job.number} ${sheet.job.title}`, limits });
+    sendFile(res, `job-${sheet.job.number}.svg`, 'image/svg+xml', svg);
+  });
+}

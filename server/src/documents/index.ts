@@ -1,0 +1,1 @@
+export { mountDocuments } from './document-routes';

@@ -1,0 +1,1 @@
+export { featureById, features, featuresOf } from './feature-queries';

@@ -1,0 +1,1 @@
+export { mountFloor } from './floor-routes';

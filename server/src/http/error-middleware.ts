@@ -1,0 +1,26 @@
+import { PROBLEM_TYPE } from '@iron-patch/contract';
+import type { ErrorRequestHandler, Response } from 'express';
+import type { Logger } from 'pino';
+import { bug, HttpProblem, invalid, tooLarge } from './http-problem';
+
+export function sendProblem(res: Response, problem: HttpProblem): void {
+  res.status(problem.details.status).type(PROBLEM_TYPE).send(JSON.stringify(problem.details));
+}
+
+interface BodyParserError {
+  readonly type?: string;
+}
+
+/** Turns whatever a handler threw into problem details; a bug is logged and told without its insides. */
+export const errorMiddleware =
+  (log: Logger): ErrorRequestHandler =>
+  (error: unknown, req, res, next) => {
+    if (res.headersSent) return next(error);
+    if (error instanceof HttpProblem) return sendProblem(res, error);
+    const kind = (error as BodyParserError).type ?? '';
+    if (kind === 'entity.too.large') return sendProblem(res, tooLarge());
+    if (kind.startsWith('entity.') || kind.startsWith('encoding.') || kind.startsWith('charset.') || error instanceof URIError)
+      return sendProblem(res, invalid([{ code: 'json', path: '', message: 'The request could not be read.' }]));
+    log.error({ err: error, method: req.method, path: req.path }, 'unexpected');
+    sendProblem(res, bug());
+  };

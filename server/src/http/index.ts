@@ -1,0 +1,6 @@
+export * from './http-problem';
+export { errorMiddleware, sendProblem } from './error-middleware';
+export { recordOnce, type Answer } from './record-once';
+export { personOf, screenOf } from './person';
+export { bodyOf, idIn, ifMatch } from './input';
+export { mountEditable, type Editable } from './editable';

@@ -1,0 +1,27 @@
+import { check, versionOf } from '@iron-patch/contract';
+import type { Request } from 'express';
+import type { AnyObjectSchema, InferType } from 'yup';
+import { conditionNeeded, invalid, notFound } from './http-problem';
+
+/** The body checked by the contract's schema; every problem at once otherwise. */
+export function bodyOf<S extends AnyObjectSchema>(schema: S, req: Request): InferType<S> {
+  const checked = check(schema, req.body);
+  if (!checked.ok) throw invalid(checked.problems);
+  return checked.value;
+}
+
+/** The version that the caller read before changing it. */
+export function ifMatch(req: Request): number {
+  const version = versionOf(req.get('If-Match'));
+  if (version === null) throw conditionNeeded();
+  return version;
+}
+
+const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
+
+/** An id in the path; what is no id at all is simply not found. */
+export function idIn(req: Request, what: string): string {
+  const id = String(req.params['id']);
+  if (!UUID.test(id)) throw notFound(what);
+  return id;
+}

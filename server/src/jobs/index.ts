@@ -1,0 +1,2 @@
+export { allJobIds, jobById, jobsById } from './job-queries';
+export { mountJobs } from './job-routes';

@@ -1,0 +1,1 @@
+export { LiveHub } from './live-hub';

@@ -1,0 +1,2 @@
+export { notesOf } from './note-queries';
+export { mountNotes } from './note-routes';

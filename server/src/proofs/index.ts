@@ -1,0 +1,2 @@
+export { proofsOf } from './proof-queries';
+export { mountProofs } from './proof-routes';

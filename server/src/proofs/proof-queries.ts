@@ -1,0 +1,13 @@
+import type { ProofRecord } from '@iron-patch/core';
+import type { ProofInput } from '@iron-patch/contract';
+import { statements, type Db } from '../db';
+import sql from './proofs.sql';
+
+const q = statements(sql, ['byJobs', 'insert']);
+
+export const proofsOf = async (db: Db, jobIds: readonly string[]): Promise<ProofRecord[]> => (await db.query<ProofRecord>(q.byJobs, [jobIds])).rows;
+
+export async function addProof(db: Db, jobId: string, input: ProofInput, measuredMm: number, personId: string): Promise<ProofRecord> {
+  await db.query(q.insert, [jobId, input.segmentId, input.passed, measuredMm, input.remark, personId]);
+  return (await proofsOf(db, [jobId])).at(-1)!;
+}

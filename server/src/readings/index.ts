@@ -1,0 +1,2 @@
+export { readingsOf } from './reading-queries';
+export { mountReadings } from './reading-routes';

@@ -1,0 +1,27 @@
+import { CsvError, parse } from 'csv-parse/sync';
+import { bad, good, type Outcome } from '@iron-patch/core';
+
+export type CsvRow = Readonly<Record<string, string>>;
+
+/** Comma or semicolon, whichever the header has more of: spreadsheets write both. */
+const delimiterOf = (text: string): string => {
+  const header = text.slice(0, text.indexOf('\n') < 0 ? undefined : text.indexOf('\n'));
+  return header.split(';').length > header.split(',').length ? ';' : ',';
+};
+
+/** A CSV file with a header row as records; a reason when it is no table. */
+export function readCsv(text: string): Outcome<CsvRow[]> {
+  try {
+    const rows: CsvRow[] = parse(text, {
+      columns: (header: string[]) => header.map((h) => h.trim().toLowerCase()),
+      delimiter: delimiterOf(text),
+      bom: true,
+      trim: true,
+      skip_empty_lines: true,
+    });
+    return good(rows);
+  } catch (e) {
+    if (e instanceof CsvError) return bad('csv', `This is no table that can be read: ${e.message}.`, 'csv');
+    throw e;
+  }
+}

@@ -1,0 +1,40 @@
+import type { ReadingRecord } from '@iron-patch/core';
+import { statements, type Db } from '../db';
+import { invalid } from '../http';
+import sql from './readings.sql';
+
+const q = statements(sql, ['byJobs', 'byIds', 'insert', 'lastOfFeature', 'superseded', 'instrument']);
+
+export const readingsOf = async (db: Db, jobIds: readonly string[]): Promise<ReadingRecord[]> => (await db.query<ReadingRecord>(q.byJobs, [jobIds])).rows;
+
+const UNIQUE_VIOLATION = '23505';
+
+/** Adds readings in one statement and gives them back as stored. */
+export async function insertReadings(db: Db, readings: readonly ReadingRecord[]): Promise<ReadingRecord[]> {
+  const column = <K extends keyof ReadingRecord>(key: K): ReadingRecord[K][] => readings.map((r) => r[key]);
+  const insert = db.query(q.insert, [
+    column('id'), column('jobId'), column('purpose'), column('featureId'), column('segmentId'), column('stationMm'), column('clockDeg'),
+    column('text'), column('unit'), column('valueMm'), column('instrumentId'), column('partTempC'), column('dial'), column('personId'),
+    column('takenAt'), column('supersedesId'), column('withdrawn'),
+  ]);
+  await insert.catch((e: { code?: string }) => {
+    throw e.code === UNIQUE_VIOLATION ? invalid([{ code: 'already', path: 'id', message: 'This reading is on record already, or somebody has just corrected the same one.' }]) : e;
+  });
+  return (await db.query<ReadingRecord>(q.byIds, [column('id')])).rows;
+}
+
+/** Size of the newest live reading of a feature, mm; null when there is none. */
+export const lastSizeOf = async (db: Db, featureId: string): Promise<number | null> =>
+  (await db.query<{ valueMm: number }>(q.lastOfFeature, [featureId])).rows[0]?.valueMm ?? null;
+
+export interface SupersededReading {
+  readonly jobId: string;
+  readonly featureId: string | null;
+  readonly segmentId: string | null;
+  readonly already: boolean;
+}
+
+export const supersededReading = async (db: Db, id: string): Promise<SupersededReading | null> =>
+  (await db.query<SupersededReading>(q.superseded, [id])).rows[0] ?? null;
+
+export const instrumentExists = async (db: Db, id: string): Promise<boolean> => (await db.query(q.instrument, [id])).rowCount === 1;

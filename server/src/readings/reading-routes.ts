@@ -1,0 +1,62 @@
+import { randomUUID } from 'node:crypto';
+import { importReadings, readingsToCsv, type ImportedReading, type ReadingRecord } from '@iron-patch/core';
+import { readingInput, readingsFileInput, routes } from '@iron-patch/contract';
+import type { Express } from 'express';
+import type { Pool } from '../db';
+import { bodyOf, idIn, invalid, personOf, recordOnce } from '../http';
+import { jobById } from '../jobs';
+import { loadSheet } from '../sheets';
+import { loadShop } from '../shop';
+import { readCsv } from './read-csv';
+import { insertReadings } from './reading-queries';
+import { takeReading } from './take-reading';
+
+const fromFile = (r: ImportedReading, jobId: string, personId: string, takenAt: string): ReadingRecord => ({
+  id: randomUUID(),
+  jobId,
+  purpose: 'found',
+  featureId: r.featureId,
+  segmentId: null,
+  stationMm: r.stationMm,
+  clockDeg: r.clockDeg,
+  text: r.length.text,
+  unit: r.length.unit,
+  valueMm: r.length.valueMm,
+  instrumentId: r.instrumentId,
+  partTempC: r.partTempC,
+  dial: null,
+  personId,
+  takenAt,
+  supersedesId: null,
+  withdrawn: false,
+});
+
+export function mountReadings(app: Express, pool: Pool): void {
+  app.post(routes.readings(':id'), (req, res) =>
+    recordOnce(pool, req, res, async (db) => {
+      const personId = await personOf(db, req);
+      const { id } = await jobById(db, idIn(req, 'job'));
+      const reading = await takeReading(db, id, personId, bodyOf(readingInput, req));
+      return { status: 201, body: (await insertReadings(db, [reading]))[0] };
+    }),
+  );
+
+  app.post(routes.readingsFile(':id'), (req, res) =>
+    recordOnce(pool, req, res, async (db) => {
+      const personId = await personOf(db, req);
+      const sheet = await loadSheet(db, idIn(req, 'job'));
+      const rows = readCsv(bodyOf(readingsFileInput, req).csv);
+      if (!rows.ok) throw invalid(rows.problems);
+      const imported = importReadings(rows.value, sheet, await loadShop(db));
+      if (!imported.ok) throw invalid(imported.problems);
+      const takenAt = new Date().toISOString();
+      const stored = await insertReadings(db, imported.value.map((r) => fromFile(r, sheet.job.id, personId, takenAt)));
+      return { status: 201, body: { stored: stored.length } };
+    }),
+  );
+
+  app.get(routes.readingsCsv(':id'), async (req, res) => {
+    const sheet = await loadSheet(pool, idIn(req, 'job'));
+    res.attachment(`job-${sheet.job.number}-readings.csv`).type('text/csv').send(readingsToCsv(sheet, await loadShop(pool)));
+  });
+}

@@ -1,0 +1,123 @@
+import { randomUUID } from 'node:crypto';
+import { routes } from '@iron-patch/contract';
+import { caller, makeJob, readingBody, type Caller, type MadeJob } from '../testing/caller';
+import { openTestShop, type TestShop } from '../testing/test-database';
+
+let shop: TestShop;
+let call: Caller;
+let made: MadeJob;
+beforeAll(async () => {
+  shop = await openTestShop();
+  call = caller(shop);
+});
+beforeEach(async () => {
+  made = await makeJob(call);
+});
+afterAll(() => shop.close());
+
+const take = (text: string, more = {}) => call.post(routes.readings(made.jobId), readingBody(made.bodyId, text, more));
+const stored = async () => (await call.get(routes.sheet(made.jobId))).body.readings;
+
+describe('a reading', () => {
+  it('keeps its text and unit and is parsed by the server', async () => {
+    const { status, body } = await take('1.5716 in');
+    expect(status).toBe(201);
+    expect(body).toMatchObject({ text: '1.5716 in', unit: 'in', personId: 'tomas', takenAt: '2026-11-20T10:00:00.000Z' });
+    expect(body.valueMm).toBeCloseTo(39.91864, 9);
+  });
+
+  it.each([
+    ['', 'empty'],
+    ['wobbly', 'not-a-number'],
+    ['-39.9', 'negative'],
+    ['0', 'zero'],
+    ['99999999', 'too-big'],
+    ['39.9 furlongs', 'unknown-unit'],
+  ])('"%s" is refused as %s and not stored', async (text, code) => {
+    const res = await take(text);
+    expect(res.status).toBe(422);
+    expect(res.body.problems).toMatchObject([{ path: 'text', code }]);
+    expect(await stored()).toHaveLength(0);
+  });
+
+  it('ten times off is asked about, and taken when somebody says that it is right', async () => {
+    await take('39.91');
+    const doubted = await take('3.991');
+    expect(doubted.body.problems).toMatchObject([{ path: 'text', code: 'implausible', message: expect.stringContaining('Did you mean 39.910') }]);
+    expect((await take('3.991', { confirmed: true })).status).toBe(201);
+  });
+
+  it('of another job, with an unknown instrument, or of nothing is refused with all reasons', async () => {
+    const other = await makeJob(call);
+    const res = await call.post(routes.readings(made.jobId), readingBody(other.bodyId, '39.9', { instrumentId: 'thumb' }));
+    expect(res.body.problems.map((p: { path: string }) => p.path)).toEqual(['featureId', 'instrumentId']);
+    const cut = await call.post(routes.readings(made.jobId), readingBody(null, '39.9', { purpose: 'cut' }));
+    expect(cut.body.problems).toMatchObject([{ path: 'segmentId' }]);
+  });
+
+  it('is superseded once, never changed or deleted', async () => {
+    const { body: old } = await take('39.19');
+    const right = await take('39.91', { supersedesId: old.id });
+    expect(right.status).toBe(201);
+    const late = await take('39.92', { supersedesId: old.id });
+    expect(late.body.problems).toMatchObject([{ path: 'supersedesId', code: 'already' }]);
+    expect((await take('', { supersedesId: right.body.id, withdrawn: true })).status).toBe(201);
+    expect(await stored()).toHaveLength(3);
+    await expect(shop.pool.query('update readings set value_mm = 1')).rejects.toThrow('only added to');
+    await expect(shop.pool.query('delete from readings')).rejects.toThrow('only added to');
+  });
+
+  it('sent twice over a bad line is stored once', async () => {
+    const body = readingBody(made.bodyId, '39.9');
+    const key = randomUUID();
+    const answers = await Promise.all([1, 2, 3].map(() => call.post(routes.readings(made.jobId), body, key)));
+    expect(answers.map((a) => a.status)).toEqual([201, 201, 201]);
+    expect(await stored()).toHaveLength(1);
+  });
+
+  it('cannot be taken in the far future', async () => {
+    const { body } = await take('39.9', { takenAt: '2999-01-01T00:00:00Z' });
+    expect(Date.parse(body.takenAt)).toBeLessThan(Date.now() + 6 * 60_000);
+  });
+});
+
+describe('a place with readings', () => {
+  it('is not removed', async () => {
+    await take('39.9');
+    expect((await call.delete(routes.feature(made.bodyId), '"v1"')).status).toBe(409);
+    expect((await call.delete(routes.feature(made.boreId), '"v1"')).status).toBe(204);
+    expect((await call.delete(routes.component(made.pinId), '"v1"')).body.detail).toContain('Remove those first');
+  });
+});
+
+describe('a readings file', () => {
+  const send = (csv: string) => call.post(routes.readingsFile(made.jobId), { csv });
+  const header = 'feature,station_mm,clock_deg,reading';
+
+  it('is stored whole', async () => {
+    const rows = Array.from({ length: 500 }, (_, i) => `Body,${i % 100},${(i * 45) % 180},39.9${i % 10}`);
+    const res = await send([header, ...rows].join('\n'));
+    expect([res.status, res.body]).toEqual([201, { stored: 500 }]);
+    expect(await stored()).toHaveLength(500);
+  });
+
+  it('with bad rows is not stored at all, and every problem is listed', async () => {
+    const res = await send([header, 'Body,5,0,39.9', 'Nose,5,0,39.9', 'Body,x,0,abc'].join('\n'));
+    expect(res.status).toBe(422);
+    expect(res.body.problems.map((p: { path: string }) => p.path)).toEqual(['rows.1.feature', 'rows.2.station_mm', 'rows.2.reading']);
+    expect(await stored()).toHaveLength(0);
+  });
+
+  it('may use semicolons and decimal commas, and must be a table', async () => {
+    expect((await send('feature;station_mm;clock_deg;reading\nBody;5,5;0;39,91\n')).body).toEqual({ stored: 1 });
+    expect((await send('feature,station_mm\n"unclosed')).status).toBe(422);
+    expect((await send('')).body.problems).toMatchObject([{ path: 'csv' }]);
+  });
+
+  it('comes out as it went in', async () => {
+    await send(`${header}\nBody,5,0,1.5716 in\n`);
+    const { text, headers } = await call.get(routes.readingsCsv(made.jobId));
+    expect(headers['content-type']).toContain('text/csv');
+    expect(text.split('\r\n')[1]).toMatch(/^Hinge pin,Body,5,0,1.5716 in,Outside mic 25 to 50,,39.91864,Tomas Quill/);
+  });
+});

@@ -1,0 +1,62 @@
+import { doubtReading, parseLength, type Problem, type ReadingRecord } from '@iron-patch/core';
+import { CLOCK_SLACK_MIN, type ReadingInput } from '@iron-patch/contract';
+import type { Db } from '../db';
+import { featureById } from '../features';
+import { invalid } from '../http';
+import { instrumentExists, lastSizeOf, supersededReading } from './reading-queries';
+
+type Say = (path: string, code: string, message: string) => void;
+
+async function checkPlace(db: Db, jobId: string, r: ReadingInput, say: Say): Promise<void> {
+  if (r.purpose === 'found') {
+    const feature = r.featureId ? await featureById(db, r.featureId) : null;
+    if (feature?.jobId !== jobId) say('featureId', 'unknown', 'This place to measure is not on this job.');
+    if (r.segmentId !== null) say('segmentId', 'mixed', 'A reading as found belongs to a place, not to the new part.');
+  } else {
+    if (r.featureId !== null) say('featureId', 'mixed', 'A reading of the new part belongs to its segment.');
+    if (!r.segmentId) say('segmentId', 'needed', 'Which segment of the new part was measured?');
+  }
+}
+
+async function checkCorrection(db: Db, jobId: string, r: ReadingInput, say: Say): Promise<void> {
+  if (r.supersedesId === null) {
+    if (r.withdrawn) say('withdrawn', 'nothing', 'Only a reading that was taken can be withdrawn.');
+    return;
+  }
+  const old = await supersededReading(db, r.supersedesId);
+  if (old?.jobId !== jobId || old.featureId !== r.featureId || old.segmentId !== r.segmentId)
+    say('supersedesId', 'unknown', 'The reading to correct was taken at another place.');
+  else if (old.already) say('supersedesId', 'already', 'Somebody has corrected this reading already. Look at theirs first.');
+}
+
+/** The value as the server reads the typed text; a withdrawal keeps no value of its own. */
+async function readText(db: Db, r: ReadingInput, say: Say): Promise<{ valueMm: number; unit: ReadingRecord['unit'] }> {
+  if (r.withdrawn) return { valueMm: 0, unit: r.unit };
+  const parsed = parseLength(r.text, { unit: r.unit });
+  if (!parsed.ok) {
+    say('text', parsed.problems[0]!.code, parsed.problems[0]!.message);
+    return { valueMm: 0, unit: r.unit };
+  }
+  const expected = r.purpose === 'found' && r.featureId ? await lastSizeOf(db, r.featureId) : null;
+  const doubt = r.confirmed ? null : doubtReading(parsed.value.valueMm, parsed.value.unit, expected);
+  if (doubt) say('text', 'implausible', doubt.message);
+  return parsed.value;
+}
+
+const notAhead = (takenAt: string): string => {
+  const latest = Date.now() + CLOCK_SLACK_MIN * 60_000;
+  return new Date(Math.min(Date.parse(takenAt), latest)).toISOString();
+};
+
+/** Checks one reading against everything stored of its job; every problem at once. */
+export async function takeReading(db: Db, jobId: string, personId: string, r: ReadingInput): Promise<ReadingRecord> {
+  const problems: Problem[] = [];
+  const say: Say = (path, code, message) => problems.push({ path, code, message });
+  await checkPlace(db, jobId, r, say);
+  if (!(await instrumentExists(db, r.instrumentId))) say('instrumentId', 'unknown', 'This instrument is not in the crib.');
+  await checkCorrection(db, jobId, r, say);
+  const { valueMm, unit } = problems.some((p) => p.path === 'featureId') ? { valueMm: 0, unit: r.unit } : await readText(db, r, say);
+  if (problems.length) throw invalid(problems);
+  const { confirmed: _, ...rest } = r;
+  return { ...rest, jobId, personId, valueMm, unit, takenAt: notAhead(r.takenAt) };
+}

@@ -1,0 +1,2 @@
+export { releasesOf } from './release-queries';
+export { mountReleases } from './release-routes';

@@ -1,0 +1,2 @@
+export { loadSheet, loadSheets } from './sheet-queries';
+export { mountSheets } from './sheet-routes';

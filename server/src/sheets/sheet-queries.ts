@@ -1,0 +1,45 @@
+import type { JobSheet } from '@iron-patch/core';
+import { choicesOf } from '../choices/choice-queries';
+import { componentsOf } from '../components';
+import type { Db } from '../db';
+import { featuresOf } from '../features';
+import { notFound } from '../http';
+import { jobsById } from '../jobs';
+import { notesOf } from '../notes/note-queries';
+import { proofsOf } from '../proofs/proof-queries';
+import { readingsOf } from '../readings/reading-queries';
+import { releasesOf } from '../releases/release-queries';
+import { loadCustomers } from '../shop';
+
+/** Everything stored of some jobs, in the order of their numbers; one query a table however many jobs. */
+export async function loadSheets(db: Db, jobIds: readonly string[]): Promise<JobSheet[]> {
+  const jobs = await jobsById(db, jobIds);
+  const customers = await loadCustomers(db);
+  const all = {
+    components: await componentsOf(db, jobIds),
+    features: await featuresOf(db, jobIds),
+    readings: await readingsOf(db, jobIds),
+    choices: await choicesOf(db, jobIds),
+    releases: await releasesOf(db, jobIds),
+    proofs: await proofsOf(db, jobIds),
+    notes: await notesOf(db, jobIds),
+  };
+  const of = <T extends { readonly jobId: string }>(rows: readonly T[], jobId: string): T[] => rows.filter((r) => r.jobId === jobId);
+  return jobs.map((job) => ({
+    job,
+    customer: customers.find((c) => c.id === job.customerId)!,
+    components: of(all.components, job.id),
+    features: of(all.features, job.id),
+    readings: of(all.readings, job.id),
+    choices: of(all.choices, job.id),
+    releases: of(all.releases, job.id),
+    proofs: of(all.proofs, job.id),
+    notes: of(all.notes, job.id),
+  }));
+}
+
+export async function loadSheet(db: Db, jobId: string): Promise<JobSheet> {
+  const [sheet] = await loadSheets(db, [jobId]);
+  if (!sheet) throw notFound('job');
+  return sheet;
+}

@@ -1,0 +1,17 @@
+-- :name empty
+select not exists (select 1 from people) as empty
+
+-- :name person
+insert into people (id, name, role) values ($1, $2, $3)
+
+-- :name instrument
+insert into instruments (id, name, kind, u_mm, range_low_mm, range_high_mm) values ($1, $2, $3, $4, $5, $6)
+
+-- :name lathe
+insert into lathes (id, position, card) values ($1, $2, $3)
+
+-- :name houseRule
+insert into house_rules (id, position, card) values ($1, $2, $3)
+
+-- :name bar
+insert into bars (id, material_id, diameter_mm, length_mm, place) values ($1, $2, $3, $4, $5)

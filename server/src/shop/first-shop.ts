@@ -1,0 +1,30 @@
+import { readFile } from 'node:fs/promises';
+import { STARTING_HOUSE_RULES, type Shop } from '@iron-patch/core';
+import { inTransaction, statements, type Db, type Pool } from '../db';
+import sql from './first-shop.sql';
+
+const q = statements(sql, ['empty', 'person', 'instrument', 'lathe', 'houseRule', 'bar']);
+
+/** A shop card as a file: core's Shop, house rules left out to take the starting ones. */
+export type ShopCard = Omit<Shop, 'houseRules'> & Partial<Pick<Shop, 'houseRules'>>;
+
+async function storeShop(db: Db, card: ShopCard): Promise<void> {
+  for (const p of card.people) await db.query(q.person, [p.id, p.name, p.role]);
+  for (const i of card.instruments) await db.query(q.instrument, [i.id, i.name, i.kind, i.uMm, i.rangeLowMm, i.rangeHighMm]);
+  for (const [at, lathe] of card.lathes.entries()) await db.query(q.lathe, [lathe.id, at, JSON.stringify(lathe)]);
+  for (const [at, rule] of (card.houseRules ?? STARTING_HOUSE_RULES).entries()) await db.query(q.houseRule, [rule.id, at, JSON.stringify(rule)]);
+  for (const b of card.rack) await db.query(q.bar, [b.id, b.materialId, b.diameterMm, b.lengthMm, b.place]);
+}
+
+/**
+ * Sets the shop up from its card the first time. A shop that has people is left alone.
+ *
+ * @returns true when it was set up now
+ */
+export async function setUpShop(pool: Pool, cardFile: string): Promise<boolean> {
+  const { rows } = await pool.query<{ empty: boolean }>(q.empty);
+  if (!rows[0]!.empty) return false;
+  const card = JSON.parse(await readFile(cardFile, 'utf8')) as ShopCard;
+  await inTransaction(pool, '', (db) => storeShop(db, card));
+  return true;
+}

@@ -1,0 +1,44 @@
+import type { Server } from 'node:http';
+import pino, { type Logger } from 'pino';
+import { createApp } from './app';
+import type { Config } from './config';
+import { migrate, openPool } from './db';
+import { LiveHub } from './live';
+import { setUpShop } from './shop';
+
+export interface Running {
+  readonly address: string;
+  stop(): Promise<void>;
+}
+
+/** Loopback only: who may use the shop's computer is settled by who sits at it. */
+const HOST = '127.0.0.1';
+
+const listening = (server: Server): Promise<void> =>
+  new Promise((resolve, reject) => {
+    server.once('listening', resolve);
+    server.once('error', reject);
+  });
+
+/** Migrates, listens, and stops cleanly when asked. */
+export async function start(config: Config, log: Logger = pino({ level: 'warn' })): Promise<Running> {
+  const pool = openPool(config.databaseUrl);
+  pool.on('error', (err) => log.warn({ err }, 'idle database connection lost'));
+  await migrate(pool, config.migrationsDirectory);
+  if (config.shopFile) await setUpShop(pool, config.shopFile);
+  const live = new LiveHub(config.databaseUrl, log);
+  await live.start();
+  const server = createApp({ pool, live, log, webDirectory: config.webDirectory }).listen(config.port, HOST);
+  await listening(server);
+  return {
+    address: `http://${HOST}:${config.port}`,
+    async stop() {
+      await live.stop();
+      await new Promise<void>((resolve) => {
+        server.close(() => resolve());
+        server.closeIdleConnections();
+      });
+      await pool.end();
+    },
+  };
+}

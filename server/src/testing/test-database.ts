@@ -1,0 +1,57 @@
+import { randomUUID } from 'node:crypto';
+import { resolve } from 'node:path';
+import pg from 'pg';
+import pino from 'pino';
+import { createApp } from '../app';
+import { migrate, openPool, type Pool } from '../db';
+import { LiveHub } from '../live';
+import { setUpShop } from '../shop';
+import type { Express } from 'express';
+
+export const ROOT = resolve(__dirname, '../../..');
+
+/** Address of a PostgreSQL where databases may be made and dropped; `./iron-patch test` starts one and sets it. */
+export function adminUrl(): string {
+  const url = process.env['IRON_PATCH_TEST_DATABASE_URL'];
+  if (!url) throw new Error('IRON_PATCH_TEST_DATABASE_URL is missing: run these through ./iron-patch test.');
+  return url;
+}
+
+export interface TestShop {
+  readonly pool: Pool;
+  readonly app: Express;
+  readonly url: string;
+  readonly live: LiveHub;
+  close(): Promise<void>;
+}
+
+async function admin(sql: string): Promise<void> {
+  const client = new pg.Client({ connectionString: adminUrl() });
+  await client.connect();
+  await client.query(sql);
+  await client.end();
+}
+
+/** A database of its own, migrated, with the demo shop's people and machines. */
+export async function openTestShop(): Promise<TestShop> {
+  const name = `test_${randomUUID().replaceAll('-', '')}`;
+  await admin(`create database ${name}`);
+  const url = adminUrl().replace(/\/[^/]*$/, `/${name}`);
+  const pool = openPool(url);
+  await migrate(pool, `${ROOT}/server/migrations`);
+  await setUpShop(pool, `${ROOT}/demo/data/shop.json`);
+  const log = pino({ level: 'silent' });
+  const live = new LiveHub(url, log);
+  await live.start();
+  return {
+    pool,
+    url,
+    live,
+    app: createApp({ pool, live, log, webDirectory: null }),
+    async close() {
+      await live.stop();
+      await pool.end();
+      await admin(`drop database ${name} with (force)`);
+    },
+  };
+}
