@@ -1,6 +1,5 @@
-import { MATERIALS } from '@iron-patch/core';
 import { array, lazy, mixed, object, type AnyObjectSchema } from 'yup';
-import { idOf, lengthOf, numberOf, oneOf } from './fields';
+import { idOf, lengthOf, materialIdOf, numberOf, oneOf } from './fields';
 import { requiredText, textOf, TEXT_LIMITS } from './text';
 
 const segment = object({
@@ -25,10 +24,7 @@ const bore = object({ diameterMm: lengthOf('Bore', 0, 500), depthMm: lengthOf('D
 
 const part = object({
   name: requiredText('Name', TEXT_LIMITS.name),
-  materialId: oneOf(
-    'a material',
-    MATERIALS.map((m) => m.id),
-  ),
+  materialId: materialIdOf(),
   segments: array(segment).strict().required('Segments: a list.').max(40, 'At most 40 segments.'),
   bore: lazy((value) => (value === null ? mixed().nullable() : bore)),
   crossHoles: array(crossHole).strict().required('Cross holes: a list.').max(40, 'At most 40 cross holes.'),

@@ -1,15 +1,12 @@
-import { COMPONENT_VERDICTS, MATERIALS } from '@iron-patch/core';
+import { COMPONENT_VERDICTS } from '@iron-patch/core';
 import { object, type InferType } from 'yup';
-import { lengthOf, oneOf } from './fields';
+import { lengthOf, materialIdOf, oneOf } from './fields';
 import { requiredText, textOf, TEXT_LIMITS } from './text';
 
 export const componentInput = object({
   name: requiredText('Name', TEXT_LIMITS.name),
   role: oneOf('what it is', ['worn', 'mate', 'other'] as const),
-  materialId: oneOf(
-    'a material',
-    MATERIALS.map((m) => m.id),
-  ),
+  materialId: materialIdOf(),
   axisOffsetMm: lengthOf('Its zero face along the part', -20_000),
   verdict: oneOf('a verdict', COMPONENT_VERDICTS).nullable(),
   asFound: textOf('As found', TEXT_LIMITS.text),

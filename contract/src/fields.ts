@@ -1,3 +1,4 @@
+import { MATERIALS } from '@iron-patch/core';
 import { array, number, string, type ArraySchema, type NumberSchema, type StringSchema } from 'yup';
 
 /** A finite number within a range, told in words. Text is not turned into numbers behind somebody's back. */
@@ -21,6 +22,13 @@ export const idOf = (label: string): StringSchema<string> =>
 
 export const oneOf = <T extends string>(label: string, values: readonly T[]): StringSchema<T> =>
   string().strict().typeError(`Choose ${label}.`).required(`Choose ${label}.`).oneOf(values, `Choose ${label}: ${values.join(', ')}.`) as unknown as StringSchema<T>;
+
+/** A material of the book. */
+export const materialIdOf = (): StringSchema<string> =>
+  oneOf<string>(
+    'a material',
+    MATERIALS.map((m) => m.id),
+  );
 
 export const numbersOf = (label: string, from: number, to: number, most: number): ArraySchema<number[], object> =>
   array(numberOf(label, from, to))

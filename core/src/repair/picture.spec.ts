@@ -1,0 +1,35 @@
+import { choiceKey } from './choices';
+import { originalSizeMm, pictureModel } from './picture';
+import { workOut } from './repair';
+import { drawnPin, testChoice, testSheet, testShop } from './testing';
+
+const places = testSheet().features.map((f) =>
+  f.id === 'body' ? { ...f, startMm: 8, lengthMm: 112 } : f.id === 'land' ? { ...f, startMm: 10, lengthMm: 12 } : f,
+);
+
+it('shows the worn part from its measured places, the land inside the body', () => {
+  const model = pictureModel(workOut(testSheet({ features: places }), testShop));
+  expect(model.drawn).toBe(false);
+  expect(model.outline.map((p) => [p.x, Number((2 * p.r).toFixed(3))])).toEqual([
+    [8, 39.68], [10, 39.68],
+    [10, 39.975], [22, 39.975],
+    [22, 39.68], [120, 39.68],
+  ]);
+  expect(model.mates).toMatchObject([{ name: 'Barrel bore', fromMm: 36, toMm: 76 }]);
+});
+
+it('puts readings on one axis and tells the wear against what it was', () => {
+  const repair = workOut(testSheet({ features: places }), testShop);
+  expect(originalSizeMm(repair.features[0]!)).toBe(40);
+  const { stations } = pictureModel(repair);
+  expect(stations.find((s) => s.featureId === 'body')).toMatchObject({ atMm: 60, wearMm: expect.closeTo(0.33, 6) });
+  expect(stations.filter((s) => s.featureId === 'barrel').map((s) => s.atMm)).toEqual([41, 56, 71]);
+});
+
+it('shows the new part once it is drawn, and something when nothing is known', () => {
+  const drawn = pictureModel(workOut(testSheet({ choices: [testChoice(choiceKey.part, drawnPin())] }), testShop));
+  expect(drawn).toMatchObject({ drawn: true, toMm: 120, largestRadiusMm: 28 });
+  expect(drawn.spans.map((s) => s.id)).toEqual(['head', 'body']);
+  const empty = pictureModel(workOut(testSheet({ components: [], features: [], readings: [] }), testShop));
+  expect(empty).toMatchObject({ outline: [], fromMm: 0, toMm: 100 });
+});

@@ -1,0 +1,112 @@
+import { outline, partLengthMm, type OutlinePoint } from '../part';
+import type { FeatureFinding } from './feature-finding';
+import type { Repair } from './repair';
+
+/** A stretch of the picture that can be selected: a segment of the new part, or a place on the worn one. */
+export interface PictureSpan {
+  readonly id: string;
+  readonly name: string;
+  readonly fromMm: number;
+  readonly toMm: number;
+  readonly radiusMm: number;
+}
+
+/** Sizes of one station on the shared axis. */
+export interface PictureStation {
+  readonly featureId: string;
+  readonly side: 'outside' | 'inside';
+  readonly stationMm: number;
+  readonly atMm: number;
+  readonly meanMm: number;
+  readonly smallestMm: number;
+  readonly largestMm: number;
+  /** Metal lost on the diameter against what it was, mm; null while that is not known. */
+  readonly wearMm: number | null;
+}
+
+/** Everything that the picture and its lanes draw, on one axis in mm from the worn part's zero face. */
+export interface PictureModel {
+  readonly fromMm: number;
+  readonly toMm: number;
+  readonly largestRadiusMm: number;
+  /** The new part when it is drawn, the worn part as measured before that. */
+  readonly drawn: boolean;
+  readonly outline: readonly OutlinePoint[];
+  readonly spans: readonly PictureSpan[];
+  readonly bore: { readonly radiusMm: number; readonly toMm: number } | null;
+  readonly crossHoles: readonly { readonly atMm: number; readonly radiusMm: number }[];
+  readonly mates: readonly PictureSpan[];
+  readonly stations: readonly PictureStation[];
+}
+
+const EMPTY_LENGTH_MM = 100;
+const UNKNOWN_RADIUS_MM = 10;
+
+const start = (f: FeatureFinding): number => f.component.axisOffsetMm + f.feature.startMm;
+const end = (f: FeatureFinding): number => start(f) + f.feature.lengthMm;
+const radiusOf = (f: FeatureFinding): number => (f.shape?.meanMm ?? f.chosenNominal?.sizeMm ?? 2 * UNKNOWN_RADIUS_MM) / 2;
+
+/** What the place was: as chosen, else the most probable size once that is clear. */
+export function originalSizeMm(f: FeatureFinding): number | null {
+  return f.chosenNominal?.sizeMm ?? (f.nominal.canTell ? f.nominal.ranked[0]!.sizeMm : null);
+}
+
+function stationsOf(f: FeatureFinding): PictureStation[] {
+  const original = originalSizeMm(f);
+  return (f.shape?.sections ?? []).map((s) => {
+    const worst = f.feature.side === 'outside' ? s.smallestMm : s.largestMm;
+    const lost = original === null ? null : f.feature.side === 'outside' ? original - worst : worst - original;
+    return {
+      featureId: f.feature.id,
+      side: f.feature.side,
+      stationMm: s.stationMm,
+      atMm: f.component.axisOffsetMm + s.stationMm,
+      meanMm: s.meanMm,
+      smallestMm: s.smallestMm,
+      largestMm: s.largestMm,
+      wearMm: lost === null ? null : Math.max(lost, 0),
+    };
+  });
+}
+
+const spanOf = (f: FeatureFinding): PictureSpan => ({ id: f.feature.id, name: f.feature.name, fromMm: start(f), toMm: end(f), radiusMm: radiusOf(f) });
+
+/** The worn part from its measured places: where several overlap the shortest is seen, gaps take their neighbour's size. */
+function wornOutline(places: readonly FeatureFinding[]): OutlinePoint[] {
+  const edges = [...new Set(places.flatMap((f) => [start(f), end(f)]))].sort((p, q) => p - q);
+  let radius = places.length ? radiusOf(places[0]!) : UNKNOWN_RADIUS_MM;
+  return edges.slice(1).flatMap((to, i) => {
+    const from = edges[i]!;
+    const over = places.filter((f) => start(f) <= from + 1e-9 && end(f) >= to - 1e-9).sort((p, q) => p.feature.lengthMm - q.feature.lengthMm)[0];
+    if (over) radius = radiusOf(over);
+    return [
+      { x: from, r: radius },
+      { x: to, r: radius },
+    ];
+  });
+}
+
+/** The picture of a job. */
+export function pictureModel(repair: Repair): PictureModel {
+  const worn = repair.features.filter((f) => f.component.role === 'worn' && f.feature.side === 'outside').sort((p, q) => start(p) - start(q));
+  const mates = repair.features.filter((f) => f.component.role === 'mate').map(spanOf);
+  const part = repair.part && repair.part.part.segments.length ? repair.part : null;
+  const contour = part ? outline(part.part) : wornOutline(worn);
+  const spans = part
+    ? part.segments.map((s) => ({ id: s.segment.id, name: s.segment.name, fromMm: s.segment.fromMm, toMm: s.segment.toMm, radiusMm: s.segment.diameterMm / 2 }))
+    : worn.map(spanOf);
+  const xs = [...contour.map((p) => p.x), ...mates.flatMap((m) => [m.fromMm, m.toMm])];
+  const bore = part?.part.bore;
+  return {
+    fromMm: xs.length ? Math.min(0, ...xs) : 0,
+    toMm: xs.length ? Math.max(...xs) : EMPTY_LENGTH_MM,
+    largestRadiusMm: Math.max(UNKNOWN_RADIUS_MM / 2, ...contour.map((p) => p.r), ...mates.map((m) => m.radiusMm)),
+    drawn: part !== null,
+    outline: contour,
+    spans,
+    bore: part && bore ? { radiusMm: bore.diameterMm / 2, toMm: bore.depthMm ?? partLengthMm(part.part) } : null,
+    crossHoles: (part?.part.crossHoles ?? []).map((h) => ({ atMm: h.atMm, radiusMm: h.diameterMm / 2 })),
+    mates,
+    stations: repair.features.flatMap(stationsOf),
+  };
+}

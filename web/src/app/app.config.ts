@@ -1,0 +1,16 @@
+import { registerLocaleData } from '@angular/common';
+import enGb from '@angular/common/locales/en-GB';
+import { LOCALE_ID, provideBrowserGlobalErrorListeners, provideZonelessChangeDetection, type ApplicationConfig } from '@angular/core';
+import { provideRouter, withComponentInputBinding } from '@angular/router';
+import { appRoutes } from './app.routes';
+
+registerLocaleData(enGb);
+
+export const appConfig: ApplicationConfig = {
+  providers: [
+    provideZonelessChangeDetection(),
+    provideBrowserGlobalErrorListeners(),
+    { provide: LOCALE_ID, useValue: 'en-GB' },
+    provideRouter(appRoutes, withComponentInputBinding()),
+  ],
+};

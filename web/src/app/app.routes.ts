@@ -1,0 +1,26 @@
+import type { Routes } from '@angular/router';
+
+const TITLE = 'Iron Patch';
+
+export const appRoutes: Routes = [
+  { path: '', pathMatch: 'full', title: `Floor, ${TITLE}`, loadComponent: () => import('./floor/floor').then((m) => m.Floor) },
+  { path: 'jobs/new', title: `New job, ${TITLE}`, loadComponent: () => import('./floor/new-job').then((m) => m.NewJob) },
+  {
+    path: 'jobs/:id',
+    title: `Job, ${TITLE}`,
+    loadComponent: () => import('./sheet/sheet').then((m) => m.Sheet),
+    children: [
+      { path: 'receive', loadComponent: () => import('./stations/receive/receive').then((m) => m.Receive) },
+      { path: 'strip', loadComponent: () => import('./stations/strip/strip').then((m) => m.Strip) },
+      { path: 'measure', loadComponent: () => import('./stations/measure/measure').then((m) => m.Measure) },
+      { path: 'decide', loadComponent: () => import('./stations/decide/decide').then((m) => m.Decide) },
+      { path: 'draw', loadComponent: () => import('./stations/draw/draw').then((m) => m.Draw) },
+      { path: 'plan', loadComponent: () => import('./stations/plan/plan').then((m) => m.Plan) },
+      { path: 'cut', loadComponent: () => import('./stations/cut/cut').then((m) => m.Cut) },
+      { path: 'prove', loadComponent: () => import('./stations/prove/prove').then((m) => m.Prove) },
+      { path: 'return', loadComponent: () => import('./stations/return/return').then((m) => m.Return) },
+      { path: '', pathMatch: 'full', loadComponent: () => import('./sheet/to-next-station').then((m) => m.ToNextStation) },
+    ],
+  },
+  { path: '**', title: TITLE, loadComponent: () => import('./shell/not-here').then((m) => m.NotHere) },
+];

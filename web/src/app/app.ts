@@ -1,0 +1,51 @@
+import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { RouterOutlet } from '@angular/router';
+import { Live, ShopStore } from './data';
+import { TopStrip } from './shell/top-strip';
+
+/** The frame: the strip on top, the place below. */
+@Component({
+  selector: 'ip-app',
+  imports: [RouterOutlet, TopStrip],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <a class="skip" href="#place" (click)="skip($event)">To the work</a>
+    <ip-top-strip />
+    <main id="place" tabindex="-1">
+      @if (failed()) {
+        <p class="said bad wide" role="alert">The server does not answer. Start it with ./iron-patch demo; this page goes on by itself.</p>
+      } @else if (shop.loaded()) {
+        <router-outlet />
+      }
+    </main>
+  `,
+  styles: `
+    :host { display: grid; grid-template-rows: 44px minmax(0, 1fr); height: 100%; }
+    main { min-height: 0; overflow: auto; }
+    main:focus { outline: none; }
+    .skip { position: absolute; left: -999px; z-index: 10; background: #fff; padding: 10px; }
+    .skip:focus { left: 8px; top: 6px; }
+    .wide { margin: 20px; }
+    @media print { :host { display: block; } main { overflow: visible; } }
+  `,
+})
+export class App {
+  protected readonly shop = inject(ShopStore);
+  private readonly live = inject(Live);
+  protected readonly failed = () => !this.shop.loaded() && !this.live.online();
+
+  constructor() {
+    this.live.back.subscribe(() => void this.loadShop());
+    this.live.connect();
+    void this.loadShop();
+  }
+
+  protected skip(event: Event): void {
+    event.preventDefault();
+    document.getElementById('place')?.focus();
+  }
+
+  private loadShop(): Promise<void> {
+    return this.shop.load().catch(() => undefined);
+  }
+}

@@ -1,0 +1,64 @@
+import { Injectable } from '@angular/core';
+import { etagOf, HEADERS, PROBLEM_TYPE, type ProblemDetails } from '@iron-patch/contract';
+import { newId } from './new-id';
+import { readStored } from './stored';
+
+/** The server answered with a problem. */
+export class ApiProblem extends Error {
+  constructor(readonly details: ProblemDetails) {
+    super(details.title);
+  }
+}
+
+/** No answer came: the line is down or the server is. Nothing is known of what became of the request. */
+export class NoAnswer extends Error {}
+
+/** Id of this screen, so that its own changes are not news to it. */
+export const SCREEN_ID = newId();
+export const PERSON_KEY = 'iron-patch.person';
+const TIMEOUT_MS = 15_000;
+
+/** What the server says when it speaks in no form that we know. */
+const unreadable = (status: number): ProblemDetails => ({ type: 'about:blank', status, title: 'The server gave no readable answer.', detail: 'Try again.' });
+
+/** JSON over HTTP with the headers that the contract asks for. */
+@Injectable({ providedIn: 'root' })
+export class Api {
+  get<T>(path: string): Promise<T> {
+    return this.send<T>('GET', path, undefined, {});
+  }
+
+  /** Records something once under its key; `person` when it was typed by another than who is at the bench now. */
+  post<T>(path: string, body: unknown, key: string = newId(), person?: string): Promise<T> {
+    return this.send<T>('POST', path, body, { [HEADERS.idempotencyKey]: key, ...(person ? { [HEADERS.person]: person } : {}) });
+  }
+
+  /** Changes what was read at `version`; 0 makes the first. */
+  put<T>(path: string, body: unknown, version: number): Promise<T> {
+    return this.send<T>('PUT', path, body, version === 0 ? { 'If-None-Match': '*' } : { 'If-Match': etagOf(version) });
+  }
+
+  delete(path: string, version: number): Promise<void> {
+    return this.send<void>('DELETE', path, undefined, { 'If-Match': etagOf(version) });
+  }
+
+  private async send<T>(method: string, path: string, body: unknown, headers: Record<string, string>): Promise<T> {
+    const response = await fetch(path, {
+      method,
+      headers: {
+        ...(body === undefined ? {} : { 'Content-Type': 'application/json' }),
+        [HEADERS.person]: readStored<string>(PERSON_KEY, ''),
+        [HEADERS.screen]: SCREEN_ID,
+        ...headers,
+      },
+      signal: AbortSignal.timeout(TIMEOUT_MS),
+      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+    }).catch((cause: unknown) => {
+      throw new NoAnswer('No answer from the server.', { cause });
+    });
+    const json: unknown = await response.json().catch(() => null);
+    if (response.ok) return json as T;
+    const known = response.headers.get('Content-Type')?.startsWith(PROBLEM_TYPE) && json;
+    throw new ApiProblem(known ? (json as ProblemDetails) : unreadable(response.status));
+  }
+}

@@ -1,0 +1,277 @@
+import { computed, inject } from '@angular/core';
+import { patchState, signalStore, withComputed, withHooks, withMethods, withState } from '@ngrx/signals';
+import {
+  routes,
+  type ChoiceInput,
+  type ComponentInput,
+  type FeatureInput,
+  type JobInput,
+  type NoteInput,
+  type ProofInput,
+  type ReadingInput,
+} from '@iron-patch/contract';
+import {
+  nextMove,
+  pictureModel,
+  workOut,
+  type ChoiceRecord,
+  type ComponentRecord,
+  type FeatureRecord,
+  type Figure,
+  type JobRecord,
+  type JobSheet,
+  type NoteRecord,
+  type ProofRecord,
+  type ReadingRecord,
+  type ReleaseRecord,
+  type TurnedPart,
+  choiceKey,
+} from '@iron-patch/core';
+import { Api, ApiProblem, NoAnswer } from './api';
+import { Live } from './live';
+import { newId } from './new-id';
+import { Outbox } from './outbox';
+import { SessionStore } from './session-store';
+import { ShopStore } from './shop-store';
+import { readStored, writeStored } from './stored';
+
+/** What is looked at: a place or a segment, and a spot in it. */
+export interface Selection {
+  readonly spanId: string | null;
+  readonly stationMm: number | null;
+  readonly clockDeg: number | null;
+}
+
+/** Somebody else changed the same thing; the person decides. */
+export interface Conflict {
+  readonly what: string;
+  readonly keepMine: () => Promise<void>;
+}
+
+/** The way back from the last thing done. */
+export interface Undo {
+  readonly what: string;
+  readonly back: () => Promise<unknown>;
+}
+
+interface SheetState {
+  readonly sheet: JobSheet | null;
+  readonly missing: boolean;
+  readonly selection: Selection;
+  readonly figure: Figure | null;
+  readonly conflict: Conflict | null;
+  readonly undo: Undo | null;
+  /** A drawing that is not saved yet; everything on the sheet is worked out with it. */
+  readonly draftPart: TurnedPart | null;
+  /** Version of the saved drawing that the draft started from. */
+  readonly draftFrom: number;
+  /** One sentence about what just went wrong or right. */
+  readonly message: { readonly text: string; readonly bad: boolean } | null;
+}
+
+const START: SheetState = {
+  sheet: null,
+  missing: false,
+  selection: { spanId: null, stationMm: null, clockDeg: null },
+  figure: null,
+  conflict: null,
+  undo: null,
+  draftPart: null,
+  draftFrom: 0,
+  message: null,
+};
+
+const DRAFT_KEY = 'iron-patch.draft.';
+
+
+const replaceById = <T extends { readonly id: string }>(rows: readonly T[], row: T): T[] =>
+  rows.some((r) => r.id === row.id) ? rows.map((r) => (r.id === row.id ? row : r)) : [...rows, row];
+
+/** The open job: what the server has, what is on its way, and everything that core works out from both. */
+export const SheetStore = signalStore(
+  { providedIn: 'root' },
+  withState<SheetState>(START),
+  withComputed((store, shop = inject(ShopStore), session = inject(SessionStore), outbox = inject(Outbox)) => {
+    /** The sheet with the readings that the server has not acknowledged yet. */
+    const shown = computed<JobSheet | null>(() => {
+      const sheet = store.sheet();
+      if (!sheet) return null;
+      const known = new Set(sheet.readings.map((r) => r.id));
+      const waiting = outbox
+        .items()
+        .filter((i) => i.jobId === sheet.job.id && i.refused === null && !known.has(i.input.id))
+        .map(({ input: { confirmed: _, ...input }, personId, valueMm, jobId }): ReadingRecord => ({ ...input, jobId, personId, valueMm }));
+      const draft = store.draftPart();
+      const before = sheet.choices.find((c) => c.key === choiceKey.part);
+      const drafted: ChoiceRecord | null = draft && {
+        ...(before ?? { jobId: sheet.job.id, key: choiceKey.part, reason: '', personId: '', at: '', version: 0 }),
+        value: draft,
+      };
+      return {
+        ...sheet,
+        readings: waiting.length ? [...sheet.readings, ...waiting] : sheet.readings,
+        choices: drafted ? [...sheet.choices.filter((c) => c.key !== choiceKey.part), drafted] : sheet.choices,
+      };
+    });
+    const repair = computed(() => {
+      const sheet = shown();
+      return sheet && shop.loaded() ? workOut(sheet, shop.shop()) : null;
+    });
+    return {
+      shown,
+      repair,
+      picture: computed(() => {
+        const r = repair();
+        return r && pictureModel(r);
+      }),
+      unit: computed(() => session.unit() ?? store.sheet()?.job.unit ?? 'mm'),
+      next: computed(() => nextMove(repair()?.stations ?? [])),
+    };
+  }),
+  withMethods((store, api = inject(Api), outbox = inject(Outbox)) => {
+    const patchSheet = (change: (s: JobSheet) => JobSheet): void => patchState(store, (s) => ({ sheet: s.sheet && change(s.sheet) }));
+    const jobId = (): string => store.sheet()!.job.id;
+    const say = (text: string, bad = false): void => patchState(store, { message: { text, bad } });
+
+    const refresh = async (): Promise<void> => {
+      const id = store.sheet()?.job.id;
+      if (!id) return;
+      const sheet = await api.get<JobSheet>(routes.sheet(id)).catch(() => null);
+      if (sheet && store.sheet()?.job.id === id) patchState(store, { sheet });
+    };
+
+    /** Does something on the server; a change by another becomes a question, everything else is told and thrown on. */
+    const attempt = async <T>(what: string, act: (version: number) => Promise<T>, version: number, done: (result: T) => void): Promise<T | null> => {
+      try {
+        const result = await act(version);
+        done(result);
+        patchState(store, { message: null, conflict: null });
+        return result;
+      } catch (e) {
+        if (e instanceof ApiProblem && e.details.status === 412) {
+          const now = (e.details.current as { version?: number } | null)?.version ?? 0;
+          await refresh();
+          const keepMine = async (): Promise<void> => void (await attempt(what, act, now, done));
+          patchState(store, { conflict: { what, keepMine } });
+          return null;
+        }
+        if (e instanceof NoAnswer) say('The server does not answer. What you typed is still here: try again in a moment.', true);
+        else if (e instanceof ApiProblem) say(`${e.details.title} ${e.details.detail}`, true);
+        throw e;
+      }
+    };
+
+    const putChoice = (key: string, what: string, value: unknown, reason = '', undoable = true, readAt?: number): Promise<ChoiceRecord | null> => {
+      const before = store.sheet()!.choices.find((c) => c.key === key);
+      const body: ChoiceInput = { value, reason };
+      return attempt(what, (version) => api.put<ChoiceRecord>(routes.choice(jobId(), key), body, version), readAt ?? before?.version ?? 0, (choice) => {
+        patchSheet((s) => ({ ...s, choices: [...s.choices.filter((c) => c.key !== key), choice] }));
+        const back = before ? { what, back: () => putChoice(key, what, before.value, 'undone', false) } : null;
+        patchState(store, { undo: undoable ? back : null });
+      });
+    };
+
+    const addReading = (input: Omit<ReadingInput, 'id' | 'takenAt'>, valueMm: number): string => {
+      const reading: ReadingInput = { ...input, id: newId(), takenAt: new Date().toISOString() };
+      outbox.add(jobId(), reading, valueMm);
+      return reading.id;
+    };
+
+    const withdraw = (reading: ReadingRecord): void => {
+      const { purpose, featureId, segmentId, stationMm, clockDeg, unit, instrumentId } = reading;
+      addReading(
+        { purpose, featureId, segmentId, stationMm, clockDeg, unit, instrumentId, text: '', partTempC: null, dial: null, supersedesId: reading.id, withdrawn: true, confirmed: true },
+        0,
+      );
+    };
+
+    return {
+      say,
+      refresh,
+      putChoice,
+      withdraw,
+      async open(id: string): Promise<void> {
+        if (store.sheet()?.job.id !== id) {
+          const kept = readStored<{ part: TurnedPart; from: number } | null>(DRAFT_KEY + id, null);
+          patchState(store, { ...START, draftPart: kept?.part ?? null, draftFrom: kept?.from ?? 0 });
+        }
+        try {
+          patchState(store, { sheet: await api.get<JobSheet>(routes.sheet(id)), missing: false });
+        } catch (e) {
+          if (e instanceof ApiProblem && e.details.status === 404) patchState(store, { missing: true });
+          else say('The server does not answer. The sheet comes when it is back.', true);
+        }
+      },
+      select: (selection: Partial<Selection>): void => patchState(store, (s) => ({ selection: { ...s.selection, ...selection } })),
+      show: (figure: Figure | null): void => patchState(store, { figure }),
+      /** Draws on without saving; kept in this browser, so that a reload loses nothing. */
+      draft(part: TurnedPart | null): void {
+        const saved = store.sheet()!.choices.find((c) => c.key === choiceKey.part)?.version ?? 0;
+        const draftFrom = store.draftPart() ? store.draftFrom() : saved;
+        if (part) writeStored(DRAFT_KEY + jobId(), { part, from: draftFrom });
+        else localStorage.removeItem(DRAFT_KEY + jobId());
+        patchState(store, { draftPart: part, draftFrom });
+      },
+      clearMessage: (): void => patchState(store, { message: null }),
+      takeTheirs: (): void => patchState(store, { conflict: null }),
+      async undoLast(): Promise<void> {
+        const undo = store.undo();
+        patchState(store, { undo: null });
+        await undo?.back();
+      },
+      /** Takes a reading; it counts at once and is on record as soon as the server has it. */
+      takeReading(input: Omit<ReadingInput, 'id' | 'takenAt'>, valueMm: number): void {
+        const id = addReading(input, valueMm);
+        const find = (): ReadingRecord | undefined => store.shown()?.readings.find((r) => r.id === id);
+        const back = async (): Promise<void> => {
+          const taken = find();
+          if (taken) withdraw(taken);
+        };
+        patchState(store, { undo: { what: `reading ${input.text}`, back } });
+      },
+      acknowledge: (reading: ReadingRecord): void => {
+        if (store.sheet()?.job.id === reading.jobId) patchSheet((s) => ({ ...s, readings: replaceById(s.readings, reading) }));
+      },
+      importReadings: async (csv: string, key: string): Promise<number> => {
+        const { stored } = await api.post<{ stored: number }>(routes.readingsFile(jobId()), { csv }, key);
+        await refresh();
+        return stored;
+      },
+      /** Saves a job that was read at `version`. */
+      saveJob: (input: JobInput, version: number): Promise<JobRecord | null> =>
+        attempt('what was received', (v) => api.put<JobRecord>(routes.job(jobId()), input, v), version, (job) => {
+          patchSheet((s) => ({ ...s, job, customer: { ...s.customer, id: job.customerId, name: input.customerName, contact: input.customerContact || s.customer.contact } }));
+        }),
+      addComponent: (input: ComponentInput, key: string): Promise<ComponentRecord | null> =>
+        attempt('components', () => api.post<ComponentRecord>(routes.components(jobId()), input, key), 0, (c) => patchSheet((s) => ({ ...s, components: replaceById(s.components, c) }))),
+      saveComponent: (c: ComponentRecord, input: ComponentInput): Promise<ComponentRecord | null> =>
+        attempt(c.name, (v) => api.put<ComponentRecord>(routes.component(c.id), input, v), c.version, (now) => patchSheet((s) => ({ ...s, components: replaceById(s.components, now) }))),
+      removeComponent: (c: ComponentRecord): Promise<void | null> =>
+        attempt(c.name, (v) => api.delete(routes.component(c.id), v), c.version, () => patchSheet((s) => ({ ...s, components: s.components.filter((x) => x.id !== c.id) }))),
+      addFeature: (input: FeatureInput, key: string): Promise<FeatureRecord | null> =>
+        attempt('places to measure', () => api.post<FeatureRecord>(routes.features(jobId()), input, key), 0, (f) => patchSheet((s) => ({ ...s, features: replaceById(s.features, f) }))),
+      saveFeature: (f: FeatureRecord, input: FeatureInput): Promise<FeatureRecord | null> =>
+        attempt(f.name, (v) => api.put<FeatureRecord>(routes.feature(f.id), input, v), f.version, (now) => patchSheet((s) => ({ ...s, features: replaceById(s.features, now) }))),
+      removeFeature: (f: FeatureRecord): Promise<void | null> =>
+        attempt(f.name, (v) => api.delete(routes.feature(f.id), v), f.version, () => patchSheet((s) => ({ ...s, features: s.features.filter((x) => x.id !== f.id) }))),
+      release: (): Promise<ReleaseRecord | null> =>
+        attempt('the release', () => api.post<ReleaseRecord>(routes.releases(jobId()), {}), 0, (r) => patchSheet((s) => ({ ...s, releases: replaceById(s.releases, r) }))),
+      prove: (input: ProofInput): Promise<ProofRecord | null> =>
+        attempt('the proof', () => api.post<ProofRecord>(routes.proofs(jobId()), input), 0, (p) => patchSheet((s) => ({ ...s, proofs: replaceById(s.proofs, p) }))),
+      addNote: (input: NoteInput): Promise<NoteRecord | null> =>
+        attempt('notes', () => api.post<NoteRecord>(routes.notes(jobId()), input), 0, (n) => patchSheet((s) => ({ ...s, notes: replaceById(s.notes, n) }))),
+    };
+  }),
+  withHooks((store, live = inject(Live), outbox = inject(Outbox)) => ({
+    onInit(): void {
+      outbox.acknowledged.subscribe((reading) => store.acknowledge(reading));
+      live.back.subscribe(() => void store.refresh());
+      let soon: ReturnType<typeof setTimeout> | undefined;
+      live.news.subscribe(({ jobId }) => {
+        if (jobId !== store.sheet()?.job.id) return;
+        clearTimeout(soon);
+        soon = setTimeout(() => void store.refresh(), 80);
+      });
+    },
+  })),
+);

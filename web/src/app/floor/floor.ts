@@ -1,0 +1,140 @@
+import { DatePipe } from '@angular/common';
+import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, signal } from '@angular/core';
+import { FormsModule } from '@angular/forms';
+import { RouterLink } from '@angular/router';
+import type { FloorJob } from '@iron-patch/contract';
+import { STATION_NAMES } from '@iron-patch/core';
+import { NzInputModule } from 'ng-zorro-antd/input';
+import { FloorStore, Live } from '../data';
+import { StateMark } from '../show';
+
+const matches = (job: FloorJob, words: readonly string[]): boolean => {
+  const text = `${job.number} ${job.title} ${job.machine} ${job.customerName} ${job.next?.waitsFor ?? ''}`.toLowerCase();
+  return words.every((w) => text.includes(w));
+};
+
+/** Something wrong first, then by promise; jobs that are returned last. */
+const urgency = (job: FloorJob): string => `${job.next === null ? 2 : job.next.state === 'out' ? 0 : 1}${job.promisedOn ?? '9999'}${job.number}`;
+
+/** Home: the jobs, where each stands, what it waits for and the one next move. */
+@Component({
+  selector: 'ip-floor',
+  imports: [RouterLink, FormsModule, NzInputModule, StateMark, DatePipe],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <header class="head">
+      <h1>Floor</h1>
+      <input nz-input type="search" placeholder="Number, customer, machine, what it waits for" aria-label="Find a job" [ngModel]="search()" (ngModelChange)="search.set($event)" />
+      <a class="new" routerLink="/jobs/new">New job</a>
+    </header>
+    @if (store.failed()) {
+      <p class="said bad" role="alert">The server does not answer. <button type="button" (click)="store.load()">Try again</button></p>
+    }
+    @if (store.jobs(); as jobs) {
+      <div class="strips" role="list" aria-label="Jobs">
+        @for (job of shown(); track job.id) {
+          <a class="strip" role="listitem" [routerLink]="['/jobs', job.id]" [class.done]="!job.next">
+            <span class="fig number">{{ job.number }}</span>
+            <span class="what">
+              <b>{{ job.title }}</b>
+              <span class="quiet">{{ job.customerName }}{{ job.machine ? ', ' + job.machine : '' }}</span>
+            </span>
+            <span class="nine" [attr.aria-label]="standing(job)">
+              @for (s of job.stations; track s.id) {
+                <span class="cell" [class.here]="s.id === job.next?.id" aria-hidden="true"><ip-state [state]="s.state" [size]="15" /><i>{{ names[s.id] }}</i></span>
+              }
+            </span>
+            <span class="next">
+              @if (job.next; as n) {
+                <b [class.wrong]="n.state === 'out'">{{ names[n.id] }}</b>
+                <span>{{ n.waitsFor }}</span>
+              } @else {
+                <span class="quiet">Returned</span>
+              }
+            </span>
+            <span class="promise">
+              @if (job.promisedOn) {
+                <span class="fig" [class.wrong]="job.next && late(job)">{{ job.promisedOn | date: 'EEE d MMM' }}</span>
+                @if (job.next && late(job)) {
+                  <b class="wrong">late</b>
+                }
+              } @else {
+                <span class="quiet">no date</span>
+              }
+            </span>
+          </a>
+        } @empty {
+          <p class="empty">
+            @if (jobs.length) {
+              No job has “{{ search() }}” in it. <button type="button" (click)="search.set('')">Show all {{ jobs.length }}</button>
+            } @else {
+              No jobs yet. When somebody brings something broken, start with <a routerLink="/jobs/new">a new job</a>.
+            }
+          </p>
+        }
+      </div>
+    } @else if (!store.failed()) {
+      <p class="empty quiet" role="status">Fetching the jobs.</p>
+    }
+  `,
+  styles: `
+    :host { display: block; padding: 16px 20px 32px; }
+    .head { display: flex; gap: 16px; align-items: center; margin-bottom: 14px; }
+    h1 { font-size: 24px; margin-right: 8px; }
+    .head input { max-width: 460px; }
+    .new { margin-left: auto; background: var(--accent); color: #fff; font: 600 16px var(--label); padding: 0 20px; line-height: 44px; text-decoration: none; border-radius: 2px; white-space: nowrap; }
+    .strips { border-top: 1px solid var(--hairline); }
+    .strip { display: grid; grid-template-columns: 66px minmax(180px, 1.15fr) 306px minmax(190px, 1.2fr) 104px; gap: 16px; align-items: center; background: var(--sheet); border-bottom: 1px solid var(--hairline); padding: 9px 12px; min-height: 64px; color: var(--ink); text-decoration: none; }
+    .strip:hover { background: #fff; box-shadow: inset 4px 0 0 var(--blue); }
+    .number { font-size: 19px; font-weight: 700; }
+    .what, .next { display: flex; flex-direction: column; min-width: 0; }
+    .what b { font: 600 18px/1.25 var(--label); overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
+    .what .quiet { font-size: 15px; overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
+    .next b { font: 600 15px var(--label); color: var(--accent); }
+    .next span { font-size: 15px; line-height: 1.25; display: -webkit-box; -webkit-line-clamp: 2; -webkit-box-orient: vertical; overflow: hidden; }
+    .wrong, .next b.wrong { color: var(--out); }
+    .nine { display: grid; grid-template-columns: repeat(9, 34px); }
+    .cell { display: flex; flex-direction: column; align-items: center; gap: 2px; padding: 3px 0; border-bottom: 3px solid transparent; }
+    .cell.here { border-color: var(--accent); }
+    .cell i { font: 400 11px var(--label); color: var(--quiet); }
+    .cell.here i { color: var(--ink); font-weight: 600; }
+    .promise { display: flex; flex-direction: column; align-items: flex-end; font-size: 15px; }
+    .done { opacity: 0.75; }
+    .empty { padding: 32px 12px; }
+    @media (max-width: 1100px) { .strip { grid-template-columns: 60px 1fr 1fr 96px; } .nine { display: none; } }
+  `,
+})
+export class Floor {
+  protected readonly store = inject(FloorStore);
+  protected readonly names = STATION_NAMES;
+  protected readonly search = signal('');
+  private readonly today = new Date().toISOString().slice(0, 10);
+  protected readonly shown = computed(() => {
+    const words = this.search().toLowerCase().split(/\s+/).filter(Boolean);
+    return [...(this.store.jobs() ?? [])].filter((j) => matches(j, words)).sort((p, q) => urgency(p).localeCompare(urgency(q)));
+  });
+
+  constructor() {
+    const live = inject(Live);
+    void this.store.load();
+    let soon: ReturnType<typeof setTimeout> | undefined;
+    const later = (): void => {
+      clearTimeout(soon);
+      soon = setTimeout(() => void this.store.load(), 300);
+    };
+    const subscriptions = [live.news.subscribe(later), live.back.subscribe(later)];
+    inject(DestroyRef).onDestroy(() => {
+      clearTimeout(soon);
+      subscriptions.forEach((s) => s.unsubscribe());
+    });
+  }
+
+  protected late(job: FloorJob): boolean {
+    return job.promisedOn !== null && job.promisedOn < this.today;
+  }
+
+  protected standing(job: FloorJob): string {
+    const done = job.stations.filter((s) => s.state === 'done').length;
+    return job.next ? `${done} of 9 stations done, at ${STATION_NAMES[job.next.id]}` : 'all stations done';
+  }
+}

@@ -1,0 +1,4 @@
+export { Axis } from './axis';
+export { Lanes, type LaneName } from './lanes';
+export { PartPicture } from './part-picture';
+export { PolarSection } from './polar-section';

@@ -1,0 +1,200 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { formatLength, type PictureStation } from '@iron-patch/core';
+import { line } from 'd3-shape';
+import { SheetStore } from '../data';
+import { Axis, LANE_NAME_PX } from './axis';
+
+export type LaneName = 'readings' | 'wear' | 'mate' | 'target' | 'proof';
+
+interface LaneBox {
+  readonly name: LaneName;
+  readonly title: string;
+  readonly sub: string;
+  readonly y: number;
+  readonly height: number;
+}
+
+const HEIGHTS: Readonly<Record<LaneName, number>> = { readings: 50, wear: 72, mate: 52, target: 52, proof: 52 };
+/** Neighbouring figures closer than this leave some out, px. */
+const FIGURE_PX = 62;
+
+/** The lanes under the picture: each tells one thing at the place along the part where it is true. */
+@Component({
+  selector: 'ip-lanes',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <svg [attr.viewBox]="'0 0 ' + axis.widthPx() + ' ' + height()" [attr.height]="height()" width="100%" role="img" [attr.aria-label]="spoken()">
+      @for (lane of boxes(); track lane.name) {
+        <text x="16" [attr.y]="lane.y + 20" class="title">{{ lane.title }}</text>
+        <text x="16" [attr.y]="lane.y + 38" class="sub">{{ lane.sub }}</text>
+        <line [attr.x1]="left" [attr.x2]="axis.widthPx()" [attr.y1]="lane.y + lane.height" [attr.y2]="lane.y + lane.height" class="rule" />
+        @switch (lane.name) {
+          @case ('readings') {
+            @for (s of pinStations(); track s.atMm) {
+              <line [attr.x1]="x(s.atMm)" [attr.x2]="x(s.atMm)" [attr.y1]="lane.y + 30" [attr.y2]="lane.y + 44" class="tick" />
+              @if (roomy(s)) {
+                <text [attr.x]="x(s.atMm)" [attr.y]="lane.y + 22" text-anchor="middle" class="num" [class.strong]="s === worst()">{{ show(s.meanMm) }}</text>
+              }
+            }
+          }
+          @case ('wear') {
+            <line [attr.x1]="left" [attr.x2]="axis.widthPx()" [attr.y1]="lane.y + 14" [attr.y2]="lane.y + 14" class="datum" />
+            <path [attr.d]="wearArea(lane)" class="worn" />
+            @if (worst(); as w) {
+              <text [attr.x]="x(w.atMm) + 6" [attr.y]="lane.y + lane.height - 8" class="num">-{{ show(w.wearMm!) }}</text>
+            }
+          }
+          @case ('mate') {
+            @for (m of mates(); track m.id) {
+              <rect [attr.x]="x(m.fromMm)" [attr.y]="lane.y + 8" [attr.width]="x(m.toMm) - x(m.fromMm)" height="36" class="band" [class.doubt]="m.oval" (click)="pick(m.id)" />
+              <text [attr.x]="x((m.fromMm + m.toMm) / 2)" [attr.y]="lane.y + 31" text-anchor="middle" class="num small">{{ m.text }}</text>
+            }
+          }
+          @case ('target') {
+            @for (t of targets(); track t.id) {
+              <rect [attr.x]="x(t.fromMm)" [attr.y]="lane.y + 8" [attr.width]="Math.max(x(t.toMm) - x(t.fromMm), 1)" height="36" class="band" />
+              @if (x(t.toMm) - x(t.fromMm) > 60) {
+                <text [attr.x]="x((t.fromMm + t.toMm) / 2)" [attr.y]="lane.y + 31" text-anchor="middle" class="num small">{{ t.text }}</text>
+              }
+            }
+          }
+          @case ('proof') {
+            @for (p of proofs(); track p.id) {
+              <line [attr.x1]="x(p.fromMm)" [attr.x2]="x(p.toMm)" [attr.y1]="lane.y + 40" [attr.y2]="lane.y + 40" class="made" [class.bad]="p.verdict === 'out'" />
+              @if (x(p.toMm) - x(p.fromMm) > 60) {
+                <text [attr.x]="x((p.fromMm + p.toMm) / 2)" [attr.y]="lane.y + 28" text-anchor="middle" class="num small">{{ p.text }}</text>
+              }
+            }
+          }
+        }
+      }
+      @if (axis.cursorPx(); as c) {
+        <line [attr.x1]="c" [attr.x2]="c" y1="0" [attr.y2]="height()" class="cursor" />
+      }
+    </svg>
+  `,
+  styles: `
+    :host { display: block; background: var(--sheet); border-bottom: 1px solid var(--hairline); }
+    svg { display: block; }
+    .title { font: 600 15px var(--label); fill: var(--ink); }
+    .sub { font: 400 13px var(--label); fill: var(--quiet); }
+    .rule { stroke: var(--hairline); }
+    .datum { stroke: var(--quiet); stroke-width: 1.4; }
+    .tick { stroke: var(--blue); stroke-width: 1.6; }
+    .num { font: 400 15px var(--figures); fill: var(--ink); }
+    .num.small { font-size: 14px; pointer-events: none; }
+    .num.strong { font-weight: 700; }
+    .worn { fill: #f0d9a8; stroke: var(--accent); stroke-width: 1.4; }
+    .band { fill: #fff; stroke: var(--fits); stroke-width: 1.6; }
+    .band.doubt { stroke: var(--out); stroke-dasharray: 5 3; cursor: pointer; }
+    .made { stroke: var(--fits); stroke-width: 5; }
+    .made.bad { stroke: var(--out); stroke-dasharray: 8 4; }
+    .cursor { stroke: var(--blue); stroke-width: 1.2; stroke-dasharray: 3 3; }
+  `,
+})
+export class Lanes {
+  private readonly store = inject(SheetStore);
+  protected readonly axis = inject(Axis);
+  protected readonly Math = Math;
+  protected readonly left = LANE_NAME_PX;
+  readonly names = input.required<readonly LaneName[]>();
+  protected readonly height = computed(() => this.names().reduce((s, n) => s + HEIGHTS[n], 0));
+  protected readonly boxes = computed<LaneBox[]>(() => {
+    let y = 0;
+    return this.names().map((name) => {
+      const box = { name, y, height: HEIGHTS[name], ...this.words(name) };
+      y += HEIGHTS[name];
+      return box;
+    });
+  });
+  protected readonly pinStations = computed(() =>
+    (this.store.picture()?.stations ?? []).filter((s) => s.side === 'outside').sort((p, q) => p.atMm - q.atMm),
+  );
+  protected readonly worst = computed<PictureStation | null>(() => {
+    const worn = this.pinStations().filter((s) => (s.wearMm ?? 0) > 0.0005);
+    return worn.length ? worn.reduce((p, q) => (q.wearMm! > p.wearMm! ? q : p)) : null;
+  });
+  protected readonly mates = computed(() =>
+    (this.store.repair()?.fits ?? []).map((f) => {
+      const from = f.hole.component.axisOffsetMm + f.hole.feature.startMm;
+      const shape = f.hole.shape;
+      return {
+        id: f.hole.feature.id,
+        fromMm: from,
+        toMm: from + f.hole.feature.lengthMm,
+        oval: f.target?.trueTheHole ?? false,
+        text: shape ? `${this.coarse(shape.smallestMm)} to ${this.coarse(shape.largestMm)}` : 'not measured',
+      };
+    }),
+  );
+  protected readonly targets = computed(() =>
+    (this.store.repair()?.part?.segments ?? []).map((s) => ({
+      id: s.segment.id,
+      fromMm: s.segment.fromMm,
+      toMm: s.segment.toMm,
+      text: s.fits.length ? `${this.show(s.limits.lowerMm)} to ${this.show(s.limits.upperMm)}` : this.coarse(s.segment.diameterMm),
+    })),
+  );
+  protected readonly proofs = computed(() =>
+    (this.store.repair()?.proofs ?? []).flatMap((p) =>
+      p.measured ? [{ id: p.segment.segment.id, fromMm: p.segment.segment.fromMm, toMm: p.segment.segment.toMm, verdict: p.verdict, text: this.show(p.measured.value) }] : [],
+    ),
+  );
+  protected readonly spoken = computed(() => this.boxes().map((b) => b.title).join(', ') + ' along the part');
+
+  protected x(mm: number): number {
+    return this.axis.scale()(mm);
+  }
+
+  protected show(mm: number): string {
+    return formatLength(mm, this.store.unit());
+  }
+
+  private coarse(mm: number): string {
+    const unit = this.store.unit();
+    return formatLength(mm, unit, unit === 'mm' ? 2 : 3);
+  }
+
+  /** Leaves a figure out where it would run into the one before; the worst is always told. */
+  protected roomy(s: PictureStation): boolean {
+    if (s === this.worst()) return true;
+    const w = this.worst();
+    if (w && Math.abs(this.x(w.atMm) - this.x(s.atMm)) < FIGURE_PX) return false;
+    const shownBefore = this.pinStations().filter((p) => p.atMm < s.atMm && this.x(s.atMm) - this.x(p.atMm) < FIGURE_PX);
+    return shownBefore.length === 0 || shownBefore.length % 2 === 0;
+  }
+
+  protected wearArea(lane: LaneBox): string {
+    const top = lane.y + 14;
+    const deepest = this.worst()?.wearMm ?? 1;
+    const points = this.pinStations().filter((s) => s.wearMm !== null);
+    if (points.length === 0) return '';
+    const path = line<PictureStation>(
+      (s) => this.x(s.atMm),
+      (s) => top + (s.wearMm! / deepest) * (lane.height - 38),
+    )(points)!;
+    return `M${this.x(points[0]!.atMm)} ${top} L${path.slice(1)} L${this.x(points.at(-1)!.atMm)} ${top} Z`;
+  }
+
+  protected pick(spanId: string): void {
+    this.store.select({ spanId, stationMm: null, clockDeg: null });
+  }
+
+  private words(name: LaneName): { title: string; sub: string } {
+    switch (name) {
+      case 'readings':
+        return { title: 'Readings', sub: 'outside, mean' };
+      case 'wear': {
+        const pin = this.store.repair()?.features.find((f) => f.component.role === 'worn' && f.feature.land === 'worn');
+        const what = pin?.chosenNominal?.name ?? pin?.nominal.ranked[0]?.name;
+        return { title: 'Wear', sub: what ? `deepened, from ${what}` : 'original not known' };
+      }
+      case 'mate':
+        return { title: 'Mate', sub: 'smallest to largest' };
+      case 'target':
+        return { title: 'New size', sub: 'limits' };
+      case 'proof':
+        return { title: 'Made', sub: 'measured cold' };
+    }
+  }
+}

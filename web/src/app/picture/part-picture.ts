@@ -1,0 +1,168 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { formatLength, toUnit, fromUnit, type OutlinePoint, type PictureModel } from '@iron-patch/core';
+import { scaleLinear } from 'd3-scale';
+import { SheetStore } from '../data';
+import { Axis, LANE_NAME_PX } from './axis';
+
+const HEIGHT = 218;
+const CENTRE = 104;
+const ROOM_RADIUS = 78;
+/** Wear is drawn this many times deeper than it is. */
+const WEAR_TIMES = 25;
+
+/** The part on layout blue: half section above the centre line, outside below, the mates dashed round it. */
+@Component({
+  selector: 'ip-part-picture',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (model(); as m) {
+      <svg [attr.viewBox]="'0 0 ' + axis.widthPx() + ' ' + height" [attr.height]="height" width="100%" role="img" [attr.aria-label]="spoken()">
+        <rect width="100%" height="100%" fill="var(--blue)" />
+        <defs>
+          <pattern id="ip-section" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><path d="M0 0V7" stroke="#8c97cf" stroke-width="0.9" /></pattern>
+        </defs>
+        <text x="18" y="28" class="title">{{ m.drawn ? 'New part' : 'As found' }}</text>
+        <text x="18" y="47" class="sub">half section</text>
+        @for (mate of m.mates; track mate.id) {
+          <g class="mate" [class.on]="mate.id === store.selection().spanId" (click)="pick(mate.id)">
+            <path [attr.d]="mateBox(mate.fromMm, mate.toMm, mate.radiusMm)" />
+            <text [attr.x]="x((mate.fromMm + mate.toMm) / 2)" [attr.y]="14" text-anchor="middle">{{ mate.name }}</text>
+          </g>
+        }
+        @if (m.outline.length) {
+          <path [attr.d]="half(-1)" fill="url(#ip-section)" class="scribe" />
+          <path [attr.d]="half(1)" fill="#2c3a7d" class="scribe" />
+          @if (m.bore; as bore) {
+            <rect [attr.x]="x(0)" [attr.y]="centre - px(bore.radiusMm)" [attr.width]="x(bore.toMm) - x(0)" [attr.height]="px(bore.radiusMm)" fill="var(--blue)" class="scribe" />
+          }
+          @for (h of m.crossHoles; track $index) {
+            <rect [attr.x]="x(h.atMm - h.radiusMm)" [attr.y]="centre - px(radiusAt(h.atMm))" [attr.width]="x(h.radiusMm * 2) - x(0)" [attr.height]="px(radiusAt(h.atMm))" fill="var(--blue)" class="scribe thin" />
+            <circle [attr.cx]="x(h.atMm)" [attr.cy]="centre" [attr.r]="px(h.radiusMm)" fill="var(--blue)" class="scribe thin" />
+          }
+          @for (s of m.spans; track s.id) {
+            <rect class="hit" [class.on]="s.id === store.selection().spanId" [attr.x]="x(s.fromMm)" [attr.y]="centre - px(s.radiusMm)" [attr.width]="Math.max(x(s.toMm) - x(s.fromMm), 2)" [attr.height]="2 * px(s.radiusMm)" (click)="pick(s.id)" />
+            @if (m.drawn) {
+              <text class="size" text-anchor="middle" [attr.x]="x((s.fromMm + s.toMm) / 2)" [attr.y]="sizeY(s.toMm - s.fromMm)">{{ show(2 * s.radiusMm) }}</text>
+            }
+          }
+          <path [attr.d]="wear()" class="wear" />
+        }
+        <line [attr.x1]="x(m.fromMm) - 30" [attr.x2]="x(m.toMm) + 30" [attr.y1]="centre" [attr.y2]="centre" class="centre" />
+        <g class="ticks">
+          @for (t of ticks(); track t.px) {
+            <line [attr.x1]="t.px" [attr.x2]="t.px" [attr.y1]="height - 18" [attr.y2]="height" />
+            @if (t.text) {
+              <text [attr.x]="t.px" [attr.y]="height - 22" text-anchor="middle">{{ t.text }}</text>
+            }
+          }
+        </g>
+        @if (axis.cursorPx(); as c) {
+          <line [attr.x1]="c" [attr.x2]="c" y1="0" [attr.y2]="height" class="cursor" />
+        }
+        @if (!m.outline.length && !m.mates.length) {
+          <text [attr.x]="axis.widthPx() / 2" [attr.y]="centre - 14" text-anchor="middle" class="title">Nothing to draw yet</text>
+        }
+      </svg>
+    }
+  `,
+  styles: `
+    :host { display: block; background: var(--blue); }
+    svg { display: block; }
+    .title { font: 600 16px var(--label); fill: var(--scribe); }
+    .sub { font: 400 14px var(--label); fill: #c3caea; }
+    .scribe { stroke: var(--scribe); stroke-width: 1.8; stroke-linejoin: round; }
+    .thin { stroke-width: 1.2; }
+    .centre { stroke: #c3caea; stroke-width: 1; stroke-dasharray: 14 4 3 4; }
+    .mate path { fill: none; stroke: #aeb8e6; stroke-width: 1.2; stroke-dasharray: 6 4; pointer-events: all; }
+    .mate { cursor: pointer; }
+    .mate text { font: 400 13px var(--label); fill: #c3caea; }
+    .mate.on path { stroke: var(--brass); }
+    .mate.on text { fill: var(--brass); }
+    .hit { fill: transparent; cursor: pointer; }
+    .hit.on { stroke: var(--brass); stroke-width: 2; }
+    .size { font: 700 15px var(--figures); fill: var(--brass); pointer-events: none; paint-order: stroke; stroke: var(--blue); stroke-width: 4px; }
+    .wear { fill: none; stroke: var(--brass); stroke-width: 2; }
+    .ticks line { stroke: #c3caea; }
+    .ticks text { font: 400 13px var(--figures); fill: #dfe4fb; }
+    .cursor { stroke: var(--brass); stroke-width: 1.4; }
+    @media print { :host, svg rect:first-of-type { print-color-adjust: exact; } }
+  `,
+})
+export class PartPicture {
+  protected readonly store = inject(SheetStore);
+  protected readonly axis = inject(Axis);
+  protected readonly Math = Math;
+  protected readonly height = HEIGHT;
+  protected readonly centre = CENTRE;
+  protected readonly left = LANE_NAME_PX;
+  protected readonly model = computed<PictureModel | null>(() => this.store.picture());
+  private readonly radial = computed(() =>
+    scaleLinear()
+      .domain([0, this.model()?.largestRadiusMm ?? 1])
+      .range([0, ROOM_RADIUS]),
+  );
+  protected readonly ticks = computed(() => {
+    const unit = this.store.unit();
+    const scale = this.axis.scale();
+    const inUnit = scale.copy().domain(scale.domain().map((mm) => toUnit(mm, unit)));
+    const named = new Set(inUnit.ticks(7));
+    return inUnit.ticks(14).map((t) => ({ px: scale(fromUnit(t, unit)), text: named.has(t) ? String(Number(t.toFixed(3))) : '' }));
+  });
+  protected readonly spoken = computed(() => {
+    const m = this.model();
+    if (!m) return 'No picture';
+    const spans = m.spans.map((s) => `${s.name} ${this.show(2 * s.radiusMm)}`).join(', ');
+    return `${m.drawn ? 'New part' : 'Worn part as found'}, half section: ${spans || 'nothing yet'}`;
+  });
+  /** The worn surface, deepened so that it shows. */
+  protected readonly wear = computed(() => {
+    const m = this.model();
+    if (!m || m.drawn) return '';
+    return m.stations
+      .filter((s) => s.side === 'outside' && s.wearMm !== null)
+      .sort((p, q) => p.atMm - q.atMm)
+      .map((s, i) => `${i ? 'L' : 'M'}${this.x(s.atMm)} ${CENTRE - this.px(s.meanMm / 2) + this.px((WEAR_TIMES * s.wearMm!) / 2)}`)
+      .join(' ');
+  });
+
+  protected x(mm: number): number {
+    return this.axis.scale()(mm);
+  }
+
+  protected px(radiusMm: number): number {
+    return this.radial()(radiusMm);
+  }
+
+  protected show(mm: number): string {
+    const unit = this.store.unit();
+    return formatLength(mm, unit, unit === 'mm' ? 3 : 4);
+  }
+
+  /** A short segment's size stands lower, so that neighbours do not run into each other. */
+  protected sizeY(lengthMm: number): number {
+    return this.x(lengthMm) - this.x(0) < 70 ? CENTRE + ROOM_RADIUS + 8 : CENTRE + 30;
+  }
+
+  protected half(sign: 1 | -1): string {
+    const points: readonly OutlinePoint[] = this.model()?.outline ?? [];
+    const first = points[0]!;
+    const last = points.at(-1)!;
+    const line = points.map((p) => `L${this.x(p.x)} ${CENTRE + sign * this.px(p.r)}`).join(' ');
+    return `M${this.x(first.x)} ${CENTRE} ${line} L${this.x(last.x)} ${CENTRE} Z`;
+  }
+
+  protected radiusAt(atMm: number): number {
+    return this.model()?.spans.find((s) => atMm >= s.fromMm && atMm <= s.toMm)?.radiusMm ?? 0;
+  }
+
+  protected mateBox(fromMm: number, toMm: number, radiusMm: number): string {
+    const [l, r] = [this.x(fromMm), this.x(toMm)];
+    const inner = this.px(radiusMm) + 2;
+    const outer = ROOM_RADIUS + 8;
+    return [-1, 1].map((s) => `M${l} ${CENTRE + s * inner} V${CENTRE + s * Math.max(outer, inner + 6)} H${r} V${CENTRE + s * inner} Z`).join(' ');
+  }
+
+  protected pick(spanId: string): void {
+    this.store.select({ spanId, stationMm: null, clockDeg: null });
+  }
+}

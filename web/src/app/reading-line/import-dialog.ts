@@ -1,0 +1,76 @@
+import { ChangeDetectionStrategy, Component, inject, input, linkedSignal, output, signal } from '@angular/core';
+import { FormsModule } from '@angular/forms';
+import { READINGS_CSV_NEEDED, type Problem } from '@iron-patch/core';
+import { NzInputModule } from 'ng-zorro-antd/input';
+import { NzModalModule } from 'ng-zorro-antd/modal';
+import { ApiProblem, newId, SheetStore } from '../data';
+
+const MOST_BYTES = 2_000_000;
+const SHOWN_PROBLEMS = 12;
+
+/** Readings from a file or a paste: all or none, every bad row listed. */
+@Component({
+  selector: 'ip-import-dialog',
+  imports: [FormsModule, NzModalModule, NzInputModule],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <nz-modal [nzVisible]="true" nzTitle="Bring in readings" (nzOnCancel)="closed.emit()" [nzFooter]="null" [nzWidth]="760">
+      <ng-container *nzModalContent>
+        <p>A table with a header row: <code>{{ needed }}</code>, and if wanted <code>instrument, part_temp_c</code>. Commas or semicolons.</p>
+        <p><input type="file" accept=".csv,text/csv,text/plain" aria-label="CSV file" (change)="file($event)" /></p>
+        <textarea nz-input rows="9" aria-label="The table" spellcheck="false" [ngModel]="csv()" (ngModelChange)="csv.set($event); problems.set([])"></textarea>
+        @if (problems().length) {
+          <div class="said bad" role="alert">
+            <b>{{ problems().length }} problem{{ problems().length > 1 ? 's' : '' }}. Nothing was stored.</b>
+            <ul>
+              @for (p of problems().slice(0, most); track $index) {
+                <li>{{ p.message }}</li>
+              }
+            </ul>
+            @if (problems().length > most) {
+              <p>and {{ problems().length - most }} more.</p>
+            }
+          </div>
+        }
+        <div class="row end">
+          <button type="button" (click)="closed.emit()">Leave it</button>
+          <button type="button" class="next" [disabled]="busy() || !csv().trim()" (click)="send()">{{ busy() ? 'Bringing in' : 'Bring in' }}</button>
+        </div>
+      </ng-container>
+    </nz-modal>
+  `,
+  styles: 'p { margin-bottom: 10px; } textarea { font-family: var(--figures); font-size: 14px; } .end { justify-content: flex-end; margin-top: 12px; } code { font: 400 15px var(--figures); } .said { margin-top: 10px; }',
+})
+export class ImportDialog {
+  private readonly store = inject(SheetStore);
+  readonly text = input('');
+  readonly closed = output<void>();
+  protected readonly needed = READINGS_CSV_NEEDED.join(', ');
+  protected readonly most = SHOWN_PROBLEMS;
+  protected readonly csv = linkedSignal(() => this.text());
+  protected readonly problems = signal<readonly Problem[]>([]);
+  protected readonly busy = signal(false);
+  private key = newId();
+
+  protected async file(event: Event): Promise<void> {
+    const chosen = (event.target as HTMLInputElement).files?.[0];
+    if (!chosen) return;
+    if (chosen.size > MOST_BYTES) this.problems.set([{ code: 'too-large', path: '', message: 'The file is over 2 MB. Is it the right one?' }]);
+    else this.csv.set(await chosen.text());
+  }
+
+  protected async send(): Promise<void> {
+    this.busy.set(true);
+    try {
+      const stored = await this.store.importReadings(this.csv(), this.key);
+      this.store.say(`${stored} reading${stored === 1 ? '' : 's'} brought in.`);
+      this.closed.emit();
+    } catch (e) {
+      const told = e instanceof ApiProblem ? (e.details.problems ?? [{ code: 'failed', path: '', message: `${e.details.title} ${e.details.detail}` }]) : null;
+      this.problems.set(told ?? [{ code: 'silent', path: '', message: 'The server does not answer. The table is still here: try again in a moment.' }]);
+      if (told) this.key = newId();
+    } finally {
+      this.busy.set(false);
+    }
+  }
+}

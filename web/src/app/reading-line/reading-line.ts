@@ -1,0 +1,310 @@
+import { ChangeDetectionStrategy, Component, computed, ElementRef, HostListener, inject, input, linkedSignal, signal, viewChild } from '@angular/core';
+import {
+  decimalsInOther,
+  dialDecimals,
+  doubtReading,
+  formatLength,
+  INSTRUMENT_KINDS,
+  otherUnit,
+  parseLength,
+  type Doubt,
+  type InstrumentRecord,
+  type StationId,
+} from '@iron-patch/core';
+import { Outbox, SessionStore, SheetStore, ShopStore } from '../data';
+import { ImportDialog } from './import-dialog';
+import { lineTarget, type LineTarget } from './spot';
+
+/** The instrument for a size: the one asked for, else the finest whose range holds it. */
+function instrumentFor(target: LineTarget | null, instruments: readonly InstrumentRecord[]): string {
+  if (!target) return '';
+  if (instruments.some((i) => i.id === target.instrumentId)) return target.instrumentId;
+  const size = target.expectedMm ?? 0;
+  const fits = instruments.filter((i) => i.kind === 'micrometer' && size >= i.rangeLowMm && size <= i.rangeHighMm);
+  return (fits[0] ?? instruments.find((i) => i.kind === 'caliper') ?? instruments[0])?.id ?? '';
+}
+
+/**
+ * The one entry line: type or let a keyboard gauge type, Enter, and it moves to the next planned spot and says what it
+ * expects. An implausible number is asked about before it is kept.
+ */
+@Component({
+  selector: 'ip-reading-line',
+  imports: [ImportDialog],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (outbox.refused(); as refused) {
+      @for (item of refused; track item.input.id) {
+        <p class="ask bad" role="alert">
+          The server did not take {{ item.input.text || 'a correction' }}: {{ item.refused![0]?.message }}
+          <button type="button" (click)="outbox.insist(item.input.id)">It is right, send again</button>
+          <button type="button" (click)="outbox.drop(item.input.id)">Leave it out</button>
+        </p>
+      }
+    }
+    @if (outbox.full()) {
+      <p class="ask bad" role="alert">This browser has no room to keep readings while the line is down. Do not close the page until they are sent.</p>
+    }
+    @if (said(); as s) {
+      <p class="ask" [class.bad]="s.bad" role="alert" id="line-said">
+        {{ s.text }}
+        @if (doubt(); as d) {
+          @if (d.suggestionMm !== null) {
+            <button type="button" (click)="take(d.suggestionMm, true)">Take {{ show(d.suggestionMm) }}</button>
+          }
+          <button type="button" (click)="insist()">It is right as typed</button>
+          <button type="button" (click)="clear()">Measure again</button>
+        }
+      </p>
+    }
+    <form class="dark" (submit)="$event.preventDefault(); enter()">
+      @if (target(); as t) {
+        <div class="where">
+          <label for="reading">{{ t.title }}</label>
+          <span>{{ expecting() }}</span>
+        </div>
+        <input
+          #entry
+          id="reading"
+          name="reading"
+          class="fig"
+          inputmode="decimal"
+          autocomplete="off"
+          spellcheck="false"
+          maxlength="200"
+          [attr.aria-invalid]="said()?.bad ? 'true' : null"
+          [attr.aria-describedby]="said() ? 'line-said' : null"
+          [value]="text()"
+          (input)="text.set(entry.value); forget()"
+          (keydown)="keys($event)"
+          (paste)="paste($event)"
+        />
+        <output class="echo fig" for="reading">{{ echo() }}</output>
+        @if (t.purpose === 'cut') {
+          <label class="small" title="Where the cross slide stood for this cut">dial
+            <input class="fig dial" name="dial" inputmode="decimal" autocomplete="off" [value]="dialText()" (input)="dialTyped($event)" [attr.aria-invalid]="dialValue() === null ? 'true' : null" />
+          </label>
+        }
+        <label class="small">part °C
+          <input class="fig temp" name="partTemp" inputmode="decimal" autocomplete="off" [placeholder]="shopTemp()" [value]="temp()" (input)="tempTyped($event)" [attr.aria-invalid]="tempValue() === undefined ? 'true' : null" />
+        </label>
+        <select aria-label="Instrument" (change)="pickInstrument($event)">
+          @for (i of shop.shop().instruments; track i.id) {
+            <option [value]="i.id" [selected]="i.id === instrumentId()">{{ i.name }}</option>
+          }
+        </select>
+        <button type="submit" class="enter">{{ t.purpose === 'cut' ? 'Enter, next cut' : 'Enter, next spot' }}</button>
+      } @else {
+        <p class="where none">{{ nothing() }}</p>
+      }
+    </form>
+    @if (pasted(); as csv) {
+      <ip-import-dialog [text]="csv" (closed)="pasted.set(null)" />
+    }
+  `,
+  styles: `
+    form { background: var(--strip); color: #fff; min-height: 60px; display: flex; align-items: center; gap: 16px; padding: 6px 16px; }
+    .where { display: flex; flex-direction: column; min-width: 190px; max-width: 290px; font: 400 15px var(--label); color: #dfe4e0; }
+    .where label { font: 600 17px/1.2 var(--label); color: #fff; }
+    .where span { font-size: 14px; }
+    #reading { width: 190px; height: 46px; font-size: 28px; font-weight: 700; border: 3px solid var(--brass); background: #fff; color: var(--ink); padding: 0 8px; border-radius: 0; }
+    #reading[aria-invalid='true'] { border-color: #ff8a80; }
+    .echo { font-size: 18px; color: #dfe4e0; min-width: 110px; flex: 1; white-space: nowrap; overflow: hidden; }
+    .small { font: 400 14px var(--label); color: #dfe4e0; display: flex; gap: 6px; align-items: center; white-space: nowrap; }
+    .small input { width: 70px; min-height: 44px; font-size: 17px; background: #38423e; color: #fff; border: 1px solid #8b958f; padding: 0 6px; }
+    .small input.dial { width: 92px; }
+    .small input::placeholder { color: #b9c2bd; }
+    .small input[aria-invalid='true'] { border: 2px solid #ff8a80; }
+    select { width: 180px; background: var(--strip); color: #fff; border-color: #6d7772; font: 400 15px var(--label); }
+    option { background: #fff; color: var(--ink); }
+    .enter { background: var(--brass); color: var(--ink); border-color: var(--brass); min-height: 46px; white-space: nowrap; }
+    .enter:hover:not(:disabled) { background: #ffe7b3; }
+    .ask { background: var(--accent-soft); border-top: 3px solid var(--accent); padding: 8px 16px; font-size: 17px; display: flex; gap: 12px; align-items: center; flex-wrap: wrap; }
+    .ask.bad { background: var(--out-soft); border-color: var(--out); }
+    .none { padding: 8px 0; font-size: 16px; max-width: none; }
+    @media (max-width: 1000px) { .echo { min-width: 90px; } select { width: 120px; } .where { min-width: 130px; } #reading { width: 150px; } }
+  `,
+})
+export class ReadingLine {
+  readonly station = input.required<StationId>();
+  private readonly store = inject(SheetStore);
+  protected readonly shop = inject(ShopStore);
+  private readonly session = inject(SessionStore);
+  protected readonly outbox = inject(Outbox);
+  private readonly entry = viewChild<ElementRef<HTMLInputElement>>('entry');
+  protected readonly text = signal('');
+  protected readonly doubt = signal<Doubt | null>(null);
+  protected readonly said = signal<{ readonly text: string; readonly bad: boolean } | null>(null);
+  protected readonly pasted = signal<string | null>(null);
+  protected readonly temp = signal('');
+  protected readonly target = computed(() => {
+    const repair = this.store.repair();
+    return repair && lineTarget(repair, this.station(), this.store.selection(), this.store.unit());
+  });
+  private readonly place = computed(() => {
+    const t = this.target();
+    return t ? `${t.purpose}${t.featureId ?? t.segmentId}` : '';
+  });
+  /** The instrument stays with a place until somebody takes another. */
+  protected readonly instrumentId = linkedSignal({ source: this.place, computation: () => instrumentFor(this.target(), this.shop.shop().instruments) });
+  protected readonly dialText = linkedSignal(() => {
+    const t = this.target();
+    const lathe = this.store.repair()?.plan?.lathe;
+    return t?.dial == null || !lathe ? '' : t.dial.toFixed(dialDecimals(lathe.cross));
+  });
+  protected readonly dialValue = computed(() => numberIn(this.dialText(), -10_000, 10_000));
+  protected readonly tempValue = computed(() => (this.temp().trim() === '' ? null : (numberIn(this.temp(), -30, 200) ?? undefined)));
+  protected readonly shopTemp = computed(() => String(this.store.sheet()?.job.shopTempC ?? ''));
+  private readonly parsed = computed(() =>
+    parseLength(this.text(), { unit: this.store.unit(), ...(this.target()?.nominalMm == null ? {} : { nominalMm: this.target()!.nominalMm! }) }),
+  );
+  protected readonly expecting = computed(() => {
+    const t = this.target()!;
+    const about = t.expectedMm === null ? 'the first here' : `expecting about ${this.show(t.expectedMm)}`;
+    return t.replaces ? `${about}; corrects the one there` : about;
+  });
+  protected readonly echo = computed(() => {
+    const p = this.parsed();
+    if (!p.ok || this.text().trim() === '') return '';
+    const other = otherUnit(p.value.unit);
+    return `${formatLength(p.value.valueMm, other, Math.min(decimalsInOther(p.value.decimals, p.value.unit), 5))} ${other}`;
+  });
+  protected readonly nothing = computed(() =>
+    this.station() === 'cut' || this.station() === 'prove'
+      ? 'Draw and plan the part first: then its cuts and proofs are typed here.'
+      : 'Add the components and the places to measure at Strip: then readings are typed here.',
+  );
+
+  focus(): void {
+    this.entry()?.nativeElement.focus();
+  }
+
+  @HostListener('document:keydown', ['$event'])
+  protected global(event: KeyboardEvent): void {
+    const target = event.target as HTMLElement;
+    if (event.key !== '/' || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) || event.ctrlKey || event.altKey) return;
+    event.preventDefault();
+    this.focus();
+  }
+
+  protected enter(): void {
+    if (!this.session.personId()) return this.say('Who is at the bench? Pick your name at the top right, then press Enter again.', true);
+    if (this.tempValue() === undefined) return this.say('The temperature of the part is a number from -30 to 200 °C, or empty for that of the shop.', true);
+    if (this.target()?.purpose === 'cut' && this.dialValue() === null) return this.say('Type where the cross-slide dial stood, such as 0.2379.', true);
+    const parsed = this.parsed();
+    if (!parsed.ok) return this.say(parsed.problems[0]!.message, true);
+    const doubt = doubtReading(parsed.value.valueMm, parsed.value.unit, this.target()!.expectedMm);
+    if (!doubt) return this.take(parsed.value.valueMm, false);
+    this.doubt.set(doubt);
+    this.said.set({ text: doubt.message, bad: false });
+  }
+
+  /** Somebody was asked and says that the typed number is right. */
+  protected insist(): void {
+    const parsed = this.parsed();
+    if (parsed.ok) this.take(parsed.value.valueMm, true);
+  }
+
+  /** Keeps a reading; a suggested one is kept as the text that stands for it. */
+  protected take(valueMm: number, confirmed: boolean): void {
+    const t = this.target()!;
+    const parsed = this.parsed();
+    const asTyped = parsed.ok && Math.abs(parsed.value.valueMm - valueMm) < 1e-9;
+    const unit = parsed.ok ? parsed.value.unit : this.store.unit();
+    const relative = asTyped && /nominal/i.test(this.text());
+    const text = asTyped && !relative ? parsed.value.text : `${formatLength(valueMm, unit, unit === 'mm' ? 4 : 5)} ${unit}`;
+    this.store.takeReading(
+      {
+        purpose: t.purpose,
+        featureId: t.featureId,
+        segmentId: t.segmentId,
+        ...t.spot,
+        text,
+        unit,
+        instrumentId: this.instrumentId(),
+        partTempC: this.tempValue() ?? null,
+        dial: t.purpose === 'cut' ? this.dialValue() : null,
+        supersedesId: t.replaces,
+        withdrawn: false,
+        confirmed,
+      },
+      valueMm,
+    );
+    this.clear();
+    this.onward(t);
+    this.focus();
+  }
+
+  protected keys(event: KeyboardEvent): void {
+    if (event.key === 'Escape') return this.entry()?.nativeElement.blur();
+    const step = event.key === 'ArrowUp' ? -1 : event.key === 'ArrowDown' ? 1 : 0;
+    const t = this.target();
+    if (step === 0 || t?.purpose !== 'found') return;
+    event.preventDefault();
+    this.step(t, step);
+  }
+
+  /** Several lines at once are a table, not a reading. */
+  protected paste(event: ClipboardEvent): void {
+    const text = event.clipboardData?.getData('text') ?? '';
+    if (!/[\r\n]/.test(text.trim())) return;
+    event.preventDefault();
+    this.pasted.set(text);
+  }
+
+  protected clear(): void {
+    this.text.set('');
+    this.forget();
+    this.focus();
+  }
+
+  protected forget(): void {
+    this.doubt.set(null);
+    this.said.set(null);
+  }
+
+  protected show(mm: number): string {
+    const unit = this.store.unit();
+    const kind = this.shop.shop().instruments.find((i) => i.id === this.instrumentId())?.kind;
+    return formatLength(mm, unit, kind ? INSTRUMENT_KINDS[kind].decimals[unit] : undefined);
+  }
+
+  protected dialTyped(event: Event): void {
+    this.dialText.set((event.target as HTMLInputElement).value);
+  }
+
+  protected tempTyped(event: Event): void {
+    this.temp.set((event.target as HTMLInputElement).value);
+  }
+
+  protected pickInstrument(event: Event): void {
+    this.instrumentId.set((event.target as HTMLSelectElement).value);
+  }
+
+  private say(text: string, bad: boolean): void {
+    this.doubt.set(null);
+    this.said.set({ text, bad });
+    this.focus();
+  }
+
+  /** After a reading: the next planned spot of the place, then of the next place. */
+  private onward(t: LineTarget): void {
+    if (t.purpose !== 'found') return;
+    const finding = this.store.repair()?.features.find((f) => f.feature.id === t.featureId);
+    const next = finding?.next ?? null;
+    this.store.select(next ? { spanId: t.featureId, ...next } : { spanId: null, stationMm: null, clockDeg: null });
+  }
+
+  private step(t: LineTarget, by: number): void {
+    const all = (this.store.repair()?.features ?? []).flatMap((f) => f.planned.map((spot) => ({ spanId: f.feature.id, ...spot })));
+    const at = all.findIndex((s) => s.spanId === t.featureId && s.stationMm === t.spot.stationMm && s.clockDeg === t.spot.clockDeg);
+    const to = all[at + by];
+    if (to) this.store.select(to);
+  }
+}
+
+/** A typed number within a range, or null. */
+function numberIn(text: string, from: number, to: number): number | null {
+  const value = Number(text.trim().replace(',', '.'));
+  return text.trim() !== '' && Number.isFinite(value) && value >= from && value <= to ? value : null;
+}

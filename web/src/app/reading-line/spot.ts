@@ -1,0 +1,89 @@
+import { expectedAt, type LengthUnit, type Repair, type Spot, type StationId } from '@iron-patch/core';
+import type { Selection } from '../data';
+import { placeText } from '../show';
+
+/** Where the next entry goes and what it should come near to. */
+export interface LineTarget {
+  readonly purpose: 'found' | 'cut' | 'proof';
+  readonly featureId: string | null;
+  readonly segmentId: string | null;
+  readonly spot: Spot;
+  readonly title: string;
+  readonly expectedMm: number | null;
+  readonly nominalMm: number | null;
+  readonly instrumentId: string;
+  /** Live reading that stands at this spot already; a new one corrects it. */
+  readonly replaces: string | null;
+  /** Where the dial should stand for this cut. */
+  readonly dial: number | null;
+}
+
+const PROOF_CLOCKS = [0, 90];
+
+function foundTarget(repair: Repair, selection: Selection, unit: LengthUnit): LineTarget | null {
+  const chosen = repair.features.find((f) => f.feature.id === selection.spanId);
+  const finding = chosen && (selection.stationMm !== null || chosen.next) ? chosen : (repair.features.find((f) => f.next) ?? chosen ?? repair.features[0]);
+  if (!finding) return null;
+  const picked = chosen === finding && selection.stationMm !== null && selection.clockDeg !== null ? { stationMm: selection.stationMm, clockDeg: selection.clockDeg } : null;
+  const spot = picked ?? finding.next ?? finding.planned[0];
+  if (!spot) return null;
+  const there = finding.readings.filter((r) => r.stationMm === spot.stationMm && r.clockDeg === spot.clockDeg).at(-1);
+  return {
+    purpose: 'found',
+    featureId: finding.feature.id,
+    segmentId: null,
+    spot,
+    title: `${finding.feature.name}, ${placeText(spot.stationMm, unit)} ${unit} in, ${spot.clockDeg}°`,
+    expectedMm: expectedAt(finding),
+    nominalMm: finding.chosenNominal?.sizeMm ?? null,
+    instrumentId: finding.feature.instrumentId,
+    replaces: there?.id ?? null,
+    dial: null,
+  };
+}
+
+function cutTarget(repair: Repair, selection: Selection): LineTarget | null {
+  const cut = repair.cuts.find((c) => c.segment.segment.id === selection.spanId) ?? repair.cuts.find((c) => c.advice.state !== 'in') ?? repair.cuts[0];
+  if (!cut) return null;
+  const { id, name } = cut.segment.segment;
+  return {
+    purpose: 'cut',
+    featureId: null,
+    segmentId: id,
+    spot: { stationMm: 0, clockDeg: 0 },
+    title: cut.cuts.length ? `${name}, after the cut` : `${name}, before the first cut`,
+    expectedMm: cut.advice.nextMm ?? cut.cuts.at(-1)?.measuredMm ?? repair.plan?.bar?.diameterMm ?? null,
+    nominalMm: cut.segment.diameter.value,
+    instrumentId: '',
+    replaces: null,
+    dial: cut.advice.nextDial ?? cut.cuts.at(-1)?.dial ?? 0,
+  };
+}
+
+function proofTarget(repair: Repair, selection: Selection): LineTarget | null {
+  const missing = (p: Repair['proofs'][number]): number | undefined => PROOF_CLOCKS.find((c) => !p.readings.some((r) => r.clockDeg === c));
+  const proof = repair.proofs.find((p) => p.segment.segment.id === selection.spanId) ?? repair.proofs.find((p) => missing(p) !== undefined) ?? repair.proofs[0];
+  if (!proof) return null;
+  const { id, name, fromMm, toMm } = proof.segment.segment;
+  const stationMm = Math.round((fromMm + toMm) / 2);
+  const clockDeg = missing(proof) ?? 0;
+  return {
+    purpose: 'proof',
+    featureId: null,
+    segmentId: id,
+    spot: { stationMm, clockDeg },
+    title: `${name}, finished and cold, ${clockDeg}°`,
+    expectedMm: proof.segment.diameter.value,
+    nominalMm: proof.segment.diameter.value,
+    instrumentId: '',
+    replaces: proof.readings.find((r) => r.clockDeg === clockDeg)?.id ?? null,
+    dial: null,
+  };
+}
+
+/** The spot that the reading line stands at: at Cut and Prove the new part's, elsewhere the measuring plan's. */
+export function lineTarget(repair: Repair, station: StationId, selection: Selection, unit: LengthUnit): LineTarget | null {
+  if (station === 'cut') return cutTarget(repair, selection);
+  if (station === 'prove') return proofTarget(repair, selection);
+  return foundTarget(repair, selection, unit);
+}

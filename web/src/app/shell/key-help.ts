@@ -1,0 +1,39 @@
+import { ChangeDetectionStrategy, Component, output } from '@angular/core';
+import { STATION_NAMES, STATIONS } from '@iron-patch/core';
+import { NzModalModule } from 'ng-zorro-antd/modal';
+
+/** All keys on one card. */
+@Component({
+  selector: 'ip-key-help',
+  imports: [NzModalModule],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <nz-modal [nzVisible]="true" nzTitle="Keys" (nzOnCancel)="closed.emit()" [nzFooter]="null" [nzWidth]="560" nzWrapClassName="ip-keys">
+      <ng-container *nzModalContent>
+        <table class="plain">
+          <tbody>
+            @for (k of keys; track k.key) {
+              <tr><td class="fig key">{{ k.key }}</td><td>{{ k.what }}</td></tr>
+            }
+          </tbody>
+        </table>
+      </ng-container>
+    </nz-modal>
+  `,
+  styles: '.key { width: 150px; font-weight: 700; }',
+})
+export class KeyHelp {
+  readonly closed = output<void>();
+  protected readonly keys = [
+    { key: '1 to 9', what: STATIONS.map((s) => STATION_NAMES[s]).join(', ') },
+    { key: 'Alt + 1 to 9', what: 'The same while typing' },
+    { key: '0', what: 'Floor' },
+    { key: '/', what: 'To the reading line' },
+    { key: 'Enter', what: 'Take the reading, go to the next spot' },
+    { key: 'Up, Down', what: 'On the reading line: spot before, spot after' },
+    { key: 'Ctrl + Z', what: 'Take the last thing back' },
+    { key: 'u', what: 'Switch between mm and in' },
+    { key: 'Esc', what: 'Leave the reading line; close this card' },
+    { key: '?', what: 'This card' },
+  ];
+}

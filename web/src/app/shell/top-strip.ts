@@ -1,0 +1,103 @@
+import { ChangeDetectionStrategy, Component, computed, HostListener, inject, signal } from '@angular/core';
+import { Router, RouterLink, RouterLinkActive } from '@angular/router';
+import { otherUnit, STATIONS } from '@iron-patch/core';
+import { Live, Outbox, SessionStore, SheetStore, ShopStore } from '../data';
+import { KeyHelp } from './key-help';
+
+const typingIn = (target: EventTarget | null): boolean => target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName);
+
+/** Places, shop temperature, unit, the line to the server, and who is at the bench. Holds the keys that work everywhere. */
+@Component({
+  selector: 'ip-top-strip',
+  imports: [RouterLink, RouterLinkActive, KeyHelp],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <header class="dark">
+      <a class="name" routerLink="/">Iron Patch</a>
+      <nav aria-label="Places">
+        <a routerLink="/" routerLinkActive="on" [routerLinkActiveOptions]="{ exact: true }" ariaCurrentWhenActive="page">Floor</a>
+        @if (sheet.sheet(); as s) {
+          <a [routerLink]="['/jobs', s.job.id]" routerLinkActive="on">Job {{ s.job.number }}</a>
+        }
+      </nav>
+      <span class="push" role="status">
+        @if (outbox.waiting(); as n) {
+          <span class="warn">{{ n }} reading{{ n > 1 ? 's' : '' }} kept here, not yet on the server</span>
+        } @else if (!live.online()) {
+          <span class="warn">No line to the server</span>
+        }
+      </span>
+      @if (sheet.sheet(); as s) {
+        <span class="temp">Shop {{ s.job.shopTempC }} °C</span>
+      }
+      <button type="button" (click)="switchUnit()" [attr.aria-label]="'Unit ' + unit() + ', switch to the other'" title="Key u">{{ unit() }}</button>
+      <button type="button" (click)="help.set(true)" aria-label="Keys" title="Key ?">?</button>
+      <label>
+        <span class="sr-only">Who is at the bench</span>
+        <select [value]="session.personId()" (change)="choose($event)" [class.ask]="!session.personId()">
+          <option value="" disabled [selected]="!session.personId()">Who is it?</option>
+          @for (p of shop.shop().people; track p.id) {
+            <option [value]="p.id" [selected]="p.id === session.personId()">{{ p.name }}</option>
+          }
+        </select>
+      </label>
+    </header>
+    @if (help()) {
+      <ip-key-help (closed)="help.set(false)" />
+    }
+  `,
+  styles: `
+    header { height: 44px; background: var(--strip); color: #fff; display: flex; align-items: center; gap: 14px; padding: 0 8px 0 16px; font: 400 15px var(--label); }
+    .name { font: 600 20px var(--label); color: #fff; text-decoration: none; white-space: nowrap; }
+    nav { display: flex; gap: 20px; margin-left: 12px; }
+    nav a { color: #dfe4e0; text-decoration: none; line-height: 40px; border-bottom: 2px solid transparent; white-space: nowrap; font-size: 16px; }
+    nav a.on { color: #fff; font-weight: 600; border-color: var(--brass); }
+    .push { margin-left: auto; }
+    .warn { background: var(--brass); color: var(--ink); padding: 3px 10px; border-radius: 2px; font-weight: 600; white-space: nowrap; }
+    .temp { white-space: nowrap; }
+    button { color: #fff; border: 1px solid transparent; padding: 0 10px; min-width: 44px; }
+    button:hover { background: #38423e; border-color: #6d7772; }
+    button:hover:not(:disabled) { background: #38423e; }
+    select { background: var(--strip); color: #fff; border-color: transparent; font: 600 15px var(--label); width: 150px; min-height: 40px; }
+    select.ask { border-color: var(--brass); color: var(--brass); }
+    option { background: #fff; color: var(--ink); }
+    @media (max-width: 800px) { .temp, .name { display: none; } nav { margin-left: 0; } }
+    @media print { header { display: none; } }
+  `,
+})
+export class TopStrip {
+  protected readonly shop = inject(ShopStore);
+  protected readonly session = inject(SessionStore);
+  protected readonly sheet = inject(SheetStore);
+  protected readonly outbox = inject(Outbox);
+  protected readonly live = inject(Live);
+  private readonly router = inject(Router);
+  protected readonly help = signal(false);
+  protected readonly unit = computed(() => this.sheet.unit());
+
+  protected switchUnit(): void {
+    this.session.chooseUnit(otherUnit(this.unit()));
+  }
+
+  protected choose(event: Event): void {
+    this.session.choosePerson((event.target as HTMLSelectElement).value);
+    void this.outbox.flush();
+  }
+
+  /** 1 to 9 stations, u unit, ? keys, 0 floor; not while somebody types. */
+  @HostListener('document:keydown', ['$event'])
+  protected key(event: KeyboardEvent): void {
+    if (event.altKey && /^[0-9]$/.test(event.key)) event.preventDefault();
+    else if (event.ctrlKey || event.metaKey || event.altKey || typingIn(event.target)) return;
+    if (event.key === '?') this.help.set(true);
+    else if (event.key === 'u') this.switchUnit();
+    else if (event.key === '0') void this.router.navigate(['/']);
+    else this.toStation(event.key);
+  }
+
+  private toStation(key: string): void {
+    const station = /^[1-9]$/.test(key) ? STATIONS[Number(key) - 1] : undefined;
+    const job = this.sheet.sheet()?.job;
+    if (station && job && this.router.url.startsWith('/jobs/') && !this.router.url.startsWith('/jobs/new')) void this.router.navigate(['/jobs', job.id, station]);
+  }
+}

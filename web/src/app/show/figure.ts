@@ -1,0 +1,40 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { formatLength, otherUnit, showValue, type Figure } from '@iron-patch/core';
+import { SheetStore } from '../data';
+
+/** A number that says where it came from: touch it and the Working column tells. */
+@Component({
+  selector: 'ip-figure',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <button type="button" class="fig" [class.on]="chosen()" [attr.aria-label]="spoken()" (click)="store.show(figure())">
+      <span [style.font-size.px]="size()" [style.font-weight]="strong() ? 700 : 400">{{ text() }}</span>
+      @if (withOther()) {
+        <small>{{ other() }}</small>
+      }
+    </button>
+  `,
+  styles: `
+    button { all: unset; cursor: pointer; font-family: var(--figures); display: inline-flex; gap: 8px; align-items: baseline; border-bottom: 1px dotted var(--quiet); }
+    button:focus-visible { outline: 3px solid var(--accent); outline-offset: 2px; }
+    button.on { background: var(--accent-soft); border-bottom: 2px solid var(--accent); }
+    small { font: 400 14px var(--figures); color: var(--quiet); }
+  `,
+})
+export class FigureButton {
+  protected readonly store = inject(SheetStore);
+  readonly figure = input.required<Figure>();
+  readonly size = input(16);
+  readonly strong = input(false);
+  readonly withOther = input(false);
+  protected readonly text = computed(() => {
+    const f = this.figure();
+    return f.measure === 'length' ? formatLength(f.value, this.store.unit()) : showValue(f, this.store.unit());
+  });
+  protected readonly other = computed(() => {
+    const unit = otherUnit(this.store.unit());
+    return `${formatLength(this.figure().value, unit)} ${unit}`;
+  });
+  protected readonly chosen = computed(() => this.store.figure()?.key === this.figure().key);
+  protected readonly spoken = computed(() => `${this.figure().label} ${showValue(this.figure(), this.store.unit())}, show its working`);
+}

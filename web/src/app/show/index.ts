@@ -1,0 +1,7 @@
+export { CautionNote } from './caution';
+export { Field } from './field';
+export { FigureButton } from './figure';
+export { LengthInput } from './length-input';
+export { LengthPipe } from './length-pipe';
+export { StateMark } from './state-mark';
+export { placeText } from './place';

@@ -1,0 +1,170 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import { dialDecimals, formatLength, type Advice, type CutFinding } from '@iron-patch/core';
+import { SheetStore } from '../../data';
+import { StateMark } from '../../show';
+import { DialPicture } from './dial-picture';
+
+const TITLES: Readonly<Record<Advice['state'], string>> = {
+  'measure-first': 'First: skim it, set the dial to zero, measure',
+  cut: 'Next cut: set the cross slide to',
+  polish: 'Too thin for this tool',
+  in: 'Inside its limits',
+  under: 'Under its limit',
+  cool: 'Let it cool',
+};
+
+/** At the machine: now, wanted, to come off; what to set on the dial, from two metres away. */
+@Component({
+  selector: 'ip-cut',
+  imports: [RouterLink, StateMark, DialPicture],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (cut(); as c) {
+      @if (!store.sheet()!.releases.length) {
+        <p class="said">This part is not released for cutting yet. <a [routerLink]="['/jobs', store.sheet()!.job.id, 'plan']">Release it at Plan</a>, so that its numbers stand still.</p>
+      }
+      <div class="tabs" role="group" aria-label="Segments">
+        @for (x of store.repair()!.cuts; track x.segment.segment.id) {
+          <button type="button" [attr.aria-pressed]="x === c" [class.on]="x === c" (click)="store.select({ spanId: x.segment.segment.id, stationMm: null, clockDeg: null })">
+            <ip-state [state]="mark(x)" [size]="13" /> {{ x.segment.segment.name }}
+          </button>
+        }
+        <span class="quiet holds">{{ plan()?.lathe?.name }}, {{ plan()?.setUps?.[0]?.setUp?.hold }}</span>
+      </div>
+      <div class="top">
+        <div><span class="label">Now</span><span class="huge fig">{{ last(c) }}</span></div>
+        <div>
+          <span class="label">Wanted, cold</span><span class="huge fig">{{ show(c.advice.aimMm) }}</span>
+          <span class="fig band">±{{ show((c.segment.limits.upperMm - c.segment.limits.lowerMm) / 2) }}</span>
+        </div>
+        <div><span class="label">To come off, on the diameter</span><span class="huge fig off">{{ c.cuts.length ? show(c.advice.leftMm) : '–' }}</span></div>
+      </div>
+      <div class="bottom">
+        <section class="next" [class.calm]="c.advice.nextDial === null" aria-live="polite">
+          <h2>{{ titles[c.advice.state] }}</h2>
+          @if (c.advice.nextDial !== null) {
+            <p class="dial fig">{{ dialText(c.advice.nextDial) }}</p>
+            <p class="reads">{{ plan()!.lathe.cross.unit }} on the dial, which reads {{ plan()!.lathe.cross.reads }}</p>
+            <ip-dial-picture [dial]="plan()!.lathe.cross" [from]="c.cuts.at(-1)?.dial ?? 0" [to]="c.advice.nextDial" />
+            <p>From {{ dialText(c.cuts.at(-1)?.dial ?? 0) }}, turn in {{ dialText(c.advice.turnIn ?? 0) }} ({{ lineCount(c) }}), always from the same side.</p>
+          }
+          @for (s of c.advice.sentences; track s) {
+            <p>{{ s }}</p>
+          }
+        </section>
+        <section class="cuts">
+          <h2>Cuts</h2>
+          <ol>
+            @for (b of bars(); track $index) {
+              <li [class.ahead]="b.ahead">
+                <span class="bar" [style.width.%]="b.share"></span>
+                <b class="fig">{{ show(b.mm) }}</b> <span class="quiet">{{ b.words }}</span>
+              </li>
+            }
+          </ol>
+          <p class="wanted fig">wanted, {{ show(c.segment.limits.lowerMm) }} to {{ show(c.segment.limits.upperMm) }}</p>
+          @if (warm(c); as w) {
+            <p class="said">{{ w }}</p>
+          }
+          <p class="quiet speeds">{{ speeds() }}</p>
+        </section>
+      </div>
+    } @else {
+      <p class="empty">Nothing to cut yet. Draw the part, plan it, release it.</p>
+    }
+  `,
+  styles: `
+    :host { display: flex; flex-direction: column; min-height: calc(100% - 52px); }
+    .said { margin: 0; }
+    .tabs { display: flex; flex-wrap: wrap; gap: 6px; padding: 6px 18px; align-items: center; }
+    .tabs button { border-color: transparent; min-height: 40px; padding: 4px 14px; color: var(--ink); font-weight: 400; }
+    .tabs button.on { background: var(--blue-soft); font-weight: 600; box-shadow: inset 0 -3px 0 var(--blue); }
+    .holds { margin-left: auto; font-size: 15px; }
+    .top { display: grid; grid-template-columns: 1fr 1.3fr 1.1fr; gap: 20px; padding: 4px 26px 14px; }
+    .top .label { display: block; font-size: 16px; }
+    .huge { font-size: 66px; line-height: 1.05; font-weight: 700; letter-spacing: -0.5px; }
+    .off { color: var(--accent); }
+    .band { font-size: 22px; color: var(--quiet); margin-left: 12px; }
+    .bottom { display: grid; grid-template-columns: minmax(0, 600px) minmax(0, 1fr); flex: 1; }
+    .next { background: var(--blue); color: var(--scribe); padding: 16px 26px; }
+    .next h2 { font-size: 19px; }
+    .dial { font-size: 112px; line-height: 1.08; font-weight: 700; color: var(--brass); letter-spacing: -1px; }
+    .reads { font-size: 22px; margin-bottom: 12px; }
+    .next p:not(.dial):not(.reads) { font-size: 18px; margin-top: 8px; }
+    .next.calm h2 { font-size: 40px; color: var(--brass); line-height: 1.15; }
+    .cuts { padding: 14px 26px; }
+    .cuts ol { margin: 8px 0; }
+    .cuts li { display: flex; align-items: center; gap: 10px; height: 36px; font-size: 17px; white-space: nowrap; }
+    .bar { flex: none; height: 26px; min-width: 3px; background: #c9cfc8; border: 1px solid #9aa5a0; }
+    .ahead .bar { background: #f0d9a8; border-color: var(--accent); }
+    .wanted { color: var(--fits); font-size: 15px; }
+    .cuts .said { margin-top: 14px; }
+    .speeds { margin-top: 12px; font-size: 15px; }
+    .empty { padding: 32px; }
+    @media (max-width: 1000px) { .bottom { grid-template-columns: 1fr; } .huge { font-size: 46px; } }
+  `,
+})
+export class Cut {
+  protected readonly store = inject(SheetStore);
+  protected readonly titles = TITLES;
+  protected readonly plan = computed(() => this.store.repair()?.plan ?? null);
+  protected readonly cut = computed<CutFinding | null>(() => {
+    const cuts = this.store.repair()?.cuts ?? [];
+    return cuts.find((c) => c.segment.segment.id === this.store.selection().spanId) ?? cuts.find((c) => c.advice.state !== 'in') ?? cuts[0] ?? null;
+  });
+  /** Cuts made, then those still to come, as bars over the wanted size. */
+  protected readonly bars = computed(() => {
+    const c = this.cut()!;
+    const made = c.cuts.map((x, i) => ({ mm: x.measuredMm, ahead: false, words: i === 0 ? 'before the first cut' : 'measured' })).slice(-4);
+    const now = c.cuts.at(-1)?.measuredMm;
+    const { nextMm, cutsLeft, aimMm, state } = c.advice;
+    const steps = state === 'cut' && nextMm !== null && now !== undefined ? this.ahead(nextMm, cutsLeft, aimMm) : [];
+    const all = [...made, ...steps];
+    const most = Math.max(...all.map((b) => b.mm - aimMm), 1e-6);
+    return all.map((b) => ({ ...b, share: Math.max(((b.mm - aimMm) / most) * 48, 0) }));
+  });
+
+  private ahead(nextMm: number, cutsLeft: number, aimMm: number): { mm: number; ahead: boolean; words: string }[] {
+    if (cutsLeft <= 1) return [{ mm: nextMm, ahead: true, words: 'last, measure' }];
+    if (cutsLeft === 2) return [{ mm: nextMm, ahead: true, words: 'finish 1, measure' }, { mm: aimMm, ahead: true, words: 'finish 2, measure' }];
+    return [{ mm: nextMm, ahead: true, words: 'rough' }, { mm: aimMm, ahead: true, words: `after ${cutsLeft - 1} more` }];
+  }
+
+  protected show(mm: number): string {
+    return formatLength(mm, this.store.unit());
+  }
+
+  protected last(c: CutFinding): string {
+    const last = c.cuts.at(-1);
+    return last ? this.show(last.measuredMm) : '–';
+  }
+
+  protected dialText(value: number): string {
+    return value.toFixed(dialDecimals(this.plan()!.lathe.cross));
+  }
+
+  protected lineCount(c: CutFinding): string {
+    const lines = (c.advice.turnIn ?? 0) / this.plan()!.lathe.cross.perLine;
+    const whole = Math.floor(lines + 0.25);
+    const half = Math.abs(lines - whole - 0.5) < 0.25;
+    return `${whole} line${whole === 1 ? '' : 's'}${half ? ' and a half' : ''}`;
+  }
+
+  protected mark(c: CutFinding): 'done' | 'under-way' | 'not-yet' | 'out' {
+    return c.advice.state === 'in' ? 'done' : c.advice.state === 'under' ? 'out' : c.cuts.length ? 'under-way' : 'not-yet';
+  }
+
+  protected warm(c: CutFinding): string {
+    const shop = this.store.sheet()!.job.shopTempC;
+    const above = c.partTempC - shop;
+    if (above < 3 || c.advice.state === 'cool') return '';
+    return `Part is at ${c.partTempC} °C, shop ${shop}. The sizes here are already corrected to 20 °C. Fine for this cut; let it cool before the last one.`;
+  }
+
+  protected speeds(): string {
+    const x = this.plan()?.passes.find((p) => p.segment.segment.id === this.cut()!.segment.segment.id);
+    return x?.roughSpeed.ok && x.finishSpeed.ok ? `Rough at ${x.roughSpeed.value.gearRpm} rpm, finish at ${x.finishSpeed.value.gearRpm} rpm.` : '';
+  }
+
+}

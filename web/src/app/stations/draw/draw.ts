@@ -1,0 +1,253 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { FormsModule } from '@angular/forms';
+import { check, choiceInput, routes } from '@iron-patch/contract';
+import {
+  choiceKey,
+  chosenPart,
+  formatLength,
+  MATERIALS,
+  newPart,
+  originalSizeMm,
+  PART_KINDS,
+  partLengthMm,
+  type CrossHole,
+  type PartKind,
+  type Problem,
+  type Segment,
+  type TurnedPart,
+} from '@iron-patch/core';
+import { NzInputModule } from 'ng-zorro-antd/input';
+import { newId, SheetStore } from '../../data';
+import { Field, FigureButton, LengthInput } from '../../show';
+
+/** The replacement as segments along the axis; diameters that fit a mate follow their fit. */
+@Component({
+  selector: 'ip-draw',
+  imports: [FormsModule, NzInputModule, Field, FigureButton, LengthInput],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (part(); as p) {
+      <div class="top">
+        <ip-field label="Name" path="value.name" [problems]="problems()" #name>
+          <input nz-input autocomplete="off" maxlength="200" [id]="name.id" [attr.aria-invalid]="name.bad()" [ngModel]="p.name" (ngModelChange)="change({ name: $event })" />
+        </ip-field>
+        <ip-field label="Material" #mat>
+          <select [id]="mat.id" [ngModel]="p.materialId" (ngModelChange)="change({ materialId: $event })">
+            @for (m of materials; track m.id) {
+              <option [value]="m.id">{{ m.name }}</option>
+            }
+          </select>
+        </ip-field>
+        <div class="facts">
+          @if (found()?.mass; as mass) {
+            <ip-figure [figure]="mass" [size]="20" />
+          }
+          @if (!found()?.problems?.length) {
+            <a [href]="svg()" target="_blank">Drawing, SVG</a>
+          }
+        </div>
+      </div>
+      @for (s of p.segments; track s.id; let i = $index) {
+        <fieldset class="segment">
+          <legend>{{ s.name || 'Segment ' + (i + 1) }}</legend>
+          <ip-field label="Name" [path]="'value.segments.' + i + '.name'" [problems]="problems()" #sn>
+            <input nz-input autocomplete="off" [id]="sn.id" [ngModel]="s.name" (ngModelChange)="segment(i, { name: $event })" />
+          </ip-field>
+          <ip-length label="Length" [mm]="s.lengthMm" [unit]="store.unit()" [allowZero]="false" [path]="'segments.' + i + '.lengthMm'" [problems]="problems()" (mmChange)="segment(i, { lengthMm: $event ?? 0 })" />
+          @if (s.fitsFeatureIds.length && sizeOf(s.id); as size) {
+            <div class="fitted">
+              <span class="label">Diameter, from the fit</span>
+              <ip-figure [figure]="size.diameter" [size]="20" [strong]="true" />
+              <span class="quiet fig small">{{ limits(s.id) }}</span>
+            </div>
+          } @else {
+            <ip-length label="Diameter" [mm]="s.diameterMm" [unit]="store.unit()" [allowZero]="false" [path]="'segments.' + i + '.diameterMm'" [problems]="problems()" (mmChange)="segment(i, { diameterMm: $event ?? 0 })" />
+          }
+          <ip-length label="Chamfer left" [mm]="s.chamferLeftMm" [unit]="store.unit()" [path]="'segments.' + i + '.chamferLeftMm'" [problems]="problems()" (mmChange)="segment(i, { chamferLeftMm: $event ?? 0 })" />
+          <ip-length label="Chamfer right" [mm]="s.chamferRightMm" [unit]="store.unit()" [path]="'segments.' + i + '.chamferRightMm'" [problems]="problems()" (mmChange)="segment(i, { chamferRightMm: $event ?? 0 })" />
+          <div class="mates" role="group" [attr.aria-label]="s.name + ' fits'">
+            <span class="label">Fits</span>
+            @for (m of mates(); track m.id) {
+              <button type="button" [attr.aria-pressed]="s.fitsFeatureIds.includes(m.id)" [class.on]="s.fitsFeatureIds.includes(m.id)" (click)="toggleMate(i, m.id)">{{ m.name }}</button>
+            }
+            <button type="button" class="plain" [attr.aria-label]="'Remove ' + s.name" [disabled]="p.segments.length === 1" (click)="removeSegment(i)">Remove</button>
+          </div>
+        </fieldset>
+      }
+      @for (h of p.crossHoles; track h.id; let i = $index) {
+        <fieldset class="segment">
+          <legend>Cross hole {{ i + 1 }}</legend>
+          <ip-length label="Diameter" [mm]="h.diameterMm" [unit]="store.unit()" [allowZero]="false" [path]="'crossHoles.' + i + '.diameterMm'" [problems]="problems()" (mmChange)="hole(i, { diameterMm: $event ?? 0 })" />
+          <ip-length label="Centre from the zero face" [mm]="h.atMm" [unit]="store.unit()" [path]="'crossHoles.' + i + '.atMm'" [problems]="problems()" (mmChange)="hole(i, { atMm: $event ?? 0 })" />
+          <ip-field label="Clock angle, °" #clock>
+            <input nz-input class="fig" inputmode="decimal" [id]="clock.id" [ngModel]="h.clockDeg" (ngModelChange)="holeClock(i, $event)" />
+          </ip-field>
+          <div class="mates"><button type="button" class="plain" (click)="removeHole(i)">Remove hole</button></div>
+        </fieldset>
+      }
+      @if (p.bore; as bore) {
+        <fieldset class="segment">
+          <legend>Bore</legend>
+          <ip-length label="Diameter" [mm]="bore.diameterMm" [unit]="store.unit()" [allowZero]="false" path="bore.diameterMm" [problems]="problems()" (mmChange)="change({ bore: { diameterMm: $event ?? 0, depthMm: bore.depthMm } })" />
+          <ip-length label="Depth, empty for through" [mm]="bore.depthMm" [unit]="store.unit()" [optional]="true" path="bore.depthMm" [problems]="problems()" (mmChange)="change({ bore: { diameterMm: bore.diameterMm, depthMm: $event } })" />
+          <div class="mates"><button type="button" class="plain" (click)="change({ bore: null })">Remove bore</button></div>
+        </fieldset>
+      }
+      @if (general().length) {
+        <div class="said bad" role="alert">
+          @for (g of general(); track g.message) {
+            <p>{{ g.message }}</p>
+          }
+        </div>
+      }
+      <div class="row">
+        <button type="button" (click)="addSegment()">Add a cylinder</button>
+        <button type="button" (click)="addHole()">Add a cross hole</button>
+        @if (!p.bore) {
+          <button type="button" (click)="addBore()">Add a bore</button>
+        }
+        <span class="push"></span>
+        @if (store.draftPart()) {
+          <button type="button" (click)="store.draft(null)">Forget the changes</button>
+          <button type="button" class="next" [disabled]="problems().length > 0" (click)="save()">Save drawing</button>
+        } @else {
+          <span class="quiet" role="status">Saved.</span>
+        }
+      </div>
+    } @else {
+      <section class="start">
+        <h2>What is being made?</h2>
+        <div class="kinds" role="group" aria-label="Kind of part">
+          @for (k of kinds; track k[0]) {
+            <button type="button" [attr.aria-pressed]="kind() === k[0]" [class.on]="kind() === k[0]" (click)="kind.set(k[0])">{{ k[1] }}</button>
+          }
+        </div>
+        <div class="row sizes">
+          <ip-length label="Overall length" [mm]="length()" [unit]="store.unit()" [allowZero]="false" (mmChange)="length.set($event ?? 0)" />
+          <ip-length label="Body diameter, about" [mm]="body()" [unit]="store.unit()" [allowZero]="false" (mmChange)="bodyTyped.set($event)" />
+          <button type="button" class="next" [disabled]="!(length() > 0 && body() > 0)" (click)="begin()">Draw it</button>
+        </div>
+        <p class="quiet">It starts with usual proportions; every size can be changed, and the body follows its fit.</p>
+      </section>
+    }
+  `,
+  styles: `
+    :host { display: block; padding: 12px 18px 24px; }
+    .top { display: grid; grid-template-columns: 1.2fr 1.2fr 1fr; gap: 16px; align-items: end; margin-bottom: 10px; }
+    .facts { display: flex; gap: 18px; align-items: center; min-height: 44px; }
+    .segment { display: grid; grid-template-columns: 1fr 1fr 1.2fr 1fr 1fr; gap: 4px 14px; border: 0; border-top: 1px solid var(--hairline); padding: 8px 0 4px; margin: 0; min-width: 0; }
+    legend { font: 600 16px var(--label); padding: 0 8px 0 0; }
+    .fitted { display: flex; flex-direction: column; align-items: flex-start; }
+    .fitted .label, .mates .label { font-size: 15px; }
+    .small { font-size: 14px; }
+    .mates { grid-column: 1 / -1; display: flex; flex-wrap: wrap; gap: 8px; align-items: center; }
+    .mates button { min-height: 40px; padding: 4px 12px; }
+    button.on { background: var(--blue-soft); box-shadow: inset 0 0 0 1px var(--blue); }
+    .push { flex: 1; }
+    .row { margin-top: 10px; }
+    .kinds { display: flex; flex-wrap: wrap; gap: 10px; margin: 10px 0; }
+    .sizes { align-items: flex-end; }
+    .sizes button { margin-bottom: 22px; }
+    @media (max-width: 1000px) { .segment { grid-template-columns: 1fr 1fr; } }
+  `,
+})
+export class Draw {
+  protected readonly store = inject(SheetStore);
+  protected readonly materials = MATERIALS;
+  protected readonly kinds = Object.entries(PART_KINDS) as [PartKind, string][];
+  protected readonly kind = signal<PartKind>('headed-pin');
+  protected readonly length = signal(100);
+  protected readonly bodyTyped = signal<number | null>(null);
+  protected readonly part = computed(() => {
+    const sheet = this.store.shown();
+    return sheet ? chosenPart(sheet) : null;
+  });
+  protected readonly found = computed(() => this.store.repair()?.part ?? null);
+  protected readonly mates = computed(() => (this.store.repair()?.fits ?? []).map((f) => f.hole.feature));
+  protected readonly body = computed(() => {
+    const worn = this.store.repair()?.features.find((f) => f.component.role === 'worn' && f.feature.land === 'worn');
+    return this.bodyTyped() ?? (worn && originalSizeMm(worn)) ?? this.store.repair()?.fits[0]?.target?.aimMm ?? 25;
+  });
+  /** What core and the contract say against the drawing, core's paths first. */
+  protected readonly problems = computed<readonly Problem[]>(() => {
+    const part = this.part();
+    if (!part) return [];
+    const shape = check(choiceInput(choiceKey.part)!, { value: part, reason: '' });
+    return [...(this.found()?.problems ?? []), ...(shape.ok ? [] : shape.problems)];
+  });
+  protected readonly general = computed(() => this.problems().filter((p) => !/\.\d+\.|bore|^value\.name/.test(p.path)));
+  protected readonly svg = computed(() => routes.drawing(this.store.sheet()!.job.id));
+
+  protected begin(): void {
+    const sheet = this.store.sheet()!;
+    const part = newPart(this.kind(), sheet.components.find((c) => c.role === 'worn')?.name ?? sheet.job.title, this.body(), this.length());
+    const mates = this.mates().map((m) => m.id);
+    this.put({ ...part, segments: part.segments.map((s) => (s.id === 'body' ? { ...s, fitsFeatureIds: mates } : s)) });
+  }
+
+  protected change(change: Partial<TurnedPart>): void {
+    this.put({ ...this.part()!, ...change });
+  }
+
+  protected segment(index: number, change: Partial<Segment>): void {
+    this.change({ segments: this.part()!.segments.map((s, i) => (i === index ? { ...s, ...change } : s)) });
+  }
+
+  protected toggleMate(index: number, mateId: string): void {
+    const { fitsFeatureIds } = this.part()!.segments[index]!;
+    this.segment(index, { fitsFeatureIds: fitsFeatureIds.includes(mateId) ? fitsFeatureIds.filter((m) => m !== mateId) : [...fitsFeatureIds, mateId] });
+  }
+
+  protected addSegment(): void {
+    const { segments } = this.part()!;
+    const last = segments.at(-1);
+    const added: Segment = { id: newId().slice(0, 8), kind: 'cylinder', name: 'Step', lengthMm: 10, diameterMm: (last?.diameterMm ?? 20) * 0.8, chamferLeftMm: 0, chamferRightMm: 0, fitsFeatureIds: [] };
+    this.change({ segments: [...segments, added] });
+  }
+
+  protected removeSegment(index: number): void {
+    this.change({ segments: this.part()!.segments.filter((_, i) => i !== index) });
+  }
+
+  protected addHole(): void {
+    const added: CrossHole = { id: newId().slice(0, 8), diameterMm: 5, atMm: Math.max(partLengthMm(this.part()!) - 8, 4), clockDeg: 90 };
+    this.change({ crossHoles: [...this.part()!.crossHoles, added] });
+  }
+
+  protected hole(index: number, change: Partial<CrossHole>): void {
+    this.change({ crossHoles: this.part()!.crossHoles.map((h, i) => (i === index ? { ...h, ...change } : h)) });
+  }
+
+  protected holeClock(index: number, text: string): void {
+    const clockDeg = Number(String(text).replace(',', '.'));
+    this.hole(index, { clockDeg: Number.isFinite(clockDeg) ? clockDeg : -1 });
+  }
+
+  protected removeHole(index: number): void {
+    this.change({ crossHoles: this.part()!.crossHoles.filter((_, i) => i !== index) });
+  }
+
+  protected addBore(): void {
+    this.change({ bore: { diameterMm: this.part()!.segments[0]!.diameterMm / 2, depthMm: null } });
+  }
+
+  protected sizeOf(segmentId: string) {
+    const found = this.found()?.segments.find((s) => s.segment.id === segmentId);
+    return found?.fits.length ? found : null;
+  }
+
+  protected limits(segmentId: string): string {
+    const l = this.sizeOf(segmentId)?.diameter.limits;
+    const unit = this.store.unit();
+    return l ? `${formatLength(l.lower, unit)} to ${formatLength(l.upper, unit)}` : '';
+  }
+
+  protected async save(): Promise<void> {
+    const saved = await this.store.putChoice(choiceKey.part, 'the drawing', this.part(), '', true, this.store.draftFrom()).catch(() => null);
+    if (saved) this.store.draft(null);
+  }
+
+  private put(part: TurnedPart): void {
+    this.store.draft(part);
+  }
+}

@@ -1,0 +1,68 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { dialDecimals, formatLength, type Dial, type Rung } from '@iron-patch/core';
+import { scaleLinear } from 'd3-scale';
+import { SheetStore } from '../../data';
+
+const ROW = 30;
+const RULE_WIDTH = 92;
+
+/** The depth ladder: a rule from the zero face with every stop on it, readout number large, dial turns beside. */
+@Component({
+  selector: 'ip-ladder',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="ladder">
+      <svg [attr.viewBox]="'0 0 92 ' + height()" [attr.height]="height()" width="92" aria-hidden="true">
+        <line x1="20" x2="20" y1="6" [attr.y2]="height() - 6" class="rule" />
+        <line x1="8" x2="32" y1="6" y2="6" class="zero" />
+        @for (s of stops(); track $index) {
+          <path [attr.d]="'M20 ' + s.at + ' H34 L70 ' + s.row + ' H92'" class="stop" />
+          <line x1="12" x2="28" [attr.y1]="s.at" [attr.y2]="s.at" class="mark" />
+        }
+      </svg>
+      <table>
+        <thead class="sr-only"><tr><th>Stop</th><th>Tool at</th><th>Dial</th></tr></thead>
+        <tbody>
+          @for (r of rungs(); track $index) {
+            <tr>
+              <td class="tool fig">{{ show(r.toolMm) }}</td>
+              <td class="dial fig">{{ r.dial.turns }} turn{{ r.dial.turns === 1 ? '' : 's' }} + {{ r.dial.remainder.toFixed(places()) }}</td>
+              <td>{{ r.what }}@if (r.note) { <span class="quiet">{{ r.note }}</span> }</td>
+            </tr>
+          }
+        </tbody>
+      </table>
+    </div>
+  `,
+  styles: `
+    .ladder { display: flex; align-items: flex-start; }
+    table { border-collapse: collapse; margin-top: 8px; flex: 1; }
+    td { height: 30px; padding: 0 12px 0 0; font-size: 15px; white-space: nowrap; }
+    td:last-child { white-space: normal; line-height: 1.15; width: 100%; }
+    .tool { font-size: 18px; font-weight: 700; text-align: right; }
+    .dial { color: var(--quiet); }
+    .rule { stroke: var(--ink); stroke-width: 2; }
+    .zero { stroke: var(--accent); stroke-width: 4; }
+    .mark { stroke: var(--ink); stroke-width: 2; }
+    .stop { fill: none; stroke: var(--blue); stroke-width: 1.2; }
+  `,
+})
+export class LadderPicture {
+  private readonly store = inject(SheetStore);
+  readonly rungs = input.required<readonly Rung[]>();
+  readonly dial = input.required<Dial>();
+  protected readonly width = RULE_WIDTH;
+  protected readonly height = computed(() => Math.max(this.rungs().length * ROW + 16, 60));
+  protected readonly places = computed(() => dialDecimals(this.dial()));
+  protected readonly stops = computed(() => {
+    const rungs = this.rungs();
+    const most = Math.max(1, ...rungs.map((r) => r.toolMm));
+    const scale = scaleLinear().domain([0, most]).range([6, this.height() - 8]);
+    return rungs.map((r, i) => ({ at: scale(r.toolMm), row: 8 + i * ROW + ROW / 2 }));
+  });
+
+  protected show(mm: number): string {
+    const unit = this.store.unit();
+    return formatLength(mm, unit, unit === 'mm' ? 2 : 3);
+  }
+}

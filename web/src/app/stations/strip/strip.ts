@@ -1,0 +1,139 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { materialOf, type ComponentRecord, type FeatureRecord } from '@iron-patch/core';
+import { SheetStore } from '../../data';
+import { CautionNote, placeText } from '../../show';
+import { ComponentForm, VERDICT_WORDS } from './component-form';
+import { FeatureForm } from './feature-form';
+
+const ROLE_SHORT = { worn: 'worn part', mate: 'mate', other: 'came along' } as const;
+
+/** What came apart, what fits together with what, and which places are measured. */
+@Component({
+  selector: 'ip-strip',
+  imports: [ComponentForm, FeatureForm, CautionNote],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <section>
+      @for (h of store.sheet()!.job.hazards; track h) {
+        <ip-caution [hazard]="h" />
+      }
+      @for (c of components(); track c.id) {
+        <article>
+          <header>
+            <h2>{{ c.name }}</h2>
+            <span class="quiet">{{ roles[c.role] }}, {{ material(c) }}{{ c.verdict ? ', ' + verdicts[c.verdict].toLowerCase() : '' }}</span>
+            <span class="push"></span>
+            <button type="button" class="plain" [attr.aria-label]="'Change ' + c.name" (click)="open('c' + c.id)">Change</button>
+            @if (!places(c).length) {
+              <button type="button" class="plain" [attr.aria-label]="'Remove ' + c.name" (click)="remove(c)">Remove</button>
+            }
+          </header>
+          @if (c.asFound) {
+            <p class="found">{{ c.asFound }}</p>
+          }
+          @if (opened() === 'c' + c.id) {
+            <ip-component-form [record]="c" (closed)="open('')" />
+          }
+          @if (places(c).length) {
+            <table class="plain">
+              <thead><tr><th>Place</th><th>Kind</th><th class="num">from, to ({{ store.unit() }})</th><th>Stations and clocks</th><th>Fits</th><th><span class="sr-only">Change</span></th></tr></thead>
+              <tbody>
+                @for (f of places(c); track f.id) {
+                  <tr>
+                    <td><b>{{ f.name }}</b></td>
+                    <td>{{ f.side }}{{ f.land === 'unworn' ? ', never ran' : '' }}</td>
+                    <td class="num">{{ place(f.startMm) }} to {{ place(f.startMm + f.lengthMm) }}</td>
+                    <td class="fig small">{{ stations(f) }}; {{ f.clocksDeg.length }} clock{{ f.clocksDeg.length > 1 ? 's' : '' }}</td>
+                    <td>{{ mateOf(f) }}</td>
+                    <td class="acts">
+                      <button type="button" class="plain" [attr.aria-label]="'Change ' + f.name" (click)="open('f' + f.id)">Change</button>
+                      <button type="button" class="plain" [attr.aria-label]="'Remove ' + f.name" (click)="removeFeature(f)">Remove</button>
+                    </td>
+                  </tr>
+                  @if (opened() === 'f' + f.id) {
+                    <tr><td colspan="6"><ip-feature-form [componentId]="c.id" [record]="f" (closed)="open('')" /></td></tr>
+                  }
+                }
+              </tbody>
+            </table>
+          }
+          @if (opened() === 'n' + c.id) {
+            <ip-feature-form [componentId]="c.id" (closed)="open('')" />
+          } @else {
+            <button type="button" [class.next]="nextIsPlace(c)" (click)="open('n' + c.id)">Add a place to measure on {{ c.name }}</button>
+          }
+        </article>
+      } @empty {
+        <p class="empty">Nothing is on record yet. Start with the worn part; then add what it runs in.</p>
+      }
+      @if (opened() === 'new') {
+        <article><h2>New component</h2><ip-component-form (closed)="open('')" /></article>
+      } @else {
+        <button type="button" [class.next]="nextIsComponent()" (click)="open('new')">Add a component</button>
+      }
+    </section>
+  `,
+  styles: `
+    section { padding: 14px 20px 24px; display: grid; gap: 14px; justify-items: start; }
+    article { width: 100%; border-bottom: 1px solid var(--hairline); padding-bottom: 14px; }
+    header { display: flex; align-items: center; gap: 12px; min-height: 44px; }
+    .push { flex: 1; }
+    .found { margin-bottom: 6px; }
+    table { margin-bottom: 10px; }
+    td { vertical-align: middle !important; }
+    .small { font-size: 14px; }
+    .acts { white-space: nowrap; text-align: right; }
+    .empty { padding: 12px 0; }
+    ip-caution { width: 100%; }
+  `,
+})
+export class Strip {
+  protected readonly store = inject(SheetStore);
+  protected readonly roles = ROLE_SHORT;
+  protected readonly verdicts = VERDICT_WORDS;
+  protected readonly opened = signal('');
+  protected readonly components = computed(() => this.store.sheet()?.components ?? []);
+  protected readonly nextIsComponent = computed(() => {
+    const roles = this.components().map((c) => c.role);
+    return !roles.includes('worn') || (!roles.includes('mate') && this.components().every((c) => this.places(c).length > 0));
+  });
+
+  protected open(what: string): void {
+    this.opened.set(what);
+  }
+
+  protected places(c: ComponentRecord): FeatureRecord[] {
+    return this.store.sheet()!.features.filter((f) => f.componentId === c.id);
+  }
+
+  protected nextIsPlace(c: ComponentRecord): boolean {
+    return c.role !== 'other' && this.places(c).length === 0;
+  }
+
+  protected material(c: ComponentRecord): string {
+    return materialOf(c.materialId)?.name ?? 'material not known';
+  }
+
+  protected place(mm: number): string {
+    return placeText(mm, this.store.unit());
+  }
+
+  protected stations(f: FeatureRecord): string {
+    return f.stationsMm.map((mm) => this.place(mm)).join(', ');
+  }
+
+  protected mateOf(f: FeatureRecord): string {
+    const { features } = this.store.sheet()!;
+    const mate = features.find((x) => x.id === f.matesFeatureId);
+    const back = features.filter((x) => x.matesFeatureId === f.id);
+    return [mate, ...back].flatMap((x) => (x ? [x.name] : [])).join(', ') || '–';
+  }
+
+  protected remove(c: ComponentRecord): void {
+    void this.store.removeComponent(c).catch(() => undefined);
+  }
+
+  protected removeFeature(f: FeatureRecord): void {
+    void this.store.removeFeature(f).catch(() => undefined);
+  }
+}
