@@ -3,6 +3,7 @@ import { advise, learnShortfall, type CoachSettings, type CutRecord } from './co
 const lathe = { cross: { unit: 'in', perTurn: 0.2, perLine: 0.001, reads: 'radius' } } as const;
 const settings: CoachSettings = {
   lathe,
+  unit: 'mm',
   limits: { lowerMm: 40.033, upperMm: 40.049 },
   leastChipMm: 0.05,
   roughMostMm: 4,

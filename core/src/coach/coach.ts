@@ -1,3 +1,4 @@
+import { formatWithUnit, type LengthUnit } from '../quantity';
 import { crossDialFor, diameterForCrossDial, type Lathe } from '../setups';
 
 /** One cut on record: where the cross slide stood and what came out, at 20 °C. */
@@ -9,6 +10,8 @@ export interface CutRecord {
 
 export interface CoachSettings {
   readonly lathe: Pick<Lathe, 'cross'>;
+  /** Unit of the sentences. */
+  readonly unit: LengthUnit;
   readonly limits: { readonly lowerMm: number; readonly upperMm: number };
   /** Least chip a side that the tool can take, mm. */
   readonly leastChipMm: number;
@@ -102,7 +105,7 @@ export function advise(cuts: readonly CutRecord[], s: CoachSettings): Advice {
     return {
       ...done,
       state: 'polish',
-      sentences: [`${(offMm / 2).toFixed(3)} mm a side is less than this tool can cut: it would rub, then dig in.`, restBy(leftMm)],
+      sentences: [`${formatWithUnit(offMm / 2, s.unit)} a side is less than this tool can cut: it would rub, then dig in.`, restBy(leftMm)],
     };
   const warmK = s.part.tempC - s.part.shopC;
   const bigMm = s.part.alphaPerK * last.measuredMm * warmK;
@@ -111,7 +114,7 @@ export function advise(cuts: readonly CutRecord[], s: CoachSettings): Advice {
       ...done,
       state: 'cool',
       cutsLeft,
-      sentences: [`The part is ${warmK.toFixed(0)} °C above the shop and reads ${bigMm.toFixed(3)} mm big. Let it cool before the last cut.`],
+      sentences: [`The part is ${warmK.toFixed(0)} °C above the shop and reads ${formatWithUnit(bigMm, s.unit)} big. Let it cool before the last cut.`],
     };
   const shortfallMm = learnShortfall(cuts, s.lathe, offMm);
   const ask = offMm + shortfallMm;
@@ -120,6 +123,6 @@ export function advise(cuts: readonly CutRecord[], s: CoachSettings): Advice {
     cutsLeft === 1 ? 'Last cut.' : cutsLeft === 2 ? 'Then measure. Two equal cuts are left.' : `Then measure. ${cutsLeft} cuts are left.`,
   ];
   if (Math.abs(shortfallMm) >= 0.001)
-    sentences.unshift(`This tool has been taking ${Math.abs(shortfallMm).toFixed(3)} mm ${shortfallMm > 0 ? 'less' : 'more'} than asked: allowed for.`);
+    sentences.unshift(`This tool has been taking ${formatWithUnit(Math.abs(shortfallMm), s.unit)} ${shortfallMm > 0 ? 'less' : 'more'} than asked: allowed for.`);
   return { ...done, shortfallMm, state: 'cut', nextMm: last.measuredMm - offMm, nextDial: last.dial + turnIn, turnIn, cutsLeft, sentences };
 }

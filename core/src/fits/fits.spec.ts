@@ -81,9 +81,10 @@ describe('house rules', () => {
 });
 
 it('bores true to the next step that cleans up', () => {
-  expect(truedSizeMm(40.31)).toBeCloseTo(40.35, 9);
-  expect(truedSizeMm(40.33)).toBeCloseTo(40.35, 9);
-  expect(truedSizeMm(40.331)).toBeCloseTo(40.4, 9);
+  expect(truedSizeMm(40.31, 'mm')).toBeCloseTo(40.35, 9);
+  expect(truedSizeMm(40.33, 'mm')).toBeCloseTo(40.35, 9);
+  expect(truedSizeMm(40.331, 'mm')).toBeCloseTo(40.4, 9);
+  expect(truedSizeMm(0.5052 * 25.4, 'in')).toBeCloseTo(0.508 * 25.4, 6);
   const target = pinForTruedHole(40.35, { kind: 'house', rule: STARTING_HOUSE_RULES[1]! });
   expect(target).toMatchObject({ value: { upperMm: expect.closeTo(40.2387, 4) } });
 });

@@ -2,5 +2,5 @@ export { zoneDeviations, toleranceWidth, ZONES, ISO286_LEAST_MM, ISO286_MOST_MM,
 export { ISO286_SOURCE } from './iso286.data';
 export { houseAllowanceMm, houseRuleWords, STARTING_HOUSE_RULES, type HouseRule } from './house-rule';
 export { askSchool, schoolId, schoolName, schoolsOf, type School, type SchoolAnswer } from './school';
-export { pinForKeptHole, pinForTruedHole, truedSizeMm, CLEAN_UP_MM, TRUED_STEP_MM, type MeasuredHole, type PinTarget } from './target';
+export { pinForKeptHole, pinForTruedHole, truedSizeMm, TRUING, type MeasuredHole, type PinTarget } from './target';
 export { generalToleranceMm, GENERAL_TOLERANCE_SOURCE } from './general-tolerance';

@@ -1,4 +1,5 @@
 import { good, type Outcome } from '../outcome';
+import type { LengthUnit } from '../quantity';
 import { askSchool, type School } from './school';
 
 /** The mate as it was measured, at 20 °C, mm. */
@@ -29,13 +30,17 @@ export interface PinTarget {
   readonly words: string;
 }
 
-/** Least metal a truing cut must take on the diameter to clean up, mm; sizes are then rounded up to the next step. */
-export const CLEAN_UP_MM = 0.02;
-export const TRUED_STEP_MM = 0.05;
+/** Least metal a truing cut must take on the diameter to clean up; sizes are then rounded up to the next step of the job's unit. */
+export const TRUING = {
+  mm: { cleanUpMm: 0.02, stepMm: 0.05, words: 'largest place plus 0.02 mm to clean up, rounded up to 0.05 mm' },
+  in: { cleanUpMm: 0.0254, stepMm: 0.0508, words: 'largest place plus 0.001 in to clean up, rounded up to 0.002 in' },
+} as const;
 
 /** Size that a hole is bored to so that it cleans up all round, mm. */
-export const truedSizeMm = (largestMm: number): number =>
-  Math.round(Math.ceil((largestMm + CLEAN_UP_MM) / TRUED_STEP_MM - 1e-9) * TRUED_STEP_MM * 1000) / 1000;
+export function truedSizeMm(largestMm: number, unit: LengthUnit): number {
+  const { cleanUpMm, stepMm } = TRUING[unit];
+  return Math.round(Math.ceil((largestMm + cleanUpMm) / stepMm - 1e-6) * stepMm * 1e6) / 1e6;
+}
 
 /**
  * The new pin for a measured hole that is kept: smallest size of the hole less the school's clearance.

@@ -21,6 +21,14 @@ export function formatLength(mm: number, unit: LengthUnit, decimals = USUAL_DECI
 export const formatWithUnit = (mm: number, unit: LengthUnit, decimals?: number): string =>
   `${formatLength(mm, unit, decimals)} ${unit}`;
 
+/** A place along a part as short text: `5`, `12.5`, `0.197`. */
+export function formatPlace(mm: number, unit: LengthUnit): string {
+  const text = formatLength(mm, unit, COARSE_DECIMALS[unit]);
+  return text.includes('.') ? text.replace(/\.?0+$/, '') : text;
+}
+
+export const placeWithUnit = (mm: number, unit: LengthUnit): string => `${formatPlace(mm, unit)} ${unit}`;
+
 /** A length in its own unit and, in brackets, the other: `40.049 mm (1.5767 in)`. */
 export const formatBoth = (mm: number, unit: LengthUnit): string =>
   `${formatWithUnit(mm, unit)} (${formatWithUnit(mm, otherUnit(unit))})`;

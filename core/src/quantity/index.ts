@@ -5,6 +5,8 @@ export {
   formatLength,
   formatWithUnit,
   formatBoth,
+  formatPlace,
+  placeWithUnit,
   decimalsInOther,
   toInchFraction,
   type InchFraction,

@@ -25,6 +25,7 @@ function cutOf(segment: SegmentFinding, plan: PlanFinding, materialId: string, l
   const partTempC = readings.at(-1)?.partTempC ?? shopTempC;
   const advice = advise(cuts, {
     lathe: plan.lathe,
+    unit: sheet.job.unit,
     limits: segment.limits,
     leastChipMm: LEAST_CHIP_MM[plan.plan.tool],
     roughMostMm: USUAL_PASSES.roughMostMm,

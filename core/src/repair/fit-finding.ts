@@ -1,5 +1,6 @@
-import { pinForKeptHole, pinForTruedHole, schoolId, schoolName, schoolsOf, truedSizeMm, type PinTarget, type School } from '../fits';
+import { pinForKeptHole, pinForTruedHole, schoolId, schoolName, schoolsOf, truedSizeMm, TRUING, type PinTarget, type School } from '../fits';
 import type { Outcome } from '../outcome';
+import type { LengthUnit } from '../quantity';
 import { minus, plus, ruled, sumOf, workedOut, type Figure } from '../working';
 import { chosenFit, type FitChoice } from './choices';
 import type { FeatureFinding } from './feature-finding';
@@ -41,11 +42,11 @@ export interface FitFinding {
 /** House default for pins in the open: room for grease and grit; another is chosen at Decide. */
 export const HOUSE_DEFAULT_SCHOOL = 'grease';
 
-function optionsFor(hole: FeatureFinding, shop: Shop): SchoolOption[] {
+function optionsFor(hole: FeatureFinding, unit: LengthUnit, shop: Shop): SchoolOption[] {
   const { shape } = hole;
   if (!shape) return [];
   const measured = { smallestMm: shape.smallestMm, largestMm: shape.largestMm, ovalityMm: shape.mostOval.ovalityMm };
-  const truedMm = truedSizeMm(shape.largestMm);
+  const truedMm = truedSizeMm(shape.largestMm, unit);
   return schoolsOf(shop.houseRules).map((school) => ({
     school,
     id: schoolId(school),
@@ -56,12 +57,12 @@ function optionsFor(hole: FeatureFinding, shop: Shop): SchoolOption[] {
   }));
 }
 
-function figuresFor(hole: FeatureFinding, target: PinTarget, choice: FitChoice): FitFigures {
+function figuresFor(hole: FeatureFinding, target: PinTarget, choice: FitChoice, unit: LengthUnit): FitFigures {
   const id = hole.feature.id;
   const name = hole.feature.name.toLowerCase();
   const truedHole = (): Figure =>
     choice.truedMm === null
-      ? workedOut(`${id}.trued`, `${name} bored true`, target.holeSmallestMm, 'largest place plus 0.02 mm to clean up, rounded up to 0.05 mm', hole.largest ? [hole.largest] : [])
+      ? workedOut(`${id}.trued`, `${name} bored true`, target.holeSmallestMm, TRUING[unit].words, hole.largest ? [hole.largest] : [])
       : ruled(`${id}.trued`, `${name} bored true`, target.holeSmallestMm, 'size chosen at Decide');
   const holeFigure = choice.hole === 'true' ? truedHole() : hole.smallest!;
   const largest = choice.hole === 'true' ? holeFigure : hole.largest!;
@@ -85,7 +86,7 @@ function figuresFor(hole: FeatureFinding, target: PinTarget, choice: FitChoice):
 export const schoolById = (id: string, shop: Shop): School | undefined => schoolsOf(shop.houseRules).find((s) => schoolId(s) === id);
 
 function fitOf(hole: FeatureFinding, sheet: JobSheet, shop: Shop): FitFinding {
-  const options = optionsFor(hole, shop);
+  const options = optionsFor(hole, sheet.job.unit, shop);
   const choice = chosenFit(sheet, hole.feature.id);
   const used: FitChoice = choice ?? { schoolId: HOUSE_DEFAULT_SCHOOL, hole: 'keep', truedMm: null };
   const base = { hole, options, choice };
@@ -95,7 +96,7 @@ function fitOf(hole: FeatureFinding, sheet: JobSheet, shop: Shop): FitFinding {
   const outcome =
     used.hole === 'keep' ? option.kept : used.truedMm === null ? option.trued : pinForTruedHole(used.truedMm, option.school);
   if (!outcome.ok) return { ...base, target: null, figures: null, problem: outcome.problems[0]!.message };
-  return { ...base, target: outcome.value, figures: figuresFor(hole, outcome.value, used), problem: null };
+  return { ...base, target: outcome.value, figures: figuresFor(hole, outcome.value, used, sheet.job.unit), problem: null };
 }
 
 /** Every inside feature of a mate, as a hole that the new part must fit. */

@@ -4,6 +4,7 @@ import type { FeatureFinding } from './feature-finding';
 import type { FitFinding } from './fit-finding';
 import type { PartFinding } from './part-finding';
 import type { ProofFinding } from './proof-finding';
+import { formatWithUnit, placeWithUnit } from '../quantity';
 import type { JobSheet } from './records';
 import type { MovedFigure } from './release';
 import { CAUTIONS } from './cautions.data';
@@ -66,12 +67,12 @@ function strip({ sheet, features }: StandingInputs): Standing {
   return lonely ? underWay(`what ${lonely.feature.name.toLowerCase()} fits together with`) : done;
 }
 
-function measure({ features }: StandingInputs): Standing {
+function measure({ sheet, features }: StandingInputs): Standing {
   if (features.length === 0) return notYet('the places to measure');
   const left = features.reduce((s, f) => s + f.planned.filter((p) => !f.readings.some((r) => r.stationMm === p.stationMm && r.clockDeg === p.clockDeg)).length, 0);
   if (left === 0) return done;
   const first = features.find((f) => f.next)!;
-  const waits = `${left} more reading${left > 1 ? 's' : ''}, next ${first.feature.name.toLowerCase()} at ${first.next!.stationMm} mm, ${first.next!.clockDeg}°`;
+  const waits = `${left} more reading${left > 1 ? 's' : ''}, next ${first.feature.name.toLowerCase()} at ${placeWithUnit(first.next!.stationMm, sheet.job.unit)}, ${first.next!.clockDeg}°`;
   return features.some((f) => f.readings.length) ? underWay(waits) : notYet(waits);
 }
 
@@ -103,7 +104,7 @@ function cut({ sheet, cuts, proofs, moved }: StandingInputs): Standing {
   const made = (c: CutFinding): boolean => c.advice.state === 'in' || proofs.some((p) => p.segment.segment.id === c.segment.segment.id && p.readings.length > 0);
   const open = cuts.find((c) => !made(c));
   if (!open) return done;
-  const left = open.cuts.length ? `${open.advice.leftMm.toFixed(3)} mm to come off ${open.segment.segment.name.toLowerCase()}` : `the first cut on ${open.segment.segment.name.toLowerCase()}`;
+  const left = open.cuts.length ? `${formatWithUnit(open.advice.leftMm, sheet.job.unit)} to come off ${open.segment.segment.name.toLowerCase()}` : `the first cut on ${open.segment.segment.name.toLowerCase()}`;
   return underWay(left);
 }
 
@@ -116,7 +117,7 @@ function prove({ sheet, proofs }: StandingInputs): Standing {
   const unsigned = proofs.find((p) => !p.signed);
   if (unsigned) return underWay(`somebody to pass ${unsigned.segment.segment.name.toLowerCase()}`);
   const caution = sheet.job.hazards.find((h) => (h === 'lifting' || h === 'vessel' || h === 'steering') && !sheet.choices.some((c) => c.key === choiceKey.caution(h)));
-  return caution ? underWay(`a licensed person: ${CAUTIONS[caution].what.toLowerCase()}`) : done;
+  return caution ? underWay(`a licensed person: ${CAUTIONS[caution].what.toLowerCase().replace(/\.$/, '')}`) : done;
 }
 
 const returned = ({ sheet }: StandingInputs): Standing => (chosenReturn(sheet) ? done : notYet('the report and the hand-over'));

@@ -1,6 +1,7 @@
 import { registerLocaleData } from '@angular/common';
 import enGb from '@angular/common/locales/en-GB';
 import { LOCALE_ID, provideBrowserGlobalErrorListeners, provideZonelessChangeDetection, type ApplicationConfig } from '@angular/core';
+import { en_GB, provideNzI18n } from 'ng-zorro-antd/i18n';
 import { provideRouter, withComponentInputBinding } from '@angular/router';
 import { appRoutes } from './app.routes';
 
@@ -11,6 +12,7 @@ export const appConfig: ApplicationConfig = {
     provideZonelessChangeDetection(),
     provideBrowserGlobalErrorListeners(),
     { provide: LOCALE_ID, useValue: 'en-GB' },
+    provideNzI18n(en_GB),
     provideRouter(appRoutes, withComponentInputBinding()),
   ],
 };

@@ -15,7 +15,16 @@ export class Live {
   private source: EventSource | null = null;
 
   constructor() {
-    inject(DestroyRef).onDestroy(() => this.source?.close());
+    inject(DestroyRef).onDestroy(() => this.disconnect());
+    // A browser opens six lines to one server in all: a page that nobody looks at gives its own back.
+    addEventListener('pagehide', () => this.disconnect());
+    addEventListener('pageshow', (e) => e.persisted && this.connect());
+    document.addEventListener('visibilitychange', () => (document.visibilityState === 'hidden' ? this.disconnect() : this.connect()));
+  }
+
+  private disconnect(): void {
+    this.source?.close();
+    this.source = null;
   }
 
   connect(): void {

@@ -84,7 +84,7 @@ const urgency = (job: FloorJob): string => `${job.next === null ? 2 : job.next.s
     .head input { max-width: 460px; }
     .new { margin-left: auto; background: var(--accent); color: #fff; font: 600 16px var(--label); padding: 0 20px; line-height: 44px; text-decoration: none; border-radius: 2px; white-space: nowrap; }
     .strips { border-top: 1px solid var(--hairline); }
-    .strip { display: grid; grid-template-columns: 66px minmax(180px, 1.15fr) 306px minmax(190px, 1.2fr) 104px; gap: 16px; align-items: center; background: var(--sheet); border-bottom: 1px solid var(--hairline); padding: 9px 12px; min-height: 64px; color: var(--ink); text-decoration: none; }
+    .strip { display: grid; grid-template-columns: 66px minmax(180px, 1.15fr) 351px minmax(180px, 1.1fr) 104px; gap: 16px; align-items: center; background: var(--sheet); border-bottom: 1px solid var(--hairline); padding: 9px 12px; min-height: 64px; color: var(--ink); text-decoration: none; }
     .strip:hover { background: #fff; box-shadow: inset 4px 0 0 var(--blue); }
     .number { font-size: 19px; font-weight: 700; }
     .what, .next { display: flex; flex-direction: column; min-width: 0; }
@@ -93,7 +93,7 @@ const urgency = (job: FloorJob): string => `${job.next === null ? 2 : job.next.s
     .next b { font: 600 15px var(--label); color: var(--accent); }
     .next span { font-size: 15px; line-height: 1.25; display: -webkit-box; -webkit-line-clamp: 2; -webkit-box-orient: vertical; overflow: hidden; }
     .wrong, .next b.wrong { color: var(--out); }
-    .nine { display: grid; grid-template-columns: repeat(9, 34px); }
+    .nine { display: grid; grid-template-columns: repeat(9, 39px); }
     .cell { display: flex; flex-direction: column; align-items: center; gap: 2px; padding: 3px 0; border-bottom: 3px solid transparent; }
     .cell.here { border-color: var(--accent); }
     .cell i { font: 400 11px var(--label); color: var(--quiet); }

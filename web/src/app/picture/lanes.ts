@@ -123,7 +123,7 @@ export class Lanes {
         fromMm: from,
         toMm: from + f.hole.feature.lengthMm,
         oval: f.target?.trueTheHole ?? false,
-        text: shape ? `${this.coarse(shape.smallestMm)} to ${this.coarse(shape.largestMm)}` : 'not measured',
+        text: shape ? (this.x(from + f.hole.feature.lengthMm) - this.x(from) > 124 ? `${this.coarse(shape.smallestMm)} to ${this.coarse(shape.largestMm)}` : this.coarse(shape.smallestMm)) : '',
       };
     }),
   );

@@ -1,14 +1,16 @@
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { formatLength, toUnit, fromUnit, type OutlinePoint, type PictureModel } from '@iron-patch/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { formatLength, toUnit, fromUnit, type OutlinePoint, type PictureModel, type PictureSpan } from '@iron-patch/core';
 import { scaleLinear } from 'd3-scale';
 import { SheetStore } from '../data';
 import { Axis, LANE_NAME_PX } from './axis';
 
-const HEIGHT = 218;
-const CENTRE = 104;
-const ROOM_RADIUS = 78;
+/** Room below the part for the axis, and above it for the mates' names, px. */
+const BELOW = 36;
+const ABOVE = 24;
 /** Wear is drawn this many times deeper than it is. */
 const WEAR_TIMES = 25;
+/** A size needs this much room, px. */
+const SIZE_PX = 70;
 
 /** The part on layout blue: half section above the centre line, outside below, the mates dashed round it. */
 @Component({
@@ -16,7 +18,7 @@ const WEAR_TIMES = 25;
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (model(); as m) {
-      <svg [attr.viewBox]="'0 0 ' + axis.widthPx() + ' ' + height" [attr.height]="height" width="100%" role="img" [attr.aria-label]="spoken()">
+      <svg [attr.viewBox]="'0 0 ' + axis.widthPx() + ' ' + heightPx()" [attr.height]="heightPx()" width="100%" role="img" [attr.aria-label]="spoken()">
         <rect width="100%" height="100%" fill="var(--blue)" />
         <defs>
           <pattern id="ip-section" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><path d="M0 0V7" stroke="#8c97cf" stroke-width="0.9" /></pattern>
@@ -33,34 +35,34 @@ const WEAR_TIMES = 25;
           <path [attr.d]="half(-1)" fill="url(#ip-section)" class="scribe" />
           <path [attr.d]="half(1)" fill="#2c3a7d" class="scribe" />
           @if (m.bore; as bore) {
-            <rect [attr.x]="x(0)" [attr.y]="centre - px(bore.radiusMm)" [attr.width]="x(bore.toMm) - x(0)" [attr.height]="px(bore.radiusMm)" fill="var(--blue)" class="scribe" />
+            <rect [attr.x]="x(0)" [attr.y]="centre() - px(bore.radiusMm)" [attr.width]="x(bore.toMm) - x(0)" [attr.height]="px(bore.radiusMm)" fill="var(--blue)" class="scribe" />
           }
           @for (h of m.crossHoles; track $index) {
-            <rect [attr.x]="x(h.atMm - h.radiusMm)" [attr.y]="centre - px(radiusAt(h.atMm))" [attr.width]="x(h.radiusMm * 2) - x(0)" [attr.height]="px(radiusAt(h.atMm))" fill="var(--blue)" class="scribe thin" />
-            <circle [attr.cx]="x(h.atMm)" [attr.cy]="centre" [attr.r]="px(h.radiusMm)" fill="var(--blue)" class="scribe thin" />
+            <rect [attr.x]="x(h.atMm - h.radiusMm)" [attr.y]="centre() - px(radiusAt(h.atMm))" [attr.width]="x(h.radiusMm * 2) - x(0)" [attr.height]="px(radiusAt(h.atMm))" fill="var(--blue)" class="scribe thin" />
+            <circle [attr.cx]="x(h.atMm)" [attr.cy]="centre()" [attr.r]="px(h.radiusMm)" fill="var(--blue)" class="scribe thin" />
           }
           @for (s of m.spans; track s.id) {
-            <rect class="hit" [class.on]="s.id === store.selection().spanId" [attr.x]="x(s.fromMm)" [attr.y]="centre - px(s.radiusMm)" [attr.width]="Math.max(x(s.toMm) - x(s.fromMm), 2)" [attr.height]="2 * px(s.radiusMm)" (click)="pick(s.id)" />
+            <rect class="hit" [class.on]="s.id === store.selection().spanId" [attr.x]="x(s.fromMm)" [attr.y]="centre() - px(s.radiusMm)" [attr.width]="Math.max(x(s.toMm) - x(s.fromMm), 2)" [attr.height]="2 * px(s.radiusMm)" (click)="pick(s.id)" />
             @if (m.drawn) {
-              <text class="size" text-anchor="middle" [attr.x]="x((s.fromMm + s.toMm) / 2)" [attr.y]="sizeY(s.toMm - s.fromMm)">{{ show(2 * s.radiusMm) }}</text>
+              <text class="size" text-anchor="middle" [attr.x]="x((s.fromMm + s.toMm) / 2)" [attr.y]="sizeY(s)">{{ show(2 * s.radiusMm) }}</text>
             }
           }
           <path [attr.d]="wear()" class="wear" />
         }
-        <line [attr.x1]="x(m.fromMm) - 30" [attr.x2]="x(m.toMm) + 30" [attr.y1]="centre" [attr.y2]="centre" class="centre" />
+        <line [attr.x1]="x(m.fromMm) - 30" [attr.x2]="x(m.toMm) + 30" [attr.y1]="centre()" [attr.y2]="centre()" class="centre" />
         <g class="ticks">
           @for (t of ticks(); track t.px) {
-            <line [attr.x1]="t.px" [attr.x2]="t.px" [attr.y1]="height - 18" [attr.y2]="height" />
+            <line [attr.x1]="t.px" [attr.x2]="t.px" [attr.y1]="heightPx() - 16" [attr.y2]="heightPx()" />
             @if (t.text) {
-              <text [attr.x]="t.px" [attr.y]="height - 22" text-anchor="middle">{{ t.text }}</text>
+              <text [attr.x]="t.px" [attr.y]="heightPx() - 20" text-anchor="middle">{{ t.text }}</text>
             }
           }
         </g>
         @if (axis.cursorPx(); as c) {
-          <line [attr.x1]="c" [attr.x2]="c" y1="0" [attr.y2]="height" class="cursor" />
+          <line [attr.x1]="c" [attr.x2]="c" y1="0" [attr.y2]="heightPx()" class="cursor" />
         }
         @if (!m.outline.length && !m.mates.length) {
-          <text [attr.x]="axis.widthPx() / 2" [attr.y]="centre - 14" text-anchor="middle" class="title">Nothing to draw yet</text>
+          <text [attr.x]="axis.widthPx() / 2" [attr.y]="centre() - 14" text-anchor="middle" class="title">Nothing to draw yet</text>
         }
       </svg>
     }
@@ -92,14 +94,16 @@ export class PartPicture {
   protected readonly store = inject(SheetStore);
   protected readonly axis = inject(Axis);
   protected readonly Math = Math;
-  protected readonly height = HEIGHT;
-  protected readonly centre = CENTRE;
+  /** Lower where the station's own work needs the room. */
+  readonly heightPx = input(196);
+  protected readonly centre = computed(() => ABOVE + this.roomPx());
+  private readonly roomPx = computed(() => (this.heightPx() - ABOVE - BELOW) / 2);
   protected readonly left = LANE_NAME_PX;
   protected readonly model = computed<PictureModel | null>(() => this.store.picture());
   private readonly radial = computed(() =>
     scaleLinear()
       .domain([0, this.model()?.largestRadiusMm ?? 1])
-      .range([0, ROOM_RADIUS]),
+      .range([0, this.roomPx()]),
   );
   protected readonly ticks = computed(() => {
     const unit = this.store.unit();
@@ -121,7 +125,7 @@ export class PartPicture {
     return m.stations
       .filter((s) => s.side === 'outside' && s.wearMm !== null)
       .sort((p, q) => p.atMm - q.atMm)
-      .map((s, i) => `${i ? 'L' : 'M'}${this.x(s.atMm)} ${CENTRE - this.px(s.meanMm / 2) + this.px((WEAR_TIMES * s.wearMm!) / 2)}`)
+      .map((s, i) => `${i ? 'L' : 'M'}${this.x(s.atMm)} ${this.centre() - this.px(s.meanMm / 2) + this.px((WEAR_TIMES * s.wearMm!) / 2)}`)
       .join(' ');
   });
 
@@ -138,17 +142,18 @@ export class PartPicture {
     return formatLength(mm, unit, unit === 'mm' ? 3 : 4);
   }
 
-  /** A short segment's size stands lower, so that neighbours do not run into each other. */
-  protected sizeY(lengthMm: number): number {
-    return this.x(lengthMm) - this.x(0) < 70 ? CENTRE + ROOM_RADIUS + 8 : CENTRE + 30;
+  /** A short segment's size stands above it, so that neighbours do not run into each other. */
+  protected sizeY(s: PictureSpan): number {
+    const short = this.x(s.toMm) - this.x(s.fromMm) < SIZE_PX;
+    return short ? this.centre() - this.px(s.radiusMm) - 5 : this.centre() + 24;
   }
 
   protected half(sign: 1 | -1): string {
     const points: readonly OutlinePoint[] = this.model()?.outline ?? [];
     const first = points[0]!;
     const last = points.at(-1)!;
-    const line = points.map((p) => `L${this.x(p.x)} ${CENTRE + sign * this.px(p.r)}`).join(' ');
-    return `M${this.x(first.x)} ${CENTRE} ${line} L${this.x(last.x)} ${CENTRE} Z`;
+    const line = points.map((p) => `L${this.x(p.x)} ${this.centre() + sign * this.px(p.r)}`).join(' ');
+    return `M${this.x(first.x)} ${this.centre()} ${line} L${this.x(last.x)} ${this.centre()} Z`;
   }
 
   protected radiusAt(atMm: number): number {
@@ -158,8 +163,8 @@ export class PartPicture {
   protected mateBox(fromMm: number, toMm: number, radiusMm: number): string {
     const [l, r] = [this.x(fromMm), this.x(toMm)];
     const inner = this.px(radiusMm) + 2;
-    const outer = ROOM_RADIUS + 8;
-    return [-1, 1].map((s) => `M${l} ${CENTRE + s * inner} V${CENTRE + s * Math.max(outer, inner + 6)} H${r} V${CENTRE + s * inner} Z`).join(' ');
+    const outer = this.roomPx() + 4;
+    return [-1, 1].map((s) => `M${l} ${this.centre() + s * inner} V${this.centre() + s * Math.max(outer, inner + 6)} H${r} V${this.centre() + s * inner} Z`).join(' ');
   }
 
   protected pick(spanId: string): void {

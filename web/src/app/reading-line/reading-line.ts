@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, ElementRef, HostListener, inject, input, linkedSignal, signal, viewChild } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, ElementRef, HostListener, inject, input, linkedSignal, signal, viewChild } from '@angular/core';
 import {
   decimalsInOther,
   dialDecimals,
@@ -115,7 +115,7 @@ function instrumentFor(target: LineTarget | null, instruments: readonly Instrume
     .small input.dial { width: 92px; }
     .small input::placeholder { color: #b9c2bd; }
     .small input[aria-invalid='true'] { border: 2px solid #ff8a80; }
-    select { width: 180px; background: var(--strip); color: #fff; border-color: #6d7772; font: 400 15px var(--label); }
+    select { width: 200px; background: var(--strip); color: #fff; border-color: #6d7772; font: 400 15px var(--label); }
     option { background: #fff; color: var(--ink); }
     .enter { background: var(--brass); color: var(--ink); border-color: var(--brass); min-height: 46px; white-space: nowrap; }
     .enter:hover:not(:disabled) { background: #ffe7b3; }
@@ -170,10 +170,22 @@ export class ReadingLine {
     return `${formatLength(p.value.valueMm, other, Math.min(decimalsInOther(p.value.decimals, p.value.unit), 5))} ${other}`;
   });
   protected readonly nothing = computed(() =>
-    this.station() === 'cut' || this.station() === 'prove'
+    this.station() === 'prove' && this.store.repair()?.proofs.length
+      ? 'Every segment is measured. To measure one again, touch its name above.'
+      : this.station() === 'cut' || this.station() === 'prove'
       ? 'Draw and plan the part first: then its cuts and proofs are typed here.'
-      : 'Add the components and the places to measure at Strip: then readings are typed here.',
+      : this.store.sheet()?.features.length
+        ? 'All planned readings are in. To correct or repeat one, touch its number at Measure.'
+        : 'Add the components and the places to measure at Strip: then readings are typed here.',
   );
+
+  constructor() {
+    // A gauge types wherever the cursor is: at the measuring stations it is here.
+    effect(() => {
+      const typing = ['measure', 'cut', 'prove'].includes(this.station()) && this.entry();
+      if (typing && !/^(INPUT|TEXTAREA|SELECT)$/.test(document.activeElement?.tagName ?? '')) this.focus();
+    });
+  }
 
   focus(): void {
     this.entry()?.nativeElement.focus();

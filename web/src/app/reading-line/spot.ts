@@ -1,6 +1,5 @@
-import { expectedAt, type LengthUnit, type Repair, type Spot, type StationId } from '@iron-patch/core';
+import { expectedAt, formatPlace, type LengthUnit, type Repair, type Spot, type StationId } from '@iron-patch/core';
 import type { Selection } from '../data';
-import { placeText } from '../show';
 
 /** Where the next entry goes and what it should come near to. */
 export interface LineTarget {
@@ -22,18 +21,18 @@ const PROOF_CLOCKS = [0, 90];
 
 function foundTarget(repair: Repair, selection: Selection, unit: LengthUnit): LineTarget | null {
   const chosen = repair.features.find((f) => f.feature.id === selection.spanId);
-  const finding = chosen && (selection.stationMm !== null || chosen.next) ? chosen : (repair.features.find((f) => f.next) ?? chosen ?? repair.features[0]);
-  if (!finding) return null;
-  const picked = chosen === finding && selection.stationMm !== null && selection.clockDeg !== null ? { stationMm: selection.stationMm, clockDeg: selection.clockDeg } : null;
-  const spot = picked ?? finding.next ?? finding.planned[0];
-  if (!spot) return null;
+  const { stationMm, clockDeg } = selection;
+  const picked = chosen && stationMm !== null && clockDeg !== null ? { stationMm, clockDeg } : null;
+  const finding = picked || chosen?.next ? chosen : repair.features.find((f) => f.next);
+  const spot = picked ?? finding?.next;
+  if (!finding || !spot) return null;
   const there = finding.readings.filter((r) => r.stationMm === spot.stationMm && r.clockDeg === spot.clockDeg).at(-1);
   return {
     purpose: 'found',
     featureId: finding.feature.id,
     segmentId: null,
     spot,
-    title: `${finding.feature.name}, ${placeText(spot.stationMm, unit)} ${unit} in, ${spot.clockDeg}°`,
+    title: `${finding.feature.name}, ${formatPlace(spot.stationMm, unit)} ${unit} in, ${spot.clockDeg}°`,
     expectedMm: expectedAt(finding),
     nominalMm: finding.chosenNominal?.sizeMm ?? null,
     instrumentId: finding.feature.instrumentId,
@@ -62,7 +61,7 @@ function cutTarget(repair: Repair, selection: Selection): LineTarget | null {
 
 function proofTarget(repair: Repair, selection: Selection): LineTarget | null {
   const missing = (p: Repair['proofs'][number]): number | undefined => PROOF_CLOCKS.find((c) => !p.readings.some((r) => r.clockDeg === c));
-  const proof = repair.proofs.find((p) => p.segment.segment.id === selection.spanId) ?? repair.proofs.find((p) => missing(p) !== undefined) ?? repair.proofs[0];
+  const proof = repair.proofs.find((p) => p.segment.segment.id === selection.spanId) ?? repair.proofs.find((p) => missing(p) !== undefined);
   if (!proof) return null;
   const { id, name, fromMm, toMm } = proof.segment.segment;
   const stationMm = Math.round((fromMm + toMm) / 2);

@@ -20,7 +20,7 @@ const LANES: Readonly<Record<StationId, readonly LaneName[]>> = {
   draw: ['mate', 'target'],
   plan: ['target'],
   cut: [],
-  prove: ['mate', 'target', 'proof'],
+  prove: ['target', 'proof'],
   return: [],
 };
 
@@ -58,7 +58,7 @@ const LANES: Readonly<Record<StationId, readonly LaneName[]>> = {
           </div>
           <ip-moved />
           @if (lanes().length) {
-            <ip-part-picture />
+            <ip-part-picture [heightPx]="station() === 'measure' || station() === 'decide' ? 190 : 150" />
             <ip-lanes [names]="lanes()" />
           }
           <div class="work"><router-outlet /></div>
@@ -77,7 +77,9 @@ const LANES: Readonly<Record<StationId, readonly LaneName[]>> = {
     .sheet { display: grid; grid-template: minmax(0, 1fr) auto / 116px minmax(0, 1fr) 296px; grid-template-areas: 'rail middle working' 'line line line'; height: 100%; }
     .sheet.wide { grid-template-areas: 'rail middle middle' 'line line line'; }
     .rail { grid-area: rail; border-right: 1px solid var(--hairline); overflow: auto; }
-    .middle { grid-area: middle; overflow: auto; background: var(--sheet); position: relative; }
+    .middle { grid-area: middle; overflow: auto; background: var(--sheet); position: relative; display: flex; flex-direction: column; }
+    .middle > * { flex: none; }
+    .middle > .work { flex: 1 0 auto; display: flex; flex-direction: column; }
     .working { grid-area: working; }
     .line { grid-area: line; }
     header { display: flex; align-items: center; gap: 14px; background: var(--ground); min-height: 52px; padding: 0 18px; }

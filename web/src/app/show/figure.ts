@@ -15,6 +15,7 @@ import { SheetStore } from '../data';
     </button>
   `,
   styles: `
+    :host { margin: 0 4px; }
     button { all: unset; cursor: pointer; font-family: var(--figures); display: inline-flex; gap: 8px; align-items: baseline; border-bottom: 1px dotted var(--quiet); }
     button:focus-visible { outline: 3px solid var(--accent); outline-offset: 2px; }
     button.on { background: var(--accent-soft); border-bottom: 2px solid var(--accent); }

@@ -4,4 +4,3 @@ export { FigureButton } from './figure';
 export { LengthInput } from './length-input';
 export { LengthPipe } from './length-pipe';
 export { StateMark } from './state-mark';
-export { placeText } from './place';

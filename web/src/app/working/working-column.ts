@@ -62,6 +62,7 @@ import { SheetStore } from '../data';
     li button:focus-visible { outline: 3px solid var(--accent); }
     li span { display: block; font-size: 14px; }
     .rank { margin-top: 6px; font-size: 15px; line-height: 1.3; }
+    .rank b { margin-right: 6px; }
     .rank span { font-size: 14px; color: var(--quiet); }
     .note { font-size: 14px; margin-top: 6px; }
     .said { font-size: 15px; margin-top: 8px; }
@@ -74,7 +75,8 @@ export class WorkingColumn {
   protected readonly figure = computed<Figure | null>(() => {
     const chosen = this.store.figure();
     const repair = this.store.repair();
-    const fit = repair?.fits.find((f) => f.figures);
+    const measured = repair?.fits.filter((f) => f.figures) ?? [];
+    const fit = measured.find((f) => f.hole.feature.id === this.store.selection().spanId) ?? measured[0];
     if (!chosen) return fit?.figures?.upper ?? null;
     const all = [
       ...(repair?.releasable ?? []),

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { formatLength, HOUSE_DEFAULT_SCHOOL, type FitFinding } from '@iron-patch/core';
+import { HOUSE_DEFAULT_SCHOOL, toUnit, type FitFinding } from '@iron-patch/core';
 import { scaleLinear } from 'd3-scale';
 import { SheetStore } from '../../data';
 
@@ -7,7 +7,7 @@ const WIDTH = 820;
 const LEFT = 190;
 const RIGHT = 24;
 const ROW = 24;
-const TOP = 34;
+const TOP = 44;
 
 /** All schools on one scale: the hole as measured, and where each school puts the pin. */
 @Component({
@@ -73,8 +73,8 @@ export class FitScale {
   );
   protected readonly ticks = computed(() => {
     const unit = this.store.unit();
-    return this.scale()
-      .ticks(7)
-      .map((mm) => ({ x: this.scale()(mm), text: formatLength(mm, unit, unit === 'mm' ? 2 : 3) }));
+    const scale = this.scale();
+    const inUnit = scale.copy().domain(scale.domain().map((mm) => toUnit(mm, unit)));
+    return inUnit.ticks(7).map((t) => ({ x: inUnit(t), text: t.toFixed(unit === 'mm' ? 2 : 3) }));
   });
 }

@@ -1,11 +1,11 @@
 import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { routes } from '@iron-patch/contract';
-import { formatLength, INSTRUMENT_KINDS, type FeatureFinding, type ReadingRecord, type Section, type Verdict } from '@iron-patch/core';
+import { formatLength, formatPlace, INSTRUMENT_KINDS, type FeatureFinding, type ReadingRecord, type Section, type Verdict } from '@iron-patch/core';
 import { SheetStore, ShopStore } from '../../data';
 import { PolarSection } from '../../picture';
 import { ImportDialog } from '../../reading-line/import-dialog';
-import { FigureButton, placeText, StateMark } from '../../show';
+import { FigureButton, StateMark } from '../../show';
 
 interface Cell {
   readonly clockDeg: number;
@@ -190,7 +190,7 @@ export class Measure {
   }
 
   protected place(mm: number): string {
-    return placeText(mm, this.store.unit());
+    return formatPlace(mm, this.store.unit());
   }
 
   protected pick(f: FeatureFinding): void {

@@ -115,7 +115,7 @@ import { LadderPicture } from './ladder-picture';
   `,
   styles: `
     :host { display: block; padding: 12px 18px 24px; }
-    .choices { display: grid; grid-template-columns: 1.1fr 1.8fr 1.1fr 1fr; gap: 8px 16px; }
+    .choices { display: grid; grid-template-columns: 1fr 2fr 1fr 0.9fr; gap: 8px 16px; }
     .facts { display: flex; flex-wrap: wrap; gap: 6px 28px; align-items: baseline; margin: 6px 0 10px; }
     .release { display: flex; gap: 18px; align-items: center; margin-bottom: 14px; }
     section { border-top: 1px solid var(--hairline); padding: 10px 0; }

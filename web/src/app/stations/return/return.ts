@@ -14,7 +14,7 @@ import { CautionNote, StateMark } from '../../show';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @for (s of open(); track s.id) {
-      <p class="said"><ip-state [state]="s.state" /> <b>{{ names[s.id] }}</b> still waits for {{ s.waitsFor }}.</p>
+      <p class="said"><ip-state [state]="s.state" />&nbsp;<b>{{ names[s.id] }}</b> still waits for {{ s.waitsFor }}.</p>
     }
     <section>
       <h2>The report</h2>
@@ -91,7 +91,7 @@ export class Return {
 
   protected both(mm: number): string {
     const unit = this.store.unit();
-    return `${formatLength(mm, unit)} ${unit} (${formatLength(mm, otherUnit(unit))} ${otherUnit(unit)})`;
+    return `${formatLength(mm, unit)} ${unit}, ${formatLength(mm, otherUnit(unit))} ${otherUnit(unit)}`;
   }
 
   protected who(id: string): string {

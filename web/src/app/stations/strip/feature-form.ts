@@ -1,10 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal, type OnInit } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { check, featureInput, type FeatureInput } from '@iron-patch/contract';
-import { defaultClocks, defaultStations, FOUR_CLOCKS, fromUnit, parseNumber, type FeatureRecord, type Problem, type Side } from '@iron-patch/core';
+import { defaultClocks, defaultStations, FOUR_CLOCKS, formatPlace, fromUnit, parseNumber, type FeatureRecord, type Problem, type Side } from '@iron-patch/core';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { newId, SheetStore, ShopStore } from '../../data';
-import { Field, LengthInput, placeText } from '../../show';
+import { Field, LengthInput } from '../../show';
 
 const CLOCK_CHOICES = [
   { words: '0°', clocks: [0] },
@@ -177,6 +177,6 @@ export class FeatureForm implements OnInit {
   }
 
   private showStations(): void {
-    this.stations.set(this.draft().stationsMm.map((mm) => placeText(mm, this.store.unit())).join(', '));
+    this.stations.set(this.draft().stationsMm.map((mm) => formatPlace(mm, this.store.unit())).join(', '));
   }
 }

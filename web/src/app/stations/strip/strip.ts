@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { materialOf, type ComponentRecord, type FeatureRecord } from '@iron-patch/core';
+import { formatPlace, materialOf, type ComponentRecord, type FeatureRecord } from '@iron-patch/core';
 import { SheetStore } from '../../data';
-import { CautionNote, placeText } from '../../show';
+import { CautionNote } from '../../show';
 import { ComponentForm, VERDICT_WORDS } from './component-form';
 import { FeatureForm } from './feature-form';
 
@@ -115,7 +115,7 @@ export class Strip {
   }
 
   protected place(mm: number): string {
-    return placeText(mm, this.store.unit());
+    return formatPlace(mm, this.store.unit());
   }
 
   protected stations(f: FeatureRecord): string {

@@ -1,0 +1,52 @@
+/** A demo job as its file holds it. `$name` stands for the id of the component or place with that key. */
+export interface DemoJob {
+  /** The counter ticket; the promise is in days from the day of loading. */
+  readonly job: Readonly<Record<string, unknown>> & { readonly promisedInDays: number | null; readonly unit: 'mm' | 'in' };
+  /** Id of the person at the bench. */
+  readonly by: string;
+  readonly components: readonly (Readonly<Record<string, unknown>> & { readonly key: string })[];
+  readonly features: readonly (Readonly<Record<string, unknown>> & { readonly key: string; readonly instrumentId: string })[];
+  readonly readings: readonly DemoGrid[];
+  readonly choices: readonly { readonly key: string; readonly value: unknown; readonly reason?: string }[];
+  readonly release?: boolean;
+  readonly cuts?: readonly DemoCuts[];
+  readonly proofs?: readonly DemoProof[];
+  readonly notes: readonly { readonly station: string; readonly text: string }[];
+}
+
+/** Readings of one place: a row a station, a text a clock angle. */
+export interface DemoGrid {
+  readonly feature: string;
+  readonly clocksDeg: readonly number[];
+  readonly rows: readonly { readonly stationMm: number; readonly texts: readonly string[] }[];
+}
+
+/** Cuts on one segment: dial, size, and the part's temperature when it was warm. */
+export interface DemoCuts {
+  readonly segmentId: string;
+  readonly instrumentId: string;
+  readonly steps: readonly (readonly [number, string, number?])[];
+}
+
+/** Finished sizes by clock angle, and the judgement. */
+export interface DemoProof {
+  readonly segmentId: string;
+  readonly stationMm: number;
+  readonly instrumentId: string;
+  readonly texts: readonly (readonly [number, string])[];
+  readonly passed: boolean;
+  readonly remark: string;
+}
+
+/** Replaces every `$name` in a value, `fit:$name` too, by its id; an unknown one is a mistake in the file and throws. */
+export function withIds<T>(value: T, ids: ReadonlyMap<string, string>): T {
+  if (typeof value === 'string')
+    return value.replace(/\$(\w+)/g, (_, name: string) => {
+      const id = ids.get(name);
+      if (!id) throw new Error(`The demo file names $${name}, which it does not hold.`);
+      return id;
+    }) as T;
+  if (Array.isArray(value)) return value.map((v) => withIds(v, ids)) as T;
+  if (value && typeof value === 'object') return Object.fromEntries(Object.entries(value).map(([k, v]) => [k, withIds(v, ids)])) as T;
+  return value;
+}

@@ -1,0 +1,2 @@
+export { loadDemo, readDemo } from './load-demo';
+export { withIds, type DemoJob } from './demo-job';

@@ -1,0 +1,83 @@
+import { randomUUID } from 'node:crypto';
+import { readdir, readFile } from 'node:fs/promises';
+import { join } from 'node:path';
+import { HEADERS, routes, type ReadingInput } from '@iron-patch/contract';
+import { withIds, type DemoJob } from './demo-job';
+
+type Send = (method: 'POST' | 'PUT', path: string, body: unknown) => Promise<{ readonly id: string }>;
+
+/** Speaks to the running server as a screen does: demo data passes every check that a person's would. */
+const sender =
+  (address: string, person: string): Send =>
+  async (method, path, body) => {
+    const condition: Record<string, string> = method === 'PUT' ? { 'If-None-Match': '*' } : { [HEADERS.idempotencyKey]: randomUUID() };
+    const res = await fetch(address + path, { method, headers: { 'Content-Type': 'application/json', [HEADERS.person]: person, ...condition }, body: JSON.stringify(body) });
+    const json = (await res.json()) as { id: string };
+    if (!res.ok) throw new Error(`The demo data was refused at ${path}: ${JSON.stringify(json)}`);
+    return json;
+  };
+
+const DAY_MS = 86_400_000;
+const MINUTE_MS = 60_000;
+
+/** Times of readings: two minutes apart, the last a while ago. */
+function clock(count: number, now: number): () => string {
+  let at = now - (count + 30) * 2 * MINUTE_MS;
+  return () => new Date((at += 2 * MINUTE_MS)).toISOString();
+}
+
+const countOf = (demo: DemoJob): number =>
+  demo.readings.reduce((s, g) => s + g.rows.length * g.clocksDeg.length, 0) +
+  (demo.cuts ?? []).reduce((s, c) => s + c.steps.length, 0) +
+  (demo.proofs ?? []).reduce((s, p) => s + p.texts.length, 0);
+
+async function loadJob(demo: DemoJob, address: string, now: number): Promise<void> {
+  const send = sender(address, demo.by);
+  const { promisedInDays, ...ticket } = demo.job;
+  const promisedOn = promisedInDays === null ? null : new Date(now + promisedInDays * DAY_MS).toISOString().slice(0, 10);
+  const { id: jobId } = await send('POST', routes.jobs, { ...ticket, promisedOn });
+  const ids = new Map<string, string>();
+  for (const { key, ...c } of demo.components) ids.set(key, (await send('POST', routes.components(jobId), c)).id);
+  for (const { key, ...f } of demo.features) ids.set(key, (await send('POST', routes.features(jobId), withIds(f, ids))).id);
+
+  const time = clock(countOf(demo), now);
+  const take = (more: Partial<ReadingInput>): Promise<unknown> =>
+    send('POST', routes.readings(jobId), {
+      id: randomUUID(), featureId: null, segmentId: null, stationMm: 0, clockDeg: 0, unit: demo.job.unit, partTempC: null, dial: null,
+      takenAt: time(), supersedesId: null, withdrawn: false, confirmed: false, ...more,
+    });
+  for (const grid of demo.readings) {
+    const instrumentId = demo.features.find((f) => `$${f.key}` === grid.feature)!.instrumentId;
+    for (const { stationMm, texts } of grid.rows)
+      for (const [i, text] of texts.entries())
+        await take({ purpose: 'found', featureId: withIds(grid.feature, ids), stationMm, clockDeg: grid.clocksDeg[i]!, text, instrumentId });
+  }
+  for (const c of demo.choices) await send('PUT', routes.choice(jobId, withIds(c.key, ids)), { value: withIds(c.value, ids), reason: c.reason ?? '' });
+  if (demo.release) await send('POST', routes.releases(jobId), {});
+  for (const { segmentId, instrumentId, steps } of demo.cuts ?? [])
+    for (const [dial, text, partTempC] of steps) await take({ purpose: 'cut', segmentId, instrumentId, dial, text, partTempC: partTempC ?? null });
+  for (const p of demo.proofs ?? []) {
+    for (const [clockDeg, text] of p.texts) await take({ purpose: 'proof', segmentId: p.segmentId, instrumentId: p.instrumentId, stationMm: p.stationMm, clockDeg, text });
+    await send('POST', routes.proofs(jobId), { segmentId: p.segmentId, passed: p.passed, remark: p.remark });
+  }
+  for (const note of demo.notes) await send('POST', routes.notes(jobId), note);
+}
+
+/** Demo jobs of a folder in the order of their file names. */
+export async function readDemo(directory: string): Promise<DemoJob[]> {
+  const files = (await readdir(directory)).filter((f) => f.endsWith('.json')).sort();
+  return Promise.all(files.map(async (f) => JSON.parse(await readFile(join(directory, f), 'utf8')) as DemoJob));
+}
+
+/**
+ * Loads the demo jobs into a running server that has no jobs yet.
+ *
+ * @returns how many were loaded; 0 when the shop has jobs already
+ */
+export async function loadDemo(address: string, directory: string, now: number): Promise<number> {
+  const floor = (await (await fetch(address + routes.floor)).json()) as unknown[];
+  if (floor.length > 0) return 0;
+  const jobs = await readDemo(directory);
+  for (const job of jobs) await loadJob(job, address, now);
+  return jobs.length;
+}

@@ -1,0 +1,85 @@
+import { readFileSync } from 'node:fs';
+import { openShop, type TestShop } from './support/shop';
+import { visit, type Visit } from './support/visit';
+
+/** axe on every screen, and that the look really arrived. */
+let shop: TestShop;
+let maud: Visit;
+beforeAll(async () => {
+  shop = await openShop({ demo: true });
+  maud = await visit(shop, 'maud');
+});
+afterAll(async () => {
+  await maud.close();
+  await shop.close();
+});
+
+const AXE = readFileSync(require.resolve('axe-core/axe.min.js'), 'utf8');
+
+interface Violation {
+  readonly id: string;
+  readonly impact: string;
+  readonly nodes: { readonly html: string; readonly failureSummary: string }[];
+}
+
+async function seriousProblems(): Promise<string[]> {
+  await maud.page.run(AXE);
+  const violations = await maud.page.driver.executeAsyncScript<Violation[]>(
+    `const done = arguments[arguments.length - 1];
+     axe.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'] }).then((r) => done(r.violations));`,
+  );
+  return violations.filter((v) => v.impact === 'serious' || v.impact === 'critical').map((v) => `${v.id}: ${v.nodes.map((n) => n.html.slice(0, 160)).join(' | ')}`);
+}
+
+const STATIONS = ['receive', 'strip', 'measure', 'decide', 'draw', 'plan', 'cut', 'prove', 'return'];
+
+it.each(STATIONS)('%s of a whole job', async (station) => {
+  await maud.open('Ramp hinge pin', station);
+  await maud.page.settled();
+  expect(await seriousProblems()).toEqual([]);
+});
+
+it.each(STATIONS)('%s of a job that has hardly begun', async (station) => {
+  await maud.open('Capstan shaft', station);
+  await maud.page.settled();
+  expect(await seriousProblems()).toEqual([]);
+});
+
+it('the floor, a new job, the forms of Strip, the keys and the import', async () => {
+  await maud.page.go('/');
+  await maud.page.sees('Ramp hinge pin');
+  expect(await seriousProblems()).toEqual([]);
+  await maud.page.click('New job');
+  await maud.page.click('Take it in');
+  await maud.page.sees('Customer is needed.');
+  expect(await seriousProblems()).toEqual([]);
+  await maud.open('Ramp hinge pin', 'strip');
+  await maud.page.click('Change Hinge pin');
+  await maud.page.click('Add a place to measure on Ramp barrel');
+  expect(await seriousProblems()).toEqual([]);
+  await maud.page.click('Keys');
+  await maud.page.sees('To the reading line');
+  expect(await seriousProblems()).toEqual([]);
+  await maud.open('Ramp hinge pin', 'measure');
+  await maud.page.click('Bring in readings');
+  await maud.page.sees('A table with a header row');
+  expect(await seriousProblems()).toEqual([]);
+});
+
+it('wears its look: fonts, colours and no request leaves the shop', async () => {
+  await maud.open('Roller spindle', 'cut');
+  await maud.page.sees('Next cut');
+  await maud.page.settled();
+  const seen = await maud.page.run<{ family: string; size: string; blue: string; loaded: boolean; foreign: string[] }>(
+    `const dial = document.querySelector('.dial.fig');
+     return {
+       family: getComputedStyle(dial).fontFamily,
+       size: getComputedStyle(dial).fontSize,
+       blue: getComputedStyle(document.querySelector('section.next')).backgroundColor,
+       loaded: document.fonts.check('700 20px B612'),
+       foreign: performance.getEntriesByType('resource').map((r) => r.name).filter((n) => !n.startsWith(location.origin)),
+     };`,
+  );
+  expect(seen).toMatchObject({ size: '112px', blue: 'rgb(35, 48, 107)', loaded: true, foreign: [] });
+  expect(seen.family).toContain('B612');
+});

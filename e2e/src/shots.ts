@@ -1,0 +1,36 @@
+import { mkdirSync } from 'node:fs';
+import { openBrowser } from './support/browser';
+import { Page } from './support/page';
+
+/** The main views from the demo shop, one picture each. */
+const VIEWS: readonly { file: string; job: string | null; station?: string; click?: readonly string[]; wait: string }[] = [
+  { file: 'floor', job: null, wait: 'Ramp hinge pin' },
+  { file: 'receive', job: 'Ramp hinge pin', station: 'receive', wait: 'Customer' },
+  { file: 'strip', job: 'Ramp hinge pin', station: 'strip', wait: 'Ramp barrel' },
+  { file: 'measure', job: 'Ramp hinge pin', station: 'measure', click: ['Barrel bore'], wait: 'oval' },
+  { file: 'decide', job: 'Rocker pivot', station: 'decide', wait: 'True the hole' },
+  { file: 'draw', job: 'Ramp hinge pin', station: 'draw', wait: 'from the fit' },
+  { file: 'plan', job: 'Ramp hinge pin', station: 'plan', wait: 'Set-up 1' },
+  { file: 'cut', job: 'Roller spindle', station: 'cut', wait: 'Next cut' },
+  { file: 'prove', job: 'Ramp hinge pin', station: 'prove', click: ['Draw 400,000 plays'], wait: 'in 95 of 100' },
+  { file: 'return', job: 'Ramp hinge pin', station: 'return', wait: 'The report' },
+];
+
+const [address, directory, only] = process.argv.slice(2);
+mkdirSync(directory!, { recursive: true });
+const browser = await openBrowser();
+const page = new Page(browser.driver, address!);
+await page.go('/');
+await page.run('localStorage.setItem("iron-patch.person", JSON.stringify("tomas"))');
+const jobs = (await (await fetch(`${address}/api/floor`)).json()) as { id: string; title: string }[];
+for (const view of VIEWS) {
+  if (only && !only.split(',').includes(view.file)) continue;
+  const id = jobs.find((j) => j.title === view.job)?.id;
+  await page.go(view.job === null ? '/' : `/jobs/${id}/${view.station}`);
+  for (const name of view.click ?? []) await page.click(name);
+  await page.sees(view.wait);
+  await page.settled();
+  await browser.screenshot(`${directory}/${view.file}.png`);
+  process.stdout.write(`${view.file}.png\n`);
+}
+await browser.close();

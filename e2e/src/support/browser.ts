@@ -1,0 +1,38 @@
+import { mkdtemp, rm, writeFile } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { Builder, type WebDriver } from 'selenium-webdriver';
+import { Options, ServiceBuilder, type Driver } from 'selenium-webdriver/chrome.js';
+
+const FLAGS = [
+  '--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking',
+  '--disable-component-update', '--disable-sync', '--disable-dev-shm-usage', '--force-device-scale-factor=1', '--lang=en-GB',
+];
+
+export const SCREEN = { width: 1280, height: 800 } as const;
+
+export interface Browser {
+  readonly driver: WebDriver;
+  screenshot(file: string): Promise<void>;
+  close(): Promise<void>;
+}
+
+/** A fresh headless Chromium with a true 1280 x 800 page. */
+export async function openBrowser(size: { width: number; height: number } = SCREEN): Promise<Browser> {
+  const profile = await mkdtemp(join(tmpdir(), 'iron-patch-chromium-'));
+  const options = new Options();
+  options.setChromeBinaryPath('/usr/bin/chromium');
+  options.addArguments(...FLAGS, `--user-data-dir=${profile}`);
+  const driver = await new Builder().forBrowser('chrome').setChromeOptions(options).setChromeService(new ServiceBuilder('/usr/bin/chromedriver')).build();
+  await (driver as Driver).sendDevToolsCommand('Emulation.setDeviceMetricsOverride', { ...size, deviceScaleFactor: 1, mobile: false });
+  return {
+    driver,
+    async screenshot(file) {
+      await writeFile(file, Buffer.from(await driver.takeScreenshot(), 'base64'));
+    },
+    async close() {
+      await driver.quit();
+      await rm(profile, { recursive: true, force: true, maxRetries: 3 });
+    },
+  };
+}

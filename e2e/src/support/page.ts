@@ -1,0 +1,117 @@
+import { By, Key, type WebDriver, type WebElement } from 'selenium-webdriver';
+
+const PATIENCE_MS = 10_000;
+const POLL_MS = 40;
+
+/** What a person does with the page: look for words, click, type. Everything waits for what it needs. */
+export class Page {
+  constructor(
+    readonly driver: WebDriver,
+    readonly address: string,
+  ) {}
+
+  async go(path: string): Promise<void> {
+    await this.driver.get(this.address + path);
+  }
+
+  /** Waits until something holds; tells what it waited for. */
+  async until<T>(what: string, look: () => Promise<T | null | undefined | false>): Promise<T> {
+    const deadline = Date.now() + PATIENCE_MS;
+    let last: unknown;
+    while (Date.now() < deadline) {
+      try {
+        const found = await look();
+        if (found) return found;
+      } catch (e) {
+        last = e;
+      }
+      await new Promise((r) => setTimeout(r, POLL_MS));
+    }
+    const text = await this.text().catch(() => '');
+    throw new Error(`Waited for ${what}. The page says:\n${text.slice(0, 1500)}`, { cause: last });
+  }
+
+  text(): Promise<string> {
+    return this.driver.executeScript('return document.body.innerText');
+  }
+
+  async sees(words: string): Promise<void> {
+    await this.until(`“${words}”`, async () => (await this.text()).replace(/\s+/g, ' ').includes(words));
+  }
+
+  async seesNot(words: string): Promise<void> {
+    await this.until(`“${words}” to go`, async () => !(await this.text()).replace(/\s+/g, ' ').includes(words));
+  }
+
+  css(selector: string): Promise<WebElement> {
+    return this.until(selector, async () => (await this.driver.findElements(By.css(selector)))[0]);
+  }
+
+  /** A button or link by its accessible name, or the start of its text. */
+  button(name: string): Promise<WebElement> {
+    return this.until(`the button “${name}”`, () =>
+      this.driver.executeScript<WebElement | null>(
+        `const wanted = arguments[0];
+         const named = [...document.querySelectorAll('button, a, summary')].filter((b) => b.getClientRects().length && !b.disabled);
+         const nameOf = (b) => (b.getAttribute('aria-label') ?? b.textContent).replace(/\\s+/g, ' ').trim();
+         return named.find((b) => nameOf(b) === wanted) ?? named.find((b) => nameOf(b).startsWith(wanted)) ?? null;`,
+        name,
+      ),
+    );
+  }
+
+  async click(name: string): Promise<void> {
+    await this.until(`to press “${name}”`, async () => {
+      await (await this.button(name)).click();
+      return true;
+    });
+  }
+
+  /** An input by its label, or by its accessible name. */
+  field(label: string): Promise<WebElement> {
+    return this.until(`the field “${label}”`, () =>
+      this.driver.executeScript<WebElement | null>(
+        `const wanted = arguments[0];
+         const fields = [...document.querySelectorAll('input, select, textarea')].filter((f) => f.getClientRects().length);
+         const names = (f) => [f.getAttribute('aria-label'), ...[...(f.labels ?? [])].map((l) => l.textContent)].filter(Boolean).map((n) => n.replace(/\\s+/g, ' ').trim());
+         return fields.find((f) => names(f).includes(wanted)) ?? fields.find((f) => names(f).some((n) => n.startsWith(wanted))) ?? null;`,
+        label,
+      ),
+    );
+  }
+
+  async fill(label: string, text: string): Promise<void> {
+    const field = await this.field(label);
+    await field.sendKeys(Key.chord(Key.CONTROL, 'a'), Key.BACK_SPACE);
+    if (text) await field.sendKeys(text);
+  }
+
+  async choose(label: string, option: string): Promise<void> {
+    const field = await this.field(label);
+    const options = await field.findElements(By.css('option'));
+    for (const o of options)
+      if ((await o.getText()).startsWith(option)) {
+        await o.click();
+        return;
+      }
+    throw new Error(`There is no “${option}” under “${label}”.`);
+  }
+
+  async tick(label: string): Promise<void> {
+    await (await this.until(`the box “${label}”`, async () => (await this.driver.findElements(By.xpath(`//label[contains(., "${label}")]`)))[0])).click();
+  }
+
+  async keys(...keys: string[]): Promise<void> {
+    await this.driver.actions().sendKeys(...keys).perform();
+  }
+
+  /** Runs something in the page. */
+  run<T>(script: string, ...args: unknown[]): Promise<T> {
+    return this.driver.executeScript<T>(script, ...args);
+  }
+
+  /** Waits for the page to have nothing more to draw. */
+  async settled(): Promise<void> {
+    await this.driver.executeAsyncScript('const done = arguments[arguments.length - 1]; document.fonts.ready.then(() => requestAnimationFrame(() => requestAnimationFrame(done)))');
+  }
+}

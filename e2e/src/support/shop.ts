@@ -1,0 +1,85 @@
+import { execFileSync, spawn, type ChildProcess } from 'node:child_process';
+import { randomUUID } from 'node:crypto';
+import { once } from 'node:events';
+import { createServer, type AddressInfo } from 'node:net';
+import { resolve } from 'node:path';
+import pg from 'pg';
+
+const ROOT = resolve(__dirname, '../../..');
+
+/** A running shop of a test's own: a database and the built server over it. */
+export interface TestShop {
+  readonly address: string;
+  readonly databaseUrl: string;
+  /** As a power cut: no goodbye. */
+  kill(): Promise<void>;
+  start(): Promise<void>;
+  query<T>(sql: string): Promise<T[]>;
+  close(): Promise<void>;
+}
+
+async function freePort(): Promise<number> {
+  const server = createServer().listen(0, '127.0.0.1');
+  await once(server, 'listening');
+  const { port } = server.address() as AddressInfo;
+  server.close();
+  return port;
+}
+
+async function run<T>(url: string, sql: string): Promise<T[]> {
+  const client = new pg.Client({ connectionString: url });
+  await client.connect();
+  try {
+    return (await client.query(sql)).rows as T[];
+  } finally {
+    await client.end();
+  }
+}
+
+const healthy = async (address: string): Promise<boolean> => (await fetch(`${address}/api/health`).catch(() => null))?.ok ?? false;
+
+/** Starts a shop, empty of jobs or with those of the demo. */
+export async function openShop({ demo }: { demo: boolean }): Promise<TestShop> {
+  const admin = process.env['IRON_PATCH_TEST_DATABASE_URL'];
+  if (!admin) throw new Error('IRON_PATCH_TEST_DATABASE_URL is missing: run these through ./iron-patch test.');
+  const name = `e2e_${randomUUID().replaceAll('-', '')}`;
+  await run(admin, `create database ${name}`);
+  const databaseUrl = admin.replace(/\/[^/]*$/, `/${name}`);
+  const port = await freePort();
+  const address = `http://127.0.0.1:${port}`;
+  let server: ChildProcess;
+  const start = async (): Promise<void> => {
+    server = spawn(process.execPath, [`${ROOT}/server/dist/main.mjs`], {
+      cwd: ROOT,
+      stdio: 'ignore',
+      env: {
+        ...process.env,
+        IRON_PATCH_PORT: String(port),
+        IRON_PATCH_DATABASE_URL: databaseUrl,
+        IRON_PATCH_MIGRATIONS: `${ROOT}/server/migrations`,
+        IRON_PATCH_WEB: `${ROOT}/web/dist`,
+        IRON_PATCH_SHOP: `${ROOT}/demo/data/shop.json`,
+      },
+    });
+    for (let i = 0; i < 300 && !(await healthy(address)); i++) await new Promise((r) => setTimeout(r, 50));
+  };
+  const end = async (signal: NodeJS.Signals): Promise<void> => {
+    if (server.exitCode !== null || server.signalCode !== null) return;
+    const gone = once(server, 'exit');
+    server.kill(signal);
+    await gone;
+  };
+  await start();
+  if (demo) execFileSync(process.execPath, [`${ROOT}/demo/dist/load-demo.mjs`, address, `${ROOT}/demo/data/jobs`]);
+  return {
+    address,
+    databaseUrl,
+    start,
+    kill: () => end('SIGKILL'),
+    query: (sql) => run(databaseUrl, sql),
+    async close() {
+      await end('SIGKILL');
+      await run(admin, `drop database ${name} with (force)`);
+    },
+  };
+}

@@ -1,0 +1,36 @@
+import { openBrowser, type Browser } from './browser';
+import { Page } from './page';
+import { ReadingLinePage } from './reading-line';
+import type { TestShop } from './shop';
+
+/** A person at a screen of the shop. */
+export interface Visit {
+  readonly browser: Browser;
+  readonly page: Page;
+  readonly line: ReadingLinePage;
+  /** Opens a job of the floor at a station. */
+  open(title: string, station: string): Promise<string>;
+  close(): Promise<void>;
+}
+
+/** Opens a browser of its own with that person at the bench. */
+export async function visit(shop: TestShop, person = 'tomas'): Promise<Visit> {
+  const browser = await openBrowser();
+  const page = new Page(browser.driver, shop.address);
+  await page.go('/');
+  await page.run('localStorage.setItem("iron-patch.person", JSON.stringify(arguments[0]))', person);
+  await page.go('/');
+  return {
+    browser,
+    page,
+    line: new ReadingLinePage(page),
+    async open(title, station) {
+      const jobs = (await (await fetch(`${shop.address}/api/floor`)).json()) as { id: string; title: string }[];
+      const { id } = jobs.find((j) => j.title === title)!;
+      await page.go(`/jobs/${id}/${station}`);
+      await page.css('ip-rail a.on');
+      return id;
+    },
+    close: () => browser.close(),
+  };
+}

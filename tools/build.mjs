@@ -1,0 +1,52 @@
+import { execFileSync, spawnSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+export const root = dirname(dirname(fileURLToPath(import.meta.url)));
+const RUN = join(root, '.run');
+
+/** Fingerprint of the files below some folders, by name, size and contents. */
+function fingerprint(paths) {
+  const hash = createHash('sha256');
+  const walk = (path) => {
+    const name = path.split('/').at(-1);
+    if (/^(node_modules|dist|\.angular)$/.test(name) || /\.spec\.ts$/.test(name)) return;
+    if (statSync(path).isDirectory()) for (const entry of readdirSync(path).sort()) walk(join(path, entry));
+    else hash.update(path.slice(root.length)).update(readFileSync(path));
+  };
+  paths.map((p) => join(root, p)).filter(existsSync).forEach(walk);
+  return hash.digest('hex');
+}
+
+/** Builds a piece when its sources changed since the last time. */
+function when(name, sources, output, build) {
+  mkdirSync(RUN, { recursive: true });
+  const stamp = join(RUN, `${name}.built`);
+  const now = fingerprint([...sources, 'package-lock.json', 'tsconfig.base.json']);
+  if (existsSync(output) && existsSync(stamp) && readFileSync(stamp, 'utf8') === now) return;
+  console.log(`Building the ${name}.`);
+  build();
+  writeFileSync(stamp, now);
+}
+
+/** Bundles a TypeScript program for Node.js; packages stay outside. */
+export const bundle = (entry, out) =>
+  execFileSync(join(root, 'node_modules/.bin/esbuild'), [
+    entry, '--bundle', '--platform=node', '--format=esm', '--target=node20', '--sourcemap', '--loader:.sql=text', '--log-level=error',
+    '--external:express', '--external:pg', '--external:helmet', '--external:pino', '--external:pdfkit', '--external:csv-parse', '--external:yup', '--external:selenium-webdriver', '--external:axe-core',
+    `--outfile=${out}`,
+  ], { cwd: root, stdio: 'inherit' });
+
+/** Builds web, server and demo loader as far as their sources changed. */
+export function buildAll() {
+  when('web application', ['core', 'contract', 'web'], join(root, 'web/dist/index.html'), () => {
+    const built = spawnSync(join(root, 'node_modules/.bin/ng'), ['build'], { cwd: join(root, 'web'), encoding: 'utf8', env: { ...process.env, NG_CLI_ANALYTICS: 'false', FORCE_COLOR: '0' } });
+    if (built.status !== 0) throw new Error(`The web application does not build:\n${built.stdout}\n${built.stderr}`);
+  });
+  when('server', ['core', 'contract', 'server', 'demo/src'], join(root, 'server/dist/main.mjs'), () => {
+    bundle('server/src/main.ts', 'server/dist/main.mjs');
+    bundle('demo/src/main.ts', 'demo/dist/load-demo.mjs');
+  });
+}

@@ -1,0 +1,93 @@
+import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { buildAll, root } from './build.mjs';
+import { postgres } from './postgres.mjs';
+import { openShop } from './shop.mjs';
+
+const portIn = (name, usual) => {
+  const port = Number(process.env[name] ?? usual);
+  if (!Number.isInteger(port) || port < 1024 || port > 65535) throw new Error(`${name} is a port from 1024 to 65535.`);
+  return port;
+};
+const directory = process.env.IRON_PATCH_DATA ?? (process.getuid?.() === 0 ? '/var/lib/iron-patch' : join(root, '.run/data'));
+const PID_FILE = join(root, '.run/server.pid');
+const settings = () => ({ directory, port: portIn('IRON_PATCH_PORT', 8460), dbPort: portIn('IRON_PATCH_DB_PORT', 8461) });
+
+const untilStopped = () =>
+  new Promise((resolve) => {
+    process.once('SIGINT', resolve);
+    process.once('SIGTERM', resolve);
+  });
+
+async function demo() {
+  buildAll();
+  const shop = await openShop(settings());
+  try {
+    const loaded = shop.loadDemo();
+    if (loaded) console.log(`Loaded the demo shop: ${loaded} jobs.`);
+    console.log(`Iron Patch runs at ${shop.address}  (Ctrl-C stops it)`);
+    await untilStopped();
+    console.log('\nStopping.');
+  } finally {
+    await shop.close();
+  }
+}
+
+async function start() {
+  buildAll();
+  const shop = await openShop({ ...settings(), detached: true, log: join(root, '.run/server.log') });
+  mkdirSync(join(root, '.run'), { recursive: true });
+  writeFileSync(PID_FILE, String(shop.pid()));
+  shop.leaveRunning();
+  console.log(`Iron Patch runs at ${shop.address}. Stop it with ./iron-patch stop.`);
+  process.exit(0);
+}
+
+async function stop({ quiet = false } = {}) {
+  let stopped = false;
+  if (existsSync(PID_FILE)) {
+    const pid = Number(readFileSync(PID_FILE, 'utf8'));
+    try {
+      process.kill(pid, 'SIGTERM');
+      stopped = true;
+      for (let i = 0; i < 100 && existsSync(`/proc/${pid}`); i++) await new Promise((r) => setTimeout(r, 50));
+    } catch {
+      // It was gone already.
+    }
+    rmSync(PID_FILE);
+  }
+  const db = postgres(directory, settings().dbPort);
+  if (db.running()) {
+    db.stop();
+    stopped = true;
+  }
+  if (!quiet) console.log(stopped ? 'Stopped.' : 'Nothing was running.');
+}
+
+async function reset() {
+  await stop({ quiet: true });
+  buildAll();
+  const db = postgres(directory, settings().dbPort);
+  db.start();
+  db.dropDatabase('iron_patch');
+  const shop = await openShop(settings());
+  console.log(`The demo shop is back: ${shop.loadDemo()} jobs.`);
+  await shop.close();
+}
+
+const commands = {
+  demo,
+  start,
+  stop,
+  reset,
+  test: async () => (await import('./test.mjs')).test(),
+  shots: async (args) => (await import('./shots.mjs')).shots(args),
+  bench: async () => (await import('./bench.mjs')).bench(),
+};
+
+try {
+  await commands[process.argv[2]](process.argv.slice(3));
+} catch (e) {
+  console.error(`iron-patch: ${e.message}`);
+  process.exit(1);
+}

@@ -1,0 +1,78 @@
+import { execFileSync, spawn } from 'node:child_process';
+import { once } from 'node:events';
+import { closeSync, mkdirSync, openSync } from 'node:fs';
+import { join } from 'node:path';
+import { root } from './build.mjs';
+import { portTaken, postgres } from './postgres.mjs';
+
+const DATABASE = 'iron_patch';
+
+/**
+ * A running shop: its own PostgreSQL and the server over it.
+ *
+ * @param options.directory where the database lives; options.log a file for the server's words, or null to drop them
+ */
+export async function openShop({ directory, port, dbPort, throwAway = false, detached = false, log = null }) {
+  if (await portTaken(port)) throw new Error(`Port ${port} is in use. Stop what runs there, or choose another with IRON_PATCH_PORT.`);
+  const db = postgres(directory, dbPort, { throwAway });
+  if (!db.running() && (await portTaken(dbPort))) throw new Error(`Port ${dbPort} is in use. Choose another for the database with IRON_PATCH_DB_PORT.`);
+  db.start();
+  db.createDatabase(DATABASE);
+  const address = `http://127.0.0.1:${port}`;
+  let server = null;
+
+  const startServer = async () => {
+    if (log) mkdirSync(join(root, '.run'), { recursive: true });
+    const out = log ? openSync(log, 'a') : 'pipe';
+    server = spawn(process.execPath, ['--enable-source-maps', join(root, 'server/dist/main.mjs')], {
+      cwd: root,
+      detached,
+      stdio: ['ignore', out, out],
+      env: {
+        ...process.env,
+        IRON_PATCH_PORT: String(port),
+        IRON_PATCH_DATABASE_URL: db.url(DATABASE),
+        IRON_PATCH_MIGRATIONS: join(root, 'server/migrations'),
+        IRON_PATCH_WEB: join(root, 'web/dist'),
+        IRON_PATCH_SHOP: process.env.IRON_PATCH_SHOP ?? join(root, 'demo/data/shop.json'),
+      },
+    });
+    if (log) closeSync(out);
+    let said = '';
+    server.stdout?.on('data', (d) => (said += d));
+    server.stderr?.on('data', (d) => (said += d));
+    for (let i = 0; i < 200; i++) {
+      if (server.exitCode !== null) throw new Error(`The server did not start: ${said.trim().split('\n').at(-1) || `see ${log}`}`);
+      if ((await fetch(`${address}/api/health`).catch(() => null))?.ok) return;
+      await new Promise((r) => setTimeout(r, 50));
+    }
+    throw new Error('The server did not answer within 10 seconds.');
+  };
+
+  await startServer();
+  return {
+    address,
+    db,
+    databaseUrl: db.url(DATABASE),
+    pid: () => server.pid,
+    startServer,
+    /** Kills the server as a power cut would. */
+    async killServer() {
+      const gone = once(server, 'exit');
+      server.kill('SIGKILL');
+      await gone;
+    },
+    loadDemo: () => Number(execFileSync(process.execPath, [join(root, 'demo/dist/load-demo.mjs'), address, join(root, 'demo/data/jobs')], { encoding: 'utf8' })),
+    leaveRunning: () => server.unref(),
+    async close() {
+      if (server.exitCode === null && server.signalCode === null) {
+        const gone = once(server, 'exit');
+        server.kill('SIGTERM');
+        await Promise.race([gone, new Promise((r) => setTimeout(r, 5000))]);
+        if (server.exitCode === null && server.signalCode === null) server.kill('SIGKILL');
+      }
+      db.stop();
+      if (throwAway) db.remove();
+    },
+  };
+}

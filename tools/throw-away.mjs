@@ -1,0 +1,10 @@
+import { mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { freePort } from './postgres.mjs';
+import { openShop } from './shop.mjs';
+
+/** A shop of its own in a temporary folder on free ports, gone when closed. */
+export async function openThrowAwayShop() {
+  return openShop({ directory: mkdtempSync(join(tmpdir(), 'iron-patch-')), port: await freePort(), dbPort: await freePort(), throwAway: true });
+}
