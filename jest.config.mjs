@@ -18,5 +18,12 @@ const plain = (name, extra = {}) => ({
   ...extra,
 });
 export default {
-  projects: [plain('core'), plain('contract'), plain('demo'), plain('server', { setupFilesAfterEnv: ['<rootDir>/src/testing/patience.ts'] }), '<rootDir>/web/jest.config.mjs', plain('e2e', { setupFilesAfterEnv: ['<rootDir>/src/support/patience.ts'] })],
+  projects: [
+    plain('core'),
+    plain('contract'),
+    plain('demo'),
+    plain('server', { setupFilesAfterEnv: ['<rootDir>/src/testing/patience.ts'] }),
+    '<rootDir>/web/jest.config.mjs',
+    plain('e2e', { setupFilesAfterEnv: ['<rootDir>/src/support/patience.ts'] }),
+  ],
 };

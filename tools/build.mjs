@@ -16,7 +16,10 @@ function fingerprint(paths) {
     if (statSync(path).isDirectory()) for (const entry of readdirSync(path).sort()) walk(join(path, entry));
     else hash.update(path.slice(root.length)).update(readFileSync(path));
   };
-  paths.map((p) => join(root, p)).filter(existsSync).forEach(walk);
+  paths
+    .map((p) => join(root, p))
+    .filter(existsSync)
+    .forEach(walk);
   return hash.digest('hex');
 }
 
@@ -33,16 +36,39 @@ function when(name, sources, output, build) {
 
 /** Bundles a TypeScript program for Node.js; packages stay outside. */
 export const bundle = (entry, out) =>
-  execFileSync(join(root, 'node_modules/.bin/esbuild'), [
-    entry, '--bundle', '--platform=node', '--format=esm', '--target=node20', '--sourcemap', '--loader:.sql=text', '--log-level=error',
-    '--external:express', '--external:pg', '--external:helmet', '--external:pino', '--external:pdfkit', '--external:csv-parse', '--external:yup', '--external:selenium-webdriver', '--external:axe-core',
-    `--outfile=${out}`,
-  ], { cwd: root, stdio: 'inherit' });
+  execFileSync(
+    join(root, 'node_modules/.bin/esbuild'),
+    [
+      entry,
+      '--bundle',
+      '--platform=node',
+      '--format=esm',
+      '--target=node20',
+      '--sourcemap',
+      '--loader:.sql=text',
+      '--log-level=error',
+      '--external:express',
+      '--external:pg',
+      '--external:helmet',
+      '--external:pino',
+      '--external:pdfkit',
+      '--external:csv-parse',
+      '--external:yup',
+      '--external:selenium-webdriver',
+      '--external:axe-core',
+      `--outfile=${out}`,
+    ],
+    { cwd: root, stdio: 'inherit' },
+  );
 
 /** Builds web, server and demo loader as far as their sources changed. */
 export function buildAll() {
   when('web application', ['core', 'contract', 'web'], join(root, 'web/dist/index.html'), () => {
-    const built = spawnSync(join(root, 'node_modules/.bin/ng'), ['build'], { cwd: join(root, 'web'), encoding: 'utf8', env: { ...process.env, NG_CLI_ANALYTICS: 'false', FORCE_COLOR: '0' } });
+    const built = spawnSync(join(root, 'node_modules/.bin/ng'), ['build'], {
+      cwd: join(root, 'web'),
+      encoding: 'utf8',
+      env: { ...process.env, NG_CLI_ANALYTICS: 'false', FORCE_COLOR: '0' },
+    });
     if (built.status !== 0) throw new Error(`The web application does not build:\n${built.stdout}\n${built.stderr}`);
   });
   when('server', ['core', 'contract', 'server', 'demo/src'], join(root, 'server/dist/main.mjs'), () => {

@@ -69,12 +69,31 @@ export function postgres(directory, port, { throwAway = false } = {}) {
         const { uid, gid } = statSync('/var/lib/postgresql');
         chownSync(directory, uid, gid);
       }
-      if (!existsSync(join(data, 'PG_VERSION'))) run('initdb', ['-D', data, '-A', 'trust', '--locale=C.UTF-8', '-E', 'UTF8', ...(throwAway ? ['--no-sync'] : [])]);
+      if (!existsSync(join(data, 'PG_VERSION')))
+        run('initdb', ['-D', data, '-A', 'trust', '--locale=C.UTF-8', '-E', 'UTF8', ...(throwAway ? ['--no-sync'] : [])]);
       const fast = throwAway ? ' -c fsync=off -c synchronous_commit=off -c full_page_writes=off' : '';
-      run('pg_ctl', ['-w', '-D', data, '-l', join(directory, 'postgres.log'), '-o', `-p ${port} -k ${directory} -c listen_addresses=127.0.0.1 -c max_connections=100${fast}`, 'start']);
+      run('pg_ctl', [
+        '-w',
+        '-D',
+        data,
+        '-l',
+        join(directory, 'postgres.log'),
+        '-o',
+        `-p ${port} -k ${directory} -c listen_addresses=127.0.0.1 -c max_connections=100${fast}`,
+        'start',
+      ]);
     },
     createDatabase(name) {
-      const listed = run('psql', ['-h', '127.0.0.1', '-p', String(port), '-d', 'postgres', '-Atc', `select 1 from pg_database where datname = '${name}'`]);
+      const listed = run('psql', [
+        '-h',
+        '127.0.0.1',
+        '-p',
+        String(port),
+        '-d',
+        'postgres',
+        '-Atc',
+        `select 1 from pg_database where datname = '${name}'`,
+      ]);
       if (listed.trim() === '1') return;
       run('createdb', ['-h', '127.0.0.1', '-p', String(port), name]);
     },

@@ -15,7 +15,8 @@ const DATABASE = 'iron_patch';
 export async function openShop({ directory, port, dbPort, throwAway = false, detached = false, log = null }) {
   if (await portTaken(port)) throw new Error(`Port ${port} is in use. Stop what runs there, or choose another with IRON_PATCH_PORT.`);
   const db = postgres(directory, dbPort, { throwAway });
-  if (!db.running() && (await portTaken(dbPort))) throw new Error(`Port ${dbPort} is in use. Choose another for the database with IRON_PATCH_DB_PORT.`);
+  if (!db.running() && (await portTaken(dbPort)))
+    throw new Error(`Port ${dbPort} is in use. Choose another for the database with IRON_PATCH_DB_PORT.`);
   db.start();
   db.createDatabase(DATABASE);
   const address = `http://127.0.0.1:${port}`;
@@ -62,7 +63,12 @@ export async function openShop({ directory, port, dbPort, throwAway = false, det
       server.kill('SIGKILL');
       await gone;
     },
-    loadDemo: () => Number(execFileSync(process.execPath, [join(root, 'demo/dist/load-demo.mjs'), address, join(root, 'demo/data/jobs')], { encoding: 'utf8' })),
+    loadDemo: () =>
+      Number(
+        execFileSync(process.execPath, [join(root, 'demo/dist/load-demo.mjs'), address, join(root, 'demo/data/jobs')], {
+          encoding: 'utf8',
+        }),
+      ),
     leaveRunning: () => server.unref(),
     async close() {
       if (server.exitCode === null && server.signalCode === null) {

@@ -6,5 +6,10 @@ import { openShop } from './shop.mjs';
 
 /** A shop of its own in a temporary folder on free ports, gone when closed. */
 export async function openThrowAwayShop() {
-  return openShop({ directory: mkdtempSync(join(tmpdir(), 'iron-patch-')), port: await freePort(), dbPort: await freePort(), throwAway: true });
+  return openShop({
+    directory: mkdtempSync(join(tmpdir(), 'iron-patch-')),
+    port: await freePort(),
+    dbPort: await freePort(),
+    throwAway: true,
+  });
 }

@@ -67,4 +67,3 @@ export interface ChoiceInput {
   readonly value: unknown;
   readonly reason: string;
 }
-

@@ -43,11 +43,23 @@ describe('a job', () => {
   });
 
   it('keeps script tags as text: they are shown, never run', () => {
-    expect(check(jobInput, { ...job, title: '<script>alert(1)</script>' })).toMatchObject({ ok: true, value: { title: '<script>alert(1)</script>' } });
+    expect(check(jobInput, { ...job, title: '<script>alert(1)</script>' })).toMatchObject({
+      ok: true,
+      value: { title: '<script>alert(1)</script>' },
+    });
   });
 
   it('tells every problem at once, each at its field', () => {
-    const bad = check(jobInput, { ...job, customerName: 'x'.repeat(500), title: '  ', pieces: -1, shopTempC: '20', promisedOn: '2026-02-30', unit: 'cubit', hazards: ['ghost'] });
+    const bad = check(jobInput, {
+      ...job,
+      customerName: 'x'.repeat(500),
+      title: '  ',
+      pieces: -1,
+      shopTempC: '20',
+      promisedOn: '2026-02-30',
+      unit: 'cubit',
+      hazards: ['ghost'],
+    });
     expect(paths(bad).sort()).toEqual(['customerName', 'hazards.0', 'pieces', 'promisedOn', 'shopTempC', 'title', 'unit']);
   });
 
@@ -84,14 +96,27 @@ describe('a choice', () => {
     expect(check(part, { value: newPart('flanged-bush', 'Bush', 50, 40), reason: '' }).ok).toBe(true);
     expect(check(part, { value: newPart('headed-pin', 'Pin', 40, 120), reason: '' }).ok).toBe(true);
     const broken = newPart('plain-pin', 'Pin', 40, 120);
-    expect(paths(check(part, { value: { ...broken, segments: [{ ...broken.segments[0], lengthMm: -1 }] }, reason: '' }))).toEqual(['value.segments.0.lengthMm']);
+    expect(paths(check(part, { value: { ...broken, segments: [{ ...broken.segments[0], lengthMm: -1 }] }, reason: '' }))).toEqual([
+      'value.segments.0.lengthMm',
+    ]);
   });
   it('of an unknown kind has no schema', () => expect(choiceInput('pardon:x')).toBeNull());
   it('needs its value', () => expect(check(choiceInput(`fit:${id}`)!, { reason: '' }).ok).toBe(false));
 });
 
 it('measures features in finite numbers only', () => {
-  const feature = { componentId: id, name: 'Bore', side: 'inside', startMm: 0, lengthMm: 40, land: 'worn', matesFeatureId: null, stationsMm: [5], clocksDeg: [0], instrumentId: 'tele' };
+  const feature = {
+    componentId: id,
+    name: 'Bore',
+    side: 'inside',
+    startMm: 0,
+    lengthMm: 40,
+    land: 'worn',
+    matesFeatureId: null,
+    stationsMm: [5],
+    clocksDeg: [0],
+    instrumentId: 'tele',
+  };
   expect(check(featureInput, feature).ok).toBe(true);
   expect(paths(check(featureInput, { ...feature, lengthMm: 0, stationsMm: [] })).sort()).toEqual(['lengthMm', 'stationsMm']);
   expect(paths(check(featureInput, { ...feature, stationsMm: [5, Infinity] }))).toEqual(['stationsMm.1']);

@@ -10,7 +10,7 @@ export const numberOf = (label: string, from: number, to: number, unit = ''): Nu
     .required(`${label} is needed.`)
     .test('finite', range, (v) => v === null || v === undefined || Number.isFinite(v))
     .min(from, range)
-    .max(to, range) as NumberSchema<number>;
+    .max(to, range);
 };
 
 export const lengthOf = (label: string, from = 0, to = 20_000): NumberSchema<number> => numberOf(label, from, to, 'mm');
@@ -21,7 +21,11 @@ export const idOf = (label: string): StringSchema<string> =>
   string().strict().typeError(`${label} is an id.`).required(`${label} is needed.`).matches(UUID, `${label} is not an id.`);
 
 export const oneOf = <T extends string>(label: string, values: readonly T[]): StringSchema<T> =>
-  string().strict().typeError(`Choose ${label}.`).required(`Choose ${label}.`).oneOf(values, `Choose ${label}: ${values.join(', ')}.`) as unknown as StringSchema<T>;
+  string()
+    .strict()
+    .typeError(`Choose ${label}.`)
+    .required(`Choose ${label}.`)
+    .oneOf(values, `Choose ${label}: ${values.join(', ')}.`);
 
 /** A material of the book. */
 export const materialIdOf = (): StringSchema<string> =>
@@ -36,7 +40,7 @@ export const numbersOf = (label: string, from: number, to: number, most: number)
     .typeError(`${label}: a list of numbers.`)
     .required(`${label} is needed.`)
     .min(1, `${label}: at least one.`)
-    .max(most, `${label}: at most ${most}.`) as unknown as ArraySchema<number[], object>;
+    .max(most, `${label}: at most ${most}.`);
 
 const ISO_DATE = /^\d{4}-\d{2}-\d{2}$/;
 
@@ -53,6 +57,4 @@ export const dateOrNull = (label: string): StringSchema<string | null> =>
     .nullable()
     .typeError(`${label} is a date.`)
     .defined(`${label} is missing.`)
-    .test('date', `${label} is a date like 2026-12-04.`, (v) => v === null || isDate(v)) as StringSchema<
-    string | null
-  >;
+    .test('date', `${label} is a date like 2026-12-04.`, (v) => v === null || isDate(v));

@@ -21,7 +21,10 @@ export const readingInput = object({
   instrumentId: requiredText('Instrument', TEXT_LIMITS.name),
   partTempC: numberOf('Part temperature', -30, 200, '°C').nullable(),
   dial: numberOf('Dial', -10_000, 10_000).nullable(),
-  takenAt: string().strict().required('When it was taken is needed.').test('time', 'When it was taken is a time.', (v) => !Number.isNaN(Date.parse(v ?? ''))),
+  takenAt: string()
+    .strict()
+    .required('When it was taken is needed.')
+    .test('time', 'When it was taken is a time.', (v) => !Number.isNaN(Date.parse(v ?? ''))),
   supersedesId: idOf('Superseded reading').nullable(),
   withdrawn: boolean().strict().required('Withdrawn: yes or no.'),
   /** Somebody was asked about an implausible value and said that it is right. */
@@ -30,5 +33,7 @@ export const readingInput = object({
 export type ReadingInput = InferType<typeof readingInput>;
 
 /** Readings brought in as a CSV file's text. */
-export const readingsFileInput = object({ csv: string().strict().required('Choose a file or paste its text.').max(2_000_000, 'The file is over 2 MB.') });
+export const readingsFileInput = object({
+  csv: string().strict().required('Choose a file or paste its text.').max(2_000_000, 'The file is over 2 MB.'),
+});
 export type ReadingsFileInput = InferType<typeof readingsFileInput>;

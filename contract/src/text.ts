@@ -14,7 +14,9 @@ export const textOf = (label: string, limit: number): StringSchema<string> =>
     .defined(`${label} is missing.`)
     .trim()
     // Text stays text: yup would turn 5 into "5".
-    .transform((value: unknown, original: unknown) => (typeof original === 'string' || original === null || original === undefined ? value : NaN))
+    .transform((value: unknown, original: unknown) =>
+      typeof original === 'string' || original === null || original === undefined ? value : NaN,
+    )
     .max(limit, ({ value }) => `${label} is ${String(value).length} characters long; ${limit} at most.`)
     .test('control', `${label} holds characters that cannot be stored.`, (v) => v === undefined || !CONTROL.test(v));
 

@@ -46,7 +46,7 @@ export function withIds<T>(value: T, ids: ReadonlyMap<string, string>): T {
       if (!id) throw new Error(`The demo file names $${name}, which it does not hold.`);
       return id;
     }) as T;
-  if (Array.isArray(value)) return value.map((v) => withIds(v, ids)) as T;
+  if (Array.isArray(value)) return value.map((v: unknown) => withIds(v, ids)) as T;
   if (value && typeof value === 'object') return Object.fromEntries(Object.entries(value).map(([k, v]) => [k, withIds(v, ids)])) as T;
   return value;
 }

@@ -11,7 +11,11 @@ const sender =
   (address: string, person: string): Send =>
   async (method, path, body) => {
     const condition: Record<string, string> = method === 'PUT' ? { 'If-None-Match': '*' } : { [HEADERS.idempotencyKey]: randomUUID() };
-    const res = await fetch(address + path, { method, headers: { 'Content-Type': 'application/json', [HEADERS.person]: person, ...condition }, body: JSON.stringify(body) });
+    const res = await fetch(address + path, {
+      method,
+      headers: { 'Content-Type': 'application/json', [HEADERS.person]: person, ...condition },
+      body: JSON.stringify(body),
+    });
     const json = (await res.json()) as { id: string };
     if (!res.ok) throw new Error(`The demo data was refused at ${path}: ${JSON.stringify(json)}`);
     return json;
@@ -43,21 +47,42 @@ async function loadJob(demo: DemoJob, address: string, now: number): Promise<voi
   const time = clock(countOf(demo), now);
   const take = (more: Partial<ReadingInput>): Promise<unknown> =>
     send('POST', routes.readings(jobId), {
-      id: randomUUID(), featureId: null, segmentId: null, stationMm: 0, clockDeg: 0, unit: demo.job.unit, partTempC: null, dial: null,
-      takenAt: time(), supersedesId: null, withdrawn: false, confirmed: false, ...more,
+      id: randomUUID(),
+      featureId: null,
+      segmentId: null,
+      stationMm: 0,
+      clockDeg: 0,
+      unit: demo.job.unit,
+      partTempC: null,
+      dial: null,
+      takenAt: time(),
+      supersedesId: null,
+      withdrawn: false,
+      confirmed: false,
+      ...more,
     });
   for (const grid of demo.readings) {
     const instrumentId = demo.features.find((f) => `$${f.key}` === grid.feature)!.instrumentId;
     for (const { stationMm, texts } of grid.rows)
       for (const [i, text] of texts.entries())
-        await take({ purpose: 'found', featureId: withIds(grid.feature, ids), stationMm, clockDeg: grid.clocksDeg[i]!, text, instrumentId });
+        await take({
+          purpose: 'found',
+          featureId: withIds(grid.feature, ids),
+          stationMm,
+          clockDeg: grid.clocksDeg[i]!,
+          text,
+          instrumentId,
+        });
   }
-  for (const c of demo.choices) await send('PUT', routes.choice(jobId, withIds(c.key, ids)), { value: withIds(c.value, ids), reason: c.reason ?? '' });
+  for (const c of demo.choices)
+    await send('PUT', routes.choice(jobId, withIds(c.key, ids)), { value: withIds(c.value, ids), reason: c.reason ?? '' });
   if (demo.release) await send('POST', routes.releases(jobId), {});
   for (const { segmentId, instrumentId, steps } of demo.cuts ?? [])
-    for (const [dial, text, partTempC] of steps) await take({ purpose: 'cut', segmentId, instrumentId, dial, text, partTempC: partTempC ?? null });
+    for (const [dial, text, partTempC] of steps)
+      await take({ purpose: 'cut', segmentId, instrumentId, dial, text, partTempC: partTempC ?? null });
   for (const p of demo.proofs ?? []) {
-    for (const [clockDeg, text] of p.texts) await take({ purpose: 'proof', segmentId: p.segmentId, instrumentId: p.instrumentId, stationMm: p.stationMm, clockDeg, text });
+    for (const [clockDeg, text] of p.texts)
+      await take({ purpose: 'proof', segmentId: p.segmentId, instrumentId: p.instrumentId, stationMm: p.stationMm, clockDeg, text });
     await send('POST', routes.proofs(jobId), { segmentId: p.segmentId, passed: p.passed, remark: p.remark });
   }
   for (const note of demo.notes) await send('POST', routes.notes(jobId), note);

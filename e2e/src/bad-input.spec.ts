@@ -125,8 +125,10 @@ it('drawn sizes that cannot be made are told at their field and are not saved', 
   await page.fill('Length', '-5');
   await page.sees('is below zero');
   await page.fill('Chamfer left', '80');
-  await page.sees('are longer together than the segment itself');
-  await page.until('saving to be off', async () => page.run<boolean>(`return [...document.querySelectorAll('button')].some((b) => b.textContent.includes('Save drawing') && b.disabled)`));
+  await page.sees('would cut past the centre line');
+  await page.until('saving to be off', async () =>
+    page.run<boolean>(`return [...document.querySelectorAll('button')].some((b) => b.textContent.includes('Save drawing') && b.disabled)`),
+  );
   await page.click('Forget the changes');
   await page.sees('Saved.');
 });

@@ -13,7 +13,10 @@ afterAll(async () => {
   await shop.close();
 });
 
-const texts = async (): Promise<string[]> => (await shop.query<{ text: string }>(`select text from readings where text like '20.04%' or text like '19.9%' order by seq`)).map((r) => r.text);
+const texts = async (): Promise<string[]> =>
+  (await shop.query<{ text: string }>(`select text from readings where text like '20.04%' or text like '19.9%' order by seq`)).map(
+    (r) => r.text,
+  );
 
 it('loses nothing that was acknowledged, keeps what was not, and sends it when the server is back', async () => {
   const { page, line } = ines;

@@ -41,11 +41,19 @@ const type = async (label: string, text: string): Promise<void> => {
 };
 const station = async (n: number): Promise<void> => {
   await ines.page.driver.actions().keyDown(Key.ALT).sendKeys(String(n)).keyUp(Key.ALT).perform();
-  await ines.page.until(`station ${n}`, async () => ines.page.run<boolean>('return [...document.querySelectorAll("ip-rail a")].findIndex((a) => a.classList.contains("on")) === arguments[0] - 1', n));
+  await ines.page.until(`station ${n}`, async () =>
+    ines.page.run<boolean>(
+      'return [...document.querySelectorAll("ip-rail a")].findIndex((a) => a.classList.contains("on")) === arguments[0] - 1',
+      n,
+    ),
+  );
 };
 const take = async (text: string): Promise<void> => {
   await ines.page.keys(text, Key.ENTER);
-  await ines.page.until('the line to be free', async () => (await ines.page.run('return document.getElementById("reading")?.value ?? ""')) === '');
+  await ines.page.until(
+    'the line to be free',
+    async () => (await ines.page.run('return document.getElementById("reading")?.value ?? ""')) === '',
+  );
 };
 
 it('from the counter to the plan', async () => {
@@ -124,7 +132,10 @@ it('from the lathe back to the customer', async () => {
   await station(9);
   await type('One lesson', 'Grease it.');
   await press('Hand it back');
-  await page.until('the hand-over to be stored', async () => (await shop.query(`select 1 from choices where key = 'returned'`)).length === 1);
+  await page.until(
+    'the hand-over to be stored',
+    async () => (await shop.query(`select 1 from choices where key = 'returned'`)).length === 1,
+  );
 });
 
 it('takes the last thing back with Ctrl + Z and keeps it on record', async () => {

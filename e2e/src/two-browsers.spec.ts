@@ -36,7 +36,8 @@ it('lets nobody overwrite the other unseen, and loses neither', async () => {
   expect(await typed.getAttribute('value')).toBe('Rocker pivot, exhaust');
   await tomas.page.click('Save');
   await tomas.page.sees('Somebody else changed what was received');
-  const title = async (): Promise<string> => (await shop.query<{ title: string }>(`select title from jobs where machine like '1924%'`))[0]!.title;
+  const title = async (): Promise<string> =>
+    (await shop.query<{ title: string }>(`select title from jobs where machine like '1924%'`))[0]!.title;
   expect(await title()).toBe('Rocker pivot, inlet');
   await tomas.page.click('Save mine over it');
   await tomas.page.until('the second save', async () => (await title()) === 'Rocker pivot, exhaust');
@@ -47,5 +48,9 @@ it('shows a decision of one at once to the other', async () => {
   await tomas.open('Rocker pivot, exhaust', 'decide');
   await ines.open('Rocker pivot, exhaust', 'decide');
   await ines.page.click('Close sliding or locating, keep the hole');
-  await tomas.page.until('the other choice', () => tomas.page.run<boolean>(`return [...document.querySelectorAll('button[aria-pressed="true"]')].some((b) => (b.getAttribute('aria-label') ?? '').startsWith('Close sliding'))`));
+  await tomas.page.until('the other choice', () =>
+    tomas.page.run<boolean>(
+      `return [...document.querySelectorAll('button[aria-pressed="true"]')].some((b) => (b.getAttribute('aria-label') ?? '').startsWith('Close sliding'))`,
+    ),
+  );
 });

@@ -34,7 +34,12 @@ const sameSiteOnly: express.RequestHandler = (req, _res, next) => {
   const site = req.get('Sec-Fetch-Site');
   const writes = req.method !== 'GET' && req.method !== 'HEAD';
   if (writes && site !== undefined && site !== 'same-origin' && site !== 'none')
-    throw new HttpProblem({ type: '/problems/cross-site', title: 'Not from another site.', status: 403, detail: 'Open Iron Patch itself.' });
+    throw new HttpProblem({
+      type: '/problems/cross-site',
+      title: 'Not from another site.',
+      status: 403,
+      detail: 'Open Iron Patch itself.',
+    });
   next();
 };
 
@@ -53,7 +58,9 @@ export function createApp({ pool, live, log, webDirectory }: AppParts): Express 
   app.use(
     helmet({
       // Plain HTTP on loopback: no upgrade to HTTPS.
-      contentSecurityPolicy: { directives: { 'upgrade-insecure-requests': null, 'style-src': ["'self'", "'unsafe-inline'"], 'worker-src': ["'self'"] } },
+      contentSecurityPolicy: {
+        directives: { 'upgrade-insecure-requests': null, 'style-src': ["'self'", "'unsafe-inline'"], 'worker-src': ["'self'"] },
+      },
       strictTransportSecurity: false,
     }),
   );

@@ -66,13 +66,19 @@ describe('when not to cut', () => {
     expect(advise([cut(0, 40.02)], settings).state).toBe('under');
   });
   it('hands a cut thinner than the chip to emery, file or grinder', () => {
-    expect(advise([cut(0, 40.06)], settings)).toMatchObject({ state: 'polish', sentences: [expect.any(String), expect.stringContaining('Emery')] });
+    expect(advise([cut(0, 40.06)], settings)).toMatchObject({
+      state: 'polish',
+      sentences: [expect.any(String), expect.stringContaining('Emery')],
+    });
     expect(advise([cut(0, 40.12)], settings).sentences[1]).toContain('steel tool');
     expect(advise([cut(0, 40.07)], { ...settings, leastChipMm: 0.01 }).state).toBe('cut');
   });
   it('lets a warm part cool before the last cut, not before an earlier one', () => {
     const warm = { ...settings, part: { ...settings.part, tempC: 31, shopC: 19.5 } };
-    expect(advise([cut(0, 40.333), cut(0.01, 40.2)], warm)).toMatchObject({ state: 'cool', sentences: [expect.stringContaining('0.005 mm big')] });
+    expect(advise([cut(0, 40.333), cut(0.01, 40.2)], warm)).toMatchObject({
+      state: 'cool',
+      sentences: [expect.stringContaining('0.005 mm big')],
+    });
     expect(advise([cut(0, 40.625)], warm).state).toBe('cut');
   });
 });

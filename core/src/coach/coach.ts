@@ -57,12 +57,15 @@ const REMEMBERED_CUTS = 3;
  * @param offMm size of the next cut on the diameter, mm
  */
 export function learnShortfall(cuts: readonly CutRecord[], lathe: Pick<Lathe, 'cross'>, offMm: number): number {
-  const recent = cuts.slice(1).map((c, i) => {
-    const before = cuts[i]!;
-    const asked = diameterForCrossDial(c.dial - before.dial, lathe);
-    const weight = asked > 0 ? Math.min(asked, offMm) / Math.max(asked, offMm) : 0;
-    return { weight, miss: asked - (before.measuredMm - c.measuredMm) };
-  }).slice(-REMEMBERED_CUTS);
+  const recent = cuts
+    .slice(1)
+    .map((c, i) => {
+      const before = cuts[i]!;
+      const asked = diameterForCrossDial(c.dial - before.dial, lathe);
+      const weight = asked > 0 ? Math.min(asked, offMm) / Math.max(asked, offMm) : 0;
+      return { weight, miss: asked - (before.measuredMm - c.measuredMm) };
+    })
+    .slice(-REMEMBERED_CUTS);
   const weights = recent.reduce((s, c) => s + c.weight, 0);
   return weights === 0 ? 0 : recent.reduce((s, c) => s + c.weight * c.miss, 0) / (weights + 1);
 }
@@ -81,7 +84,11 @@ function nextCut(leftMm: number, s: CoachSettings, finishing: boolean): { offMm:
 }
 
 const restBy = (leftMm: number): string =>
-  leftMm <= 0.02 ? 'Emery on a stick takes it.' : leftMm <= 0.06 ? 'A fine file, then emery, or the grinder.' : 'A sharp high-speed-steel tool or the grinder.';
+  leftMm <= 0.02
+    ? 'Emery on a stick takes it.'
+    : leftMm <= 0.06
+      ? 'A fine file, then emery, or the grinder.'
+      : 'A sharp high-speed-steel tool or the grinder.';
 
 /**
  * The second voice at the lathe: how much is left, what to set next, when to take two equal cuts, when to let it cool.
@@ -92,11 +99,21 @@ export function advise(cuts: readonly CutRecord[], s: CoachSettings): Advice {
   const aimMm = (s.limits.lowerMm + s.limits.upperMm) / 2;
   const last = cuts.at(-1);
   const none = { aimMm, nextMm: null, nextDial: null, turnIn: null, shortfallMm: 0, cutsLeft: 0 };
-  if (!last) return { ...none, state: 'measure-first', leftMm: 0, sentences: ['Take a skim so that it runs true, set the dial to zero, and measure.'] };
+  if (!last)
+    return {
+      ...none,
+      state: 'measure-first',
+      leftMm: 0,
+      sentences: ['Take a skim so that it runs true, set the dial to zero, and measure.'],
+    };
   const leftMm = last.measuredMm - aimMm;
   const done = { ...none, leftMm };
   if (last.measuredMm < s.limits.lowerMm)
-    return { ...done, state: 'under', sentences: ['Under the limit. Stop: keep the part, ask whether the mate can take it, or start again.'] };
+    return {
+      ...done,
+      state: 'under',
+      sentences: ['Under the limit. Stop: keep the part, ask whether the mate can take it, or start again.'],
+    };
   if (last.measuredMm <= s.limits.upperMm)
     return { ...done, state: 'in', sentences: ['Inside the limits. Take no more off; measure again cold.'] };
   const finishing = cuts.length > 1 && cuts.at(-2)!.measuredMm - aimMm <= s.finishMm + 2 * s.leastChipMm;
@@ -114,7 +131,9 @@ export function advise(cuts: readonly CutRecord[], s: CoachSettings): Advice {
       ...done,
       state: 'cool',
       cutsLeft,
-      sentences: [`The part is ${warmK.toFixed(0)} °C above the shop and reads ${formatWithUnit(bigMm, s.unit)} big. Let it cool before the last cut.`],
+      sentences: [
+        `The part is ${warmK.toFixed(0)} °C above the shop and reads ${formatWithUnit(bigMm, s.unit)} big. Let it cool before the last cut.`,
+      ],
     };
   const shortfallMm = learnShortfall(cuts, s.lathe, offMm);
   const ask = offMm + shortfallMm;
@@ -123,6 +142,8 @@ export function advise(cuts: readonly CutRecord[], s: CoachSettings): Advice {
     cutsLeft === 1 ? 'Last cut.' : cutsLeft === 2 ? 'Then measure. Two equal cuts are left.' : `Then measure. ${cutsLeft} cuts are left.`,
   ];
   if (Math.abs(shortfallMm) >= 0.001)
-    sentences.unshift(`This tool has been taking ${formatWithUnit(Math.abs(shortfallMm), s.unit)} ${shortfallMm > 0 ? 'less' : 'more'} than asked: allowed for.`);
+    sentences.unshift(
+      `This tool has been taking ${formatWithUnit(Math.abs(shortfallMm), s.unit)} ${shortfallMm > 0 ? 'less' : 'more'} than asked: allowed for.`,
+    );
   return { ...done, shortfallMm, state: 'cut', nextMm: last.measuredMm - offMm, nextDial: last.dial + turnIn, turnIn, cutsLeft, sentences };
 }

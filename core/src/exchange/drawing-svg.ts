@@ -27,7 +27,9 @@ export function drawingSvg({ part, unit, title, limits }: DrawingSheet): string 
   const closed = [{ x: 0, r: 0 }, ...points, { x: length, r: 0 }];
   const path = (sign: 1 | -1): string => closed.map((p, i) => `${i ? 'L' : 'M'}${n(p.x)} ${n(sign * p.r)}`).join(' ') + ' Z';
   const boreDepth = part.bore ? (part.bore.depthMm ?? length) : 0;
-  const bore = part.bore ? `<rect x="0" y="${n(-part.bore.diameterMm / 2)}" width="${n(boreDepth)}" height="${n(part.bore.diameterMm / 2)}" fill="#fff" stroke="#000"/>` : '';
+  const bore = part.bore
+    ? `<rect x="0" y="${n(-part.bore.diameterMm / 2)}" width="${n(boreDepth)}" height="${n(part.bore.diameterMm / 2)}" fill="#fff" stroke="#000"/>`
+    : '';
   const text = (x: number, y: number, words: string, anchor = 'middle'): string =>
     `<text x="${n(x)}" y="${n(y)}" font-size="3.5" text-anchor="${anchor}" font-family="sans-serif" stroke="none" fill="#000">${escape(words)}</text>`;
   const placed = placeSegments(part);

@@ -22,7 +22,11 @@ describe('readings out', () => {
 
 describe('readings in', () => {
   it('takes inch, fractions and metric as typed, by feature and instrument name', () => {
-    const taken = importReadings([row(), row({ reading: '1.5870 in', instrument: 'outside mic 25 to 50', part_temp_c: '31' })], testSheet(), testShop);
+    const taken = importReadings(
+      [row(), row({ reading: '1.5870 in', instrument: 'outside mic 25 to 50', part_temp_c: '31' })],
+      testSheet(),
+      testShop,
+    );
     expect(taken).toMatchObject({
       ok: true,
       value: [
@@ -33,8 +37,18 @@ describe('readings in', () => {
   });
 
   it('lists every problem of every row and gives nothing to store', () => {
-    const r = importReadings([row({ feature: 'Nose' }), row({ reading: 'abc', station_mm: '-4' }), row({ clock_deg: '400', instrument: 'ruler' })], testSheet(), testShop);
-    expect(r.ok ? [] : r.problems.map((p) => p.path)).toEqual(['rows.0.feature', 'rows.1.station_mm', 'rows.1.reading', 'rows.2.clock_deg', 'rows.2.instrument']);
+    const r = importReadings(
+      [row({ feature: 'Nose' }), row({ reading: 'abc', station_mm: '-4' }), row({ clock_deg: '400', instrument: 'ruler' })],
+      testSheet(),
+      testShop,
+    );
+    expect(r.ok ? [] : r.problems.map((p) => p.path)).toEqual([
+      'rows.0.feature',
+      'rows.1.station_mm',
+      'rows.1.reading',
+      'rows.2.clock_deg',
+      'rows.2.instrument',
+    ]);
   });
 
   it('catches a row ten times off', () => {
@@ -44,7 +58,9 @@ describe('readings in', () => {
 
   it('says what the file lacks', () => {
     expect(importReadings([], testSheet(), testShop)).toMatchObject({ problems: [{ code: 'empty' }] });
-    expect(importReadings([{ size: '4' }], testSheet(), testShop)).toMatchObject({ problems: [{ code: 'columns', message: expect.stringContaining('feature, station_mm') }] });
+    expect(importReadings([{ size: '4' }], testSheet(), testShop)).toMatchObject({
+      problems: [{ code: 'columns', message: expect.stringContaining('feature, station_mm') }],
+    });
   });
 });
 

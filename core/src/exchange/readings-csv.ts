@@ -2,7 +2,18 @@ import type { JobSheet, Shop } from '../repair';
 import { liveReadings } from '../repair';
 
 /** Columns of the readings file, in order. The first six are needed coming in; the rest are told going out. */
-export const READINGS_CSV_COLUMNS = ['component', 'feature', 'station_mm', 'clock_deg', 'reading', 'instrument', 'part_temp_c', 'value_mm', 'person', 'taken_at'] as const;
+export const READINGS_CSV_COLUMNS = [
+  'component',
+  'feature',
+  'station_mm',
+  'clock_deg',
+  'reading',
+  'instrument',
+  'part_temp_c',
+  'value_mm',
+  'person',
+  'taken_at',
+] as const;
 export const READINGS_CSV_NEEDED = ['feature', 'station_mm', 'clock_deg', 'reading'] as const;
 
 /** Quotes a cell, and disarms one that a spreadsheet would take for a formula. */
@@ -20,7 +31,18 @@ export function readingsToCsv(sheet: JobSheet, shop: Shop): string {
     const component = sheet.components.find((c) => c.id === feature?.componentId);
     const instrument = shop.instruments.find((i) => i.id === r.instrumentId);
     const person = shop.people.find((p) => p.id === r.personId);
-    const cells = [component?.name ?? '', feature?.name ?? '', r.stationMm, r.clockDeg, r.text, instrument?.name ?? '', r.partTempC, r.valueMm.toFixed(5), person?.name ?? '', r.takenAt];
+    const cells = [
+      component?.name ?? '',
+      feature?.name ?? '',
+      r.stationMm,
+      r.clockDeg,
+      r.text,
+      instrument?.name ?? '',
+      r.partTempC,
+      r.valueMm.toFixed(5),
+      person?.name ?? '',
+      r.takenAt,
+    ];
     return [cells.map(cell).join(',')];
   });
   return [READINGS_CSV_COLUMNS.join(','), ...rows, ''].join('\r\n');

@@ -14,7 +14,8 @@ export interface ImportedReading {
   readonly partTempC: number | null;
 }
 
-export type ImportOutcome = { readonly ok: true; readonly value: readonly ImportedReading[] } | { readonly ok: false; readonly problems: readonly Problem[] };
+export type ImportOutcome =
+  { readonly ok: true; readonly value: readonly ImportedReading[] } | { readonly ok: false; readonly problems: readonly Problem[] };
 
 export const MOST_IMPORTED_ROWS = 5000;
 
@@ -39,7 +40,8 @@ export function importReadings(rows: readonly Readonly<Record<string, string>>[]
   const problems: Problem[] = [];
   const imported: ImportedReading[] = [];
   if (rows.length === 0) problems.push({ code: 'empty', path: '', message: 'The file holds no rows below its header.' });
-  if (rows.length > MOST_IMPORTED_ROWS) problems.push({ code: 'too-many', path: '', message: `At most ${MOST_IMPORTED_ROWS} readings at once; this has ${rows.length}.` });
+  if (rows.length > MOST_IMPORTED_ROWS)
+    problems.push({ code: 'too-many', path: '', message: `At most ${MOST_IMPORTED_ROWS} readings at once; this has ${rows.length}.` });
   const missing = READINGS_CSV_NEEDED.filter((c) => rows.length > 0 && !(c in rows[0]!));
   if (missing.length) problems.push({ code: 'columns', path: '', message: `The header lacks ${missing.join(', ')}.` });
   if (problems.length) return { ok: false, problems };
@@ -59,7 +61,8 @@ export function importReadings(rows: readonly Readonly<Record<string, string>>[]
     const clockDeg = numberIn(CLOCK, row['clock_deg'] ?? '');
     const partTempC = (row['part_temp_c'] ?? '').trim() === '' ? null : numberIn(TEMP, row['part_temp_c']!);
     const named = (row['instrument'] ?? '').trim();
-    const instrument = named === '' ? shop.instruments.find((x) => x.id === feature?.instrumentId) : shop.instruments.find((x) => same(x.name, named));
+    const instrument =
+      named === '' ? shop.instruments.find((x) => x.id === feature?.instrumentId) : shop.instruments.find((x) => same(x.name, named));
     if (!instrument && (named !== '' || feature)) say('instrument', 'unknown', `"${named.slice(0, 40)}" is not in the crib.`);
     const length = parseLength(row['reading'] ?? '', { unit: sheet.job.unit });
     if (!length.ok) say('reading', length.problems[0]!.code, length.problems[0]!.message);
@@ -78,7 +81,9 @@ function doubtful(rows: readonly ImportedReading[], sheet: JobSheet): Problem[] 
     if (list) list.push(row.length.valueMm);
     else sizes.set(row.featureId, [row.length.valueMm]);
   }
-  const middles = new Map([...sizes].map(([id, all]) => [id, all.length > 2 ? all.sort((p, q) => p - q)[Math.floor(all.length / 2)]! : null]));
+  const middles = new Map(
+    [...sizes].map(([id, all]) => [id, all.length > 2 ? all.sort((p, q) => p - q)[Math.floor(all.length / 2)]! : null]),
+  );
   return rows.flatMap((row, i) => {
     const doubt = doubtReading(row.length.valueMm, row.length.unit, middles.get(row.featureId) ?? null);
     const name = sheet.features.find((f) => f.id === row.featureId)?.name ?? '';

@@ -25,13 +25,21 @@ describe('ISO 286 as published', () => {
     ['p6', 100, [37, 59]],
   ] as const)('%s at %d mm is %j µm', (zone, size, expected) => expect(limits(zone, size)).toEqual(expected));
 
-  it.each([[18, 18], [30, 21], [50, 25], [80, 30], [120, 35], [180, 40]])('takes exactly %d mm into the lower step: IT7 %d µm', (size, it7) => {
+  it.each([
+    [18, 18],
+    [30, 21],
+    [50, 25],
+    [80, 30],
+    [120, 35],
+    [180, 40],
+  ])('takes exactly %d mm into the lower step: IT7 %d µm', (size, it7) => {
     expect(limits('H7', size)[1]).toBe(it7);
     expect(limits('H7', size + 0.001)[1]).toBeGreaterThan(it7);
   });
 
   it('gives a reason outside 1 to 250 mm', () => {
-    for (const size of [0.5, 251, NaN, -4]) expect(toleranceWidth('IT7', size)).toMatchObject({ ok: false, problems: [{ code: 'out-of-table' }] });
+    for (const size of [0.5, 251, NaN, -4])
+      expect(toleranceWidth('IT7', size)).toMatchObject({ ok: false, problems: [{ code: 'out-of-table' }] });
   });
 
   const means = STEP_UPPER_MM.map((upper, i) => Math.sqrt(upper * (STEP_UPPER_MM[i - 1] ?? 1)));

@@ -16,7 +16,10 @@ export const ISO286_MOST_MM = 250;
 
 function stepOf(nominalMm: number): Outcome<number> {
   if (!(nominalMm >= ISO286_LEAST_MM && nominalMm <= ISO286_MOST_MM))
-    return bad('out-of-table', `The table holds sizes from ${ISO286_LEAST_MM} to ${ISO286_MOST_MM} mm; ${nominalMm} mm is outside. Use a house rule.`);
+    return bad(
+      'out-of-table',
+      `The table holds sizes from ${ISO286_LEAST_MM} to ${ISO286_MOST_MM} mm; ${nominalMm} mm is outside. Use a house rule.`,
+    );
   return good(STEP_UPPER_MM.findIndex((upper) => nominalMm <= upper));
 }
 

@@ -24,8 +24,7 @@ const METRIC_FIVE_WEIGHT = 0.8;
 const METRIC_PREFERRED_WEIGHT = 1;
 const METRIC_HALF_WEIGHT = 0.1;
 
-const isPreferred = (mm: number): boolean =>
-  R20.some((r) => [1, 10, 100].some((decade) => Math.abs(r * decade - mm) < 1e-9));
+const isPreferred = (mm: number): boolean => R20.some((r) => [1, 10, 100].some((decade) => Math.abs(r * decade - mm) < 1e-9));
 
 function inchCandidates(lowMm: number, highMm: number): Candidate[] {
   const from = Math.max(Math.ceil((lowMm / MM_PER_INCH) * 64), 1);

@@ -11,9 +11,7 @@ export interface Problem {
 }
 
 /** A value, or every reason why there is none. Core never throws for what a person typed. */
-export type Outcome<T> =
-  | { readonly ok: true; readonly value: T }
-  | { readonly ok: false; readonly problems: readonly Problem[] };
+export type Outcome<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly problems: readonly Problem[] };
 
 export const good = <T>(value: T): Outcome<T> => ({ ok: true, value });
 

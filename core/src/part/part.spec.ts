@@ -19,11 +19,19 @@ it.each(Object.keys(PART_KINDS) as PartKind[])('%s starts as a valid part of the
 });
 
 it('places segments end to end', () => {
-  expect(placeSegments(pin).map((s) => [s.fromMm, s.toMm])).toEqual([[0, 8.4], [8.4, 120]]);
+  expect(placeSegments(pin).map((s) => [s.fromMm, s.toMm])).toEqual([
+    [0, 8.4],
+    [8.4, 120],
+  ]);
 });
 
 it('walks round the chamfers', () => {
-  expect(outline(plain)).toEqual([{ x: 0, r: 9 }, { x: 1, r: 10 }, { x: 99, r: 10 }, { x: 100, r: 9 }]);
+  expect(outline(plain)).toEqual([
+    { x: 0, r: 9 },
+    { x: 1, r: 10 },
+    { x: 99, r: 10 },
+    { x: 100, r: 9 },
+  ]);
 });
 
 describe('volume', () => {
@@ -43,13 +51,26 @@ describe('volume', () => {
 
 describe('validation tells every problem with its path', () => {
   it('of sizes', () => {
-    const broken = { ...pin, materialId: 'mithril', segments: [{ ...pin.segments[0]!, diameterMm: 0 }, { ...pin.segments[1]!, lengthMm: -3 }] };
-    expect(codes(broken)).toEqual(expect.arrayContaining(['materialId material', 'segments.0.diameterMm diameter', 'segments.1.lengthMm length']));
+    const broken = {
+      ...pin,
+      materialId: 'mithril',
+      segments: [
+        { ...pin.segments[0]!, diameterMm: 0 },
+        { ...pin.segments[1]!, lengthMm: -3 },
+      ],
+    };
+    expect(codes(broken)).toEqual(
+      expect.arrayContaining(['materialId material', 'segments.0.diameterMm diameter', 'segments.1.lengthMm length']),
+    );
   });
   it('of chamfers, holes and walls', () => {
-    expect(codes({ ...plain, segments: [{ ...plain.segments[0]!, chamferLeftMm: 60, chamferRightMm: 50 }] })).toEqual(['segments.0.chamferLeftMm chamfer']);
+    expect(codes({ ...plain, segments: [{ ...plain.segments[0]!, chamferLeftMm: 60, chamferRightMm: 50 }] })).toEqual([
+      'segments.0.chamferLeftMm chamfer',
+    ]);
     expect(codes({ ...plain, crossHoles: [{ id: 'a', diameterMm: 6, atMm: 98, clockDeg: 0 }] })).toEqual(['crossHoles.0.atMm off-part']);
-    expect(codes({ ...plain, crossHoles: [{ id: 'a', diameterMm: 12, atMm: 50, clockDeg: 0 }] })).toEqual(['crossHoles.0.diameterMm too-big']);
+    expect(codes({ ...plain, crossHoles: [{ id: 'a', diameterMm: 12, atMm: 50, clockDeg: 0 }] })).toEqual([
+      'crossHoles.0.diameterMm too-big',
+    ]);
     expect(codes({ ...plain, bore: { diameterMm: 19, depthMm: null } })).toEqual(['bore.diameterMm thin-wall']);
     expect(codes({ ...plain, bore: { diameterMm: 5, depthMm: 300 } })).toContain('bore.depthMm depth');
   });

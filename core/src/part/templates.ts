@@ -47,8 +47,18 @@ export function newPart(kind: PartKind, name: string, bodyMm: number, lengthMm: 
         ],
       };
     case 'plain-bush':
-      return { ...base, materialId: 'bronze-tin', segments: [{ ...body, chamferLeftMm: chamfer }], bore: { diameterMm: bodyMm * 0.75, depthMm: null } };
+      return {
+        ...base,
+        materialId: 'bronze-tin',
+        segments: [{ ...body, chamferLeftMm: chamfer }],
+        bore: { diameterMm: bodyMm * 0.75, depthMm: null },
+      };
     case 'flanged-bush':
-      return { ...base, materialId: 'bronze-tin', segments: [head, { ...body, lengthMm: rest }], bore: { diameterMm: bodyMm * 0.75, depthMm: null } };
+      return {
+        ...base,
+        materialId: 'bronze-tin',
+        segments: [head, { ...body, lengthMm: rest }],
+        bore: { diameterMm: bodyMm * 0.75, depthMm: null },
+      };
   }
 }

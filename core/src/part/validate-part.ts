@@ -29,7 +29,11 @@ function checkHoles(part: TurnedPart, placed: readonly PlacedSegment[], say: Say
     if (!(hole.diameterMm > 0)) say(`${at}.diameterMm`, 'diameter', 'A cross hole needs a diameter above zero.');
     else if (!inside) say(`${at}.atMm`, 'off-part', `The cross hole at ${hole.atMm} mm does not lie wholly on one segment.`);
     else if (hole.diameterMm > inside.diameterMm / 2)
-      say(`${at}.diameterMm`, 'too-big', `A ${hole.diameterMm} mm hole takes more than half of the ${inside.diameterMm.toFixed(2)} mm section.`);
+      say(
+        `${at}.diameterMm`,
+        'too-big',
+        `A ${hole.diameterMm} mm hole takes more than half of the ${inside.diameterMm.toFixed(2)} mm section.`,
+      );
   });
 }
 

@@ -33,7 +33,8 @@ export function volumeMm3(part: TurnedPart): number {
   const holes = part.crossHoles.reduce((s, hole) => {
     const at = placed.find((q) => hole.atMm >= q.fromMm && hole.atMm <= q.toMm);
     if (!at) return s;
-    const overBore = part.bore && hole.atMm < boreDepth ? crossHoleMm3(part.bore.diameterMm, Math.min(hole.diameterMm, part.bore.diameterMm)) : 0;
+    const overBore =
+      part.bore && hole.atMm < boreDepth ? crossHoleMm3(part.bore.diameterMm, Math.min(hole.diameterMm, part.bore.diameterMm)) : 0;
     return s + crossHoleMm3(at.diameterMm, hole.diameterMm) - overBore;
   }, 0);
   return outside - bore - holes;

@@ -35,8 +35,7 @@ export function planPasses(fromMm: number, toMm: number, o: PassOptions = USUAL_
   const rough = total - finish;
   const roughCount = Math.ceil(rough / o.roughMostMm - 1e-9);
   const passes: Pass[] = [];
-  for (let i = 1; i <= roughCount; i++)
-    passes.push({ kind: 'rough', offMm: rough / roughCount, toMm: fromMm - (rough * i) / roughCount });
+  for (let i = 1; i <= roughCount; i++) passes.push({ kind: 'rough', offMm: rough / roughCount, toMm: fromMm - (rough * i) / roughCount });
   if (finish > 0)
     for (let i = 1; i <= o.finishes; i++)
       passes.push({ kind: 'finish', offMm: finish / o.finishes, toMm: fromMm - rough - (finish * i) / o.finishes });

@@ -21,7 +21,15 @@ it('takes the worse of verdicts', () => {
 });
 
 describe('play as a distribution', () => {
-  const input = { pinMm: 40.041, pinPlusMinusMm: 0.004, holeSmallestMm: 40.16, holeLargestMm: 40.31, holePlusMinusMm: 0.016, draws: 40_000, seed: 1 };
+  const input = {
+    pinMm: 40.041,
+    pinPlusMinusMm: 0.004,
+    holeSmallestMm: 40.16,
+    holeLargestMm: 40.31,
+    holePlusMinusMm: 0.016,
+    draws: 40_000,
+    seed: 1,
+  };
 
   it('has the mean and spread of a uniform place plus two normals', () => {
     const d = playDistribution(input);

@@ -18,8 +18,7 @@ export function formatLength(mm: number, unit: LengthUnit, decimals = USUAL_DECI
 }
 
 /** A length with its unit: `0.7500 in`. */
-export const formatWithUnit = (mm: number, unit: LengthUnit, decimals?: number): string =>
-  `${formatLength(mm, unit, decimals)} ${unit}`;
+export const formatWithUnit = (mm: number, unit: LengthUnit, decimals?: number): string => `${formatLength(mm, unit, decimals)} ${unit}`;
 
 /** A place along a part as short text: `5`, `12.5`, `0.197`. */
 export function formatPlace(mm: number, unit: LengthUnit): string {
@@ -30,12 +29,10 @@ export function formatPlace(mm: number, unit: LengthUnit): string {
 export const placeWithUnit = (mm: number, unit: LengthUnit): string => `${formatPlace(mm, unit)} ${unit}`;
 
 /** A length in its own unit and, in brackets, the other: `40.049 mm (1.5767 in)`. */
-export const formatBoth = (mm: number, unit: LengthUnit): string =>
-  `${formatWithUnit(mm, unit)} (${formatWithUnit(mm, otherUnit(unit))})`;
+export const formatBoth = (mm: number, unit: LengthUnit): string => `${formatWithUnit(mm, unit)} (${formatWithUnit(mm, otherUnit(unit))})`;
 
 /** Decimals that show a number typed in one unit without loss in the other: one more for inch. */
-export const decimalsInOther = (decimals: number, from: LengthUnit): number =>
-  from === 'mm' ? decimals + 1 : Math.max(decimals - 1, 0);
+export const decimalsInOther = (decimals: number, from: LengthUnit): number => (from === 'mm' ? decimals + 1 : Math.max(decimals - 1, 0));
 
 /** A length as the nearest inch fraction. */
 export interface InchFraction {

@@ -84,7 +84,12 @@ function parseOffset(match: RegExpExecArray, options: ParseLengthOptions): Outco
   const towards = (sign === '-' ? -1 : 1) * (way.toLowerCase() === 'under' ? -1 : 1);
   if (/^nominal$/i.test(baseText)) {
     if (options.nominalMm === undefined)
-      return bad('no-nominal', 'There is no nominal size for this spot yet. Type the size itself, or name it: "+3 thou over 40mm".', '', text.length - baseText.length);
+      return bad(
+        'no-nominal',
+        'There is no nominal size for this spot yet. Type the size itself, or name it: "+3 thou over 40mm".',
+        '',
+        text.length - baseText.length,
+      );
     return good({ ...amount.value, valueMm: options.nominalMm + towards * amount.value.valueMm });
   }
   const base = parseAmount(baseText, options.unit);
@@ -102,7 +107,8 @@ function parseOffset(match: RegExpExecArray, options: ParseLengthOptions): Outco
 export function parseLength(raw: string, options: ParseLengthOptions): Outcome<TypedLength> {
   const text = raw.trim();
   if (text === '') return bad('empty', 'Type a size first.');
-  if (text.length > LONGEST_TEXT) return bad('too-long', `That is ${text.length} characters long. One size at a time, please.`, '', LONGEST_TEXT);
+  if (text.length > LONGEST_TEXT)
+    return bad('too-long', `That is ${text.length} characters long. One size at a time, please.`, '', LONGEST_TEXT);
   const offset = OFFSET.exec(text);
   const parsed = offset ? parseOffset(offset, options) : parseAmount(text, options.unit);
   if (!parsed.ok) return parsed;

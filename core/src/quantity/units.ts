@@ -8,7 +8,6 @@ export type LengthUnit = 'mm' | 'in';
 export const toUnit = (mm: number, unit: LengthUnit): number => (unit === 'mm' ? mm : mm / MM_PER_INCH);
 
 /** A number in the given unit to millimetres. */
-export const fromUnit = (value: number, unit: LengthUnit): number =>
-  unit === 'mm' ? value : value * MM_PER_INCH;
+export const fromUnit = (value: number, unit: LengthUnit): number => (unit === 'mm' ? value : value * MM_PER_INCH);
 
 export const otherUnit = (unit: LengthUnit): LengthUnit => (unit === 'mm' ? 'in' : 'mm');

@@ -12,7 +12,9 @@ export const PLAUSIBLE_SHARE = 0.12;
 const PLAUSIBLE_LEAST_MM = 1.5;
 
 const within = (valueMm: number, expectedMm: number): boolean =>
-  Math.abs(valueMm - expectedMm) <= Math.max(PLAUSIBLE_SHARE * expectedMm, PLAUSIBLE_LEAST_MM) && valueMm < 2 * expectedMm && valueMm > expectedMm / 2;
+  Math.abs(valueMm - expectedMm) <= Math.max(PLAUSIBLE_SHARE * expectedMm, PLAUSIBLE_LEAST_MM) &&
+  valueMm < 2 * expectedMm &&
+  valueMm > expectedMm / 2;
 
 /** Every number that differs from the typed one by one slip: point, unit, or first digit. */
 function slips(valueMm: number, unit: LengthUnit, expectedMm: number): { mm: number; why: string }[] {

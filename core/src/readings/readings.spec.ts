@@ -47,7 +47,10 @@ describe('one section', () => {
     fc.assert(
       fc.property(fc.double({ min: 0, max: 179, noNaN: true }), fc.double({ min: 0.01, max: 0.4, noNaN: true }), (axis, oval) => {
         const size = (deg: number): number => 30 + (oval / 2) * Math.cos(((deg - axis) * Math.PI) / 90);
-        const section = analyseSection(0, [0, 60, 120].map((deg) => reading(0, deg, size(deg))));
+        const section = analyseSection(
+          0,
+          [0, 60, 120].map((deg) => reading(0, deg, size(deg))),
+        );
         expect(section.ovalityMm).toBeCloseTo(oval, 6);
         expect(section.largestMm).toBeCloseTo(30 + oval / 2, 6);
         const off = Math.abs(section.longAxisDeg! - axis);
@@ -72,7 +75,11 @@ describe('one section', () => {
   });
 
   it('sees no oval with a three-point head, and says so', () => {
-    const shape = analyseShape('inside', [0, 45, 90].map((deg) => reading(5, deg, 40, { points: 3 })), 1e-5)!;
+    const shape = analyseShape(
+      'inside',
+      [0, 45, 90].map((deg) => reading(5, deg, 40, { points: 3 })),
+      1e-5,
+    )!;
     expect(shape.mostOval.ovalityKind).toBe('unknown');
     expect(shape.cannotShow[0]).toContain('cannot show an oval');
   });
@@ -102,7 +109,12 @@ it('widens independent parts to 95 %', () => {
 });
 
 it('fits no taper to one station', () => {
-  expect(fitTaper([{ stationMm: 5, sizeMm: 40 }, { stationMm: 5, sizeMm: 41 }])).toBeNull();
+  expect(
+    fitTaper([
+      { stationMm: 5, sizeMm: 40 },
+      { stationMm: 5, sizeMm: 41 },
+    ]),
+  ).toBeNull();
 });
 
 describe('the measuring plan', () => {

@@ -39,9 +39,9 @@ function byStation(readings: readonly DiameterReading[]): Section[] {
 function blindSpots(readings: readonly DiameterReading[], sections: readonly Section[]): string[] {
   const said: string[] = [];
   const threePoint = readings.filter((r) => r.points === 3).length;
-  if (threePoint < readings.length)
-    said.push('Two-point readings cannot show three lobes. A three-point head or a V-block would.');
-  if (threePoint > 0) said.push('A three-point head cannot show an oval. Use a telescoping gauge or a dial bore gauge at four clock angles.');
+  if (threePoint < readings.length) said.push('Two-point readings cannot show three lobes. A three-point head or a V-block would.');
+  if (threePoint > 0)
+    said.push('A three-point head cannot show an oval. Use a telescoping gauge or a dial bore gauge at four clock angles.');
   const onlyLowerBound = sections.filter((s) => s.ovalityKind === 'at-least').length;
   const noOval = sections.filter((s) => s.ovalityKind === 'unknown').length;
   if (threePoint === 0 && noOval > 0) said.push('One direction cannot show an oval. Add readings at 45°, 90° and 135°.');
@@ -59,8 +59,7 @@ export interface UncertaintyParts {
 }
 
 /** Combines independent parts and widens to 95 % (k = 2; JCGM 100, 5.1.2 and 6.3). */
-export const expand95 = (parts: UncertaintyParts): number =>
-  2 * Math.hypot(parts.instrumentMm, parts.repeatMm, parts.temperatureMm);
+export const expand95 = (parts: UncertaintyParts): number => 2 * Math.hypot(parts.instrumentMm, parts.repeatMm, parts.temperatureMm);
 
 /** The parts of a feature's uncertainty: the worst instrument used, repeats pooled over sections, temperature. */
 export function uncertaintyParts(readings: readonly DiameterReading[], sections: readonly Section[], alphaPerK: number): UncertaintyParts {

@@ -20,8 +20,7 @@ export interface Temperatures {
  * @example a 50 mm steel part 30 °C above a 20 °C instrument reads 0.017 mm big
  */
 export const sizeAt20 = (readingMm: number, t: Temperatures): number =>
-  readingMm *
-  (1 + INSTRUMENT_ALPHA_PER_K * (t.instrumentC - REFERENCE_TEMP_C) - t.partAlphaPerK * (t.partC - REFERENCE_TEMP_C));
+  readingMm * (1 + INSTRUMENT_ALPHA_PER_K * (t.instrumentC - REFERENCE_TEMP_C) - t.partAlphaPerK * (t.partC - REFERENCE_TEMP_C));
 
 /** Standard uncertainty that the temperature brings to a size, mm. */
 export const temperatureUncertaintyMm = (sizeMm: number, alphaPerK: number, uTempK = USUAL_TEMP_UNCERTAINTY_K): number =>

@@ -23,14 +23,30 @@ export const CAUTIONS: Readonly<Record<Hazard, Caution>> = {
     why: 'Oil under pressure goes through skin; a gas-charged damper can burst.',
     who: 'Only someone equipped for it releases and recharges it. Proof with oil, bled, behind a shield, never with air.',
   },
-  spring: { what: 'Loaded spring.', why: 'It lets go all at once.', who: 'Hold it in a compressor or a press before the last fastener comes out.' },
-  fuel: { what: 'Held fuel.', why: 'Vapour burns long after the tank is empty.', who: 'No hot work without proper cleaning and testing by someone qualified.' },
-  steering: { what: 'Steering or brakes.', why: 'A failure is an accident on the road.', who: 'A licensed person decides and signs. Keep the bolt grades.' },
+  spring: {
+    what: 'Loaded spring.',
+    why: 'It lets go all at once.',
+    who: 'Hold it in a compressor or a press before the last fastener comes out.',
+  },
+  fuel: {
+    what: 'Held fuel.',
+    why: 'Vapour burns long after the tank is empty.',
+    who: 'No hot work without proper cleaning and testing by someone qualified.',
+  },
+  steering: {
+    what: 'Steering or brakes.',
+    why: 'A failure is an accident on the road.',
+    who: 'A licensed person decides and signs. Keep the bolt grades.',
+  },
   welding: {
     what: 'Welding.',
     why: 'Burns, fumes, fire; chrome and zinc coatings are poison in the heat.',
     who: 'Qualified procedure and welder for structural welds; jacket, gloves, helmet, ventilation, fire watch.',
   },
   press: { what: 'Press work.', why: 'Parts under load shatter.', who: 'Shield up, nobody in line with the ram.' },
-  'old-linings': { what: 'Old linings, gaskets or paint.', why: 'May hold asbestos or lead.', who: 'Do not dry-scrape or grind; have it tested first.' },
+  'old-linings': {
+    what: 'Old linings, gaskets or paint.',
+    why: 'May hold asbestos or lead.',
+    who: 'Do not dry-scrape or grind; have it tested first.',
+  },
 };

@@ -47,8 +47,7 @@ export const choiceKey = {
   accept: (figureKey: string): string => `accept:${figureKey}`,
 } as const;
 
-const valueOf = <T>(sheet: JobSheet, key: string): T | null =>
-  (sheet.choices.find((c) => c.key === key)?.value as T | undefined) ?? null;
+const valueOf = <T>(sheet: JobSheet, key: string): T | null => (sheet.choices.find((c) => c.key === key)?.value as T | undefined) ?? null;
 
 export const chosenFit = (sheet: JobSheet, featureId: string): FitChoice | null => valueOf(sheet, choiceKey.fit(featureId));
 export const chosenNominal = (sheet: JobSheet, featureId: string): NominalChoice | null => valueOf(sheet, choiceKey.nominal(featureId));

@@ -15,7 +15,14 @@ export interface CutFinding {
   readonly partTempC: number;
 }
 
-function cutOf(segment: SegmentFinding, plan: PlanFinding, materialId: string, live: readonly ReadingRecord[], sheet: JobSheet, shop: Shop): CutFinding {
+function cutOf(
+  segment: SegmentFinding,
+  plan: PlanFinding,
+  materialId: string,
+  live: readonly ReadingRecord[],
+  sheet: JobSheet,
+  shop: Shop,
+): CutFinding {
   const readings = live.filter((r) => r.purpose === 'cut' && r.segmentId === segment.segment.id);
   const { shopTempC } = sheet.job;
   const cuts = readings.map((r) => ({
@@ -36,5 +43,10 @@ function cutOf(segment: SegmentFinding, plan: PlanFinding, materialId: string, l
 }
 
 /** Every segment of the new part at the lathe. */
-export const cutFindings = (found: PartFinding | null, plan: PlanFinding | null, live: readonly ReadingRecord[], sheet: JobSheet, shop: Shop): CutFinding[] =>
-  found && plan ? found.segments.map((s) => cutOf(s, plan, found.part.materialId, live, sheet, shop)) : [];
+export const cutFindings = (
+  found: PartFinding | null,
+  plan: PlanFinding | null,
+  live: readonly ReadingRecord[],
+  sheet: JobSheet,
+  shop: Shop,
+): CutFinding[] => (found && plan ? found.segments.map((s) => cutOf(s, plan, found.part.materialId, live, sheet, shop)) : []);

@@ -10,4 +10,5 @@ export const expectedSizeMm = (readings: readonly ReadingRecord[], chosenNominal
   newest(readings)?.valueMm ?? chosenNominalMm;
 
 /** The same for a feature that is already worked out. */
-export const expectedAt = (finding: FeatureFinding): number | null => expectedSizeMm(finding.readings, finding.chosenNominal?.sizeMm ?? null);
+export const expectedAt = (finding: FeatureFinding): number | null =>
+  expectedSizeMm(finding.readings, finding.chosenNominal?.sizeMm ?? null);

@@ -93,7 +93,14 @@ function figuresOf(f: FeatureRecord, shape: Shape, readingsOf: (s: Section) => F
   return {
     smallest: end('smallest', shape.smallestMm, shape.smallestAtMm),
     largest: end('largest', shape.largestMm, shape.largestAtMm),
-    mean: workedOut(`${f.id}.mean`, `mean of ${name}`, shape.meanMm, `mean of ${shape.sections.length} station${shape.sections.length > 1 ? 's' : ''}`, shape.sections.flatMap(readingsOf), band),
+    mean: workedOut(
+      `${f.id}.mean`,
+      `mean of ${name}`,
+      shape.meanMm,
+      `mean of ${shape.sections.length} station${shape.sections.length > 1 ? 's' : ''}`,
+      shape.sections.flatMap(readingsOf),
+      band,
+    ),
     ovality:
       oval.ovalityKind === 'unknown'
         ? null
@@ -108,7 +115,13 @@ function figuresOf(f: FeatureRecord, shape: Shape, readingsOf: (s: Section) => F
           ),
     taper:
       shape.taper &&
-      workedOut(`${f.id}.taper`, `taper of ${name}`, shape.taper.perMm * 100, 'least-squares line through the station means, per 100 mm', shape.sections.flatMap(readingsOf)),
+      workedOut(
+        `${f.id}.taper`,
+        `taper of ${name}`,
+        shape.taper.perMm * 100,
+        'least-squares line through the station means, per 100 mm',
+        shape.sections.flatMap(readingsOf),
+      ),
   };
 }
 
@@ -118,7 +131,9 @@ const NO_FIGURES = { smallest: null, largest: null, mean: null, ovality: null, t
 function evidenceFor(f: FeatureRecord, shape: Shape | null, lands: readonly { shape: Shape; feature: FeatureRecord }[]): NominalEvidence {
   const seen = shape && (f.side === 'outside' ? shape.largestMm : shape.smallestMm);
   const own = f.land === 'unworn' ? shape : null;
-  const near = lands.find((l) => l.feature.id !== f.id && l.feature.side === f.side && seen !== null && Math.abs(l.shape.meanMm - seen) < 0.05 * seen);
+  const near = lands.find(
+    (l) => l.feature.id !== f.id && l.feature.side === f.side && seen !== null && Math.abs(l.shape.meanMm - seen) < 0.05 * seen,
+  );
   const land = own ?? near?.shape ?? null;
   return {
     side: f.side,
@@ -135,11 +150,21 @@ interface Measured {
   readonly shape: Shape | null;
 }
 
+/** The readings of each section as figures, each made once: a job may hold thousands. */
+function figuresBySection({ readings, diameters, shape }: Measured, shop: Shop): (s: Section) => Figure[] {
+  const sections = shape?.sections ?? [];
+  const groups = new Map<Section, Figure[]>(sections.map((s) => [s, []]));
+  readings.forEach((r, i) => {
+    const home = sections.findLast((s) => s.stationMm <= r.stationMm + 1e-9) ?? sections[0];
+    if (home) groups.get(home)!.push(readingFigure(r, diameters[i]!.valueMm, shop));
+  });
+  return (s) => groups.get(s) ?? [];
+}
+
 function finding(m: Measured, lands: readonly { shape: Shape; feature: FeatureRecord }[], sheet: JobSheet, shop: Shop): FeatureFinding {
-  const { feature, component, readings, diameters, shape } = m;
+  const { feature, component, readings, shape } = m;
   const planned = plannedSpots(feature.stationsMm, feature.clocksDeg);
-  const readingsOf = (s: Section): Figure[] =>
-    readings.flatMap((r, i) => (Math.abs(r.stationMm - s.stationMm) < 0.25 ? [readingFigure(r, diameters[i]!.valueMm, shop)] : []));
+  const readingsOf = figuresBySection(m, shop);
   return {
     feature,
     component,

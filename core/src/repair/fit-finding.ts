@@ -1,4 +1,14 @@
-import { pinForKeptHole, pinForTruedHole, schoolId, schoolName, schoolsOf, truedSizeMm, TRUING, type PinTarget, type School } from '../fits';
+import {
+  pinForKeptHole,
+  pinForTruedHole,
+  schoolId,
+  schoolName,
+  schoolsOf,
+  truedSizeMm,
+  TRUING,
+  type PinTarget,
+  type School,
+} from '../fits';
 import type { Outcome } from '../outcome';
 import type { LengthUnit } from '../quantity';
 import { minus, plus, ruled, sumOf, workedOut, type Figure } from '../working';
@@ -68,7 +78,12 @@ function figuresFor(hole: FeatureFinding, target: PinTarget, choice: FitChoice, 
   const largest = choice.hole === 'true' ? holeFigure : hole.largest!;
   const clearance = ruled(`${id}.clearance`, 'running clearance', target.clearanceMm, target.words);
   const upper = sumOf(`${id}.pin-upper`, 'largest the pin may be', [plus(holeFigure), minus(clearance)], { note: 'at 20 °C' });
-  const width = ruled(`${id}.pin-width`, 'tolerance of the pin', target.upperMm - target.lowerMm, 'IT6 below the upper limit, or the zone itself');
+  const width = ruled(
+    `${id}.pin-width`,
+    'tolerance of the pin',
+    target.upperMm - target.lowerMm,
+    'IT6 below the upper limit, or the zone itself',
+  );
   const lower = sumOf(`${id}.pin-lower`, 'smallest the pin may be', [plus(upper), minus(width)]);
   const limits = { lower: target.lowerMm, upper: target.upperMm };
   return {
@@ -93,8 +108,7 @@ function fitOf(hole: FeatureFinding, sheet: JobSheet, shop: Shop): FitFinding {
   const option = options.find((o) => o.id === used.schoolId);
   if (!hole.shape) return { ...base, target: null, figures: null, problem: 'Measure the hole first.' };
   if (!option) return { ...base, target: null, figures: null, problem: `The house rule "${used.schoolId}" is gone. Choose another.` };
-  const outcome =
-    used.hole === 'keep' ? option.kept : used.truedMm === null ? option.trued : pinForTruedHole(used.truedMm, option.school);
+  const outcome = used.hole === 'keep' ? option.kept : used.truedMm === null ? option.trued : pinForTruedHole(used.truedMm, option.school);
   if (!outcome.ok) return { ...base, target: null, figures: null, problem: outcome.problems[0]!.message };
   return { ...base, target: outcome.value, figures: figuresFor(hole, outcome.value, used, sheet.job.unit), problem: null };
 }
@@ -102,4 +116,3 @@ function fitOf(hole: FeatureFinding, sheet: JobSheet, shop: Shop): FitFinding {
 /** Every inside feature of a mate, as a hole that the new part must fit. */
 export const fitFindings = (features: readonly FeatureFinding[], sheet: JobSheet, shop: Shop): FitFinding[] =>
   features.filter((f) => f.component.role === 'mate' && f.feature.side === 'inside').map((f) => fitOf(f, sheet, shop));
-

@@ -31,21 +31,38 @@ function typedDiameter(s: PlacedSegment): Omit<SegmentFinding, 'segment' | 'fits
   const limits = { lowerMm: s.diameterMm - band, upperMm: s.diameterMm + band };
   const drawn = typed(`segment.${s.id}.drawn`, `${s.name.toLowerCase()} as drawn`, s.diameterMm, 'the drawing at Draw');
   const general = tabled(`segment.${s.id}.general`, 'general tolerance', band, GENERAL_TOLERANCE_SOURCE);
-  const diameter = workedOut(`segment.${s.id}.diameter`, `diameter of ${s.name.toLowerCase()}`, s.diameterMm, 'as drawn, with the general tolerance', [drawn, general], {
-    limits: { lower: limits.lowerMm, upper: limits.upperMm },
-  });
+  const diameter = workedOut(
+    `segment.${s.id}.diameter`,
+    `diameter of ${s.name.toLowerCase()}`,
+    s.diameterMm,
+    'as drawn, with the general tolerance',
+    [drawn, general],
+    {
+      limits: { lower: limits.lowerMm, upper: limits.upperMm },
+    },
+  );
   return { diameter, limits };
 }
 
 function fittedDiameter(s: PlacedSegment, tightestFirst: readonly FitFinding[]): Omit<SegmentFinding, 'segment' | 'fits'> {
   const tightest = tightestFirst[0]!;
   const { lowerMm, upperMm, aimMm } = tightest.target!;
-  const how = tightestFirst.length > 1 ? `the tightest of ${tightestFirst.length} mates governs: ${tightest.hole.feature.name.toLowerCase()}` : `fits ${tightest.hole.feature.name.toLowerCase()}`;
+  const how =
+    tightestFirst.length > 1
+      ? `the tightest of ${tightestFirst.length} mates governs: ${tightest.hole.feature.name.toLowerCase()}`
+      : `fits ${tightest.hole.feature.name.toLowerCase()}`;
   return {
     limits: { lowerMm, upperMm },
-    diameter: workedOut(`segment.${s.id}.diameter`, `diameter of ${s.name.toLowerCase()}`, aimMm, how, tightestFirst.map((f) => f.figures!.aim), {
-      limits: { lower: lowerMm, upper: upperMm },
-    }),
+    diameter: workedOut(
+      `segment.${s.id}.diameter`,
+      `diameter of ${s.name.toLowerCase()}`,
+      aimMm,
+      how,
+      tightestFirst.map((f) => f.figures!.aim),
+      {
+        limits: { lower: lowerMm, upper: upperMm },
+      },
+    ),
   };
 }
 
@@ -75,7 +92,14 @@ export function partFinding(fits: readonly FitFinding[], sheet: JobSheet): PartF
     mass:
       mass === null
         ? null
-        : workedOut('part.mass', 'mass of the new part', mass, `volume ${(volume! / 1000).toFixed(1)} cm³ x density of ${materialOf(part.materialId)!.name}`, [], { measure: 'mass' }),
+        : workedOut(
+            'part.mass',
+            'mass of the new part',
+            mass,
+            `volume ${(volume! / 1000).toFixed(1)} cm³ x density of ${materialOf(part.materialId)!.name}`,
+            [],
+            { measure: 'mass' },
+          ),
   };
 }
 

@@ -11,9 +11,12 @@ it('shows the worn part from its measured places, the land inside the body', () 
   const model = pictureModel(workOut(testSheet({ features: places }), testShop));
   expect(model.drawn).toBe(false);
   expect(model.outline.map((p) => [p.x, Number((2 * p.r).toFixed(3))])).toEqual([
-    [8, 39.68], [10, 39.68],
-    [10, 39.975], [22, 39.975],
-    [22, 39.68], [120, 39.68],
+    [8, 39.68],
+    [10, 39.68],
+    [10, 39.975],
+    [22, 39.975],
+    [22, 39.68],
+    [120, 39.68],
   ]);
   expect(model.mates).toMatchObject([{ name: 'Barrel bore', fromMm: 36, toMm: 76 }]);
 });

@@ -69,7 +69,13 @@ function stationsOf(f: FeatureFinding): PictureStation[] {
   });
 }
 
-const spanOf = (f: FeatureFinding): PictureSpan => ({ id: f.feature.id, name: f.feature.name, fromMm: start(f), toMm: end(f), radiusMm: radiusOf(f) });
+const spanOf = (f: FeatureFinding): PictureSpan => ({
+  id: f.feature.id,
+  name: f.feature.name,
+  fromMm: start(f),
+  toMm: end(f),
+  radiusMm: radiusOf(f),
+});
 
 /** The worn part from its measured places: where several overlap the shortest is seen, gaps take their neighbour's size. */
 function wornOutline(places: readonly FeatureFinding[]): OutlinePoint[] {
@@ -77,7 +83,9 @@ function wornOutline(places: readonly FeatureFinding[]): OutlinePoint[] {
   let radius = places.length ? radiusOf(places[0]!) : UNKNOWN_RADIUS_MM;
   return edges.slice(1).flatMap((to, i) => {
     const from = edges[i]!;
-    const over = places.filter((f) => start(f) <= from + 1e-9 && end(f) >= to - 1e-9).sort((p, q) => p.feature.lengthMm - q.feature.lengthMm)[0];
+    const over = places
+      .filter((f) => start(f) <= from + 1e-9 && end(f) >= to - 1e-9)
+      .sort((p, q) => p.feature.lengthMm - q.feature.lengthMm)[0];
     if (over) radius = radiusOf(over);
     return [
       { x: from, r: radius },
@@ -88,12 +96,20 @@ function wornOutline(places: readonly FeatureFinding[]): OutlinePoint[] {
 
 /** The picture of a job. */
 export function pictureModel(repair: Repair): PictureModel {
-  const worn = repair.features.filter((f) => f.component.role === 'worn' && f.feature.side === 'outside').sort((p, q) => start(p) - start(q));
+  const worn = repair.features
+    .filter((f) => f.component.role === 'worn' && f.feature.side === 'outside')
+    .sort((p, q) => start(p) - start(q));
   const mates = repair.features.filter((f) => f.component.role === 'mate').map(spanOf);
   const part = repair.part && repair.part.part.segments.length ? repair.part : null;
   const contour = part ? outline(part.part) : wornOutline(worn);
   const spans = part
-    ? part.segments.map((s) => ({ id: s.segment.id, name: s.segment.name, fromMm: s.segment.fromMm, toMm: s.segment.toMm, radiusMm: s.segment.diameterMm / 2 }))
+    ? part.segments.map((s) => ({
+        id: s.segment.id,
+        name: s.segment.name,
+        fromMm: s.segment.fromMm,
+        toMm: s.segment.toMm,
+        radiusMm: s.segment.diameterMm / 2,
+      }))
     : worn.map(spanOf);
   const xs = [...contour.map((p) => p.x), ...mates.flatMap((m) => [m.fromMm, m.toMm])];
   const bore = part?.part.bore;

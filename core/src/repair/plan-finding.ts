@@ -41,7 +41,13 @@ const proposal = (lathe: Lathe): PlanChoice => ({
   finishes: 2,
 });
 
-function passesFor(segments: readonly SegmentFinding[], plan: PlanChoice, lathe: Lathe, barMm: number, materialId: string): SegmentPasses[] {
+function passesFor(
+  segments: readonly SegmentFinding[],
+  plan: PlanChoice,
+  lathe: Lathe,
+  barMm: number,
+  materialId: string,
+): SegmentPasses[] {
   const material = materialOf(materialId);
   const speed = plan.tool === 'hss' ? (material?.speedHss ?? 0) : (material?.speedCarbide ?? 0);
   return segments.map((segment) => ({
@@ -56,7 +62,8 @@ function troubles(found: PartFinding, need: StockNeed, lathe: Lathe, bar: Bar | 
   const said: string[] = [];
   const largest = bar?.diameterMm ?? need.diameter.value;
   if (largest > lathe.swingMm) said.push(`The bar is ${largest} mm thick and ${lathe.name} swings ${lathe.swingMm} mm.`);
-  if (need.length.value > lathe.centresMm) said.push(`The work is ${need.length.value.toFixed(0)} mm long and ${lathe.name} takes ${lathe.centresMm} mm.`);
+  if (need.length.value > lathe.centresMm)
+    said.push(`The work is ${need.length.value.toFixed(0)} mm long and ${lathe.name} takes ${lathe.centresMm} mm.`);
   if (found.problems.length) said.push('The drawing has problems: put them right at Draw first.');
   return said;
 }

@@ -9,7 +9,10 @@ import { drawnPin, testChoice, testReading, testSheet, testShop } from './testin
 
 const fitChoice = testChoice(choiceKey.fit('barrel'), { schoolId: 'grease', hole: 'keep', truedMm: null });
 const drawn = (more: Partial<JobSheet> = {}): JobSheet =>
-  testSheet({ choices: [fitChoice, testChoice(choiceKey.part, drawnPin()), testChoice(choiceKey.route, { cause: 'dry', route: 'new pin' })], ...more });
+  testSheet({
+    choices: [fitChoice, testChoice(choiceKey.part, drawnPin()), testChoice(choiceKey.route, { cause: 'dry', route: 'new pin' })],
+    ...more,
+  });
 const state = (sheet: JobSheet, id: string) => workOut(sheet, testShop).stations.find((s) => s.id === id)!;
 
 describe('readings', () => {
@@ -60,7 +63,17 @@ describe('the check case, measured', () => {
   });
 
   it('stands at Decide', () => {
-    expect(repair.stations.map((s) => s.state)).toEqual(['done', 'done', 'done', 'not-yet', 'not-yet', 'not-yet', 'not-yet', 'not-yet', 'not-yet']);
+    expect(repair.stations.map((s) => s.state)).toEqual([
+      'done',
+      'done',
+      'done',
+      'not-yet',
+      'not-yet',
+      'not-yet',
+      'not-yet',
+      'not-yet',
+      'not-yet',
+    ]);
     expect(repair.next).toMatchObject({ id: 'decide', waitsFor: 'the fit of barrel bore' });
   });
 });
@@ -83,7 +96,13 @@ describe('draw and plan', () => {
       ...sheet,
       features: [...sheet.features, lug],
       readings: [...sheet.readings, testReading({ featureId: 'lug', stationMm: 5, valueMm: 40.02 })],
-      choices: [fitChoice, testChoice(choiceKey.part, { ...pin, segments: pin.segments.map((s) => (s.id === 'body' ? { ...s, fitsFeatureIds: ['barrel', 'lug'] } : s)) })],
+      choices: [
+        fitChoice,
+        testChoice(choiceKey.part, {
+          ...pin,
+          segments: pin.segments.map((s) => (s.id === 'body' ? { ...s, fitsFeatureIds: ['barrel', 'lug'] } : s)),
+        }),
+      ],
     };
     const body = workOut(two, testShop).part!.segments[1]!;
     expect(body.fits.map((f) => f.hole.feature.id)).toEqual(['lug', 'barrel']);
@@ -106,14 +125,24 @@ describe('draw and plan', () => {
 
 describe('release', () => {
   const before = drawn();
-  const release = { id: 'rel', jobId: 'job', figures: freeze(workOut(before, testShop).releasable, 'mm'), personId: 'tomas', at: '2026-11-22T09:00:00Z' };
+  const release = {
+    id: 'rel',
+    jobId: 'job',
+    figures: freeze(workOut(before, testShop).releasable, 'mm'),
+    personId: 'tomas',
+    at: '2026-11-22T09:00:00Z',
+  };
 
   it('holds while nothing changes', () => {
     expect(workOut({ ...before, releases: [release] }, testShop).moved).toEqual([]);
   });
 
   it('marks every number that a later reading moved, with old and new', () => {
-    const moved = { ...before, releases: [release], readings: [...before.readings, testReading({ featureId: 'barrel', stationMm: 20, clockDeg: 90, valueMm: 40.1 })] };
+    const moved = {
+      ...before,
+      releases: [release],
+      readings: [...before.readings, testReading({ featureId: 'barrel', stationMm: 20, clockDeg: 90, valueMm: 40.1 })],
+    };
     const repair = workOut(moved, testShop);
     const keys = repair.moved.map((m) => m.key);
     expect(keys).toEqual(expect.arrayContaining(['segment.body.diameter', 'barrel.smallest', 'barrel.pin-upper']));
@@ -121,14 +150,18 @@ describe('release', () => {
     expect(pin.oldMm).toBeCloseTo(40.0408, 3);
     expect(pin.newMm).toBeLessThan(pin.oldMm);
     expect(repair.next).toMatchObject({ id: 'cut', state: 'out' });
-    const accepted = { ...moved, choices: [...moved.choices, ...repair.moved.map((m) => testChoice(choiceKey.accept(m.key), { valueMm: m.newMm }))] };
+    const accepted = {
+      ...moved,
+      choices: [...moved.choices, ...repair.moved.map((m) => testChoice(choiceKey.accept(m.key), { valueMm: m.newMm }))],
+    };
     expect(workOut(accepted, testShop).moved).toEqual([]);
   });
 });
 
 describe('cut and prove', () => {
   const cut = (dial: number, valueMm: number) => testReading({ purpose: 'cut', segmentId: 'body', dial, valueMm, instrumentId: 'mic' });
-  const proof = (clockDeg: number, valueMm: number) => testReading({ purpose: 'proof', segmentId: 'body', stationMm: 60, clockDeg, valueMm, instrumentId: 'mic' });
+  const proof = (clockDeg: number, valueMm: number) =>
+    testReading({ purpose: 'proof', segmentId: 'body', stationMm: 60, clockDeg, valueMm, instrumentId: 'mic' });
 
   it('coaches from what was dialled and measured', () => {
     const sheet = drawn();
@@ -151,10 +184,24 @@ describe('cut and prove', () => {
 
   it("waits for a licensed person to pass a vessel's ramp", () => {
     const sheet = drawn();
-    const signed = (id: string) => ({ id: `p-${id}`, jobId: 'job', segmentId: id, passed: true, measuredMm: 40, remark: '', personId: 'tomas', at: '' });
+    const signed = (id: string) => ({
+      id: `p-${id}`,
+      jobId: 'job',
+      segmentId: id,
+      passed: true,
+      measuredMm: 40,
+      remark: '',
+      personId: 'tomas',
+      at: '',
+    });
     const ready: JobSheet = {
       ...sheet,
-      readings: [...sheet.readings, proof(0, 40.041), proof(90, 40.041), testReading({ purpose: 'proof', segmentId: 'head', valueMm: 56, instrumentId: 'mic' })],
+      readings: [
+        ...sheet.readings,
+        proof(0, 40.041),
+        proof(90, 40.041),
+        testReading({ purpose: 'proof', segmentId: 'head', valueMm: 56, instrumentId: 'mic' }),
+      ],
       proofs: [signed('head'), signed('body')],
     };
     expect(state(ready, 'prove')).toMatchObject({ state: 'under-way', waitsFor: expect.stringContaining('licensed person') });
@@ -163,9 +210,18 @@ describe('cut and prove', () => {
   });
 });
 
+it('has no next move once it is handed back, whatever was left open', () => {
+  const handed = testSheet({ choices: [testChoice(choiceKey.returned, { lesson: 'Grease it.', stillToDo: '' })] });
+  expect(workOut(handed, testShop).next).toBeNull();
+});
+
 it('tells what each station waits for when nothing is there', () => {
   const empty = testSheet({ components: [], features: [], readings: [] });
-  expect(workOut(empty, testShop).stations.filter((s) => s.state === 'done').map((s) => s.id)).toEqual(['receive']);
+  expect(
+    workOut(empty, testShop)
+      .stations.filter((s) => s.state === 'done')
+      .map((s) => s.id),
+  ).toEqual(['receive']);
   expect(state(empty, 'strip').waitsFor).toBe('the components that came apart');
   expect(state(testSheet({ readings: [] }), 'measure').waitsFor).toBe('15 more readings, next body at 60 mm, 0°');
   expect(workOut(testSheet({ readings: [] }), testShop).fits[0]!.problem).toBe('Measure the hole first.');

@@ -69,7 +69,10 @@ function strip({ sheet, features }: StandingInputs): Standing {
 
 function measure({ sheet, features }: StandingInputs): Standing {
   if (features.length === 0) return notYet('the places to measure');
-  const left = features.reduce((s, f) => s + f.planned.filter((p) => !f.readings.some((r) => r.stationMm === p.stationMm && r.clockDeg === p.clockDeg)).length, 0);
+  const left = features.reduce(
+    (s, f) => s + f.planned.filter((p) => !f.readings.some((r) => r.stationMm === p.stationMm && r.clockDeg === p.clockDeg)).length,
+    0,
+  );
   if (left === 0) return done;
   const first = features.find((f) => f.next)!;
   const waits = `${left} more reading${left > 1 ? 's' : ''}, next ${first.feature.name.toLowerCase()} at ${placeWithUnit(first.next!.stationMm, sheet.job.unit)}, ${first.next!.clockDeg}°`;
@@ -80,7 +83,10 @@ function decide({ sheet, fits }: StandingInputs): Standing {
   const open = fits.find((f) => f.choice === null);
   const route = chosenRoute(sheet);
   if (fits.length === 0) return notYet('a measured mate');
-  if (open) return fits.some((f) => f.choice) || route ? underWay(`the fit of ${open.hole.feature.name.toLowerCase()}`) : notYet(`the fit of ${open.hole.feature.name.toLowerCase()}`);
+  if (open)
+    return fits.some((f) => f.choice) || route
+      ? underWay(`the fit of ${open.hole.feature.name.toLowerCase()}`)
+      : notYet(`the fit of ${open.hole.feature.name.toLowerCase()}`);
   return route ? done : underWay('the cause and the route');
 }
 
@@ -101,10 +107,13 @@ function cut({ sheet, cuts, proofs, moved }: StandingInputs): Standing {
   if (sheet.releases.length === 0) return notYet('the release for cutting');
   const under = cuts.find((c) => c.advice.state === 'under');
   if (under) return out(`${under.segment.segment.name} is under its limit`);
-  const made = (c: CutFinding): boolean => c.advice.state === 'in' || proofs.some((p) => p.segment.segment.id === c.segment.segment.id && p.readings.length > 0);
+  const made = (c: CutFinding): boolean =>
+    c.advice.state === 'in' || proofs.some((p) => p.segment.segment.id === c.segment.segment.id && p.readings.length > 0);
   const open = cuts.find((c) => !made(c));
   if (!open) return done;
-  const left = open.cuts.length ? `${formatWithUnit(open.advice.leftMm, sheet.job.unit)} to come off ${open.segment.segment.name.toLowerCase()}` : `the first cut on ${open.segment.segment.name.toLowerCase()}`;
+  const left = open.cuts.length
+    ? `${formatWithUnit(open.advice.leftMm, sheet.job.unit)} to come off ${open.segment.segment.name.toLowerCase()}`
+    : `the first cut on ${open.segment.segment.name.toLowerCase()}`;
   return underWay(left);
 }
 
@@ -116,18 +125,31 @@ function prove({ sheet, proofs }: StandingInputs): Standing {
   if (unmeasured) return underWay(`readings of ${unmeasured.segment.segment.name.toLowerCase()}`);
   const unsigned = proofs.find((p) => !p.signed);
   if (unsigned) return underWay(`somebody to pass ${unsigned.segment.segment.name.toLowerCase()}`);
-  const caution = sheet.job.hazards.find((h) => (h === 'lifting' || h === 'vessel' || h === 'steering') && !sheet.choices.some((c) => c.key === choiceKey.caution(h)));
+  const caution = sheet.job.hazards.find(
+    (h) => (h === 'lifting' || h === 'vessel' || h === 'steering') && !sheet.choices.some((c) => c.key === choiceKey.caution(h)),
+  );
   return caution ? underWay(`a licensed person: ${CAUTIONS[caution].what.toLowerCase().replace(/\.$/, '')}`) : done;
 }
 
 const returned = ({ sheet }: StandingInputs): Standing => (chosenReturn(sheet) ? done : notYet('the report and the hand-over'));
 
-const RULES: Readonly<Record<StationId, (i: StandingInputs) => Standing>> = { receive, strip, measure, decide, draw, plan, cut, prove, return: returned };
+const RULES: Readonly<Record<StationId, (i: StandingInputs) => Standing>> = {
+  receive,
+  strip,
+  measure,
+  decide,
+  draw,
+  plan,
+  cut,
+  prove,
+  return: returned,
+};
 
 /** Where each of the nine stations stands. */
 export const standings = (inputs: StandingInputs): StationStanding[] => STATIONS.map((id) => ({ id, ...RULES[id](inputs) }));
 
-/** The one next thing: the first station that is not done, something wrong before anything else. */
+/** The one next thing: the first station that is not done, something wrong before anything else; none once it is handed back. */
 export function nextMove(all: readonly StationStanding[]): StationStanding | null {
+  if (all.find((s) => s.id === 'return')?.state === 'done') return null;
   return all.find((s) => s.state === 'out') ?? all.find((s) => s.state !== 'done') ?? null;
 }

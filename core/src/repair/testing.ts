@@ -94,7 +94,15 @@ export const testReading = (more: Partial<ReadingRecord>): ReadingRecord => ({
   ...more,
 });
 
-export const testChoice = (key: string, value: unknown): ChoiceRecord => ({ jobId: 'job', key, value, reason: '', personId: 'tomas', at: '2026-11-21T10:00:00Z', version: 1 });
+export const testChoice = (key: string, value: unknown): ChoiceRecord => ({
+  jobId: 'job',
+  key,
+  value,
+  reason: '',
+  personId: 'tomas',
+  at: '2026-11-21T10:00:00Z',
+  version: 1,
+});
 
 const BARREL = [
   [5, 40.31, 40.24, 40.17, 40.24],
@@ -103,7 +111,9 @@ const BARREL = [
 ] as const;
 
 export const barrelReadings = (): ReadingRecord[] =>
-  BARREL.flatMap(([stationMm, ...sizes]) => sizes.map((valueMm, i) => testReading({ featureId: 'barrel', stationMm, clockDeg: i * 45, valueMm })));
+  BARREL.flatMap(([stationMm, ...sizes]) =>
+    sizes.map((valueMm, i) => testReading({ featureId: 'barrel', stationMm, clockDeg: i * 45, valueMm })),
+  );
 
 /** The check case measured but not decided; `more` replaces parts of it. */
 export const testSheet = (more: Partial<JobSheet> = {}): JobSheet => ({

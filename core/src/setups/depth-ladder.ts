@@ -54,9 +54,6 @@ export function depthLadder(part: TurnedPart, o: LadderOptions): Rung[] {
     .map((r) => ({ ...r, toolMm: r.depthMm, dial: toTurns(r.depthMm, o.lathe.carriage), note: '' }));
   if (!o.partOff) return rungs;
   const toolMm = o.touched === 'left' ? length + o.partingMm : length;
-  const note =
-    o.touched === 'left'
-      ? `left edge touched: length + ${o.partingMm} mm tool width`
-      : 'right edge touched: the length itself';
+  const note = o.touched === 'left' ? `left edge touched: length + ${o.partingMm} mm tool width` : 'right edge touched: the length itself';
   return [...rungs, { what: 'Part off', depthMm: length, toolMm, dial: toTurns(toolMm, o.lathe.carriage), note }];
 }

@@ -33,7 +33,8 @@ describe('dials', () => {
 
 describe('the depth ladder of a headed pin', () => {
   const pin = { ...newPart('headed-pin', 'Pin', 40, 120), crossHoles: [{ id: 'h', diameterMm: 6, atMm: 110, clockDeg: 90 }] };
-  const ladder = (touched: 'left' | 'right') => depthLadder(pin, { fromFarEnd: true, partingMm: 3, touched, lathe: { carriage: CARRIAGE }, partOff: true });
+  const ladder = (touched: 'left' | 'right') =>
+    depthLadder(pin, { fromFarEnd: true, partingMm: 3, touched, lathe: { carriage: CARRIAGE }, partOff: true });
 
   it('counts from the far end, nearest first', () => {
     expect(ladder('left').map((r) => [r.what, Number(r.depthMm.toFixed(3))])).toEqual([
@@ -63,7 +64,10 @@ describe('set-ups', () => {
     const plain = setUpSequence(newPart('plain-pin', 'Pin', 40, 120));
     expect(plain).toHaveLength(2);
     expect(plain[0]!.operations.at(-1)).toBe('Part off');
-    const drilled = setUpSequence({ ...newPart('headed-pin', 'Pin', 40, 120), crossHoles: [{ id: 'h', diameterMm: 6, atMm: 110, clockDeg: 90 }] });
+    const drilled = setUpSequence({
+      ...newPart('headed-pin', 'Pin', 40, 120),
+      crossHoles: [{ id: 'h', diameterMm: 6, atMm: 110, clockDeg: 90 }],
+    });
     expect(drilled).toHaveLength(3);
     expect(drilled[2]!.operations[0]).toBe('Drill 6 mm at 110 mm, 90°');
   });

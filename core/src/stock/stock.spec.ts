@@ -3,7 +3,13 @@ import { chooseBars, stockNeed, USUAL_ALLOWANCES, type Bar } from './stock';
 
 const pin = newPart('headed-pin', 'Pin', 40, 120);
 const need = stockNeed(pin, USUAL_ALLOWANCES);
-const bar = (id: string, diameterMm: number, lengthMm: number, materialId = 'steel-c45'): Bar => ({ id, diameterMm, lengthMm, materialId, place: 'rack A' });
+const bar = (id: string, diameterMm: number, lengthMm: number, materialId = 'steel-c45'): Bar => ({
+  id,
+  diameterMm,
+  lengthMm,
+  materialId,
+  place: 'rack A',
+});
 
 it('adds facing, parting, grip and saw to the part', () => {
   expect(need.length.value).toBeCloseTo(120 + 2 + 3 + 25 + 2.5, 9);
@@ -11,7 +17,13 @@ it('adds facing, parting, grip and saw to the part', () => {
 });
 
 it('takes the bar with least waste, the shorter offcut of two alike', () => {
-  const rack = [bar('long', 60, 3000), bar('thick', 70, 200), bar('off', 60, 160), bar('thin', 50, 900), bar('bronze', 60, 500, 'bronze-tin')];
+  const rack = [
+    bar('long', 60, 3000),
+    bar('thick', 70, 200),
+    bar('off', 60, 160),
+    bar('thin', 50, 900),
+    bar('bronze', 60, 500, 'bronze-tin'),
+  ];
   const choice = chooseBars(pin, need, rack, volumeMm3(pin));
   if (!choice.ok) throw new Error('no bar');
   expect(choice.value.map((c) => c.bar.id)).toEqual(['off', 'long', 'thick']);

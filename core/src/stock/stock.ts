@@ -65,14 +65,26 @@ export function chooseBars(part: TurnedPart, need: StockNeed, rack: readonly Bar
   if (right.length === 0) return bad('no-material', 'The rack has no bar of this material. Order it, or change the material at Draw.');
   const thick = right.filter((b) => b.diameterMm >= need.diameter.value);
   if (thick.length === 0)
-    return bad('too-thin', `No bar of this material is ${need.diameter.value.toFixed(1)} mm thick. The thickest is ${Math.max(...right.map((b) => b.diameterMm))} mm.`);
+    return bad(
+      'too-thin',
+      `No bar of this material is ${need.diameter.value.toFixed(1)} mm thick. The thickest is ${Math.max(...right.map((b) => b.diameterMm))} mm.`,
+    );
   const long = thick.filter((b) => b.lengthMm >= need.length.value);
   if (long.length === 0)
-    return bad('too-short', `No bar that is thick enough is ${need.length.value.toFixed(0)} mm long. The longest is ${Math.max(...thick.map((b) => b.lengthMm))} mm.`);
+    return bad(
+      'too-short',
+      `No bar that is thick enough is ${need.length.value.toFixed(0)} mm long. The longest is ${Math.max(...thick.map((b) => b.lengthMm))} mm.`,
+    );
   const choices = long.map((bar) => ({
     bar,
     left: sumOf('stock.left', 'left of the bar', [
-      plus({ ...need.length, key: 'stock.bar', label: 'bar on the rack', value: bar.lengthMm, origin: { kind: 'table', source: bar.place } }),
+      plus({
+        ...need.length,
+        key: 'stock.bar',
+        label: 'bar on the rack',
+        value: bar.lengthMm,
+        origin: { kind: 'table', source: bar.place },
+      }),
       minus(need.length),
     ]),
     wasteCm3: ((Math.PI / 4) * bar.diameterMm ** 2 * need.length.value - volumeMm3) / 1000,

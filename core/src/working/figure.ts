@@ -1,13 +1,5 @@
 /** What kind of number it is; lengths are mm inside and shown in the reader's unit. */
-export type Measure =
-  | 'length'
-  | 'ratio'
-  | 'temperature'
-  | 'rpm'
-  | 'speed'
-  | 'mass'
-  | 'probability'
-  | 'count';
+export type Measure = 'length' | 'ratio' | 'temperature' | 'rpm' | 'speed' | 'mass' | 'probability' | 'count';
 
 /** Where a figure comes from. */
 export type Origin =

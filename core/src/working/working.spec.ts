@@ -25,7 +25,12 @@ it('tells a sum as a sentence in the unit of the reader', () => {
 
 it('goes back to the text that was typed', () => {
   const lines = explain(pin, 'in');
-  expect(lines.map((l) => [l.level, l.figure.key])).toEqual([[0, 'pin'], [1, 'bore'], [2, 'r1'], [1, 'c']]);
+  expect(lines.map((l) => [l.level, l.figure.key])).toEqual([
+    [0, 'pin'],
+    [1, 'bore'],
+    [2, 'r1'],
+    [1, 'c'],
+  ]);
   expect(lines[2]!.text).toBe('0.7491 in = read as ".7491" with outside mic by Tomas Quill, 2026-11-20');
 });
 

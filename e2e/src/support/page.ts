@@ -98,11 +98,16 @@ export class Page {
   }
 
   async tick(label: string): Promise<void> {
-    await (await this.until(`the box “${label}”`, async () => (await this.driver.findElements(By.xpath(`//label[contains(., "${label}")]`)))[0])).click();
+    await (
+      await this.until(`the box “${label}”`, async () => (await this.driver.findElements(By.xpath(`//label[contains(., "${label}")]`)))[0])
+    ).click();
   }
 
   async keys(...keys: string[]): Promise<void> {
-    await this.driver.actions().sendKeys(...keys).perform();
+    await this.driver
+      .actions()
+      .sendKeys(...keys)
+      .perform();
   }
 
   /** Runs something in the page. */
@@ -112,6 +117,8 @@ export class Page {
 
   /** Waits for the page to have nothing more to draw. */
   async settled(): Promise<void> {
-    await this.driver.executeAsyncScript('const done = arguments[arguments.length - 1]; document.fonts.ready.then(() => requestAnimationFrame(() => requestAnimationFrame(done)))');
+    await this.driver.executeAsyncScript(
+      'const done = arguments[arguments.length - 1]; document.fonts.ready.then(() => requestAnimationFrame(() => requestAnimationFrame(done)))',
+    );
   }
 }

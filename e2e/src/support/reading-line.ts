@@ -18,7 +18,10 @@ export class ReadingLinePage {
   async take(text: string): Promise<void> {
     await this.type(text);
     await (await this.page.css('#reading')).sendKeys(Key.ENTER);
-    await this.page.until(`${text} to be taken`, async () => (await this.page.run<string>('return document.getElementById("reading")?.value ?? ""')) === '');
+    await this.page.until(
+      `${text} to be taken`,
+      async () => (await this.page.run<string>('return document.getElementById("reading")?.value ?? ""')) === '',
+    );
   }
 
   async takeAll(texts: readonly string[]): Promise<void> {

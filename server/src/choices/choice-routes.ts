@@ -21,7 +21,10 @@ export function mountChoices(app: Express, pool: Pool): void {
       await jobById(db, jobId);
       return addChoice(db, jobId, key, versionBefore(req), bodyOf(schema, req) as ChoiceInput, personId);
     });
-    res.status(choice.version === 1 ? 201 : 200).set('ETag', etagOf(choice.version)).json(choice);
+    res
+      .status(choice.version === 1 ? 201 : 200)
+      .set('ETag', etagOf(choice.version))
+      .json(choice);
   });
 
   app.get(routes.choiceHistory(':id', ':key'), async (req, res) => {

@@ -10,7 +10,10 @@ beforeAll(async () => {
   shop = await openTestShop();
   call = caller(shop);
   made = await makeJob(call);
-  for (const [clockDeg, text] of [[0, '40.31'], [90, '40.17']] as const)
+  for (const [clockDeg, text] of [
+    [0, '40.31'],
+    [90, '40.17'],
+  ] as const)
     await call.post(routes.readings(made.jobId), readingBody(made.boreId, text, { clockDeg, instrumentId: 'tele' }));
 });
 afterAll(() => shop.close());
@@ -33,10 +36,9 @@ describe('a choice', () => {
   });
 
   it('is checked by its kind', async () => {
-    expect((await choose('plan', { ...plan, partingMm: 'wide', finishes: 9 }, '*')).body.problems.map((p: { path: string }) => p.path)).toEqual([
-      'value.partingMm',
-      'value.finishes',
-    ]);
+    expect(
+      (await choose('plan', { ...plan, partingMm: 'wide', finishes: 9 }, '*')).body.problems.map((p: { path: string }) => p.path),
+    ).toEqual(['value.partingMm', 'value.finishes']);
     expect((await choose('pardon', {}, '*')).status).toBe(404);
   });
 });
@@ -73,11 +75,14 @@ describe('release and proof', () => {
 
   it('give one-page papers and a drawing', async () => {
     for (const path of [routes.slip(made.jobId), routes.report(made.jobId)]) {
-      const { headers, body } = await call.get(path).buffer(true).parse((res, done) => {
-        const chunks: Buffer[] = [];
-        res.on('data', (c: Buffer) => chunks.push(c));
-        res.on('end', () => done(null, Buffer.concat(chunks)));
-      });
+      const { headers, body } = await call
+        .get(path)
+        .buffer(true)
+        .parse((res, done) => {
+          const chunks: Buffer[] = [];
+          res.on('data', (c: Buffer) => chunks.push(c));
+          res.on('end', () => done(null, Buffer.concat(chunks)));
+        });
       expect(headers['content-type']).toBe('application/pdf');
       const text = (body as Buffer).toString('latin1');
       expect(text.startsWith('%PDF-')).toBe(true);

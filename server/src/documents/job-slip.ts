@@ -1,4 +1,14 @@
-import { CAUTIONS, dialDecimals, formatLength, materialOf, sentence, toInchFraction, type JobSheet, type Repair, type Rung } from '@iron-patch/core';
+import {
+  CAUTIONS,
+  dialDecimals,
+  formatLength,
+  materialOf,
+  sentence,
+  toInchFraction,
+  type JobSheet,
+  type Repair,
+  type Rung,
+} from '@iron-patch/core';
 import { heading, newPage, paragraph, section, table, toBuffer } from './page';
 import { drawPart } from './part-picture';
 
@@ -19,22 +29,39 @@ export function jobSlip(sheet: JobSheet, repair: Repair): Promise<Buffer> {
   table(
     doc,
     ['Segment', 'turn to', 'from', 'to', 'length'],
-    part.segments.map((s) => [s.segment.name, show(s.diameter.value), show(s.limits.lowerMm), show(s.limits.upperMm), show(s.segment.lengthMm, unit === 'mm' ? 2 : 3)]),
+    part.segments.map((s) => [
+      s.segment.name,
+      show(s.diameter.value),
+      show(s.limits.lowerMm),
+      show(s.limits.upperMm),
+      show(s.segment.lengthMm, unit === 'mm' ? 2 : 3),
+    ]),
     [3, 2, 2, 2, 2],
   );
   for (const s of part.segments.filter((x) => x.fits.length)) paragraph(doc, sentence(s.fits[0]!.figures!.upper, unit), 8);
   if (plan) {
     section(doc, 'Stock and machine');
-    const bar = plan.bar ? `${show(plan.bar.diameterMm, 1)} bar from ${plan.bar.place}, ${materialOf(plan.bar.materialId)?.name ?? ''}` : 'no bar chosen';
-    paragraph(doc, `${bar}; saw off ${show(plan.need.length.value, 1)} (${toInchFraction(plan.need.length.value, 16).text} in). ${plan.lathe.name}, ${plan.plan.tool === 'hss' ? 'high-speed steel' : 'carbide'}.`);
+    const bar = plan.bar
+      ? `${show(plan.bar.diameterMm, 1)} bar from ${plan.bar.place}, ${materialOf(plan.bar.materialId)?.name ?? ''}`
+      : 'no bar chosen';
+    paragraph(
+      doc,
+      `${bar}; saw off ${show(plan.need.length.value, 1)} (${toInchFraction(plan.need.length.value, 16).text} in). ${plan.lathe.name}, ${plan.plan.tool === 'hss' ? 'high-speed steel' : 'carbide'}.`,
+    );
     const first = plan.passes[0];
-    if (first?.roughSpeed.ok && first.finishSpeed.ok) paragraph(doc, `Rough at ${first.roughSpeed.value.gearRpm} rpm, finish at ${first.finishSpeed.value.gearRpm} rpm.`);
+    if (first?.roughSpeed.ok && first.finishSpeed.ok)
+      paragraph(doc, `Rough at ${first.roughSpeed.value.gearRpm} rpm, finish at ${first.finishSpeed.value.gearRpm} rpm.`);
     for (const { setUp, ladder } of plan.setUps) {
       section(doc, `Set-up ${setUp.number}: ${setUp.title}`);
       paragraph(doc, `Hold: ${setUp.hold}. Zero: ${setUp.zeroFace}. ${setUp.operations.join('; ')}.`);
       const places = dialDecimals(plan.lathe.carriage);
       const dial = (r: Rung): string => `${r.dial.turns} turns + ${r.dial.remainder.toFixed(places)}`;
-      table(doc, ['Depth from zero', 'on the part', 'tool at', `dial (${plan.lathe.carriage.unit})`], ladder.map((r) => [r.what, show(r.depthMm), show(r.toolMm), dial(r)]), [4, 2, 2, 3]);
+      table(
+        doc,
+        ['Depth from zero', 'on the part', 'tool at', `dial (${plan.lathe.carriage.unit})`],
+        ladder.map((r) => [r.what, show(r.depthMm), show(r.toolMm), dial(r)]),
+        [4, 2, 2, 3],
+      );
     }
   }
   section(doc, 'Cautions');

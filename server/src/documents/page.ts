@@ -39,16 +39,32 @@ export const toBuffer = (doc: Pdf): Promise<Buffer> =>
   });
 
 export function heading(doc: Pdf, number: number, title: string, sub: string): void {
-  doc.font('Helvetica-Bold').fontSize(24).text(`${number}  ${printable(title)}`, { width: CONTENT_PT, height: 30, ellipsis: true });
-  doc.font('Helvetica').fontSize(10).fillColor(QUIET).text(printable(sub), { width: CONTENT_PT, height: 26, ellipsis: true }).fillColor(INK);
+  doc
+    .font('Helvetica-Bold')
+    .fontSize(24)
+    .text(`${number}  ${printable(title)}`, { width: CONTENT_PT, height: 30, ellipsis: true });
+  doc
+    .font('Helvetica')
+    .fontSize(10)
+    .fillColor(QUIET)
+    .text(printable(sub), { width: CONTENT_PT, height: 26, ellipsis: true })
+    .fillColor(INK);
   doc.moveDown(0.4);
 }
 
 export function section(doc: Pdf, title: string): void {
   doc.moveDown(0.5);
   const y = doc.y;
-  doc.moveTo(PAGE.marginPt, y).lineTo(PAGE.marginPt + CONTENT_PT, y).lineWidth(0.5).strokeColor(HAIRLINE).stroke();
-  doc.font('Helvetica-Bold').fontSize(11).text(title, PAGE.marginPt, y + 4);
+  doc
+    .moveTo(PAGE.marginPt, y)
+    .lineTo(PAGE.marginPt + CONTENT_PT, y)
+    .lineWidth(0.5)
+    .strokeColor(HAIRLINE)
+    .stroke();
+  doc
+    .font('Helvetica-Bold')
+    .fontSize(11)
+    .text(title, PAGE.marginPt, y + 4);
   doc.moveDown(0.15);
 }
 
@@ -57,7 +73,13 @@ export function paragraph(doc: Pdf, text: string, sizePt = 9.5): void {
 }
 
 /** A table of plain rows; the first column left, the rest right. Rows that do not fit on the page are counted, not squeezed. */
-export function table(doc: Pdf, header: readonly string[], rows: readonly (readonly string[])[], widths: readonly number[], lowestPt = PAGE.heightPt - 90): void {
+export function table(
+  doc: Pdf,
+  header: readonly string[],
+  rows: readonly (readonly string[])[],
+  widths: readonly number[],
+  lowestPt = PAGE.heightPt - 90,
+): void {
   const total = widths.reduce((s, w) => s + w, 0);
   const draw = (cells: readonly string[], font: string): void => {
     const y = doc.y;

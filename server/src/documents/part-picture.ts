@@ -24,6 +24,12 @@ export function drawPart(doc: Pdf, part: TurnedPart): void {
     doc.rect(left, axis - r, (part.bore.depthMm ?? length) * scale, r).stroke();
   }
   for (const h of part.crossHoles) doc.circle(left + h.atMm * scale, axis, (h.diameterMm / 2) * scale).stroke();
-  doc.lineWidth(0.4).dash(8, { space: 2 }).moveTo(left - 14, axis).lineTo(left + length * scale + 14, axis).stroke().undash();
+  doc
+    .lineWidth(0.4)
+    .dash(8, { space: 2 })
+    .moveTo(left - 14, axis)
+    .lineTo(left + length * scale + 14, axis)
+    .stroke()
+    .undash();
   doc.y = axis + HEIGHT_PT / 2;
 }

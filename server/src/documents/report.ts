@@ -1,4 +1,14 @@
-import { CAUTIONS, chosenReturn, chosenRoute, formatLength, otherUnit, type JobSheet, type Repair, type Shop, type Verdict } from '@iron-patch/core';
+import {
+  CAUTIONS,
+  chosenReturn,
+  chosenRoute,
+  formatLength,
+  otherUnit,
+  type JobSheet,
+  type Repair,
+  type Shop,
+  type Verdict,
+} from '@iron-patch/core';
 import { heading, newPage, paragraph, section, table, toBuffer } from './page';
 
 const VERDICT_WORDS: Readonly<Record<Verdict, string>> = { fits: 'fits', close: 'close to a limit', out: 'out', unknown: 'not measured' };
@@ -9,7 +19,12 @@ export function report(sheet: JobSheet, repair: Repair, shop: Shop): Promise<Buf
   const { unit } = job;
   const both = (mm: number): string => `${formatLength(mm, unit)} (${formatLength(mm, otherUnit(unit))})`;
   const doc = newPage(`Report ${job.number}`);
-  heading(doc, job.number, job.title, `Report for ${sheet.customer.name}. ${job.machine}. Sizes in ${unit}, in brackets ${otherUnit(unit)}, at 20 °C.`);
+  heading(
+    doc,
+    job.number,
+    job.title,
+    `Report for ${sheet.customer.name}. ${job.machine}. Sizes in ${unit}, in brackets ${otherUnit(unit)}, at 20 °C.`,
+  );
   section(doc, 'What you told us');
   paragraph(doc, job.complaint.slice(0, 600) || 'Nothing was written down.');
   const route = chosenRoute(sheet);
@@ -19,7 +34,17 @@ export function report(sheet: JobSheet, repair: Repair, shop: Shop): Promise<Buf
     doc,
     ['Place', 'smallest', 'largest', 'oval', 'readings'],
     repair.features.flatMap((f) =>
-      f.shape ? [[f.feature.name, both(f.shape.smallestMm), both(f.shape.largestMm), f.ovality ? formatLength(f.ovality.value, unit) : '-', String(f.shape.readings)]] : [],
+      f.shape
+        ? [
+            [
+              f.feature.name,
+              both(f.shape.smallestMm),
+              both(f.shape.largestMm),
+              f.ovality ? formatLength(f.ovality.value, unit) : '-',
+              String(f.shape.readings),
+            ],
+          ]
+        : [],
     ),
     [3, 4, 4, 2, 2],
     520,
@@ -34,13 +59,16 @@ export function report(sheet: JobSheet, repair: Repair, shop: Shop): Promise<Buf
       formatLength(p.segment.limits.lowerMm, unit),
       formatLength(p.segment.limits.upperMm, unit),
       p.measured ? both(p.measured.value) : '-',
-      p.signed ? `${p.signed.passed ? 'passed' : 'failed'} by ${shop.people.find((x) => x.id === p.signed!.personId)?.name ?? ''}` : VERDICT_WORDS[p.verdict],
+      p.signed
+        ? `${p.signed.passed ? 'passed' : 'failed'} by ${shop.people.find((x) => x.id === p.signed!.personId)?.name ?? ''}`
+        : VERDICT_WORDS[p.verdict],
     ]),
     [3, 2, 2, 4, 4],
     640,
   );
   const play = repair.proofs.flatMap((p) => p.play);
-  for (const p of play.slice(0, 4)) paragraph(doc, `Play in ${p.mate.hole.feature.name.toLowerCase()}: ${both(p.tight.value)} to ${both(p.loose.value)}.`);
+  for (const p of play.slice(0, 4))
+    paragraph(doc, `Play in ${p.mate.hole.feature.name.toLowerCase()}: ${both(p.tight.value)} to ${both(p.loose.value)}.`);
   const handed = chosenReturn(sheet);
   section(doc, 'What you still do');
   paragraph(doc, handed?.stillToDo.slice(0, 600) || 'Nothing is on record.');

@@ -9,12 +9,23 @@ import sql from './features.sql';
 const q = statements(sql, ['byJobs', 'byId', 'insert', 'update', 'users', 'remove', 'instrument']);
 
 const columns = (f: FeatureInput): unknown[] => [
-  f.componentId, f.name, f.side, f.startMm, f.lengthMm, f.land, f.matesFeatureId, f.stationsMm, f.clocksDeg, f.instrumentId,
+  f.componentId,
+  f.name,
+  f.side,
+  f.startMm,
+  f.lengthMm,
+  f.land,
+  f.matesFeatureId,
+  f.stationsMm,
+  f.clocksDeg,
+  f.instrumentId,
 ];
 
-export const featuresOf = async (db: Db, jobIds: readonly string[]): Promise<FeatureRecord[]> => (await db.query<FeatureRecord>(q.byJobs, [jobIds])).rows;
+export const featuresOf = async (db: Db, jobIds: readonly string[]): Promise<FeatureRecord[]> =>
+  (await db.query<FeatureRecord>(q.byJobs, [jobIds])).rows;
 
-export const featureById = async (db: Db, id: string): Promise<FeatureRecord | null> => (await db.query<FeatureRecord>(q.byId, [id])).rows[0] ?? null;
+export const featureById = async (db: Db, id: string): Promise<FeatureRecord | null> =>
+  (await db.query<FeatureRecord>(q.byId, [id])).rows[0] ?? null;
 
 /** What the schema cannot see: that component, mate and instrument exist, belong to the job, and can fit together. */
 async function checkLinks(db: Db, jobId: string, id: string | null, input: FeatureInput): Promise<void> {
@@ -25,8 +36,10 @@ async function checkLinks(db: Db, jobId: string, id: string | null, input: Featu
     problems.push({ code: 'unknown', path: 'instrumentId', message: 'Choose an instrument from the crib.' });
   if (input.matesFeatureId !== null) {
     const mate = await featureById(db, input.matesFeatureId);
-    if (mate?.jobId !== jobId || mate.id === id) problems.push({ code: 'unknown', path: 'matesFeatureId', message: 'Choose another place of this job.' });
-    else if (mate.side === input.side) problems.push({ code: 'side', path: 'matesFeatureId', message: 'An outside fits an inside: choose one of the other kind.' });
+    if (mate?.jobId !== jobId || mate.id === id)
+      problems.push({ code: 'unknown', path: 'matesFeatureId', message: 'Choose another place of this job.' });
+    else if (mate.side === input.side)
+      problems.push({ code: 'side', path: 'matesFeatureId', message: 'An outside fits an inside: choose one of the other kind.' });
   }
   if (problems.length) throw invalid(problems);
 }

@@ -24,7 +24,11 @@ export interface Editable<S extends AnyObjectSchema, R extends { readonly versio
 }
 
 /** Mounts POST, GET, PUT and DELETE with entity tags for an editable resource. */
-export function mountEditable<S extends AnyObjectSchema, R extends { readonly version: number }>(app: Express, pool: Pool, e: Editable<S, R>): void {
+export function mountEditable<S extends AnyObjectSchema, R extends { readonly version: number }>(
+  app: Express,
+  pool: Pool,
+  e: Editable<S, R>,
+): void {
   const present = async (db: Db, id: string): Promise<R> => {
     const found = await e.byId(db, id);
     if (!found) throw notFound(e.what);

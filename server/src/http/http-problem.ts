@@ -8,21 +8,44 @@ export class HttpProblem extends Error {
   }
 }
 
-const make = (name: keyof typeof PROBLEM_NAMES, status: number, title: string, detail: string, more: Partial<ProblemDetails> = {}): HttpProblem =>
-  new HttpProblem({ type: `/problems/${PROBLEM_NAMES[name]}`, status, title, detail, ...more });
+const make = (
+  name: keyof typeof PROBLEM_NAMES,
+  status: number,
+  title: string,
+  detail: string,
+  more: Partial<ProblemDetails> = {},
+): HttpProblem => new HttpProblem({ type: `/problems/${PROBLEM_NAMES[name]}`, status, title, detail, ...more });
 
 export const invalid = (problems: readonly Problem[]): HttpProblem =>
-  make('invalid', 422, 'Something in it is not right.', problems.map((p) => p.message).slice(0, 5).join(' '), { problems });
+  make(
+    'invalid',
+    422,
+    'Something in it is not right.',
+    problems
+      .map((p) => p.message)
+      .slice(0, 5)
+      .join(' '),
+    { problems },
+  );
 
-export const notFound = (what: string): HttpProblem => make('notFound', 404, `There is no such ${what}.`, `The ${what} may have been asked for by an old link.`);
+export const notFound = (what: string): HttpProblem =>
+  make('notFound', 404, `There is no such ${what}.`, `The ${what} may have been asked for by an old link.`);
 
 export const changedByAnother = (current: unknown): HttpProblem =>
-  make('changed', 412, 'Somebody else changed this in the meantime.', 'Look at their change, then save yours again or keep theirs.', { current });
+  make('changed', 412, 'Somebody else changed this in the meantime.', 'Look at their change, then save yours again or keep theirs.', {
+    current,
+  });
 
 export const conditionNeeded = (): HttpProblem =>
-  make('unconditional', 428, 'Say which version is being changed.', 'Send If-Match with the ETag that was read, or If-None-Match: * for the first.');
+  make(
+    'unconditional',
+    428,
+    'Say which version is being changed.',
+    'Send If-Match with the ETag that was read, or If-None-Match: * for the first.',
+  );
 
-export const whoIsAtTheBench = (): HttpProblem => make('person', 403, 'Who is at the bench?', 'Pick your name at the top right, then do it again.');
+export const whoIsAtTheBench = (): HttpProblem =>
+  make('person', 403, 'Who is at the bench?', 'Pick your name at the top right, then do it again.');
 
 export const keyUsedForAnother = (): HttpProblem =>
   make('reused', 422, 'This key was used for something else.', 'Each new record needs an Idempotency-Key of its own.');
@@ -33,4 +56,10 @@ export const stillInUse = (detail: string): HttpProblem => make('inUse', 409, 'I
 
 export const tooLarge = (): HttpProblem => make('tooLarge', 413, 'That is too much at once.', 'Send less than 4 MB.');
 
-export const bug = (): HttpProblem => make('bug', 500, 'Something broke on our side.', 'Nothing was stored. Try again; if it stays, restart with ./iron-patch start and look in its log.');
+export const bug = (): HttpProblem =>
+  make(
+    'bug',
+    500,
+    'Something broke on our side.',
+    'Nothing was stored. Try again; if it stays, restart with ./iron-patch start and look in its log.',
+  );

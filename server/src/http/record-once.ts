@@ -28,7 +28,9 @@ interface StoredAnswer {
 export async function recordOnce(pool: Pool, req: Request, res: Response, work: (db: Db) => Promise<Answer>): Promise<void> {
   const key = req.get(HEADERS.idempotencyKey);
   if (!key || key.length > LONGEST_KEY) throw keyNeeded();
-  const hash = createHash('sha256').update(JSON.stringify(req.body ?? null)).digest('hex');
+  const hash = createHash('sha256')
+    .update(JSON.stringify(req.body ?? null))
+    .digest('hex');
   const answer = await inTransaction(pool, screenOf(req), async (db) => {
     const claimed = await db.query(q.claim, [key, req.path, hash]);
     if (claimed.rowCount === 0) {

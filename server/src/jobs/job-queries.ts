@@ -10,7 +10,17 @@ const idOf = async (db: Db, text: string, values: unknown[]): Promise<string | n
   (await db.query<{ id: string }>(text, values)).rows[0]?.id ?? null;
 
 const columns = (customerId: string, j: JobInput): unknown[] => [
-  customerId, j.title, j.machine, j.complaint, j.want, j.askBefore, j.pieces, j.promisedOn, j.unit, j.shopTempC, j.hazards,
+  customerId,
+  j.title,
+  j.machine,
+  j.complaint,
+  j.want,
+  j.askBefore,
+  j.pieces,
+  j.promisedOn,
+  j.unit,
+  j.shopTempC,
+  j.hazards,
 ];
 
 const customerOf = async (db: Db, j: JobInput): Promise<string> => (await idOf(db, q.customer, [j.customerName, j.customerContact]))!;

@@ -87,7 +87,8 @@ describe('changing a job', () => {
   });
 
   it('says not found for an old link', async () => {
-    for (const id of [randomUUID(), 'nonsense', "1' or '1'='1"]) expect((await call.get(routes.job(encodeURIComponent(id)))).status).toBe(404);
+    for (const id of [randomUUID(), 'nonsense', "1' or '1'='1"])
+      expect((await call.get(routes.job(encodeURIComponent(id)))).status).toBe(404);
     expect((await call.get('/api/nothing')).status).toBe(404);
   });
 });

@@ -32,7 +32,12 @@ export class LiveHub {
   }
 
   attach(res: Response): void {
-    res.writeHead(200, { 'Content-Type': 'text/event-stream', 'Cache-Control': 'no-store', Connection: 'keep-alive', 'X-Accel-Buffering': 'no' });
+    res.writeHead(200, {
+      'Content-Type': 'text/event-stream',
+      'Cache-Control': 'no-store',
+      Connection: 'keep-alive',
+      'X-Accel-Buffering': 'no',
+    });
     res.write('retry: 1000\nevent: hello\ndata: {}\n\n');
     this.screens.add(res);
     res.on('close', () => this.screens.delete(res));

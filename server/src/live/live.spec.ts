@@ -55,7 +55,10 @@ it('tells every screen what was stored, and which screen did it', async () => {
 it('comes back when the database drops its connection, and says hello again', async () => {
   const text = await until(
     (t) => (t.match(/event: hello/g) ?? []).length >= 2,
-    () => shop.pool.query(`select pg_terminate_backend(pid) from pg_stat_activity where query = 'listen iron_patch' and datname = current_database()`),
+    () =>
+      shop.pool.query(
+        `select pg_terminate_backend(pid) from pg_stat_activity where query = 'listen iron_patch' and datname = current_database()`,
+      ),
   );
   expect(text.match(/event: hello/g)!.length).toBeGreaterThanOrEqual(2);
 });

@@ -5,7 +5,8 @@ import sql from './notes.sql';
 
 const q = statements(sql, ['byJobs', 'insert']);
 
-export const notesOf = async (db: Db, jobIds: readonly string[]): Promise<NoteRecord[]> => (await db.query<NoteRecord>(q.byJobs, [jobIds])).rows;
+export const notesOf = async (db: Db, jobIds: readonly string[]): Promise<NoteRecord[]> =>
+  (await db.query<NoteRecord>(q.byJobs, [jobIds])).rows;
 
 export async function addNote(db: Db, jobId: string, input: NoteInput, personId: string): Promise<NoteRecord> {
   await db.query(q.insert, [jobId, input.station, input.text, personId]);

@@ -5,7 +5,8 @@ import sql from './proofs.sql';
 
 const q = statements(sql, ['byJobs', 'insert']);
 
-export const proofsOf = async (db: Db, jobIds: readonly string[]): Promise<ProofRecord[]> => (await db.query<ProofRecord>(q.byJobs, [jobIds])).rows;
+export const proofsOf = async (db: Db, jobIds: readonly string[]): Promise<ProofRecord[]> =>
+  (await db.query<ProofRecord>(q.byJobs, [jobIds])).rows;
 
 export async function addProof(db: Db, jobId: string, input: ProofInput, measuredMm: number, personId: string): Promise<ProofRecord> {
   await db.query(q.insert, [jobId, input.segmentId, input.passed, measuredMm, input.remark, personId]);

@@ -17,7 +17,9 @@ export function mountProofs(app: Express, pool: Pool): void {
       const found = workOut(sheet, await loadShop(db)).proofs.find((p) => p.segment.segment.id === input.segmentId);
       if (!found?.measured) throw invalid([{ code: 'unmeasured', path: 'segmentId', message: 'Measure this segment before passing it.' }]);
       if (input.passed && found.verdict === 'out' && input.remark === '')
-        throw invalid([{ code: 'out', path: 'remark', message: 'It is out of its limits. Say why it may pass all the same, and who agreed.' }]);
+        throw invalid([
+          { code: 'out', path: 'remark', message: 'It is out of its limits. Say why it may pass all the same, and who agreed.' },
+        ]);
       return { status: 201, body: await addProof(db, sheet.job.id, input, found.measured.value, personId) };
     }),
   );

@@ -5,7 +5,8 @@ import sql from './readings.sql';
 
 const q = statements(sql, ['byJobs', 'byIds', 'insert', 'lastOfFeature', 'superseded', 'instrument']);
 
-export const readingsOf = async (db: Db, jobIds: readonly string[]): Promise<ReadingRecord[]> => (await db.query<ReadingRecord>(q.byJobs, [jobIds])).rows;
+export const readingsOf = async (db: Db, jobIds: readonly string[]): Promise<ReadingRecord[]> =>
+  (await db.query<ReadingRecord>(q.byJobs, [jobIds])).rows;
 
 const UNIQUE_VIOLATION = '23505';
 
@@ -13,12 +14,30 @@ const UNIQUE_VIOLATION = '23505';
 export async function insertReadings(db: Db, readings: readonly ReadingRecord[]): Promise<ReadingRecord[]> {
   const column = <K extends keyof ReadingRecord>(key: K): ReadingRecord[K][] => readings.map((r) => r[key]);
   const insert = db.query(q.insert, [
-    column('id'), column('jobId'), column('purpose'), column('featureId'), column('segmentId'), column('stationMm'), column('clockDeg'),
-    column('text'), column('unit'), column('valueMm'), column('instrumentId'), column('partTempC'), column('dial'), column('personId'),
-    column('takenAt'), column('supersedesId'), column('withdrawn'),
+    column('id'),
+    column('jobId'),
+    column('purpose'),
+    column('featureId'),
+    column('segmentId'),
+    column('stationMm'),
+    column('clockDeg'),
+    column('text'),
+    column('unit'),
+    column('valueMm'),
+    column('instrumentId'),
+    column('partTempC'),
+    column('dial'),
+    column('personId'),
+    column('takenAt'),
+    column('supersedesId'),
+    column('withdrawn'),
   ]);
-  await insert.catch((e: { code?: string }) => {
-    throw e.code === UNIQUE_VIOLATION ? invalid([{ code: 'already', path: 'id', message: 'This reading is on record already, or somebody has just corrected the same one.' }]) : e;
+  await insert.catch((e: Error & { code?: string }) => {
+    throw e.code === UNIQUE_VIOLATION
+      ? invalid([
+          { code: 'already', path: 'id', message: 'This reading is on record already, or somebody has just corrected the same one.' },
+        ])
+      : e;
   });
   return (await db.query<ReadingRecord>(q.byIds, [column('id')])).rows;
 }

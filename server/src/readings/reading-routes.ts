@@ -50,13 +50,19 @@ export function mountReadings(app: Express, pool: Pool): void {
       const imported = importReadings(rows.value, sheet, await loadShop(db));
       if (!imported.ok) throw invalid(imported.problems);
       const takenAt = new Date().toISOString();
-      const stored = await insertReadings(db, imported.value.map((r) => fromFile(r, sheet.job.id, personId, takenAt)));
+      const stored = await insertReadings(
+        db,
+        imported.value.map((r) => fromFile(r, sheet.job.id, personId, takenAt)),
+      );
       return { status: 201, body: { stored: stored.length } };
     }),
   );
 
   app.get(routes.readingsCsv(':id'), async (req, res) => {
     const sheet = await loadSheet(pool, idIn(req, 'job'));
-    res.attachment(`job-${sheet.job.number}-readings.csv`).type('text/csv').send(readingsToCsv(sheet, await loadShop(pool)));
+    res
+      .attachment(`job-${sheet.job.number}-readings.csv`)
+      .type('text/csv')
+      .send(readingsToCsv(sheet, await loadShop(pool)));
   });
 }

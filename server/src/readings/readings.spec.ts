@@ -43,7 +43,9 @@ describe('a reading', () => {
   it('ten times off is asked about, and taken when somebody says that it is right', async () => {
     await take('39.91');
     const doubted = await take('3.991');
-    expect(doubted.body.problems).toMatchObject([{ path: 'text', code: 'implausible', message: expect.stringContaining('Did you mean 39.910') }]);
+    expect(doubted.body.problems).toMatchObject([
+      { path: 'text', code: 'implausible', message: expect.stringContaining('Did you mean 39.910') },
+    ]);
     expect((await take('3.991', { confirmed: true })).status).toBe(201);
   });
 

@@ -12,7 +12,8 @@ async function storeShop(db: Db, card: ShopCard): Promise<void> {
   for (const p of card.people) await db.query(q.person, [p.id, p.name, p.role]);
   for (const i of card.instruments) await db.query(q.instrument, [i.id, i.name, i.kind, i.uMm, i.rangeLowMm, i.rangeHighMm]);
   for (const [at, lathe] of card.lathes.entries()) await db.query(q.lathe, [lathe.id, at, JSON.stringify(lathe)]);
-  for (const [at, rule] of (card.houseRules ?? STARTING_HOUSE_RULES).entries()) await db.query(q.houseRule, [rule.id, at, JSON.stringify(rule)]);
+  for (const [at, rule] of (card.houseRules ?? STARTING_HOUSE_RULES).entries())
+    await db.query(q.houseRule, [rule.id, at, JSON.stringify(rule)]);
   for (const b of card.rack) await db.query(q.bar, [b.id, b.materialId, b.diameterMm, b.lengthMm, b.place]);
 }
 

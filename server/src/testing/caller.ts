@@ -8,8 +8,12 @@ export const caller = (shop: TestShop, person = 'tomas') => {
   const as = (r: request.Test): request.Test => r.set(HEADERS.person, person).set(HEADERS.screen, 'test-screen');
   return {
     get: (path: string) => request(shop.app).get(path),
-    post: (path: string, body: object, key: string = randomUUID()) => as(request(shop.app).post(path)).set(HEADERS.idempotencyKey, key).send(body),
-    put: (path: string, body: object, tag: string) => as(request(shop.app).put(path)).set(tag === '*' ? 'If-None-Match' : 'If-Match', tag).send(body),
+    post: (path: string, body: object, key: string = randomUUID()) =>
+      as(request(shop.app).post(path)).set(HEADERS.idempotencyKey, key).send(body),
+    put: (path: string, body: object, tag: string) =>
+      as(request(shop.app).put(path))
+        .set(tag === '*' ? 'If-None-Match' : 'If-Match', tag)
+        .send(body),
     delete: (path: string, tag: string) => as(request(shop.app).delete(path)).set('If-Match', tag),
   };
 };
@@ -85,9 +89,17 @@ export interface MadeJob {
 export async function makeJob(call: Caller): Promise<MadeJob> {
   const jobId = (await call.post(routes.jobs, jobBody())).body.id as string;
   const pinId = (await call.post(routes.components(jobId), componentBody())).body.id as string;
-  const barrel = (await call.post(routes.components(jobId), componentBody({ name: 'Barrel', role: 'mate', verdict: 'reuse' }))).body.id as string;
+  const barrel = (await call.post(routes.components(jobId), componentBody({ name: 'Barrel', role: 'mate', verdict: 'reuse' }))).body
+    .id as string;
   const bodyId = (await call.post(routes.features(jobId), featureBody(pinId))).body.id as string;
-  const bore = featureBody(barrel, { name: 'Barrel bore', side: 'inside', matesFeatureId: bodyId, stationsMm: [5], clocksDeg: [0, 90], instrumentId: 'tele' });
+  const bore = featureBody(barrel, {
+    name: 'Barrel bore',
+    side: 'inside',
+    matesFeatureId: bodyId,
+    stationsMm: [5],
+    clocksDeg: [0, 90],
+    instrumentId: 'tele',
+  });
   const boreId = (await call.post(routes.features(jobId), bore)).body.id as string;
   return { jobId, pinId, bodyId, boreId };
 }

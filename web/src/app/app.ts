@@ -20,13 +20,40 @@ import { TopStrip } from './shell/top-strip';
     </main>
   `,
   styles: `
-    :host { display: grid; grid-template-rows: 44px minmax(0, 1fr); height: 100%; }
-    main { min-height: 0; overflow: auto; }
-    main:focus { outline: none; }
-    .skip { position: absolute; left: -999px; z-index: 10; background: #fff; padding: 10px; }
-    .skip:focus { left: 8px; top: 6px; }
-    .wide { margin: 20px; }
-    @media print { :host { display: block; } main { overflow: visible; } }
+    :host {
+      display: grid;
+      grid-template-rows: 44px minmax(0, 1fr);
+      height: 100%;
+    }
+    main {
+      min-height: 0;
+      overflow: auto;
+    }
+    main:focus {
+      outline: none;
+    }
+    .skip {
+      position: absolute;
+      left: -999px;
+      z-index: 10;
+      background: #fff;
+      padding: 10px;
+    }
+    .skip:focus {
+      left: 8px;
+      top: 6px;
+    }
+    .wide {
+      margin: 20px;
+    }
+    @media print {
+      :host {
+        display: block;
+      }
+      main {
+        overflow: visible;
+      }
+    }
   `,
 })
 export class App {

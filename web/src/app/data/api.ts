@@ -19,7 +19,12 @@ export const PERSON_KEY = 'iron-patch.person';
 const TIMEOUT_MS = 15_000;
 
 /** What the server says when it speaks in no form that we know. */
-const unreadable = (status: number): ProblemDetails => ({ type: 'about:blank', status, title: 'The server gave no readable answer.', detail: 'Try again.' });
+const unreadable = (status: number): ProblemDetails => ({
+  type: 'about:blank',
+  status,
+  title: 'The server gave no readable answer.',
+  detail: 'Try again.',
+});
 
 /** JSON over HTTP with the headers that the contract asks for. */
 @Injectable({ providedIn: 'root' })

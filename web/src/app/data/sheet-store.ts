@@ -83,7 +83,6 @@ const START: SheetState = {
 
 const DRAFT_KEY = 'iron-patch.draft.';
 
-
 const replaceById = <T extends { readonly id: string }>(rows: readonly T[], row: T): T[] =>
   rows.some((r) => r.id === row.id) ? rows.map((r) => (r.id === row.id ? row : r)) : [...rows, row];
 
@@ -141,7 +140,12 @@ export const SheetStore = signalStore(
     };
 
     /** Does something on the server; a change by another becomes a question, everything else is told and thrown on. */
-    const attempt = async <T>(what: string, act: (version: number) => Promise<T>, version: number, done: (result: T) => void): Promise<T | null> => {
+    const attempt = async <T>(
+      what: string,
+      act: (version: number) => Promise<T>,
+      version: number,
+      done: (result: T) => void,
+    ): Promise<T | null> => {
       try {
         const result = await act(version);
         done(result);
@@ -161,14 +165,26 @@ export const SheetStore = signalStore(
       }
     };
 
-    const putChoice = (key: string, what: string, value: unknown, reason = '', undoable = true, readAt?: number): Promise<ChoiceRecord | null> => {
+    const putChoice = (
+      key: string,
+      what: string,
+      value: unknown,
+      reason = '',
+      undoable = true,
+      readAt?: number,
+    ): Promise<ChoiceRecord | null> => {
       const before = store.sheet()!.choices.find((c) => c.key === key);
       const body: ChoiceInput = { value, reason };
-      return attempt(what, (version) => api.put<ChoiceRecord>(routes.choice(jobId(), key), body, version), readAt ?? before?.version ?? 0, (choice) => {
-        patchSheet((s) => ({ ...s, choices: [...s.choices.filter((c) => c.key !== key), choice] }));
-        const back = before ? { what, back: () => putChoice(key, what, before.value, 'undone', false) } : null;
-        patchState(store, { undo: undoable ? back : null });
-      });
+      return attempt(
+        what,
+        (version) => api.put<ChoiceRecord>(routes.choice(jobId(), key), body, version),
+        readAt ?? before?.version ?? 0,
+        (choice) => {
+          patchSheet((s) => ({ ...s, choices: [...s.choices.filter((c) => c.key !== key), choice] }));
+          const back = before ? { what, back: () => putChoice(key, what, before.value, 'undone', false) } : null;
+          patchState(store, { undo: undoable ? back : null });
+        },
+      );
     };
 
     const addReading = (input: Omit<ReadingInput, 'id' | 'takenAt'>, valueMm: number): string => {
@@ -180,7 +196,21 @@ export const SheetStore = signalStore(
     const withdraw = (reading: ReadingRecord): void => {
       const { purpose, featureId, segmentId, stationMm, clockDeg, unit, instrumentId } = reading;
       addReading(
-        { purpose, featureId, segmentId, stationMm, clockDeg, unit, instrumentId, text: '', partTempC: null, dial: null, supersedesId: reading.id, withdrawn: true, confirmed: true },
+        {
+          purpose,
+          featureId,
+          segmentId,
+          stationMm,
+          clockDeg,
+          unit,
+          instrumentId,
+          text: '',
+          partTempC: null,
+          dial: null,
+          supersedesId: reading.id,
+          withdrawn: true,
+          confirmed: true,
+        },
         0,
       );
     };
@@ -223,9 +253,10 @@ export const SheetStore = signalStore(
       takeReading(input: Omit<ReadingInput, 'id' | 'takenAt'>, valueMm: number): void {
         const id = addReading(input, valueMm);
         const find = (): ReadingRecord | undefined => store.shown()?.readings.find((r) => r.id === id);
-        const back = async (): Promise<void> => {
+        const back = (): Promise<void> => {
           const taken = find();
           if (taken) withdraw(taken);
+          return Promise.resolve();
         };
         patchState(store, { undo: { what: `reading ${input.text}`, back } });
       },
@@ -239,27 +270,86 @@ export const SheetStore = signalStore(
       },
       /** Saves a job that was read at `version`. */
       saveJob: (input: JobInput, version: number): Promise<JobRecord | null> =>
-        attempt('what was received', (v) => api.put<JobRecord>(routes.job(jobId()), input, v), version, (job) => {
-          patchSheet((s) => ({ ...s, job, customer: { ...s.customer, id: job.customerId, name: input.customerName, contact: input.customerContact || s.customer.contact } }));
-        }),
+        attempt(
+          'what was received',
+          (v) => api.put<JobRecord>(routes.job(jobId()), input, v),
+          version,
+          (job) => {
+            patchSheet((s) => ({
+              ...s,
+              job,
+              customer: {
+                ...s.customer,
+                id: job.customerId,
+                name: input.customerName,
+                contact: input.customerContact || s.customer.contact,
+              },
+            }));
+          },
+        ),
       addComponent: (input: ComponentInput, key: string): Promise<ComponentRecord | null> =>
-        attempt('components', () => api.post<ComponentRecord>(routes.components(jobId()), input, key), 0, (c) => patchSheet((s) => ({ ...s, components: replaceById(s.components, c) }))),
+        attempt(
+          'components',
+          () => api.post<ComponentRecord>(routes.components(jobId()), input, key),
+          0,
+          (c) => patchSheet((s) => ({ ...s, components: replaceById(s.components, c) })),
+        ),
       saveComponent: (c: ComponentRecord, input: ComponentInput): Promise<ComponentRecord | null> =>
-        attempt(c.name, (v) => api.put<ComponentRecord>(routes.component(c.id), input, v), c.version, (now) => patchSheet((s) => ({ ...s, components: replaceById(s.components, now) }))),
+        attempt(
+          c.name,
+          (v) => api.put<ComponentRecord>(routes.component(c.id), input, v),
+          c.version,
+          (now) => patchSheet((s) => ({ ...s, components: replaceById(s.components, now) })),
+        ),
       removeComponent: (c: ComponentRecord): Promise<void | null> =>
-        attempt(c.name, (v) => api.delete(routes.component(c.id), v), c.version, () => patchSheet((s) => ({ ...s, components: s.components.filter((x) => x.id !== c.id) }))),
+        attempt(
+          c.name,
+          (v) => api.delete(routes.component(c.id), v),
+          c.version,
+          () => patchSheet((s) => ({ ...s, components: s.components.filter((x) => x.id !== c.id) })),
+        ),
       addFeature: (input: FeatureInput, key: string): Promise<FeatureRecord | null> =>
-        attempt('places to measure', () => api.post<FeatureRecord>(routes.features(jobId()), input, key), 0, (f) => patchSheet((s) => ({ ...s, features: replaceById(s.features, f) }))),
+        attempt(
+          'places to measure',
+          () => api.post<FeatureRecord>(routes.features(jobId()), input, key),
+          0,
+          (f) => patchSheet((s) => ({ ...s, features: replaceById(s.features, f) })),
+        ),
       saveFeature: (f: FeatureRecord, input: FeatureInput): Promise<FeatureRecord | null> =>
-        attempt(f.name, (v) => api.put<FeatureRecord>(routes.feature(f.id), input, v), f.version, (now) => patchSheet((s) => ({ ...s, features: replaceById(s.features, now) }))),
+        attempt(
+          f.name,
+          (v) => api.put<FeatureRecord>(routes.feature(f.id), input, v),
+          f.version,
+          (now) => patchSheet((s) => ({ ...s, features: replaceById(s.features, now) })),
+        ),
       removeFeature: (f: FeatureRecord): Promise<void | null> =>
-        attempt(f.name, (v) => api.delete(routes.feature(f.id), v), f.version, () => patchSheet((s) => ({ ...s, features: s.features.filter((x) => x.id !== f.id) }))),
+        attempt(
+          f.name,
+          (v) => api.delete(routes.feature(f.id), v),
+          f.version,
+          () => patchSheet((s) => ({ ...s, features: s.features.filter((x) => x.id !== f.id) })),
+        ),
       release: (): Promise<ReleaseRecord | null> =>
-        attempt('the release', () => api.post<ReleaseRecord>(routes.releases(jobId()), {}), 0, (r) => patchSheet((s) => ({ ...s, releases: replaceById(s.releases, r) }))),
+        attempt(
+          'the release',
+          () => api.post<ReleaseRecord>(routes.releases(jobId()), {}),
+          0,
+          (r) => patchSheet((s) => ({ ...s, releases: replaceById(s.releases, r) })),
+        ),
       prove: (input: ProofInput): Promise<ProofRecord | null> =>
-        attempt('the proof', () => api.post<ProofRecord>(routes.proofs(jobId()), input), 0, (p) => patchSheet((s) => ({ ...s, proofs: replaceById(s.proofs, p) }))),
+        attempt(
+          'the proof',
+          () => api.post<ProofRecord>(routes.proofs(jobId()), input),
+          0,
+          (p) => patchSheet((s) => ({ ...s, proofs: replaceById(s.proofs, p) })),
+        ),
       addNote: (input: NoteInput): Promise<NoteRecord | null> =>
-        attempt('notes', () => api.post<NoteRecord>(routes.notes(jobId()), input), 0, (n) => patchSheet((s) => ({ ...s, notes: replaceById(s.notes, n) }))),
+        attempt(
+          'notes',
+          () => api.post<NoteRecord>(routes.notes(jobId()), input),
+          0,
+          (n) => patchSheet((s) => ({ ...s, notes: replaceById(s.notes, n) })),
+        ),
     };
   }),
   withHooks((store, live = inject(Live), outbox = inject(Outbox)) => ({

@@ -14,7 +14,8 @@ const matches = (job: FloorJob, words: readonly string[]): boolean => {
 };
 
 /** Something wrong first, then by promise; jobs that are returned last. */
-const urgency = (job: FloorJob): string => `${job.next === null ? 2 : job.next.state === 'out' ? 0 : 1}${job.promisedOn ?? '9999'}${job.number}`;
+const urgency = (job: FloorJob): string =>
+  `${job.next === null ? 2 : job.next.state === 'out' ? 0 : 1}${job.promisedOn ?? '9999'}${job.number}`;
 
 /** Home: the jobs, where each stands, what it waits for and the one next move. */
 @Component({
@@ -24,7 +25,14 @@ const urgency = (job: FloorJob): string => `${job.next === null ? 2 : job.next.s
   template: `
     <header class="head">
       <h1>Floor</h1>
-      <input nz-input type="search" placeholder="Number, customer, machine, what it waits for" aria-label="Find a job" [ngModel]="search()" (ngModelChange)="search.set($event)" />
+      <input
+        nz-input
+        type="search"
+        placeholder="Number, customer, machine, what it waits for"
+        aria-label="Find a job"
+        [ngModel]="search()"
+        (ngModelChange)="search.set($event)"
+      />
       <a class="new" routerLink="/jobs/new">New job</a>
     </header>
     @if (store.failed()) {
@@ -39,9 +47,11 @@ const urgency = (job: FloorJob): string => `${job.next === null ? 2 : job.next.s
               <b>{{ job.title }}</b>
               <span class="quiet">{{ job.customerName }}{{ job.machine ? ', ' + job.machine : '' }}</span>
             </span>
-            <span class="nine" [attr.aria-label]="standing(job)">
+            <span class="nine" role="img" [attr.aria-label]="standing(job)">
               @for (s of job.stations; track s.id) {
-                <span class="cell" [class.here]="s.id === job.next?.id" aria-hidden="true"><ip-state [state]="s.state" [size]="15" /><i>{{ names[s.id] }}</i></span>
+                <span class="cell" [class.here]="s.id === job.next?.id" aria-hidden="true"
+                  ><ip-state [state]="s.state" [size]="15" /><i>{{ names[s.id] }}</i></span
+                >
               }
             </span>
             <span class="next">
@@ -78,30 +88,134 @@ const urgency = (job: FloorJob): string => `${job.next === null ? 2 : job.next.s
     }
   `,
   styles: `
-    :host { display: block; padding: 16px 20px 32px; }
-    .head { display: flex; gap: 16px; align-items: center; margin-bottom: 14px; }
-    h1 { font-size: 24px; margin-right: 8px; }
-    .head input { max-width: 460px; }
-    .new { margin-left: auto; background: var(--accent); color: #fff; font: 600 16px var(--label); padding: 0 20px; line-height: 44px; text-decoration: none; border-radius: 2px; white-space: nowrap; }
-    .strips { border-top: 1px solid var(--hairline); }
-    .strip { display: grid; grid-template-columns: 66px minmax(180px, 1.15fr) 351px minmax(180px, 1.1fr) 104px; gap: 16px; align-items: center; background: var(--sheet); border-bottom: 1px solid var(--hairline); padding: 9px 12px; min-height: 64px; color: var(--ink); text-decoration: none; }
-    .strip:hover { background: #fff; box-shadow: inset 4px 0 0 var(--blue); }
-    .number { font-size: 19px; font-weight: 700; }
-    .what, .next { display: flex; flex-direction: column; min-width: 0; }
-    .what b { font: 600 18px/1.25 var(--label); overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
-    .what .quiet { font-size: 15px; overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
-    .next b { font: 600 15px var(--label); color: var(--accent); }
-    .next span { font-size: 15px; line-height: 1.25; display: -webkit-box; -webkit-line-clamp: 2; -webkit-box-orient: vertical; overflow: hidden; }
-    .wrong, .next b.wrong { color: var(--out); }
-    .nine { display: grid; grid-template-columns: repeat(9, 39px); }
-    .cell { display: flex; flex-direction: column; align-items: center; gap: 2px; padding: 3px 0; border-bottom: 3px solid transparent; }
-    .cell.here { border-color: var(--accent); }
-    .cell i { font: 400 11px var(--label); color: var(--quiet); }
-    .cell.here i { color: var(--ink); font-weight: 600; }
-    .promise { display: flex; flex-direction: column; align-items: flex-end; font-size: 15px; }
-    .done { opacity: 0.75; }
-    .empty { padding: 32px 12px; }
-    @media (max-width: 1100px) { .strip { grid-template-columns: 60px 1fr 1fr 96px; } .nine { display: none; } }
+    :host {
+      display: block;
+      padding: 16px 20px 32px;
+    }
+    .head {
+      display: flex;
+      gap: 16px;
+      align-items: center;
+      margin-bottom: 14px;
+    }
+    h1 {
+      font-size: 24px;
+      margin-right: 8px;
+    }
+    .head input {
+      max-width: 460px;
+    }
+    .new {
+      margin-left: auto;
+      background: var(--accent);
+      color: #fff;
+      font: 600 16px var(--label);
+      padding: 0 20px;
+      line-height: 44px;
+      text-decoration: none;
+      border-radius: 2px;
+      white-space: nowrap;
+    }
+    .strips {
+      border-top: 1px solid var(--hairline);
+    }
+    .strip {
+      display: grid;
+      grid-template-columns: 66px minmax(180px, 1.15fr) 351px minmax(180px, 1.1fr) 104px;
+      gap: 16px;
+      align-items: center;
+      background: var(--sheet);
+      border-bottom: 1px solid var(--hairline);
+      padding: 9px 12px;
+      min-height: 64px;
+      color: var(--ink);
+      text-decoration: none;
+    }
+    .strip:hover {
+      background: #fff;
+      box-shadow: inset 4px 0 0 var(--blue);
+    }
+    .number {
+      font-size: 19px;
+      font-weight: 700;
+    }
+    .what,
+    .next {
+      display: flex;
+      flex-direction: column;
+      min-width: 0;
+    }
+    .what b {
+      font: 600 18px/1.25 var(--label);
+      overflow: hidden;
+      text-overflow: ellipsis;
+      white-space: nowrap;
+    }
+    .what .quiet {
+      font-size: 15px;
+      overflow: hidden;
+      text-overflow: ellipsis;
+      white-space: nowrap;
+    }
+    .next b {
+      font: 600 15px var(--label);
+      color: var(--accent);
+    }
+    .next span {
+      font-size: 15px;
+      line-height: 1.25;
+      display: -webkit-box;
+      -webkit-line-clamp: 2;
+      -webkit-box-orient: vertical;
+      overflow: hidden;
+    }
+    .wrong,
+    .next b.wrong {
+      color: var(--out);
+    }
+    .nine {
+      display: grid;
+      grid-template-columns: repeat(9, 39px);
+    }
+    .cell {
+      display: flex;
+      flex-direction: column;
+      align-items: center;
+      gap: 2px;
+      padding: 3px 0;
+      border-bottom: 3px solid transparent;
+    }
+    .cell.here {
+      border-color: var(--accent);
+    }
+    .cell i {
+      font: 400 11px var(--label);
+      color: var(--quiet);
+    }
+    .cell.here i {
+      color: var(--ink);
+      font-weight: 600;
+    }
+    .promise {
+      display: flex;
+      flex-direction: column;
+      align-items: flex-end;
+      font-size: 15px;
+    }
+    .done {
+      opacity: 0.75;
+    }
+    .empty {
+      padding: 32px 12px;
+    }
+    @media (max-width: 1100px) {
+      .strip {
+        grid-template-columns: 60px 1fr 1fr 96px;
+      }
+      .nine {
+        display: none;
+      }
+    }
   `,
 })
 export class Floor {

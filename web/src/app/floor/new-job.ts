@@ -34,7 +34,8 @@ const EMPTY: JobInput = {
       }
     </section>
   `,
-  styles: 'section { max-width: 1000px; margin: 0 auto; padding: 20px 24px 40px; background: var(--sheet); min-height: 100%; } h1 { font-size: 24px; margin-bottom: 12px; }',
+  styles:
+    'section { max-width: 1000px; margin: 0 auto; padding: 20px 24px 40px; background: var(--sheet); min-height: 100%; } h1 { font-size: 24px; margin-bottom: 12px; }',
 })
 export class NewJob {
   private readonly api = inject(Api);
@@ -59,7 +60,11 @@ export class NewJob {
       await this.router.navigate(['/jobs', job.id, 'strip']);
     } catch (e) {
       this.problems.set(e instanceof ApiProblem ? (e.details.problems ?? []) : []);
-      this.message.set(e instanceof ApiProblem ? `${e.details.title} ${e.details.detail}` : 'The server does not answer. Everything you typed is still here: press again in a moment.');
+      this.message.set(
+        e instanceof ApiProblem
+          ? `${e.details.title} ${e.details.detail}`
+          : 'The server does not answer. Everything you typed is still here: press again in a moment.',
+      );
     } finally {
       this.busy.set(false);
     }

@@ -23,7 +23,13 @@ const FIGURE_PX = 62;
   selector: 'ip-lanes',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <svg [attr.viewBox]="'0 0 ' + axis.widthPx() + ' ' + height()" [attr.height]="height()" width="100%" role="img" [attr.aria-label]="spoken()">
+    <svg
+      [attr.viewBox]="'0 0 ' + axis.widthPx() + ' ' + height()"
+      [attr.height]="height()"
+      width="100%"
+      role="img"
+      [attr.aria-label]="spoken()"
+    >
       @for (lane of boxes(); track lane.name) {
         <text x="16" [attr.y]="lane.y + 20" class="title">{{ lane.title }}</text>
         <text x="16" [attr.y]="lane.y + 38" class="sub">{{ lane.sub }}</text>
@@ -33,7 +39,9 @@ const FIGURE_PX = 62;
             @for (s of pinStations(); track s.atMm) {
               <line [attr.x1]="x(s.atMm)" [attr.x2]="x(s.atMm)" [attr.y1]="lane.y + 30" [attr.y2]="lane.y + 44" class="tick" />
               @if (roomy(s)) {
-                <text [attr.x]="x(s.atMm)" [attr.y]="lane.y + 22" text-anchor="middle" class="num" [class.strong]="s === worst()">{{ show(s.meanMm) }}</text>
+                <text [attr.x]="x(s.atMm)" [attr.y]="lane.y + 22" text-anchor="middle" class="num" [class.strong]="s === worst()">
+                  {{ show(s.meanMm) }}
+                </text>
               }
             }
           }
@@ -46,23 +54,48 @@ const FIGURE_PX = 62;
           }
           @case ('mate') {
             @for (m of mates(); track m.id) {
-              <rect [attr.x]="x(m.fromMm)" [attr.y]="lane.y + 8" [attr.width]="x(m.toMm) - x(m.fromMm)" height="36" class="band" [class.doubt]="m.oval" (click)="pick(m.id)" />
+              <rect
+                [attr.x]="x(m.fromMm)"
+                [attr.y]="lane.y + 8"
+                [attr.width]="x(m.toMm) - x(m.fromMm)"
+                height="36"
+                class="band"
+                [class.doubt]="m.oval"
+                (click)="pick(m.id)"
+              />
               <text [attr.x]="x((m.fromMm + m.toMm) / 2)" [attr.y]="lane.y + 31" text-anchor="middle" class="num small">{{ m.text }}</text>
             }
           }
           @case ('target') {
             @for (t of targets(); track t.id) {
-              <rect [attr.x]="x(t.fromMm)" [attr.y]="lane.y + 8" [attr.width]="Math.max(x(t.toMm) - x(t.fromMm), 1)" height="36" class="band" />
+              <rect
+                [attr.x]="x(t.fromMm)"
+                [attr.y]="lane.y + 8"
+                [attr.width]="Math.max(x(t.toMm) - x(t.fromMm), 1)"
+                height="36"
+                class="band"
+              />
               @if (x(t.toMm) - x(t.fromMm) > 60) {
-                <text [attr.x]="x((t.fromMm + t.toMm) / 2)" [attr.y]="lane.y + 31" text-anchor="middle" class="num small">{{ t.text }}</text>
+                <text [attr.x]="x((t.fromMm + t.toMm) / 2)" [attr.y]="lane.y + 31" text-anchor="middle" class="num small">
+                  {{ t.text }}
+                </text>
               }
             }
           }
           @case ('proof') {
             @for (p of proofs(); track p.id) {
-              <line [attr.x1]="x(p.fromMm)" [attr.x2]="x(p.toMm)" [attr.y1]="lane.y + 40" [attr.y2]="lane.y + 40" class="made" [class.bad]="p.verdict === 'out'" />
+              <line
+                [attr.x1]="x(p.fromMm)"
+                [attr.x2]="x(p.toMm)"
+                [attr.y1]="lane.y + 40"
+                [attr.y2]="lane.y + 40"
+                class="made"
+                [class.bad]="p.verdict === 'out'"
+              />
               @if (x(p.toMm) - x(p.fromMm) > 60) {
-                <text [attr.x]="x((p.fromMm + p.toMm) / 2)" [attr.y]="lane.y + 28" text-anchor="middle" class="num small">{{ p.text }}</text>
+                <text [attr.x]="x((p.fromMm + p.toMm) / 2)" [attr.y]="lane.y + 28" text-anchor="middle" class="num small">
+                  {{ p.text }}
+                </text>
               }
             }
           }
@@ -74,22 +107,72 @@ const FIGURE_PX = 62;
     </svg>
   `,
   styles: `
-    :host { display: block; background: var(--sheet); border-bottom: 1px solid var(--hairline); }
-    svg { display: block; }
-    .title { font: 600 15px var(--label); fill: var(--ink); }
-    .sub { font: 400 13px var(--label); fill: var(--quiet); }
-    .rule { stroke: var(--hairline); }
-    .datum { stroke: var(--quiet); stroke-width: 1.4; }
-    .tick { stroke: var(--blue); stroke-width: 1.6; }
-    .num { font: 400 15px var(--figures); fill: var(--ink); }
-    .num.small { font-size: 14px; pointer-events: none; }
-    .num.strong { font-weight: 700; }
-    .worn { fill: #f0d9a8; stroke: var(--accent); stroke-width: 1.4; }
-    .band { fill: #fff; stroke: var(--fits); stroke-width: 1.6; }
-    .band.doubt { stroke: var(--out); stroke-dasharray: 5 3; cursor: pointer; }
-    .made { stroke: var(--fits); stroke-width: 5; }
-    .made.bad { stroke: var(--out); stroke-dasharray: 8 4; }
-    .cursor { stroke: var(--blue); stroke-width: 1.2; stroke-dasharray: 3 3; }
+    :host {
+      display: block;
+      background: var(--sheet);
+      border-bottom: 1px solid var(--hairline);
+    }
+    svg {
+      display: block;
+    }
+    .title {
+      font: 600 15px var(--label);
+      fill: var(--ink);
+    }
+    .sub {
+      font: 400 13px var(--label);
+      fill: var(--quiet);
+    }
+    .rule {
+      stroke: var(--hairline);
+    }
+    .datum {
+      stroke: var(--quiet);
+      stroke-width: 1.4;
+    }
+    .tick {
+      stroke: var(--blue);
+      stroke-width: 1.6;
+    }
+    .num {
+      font: 400 15px var(--figures);
+      fill: var(--ink);
+    }
+    .num.small {
+      font-size: 14px;
+      pointer-events: none;
+    }
+    .num.strong {
+      font-weight: 700;
+    }
+    .worn {
+      fill: #f0d9a8;
+      stroke: var(--accent);
+      stroke-width: 1.4;
+    }
+    .band {
+      fill: #fff;
+      stroke: var(--fits);
+      stroke-width: 1.6;
+    }
+    .band.doubt {
+      stroke: var(--out);
+      stroke-dasharray: 5 3;
+      cursor: pointer;
+    }
+    .made {
+      stroke: var(--fits);
+      stroke-width: 5;
+    }
+    .made.bad {
+      stroke: var(--out);
+      stroke-dasharray: 8 4;
+    }
+    .cursor {
+      stroke: var(--blue);
+      stroke-width: 1.2;
+      stroke-dasharray: 3 3;
+    }
   `,
 })
 export class Lanes {
@@ -123,7 +206,11 @@ export class Lanes {
         fromMm: from,
         toMm: from + f.hole.feature.lengthMm,
         oval: f.target?.trueTheHole ?? false,
-        text: shape ? (this.x(from + f.hole.feature.lengthMm) - this.x(from) > 124 ? `${this.coarse(shape.smallestMm)} to ${this.coarse(shape.largestMm)}` : this.coarse(shape.smallestMm)) : '',
+        text: shape
+          ? this.x(from + f.hole.feature.lengthMm) - this.x(from) > 124
+            ? `${this.coarse(shape.smallestMm)} to ${this.coarse(shape.largestMm)}`
+            : this.coarse(shape.smallestMm)
+          : '',
       };
     }),
   );
@@ -137,10 +224,25 @@ export class Lanes {
   );
   protected readonly proofs = computed(() =>
     (this.store.repair()?.proofs ?? []).flatMap((p) =>
-      p.measured ? [{ id: p.segment.segment.id, fromMm: p.segment.segment.fromMm, toMm: p.segment.segment.toMm, verdict: p.verdict, text: this.show(p.measured.value) }] : [],
+      p.measured
+        ? [
+            {
+              id: p.segment.segment.id,
+              fromMm: p.segment.segment.fromMm,
+              toMm: p.segment.segment.toMm,
+              verdict: p.verdict,
+              text: this.show(p.measured.value),
+            },
+          ]
+        : [],
     ),
   );
-  protected readonly spoken = computed(() => this.boxes().map((b) => b.title).join(', ') + ' along the part');
+  protected readonly spoken = computed(
+    () =>
+      this.boxes()
+        .map((b) => b.title)
+        .join(', ') + ' along the part',
+  );
 
   protected x(mm: number): number {
     return this.axis.scale()(mm);

@@ -18,10 +18,18 @@ const SIZE_PX = 70;
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (model(); as m) {
-      <svg [attr.viewBox]="'0 0 ' + axis.widthPx() + ' ' + heightPx()" [attr.height]="heightPx()" width="100%" role="img" [attr.aria-label]="spoken()">
+      <svg
+        [attr.viewBox]="'0 0 ' + axis.widthPx() + ' ' + heightPx()"
+        [attr.height]="heightPx()"
+        width="100%"
+        role="img"
+        [attr.aria-label]="spoken()"
+      >
         <rect width="100%" height="100%" fill="var(--blue)" />
         <defs>
-          <pattern id="ip-section" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><path d="M0 0V7" stroke="#8c97cf" stroke-width="0.9" /></pattern>
+          <pattern id="ip-section" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+            <path d="M0 0V7" stroke="#8c97cf" stroke-width="0.9" />
+          </pattern>
         </defs>
         <text x="18" y="28" class="title">{{ m.drawn ? 'New part' : 'As found' }}</text>
         <text x="18" y="47" class="sub">half section</text>
@@ -35,16 +43,40 @@ const SIZE_PX = 70;
           <path [attr.d]="half(-1)" fill="url(#ip-section)" class="scribe" />
           <path [attr.d]="half(1)" fill="#2c3a7d" class="scribe" />
           @if (m.bore; as bore) {
-            <rect [attr.x]="x(0)" [attr.y]="centre() - px(bore.radiusMm)" [attr.width]="x(bore.toMm) - x(0)" [attr.height]="px(bore.radiusMm)" fill="var(--blue)" class="scribe" />
+            <rect
+              [attr.x]="x(0)"
+              [attr.y]="centre() - px(bore.radiusMm)"
+              [attr.width]="x(bore.toMm) - x(0)"
+              [attr.height]="px(bore.radiusMm)"
+              fill="var(--blue)"
+              class="scribe"
+            />
           }
           @for (h of m.crossHoles; track $index) {
-            <rect [attr.x]="x(h.atMm - h.radiusMm)" [attr.y]="centre() - px(radiusAt(h.atMm))" [attr.width]="x(h.radiusMm * 2) - x(0)" [attr.height]="px(radiusAt(h.atMm))" fill="var(--blue)" class="scribe thin" />
+            <rect
+              [attr.x]="x(h.atMm - h.radiusMm)"
+              [attr.y]="centre() - px(radiusAt(h.atMm))"
+              [attr.width]="x(h.radiusMm * 2) - x(0)"
+              [attr.height]="px(radiusAt(h.atMm))"
+              fill="var(--blue)"
+              class="scribe thin"
+            />
             <circle [attr.cx]="x(h.atMm)" [attr.cy]="centre()" [attr.r]="px(h.radiusMm)" fill="var(--blue)" class="scribe thin" />
           }
           @for (s of m.spans; track s.id) {
-            <rect class="hit" [class.on]="s.id === store.selection().spanId" [attr.x]="x(s.fromMm)" [attr.y]="centre() - px(s.radiusMm)" [attr.width]="Math.max(x(s.toMm) - x(s.fromMm), 2)" [attr.height]="2 * px(s.radiusMm)" (click)="pick(s.id)" />
+            <rect
+              class="hit"
+              [class.on]="s.id === store.selection().spanId"
+              [attr.x]="x(s.fromMm)"
+              [attr.y]="centre() - px(s.radiusMm)"
+              [attr.width]="Math.max(x(s.toMm) - x(s.fromMm), 2)"
+              [attr.height]="2 * px(s.radiusMm)"
+              (click)="pick(s.id)"
+            />
             @if (m.drawn) {
-              <text class="size" text-anchor="middle" [attr.x]="x((s.fromMm + s.toMm) / 2)" [attr.y]="sizeY(s)">{{ show(2 * s.radiusMm) }}</text>
+              <text class="size" text-anchor="middle" [attr.x]="x((s.fromMm + s.toMm) / 2)" [attr.y]="sizeY(s)">
+                {{ show(2 * s.radiusMm) }}
+              </text>
             }
           }
           <path [attr.d]="wear()" class="wear" />
@@ -68,26 +100,92 @@ const SIZE_PX = 70;
     }
   `,
   styles: `
-    :host { display: block; background: var(--blue); }
-    svg { display: block; }
-    .title { font: 600 16px var(--label); fill: var(--scribe); }
-    .sub { font: 400 14px var(--label); fill: #c3caea; }
-    .scribe { stroke: var(--scribe); stroke-width: 1.8; stroke-linejoin: round; }
-    .thin { stroke-width: 1.2; }
-    .centre { stroke: #c3caea; stroke-width: 1; stroke-dasharray: 14 4 3 4; }
-    .mate path { fill: none; stroke: #aeb8e6; stroke-width: 1.2; stroke-dasharray: 6 4; pointer-events: all; }
-    .mate { cursor: pointer; }
-    .mate text { font: 400 13px var(--label); fill: #c3caea; }
-    .mate.on path { stroke: var(--brass); }
-    .mate.on text { fill: var(--brass); }
-    .hit { fill: transparent; cursor: pointer; }
-    .hit.on { stroke: var(--brass); stroke-width: 2; }
-    .size { font: 700 15px var(--figures); fill: var(--brass); pointer-events: none; paint-order: stroke; stroke: var(--blue); stroke-width: 4px; }
-    .wear { fill: none; stroke: var(--brass); stroke-width: 2; }
-    .ticks line { stroke: #c3caea; }
-    .ticks text { font: 400 13px var(--figures); fill: #dfe4fb; }
-    .cursor { stroke: var(--brass); stroke-width: 1.4; }
-    @media print { :host, svg rect:first-of-type { print-color-adjust: exact; } }
+    :host {
+      display: block;
+      background: var(--blue);
+    }
+    svg {
+      display: block;
+    }
+    .title {
+      font: 600 16px var(--label);
+      fill: var(--scribe);
+    }
+    .sub {
+      font: 400 14px var(--label);
+      fill: #c3caea;
+    }
+    .scribe {
+      stroke: var(--scribe);
+      stroke-width: 1.8;
+      stroke-linejoin: round;
+    }
+    .thin {
+      stroke-width: 1.2;
+    }
+    .centre {
+      stroke: #c3caea;
+      stroke-width: 1;
+      stroke-dasharray: 14 4 3 4;
+    }
+    .mate path {
+      fill: none;
+      stroke: #aeb8e6;
+      stroke-width: 1.2;
+      stroke-dasharray: 6 4;
+      pointer-events: all;
+    }
+    .mate {
+      cursor: pointer;
+    }
+    .mate text {
+      font: 400 13px var(--label);
+      fill: #c3caea;
+    }
+    .mate.on path {
+      stroke: var(--brass);
+    }
+    .mate.on text {
+      fill: var(--brass);
+    }
+    .hit {
+      fill: transparent;
+      cursor: pointer;
+    }
+    .hit.on {
+      stroke: var(--brass);
+      stroke-width: 2;
+    }
+    .size {
+      font: 700 15px var(--figures);
+      fill: var(--brass);
+      pointer-events: none;
+      paint-order: stroke;
+      stroke: var(--blue);
+      stroke-width: 4px;
+    }
+    .wear {
+      fill: none;
+      stroke: var(--brass);
+      stroke-width: 2;
+    }
+    .ticks line {
+      stroke: #c3caea;
+    }
+    .ticks text {
+      font: 400 13px var(--figures);
+      fill: #dfe4fb;
+    }
+    .cursor {
+      stroke: var(--brass);
+      stroke-width: 1.4;
+    }
+    @media print {
+      :host,
+      svg rect:first-of-type {
+        print-color-adjust: exact;
+      }
+    }
   `,
 })
 export class PartPicture {
@@ -164,7 +262,12 @@ export class PartPicture {
     const [l, r] = [this.x(fromMm), this.x(toMm)];
     const inner = this.px(radiusMm) + 2;
     const outer = this.roomPx() + 4;
-    return [-1, 1].map((s) => `M${l} ${this.centre() + s * inner} V${this.centre() + s * Math.max(outer, inner + 6)} H${r} V${this.centre() + s * inner} Z`).join(' ');
+    return [-1, 1]
+      .map(
+        (s) =>
+          `M${l} ${this.centre() + s * inner} V${this.centre() + s * Math.max(outer, inner + 6)} H${r} V${this.centre() + s * inner} Z`,
+      )
+      .join(' ');
   }
 
   protected pick(spanId: string): void {

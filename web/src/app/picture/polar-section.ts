@@ -23,8 +23,12 @@ const NICE = [1, 2, 2.5, 5, 10, 20, 25, 50, 100, 200, 250, 500, 1000, 2000, 5000
         <line [attr.x1]="end(1).x" [attr.y1]="end(1).y" [attr.x2]="end(-1).x" [attr.y2]="end(-1).y" class="axis" />
       }
       @if (section().ovalityKind !== 'unknown') {
-        <text [attr.x]="cx" [attr.y]="cy - 3" text-anchor="middle" class="oval">{{ section().ovalityKind === 'at-least' ? '≥ ' : '' }}{{ oval() }}</text>
-        <text [attr.x]="cx" [attr.y]="cy + 18" text-anchor="middle" class="sub">{{ section().longAxisDeg === null ? 'oval' : 'oval, along ' + Math.round(section().longAxisDeg!) + '°' }}</text>
+        <text [attr.x]="cx" [attr.y]="cy - 3" text-anchor="middle" class="oval">
+          {{ section().ovalityKind === 'at-least' ? '≥ ' : '' }}{{ oval() }}
+        </text>
+        <text [attr.x]="cx" [attr.y]="cy + 18" text-anchor="middle" class="sub">
+          {{ section().longAxisDeg === null ? 'oval' : 'oval, along ' + Math.round(section().longAxisDeg!) + '°' }}
+        </text>
       } @else {
         <text [attr.x]="cx" [attr.y]="cy + 5" text-anchor="middle" class="sub">oval not known</text>
       }
@@ -32,13 +36,41 @@ const NICE = [1, 2, 2.5, 5, 10, 20, 25, 50, 100, 200, 250, 500, 1000, 2000, 5000
     </svg>
   `,
   styles: `
-    :host { display: block; }
-    .round { fill: none; stroke: var(--hairline); }
-    .shape { fill: var(--blue-soft); stroke: var(--blue); stroke-width: 2; }
-    .axis { stroke: var(--accent); stroke-width: 1.4; stroke-dasharray: 8 3 2 3; }
-    .clock { font: 400 13px var(--label); fill: var(--quiet); }
-    .oval { font: 700 19px var(--figures); fill: var(--ink); paint-order: stroke; stroke: var(--blue-soft); stroke-width: 4px; }
-    .sub { font: 400 13px var(--label); fill: var(--quiet); paint-order: stroke; stroke: var(--sheet); stroke-width: 3px; }
+    :host {
+      display: block;
+    }
+    .round {
+      fill: none;
+      stroke: var(--hairline);
+    }
+    .shape {
+      fill: var(--blue-soft);
+      stroke: var(--blue);
+      stroke-width: 2;
+    }
+    .axis {
+      stroke: var(--accent);
+      stroke-width: 1.4;
+      stroke-dasharray: 8 3 2 3;
+    }
+    .clock {
+      font: 400 13px var(--label);
+      fill: var(--quiet);
+    }
+    .oval {
+      font: 700 19px var(--figures);
+      fill: var(--ink);
+      paint-order: stroke;
+      stroke: var(--blue-soft);
+      stroke-width: 4px;
+    }
+    .sub {
+      font: 400 13px var(--label);
+      fill: var(--quiet);
+      paint-order: stroke;
+      stroke: var(--sheet);
+      stroke-width: 3px;
+    }
   `,
 })
 export class PolarSection {

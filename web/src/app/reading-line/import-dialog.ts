@@ -16,9 +16,18 @@ const SHOWN_PROBLEMS = 12;
   template: `
     <nz-modal [nzVisible]="true" nzTitle="Bring in readings" (nzOnCancel)="closed.emit()" [nzFooter]="null" [nzWidth]="760">
       <ng-container *nzModalContent>
-        <p>A table with a header row: <code>{{ needed }}</code>, and if wanted <code>instrument, part_temp_c</code>. Commas or semicolons.</p>
+        <p>
+          A table with a header row: <code>{{ needed }}</code>, and if wanted <code>instrument, part_temp_c</code>. Commas or semicolons.
+        </p>
         <p><input type="file" accept=".csv,text/csv,text/plain" aria-label="CSV file" (change)="file($event)" /></p>
-        <textarea nz-input rows="9" aria-label="The table" spellcheck="false" [ngModel]="csv()" (ngModelChange)="csv.set($event); problems.set([])"></textarea>
+        <textarea
+          nz-input
+          rows="9"
+          aria-label="The table"
+          spellcheck="false"
+          [ngModel]="csv()"
+          (ngModelChange)="csv.set($event); problems.set([])"
+        ></textarea>
         @if (problems().length) {
           <div class="said bad" role="alert">
             <b>{{ problems().length }} problem{{ problems().length > 1 ? 's' : '' }}. Nothing was stored.</b>
@@ -34,12 +43,15 @@ const SHOWN_PROBLEMS = 12;
         }
         <div class="row end">
           <button type="button" (click)="closed.emit()">Leave it</button>
-          <button type="button" class="next" [disabled]="busy() || !csv().trim()" (click)="send()">{{ busy() ? 'Bringing in' : 'Bring in' }}</button>
+          <button type="button" class="next" [disabled]="busy() || !csv().trim()" (click)="send()">
+            {{ busy() ? 'Bringing in' : 'Bring in' }}
+          </button>
         </div>
       </ng-container>
     </nz-modal>
   `,
-  styles: 'p { margin-bottom: 10px; } textarea { font-family: var(--figures); font-size: 14px; } .end { justify-content: flex-end; margin-top: 12px; } code { font: 400 15px var(--figures); } .said { margin-top: 10px; }',
+  styles:
+    'p { margin-bottom: 10px; } textarea { font-family: var(--figures); font-size: 14px; } .end { justify-content: flex-end; margin-top: 12px; } code { font: 400 15px var(--figures); } .said { margin-top: 10px; }',
 })
 export class ImportDialog {
   private readonly store = inject(SheetStore);
@@ -55,7 +67,8 @@ export class ImportDialog {
   protected async file(event: Event): Promise<void> {
     const chosen = (event.target as HTMLInputElement).files?.[0];
     if (!chosen) return;
-    if (chosen.size > MOST_BYTES) this.problems.set([{ code: 'too-large', path: '', message: 'The file is over 2 MB. Is it the right one?' }]);
+    if (chosen.size > MOST_BYTES)
+      this.problems.set([{ code: 'too-large', path: '', message: 'The file is over 2 MB. Is it the right one?' }]);
     else this.csv.set(await chosen.text());
   }
 
@@ -66,8 +79,13 @@ export class ImportDialog {
       this.store.say(`${stored} reading${stored === 1 ? '' : 's'} brought in.`);
       this.closed.emit();
     } catch (e) {
-      const told = e instanceof ApiProblem ? (e.details.problems ?? [{ code: 'failed', path: '', message: `${e.details.title} ${e.details.detail}` }]) : null;
-      this.problems.set(told ?? [{ code: 'silent', path: '', message: 'The server does not answer. The table is still here: try again in a moment.' }]);
+      const told =
+        e instanceof ApiProblem
+          ? (e.details.problems ?? [{ code: 'failed', path: '', message: `${e.details.title} ${e.details.detail}` }])
+          : null;
+      this.problems.set(
+        told ?? [{ code: 'silent', path: '', message: 'The server does not answer. The table is still here: try again in a moment.' }],
+      );
       if (told) this.key = newId();
     } finally {
       this.busy.set(false);

@@ -1,4 +1,16 @@
-import { ChangeDetectionStrategy, Component, computed, effect, ElementRef, HostListener, inject, input, linkedSignal, signal, viewChild } from '@angular/core';
+import type { ElementRef } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  HostListener,
+  inject,
+  input,
+  linkedSignal,
+  signal,
+  viewChild,
+} from '@angular/core';
 import {
   decimalsInOther,
   dialDecimals,
@@ -43,7 +55,9 @@ function instrumentFor(target: LineTarget | null, instruments: readonly Instrume
       }
     }
     @if (outbox.full()) {
-      <p class="ask bad" role="alert">This browser has no room to keep readings while the line is down. Do not close the page until they are sent.</p>
+      <p class="ask bad" role="alert">
+        This browser has no room to keep readings while the line is down. Do not close the page until they are sent.
+      </p>
     }
     @if (said(); as s) {
       <p class="ask" [class.bad]="s.bad" role="alert" id="line-said">
@@ -81,12 +95,31 @@ function instrumentFor(target: LineTarget | null, instruments: readonly Instrume
         />
         <output class="echo fig" for="reading">{{ echo() }}</output>
         @if (t.purpose === 'cut') {
-          <label class="small" title="Where the cross slide stood for this cut">dial
-            <input class="fig dial" name="dial" inputmode="decimal" autocomplete="off" [value]="dialText()" (input)="dialTyped($event)" [attr.aria-invalid]="dialValue() === null ? 'true' : null" />
+          <label class="small" title="Where the cross slide stood for this cut"
+            >dial
+            <input
+              class="fig dial"
+              name="dial"
+              inputmode="decimal"
+              autocomplete="off"
+              [value]="dialText()"
+              (input)="dialTyped($event)"
+              [attr.aria-invalid]="dialValue() === null ? 'true' : null"
+            />
           </label>
         }
-        <label class="small">part °C
-          <input class="fig temp" name="partTemp" inputmode="decimal" autocomplete="off" [placeholder]="shopTemp()" [value]="temp()" (input)="tempTyped($event)" [attr.aria-invalid]="tempValue() === undefined ? 'true' : null" />
+        <label class="small"
+          >part °C
+          <input
+            class="fig temp"
+            name="partTemp"
+            inputmode="decimal"
+            autocomplete="off"
+            [placeholder]="shopTemp()"
+            [value]="temp()"
+            (input)="tempTyped($event)"
+            [attr.aria-invalid]="tempValue() === undefined ? 'true' : null"
+          />
         </label>
         <select aria-label="Instrument" (change)="pickInstrument($event)">
           @for (i of shop.shop().instruments; track i.id) {
@@ -103,26 +136,132 @@ function instrumentFor(target: LineTarget | null, instruments: readonly Instrume
     }
   `,
   styles: `
-    form { background: var(--strip); color: #fff; min-height: 60px; display: flex; align-items: center; gap: 16px; padding: 6px 16px; }
-    .where { display: flex; flex-direction: column; min-width: 190px; max-width: 290px; font: 400 15px var(--label); color: #dfe4e0; }
-    .where label { font: 600 17px/1.2 var(--label); color: #fff; }
-    .where span { font-size: 14px; }
-    #reading { width: 190px; height: 46px; font-size: 28px; font-weight: 700; border: 3px solid var(--brass); background: #fff; color: var(--ink); padding: 0 8px; border-radius: 0; }
-    #reading[aria-invalid='true'] { border-color: #ff8a80; }
-    .echo { font-size: 18px; color: #dfe4e0; min-width: 110px; flex: 1; white-space: nowrap; overflow: hidden; }
-    .small { font: 400 14px var(--label); color: #dfe4e0; display: flex; gap: 6px; align-items: center; white-space: nowrap; }
-    .small input { width: 70px; min-height: 44px; font-size: 17px; background: #38423e; color: #fff; border: 1px solid #8b958f; padding: 0 6px; }
-    .small input.dial { width: 92px; }
-    .small input::placeholder { color: #b9c2bd; }
-    .small input[aria-invalid='true'] { border: 2px solid #ff8a80; }
-    select { width: 200px; background: var(--strip); color: #fff; border-color: #6d7772; font: 400 15px var(--label); }
-    option { background: #fff; color: var(--ink); }
-    .enter { background: var(--brass); color: var(--ink); border-color: var(--brass); min-height: 46px; white-space: nowrap; }
-    .enter:hover:not(:disabled) { background: #ffe7b3; }
-    .ask { background: var(--accent-soft); border-top: 3px solid var(--accent); padding: 8px 16px; font-size: 17px; display: flex; gap: 12px; align-items: center; flex-wrap: wrap; }
-    .ask.bad { background: var(--out-soft); border-color: var(--out); }
-    .none { padding: 8px 0; font-size: 16px; max-width: none; }
-    @media (max-width: 1000px) { .echo { min-width: 90px; } select { width: 120px; } .where { min-width: 130px; } #reading { width: 150px; } }
+    form {
+      background: var(--strip);
+      color: #fff;
+      min-height: 60px;
+      display: flex;
+      align-items: center;
+      gap: 16px;
+      padding: 6px 16px;
+    }
+    .where {
+      display: flex;
+      flex-direction: column;
+      min-width: 190px;
+      max-width: 290px;
+      font: 400 15px var(--label);
+      color: #dfe4e0;
+    }
+    .where label {
+      font: 600 17px/1.2 var(--label);
+      color: #fff;
+    }
+    .where span {
+      font-size: 14px;
+    }
+    #reading {
+      width: 190px;
+      height: 46px;
+      font-size: 28px;
+      font-weight: 700;
+      border: 3px solid var(--brass);
+      background: #fff;
+      color: var(--ink);
+      padding: 0 8px;
+      border-radius: 0;
+    }
+    #reading[aria-invalid='true'] {
+      border-color: #ff8a80;
+    }
+    .echo {
+      font-size: 18px;
+      color: #dfe4e0;
+      min-width: 110px;
+      flex: 1;
+      white-space: nowrap;
+      overflow: hidden;
+    }
+    .small {
+      font: 400 14px var(--label);
+      color: #dfe4e0;
+      display: flex;
+      gap: 6px;
+      align-items: center;
+      white-space: nowrap;
+    }
+    .small input {
+      width: 70px;
+      min-height: 44px;
+      font-size: 17px;
+      background: #38423e;
+      color: #fff;
+      border: 1px solid #8b958f;
+      padding: 0 6px;
+    }
+    .small input.dial {
+      width: 92px;
+    }
+    .small input::placeholder {
+      color: #b9c2bd;
+    }
+    .small input[aria-invalid='true'] {
+      border: 2px solid #ff8a80;
+    }
+    select {
+      width: 200px;
+      background: var(--strip);
+      color: #fff;
+      border-color: #6d7772;
+      font: 400 15px var(--label);
+    }
+    option {
+      background: #fff;
+      color: var(--ink);
+    }
+    .enter {
+      background: var(--brass);
+      color: var(--ink);
+      border-color: var(--brass);
+      min-height: 46px;
+      white-space: nowrap;
+    }
+    .enter:hover:not(:disabled) {
+      background: #ffe7b3;
+    }
+    .ask {
+      background: var(--accent-soft);
+      border-top: 3px solid var(--accent);
+      padding: 8px 16px;
+      font-size: 17px;
+      display: flex;
+      gap: 12px;
+      align-items: center;
+      flex-wrap: wrap;
+    }
+    .ask.bad {
+      background: var(--out-soft);
+      border-color: var(--out);
+    }
+    .none {
+      padding: 8px 0;
+      font-size: 16px;
+      max-width: none;
+    }
+    @media (max-width: 1000px) {
+      .echo {
+        min-width: 90px;
+      }
+      select {
+        width: 120px;
+      }
+      .where {
+        min-width: 130px;
+      }
+      #reading {
+        width: 150px;
+      }
+    }
   `,
 })
 export class ReadingLine {
@@ -146,7 +285,10 @@ export class ReadingLine {
     return t ? `${t.purpose}${t.featureId ?? t.segmentId}` : '';
   });
   /** The instrument stays with a place until somebody takes another. */
-  protected readonly instrumentId = linkedSignal({ source: this.place, computation: () => instrumentFor(this.target(), this.shop.shop().instruments) });
+  protected readonly instrumentId = linkedSignal({
+    source: this.place,
+    computation: () => instrumentFor(this.target(), this.shop.shop().instruments),
+  });
   protected readonly dialText = linkedSignal(() => {
     const t = this.target();
     const lathe = this.store.repair()?.plan?.lathe;
@@ -156,7 +298,10 @@ export class ReadingLine {
   protected readonly tempValue = computed(() => (this.temp().trim() === '' ? null : (numberIn(this.temp(), -30, 200) ?? undefined)));
   protected readonly shopTemp = computed(() => String(this.store.sheet()?.job.shopTempC ?? ''));
   private readonly parsed = computed(() =>
-    parseLength(this.text(), { unit: this.store.unit(), ...(this.target()?.nominalMm == null ? {} : { nominalMm: this.target()!.nominalMm! }) }),
+    parseLength(this.text(), {
+      unit: this.store.unit(),
+      ...(this.target()?.nominalMm == null ? {} : { nominalMm: this.target()!.nominalMm! }),
+    }),
   );
   protected readonly expecting = computed(() => {
     const t = this.target()!;
@@ -173,10 +318,10 @@ export class ReadingLine {
     this.station() === 'prove' && this.store.repair()?.proofs.length
       ? 'Every segment is measured. To measure one again, touch its name above.'
       : this.station() === 'cut' || this.station() === 'prove'
-      ? 'Draw and plan the part first: then its cuts and proofs are typed here.'
-      : this.store.sheet()?.features.length
-        ? 'All planned readings are in. To correct or repeat one, touch its number at Measure.'
-        : 'Add the components and the places to measure at Strip: then readings are typed here.',
+        ? 'Draw and plan the part first: then its cuts and proofs are typed here.'
+        : this.store.sheet()?.features.length
+          ? 'All planned readings are in. To correct or repeat one, touch its number at Measure.'
+          : 'Add the components and the places to measure at Strip: then readings are typed here.',
   );
 
   constructor() {
@@ -201,8 +346,10 @@ export class ReadingLine {
 
   protected enter(): void {
     if (!this.session.personId()) return this.say('Who is at the bench? Pick your name at the top right, then press Enter again.', true);
-    if (this.tempValue() === undefined) return this.say('The temperature of the part is a number from -30 to 200 °C, or empty for that of the shop.', true);
-    if (this.target()?.purpose === 'cut' && this.dialValue() === null) return this.say('Type where the cross-slide dial stood, such as 0.2379.', true);
+    if (this.tempValue() === undefined)
+      return this.say('The temperature of the part is a number from -30 to 200 °C, or empty for that of the shop.', true);
+    if (this.target()?.purpose === 'cut' && this.dialValue() === null)
+      return this.say('Type where the cross-slide dial stood, such as 0.2379.', true);
     const parsed = this.parsed();
     if (!parsed.ok) return this.say(parsed.problems[0]!.message, true);
     const doubt = doubtReading(parsed.value.valueMm, parsed.value.unit, this.target()!.expectedMm);

@@ -42,7 +42,10 @@ function foundTarget(repair: Repair, selection: Selection, unit: LengthUnit): Li
 }
 
 function cutTarget(repair: Repair, selection: Selection): LineTarget | null {
-  const cut = repair.cuts.find((c) => c.segment.segment.id === selection.spanId) ?? repair.cuts.find((c) => c.advice.state !== 'in') ?? repair.cuts[0];
+  const cut =
+    repair.cuts.find((c) => c.segment.segment.id === selection.spanId) ??
+    repair.cuts.find((c) => c.advice.state !== 'in') ??
+    repair.cuts[0];
   if (!cut) return null;
   const { id, name } = cut.segment.segment;
   return {

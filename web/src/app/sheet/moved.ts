@@ -14,7 +14,14 @@ import { LengthPipe } from '../show';
         <section class="said bad" aria-label="Released numbers that moved">
           <b>{{ moved.length }} released number{{ moved.length > 1 ? 's' : '' }} moved.</b> The paper at the machine is no longer right.
           <table class="plain">
-            <thead><tr><th>Figure</th><th class="num">released</th><th class="num">now</th><th><span class="sr-only">Accept</span></th></tr></thead>
+            <thead>
+              <tr>
+                <th>Figure</th>
+                <th class="num">released</th>
+                <th class="num">now</th>
+                <th><span class="sr-only">Accept</span></th>
+              </tr>
+            </thead>
             <tbody>
               @for (m of moved; track m.key) {
                 <tr>
@@ -37,6 +44,8 @@ export class Moved {
   protected readonly store = inject(SheetStore);
 
   protected accept(m: MovedFigure): void {
-    void this.store.putChoice(choiceKey.accept(m.key), m.label, { valueMm: m.newMm }, 'accepted after the release', false).catch(() => undefined);
+    void this.store
+      .putChoice(choiceKey.accept(m.key), m.label, { valueMm: m.newMm }, 'accepted after the release', false)
+      .catch(() => undefined);
   }
 }

@@ -4,7 +4,12 @@ import { STATION_NAMES, type StationStanding } from '@iron-patch/core';
 import { SheetStore } from '../data';
 import { StateMark } from '../show';
 
-const WORDS: Readonly<Record<StationStanding['state'], string>> = { done: 'done', 'under-way': 'under way', 'not-yet': 'not yet', out: 'something is wrong' };
+const WORDS: Readonly<Record<StationStanding['state'], string>> = {
+  done: 'done',
+  'under-way': 'under way',
+  'not-yet': 'not yet',
+  out: 'something is wrong',
+};
 
 /** The nine stations down the left, each with where it stands. */
 @Component({
@@ -14,20 +19,56 @@ const WORDS: Readonly<Record<StationStanding['state'], string>> = { done: 'done'
   template: `
     <nav aria-label="Stations">
       @for (s of store.repair()?.stations ?? []; track s.id) {
-        <a [routerLink]="['/jobs', store.sheet()!.job.id, s.id]" routerLinkActive="on" ariaCurrentWhenActive="page" [title]="s.waitsFor ? 'Waits for ' + s.waitsFor : ''" [class.next]="s.id === store.next()?.id">
+        <a
+          [routerLink]="['/jobs', store.sheet()!.job.id, s.id]"
+          routerLinkActive="on"
+          ariaCurrentWhenActive="page"
+          [title]="s.waitsFor ? 'Waits for ' + s.waitsFor : ''"
+          [class.next]="s.id === store.next()?.id"
+        >
           <ip-state [state]="s.state" />
-          <span>{{ names[s.id] }}<span class="sr-only">, {{ words[s.state] }}</span></span>
+          <span
+            >{{ names[s.id] }}<span class="sr-only">, {{ words[s.state] }}</span></span
+          >
         </a>
       }
     </nav>
   `,
   styles: `
-    nav { display: flex; flex-direction: column; padding-top: 10px; }
-    a { display: flex; align-items: center; gap: 10px; height: 52px; padding: 0 10px 0 12px; border-left: 4px solid transparent; color: var(--quiet); text-decoration: none; font: 400 17px var(--label); }
-    a:hover { background: #e3e7e0; }
-    a.on { background: var(--sheet); border-color: var(--blue); color: var(--ink); font-weight: 600; }
-    a.next span { text-decoration: underline; text-decoration-color: var(--accent); text-decoration-thickness: 3px; text-underline-offset: 5px; }
-    .sr-only { text-decoration: none; }
+    nav {
+      display: flex;
+      flex-direction: column;
+      padding-top: 10px;
+    }
+    a {
+      display: flex;
+      align-items: center;
+      gap: 10px;
+      height: 52px;
+      padding: 0 10px 0 12px;
+      border-left: 4px solid transparent;
+      color: var(--quiet);
+      text-decoration: none;
+      font: 400 17px var(--label);
+    }
+    a:hover {
+      background: #e3e7e0;
+    }
+    a.on {
+      background: var(--sheet);
+      border-color: var(--blue);
+      color: var(--ink);
+      font-weight: 600;
+    }
+    a.next span {
+      text-decoration: underline;
+      text-decoration-color: var(--accent);
+      text-decoration-thickness: 3px;
+      text-underline-offset: 5px;
+    }
+    .sr-only {
+      text-decoration: none;
+    }
   `,
 })
 export class Rail {

@@ -1,5 +1,17 @@
 import { DatePipe } from '@angular/common';
-import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, ElementRef, HostListener, inject, input, untracked, viewChild } from '@angular/core';
+import type { ElementRef } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  DestroyRef,
+  effect,
+  HostListener,
+  inject,
+  input,
+  untracked,
+  viewChild,
+} from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { NavigationEnd, Router, RouterLink, RouterOutlet } from '@angular/router';
 import { STATIONS, type StationId } from '@iron-patch/core';
@@ -32,7 +44,10 @@ const LANES: Readonly<Record<StationId, readonly LaneName[]>> = {
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (store.missing()) {
-      <section class="missing"><h1>There is no such job.</h1><p>It may have been asked for by an old link. <a routerLink="/">Go to the floor</a>.</p></section>
+      <section class="missing">
+        <h1>There is no such job.</h1>
+        <p>It may have been asked for by an old link. <a routerLink="/">Go to the floor</a>.</p>
+      </section>
     } @else if (store.shown(); as s) {
       <div class="sheet" [class.wide]="station() === 'cut'">
         <ip-rail class="rail no-print" />
@@ -40,7 +55,12 @@ const LANES: Readonly<Record<StationId, readonly LaneName[]>> = {
           <header>
             <span class="number fig">{{ s.job.number }}</span>
             <h1>{{ s.job.title }}</h1>
-            <span class="quiet who">{{ s.customer.name }}@if (s.job.promisedOn) {, for {{ s.job.promisedOn | date: 'EEEE d MMMM' }}}</span>
+            <span class="quiet who"
+              >{{ s.customer.name }}
+              @if (s.job.promisedOn) {
+                , for {{ s.job.promisedOn | date: 'EEEE d MMMM' }}
+              }
+            </span>
             @if (store.undo(); as undo) {
               <button type="button" class="undo no-print" title="Ctrl + Z" (click)="store.undoLast()">Take back: {{ undo.what }}</button>
             }
@@ -49,11 +69,16 @@ const LANES: Readonly<Record<StationId, readonly LaneName[]>> = {
             @if (store.conflict(); as c) {
               <div class="said bad" role="alert">
                 <b>Somebody else changed {{ c.what }} while you were at it.</b> Theirs is now on the screen.
-                <span class="row"><button type="button" (click)="c.keepMine()">Save mine over it</button><button type="button" (click)="store.takeTheirs()">Keep theirs</button></span>
+                <span class="row"
+                  ><button type="button" (click)="c.keepMine()">Save mine over it</button
+                  ><button type="button" (click)="store.takeTheirs()">Keep theirs</button></span
+                >
               </div>
             }
             @if (store.message(); as m) {
-              <p class="said" [class.bad]="m.bad" [attr.role]="m.bad ? 'alert' : 'status'">{{ m.text }} <button type="button" class="plain" (click)="store.clearMessage()">All right</button></p>
+              <p class="said" [class.bad]="m.bad" [attr.role]="m.bad ? 'alert' : 'status'">
+                {{ m.text }} <button type="button" class="plain" (click)="store.clearMessage()">All right</button>
+              </p>
             }
           </div>
           <ip-moved />
@@ -73,25 +98,114 @@ const LANES: Readonly<Record<StationId, readonly LaneName[]>> = {
     }
   `,
   styles: `
-    :host { display: block; height: 100%; }
-    .sheet { display: grid; grid-template: minmax(0, 1fr) auto / 116px minmax(0, 1fr) 296px; grid-template-areas: 'rail middle working' 'line line line'; height: 100%; }
-    .sheet.wide { grid-template-areas: 'rail middle middle' 'line line line'; }
-    .rail { grid-area: rail; border-right: 1px solid var(--hairline); overflow: auto; }
-    .middle { grid-area: middle; overflow: auto; background: var(--sheet); position: relative; display: flex; flex-direction: column; }
-    .middle > * { flex: none; }
-    .middle > .work { flex: 1 0 auto; display: flex; flex-direction: column; }
-    .working { grid-area: working; }
-    .line { grid-area: line; }
-    header { display: flex; align-items: center; gap: 14px; background: var(--ground); min-height: 52px; padding: 0 18px; }
-    .number { background: var(--ink); color: #fff; font-weight: 700; font-size: 17px; padding: 2px 10px; border-radius: 2px; }
-    h1 { font-size: 20px; white-space: nowrap; overflow: hidden; text-overflow: ellipsis; flex: 0 1 auto; }
-    .who { font-size: 16px; white-space: nowrap; overflow: hidden; text-overflow: ellipsis; flex: 1 1 0; }
-    .undo { border-color: transparent; white-space: nowrap; max-width: 260px; overflow: hidden; text-overflow: ellipsis; padding: 6px 8px; }
-    .said { padding: 8px 18px; }
-    .missing, .waiting { padding: 32px; }
-    .missing h1 { white-space: normal; margin-bottom: 8px; }
-    @media (max-width: 1000px) { .sheet { grid-template-columns: 56px minmax(0, 1fr); grid-template-areas: 'rail middle' 'rail working' 'line line'; grid-template-rows: minmax(0, 1fr) auto auto; } .working { max-height: 190px; border-top: 1px solid var(--hairline); } }
-    @media print { .sheet, .middle { display: block; height: auto; overflow: visible; } }
+    :host {
+      display: block;
+      height: 100%;
+    }
+    .sheet {
+      display: grid;
+      grid-template: minmax(0, 1fr) auto / 116px minmax(0, 1fr) 296px;
+      grid-template-areas: 'rail middle working' 'line line line';
+      height: 100%;
+    }
+    .sheet.wide {
+      grid-template-areas: 'rail middle middle' 'line line line';
+    }
+    .rail {
+      grid-area: rail;
+      border-right: 1px solid var(--hairline);
+      overflow: auto;
+    }
+    .middle {
+      grid-area: middle;
+      overflow: auto;
+      background: var(--sheet);
+      position: relative;
+      display: flex;
+      flex-direction: column;
+    }
+    .middle > * {
+      flex: none;
+    }
+    .middle > .work {
+      flex: 1 0 auto;
+      display: flex;
+      flex-direction: column;
+    }
+    .working {
+      grid-area: working;
+    }
+    .line {
+      grid-area: line;
+    }
+    header {
+      display: flex;
+      align-items: center;
+      gap: 14px;
+      background: var(--ground);
+      min-height: 52px;
+      padding: 0 18px;
+    }
+    .number {
+      background: var(--ink);
+      color: #fff;
+      font-weight: 700;
+      font-size: 17px;
+      padding: 2px 10px;
+      border-radius: 2px;
+    }
+    h1 {
+      font-size: 20px;
+      white-space: nowrap;
+      overflow: hidden;
+      text-overflow: ellipsis;
+      flex: 0 1 auto;
+    }
+    .who {
+      font-size: 16px;
+      white-space: nowrap;
+      overflow: hidden;
+      text-overflow: ellipsis;
+      flex: 1 1 0;
+    }
+    .undo {
+      border-color: transparent;
+      white-space: nowrap;
+      max-width: 260px;
+      overflow: hidden;
+      text-overflow: ellipsis;
+      padding: 6px 8px;
+    }
+    .said {
+      padding: 8px 18px;
+    }
+    .missing,
+    .waiting {
+      padding: 32px;
+    }
+    .missing h1 {
+      white-space: normal;
+      margin-bottom: 8px;
+    }
+    @media (max-width: 1000px) {
+      .sheet {
+        grid-template-columns: 56px minmax(0, 1fr);
+        grid-template-areas: 'rail middle' 'rail working' 'line line';
+        grid-template-rows: minmax(0, 1fr) auto auto;
+      }
+      .working {
+        max-height: 190px;
+        border-top: 1px solid var(--hairline);
+      }
+    }
+    @media print {
+      .sheet,
+      .middle {
+        display: block;
+        height: auto;
+        overflow: visible;
+      }
+    }
   `,
 })
 export class Sheet {
@@ -116,7 +230,10 @@ export class Sheet {
       const id = this.id();
       untracked(() => void this.store.open(id));
     });
-    const observer = typeof ResizeObserver === 'undefined' ? null : new ResizeObserver(([entry]) => this.axis.widthPx.set(Math.max(entry!.contentRect.width, 480)));
+    const observer =
+      typeof ResizeObserver === 'undefined'
+        ? null
+        : new ResizeObserver(([entry]) => this.axis.widthPx.set(Math.max(entry!.contentRect.width, 480)));
     effect(() => {
       const element = this.middle()?.nativeElement;
       observer?.disconnect();

@@ -3,7 +3,11 @@ import { ActivatedRoute, Router } from '@angular/router';
 import { SheetStore } from '../data';
 
 /** A job opened without a station goes to the one that is next; a returned job to its report. */
-@Component({ selector: 'ip-to-next', changeDetection: ChangeDetectionStrategy.OnPush, template: '<p class="sr-only" role="status">Opening the job.</p>' })
+@Component({
+  selector: 'ip-to-next',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: '<p class="sr-only" role="status">Opening the job.</p>',
+})
 export class ToNextStation {
   constructor() {
     const store = inject(SheetStore);

@@ -13,7 +13,10 @@ import { NzModalModule } from 'ng-zorro-antd/modal';
         <table class="plain">
           <tbody>
             @for (k of keys; track k.key) {
-              <tr><td class="fig key">{{ k.key }}</td><td>{{ k.what }}</td></tr>
+              <tr>
+                <td class="fig key">{{ k.key }}</td>
+                <td>{{ k.what }}</td>
+              </tr>
             }
           </tbody>
         </table>

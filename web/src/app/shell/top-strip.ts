@@ -30,7 +30,9 @@ const typingIn = (target: EventTarget | null): boolean => target instanceof HTML
       @if (sheet.sheet(); as s) {
         <span class="temp">Shop {{ s.job.shopTempC }} °C</span>
       }
-      <button type="button" (click)="switchUnit()" [attr.aria-label]="'Unit ' + unit() + ', switch to the other'" title="Key u">{{ unit() }}</button>
+      <button type="button" (click)="switchUnit()" [attr.aria-label]="'Unit ' + unit() + ', switch to the other'" title="Key u">
+        {{ unit() }}
+      </button>
       <button type="button" (click)="help.set(true)" aria-label="Keys" title="Key ?">?</button>
       <label>
         <span class="sr-only">Who is at the bench</span>
@@ -47,22 +49,97 @@ const typingIn = (target: EventTarget | null): boolean => target instanceof HTML
     }
   `,
   styles: `
-    header { height: 44px; background: var(--strip); color: #fff; display: flex; align-items: center; gap: 14px; padding: 0 8px 0 16px; font: 400 15px var(--label); }
-    .name { font: 600 20px var(--label); color: #fff; text-decoration: none; white-space: nowrap; }
-    nav { display: flex; gap: 20px; margin-left: 12px; }
-    nav a { color: #dfe4e0; text-decoration: none; line-height: 40px; border-bottom: 2px solid transparent; white-space: nowrap; font-size: 16px; }
-    nav a.on { color: #fff; font-weight: 600; border-color: var(--brass); }
-    .push { margin-left: auto; }
-    .warn { background: var(--brass); color: var(--ink); padding: 3px 10px; border-radius: 2px; font-weight: 600; white-space: nowrap; }
-    .temp { white-space: nowrap; }
-    button { color: #fff; border: 1px solid transparent; padding: 0 10px; min-width: 44px; }
-    button:hover { background: #38423e; border-color: #6d7772; }
-    button:hover:not(:disabled) { background: #38423e; }
-    select { background: var(--strip); color: #fff; border-color: transparent; font: 600 15px var(--label); width: 150px; min-height: 40px; }
-    select.ask { border-color: var(--brass); color: var(--brass); }
-    option { background: #fff; color: var(--ink); }
-    @media (max-width: 800px) { .temp, .name { display: none; } nav { margin-left: 0; } }
-    @media print { header { display: none; } }
+    header {
+      height: 44px;
+      background: var(--strip);
+      color: #fff;
+      display: flex;
+      align-items: center;
+      gap: 14px;
+      padding: 0 8px 0 16px;
+      font: 400 15px var(--label);
+    }
+    .name {
+      font: 600 20px var(--label);
+      color: #fff;
+      text-decoration: none;
+      white-space: nowrap;
+    }
+    nav {
+      display: flex;
+      gap: 20px;
+      margin-left: 12px;
+    }
+    nav a {
+      color: #dfe4e0;
+      text-decoration: none;
+      line-height: 40px;
+      border-bottom: 2px solid transparent;
+      white-space: nowrap;
+      font-size: 16px;
+    }
+    nav a.on {
+      color: #fff;
+      font-weight: 600;
+      border-color: var(--brass);
+    }
+    .push {
+      margin-left: auto;
+    }
+    .warn {
+      background: var(--brass);
+      color: var(--ink);
+      padding: 3px 10px;
+      border-radius: 2px;
+      font-weight: 600;
+      white-space: nowrap;
+    }
+    .temp {
+      white-space: nowrap;
+    }
+    button {
+      color: #fff;
+      border: 1px solid transparent;
+      padding: 0 10px;
+      min-width: 44px;
+    }
+    button:hover {
+      background: #38423e;
+      border-color: #6d7772;
+    }
+    button:hover:not(:disabled) {
+      background: #38423e;
+    }
+    select {
+      background: var(--strip);
+      color: #fff;
+      border-color: transparent;
+      font: 600 15px var(--label);
+      width: 150px;
+      min-height: 40px;
+    }
+    select.ask {
+      border-color: var(--brass);
+      color: var(--brass);
+    }
+    option {
+      background: #fff;
+      color: var(--ink);
+    }
+    @media (max-width: 800px) {
+      .temp,
+      .name {
+        display: none;
+      }
+      nav {
+        margin-left: 0;
+      }
+    }
+    @media print {
+      header {
+        display: none;
+      }
+    }
   `,
 })
 export class TopStrip {
@@ -98,6 +175,7 @@ export class TopStrip {
   private toStation(key: string): void {
     const station = /^[1-9]$/.test(key) ? STATIONS[Number(key) - 1] : undefined;
     const job = this.sheet.sheet()?.job;
-    if (station && job && this.router.url.startsWith('/jobs/') && !this.router.url.startsWith('/jobs/new')) void this.router.navigate(['/jobs', job.id, station]);
+    if (station && job && this.router.url.startsWith('/jobs/') && !this.router.url.startsWith('/jobs/new'))
+      void this.router.navigate(['/jobs', job.id, station]);
   }
 }

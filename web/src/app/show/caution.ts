@@ -5,7 +5,9 @@ import { CAUTIONS, type Hazard } from '@iron-patch/core';
 @Component({
   selector: 'ip-caution',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `<p class="said"><b>{{ caution().what }}</b> {{ caution().why }} {{ caution().who }}</p>`,
+  template: `<p class="said">
+    <b>{{ caution().what }}</b> {{ caution().why }} {{ caution().who }}
+  </p>`,
   styles: ':host { display: block; } p { font-size: 15px; }',
 })
 export class CautionNote {

@@ -16,9 +16,17 @@ let counter = 0;
     <p class="problem" [id]="id + '-said'" aria-live="polite">{{ problem() }}</p>
   `,
   styles: `
-    :host { display: block; }
-    label { display: block; font-size: 15px; margin-bottom: 2px; }
-    .problem:empty { display: none; }
+    :host {
+      display: block;
+    }
+    label {
+      display: block;
+      font-size: 15px;
+      margin-bottom: 2px;
+    }
+    .problem:empty {
+      display: none;
+    }
   `,
 })
 export class Field {

@@ -15,11 +15,30 @@ import { SheetStore } from '../data';
     </button>
   `,
   styles: `
-    :host { margin: 0 4px; }
-    button { all: unset; cursor: pointer; font-family: var(--figures); display: inline-flex; gap: 8px; align-items: baseline; border-bottom: 1px dotted var(--quiet); }
-    button:focus-visible { outline: 3px solid var(--accent); outline-offset: 2px; }
-    button.on { background: var(--accent-soft); border-bottom: 2px solid var(--accent); }
-    small { font: 400 14px var(--figures); color: var(--quiet); }
+    :host {
+      margin: 0 4px;
+    }
+    button {
+      all: unset;
+      cursor: pointer;
+      font-family: var(--figures);
+      display: inline-flex;
+      gap: 8px;
+      align-items: baseline;
+      border-bottom: 1px dotted var(--quiet);
+    }
+    button:focus-visible {
+      outline: 3px solid var(--accent);
+      outline-offset: 2px;
+    }
+    button.on {
+      background: var(--accent-soft);
+      border-bottom: 2px solid var(--accent);
+    }
+    small {
+      font: 400 14px var(--figures);
+      color: var(--quiet);
+    }
   `,
 })
 export class FigureButton {
@@ -37,5 +56,9 @@ export class FigureButton {
     return `${formatLength(this.figure().value, unit)} ${unit}`;
   });
   protected readonly chosen = computed(() => this.store.figure()?.key === this.figure().key);
-  protected readonly spoken = computed(() => `${this.figure().label} ${showValue(this.figure(), this.store.unit())}, show its working`);
+  /** The visible words stand in the spoken name as they are seen. */
+  protected readonly spoken = computed(() => {
+    const unit = this.figure().measure === 'length' ? ` ${this.store.unit()}` : '';
+    return `${this.figure().label}: ${this.text()}${this.withOther() ? ` ${this.other()}` : unit}, show its working`;
+  });
 }

@@ -32,13 +32,37 @@ let counter = 0;
     <p [id]="id + '-said'" [class.problem]="problem()" class="said-small">{{ problem() || other() }}</p>
   `,
   styles: `
-    :host { display: block; }
-    label { display: block; font-size: 15px; margin-bottom: 2px; }
-    .box { position: relative; display: block; }
-    input { padding-right: 38px; }
-    .unit { position: absolute; right: 10px; top: 11px; color: var(--quiet); font-size: 15px; pointer-events: none; }
-    .said-small { font-size: 14px; color: var(--quiet); min-height: 20px; }
-    .said-small.problem { color: var(--out); }
+    :host {
+      display: block;
+    }
+    label {
+      display: block;
+      font-size: 15px;
+      margin-bottom: 2px;
+    }
+    .box {
+      position: relative;
+      display: block;
+    }
+    input {
+      padding-right: 38px;
+    }
+    .unit {
+      position: absolute;
+      right: 10px;
+      top: 11px;
+      color: var(--quiet);
+      font-size: 15px;
+      pointer-events: none;
+    }
+    .said-small {
+      font-size: 14px;
+      color: var(--quiet);
+      min-height: 20px;
+    }
+    .said-small.problem {
+      color: var(--out);
+    }
   `,
 })
 export class LengthInput {

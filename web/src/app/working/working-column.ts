@@ -10,9 +10,16 @@ import { SheetStore } from '../data';
     <section aria-label="Working" aria-live="polite">
       @if (figure(); as f) {
         <h2>Working: {{ f.label }}</h2>
-        <p class="big fig">{{ value() }} <small>{{ f.measure === 'length' ? store.unit() : '' }}</small></p>
+        <p class="big fig">
+          {{ value() }} <small>{{ f.measure === 'length' ? store.unit() : '' }}</small>
+        </p>
         @if (f.measure === 'length') {
-          <p class="other fig">{{ other() }}@if (f.plusMinus) {, ±{{ plusMinus() }}}</p>
+          <p class="other fig">
+            {{ other() }}
+            @if (f.plusMinus) {
+              , ±{{ plusMinus() }}
+            }
+          </p>
         }
         @if (f.limits; as l) {
           <p class="quiet fig limits">{{ show(l.lower) }} to {{ show(l.upper) }}</p>
@@ -20,7 +27,9 @@ import { SheetStore } from '../data';
         <ol>
           @for (l of lines(); track $index) {
             <li [style.margin-left.px]="(l.level - 1) * 10" [class.deep]="l.level > 1">
-              <button type="button" (click)="store.show(l.figure)"><b class="fig">{{ part(l.figure) }}</b> {{ l.figure.label }}</button>
+              <button type="button" (click)="store.show(l.figure)">
+                <b class="fig">{{ part(l.figure) }}</b> {{ l.figure.label }}
+              </button>
               <span class="quiet">{{ why(l.figure) }}</span>
             </li>
           }
@@ -42,31 +51,95 @@ import { SheetStore } from '../data';
         <h2 class="gap">What was it?</h2>
         <p class="quiet">{{ asked()!.feature.name }}</p>
         @for (r of ranked(); track r.name) {
-          <p class="rank"><b class="fig">{{ r.name }}</b> <span>{{ percent(r.probability) }}, {{ r.reasons[0] }}</span></p>
+          <p class="rank">
+            <b class="fig">{{ r.name }}</b> <span>{{ percent(r.probability) }}, {{ r.reasons[0] }}</span>
+          </p>
         }
         <p class="quiet note">{{ asked()!.nominal.note }}</p>
       }
     </section>
   `,
   styles: `
-    :host { display: block; background: var(--sheet); border-left: 1px solid var(--hairline); padding: 14px 18px; overflow: auto; }
-    h2 { color: var(--quiet); font-size: 16px; }
-    .gap { margin-top: 20px; }
-    .big { font-size: 36px; font-weight: 700; line-height: 1.15; margin-top: 4px; }
-    .big small { font: 400 18px var(--figures); color: var(--quiet); }
-    .other, .limits { font-size: 15px; color: var(--quiet); }
-    ol { border-left: 2px solid var(--blue); padding-left: 10px; margin: 12px 0; }
-    li { margin-bottom: 9px; font-size: 15px; line-height: 1.3; }
-    li.deep { font-size: 14px; }
-    li button { all: unset; cursor: pointer; font-size: 15px; }
-    li button:focus-visible { outline: 3px solid var(--accent); }
-    li span { display: block; font-size: 14px; }
-    .rank { margin-top: 6px; font-size: 15px; line-height: 1.3; }
-    .rank b { margin-right: 6px; }
-    .rank span { font-size: 14px; color: var(--quiet); }
-    .note { font-size: 14px; margin-top: 6px; }
-    .said { font-size: 15px; margin-top: 8px; }
-    @media print { :host { overflow: visible; border: 0; } }
+    :host {
+      display: block;
+      background: var(--sheet);
+      border-left: 1px solid var(--hairline);
+      padding: 14px 18px;
+      overflow: auto;
+    }
+    h2 {
+      color: var(--quiet);
+      font-size: 16px;
+    }
+    .gap {
+      margin-top: 20px;
+    }
+    .big {
+      font-size: 36px;
+      font-weight: 700;
+      line-height: 1.15;
+      margin-top: 4px;
+    }
+    .big small {
+      font: 400 18px var(--figures);
+      color: var(--quiet);
+    }
+    .other,
+    .limits {
+      font-size: 15px;
+      color: var(--quiet);
+    }
+    ol {
+      border-left: 2px solid var(--blue);
+      padding-left: 10px;
+      margin: 12px 0;
+    }
+    li {
+      margin-bottom: 9px;
+      font-size: 15px;
+      line-height: 1.3;
+    }
+    li.deep {
+      font-size: 14px;
+    }
+    li button {
+      all: unset;
+      cursor: pointer;
+      font-size: 15px;
+    }
+    li button:focus-visible {
+      outline: 3px solid var(--accent);
+    }
+    li span {
+      display: block;
+      font-size: 14px;
+    }
+    .rank {
+      margin-top: 6px;
+      font-size: 15px;
+      line-height: 1.3;
+    }
+    .rank b {
+      margin-right: 6px;
+    }
+    .rank span {
+      font-size: 14px;
+      color: var(--quiet);
+    }
+    .note {
+      font-size: 14px;
+      margin-top: 6px;
+    }
+    .said {
+      font-size: 15px;
+      margin-top: 8px;
+    }
+    @media print {
+      :host {
+        overflow: visible;
+        border: 0;
+      }
+    }
   `,
 })
 export class WorkingColumn {
@@ -80,7 +153,7 @@ export class WorkingColumn {
     if (!chosen) return fit?.figures?.upper ?? null;
     const all = [
       ...(repair?.releasable ?? []),
-      ...(repair?.fits.flatMap((f) => (f.figures ? Object.values(f.figures) : [])) ?? []),
+      ...(repair?.fits.flatMap((f) => (f.figures ? (Object.values(f.figures) as Figure[]) : [])) ?? []),
       ...(repair?.features.flatMap((f) => [f.smallest, f.largest, f.mean, f.ovality, f.taper]) ?? []),
     ];
     return all.find((f) => f?.key === chosen.key) ?? chosen;
@@ -109,7 +182,9 @@ export class WorkingColumn {
   protected readonly asked = computed(() => {
     const repair = this.store.repair();
     const worn = (repair?.features ?? []).filter((f) => f.component.role === 'worn' && f.nominal.ranked.length);
-    return worn.find((f) => f.feature.id === this.store.selection().spanId) ?? worn.find((f) => f.feature.land === 'worn') ?? worn[0] ?? null;
+    return (
+      worn.find((f) => f.feature.id === this.store.selection().spanId) ?? worn.find((f) => f.feature.land === 'worn') ?? worn[0] ?? null
+    );
   });
   protected readonly ranked = computed(() => (this.asked()?.nominal.ranked ?? []).filter((r) => r.probability > 0.005).slice(0, 3));
 
@@ -134,7 +209,9 @@ export class WorkingColumn {
       case 'worked':
         return f.origin.how;
       case 'sum':
-        return f.origin.terms.map((t, i) => `${t.sign < 0 ? '- ' : i ? '+ ' : ''}${t.figure.label}`).join(' ') + (f.note ? `, ${f.note}` : '');
+        return (
+          f.origin.terms.map((t, i) => `${t.sign < 0 ? '- ' : i ? '+ ' : ''}${t.figure.label}`).join(' ') + (f.note ? `, ${f.note}` : '')
+        );
     }
   }
 

@@ -22,23 +22,36 @@ const TITLES: Readonly<Record<Advice['state'], string>> = {
   template: `
     @if (cut(); as c) {
       @if (!store.sheet()!.releases.length) {
-        <p class="said">This part is not released for cutting yet. <a [routerLink]="['/jobs', store.sheet()!.job.id, 'plan']">Release it at Plan</a>, so that its numbers stand still.</p>
+        <p class="said">
+          This part is not released for cutting yet. <a [routerLink]="['/jobs', store.sheet()!.job.id, 'plan']">Release it at Plan</a>, so
+          that its numbers stand still.
+        </p>
       }
       <div class="tabs" role="group" aria-label="Segments">
         @for (x of store.repair()!.cuts; track x.segment.segment.id) {
-          <button type="button" [attr.aria-pressed]="x === c" [class.on]="x === c" (click)="store.select({ spanId: x.segment.segment.id, stationMm: null, clockDeg: null })">
+          <button
+            type="button"
+            [attr.aria-pressed]="x === c"
+            [class.on]="x === c"
+            (click)="store.select({ spanId: x.segment.segment.id, stationMm: null, clockDeg: null })"
+          >
             <ip-state [state]="mark(x)" [size]="13" /> {{ x.segment.segment.name }}
           </button>
         }
         <span class="quiet holds">{{ plan()?.lathe?.name }}, {{ plan()?.setUps?.[0]?.setUp?.hold }}</span>
       </div>
       <div class="top">
-        <div><span class="label">Now</span><span class="huge fig">{{ last(c) }}</span></div>
+        <div>
+          <span class="label">Now</span><span class="huge fig">{{ last(c) }}</span>
+        </div>
         <div>
           <span class="label">Wanted, cold</span><span class="huge fig">{{ show(c.advice.aimMm) }}</span>
           <span class="fig band">±{{ show((c.segment.limits.upperMm - c.segment.limits.lowerMm) / 2) }}</span>
         </div>
-        <div><span class="label">To come off, on the diameter</span><span class="huge fig off">{{ c.cuts.length ? show(c.advice.leftMm) : '–' }}</span></div>
+        <div>
+          <span class="label">To come off, on the diameter</span
+          ><span class="huge fig off">{{ c.cuts.length ? show(c.advice.leftMm) : '–' }}</span>
+        </div>
       </div>
       <div class="bottom">
         <section class="next" [class.calm]="c.advice.nextDial === null" aria-live="polite">
@@ -47,7 +60,10 @@ const TITLES: Readonly<Record<Advice['state'], string>> = {
             <p class="dial fig">{{ dialText(c.advice.nextDial) }}</p>
             <p class="reads">{{ plan()!.lathe.cross.unit }} on the dial, which reads {{ plan()!.lathe.cross.reads }}</p>
             <ip-dial-picture [dial]="plan()!.lathe.cross" [from]="c.cuts.at(-1)?.dial ?? 0" [to]="c.advice.nextDial" />
-            <p>From {{ dialText(c.cuts.at(-1)?.dial ?? 0) }}, turn in {{ dialText(c.advice.turnIn ?? 0) }} ({{ lineCount(c) }}), always from the same side.</p>
+            <p>
+              From {{ dialText(c.cuts.at(-1)?.dial ?? 0) }}, turn in {{ dialText(c.advice.turnIn ?? 0) }} ({{ lineCount(c) }}), always from
+              the same side.
+            </p>
           }
           @for (s of c.advice.sentences; track s) {
             <p>{{ s }}</p>
@@ -75,33 +91,138 @@ const TITLES: Readonly<Record<Advice['state'], string>> = {
     }
   `,
   styles: `
-    :host { display: flex; flex-direction: column; flex: 1; }
-    .tabs { display: flex; flex-wrap: wrap; gap: 6px; padding: 6px 18px; align-items: center; }
-    .tabs button { border-color: transparent; min-height: 40px; padding: 4px 14px; color: var(--ink); font-weight: 400; }
-    .tabs button.on { background: var(--blue-soft); font-weight: 600; box-shadow: inset 0 -3px 0 var(--blue); }
-    .holds { margin-left: auto; font-size: 15px; }
-    .top { display: grid; grid-template-columns: 1fr 1.3fr 1.1fr; gap: 20px; padding: 4px 26px 14px; }
-    .top .label { display: block; font-size: 16px; }
-    .huge { font-size: 66px; line-height: 1.05; font-weight: 700; letter-spacing: -0.5px; }
-    .off { color: var(--accent); }
-    .band { font-size: 22px; color: var(--quiet); margin-left: 12px; }
-    .bottom { display: grid; grid-template-columns: minmax(0, 600px) minmax(0, 1fr); flex: 1; }
-    .next { background: var(--blue); color: var(--scribe); padding: 16px 26px; }
-    .next h2 { font-size: 19px; }
-    .dial { font-size: 112px; line-height: 1.08; font-weight: 700; color: var(--brass); letter-spacing: -1px; }
-    .reads { font-size: 22px; margin-bottom: 12px; }
-    .next p:not(.dial):not(.reads) { font-size: 18px; margin-top: 8px; }
-    .next.calm h2 { font-size: 40px; color: var(--brass); line-height: 1.15; }
-    .cuts { padding: 14px 26px; }
-    .cuts ol { margin: 8px 0; }
-    .cuts li { display: flex; align-items: center; gap: 10px; height: 36px; font-size: 17px; white-space: nowrap; }
-    .bar { flex: none; height: 26px; min-width: 3px; background: #c9cfc8; border: 1px solid #9aa5a0; }
-    .ahead .bar { background: #f0d9a8; border-color: var(--accent); }
-    .wanted { color: var(--fits); font-size: 15px; }
-    .cuts .said { margin-top: 14px; }
-    .speeds { margin-top: 12px; font-size: 15px; }
-    .empty { padding: 32px; }
-    @media (max-width: 1000px) { .bottom { grid-template-columns: 1fr; } .huge { font-size: 46px; } }
+    :host {
+      display: flex;
+      flex-direction: column;
+      flex: 1;
+    }
+    .tabs {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 6px;
+      padding: 6px 18px;
+      align-items: center;
+    }
+    .tabs button {
+      border-color: transparent;
+      min-height: 40px;
+      padding: 4px 14px;
+      color: var(--ink);
+      font-weight: 400;
+    }
+    .tabs button.on {
+      background: var(--blue-soft);
+      font-weight: 600;
+      box-shadow: inset 0 -3px 0 var(--blue);
+    }
+    .holds {
+      margin-left: auto;
+      font-size: 15px;
+    }
+    .top {
+      display: grid;
+      grid-template-columns: 1fr 1.3fr 1.1fr;
+      gap: 20px;
+      padding: 4px 26px 14px;
+    }
+    .top .label {
+      display: block;
+      font-size: 16px;
+    }
+    .huge {
+      font-size: 66px;
+      line-height: 1.05;
+      font-weight: 700;
+      letter-spacing: -0.5px;
+    }
+    .off {
+      color: var(--accent);
+    }
+    .band {
+      font-size: 22px;
+      color: var(--quiet);
+      margin-left: 12px;
+    }
+    .bottom {
+      display: grid;
+      grid-template-columns: minmax(0, 600px) minmax(0, 1fr);
+      flex: 1;
+    }
+    .next {
+      background: var(--blue);
+      color: var(--scribe);
+      padding: 16px 26px;
+    }
+    .next h2 {
+      font-size: 19px;
+    }
+    .dial {
+      font-size: 112px;
+      line-height: 1.08;
+      font-weight: 700;
+      color: var(--brass);
+      letter-spacing: -1px;
+    }
+    .reads {
+      font-size: 22px;
+      margin-bottom: 12px;
+    }
+    .next p:not(.dial):not(.reads) {
+      font-size: 18px;
+      margin-top: 8px;
+    }
+    .next.calm h2 {
+      font-size: 40px;
+      color: var(--brass);
+      line-height: 1.15;
+    }
+    .cuts {
+      padding: 14px 26px;
+    }
+    .cuts ol {
+      margin: 8px 0;
+    }
+    .cuts li {
+      display: flex;
+      align-items: center;
+      gap: 10px;
+      height: 36px;
+      font-size: 17px;
+      white-space: nowrap;
+    }
+    .bar {
+      flex: none;
+      height: 26px;
+      min-width: 3px;
+      background: #c9cfc8;
+      border: 1px solid #9aa5a0;
+    }
+    .ahead .bar {
+      background: #f0d9a8;
+      border-color: var(--accent);
+    }
+    .wanted {
+      color: var(--fits);
+      font-size: 15px;
+    }
+    .cuts .said {
+      margin-top: 14px;
+    }
+    .speeds {
+      margin-top: 12px;
+      font-size: 15px;
+    }
+    .empty {
+      padding: 32px;
+    }
+    @media (max-width: 1000px) {
+      .bottom {
+        grid-template-columns: 1fr;
+      }
+      .huge {
+        font-size: 46px;
+      }
+    }
   `,
 })
 export class Cut {
@@ -110,7 +231,12 @@ export class Cut {
   protected readonly plan = computed(() => this.store.repair()?.plan ?? null);
   protected readonly cut = computed<CutFinding | null>(() => {
     const cuts = this.store.repair()?.cuts ?? [];
-    return cuts.find((c) => c.segment.segment.id === this.store.selection().spanId) ?? cuts.find((c) => c.advice.state !== 'in') ?? cuts[0] ?? null;
+    return (
+      cuts.find((c) => c.segment.segment.id === this.store.selection().spanId) ??
+      cuts.find((c) => c.advice.state !== 'in') ??
+      cuts[0] ??
+      null
+    );
   });
   /** Cuts made, then those still to come, as bars over the wanted size. */
   protected readonly bars = computed(() => {
@@ -126,8 +252,15 @@ export class Cut {
 
   private ahead(nextMm: number, cutsLeft: number, aimMm: number): { mm: number; ahead: boolean; words: string }[] {
     if (cutsLeft <= 1) return [{ mm: nextMm, ahead: true, words: 'last, measure' }];
-    if (cutsLeft === 2) return [{ mm: nextMm, ahead: true, words: 'finish 1, measure' }, { mm: aimMm, ahead: true, words: 'finish 2, measure' }];
-    return [{ mm: nextMm, ahead: true, words: 'rough' }, { mm: aimMm, ahead: true, words: `after ${cutsLeft - 1} more` }];
+    if (cutsLeft === 2)
+      return [
+        { mm: nextMm, ahead: true, words: 'finish 1, measure' },
+        { mm: aimMm, ahead: true, words: 'finish 2, measure' },
+      ];
+    return [
+      { mm: nextMm, ahead: true, words: 'rough' },
+      { mm: aimMm, ahead: true, words: `after ${cutsLeft - 1} more` },
+    ];
   }
 
   protected show(mm: number): string {
@@ -163,7 +296,8 @@ export class Cut {
 
   protected speeds(): string {
     const x = this.plan()?.passes.find((p) => p.segment.segment.id === this.cut()!.segment.segment.id);
-    return x?.roughSpeed.ok && x.finishSpeed.ok ? `Rough at ${x.roughSpeed.value.gearRpm} rpm, finish at ${x.finishSpeed.value.gearRpm} rpm.` : '';
+    return x?.roughSpeed.ok && x.finishSpeed.ok
+      ? `Rough at ${x.roughSpeed.value.gearRpm} rpm, finish at ${x.finishSpeed.value.gearRpm} rpm.`
+      : '';
   }
-
 }

@@ -15,7 +15,14 @@ const LINES_AROUND = 22;
     <svg viewBox="0 0 548 92" width="100%" role="img" [attr.aria-label]="'Dial, from ' + text(from()) + ' to ' + text(to())">
       <rect width="548" height="92" fill="#1b2657" />
       @for (l of lines(); track l.x) {
-        <line [attr.x1]="l.x" [attr.x2]="l.x" y1="0" [attr.y2]="l.long ? 34 : l.middle ? 24 : 15" stroke="#f2f4ff" [attr.stroke-width]="l.long ? 2 : 1.2" />
+        <line
+          [attr.x1]="l.x"
+          [attr.x2]="l.x"
+          y1="0"
+          [attr.y2]="l.long ? 34 : l.middle ? 24 : 15"
+          stroke="#f2f4ff"
+          [attr.stroke-width]="l.long ? 2 : 1.2"
+        />
         @if (l.text) {
           <text [attr.x]="l.x" y="55" text-anchor="middle">{{ l.text }}</text>
         }
@@ -47,7 +54,12 @@ export class DialPicture {
     return Array.from({ length: Math.max(last - first + 1, 0) }, (_, i) => {
       const n = first + i;
       const long = n % 10 === 0;
-      return { x: this.scale()(n * step), long, middle: n % 5 === 0, text: long ? (n * step).toFixed(Math.max(dialDecimals(this.dial()) - 2, 0)) : '' };
+      return {
+        x: this.scale()(n * step),
+        long,
+        middle: n % 5 === 0,
+        text: long ? (n * step).toFixed(Math.max(dialDecimals(this.dial()) - 2, 0)) : '',
+      };
     });
   });
 

@@ -1,6 +1,17 @@
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import { choiceKey, chosenRoute, formatLength, HOUSE_DEFAULT_SCHOOL, originalSizeMm, type FeatureFinding, type FitFinding, type PinTarget, type RankedNominal, type SchoolOption } from '@iron-patch/core';
+import {
+  choiceKey,
+  chosenRoute,
+  formatLength,
+  HOUSE_DEFAULT_SCHOOL,
+  originalSizeMm,
+  type FeatureFinding,
+  type FitFinding,
+  type PinTarget,
+  type RankedNominal,
+  type SchoolOption,
+} from '@iron-patch/core';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { SheetStore } from '../../data';
 import { FigureButton } from '../../show';
@@ -25,22 +36,42 @@ import { FitScale } from './fit-scale';
           <p class="said">{{ fit.problem }}</p>
         }
         @if (fit.target?.trueTheHole) {
-          <p class="said"><b>True the hole.</b> Its oval eats more than half of the play that this fit allows at most: a pin for the smallest place rattles at the widest.</p>
+          <p class="said">
+            <b>True the hole.</b> Its oval eats more than half of the play that this fit allows at most: a pin for the smallest place
+            rattles at the widest.
+          </p>
         }
         @if (fit.options.length) {
           <ip-fit-scale [fit]="fit" />
           <table class="plain schools">
             <thead>
-              <tr><th>Fit</th><th class="num">clearance</th><th class="num">hole kept: pin, play</th><th class="num">hole trued to {{ show(fit.options[0]!.truedMm, true) }}: pin</th></tr>
+              <tr>
+                <th>Fit</th>
+                <th class="num">clearance</th>
+                <th class="num">hole kept: pin, play</th>
+                <th class="num">hole trued to {{ show(fit.options[0]!.truedMm, true) }}: pin</th>
+              </tr>
             </thead>
             <tbody>
               @for (o of fit.options; track o.id) {
                 <tr [class.on]="using(fit, o)">
-                  <td>{{ o.name }}@if (o.id === houseDefault) { <span class="quiet">house default</span> }</td>
+                  <td>
+                    {{ o.name }}
+                    @if (o.id === houseDefault) {
+                      <span class="quiet">house default</span>
+                    }
+                  </td>
                   <td class="num">{{ clearance(o) }}</td>
                   <td class="num">
                     @if (o.kept.ok) {
-                      <button type="button" class="pick" [attr.aria-pressed]="is(fit, o, 'keep')" [attr.aria-label]="o.name + ', keep the hole, pin ' + show(o.kept.value.upperMm)" [class.on]="is(fit, o, 'keep')" (click)="choose(fit, o, 'keep')">
+                      <button
+                        type="button"
+                        class="pick"
+                        [attr.aria-pressed]="is(fit, o, 'keep')"
+                        [attr.aria-label]="o.name + ', keep the hole, pin ' + show(o.kept.value.upperMm)"
+                        [class.on]="is(fit, o, 'keep')"
+                        (click)="choose(fit, o, 'keep')"
+                      >
                         <b>{{ show(o.kept.value.upperMm) }}</b> {{ playText(o.kept.value) }}
                       </button>
                     } @else {
@@ -49,7 +80,14 @@ import { FitScale } from './fit-scale';
                   </td>
                   <td class="num">
                     @if (o.trued.ok) {
-                      <button type="button" class="pick" [attr.aria-pressed]="is(fit, o, 'true')" [attr.aria-label]="o.name + ', true the hole, pin ' + show(o.trued.value.upperMm)" [class.on]="is(fit, o, 'true')" (click)="choose(fit, o, 'true')">
+                      <button
+                        type="button"
+                        class="pick"
+                        [attr.aria-pressed]="is(fit, o, 'true')"
+                        [attr.aria-label]="o.name + ', true the hole, pin ' + show(o.trued.value.upperMm)"
+                        [class.on]="is(fit, o, 'true')"
+                        (click)="choose(fit, o, 'true')"
+                      >
                         <b>{{ show(o.trued.value.upperMm) }}</b>
                       </button>
                     }
@@ -61,7 +99,10 @@ import { FitScale } from './fit-scale';
           @if (fit.choice) {
             <p class="quiet">{{ reasonOf(fit) }}</p>
           } @else {
-            <p class="quiet">Nothing is chosen yet; the numbers above follow the house default: room for grease and for grit to pass, since most of what comes in works outdoors.</p>
+            <p class="quiet">
+              Nothing is chosen yet; the numbers above follow the house default: room for grease and for grit to pass, since most of what
+              comes in works outdoors.
+            </p>
           }
         }
       </section>
@@ -69,7 +110,8 @@ import { FitScale } from './fit-scale';
       <p class="empty">A fit needs a measured mate. Add what the part runs in at Strip and measure its bore.</p>
     }
     @if (fits().length) {
-      <label class="why">Why this fit (kept with the choice)
+      <label class="why"
+        >Why this fit (kept with the choice)
         <input nz-input name="reason" autocomplete="off" maxlength="400" [ngModel]="reason()" (ngModelChange)="reason.set($event)" />
       </label>
     }
@@ -78,7 +120,15 @@ import { FitScale } from './fit-scale';
         <h2>What was {{ f.feature.name.toLowerCase() }}?</h2>
         <div class="row" role="group" [attr.aria-label]="'What was ' + f.feature.name">
           @for (r of f.nominal.ranked.slice(0, 4); track r.name) {
-            <button type="button" class="pick" [attr.aria-pressed]="chosen(f) === r.sizeMm" [class.on]="chosen(f) === r.sizeMm" (click)="pickNominal(f, r)"><b>{{ r.name }}</b> {{ percent(r.probability) }}</button>
+            <button
+              type="button"
+              class="pick"
+              [attr.aria-pressed]="chosen(f) === r.sizeMm"
+              [class.on]="chosen(f) === r.sizeMm"
+              (click)="pickNominal(f, r)"
+            >
+              <b>{{ r.name }}</b> {{ percent(r.probability) }}
+            </button>
           }
         </div>
         <p class="quiet">{{ f.nominal.note }} {{ f.nominal.ranked[0]?.reasons?.join('; ') }}</p>
@@ -87,10 +137,12 @@ import { FitScale } from './fit-scale';
     <section>
       <h2>Cause and route</h2>
       <form class="grid2" (ngSubmit)="saveRoute()">
-        <label>Why it wore: like for like repeats it
+        <label
+          >Why it wore: like for like repeats it
           <textarea nz-input rows="3" name="cause" maxlength="4000" [ngModel]="cause()" (ngModelChange)="cause.set($event)"></textarea>
         </label>
-        <label>What is done, and what the customer agreed to
+        <label
+          >What is done, and what the customer agreed to
           <textarea nz-input rows="3" name="route" maxlength="4000" [ngModel]="route()" (ngModelChange)="route.set($event)"></textarea>
         </label>
         <div class="row end">
@@ -103,18 +155,58 @@ import { FitScale } from './fit-scale';
     </section>
   `,
   styles: `
-    :host { display: block; padding: 12px 18px 24px; }
-    section { margin-bottom: 18px; }
-    .facts { display: flex; flex-wrap: wrap; gap: 6px 28px; align-items: baseline; margin: 6px 0; }
-    .said { margin: 8px 0; }
-    .schools td { vertical-align: middle; padding: 2px 10px 2px 0; }
-    .schools tr.on td:first-child { font-weight: 600; box-shadow: inset 4px 0 0 var(--blue); padding-left: 10px; }
-    .pick { border: 1px solid var(--hairline); color: var(--ink); font: 400 16px var(--figures); min-height: 40px; padding: 4px 10px; min-width: 120px; }
-    .pick.on { background: var(--blue-soft); border: 2px solid var(--blue); }
-    .why { display: block; margin: 0 0 18px; }
-    label { font-size: 15px; }
-    .end { grid-column: 1 / -1; justify-content: flex-end; }
-    .empty { padding: 12px 0; }
+    :host {
+      display: block;
+      padding: 12px 18px 24px;
+    }
+    section {
+      margin-bottom: 18px;
+    }
+    .facts {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 6px 28px;
+      align-items: baseline;
+      margin: 6px 0;
+    }
+    .said {
+      margin: 8px 0;
+    }
+    .schools td {
+      vertical-align: middle;
+      padding: 2px 10px 2px 0;
+    }
+    .schools tr.on td:first-child {
+      font-weight: 600;
+      box-shadow: inset 4px 0 0 var(--blue);
+      padding-left: 10px;
+    }
+    .pick {
+      border: 1px solid var(--hairline);
+      color: var(--ink);
+      font: 400 16px var(--figures);
+      min-height: 40px;
+      padding: 4px 10px;
+      min-width: 120px;
+    }
+    .pick.on {
+      background: var(--blue-soft);
+      border: 2px solid var(--blue);
+    }
+    .why {
+      display: block;
+      margin: 0 0 18px;
+    }
+    label {
+      font-size: 15px;
+    }
+    .end {
+      grid-column: 1 / -1;
+      justify-content: flex-end;
+    }
+    .empty {
+      padding: 12px 0;
+    }
   `,
 })
 export class Decide {
@@ -122,7 +214,11 @@ export class Decide {
   protected readonly houseDefault = HOUSE_DEFAULT_SCHOOL;
   protected readonly reason = signal('');
   protected readonly fits = computed(() => this.store.repair()?.fits ?? []);
-  protected readonly worn = computed(() => (this.store.repair()?.features ?? []).filter((f) => f.component.role === 'worn' && f.feature.land === 'worn' && f.nominal.ranked.length));
+  protected readonly worn = computed(() =>
+    (this.store.repair()?.features ?? []).filter(
+      (f) => f.component.role === 'worn' && f.feature.land === 'worn' && f.nominal.ranked.length,
+    ),
+  );
   private readonly stored = computed(() => {
     const sheet = this.store.sheet();
     return sheet ? chosenRoute(sheet) : null;
@@ -154,7 +250,9 @@ export class Decide {
 
   protected choose(fit: FitFinding, o: SchoolOption, hole: 'keep' | 'true'): void {
     const name = fit.hole.feature.name.toLowerCase();
-    void this.store.putChoice(choiceKey.fit(fit.hole.feature.id), `fit of ${name}`, { schoolId: o.id, hole, truedMm: null }, this.reason()).catch(() => undefined);
+    void this.store
+      .putChoice(choiceKey.fit(fit.hole.feature.id), `fit of ${name}`, { schoolId: o.id, hole, truedMm: null }, this.reason())
+      .catch(() => undefined);
   }
 
   protected reasonOf(fit: FitFinding): string {
@@ -167,7 +265,9 @@ export class Decide {
   }
 
   protected pickNominal(f: FeatureFinding, r: RankedNominal): void {
-    void this.store.putChoice(choiceKey.nominal(f.feature.id), `what ${f.feature.name.toLowerCase()} was`, { sizeMm: r.sizeMm, name: r.name }).catch(() => undefined);
+    void this.store
+      .putChoice(choiceKey.nominal(f.feature.id), `what ${f.feature.name.toLowerCase()} was`, { sizeMm: r.sizeMm, name: r.name })
+      .catch(() => undefined);
   }
 
   protected percent(share: number): string {

@@ -14,7 +14,12 @@ const TOP = 44;
   selector: 'ip-fit-scale',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <svg [attr.viewBox]="'0 0 ' + width + ' ' + height()" width="100%" role="img" [attr.aria-label]="'Pin limits of ' + rows().length + ' fits against the measured hole'">
+    <svg
+      [attr.viewBox]="'0 0 ' + width + ' ' + height()"
+      width="100%"
+      role="img"
+      [attr.aria-label]="'Pin limits of ' + rows().length + ' fits against the measured hole'"
+    >
       @for (t of ticks(); track t.x) {
         <line [attr.x1]="t.x" [attr.x2]="t.x" y1="18" [attr.y2]="height()" class="grid" />
         <text [attr.x]="t.x" y="12" text-anchor="middle" class="tick">{{ t.text }}</text>
@@ -23,20 +28,51 @@ const TOP = 44;
       <text [attr.x]="left - 8" y="32" text-anchor="end" class="name">hole, smallest to largest</text>
       @for (r of rows(); track r.id; let i = $index) {
         <text [attr.x]="left - 8" [attr.y]="top + i * row + 17" text-anchor="end" class="name" [class.on]="r.on">{{ r.name }}</text>
-        <rect [attr.x]="r.from" [attr.y]="top + i * row + 6" [attr.width]="Math.max(r.to - r.from, 3)" height="13" class="pin" [class.on]="r.on" [class.tight]="r.tight" />
+        <rect
+          [attr.x]="r.from"
+          [attr.y]="top + i * row + 6"
+          [attr.width]="Math.max(r.to - r.from, 3)"
+          height="13"
+          class="pin"
+          [class.on]="r.on"
+          [class.tight]="r.tight"
+        />
       }
     </svg>
   `,
   styles: `
-    :host { display: block; margin: 8px 0; }
-    .grid { stroke: var(--hairline); }
-    .tick { font: 400 12px var(--figures); fill: var(--quiet); }
-    .hole { fill: var(--blue-soft); stroke: var(--blue); stroke-dasharray: 5 3; }
-    .name { font: 400 14px var(--label); fill: var(--ink); }
-    .name.on { font-weight: 600; }
-    .pin { fill: #9aa5a0; }
-    .pin.tight { fill: #d8a24a; }
-    .pin.on { fill: var(--blue); }
+    :host {
+      display: block;
+      margin: 8px 0;
+    }
+    .grid {
+      stroke: var(--hairline);
+    }
+    .tick {
+      font: 400 12px var(--figures);
+      fill: var(--quiet);
+    }
+    .hole {
+      fill: var(--blue-soft);
+      stroke: var(--blue);
+      stroke-dasharray: 5 3;
+    }
+    .name {
+      font: 400 14px var(--label);
+      fill: var(--ink);
+    }
+    .name.on {
+      font-weight: 600;
+    }
+    .pin {
+      fill: #9aa5a0;
+    }
+    .pin.tight {
+      fill: #d8a24a;
+    }
+    .pin.on {
+      fill: var(--blue);
+    }
   `,
 })
 export class FitScale {
@@ -54,7 +90,9 @@ export class FitScale {
     const sizes = [shape.smallestMm, shape.largestMm, ...this.options().flatMap((o) => [o.t.lowerMm, o.t.upperMm])];
     const [low, high] = [Math.min(...sizes), Math.max(...sizes)];
     const room = (high - low) * 0.06 || 0.01;
-    return scaleLinear().domain([low - room, high + room]).range([LEFT, WIDTH - RIGHT]);
+    return scaleLinear()
+      .domain([low - room, high + room])
+      .range([LEFT, WIDTH - RIGHT]);
   });
   protected readonly hole = computed(() => {
     const shape = this.fit().hole.shape!;

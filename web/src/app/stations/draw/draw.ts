@@ -29,7 +29,15 @@ import { Field, FigureButton, LengthInput } from '../../show';
     @if (part(); as p) {
       <div class="top">
         <ip-field label="Name" path="value.name" [problems]="problems()" #name>
-          <input nz-input autocomplete="off" maxlength="200" [id]="name.id" [attr.aria-invalid]="name.bad()" [ngModel]="p.name" (ngModelChange)="change({ name: $event })" />
+          <input
+            nz-input
+            autocomplete="off"
+            maxlength="200"
+            [id]="name.id"
+            [attr.aria-invalid]="name.bad()"
+            [ngModel]="p.name"
+            (ngModelChange)="change({ name: $event })"
+          />
         </ip-field>
         <ip-field label="Material" #mat>
           <select [id]="mat.id" [ngModel]="p.materialId" (ngModelChange)="change({ materialId: $event })">
@@ -53,7 +61,15 @@ import { Field, FigureButton, LengthInput } from '../../show';
           <ip-field label="Name" [path]="'value.segments.' + i + '.name'" [problems]="problems()" #sn>
             <input nz-input autocomplete="off" [id]="sn.id" [ngModel]="s.name" (ngModelChange)="segment(i, { name: $event })" />
           </ip-field>
-          <ip-length label="Length" [mm]="s.lengthMm" [unit]="store.unit()" [allowZero]="false" [path]="'segments.' + i + '.lengthMm'" [problems]="problems()" (mmChange)="segment(i, { lengthMm: $event ?? 0 })" />
+          <ip-length
+            label="Length"
+            [mm]="s.lengthMm"
+            [unit]="store.unit()"
+            [allowZero]="false"
+            [path]="'segments.' + i + '.lengthMm'"
+            [problems]="problems()"
+            (mmChange)="segment(i, { lengthMm: $event ?? 0 })"
+          />
           @if (s.fitsFeatureIds.length && sizeOf(s.id); as size) {
             <div class="fitted">
               <span class="label">Diameter, from the fit</span>
@@ -61,24 +77,76 @@ import { Field, FigureButton, LengthInput } from '../../show';
               <span class="quiet fig small">{{ limits(s.id) }}</span>
             </div>
           } @else {
-            <ip-length label="Diameter" [mm]="s.diameterMm" [unit]="store.unit()" [allowZero]="false" [path]="'segments.' + i + '.diameterMm'" [problems]="problems()" (mmChange)="segment(i, { diameterMm: $event ?? 0 })" />
+            <ip-length
+              label="Diameter"
+              [mm]="s.diameterMm"
+              [unit]="store.unit()"
+              [allowZero]="false"
+              [path]="'segments.' + i + '.diameterMm'"
+              [problems]="problems()"
+              (mmChange)="segment(i, { diameterMm: $event ?? 0 })"
+            />
           }
-          <ip-length label="Chamfer left" [mm]="s.chamferLeftMm" [unit]="store.unit()" [path]="'segments.' + i + '.chamferLeftMm'" [problems]="problems()" (mmChange)="segment(i, { chamferLeftMm: $event ?? 0 })" />
-          <ip-length label="Chamfer right" [mm]="s.chamferRightMm" [unit]="store.unit()" [path]="'segments.' + i + '.chamferRightMm'" [problems]="problems()" (mmChange)="segment(i, { chamferRightMm: $event ?? 0 })" />
+          <ip-length
+            label="Chamfer left"
+            [mm]="s.chamferLeftMm"
+            [unit]="store.unit()"
+            [path]="'segments.' + i + '.chamferLeftMm'"
+            [problems]="problems()"
+            (mmChange)="segment(i, { chamferLeftMm: $event ?? 0 })"
+          />
+          <ip-length
+            label="Chamfer right"
+            [mm]="s.chamferRightMm"
+            [unit]="store.unit()"
+            [path]="'segments.' + i + '.chamferRightMm'"
+            [problems]="problems()"
+            (mmChange)="segment(i, { chamferRightMm: $event ?? 0 })"
+          />
           <div class="mates" role="group" [attr.aria-label]="s.name + ' fits'">
             <span class="label">Fits</span>
             @for (m of mates(); track m.id) {
-              <button type="button" [attr.aria-pressed]="s.fitsFeatureIds.includes(m.id)" [class.on]="s.fitsFeatureIds.includes(m.id)" (click)="toggleMate(i, m.id)">{{ m.name }}</button>
+              <button
+                type="button"
+                [attr.aria-pressed]="s.fitsFeatureIds.includes(m.id)"
+                [class.on]="s.fitsFeatureIds.includes(m.id)"
+                (click)="toggleMate(i, m.id)"
+              >
+                {{ m.name }}
+              </button>
             }
-            <button type="button" class="plain" [attr.aria-label]="'Remove ' + s.name" [disabled]="p.segments.length === 1" (click)="removeSegment(i)">Remove</button>
+            <button
+              type="button"
+              class="plain"
+              [attr.aria-label]="'Remove ' + s.name"
+              [disabled]="p.segments.length === 1"
+              (click)="removeSegment(i)"
+            >
+              Remove
+            </button>
           </div>
         </fieldset>
       }
       @for (h of p.crossHoles; track h.id; let i = $index) {
         <fieldset class="segment">
           <legend>Cross hole {{ i + 1 }}</legend>
-          <ip-length label="Diameter" [mm]="h.diameterMm" [unit]="store.unit()" [allowZero]="false" [path]="'crossHoles.' + i + '.diameterMm'" [problems]="problems()" (mmChange)="hole(i, { diameterMm: $event ?? 0 })" />
-          <ip-length label="Centre from the zero face" [mm]="h.atMm" [unit]="store.unit()" [path]="'crossHoles.' + i + '.atMm'" [problems]="problems()" (mmChange)="hole(i, { atMm: $event ?? 0 })" />
+          <ip-length
+            label="Diameter"
+            [mm]="h.diameterMm"
+            [unit]="store.unit()"
+            [allowZero]="false"
+            [path]="'crossHoles.' + i + '.diameterMm'"
+            [problems]="problems()"
+            (mmChange)="hole(i, { diameterMm: $event ?? 0 })"
+          />
+          <ip-length
+            label="Centre from the zero face"
+            [mm]="h.atMm"
+            [unit]="store.unit()"
+            [path]="'crossHoles.' + i + '.atMm'"
+            [problems]="problems()"
+            (mmChange)="hole(i, { atMm: $event ?? 0 })"
+          />
           <ip-field label="Clock angle, °" #clock>
             <input nz-input class="fig" inputmode="decimal" [id]="clock.id" [ngModel]="h.clockDeg" (ngModelChange)="holeClock(i, $event)" />
           </ip-field>
@@ -88,8 +156,24 @@ import { Field, FigureButton, LengthInput } from '../../show';
       @if (p.bore; as bore) {
         <fieldset class="segment">
           <legend>Bore</legend>
-          <ip-length label="Diameter" [mm]="bore.diameterMm" [unit]="store.unit()" [allowZero]="false" path="bore.diameterMm" [problems]="problems()" (mmChange)="change({ bore: { diameterMm: $event ?? 0, depthMm: bore.depthMm } })" />
-          <ip-length label="Depth, empty for through" [mm]="bore.depthMm" [unit]="store.unit()" [optional]="true" path="bore.depthMm" [problems]="problems()" (mmChange)="change({ bore: { diameterMm: bore.diameterMm, depthMm: $event } })" />
+          <ip-length
+            label="Diameter"
+            [mm]="bore.diameterMm"
+            [unit]="store.unit()"
+            [allowZero]="false"
+            path="bore.diameterMm"
+            [problems]="problems()"
+            (mmChange)="change({ bore: { diameterMm: $event ?? 0, depthMm: bore.depthMm } })"
+          />
+          <ip-length
+            label="Depth, empty for through"
+            [mm]="bore.depthMm"
+            [unit]="store.unit()"
+            [optional]="true"
+            path="bore.depthMm"
+            [problems]="problems()"
+            (mmChange)="change({ bore: { diameterMm: bore.diameterMm, depthMm: $event } })"
+          />
           <div class="mates"><button type="button" class="plain" (click)="change({ bore: null })">Remove bore</button></div>
         </fieldset>
       }
@@ -119,12 +203,26 @@ import { Field, FigureButton, LengthInput } from '../../show';
         <h2>What is being made?</h2>
         <div class="kinds" role="group" aria-label="Kind of part">
           @for (k of kinds; track k[0]) {
-            <button type="button" [attr.aria-pressed]="kind() === k[0]" [class.on]="kind() === k[0]" (click)="kind.set(k[0])">{{ k[1] }}</button>
+            <button type="button" [attr.aria-pressed]="kind() === k[0]" [class.on]="kind() === k[0]" (click)="kind.set(k[0])">
+              {{ k[1] }}
+            </button>
           }
         </div>
         <div class="row sizes">
-          <ip-length label="Overall length" [mm]="length()" [unit]="store.unit()" [allowZero]="false" (mmChange)="length.set($event ?? 0)" />
-          <ip-length label="Body diameter, about" [mm]="body()" [unit]="store.unit()" [allowZero]="false" (mmChange)="bodyTyped.set($event)" />
+          <ip-length
+            label="Overall length"
+            [mm]="length()"
+            [unit]="store.unit()"
+            [allowZero]="false"
+            (mmChange)="length.set($event ?? 0)"
+          />
+          <ip-length
+            label="Body diameter, about"
+            [mm]="body()"
+            [unit]="store.unit()"
+            [allowZero]="false"
+            (mmChange)="bodyTyped.set($event)"
+          />
           <button type="button" class="next" [disabled]="!(length() > 0 && body() > 0)" (click)="begin()">Draw it</button>
         </div>
         <p class="quiet">It starts with usual proportions; every size can be changed, and the body follows its fit.</p>
@@ -132,23 +230,87 @@ import { Field, FigureButton, LengthInput } from '../../show';
     }
   `,
   styles: `
-    :host { display: block; padding: 12px 18px 24px; }
-    .top { display: grid; grid-template-columns: 1.2fr 1.2fr 1fr; gap: 16px; align-items: end; margin-bottom: 10px; }
-    .facts { display: flex; gap: 18px; align-items: center; min-height: 44px; }
-    .segment { display: grid; grid-template-columns: 1fr 1fr 1.2fr 1fr 1fr; gap: 4px 14px; border: 0; border-top: 1px solid var(--hairline); padding: 8px 0 4px; margin: 0; min-width: 0; }
-    legend { font: 600 16px var(--label); padding: 0 8px 0 0; }
-    .fitted { display: flex; flex-direction: column; align-items: flex-start; }
-    .fitted .label, .mates .label { font-size: 15px; }
-    .small { font-size: 14px; }
-    .mates { grid-column: 1 / -1; display: flex; flex-wrap: wrap; gap: 8px; align-items: center; }
-    .mates button { min-height: 40px; padding: 4px 12px; }
-    button.on { background: var(--blue-soft); box-shadow: inset 0 0 0 1px var(--blue); }
-    .push { flex: 1; }
-    .row { margin-top: 10px; }
-    .kinds { display: flex; flex-wrap: wrap; gap: 10px; margin: 10px 0; }
-    .sizes { align-items: flex-end; }
-    .sizes button { margin-bottom: 22px; }
-    @media (max-width: 1000px) { .segment { grid-template-columns: 1fr 1fr; } }
+    :host {
+      display: block;
+      padding: 12px 18px 24px;
+    }
+    .top {
+      display: grid;
+      grid-template-columns: 1.2fr 1.2fr 1fr;
+      gap: 16px;
+      align-items: end;
+      margin-bottom: 10px;
+    }
+    .facts {
+      display: flex;
+      gap: 18px;
+      align-items: center;
+      min-height: 44px;
+    }
+    .segment {
+      display: grid;
+      grid-template-columns: 1fr 1fr 1.2fr 1fr 1fr;
+      gap: 4px 14px;
+      border: 0;
+      border-top: 1px solid var(--hairline);
+      padding: 8px 0 4px;
+      margin: 0;
+      min-width: 0;
+    }
+    legend {
+      font: 600 16px var(--label);
+      padding: 0 8px 0 0;
+    }
+    .fitted {
+      display: flex;
+      flex-direction: column;
+      align-items: flex-start;
+    }
+    .fitted .label,
+    .mates .label {
+      font-size: 15px;
+    }
+    .small {
+      font-size: 14px;
+    }
+    .mates {
+      grid-column: 1 / -1;
+      display: flex;
+      flex-wrap: wrap;
+      gap: 8px;
+      align-items: center;
+    }
+    .mates button {
+      min-height: 40px;
+      padding: 4px 12px;
+    }
+    button.on {
+      background: var(--blue-soft);
+      box-shadow: inset 0 0 0 1px var(--blue);
+    }
+    .push {
+      flex: 1;
+    }
+    .row {
+      margin-top: 10px;
+    }
+    .kinds {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 10px;
+      margin: 10px 0;
+    }
+    .sizes {
+      align-items: flex-end;
+    }
+    .sizes button {
+      margin-bottom: 22px;
+    }
+    @media (max-width: 1000px) {
+      .segment {
+        grid-template-columns: 1fr 1fr;
+      }
+    }
   `,
 })
 export class Draw {
@@ -195,13 +357,24 @@ export class Draw {
 
   protected toggleMate(index: number, mateId: string): void {
     const { fitsFeatureIds } = this.part()!.segments[index]!;
-    this.segment(index, { fitsFeatureIds: fitsFeatureIds.includes(mateId) ? fitsFeatureIds.filter((m) => m !== mateId) : [...fitsFeatureIds, mateId] });
+    this.segment(index, {
+      fitsFeatureIds: fitsFeatureIds.includes(mateId) ? fitsFeatureIds.filter((m) => m !== mateId) : [...fitsFeatureIds, mateId],
+    });
   }
 
   protected addSegment(): void {
     const { segments } = this.part()!;
     const last = segments.at(-1);
-    const added: Segment = { id: newId().slice(0, 8), kind: 'cylinder', name: 'Step', lengthMm: 10, diameterMm: (last?.diameterMm ?? 20) * 0.8, chamferLeftMm: 0, chamferRightMm: 0, fitsFeatureIds: [] };
+    const added: Segment = {
+      id: newId().slice(0, 8),
+      kind: 'cylinder',
+      name: 'Step',
+      lengthMm: 10,
+      diameterMm: (last?.diameterMm ?? 20) * 0.8,
+      chamferLeftMm: 0,
+      chamferRightMm: 0,
+      fitsFeatureIds: [],
+    };
     this.change({ segments: [...segments, added] });
   }
 
@@ -243,7 +416,9 @@ export class Draw {
   }
 
   protected async save(): Promise<void> {
-    const saved = await this.store.putChoice(choiceKey.part, 'the drawing', this.part(), '', true, this.store.draftFrom()).catch(() => null);
+    const saved = await this.store
+      .putChoice(choiceKey.part, 'the drawing', this.part(), '', true, this.store.draftFrom())
+      .catch(() => null);
     if (saved) this.store.draft(null);
   }
 

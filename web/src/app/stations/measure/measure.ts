@@ -1,7 +1,15 @@
 import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { routes } from '@iron-patch/contract';
-import { formatLength, formatPlace, INSTRUMENT_KINDS, type FeatureFinding, type ReadingRecord, type Section, type Verdict } from '@iron-patch/core';
+import {
+  formatLength,
+  formatPlace,
+  INSTRUMENT_KINDS,
+  type FeatureFinding,
+  type ReadingRecord,
+  type Section,
+  type Verdict,
+} from '@iron-patch/core';
 import { SheetStore, ShopStore } from '../../data';
 import { PolarSection } from '../../picture';
 import { ImportDialog } from '../../reading-line/import-dialog';
@@ -59,10 +67,26 @@ function readingsBySpot(readings: readonly ReadingRecord[]): Map<string, Reading
           }
         </div>
         <div class="grid">
-          <h3>{{ f.feature.name }} readings <span class="quiet light">{{ instrument(f) }}@if (f.shape) {, ±{{ show(f.shape.plusMinusMm) }}}</span></h3>
+          <h3>
+            {{ f.feature.name }} readings
+            <span class="quiet light"
+              >{{ instrument(f) }}
+              @if (f.shape) {
+                , ±{{ show(f.shape.plusMinusMm) }}
+              }
+            </span>
+          </h3>
           <table>
             <thead>
-              <tr><th>at {{ store.unit() }}</th>@for (c of clocks(); track c) {<th>{{ c }}°</th>}<th>mean</th><th>oval</th><th><span class="sr-only">State</span></th></tr>
+              <tr>
+                <th>at {{ store.unit() }}</th>
+                @for (c of clocks(); track c) {
+                  <th>{{ c }}°</th>
+                }
+                <th>mean</th>
+                <th>oval</th>
+                <th><span class="sr-only">State</span></th>
+              </tr>
             </thead>
             <tbody>
               @for (row of rows(); track row.stationMm) {
@@ -70,7 +94,16 @@ function readingsBySpot(readings: readonly ReadingRecord[]): Map<string, Reading
                   <th scope="row">{{ place(row.stationMm) }}</th>
                   @for (cell of row.cells; track cell.clockDeg) {
                     <td>
-                      <button type="button" class="cell fig" [class.on]="selected(row, cell)" [class.next]="isNext(row, cell)" [attr.aria-label]="spoken(row, cell)" (click)="spot(row, cell)">{{ cellText(row, cell) }}</button>
+                      <button
+                        type="button"
+                        class="cell fig"
+                        [class.on]="selected(row, cell)"
+                        [class.next]="isNext(row, cell)"
+                        [attr.aria-label]="spoken(row, cell)"
+                        (click)="spot(row, cell)"
+                      >
+                        {{ cellText(row, cell) }}
+                      </button>
                     </td>
                   }
                   <td class="fig strong">{{ row.section ? show(row.section.meanMm) : '' }}</td>
@@ -103,8 +136,14 @@ function readingsBySpot(readings: readonly ReadingRecord[]): Map<string, Reading
           <tbody>
             @for (r of recent(); track r.id) {
               <tr>
-                <td class="fig">{{ r.text }}</td><td>at {{ place(r.stationMm) }}, {{ r.clockDeg }}°</td><td>{{ who(r) }}, {{ r.takenAt | date: 'd MMM HH:mm' }}</td>
-                <td class="right"><button type="button" class="plain" [attr.aria-label]="'Take back ' + r.text" (click)="store.withdraw(r)">Take back</button></td>
+                <td class="fig">{{ r.text }}</td>
+                <td>at {{ place(r.stationMm) }}, {{ r.clockDeg }}°</td>
+                <td>{{ who(r) }}, {{ r.takenAt | date: 'd MMM HH:mm' }}</td>
+                <td class="right">
+                  <button type="button" class="plain" [attr.aria-label]="'Take back ' + r.text" (click)="store.withdraw(r)">
+                    Take back
+                  </button>
+                </td>
               </tr>
             }
           </tbody>
@@ -125,30 +164,119 @@ function readingsBySpot(readings: readonly ReadingRecord[]): Map<string, Reading
     }
   `,
   styles: `
-    :host { display: block; padding: 10px 18px 20px; }
-    .tabs { display: flex; flex-wrap: wrap; gap: 4px; margin-bottom: 8px; }
-    .tabs button { border-color: transparent; min-height: 40px; padding: 4px 12px; color: var(--ink); font-weight: 400; }
-    .tabs button.on { background: var(--blue-soft); font-weight: 600; box-shadow: inset 0 -3px 0 var(--blue); }
-    .body { display: flex; gap: 22px; align-items: flex-start; }
-    .polar { flex: none; width: 220px; }
-    .grid { flex: 1; min-width: 0; overflow-x: auto; }
-    .light { font-weight: 400; font-size: 15px; }
-    .grid table { border-collapse: collapse; margin-top: 4px; }
-    .grid th { font-weight: 400; color: var(--quiet); font-size: 15px; text-align: right; padding: 2px 8px; }
-    .grid th[scope='row'] { color: var(--ink); font-weight: 600; }
-    .grid td { text-align: right; padding: 1px 6px; font-size: 17px; }
-    .strong { font-weight: 700; }
-    .cell { border: 2px solid transparent; color: var(--ink); min-height: 36px; min-width: 74px; padding: 0 6px; text-align: right; font: 400 17px var(--figures); }
-    .cell.on { border-color: var(--blue); background: var(--blue-soft); }
-    .cell.next { color: var(--accent); font-family: var(--label); font-weight: 600; }
-    .facts { display: flex; flex-wrap: wrap; gap: 6px 26px; margin: 10px 0 4px; }
-    .blind { font-size: 15px; }
-    details { margin-top: 8px; }
-    summary { cursor: pointer; min-height: 36px; display: flex; align-items: center; color: var(--blue); font: 600 15px var(--label); }
-    td { vertical-align: middle !important; }
-    .right { text-align: right; }
-    .acts { margin-top: 8px; }
-    .empty { padding: 20px 0; }
+    :host {
+      display: block;
+      padding: 10px 18px 20px;
+    }
+    .tabs {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 4px;
+      margin-bottom: 8px;
+    }
+    .tabs button {
+      border-color: transparent;
+      min-height: 40px;
+      padding: 4px 12px;
+      color: var(--ink);
+      font-weight: 400;
+    }
+    .tabs button.on {
+      background: var(--blue-soft);
+      font-weight: 600;
+      box-shadow: inset 0 -3px 0 var(--blue);
+    }
+    .body {
+      display: flex;
+      gap: 22px;
+      align-items: flex-start;
+    }
+    .polar {
+      flex: none;
+      width: 220px;
+    }
+    .grid {
+      flex: 1;
+      min-width: 0;
+      overflow-x: auto;
+    }
+    .light {
+      font-weight: 400;
+      font-size: 15px;
+    }
+    .grid table {
+      border-collapse: collapse;
+      margin-top: 4px;
+    }
+    .grid th {
+      font-weight: 400;
+      color: var(--quiet);
+      font-size: 15px;
+      text-align: right;
+      padding: 2px 8px;
+    }
+    .grid th[scope='row'] {
+      color: var(--ink);
+      font-weight: 600;
+    }
+    .grid td {
+      text-align: right;
+      padding: 1px 6px;
+      font-size: 17px;
+    }
+    .strong {
+      font-weight: 700;
+    }
+    .cell {
+      border: 2px solid transparent;
+      color: var(--ink);
+      min-height: 36px;
+      min-width: 74px;
+      padding: 0 6px;
+      text-align: right;
+      font: 400 17px var(--figures);
+    }
+    .cell.on {
+      border-color: var(--blue);
+      background: var(--blue-soft);
+    }
+    .cell.next {
+      color: var(--accent);
+      font-family: var(--label);
+      font-weight: 600;
+    }
+    .facts {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 6px 26px;
+      margin: 10px 0 4px;
+    }
+    .blind {
+      font-size: 15px;
+    }
+    details {
+      margin-top: 8px;
+    }
+    summary {
+      cursor: pointer;
+      min-height: 36px;
+      display: flex;
+      align-items: center;
+      color: var(--blue);
+      font: 600 15px var(--label);
+    }
+    td {
+      vertical-align: middle !important;
+    }
+    .right {
+      text-align: right;
+    }
+    .acts {
+      margin-top: 8px;
+    }
+    .empty {
+      padding: 20px 0;
+    }
   `,
 })
 export class Measure {
@@ -159,7 +287,13 @@ export class Measure {
   /** The picked place; else the one with the next planned spot; else the first mate, whose size decides. */
   protected readonly finding = computed<FeatureFinding | null>(() => {
     const all = this.store.repair()?.features ?? [];
-    return all.find((f) => f.feature.id === this.store.selection().spanId) ?? all.find((f) => f.next) ?? all.find((f) => f.component.role === 'mate') ?? all[0] ?? null;
+    return (
+      all.find((f) => f.feature.id === this.store.selection().spanId) ??
+      all.find((f) => f.next) ??
+      all.find((f) => f.component.role === 'mate') ??
+      all[0] ??
+      null
+    );
   });
   protected readonly clocks = computed(() => {
     const f = this.finding();
@@ -172,7 +306,11 @@ export class Measure {
     const bySpot = readingsBySpot(f.readings);
     return stations.map((stationMm) => {
       const section = f.shape?.sections.find((s) => Math.abs(s.stationMm - stationMm) < 0.25) ?? null;
-      const cells = this.clocks().map((clockDeg) => ({ clockDeg, readings: bySpot.get(`${stationMm} ${clockDeg}`) ?? [], planned: f.feature.clocksDeg.includes(clockDeg) }));
+      const cells = this.clocks().map((clockDeg) => ({
+        clockDeg,
+        readings: bySpot.get(`${stationMm} ${clockDeg}`) ?? [],
+        planned: f.feature.clocksDeg.includes(clockDeg),
+      }));
       return { stationMm, cells, section, state: this.stateOf(f, section, cells) };
     });
   });

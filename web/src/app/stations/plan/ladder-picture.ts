@@ -21,13 +21,26 @@ const RULE_WIDTH = 92;
         }
       </svg>
       <table>
-        <thead class="sr-only"><tr><th>Stop</th><th>Tool at</th><th>Dial</th></tr></thead>
+        <thead class="sr-only">
+          <tr>
+            <th>Stop</th>
+            <th>Tool at</th>
+            <th>Dial</th>
+          </tr>
+        </thead>
         <tbody>
           @for (r of rungs(); track $index) {
             <tr>
               <td class="tool fig">{{ show(r.toolMm) }}</td>
-              <td class="dial fig">{{ r.dial.turns }} turn{{ r.dial.turns === 1 ? '' : 's' }} + {{ r.dial.remainder.toFixed(places()) }}</td>
-              <td>{{ r.what }}@if (r.note) { <span class="quiet">{{ r.note }}</span> }</td>
+              <td class="dial fig">
+                {{ r.dial.turns }} turn{{ r.dial.turns === 1 ? '' : 's' }} + {{ r.dial.remainder.toFixed(places()) }}
+              </td>
+              <td>
+                {{ r.what }}
+                @if (r.note) {
+                  <span class="quiet">{{ r.note }}</span>
+                }
+              </td>
             </tr>
           }
         </tbody>
@@ -35,16 +48,51 @@ const RULE_WIDTH = 92;
     </div>
   `,
   styles: `
-    .ladder { display: flex; align-items: flex-start; }
-    table { border-collapse: collapse; margin-top: 8px; flex: 1; }
-    td { height: 30px; padding: 0 12px 0 0; font-size: 15px; white-space: nowrap; }
-    td:last-child { white-space: normal; line-height: 1.15; width: 100%; }
-    .tool { font-size: 18px; font-weight: 700; text-align: right; }
-    .dial { color: var(--quiet); }
-    .rule { stroke: var(--ink); stroke-width: 2; }
-    .zero { stroke: var(--accent); stroke-width: 4; }
-    .mark { stroke: var(--ink); stroke-width: 2; }
-    .stop { fill: none; stroke: var(--blue); stroke-width: 1.2; }
+    .ladder {
+      display: flex;
+      align-items: flex-start;
+    }
+    table {
+      border-collapse: collapse;
+      margin-top: 8px;
+      flex: 1;
+    }
+    td {
+      height: 30px;
+      padding: 0 12px 0 0;
+      font-size: 15px;
+      white-space: nowrap;
+    }
+    td:last-child {
+      white-space: normal;
+      line-height: 1.15;
+      width: 100%;
+    }
+    .tool {
+      font-size: 18px;
+      font-weight: 700;
+      text-align: right;
+    }
+    .dial {
+      color: var(--quiet);
+    }
+    .rule {
+      stroke: var(--ink);
+      stroke-width: 2;
+    }
+    .zero {
+      stroke: var(--accent);
+      stroke-width: 4;
+    }
+    .mark {
+      stroke: var(--ink);
+      stroke-width: 2;
+    }
+    .stop {
+      fill: none;
+      stroke: var(--blue);
+      stroke-width: 1.2;
+    }
   `,
 })
 export class LadderPicture {
@@ -57,7 +105,9 @@ export class LadderPicture {
   protected readonly stops = computed(() => {
     const rungs = this.rungs();
     const most = Math.max(1, ...rungs.map((r) => r.toolMm));
-    const scale = scaleLinear().domain([0, most]).range([6, this.height() - 8]);
+    const scale = scaleLinear()
+      .domain([0, most])
+      .range([6, this.height() - 8]);
     return rungs.map((r, i) => ({ at: scale(r.toolMm), row: 8 + i * ROW + ROW / 2 }));
   });
 

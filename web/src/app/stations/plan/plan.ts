@@ -1,7 +1,17 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { routes } from '@iron-patch/contract';
-import { choiceKey, formatLength, materialOf, newestRelease, toInchFraction, type Outcome, type Pass, type PlanChoice, type SpindleSpeed } from '@iron-patch/core';
+import {
+  choiceKey,
+  formatLength,
+  materialOf,
+  newestRelease,
+  toInchFraction,
+  type Outcome,
+  type Pass,
+  type PlanChoice,
+  type SpindleSpeed,
+} from '@iron-patch/core';
 import { SheetStore, ShopStore } from '../../data';
 import { Field, FigureButton, LengthInput } from '../../show';
 import { LadderPicture } from './ladder-picture';
@@ -28,7 +38,9 @@ import { LadderPicture } from './ladder-picture';
           <select [id]="ba.id" [ngModel]="p.bar?.id ?? ''" (ngModelChange)="choose({ barId: $event })">
             @if (p.bars.ok) {
               @for (b of p.bars.value; track b.bar.id) {
-                <option [value]="b.bar.id">{{ size(b.bar.diameterMm, 1) }} x {{ size(b.bar.lengthMm, 0) }}, {{ b.bar.place }}, leaves {{ size(b.left.value, 0) }}</option>
+                <option [value]="b.bar.id">
+                  {{ size(b.bar.diameterMm, 1) }} x {{ size(b.bar.lengthMm, 0) }}, {{ b.bar.place }}, leaves {{ size(b.left.value, 0) }}
+                </option>
               }
             } @else {
               <option value="">none will do</option>
@@ -47,20 +59,35 @@ import { LadderPicture } from './ladder-picture';
             <option [ngValue]="3">three equal</option>
           </select>
         </ip-field>
-        <ip-length label="Parting tool" [mm]="p.plan.partingMm" [unit]="store.unit()" [allowZero]="false" (mmChange)="choose({ partingMm: $event ?? 3 })" />
+        <ip-length
+          label="Parting tool"
+          [mm]="p.plan.partingMm"
+          [unit]="store.unit()"
+          [allowZero]="false"
+          (mmChange)="choose({ partingMm: $event ?? 3 })"
+        />
         <ip-field label="Edge touched on the zero face" #ed>
           <select [id]="ed.id" [ngModel]="p.plan.touched" (ngModelChange)="choose({ touched: $event })">
             <option value="left">left, chuck side</option>
             <option value="right">right, tailstock side</option>
           </select>
         </ip-field>
-        <ip-length label="Held in the chuck" [mm]="p.plan.grippedMm" [unit]="store.unit()" [allowZero]="false" (mmChange)="choose({ grippedMm: $event ?? 25 })" />
+        <ip-length
+          label="Held in the chuck"
+          [mm]="p.plan.grippedMm"
+          [unit]="store.unit()"
+          [allowZero]="false"
+          (mmChange)="choose({ grippedMm: $event ?? 25 })"
+        />
       </div>
       @if (!p.bars.ok) {
         <p class="said bad" role="alert">{{ p.bars.problems[0]!.message }}</p>
       }
       <div class="facts">
-        <span>saw off <ip-figure [figure]="p.need.length" [size]="22" [strong]="true" /> <span class="quiet fig">{{ fraction(p.need.length.value) }}</span></span>
+        <span
+          >saw off <ip-figure [figure]="p.need.length" [size]="22" [strong]="true" />
+          <span class="quiet fig">{{ fraction(p.need.length.value) }}</span></span
+        >
         <span>of bar at least <ip-figure [figure]="p.need.diameter" [size]="22" [strong]="true" /></span>
         <span class="quiet">{{ material() }}</span>
       </div>
@@ -95,11 +122,20 @@ import { LadderPicture } from './ladder-picture';
       <section>
         <h2>Passes and speeds</h2>
         <table class="plain">
-          <thead><tr><th>Segment</th><th>Diameters, one pass after another</th><th class="num">rough</th><th class="num">finish</th></tr></thead>
+          <thead>
+            <tr>
+              <th>Segment</th>
+              <th>Diameters, one pass after another</th>
+              <th class="num">rough</th>
+              <th class="num">finish</th>
+            </tr>
+          </thead>
           <tbody>
             @for (x of p.passes; track x.segment.segment.id) {
               <tr>
-                <td><b>{{ x.segment.segment.name }}</b></td>
+                <td>
+                  <b>{{ x.segment.segment.name }}</b>
+                </td>
                 <td class="fig">{{ passes(x.passes) }}</td>
                 <td class="num">{{ rpm(x.roughSpeed) }}</td>
                 <td class="num">{{ rpm(x.finishSpeed) }}</td>
@@ -114,18 +150,64 @@ import { LadderPicture } from './ladder-picture';
     }
   `,
   styles: `
-    :host { display: block; padding: 12px 18px 24px; }
-    .choices { display: grid; grid-template-columns: 1fr 2fr 1fr 0.9fr; gap: 8px 16px; }
-    .facts { display: flex; flex-wrap: wrap; gap: 6px 28px; align-items: baseline; margin: 6px 0 10px; }
-    .release { display: flex; gap: 18px; align-items: center; margin-bottom: 14px; }
-    section { border-top: 1px solid var(--hairline); padding: 10px 0; }
-    .cols { display: grid; grid-template-columns: minmax(0, 1.9fr) minmax(0, 1fr); gap: 20px; }
-    ol { list-style: decimal; padding-left: 22px; font-size: 15px; }
-    li { margin: 4px 0; }
-    .said { margin: 6px 0; font-size: 15px; padding: 6px 12px; }
-    td.fig { font-size: 15px; }
-    .empty { padding: 12px 0; }
-    @media (max-width: 1000px) { .choices { grid-template-columns: 1fr 1fr; } .cols { grid-template-columns: 1fr; } }
+    :host {
+      display: block;
+      padding: 12px 18px 24px;
+    }
+    .choices {
+      display: grid;
+      grid-template-columns: 1fr 2fr 1fr 0.9fr;
+      gap: 8px 16px;
+    }
+    .facts {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 6px 28px;
+      align-items: baseline;
+      margin: 6px 0 10px;
+    }
+    .release {
+      display: flex;
+      gap: 18px;
+      align-items: center;
+      margin-bottom: 14px;
+    }
+    section {
+      border-top: 1px solid var(--hairline);
+      padding: 10px 0;
+    }
+    .cols {
+      display: grid;
+      grid-template-columns: minmax(0, 1.9fr) minmax(0, 1fr);
+      gap: 20px;
+    }
+    ol {
+      list-style: decimal;
+      padding-left: 22px;
+      font-size: 15px;
+    }
+    li {
+      margin: 4px 0;
+    }
+    .said {
+      margin: 6px 0;
+      font-size: 15px;
+      padding: 6px 12px;
+    }
+    td.fig {
+      font-size: 15px;
+    }
+    .empty {
+      padding: 12px 0;
+    }
+    @media (max-width: 1000px) {
+      .choices {
+        grid-template-columns: 1fr 1fr;
+      }
+      .cols {
+        grid-template-columns: 1fr;
+      }
+    }
   `,
 })
 export class Plan {

@@ -32,10 +32,18 @@ const SEED = 20;
           <text [attr.x]="t.x" y="126" text-anchor="middle">{{ t.text }}</text>
         }
       </svg>
-      <p><b class="fig">{{ show(r.lowMm) }} to {{ show(r.highMm) }}</b> in 95 of 100 places, mean <span class="fig">{{ show(r.meanMm) }}</span>@if (r.bindsShare > 0.0005) {; it binds in {{ (r.bindsShare * 100).toFixed(1) }} of 100}.</p>
+      <p>
+        <b class="fig">{{ show(r.lowMm) }} to {{ show(r.highMm) }}</b> in 95 of 100 places, mean
+        <span class="fig">{{ show(r.meanMm) }}</span>
+        @if (r.bindsShare > 0.0005) {
+          ; it binds in {{ (r.bindsShare * 100).toFixed(1) }} of 100
+        }
+        .
+      </p>
     }
   `,
-  styles: 'svg { display: block; max-width: 100%; margin-top: 8px; } rect { fill: #8d98cf; } rect.binds { fill: var(--out); } text { font: 400 12px var(--figures); fill: var(--quiet); } progress { width: 220px; accent-color: var(--accent); }',
+  styles:
+    'svg { display: block; max-width: 100%; margin-top: 8px; } rect { fill: #8d98cf; } rect.binds { fill: var(--out); } text { font: 400 12px var(--figures); fill: var(--quiet); } progress { width: 220px; accent-color: var(--accent); }',
 })
 export class PlayChart {
   private readonly store = inject(SheetStore);
@@ -53,11 +61,25 @@ export class PlayChart {
   protected readonly bars = computed(() => {
     const bins = this.result()?.bins ?? [];
     const most = Math.max(1, ...bins.map((b) => b.count));
-    const y = scaleLinear().domain([0, most]).range([0, HEIGHT - 26]);
-    return bins.map((b) => ({ x: this.x()(b.fromMm), width: Math.max(this.x()(b.toMm) - this.x()(b.fromMm) - 1, 1), height: y(b.count), y: HEIGHT - 20 - y(b.count), binds: b.toMm <= 0 }));
+    const y = scaleLinear()
+      .domain([0, most])
+      .range([0, HEIGHT - 26]);
+    return bins.map((b) => ({
+      x: this.x()(b.fromMm),
+      width: Math.max(this.x()(b.toMm) - this.x()(b.fromMm) - 1, 1),
+      height: y(b.count),
+      y: HEIGHT - 20 - y(b.count),
+      binds: b.toMm <= 0,
+    }));
   });
-  protected readonly ticks = computed(() => this.x().ticks(6).map((mm) => ({ x: this.x()(mm), text: formatLength(mm, this.store.unit(), this.store.unit() === 'mm' ? 2 : 4) })));
-  protected readonly spoken = computed(() => `Predicted play from ${this.show(this.result()!.lowMm)} to ${this.show(this.result()!.highMm)}`);
+  protected readonly ticks = computed(() =>
+    this.x()
+      .ticks(6)
+      .map((mm) => ({ x: this.x()(mm), text: formatLength(mm, this.store.unit(), this.store.unit() === 'mm' ? 2 : 4) })),
+  );
+  protected readonly spoken = computed(
+    () => `Predicted play from ${this.show(this.result()!.lowMm)} to ${this.show(this.result()!.highMm)}`,
+  );
 
   constructor() {
     inject(DestroyRef).onDestroy(() => this.worker?.terminate());

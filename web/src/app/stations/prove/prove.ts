@@ -1,6 +1,15 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import { CAUTIONS, choiceKey, formatLength, type FitFinding, type Hazard, type PlayInputs, type ProofFinding, type Verdict } from '@iron-patch/core';
+import {
+  CAUTIONS,
+  choiceKey,
+  formatLength,
+  type FitFinding,
+  type Hazard,
+  type PlayInputs,
+  type ProofFinding,
+  type Verdict,
+} from '@iron-patch/core';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { SheetStore, ShopStore } from '../../data';
 import { FigureButton, StateMark } from '../../show';
@@ -17,15 +26,26 @@ const LICENSED: readonly Hazard[] = ['lifting', 'vessel', 'steering'];
   template: `
     @if (proofs().length) {
       <table class="plain">
-        <thead><tr><th>Segment</th><th class="num">limits</th><th class="num">measured</th><th>Result</th><th>Passed by</th></tr></thead>
+        <thead>
+          <tr>
+            <th>Segment</th>
+            <th class="num">limits</th>
+            <th class="num">measured</th>
+            <th>Result</th>
+            <th>Passed by</th>
+          </tr>
+        </thead>
         <tbody>
           @for (p of proofs(); track p.segment.segment.id) {
             <tr [class.on]="p.segment.segment.id === store.selection().spanId">
-              <td><button type="button" class="plain name" (click)="pick(p)">{{ p.segment.segment.name }}</button></td>
+              <td>
+                <button type="button" class="plain name" (click)="pick(p)">{{ p.segment.segment.name }}</button>
+              </td>
               <td class="num">{{ show(p.segment.limits.lowerMm) }} to {{ show(p.segment.limits.upperMm) }}</td>
               <td class="num">
                 @if (p.measured) {
-                  <ip-figure [figure]="p.measured" [size]="20" [strong]="true" /> <span class="quiet">±{{ show(p.measured.plusMinus ?? 0) }}</span>
+                  <ip-figure [figure]="p.measured" [size]="20" [strong]="true" />
+                  <span class="quiet">±{{ show(p.measured.plusMinus ?? 0) }}</span>
                 } @else {
                   <button type="button" class="plain" (click)="pick(p)">measure</button>
                 }
@@ -33,10 +53,20 @@ const LICENSED: readonly Hazard[] = ['lifting', 'vessel', 'steering'];
               <td class="verdict"><ip-state [state]="p.verdict" [size]="18" /> {{ words[p.verdict] }}</td>
               <td>
                 @if (p.signed; as s) {
-                  {{ s.passed ? 'passed' : 'failed' }}, {{ who(s.personId) }}@if (s.remark) {<span class="quiet">: {{ s.remark }}</span>}
+                  {{ s.passed ? 'passed' : 'failed' }}, {{ who(s.personId) }}
+                  @if (s.remark) {
+                    <span class="quiet">: {{ s.remark }}</span>
+                  }
                 } @else if (p.measured) {
                   <span class="acts">
-                    <button type="button" [class.next]="p.verdict === 'fits'" [attr.aria-label]="'Pass ' + p.segment.segment.name" (click)="sign(p, true)">Pass</button>
+                    <button
+                      type="button"
+                      [class.next]="p.verdict === 'fits'"
+                      [attr.aria-label]="'Pass ' + p.segment.segment.name"
+                      (click)="sign(p, true)"
+                    >
+                      Pass
+                    </button>
                     <button type="button" [attr.aria-label]="'Fail ' + p.segment.segment.name" (click)="sign(p, false)">Fail</button>
                   </span>
                 }
@@ -46,21 +76,35 @@ const LICENSED: readonly Hazard[] = ['lifting', 'vessel', 'steering'];
         </tbody>
       </table>
       @if (open()) {
-        <label class="remark">Remark (needed to pass what is out)
+        <label class="remark"
+          >Remark (needed to pass what is out)
           <input nz-input autocomplete="off" maxlength="1000" [ngModel]="remark()" (ngModelChange)="remark.set($event)" />
         </label>
       }
       @if (close()) {
-        <p class="said">Close means: inside or outside by less than the instrument can tell. Measure again with a finer one, or say in the remark why it may pass.</p>
+        <p class="said">
+          Close means: inside or outside by less than the instrument can tell. Measure again with a finer one, or say in the remark why it
+          may pass.
+        </p>
       }
       @for (c of licensed(); track c.hazard) {
         <div class="said licensed">
-          <p><b>{{ c.caution.what }}</b> {{ c.caution.why }} {{ c.caution.who }}</p>
+          <p>
+            <b>{{ c.caution.what }}</b> {{ c.caution.why }} {{ c.caution.who }}
+          </p>
           @if (c.signedBy) {
             <p role="status">Decided by {{ c.signedBy }}.</p>
           } @else {
             <span class="row">
-              <input nz-input class="by" [attr.aria-label]="'Licensed person for ' + c.caution.what" placeholder="Name and licence of who decided" autocomplete="off" [ngModel]="names()[c.hazard] ?? ''" (ngModelChange)="nameTyped(c.hazard, $event)" />
+              <input
+                nz-input
+                class="by"
+                [attr.aria-label]="'Licensed person for ' + c.caution.what"
+                placeholder="Name and licence of who decided"
+                autocomplete="off"
+                [ngModel]="names()[c.hazard] ?? ''"
+                (ngModelChange)="nameTyped(c.hazard, $event)"
+              />
               <button type="button" [disabled]="!(names()[c.hazard] ?? '').trim()" (click)="signCaution(c.hazard)">On record</button>
             </span>
           }
@@ -71,7 +115,11 @@ const LICENSED: readonly Hazard[] = ['lifting', 'vessel', 'steering'];
           <h2>Play in {{ x.mate.hole.feature.name.toLowerCase() }}</h2>
           <p>
             <ip-figure [figure]="x.tight" [size]="22" [strong]="true" [withOther]="true" /> at the tightest place,
-            <ip-figure [figure]="x.loose" [size]="22" [strong]="true" [withOther]="true" /> at the widest@if (x.expected) {<span class="quiet">; expected from the drawing, not measured yet</span>}.
+            <ip-figure [figure]="x.loose" [size]="22" [strong]="true" [withOther]="true" /> at the widest
+            @if (x.expected) {
+              <span class="quiet">; expected from the drawing, not measured yet</span>
+            }
+            .
           </p>
           <ip-play-chart [inputs]="x.inputs" />
         </section>
@@ -81,18 +129,51 @@ const LICENSED: readonly Hazard[] = ['lifting', 'vessel', 'steering'];
     }
   `,
   styles: `
-    :host { display: block; padding: 10px 18px 24px; }
-    td { vertical-align: middle !important; }
-    tr.on td:first-child { box-shadow: inset 4px 0 0 var(--blue); }
-    .name { color: var(--ink); font-weight: 600; padding: 6px 10px; }
-    .verdict { font: 600 17px var(--label); white-space: nowrap; }
-    .acts { display: flex; gap: 8px; }
-    .remark { display: block; margin: 10px 0; font-size: 15px; }
-    .said { margin: 10px 0; }
-    .by { max-width: 340px; }
-    section { border-top: 1px solid var(--hairline); padding: 10px 0; margin-top: 10px; }
-    section p { margin: 6px 0; }
-    .empty { padding: 12px 0; }
+    :host {
+      display: block;
+      padding: 10px 18px 24px;
+    }
+    td {
+      vertical-align: middle !important;
+    }
+    tr.on td:first-child {
+      box-shadow: inset 4px 0 0 var(--blue);
+    }
+    .name {
+      color: var(--ink);
+      font-weight: 600;
+      padding: 6px 10px;
+    }
+    .verdict {
+      font: 600 17px var(--label);
+      white-space: nowrap;
+    }
+    .acts {
+      display: flex;
+      gap: 8px;
+    }
+    .remark {
+      display: block;
+      margin: 10px 0;
+      font-size: 15px;
+    }
+    .said {
+      margin: 10px 0;
+    }
+    .by {
+      max-width: 340px;
+    }
+    section {
+      border-top: 1px solid var(--hairline);
+      padding: 10px 0;
+      margin-top: 10px;
+    }
+    section p {
+      margin: 6px 0;
+    }
+    .empty {
+      padding: 12px 0;
+    }
   `,
 })
 export class Prove {
@@ -111,7 +192,8 @@ export class Prove {
       .map((hazard) => ({
         hazard,
         caution: CAUTIONS[hazard],
-        signedBy: (sheet?.choices.find((c) => c.key === choiceKey.caution(hazard))?.value as { signedBy: string } | undefined)?.signedBy ?? '',
+        signedBy:
+          (sheet?.choices.find((c) => c.key === choiceKey.caution(hazard))?.value as { signedBy: string } | undefined)?.signedBy ?? '',
       }));
   });
   protected readonly plays = computed(() =>

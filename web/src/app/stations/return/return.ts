@@ -14,33 +14,55 @@ import { CautionNote, StateMark } from '../../show';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @for (s of open(); track s.id) {
-      <p class="said"><ip-state [state]="s.state" />&nbsp;<b>{{ names[s.id] }}</b> still waits for {{ s.waitsFor }}.</p>
+      <p class="said">
+        <ip-state [state]="s.state" />&nbsp;<b>{{ names[s.id] }}</b> still waits for {{ s.waitsFor }}.
+      </p>
     }
     <section>
       <h2>The report</h2>
       <table class="plain">
         <tbody>
-          <tr><th scope="row">Brought</th><td>{{ sheet().job.complaint || 'nothing written down' }}</td></tr>
-          <tr><th scope="row">Found</th><td>{{ route()?.cause ?? 'not on record yet' }}</td></tr>
-          <tr><th scope="row">Done</th><td>{{ route()?.route ?? 'not on record yet' }}</td></tr>
+          <tr>
+            <th scope="row">Brought</th>
+            <td>{{ sheet().job.complaint || 'nothing written down' }}</td>
+          </tr>
+          <tr>
+            <th scope="row">Found</th>
+            <td>{{ route()?.cause ?? 'not on record yet' }}</td>
+          </tr>
+          <tr>
+            <th scope="row">Done</th>
+            <td>{{ route()?.route ?? 'not on record yet' }}</td>
+          </tr>
           @for (p of store.repair()!.proofs; track p.segment.segment.id) {
-            <tr><th scope="row">{{ p.segment.segment.name }}</th><td class="fig">{{ p.measured ? both(p.measured.value) : 'not measured' }} <ip-state [state]="p.verdict" /></td></tr>
+            <tr>
+              <th scope="row">{{ p.segment.segment.name }}</th>
+              <td class="fig">{{ p.measured ? both(p.measured.value) : 'not measured' }} <ip-state [state]="p.verdict" /></td>
+            </tr>
             @for (x of p.play; track x.mate.hole.feature.id) {
-              <tr><th scope="row">Play in {{ x.mate.hole.feature.name.toLowerCase() }}</th><td class="fig">{{ both(x.tight.value) }} to {{ both(x.loose.value) }}</td></tr>
+              <tr>
+                <th scope="row">Play in {{ x.mate.hole.feature.name.toLowerCase() }}</th>
+                <td class="fig">{{ both(x.tight.value) }} to {{ both(x.loose.value) }}</td>
+              </tr>
             }
           }
         </tbody>
       </table>
-      <p class="papers no-print"><a [href]="report()" target="_blank">Report for the customer, PDF</a><a [href]="slip()" target="_blank">Job slip, PDF</a><a [href]="csv()">Readings as CSV</a></p>
+      <p class="papers no-print">
+        <a [href]="report()" target="_blank">Report for the customer, PDF</a><a [href]="slip()" target="_blank">Job slip, PDF</a
+        ><a [href]="csv()">Readings as CSV</a>
+      </p>
       @for (h of sheet().job.hazards; track h) {
         <ip-caution [hazard]="h" />
       }
     </section>
     <form (ngSubmit)="save()">
-      <label>What the customer still does: gasket, oil, run-in
+      <label
+        >What the customer still does: gasket, oil, run-in
         <textarea nz-input rows="2" name="todo" maxlength="4000" [ngModel]="todo()" (ngModelChange)="todo.set($event)"></textarea>
       </label>
-      <label>One lesson for the next repair of the same thing
+      <label
+        >One lesson for the next repair of the same thing
         <textarea nz-input rows="2" name="lesson" maxlength="4000" [ngModel]="lesson()" (ngModelChange)="lesson.set($event)"></textarea>
       </label>
       @if (problem()) {
@@ -51,26 +73,63 @@ import { CautionNote, StateMark } from '../../show';
     <section>
       <h2>Notes</h2>
       @for (n of sheet().notes; track n.id) {
-        <p class="note">{{ n.text }} <span class="quiet">{{ who(n.personId) }}, {{ n.at | date: 'd MMM HH:mm' }}</span></p>
+        <p class="note">
+          {{ n.text }} <span class="quiet">{{ who(n.personId) }}, {{ n.at | date: 'd MMM HH:mm' }}</span>
+        </p>
       } @empty {
         <p class="quiet">None.</p>
       }
       <form class="row" (ngSubmit)="addNote()">
-        <input nz-input class="grow" name="note" aria-label="New note" autocomplete="off" maxlength="4000" [ngModel]="note()" (ngModelChange)="note.set($event)" />
+        <input
+          nz-input
+          class="grow"
+          name="note"
+          aria-label="New note"
+          autocomplete="off"
+          maxlength="4000"
+          [ngModel]="note()"
+          (ngModelChange)="note.set($event)"
+        />
         <button type="submit" [disabled]="!note().trim()">Add note</button>
       </form>
     </section>
   `,
   styles: `
-    :host { display: block; padding: 12px 20px 24px; max-width: 900px; }
-    section { margin-bottom: 16px; }
-    th[scope='row'] { width: 170px; }
-    .said { margin-bottom: 8px; }
-    .papers { display: flex; gap: 22px; margin: 12px 0; }
-    form:not(.row) { display: grid; gap: 10px; justify-items: start; margin-bottom: 20px; }
-    form label { width: 100%; font-size: 15px; }
-    .grow { flex: 1; }
-    .note { margin: 4px 0; }
+    :host {
+      display: block;
+      padding: 12px 20px 24px;
+      max-width: 900px;
+    }
+    section {
+      margin-bottom: 16px;
+    }
+    th[scope='row'] {
+      width: 170px;
+    }
+    .said {
+      margin-bottom: 8px;
+    }
+    .papers {
+      display: flex;
+      gap: 22px;
+      margin: 12px 0;
+    }
+    form:not(.row) {
+      display: grid;
+      gap: 10px;
+      justify-items: start;
+      margin-bottom: 20px;
+    }
+    form label {
+      width: 100%;
+      font-size: 15px;
+    }
+    .grow {
+      flex: 1;
+    }
+    .note {
+      margin: 4px 0;
+    }
   `,
 })
 export class Return {
@@ -101,7 +160,9 @@ export class Return {
   protected save(): void {
     if (!this.lesson().trim()) return this.problem.set('Write one lesson: it is what the next repair of this thing starts from.');
     this.problem.set('');
-    void this.store.putChoice(choiceKey.returned, 'the hand-over', { lesson: this.lesson(), stillToDo: this.todo() }).catch(() => undefined);
+    void this.store
+      .putChoice(choiceKey.returned, 'the hand-over', { lesson: this.lesson(), stillToDo: this.todo() })
+      .catch(() => undefined);
   }
 
   protected async addNote(): Promise<void> {

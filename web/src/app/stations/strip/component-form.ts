@@ -1,7 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal, type OnInit } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { check, componentInput, type ComponentInput } from '@iron-patch/contract';
-import { COMPONENT_VERDICTS, MATERIALS, type ComponentRecord } from '@iron-patch/core';
+import type { COMPONENT_VERDICTS } from '@iron-patch/core';
+import { MATERIALS, type ComponentRecord } from '@iron-patch/core';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { newId, SheetStore } from '../../data';
 import { Field, LengthInput } from '../../show';
@@ -14,7 +15,11 @@ export const VERDICT_WORDS: Readonly<Record<(typeof COMPONENT_VERDICTS)[number],
   buy: 'Buy',
   'customer-supplies': 'Customer supplies',
 };
-export const ROLE_WORDS = { worn: 'The worn part, to be remade', mate: 'What it runs in (the mate)', other: 'Something else that came along' } as const;
+export const ROLE_WORDS = {
+  worn: 'The worn part, to be remade',
+  mate: 'What it runs in (the mate)',
+  other: 'Something else that came along',
+} as const;
 
 const EMPTY: ComponentInput = { name: '', role: 'worn', materialId: 'steel-c45', axisOffsetMm: 0, verdict: null, asFound: '' };
 
@@ -27,7 +32,16 @@ const EMPTY: ComponentInput = { name: '', role: 'worn', materialId: 'steel-c45',
     <form (ngSubmit)="save()" novalidate>
       <div class="grid2">
         <ip-field label="Component" path="name" [problems]="problems()" #name>
-          <input nz-input name="name" autocomplete="off" [id]="name.id" [attr.aria-invalid]="name.bad()" [attr.aria-describedby]="name.id + '-said'" [ngModel]="draft().name" (ngModelChange)="set({ name: $event })" />
+          <input
+            nz-input
+            name="name"
+            autocomplete="off"
+            [id]="name.id"
+            [attr.aria-invalid]="name.bad()"
+            [attr.aria-describedby]="name.id + '-said'"
+            [ngModel]="draft().name"
+            (ngModelChange)="set({ name: $event })"
+          />
         </ip-field>
         <ip-field label="What it is" #role>
           <select name="role" [id]="role.id" [ngModel]="draft().role" (ngModelChange)="set({ role: $event })">
@@ -51,9 +65,26 @@ const EMPTY: ComponentInput = { name: '', role: 'worn', materialId: 'steel-c45',
             }
           </select>
         </ip-field>
-        <ip-length label="Its zero face lies along the worn part at" [mm]="draft().axisOffsetMm" [unit]="store.unit()" [allowNegative]="true" path="axisOffsetMm" [problems]="problems()" (mmChange)="set({ axisOffsetMm: $event ?? 0 })" />
+        <ip-length
+          label="Its zero face lies along the worn part at"
+          [mm]="draft().axisOffsetMm"
+          [unit]="store.unit()"
+          [allowNegative]="true"
+          path="axisOffsetMm"
+          [problems]="problems()"
+          (mmChange)="set({ axisOffsetMm: $event ?? 0 })"
+        />
         <ip-field label="As found: which way it faced, shims, play, earlier repairs" path="asFound" [problems]="problems()" #found>
-          <textarea nz-input rows="1" name="asFound" [id]="found.id" [attr.aria-invalid]="found.bad()" [attr.aria-describedby]="found.id + '-said'" [ngModel]="draft().asFound" (ngModelChange)="set({ asFound: $event })"></textarea>
+          <textarea
+            nz-input
+            rows="1"
+            name="asFound"
+            [id]="found.id"
+            [attr.aria-invalid]="found.bad()"
+            [attr.aria-describedby]="found.id + '-said'"
+            [ngModel]="draft().asFound"
+            (ngModelChange)="set({ asFound: $event })"
+          ></textarea>
         </ip-field>
       </div>
       <div class="row end">
@@ -89,7 +120,12 @@ export class ComponentForm implements OnInit {
       this.draft.set({ name, role, materialId, axisOffsetMm, verdict, asFound });
     } else {
       const hasWorn = this.store.sheet()!.components.some((c) => c.role === 'worn');
-      this.draft.set({ ...EMPTY, role: hasWorn ? 'mate' : 'worn', verdict: hasWorn ? 'reuse' : 'remake', materialId: hasWorn ? 'steel-mild' : 'steel-c45' });
+      this.draft.set({
+        ...EMPTY,
+        role: hasWorn ? 'mate' : 'worn',
+        verdict: hasWorn ? 'reuse' : 'remake',
+        materialId: hasWorn ? 'steel-mild' : 'steel-c45',
+      });
     }
   }
 
@@ -102,7 +138,9 @@ export class ComponentForm implements OnInit {
     if (this.problems().length) return;
     this.busy.set(true);
     try {
-      const saved = this.opened ? await this.store.saveComponent(this.opened, this.draft()) : await this.store.addComponent(this.draft(), this.key);
+      const saved = this.opened
+        ? await this.store.saveComponent(this.opened, this.draft())
+        : await this.store.addComponent(this.draft(), this.key);
       if (saved) this.closed.emit();
     } catch {
       // The store has told why; the form stays as it is.

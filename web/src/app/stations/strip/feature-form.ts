@@ -1,7 +1,17 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal, type OnInit } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { check, featureInput, type FeatureInput } from '@iron-patch/contract';
-import { defaultClocks, defaultStations, FOUR_CLOCKS, formatPlace, fromUnit, parseNumber, type FeatureRecord, type Problem, type Side } from '@iron-patch/core';
+import {
+  defaultClocks,
+  defaultStations,
+  FOUR_CLOCKS,
+  formatPlace,
+  fromUnit,
+  parseNumber,
+  type FeatureRecord,
+  type Problem,
+  type Side,
+} from '@iron-patch/core';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { newId, SheetStore, ShopStore } from '../../data';
 import { Field, LengthInput } from '../../show';
@@ -23,7 +33,17 @@ const sameList = (p: readonly number[], q: readonly number[]): boolean => p.leng
     <form (ngSubmit)="save()" novalidate>
       <div class="grid3">
         <ip-field label="Place" path="name" [problems]="problems()" #name>
-          <input nz-input name="name" autocomplete="off" placeholder="Body, land, bore" [id]="name.id" [attr.aria-invalid]="name.bad()" [attr.aria-describedby]="name.id + '-said'" [ngModel]="draft().name" (ngModelChange)="set({ name: $event })" />
+          <input
+            nz-input
+            name="name"
+            autocomplete="off"
+            placeholder="Body, land, bore"
+            [id]="name.id"
+            [attr.aria-invalid]="name.bad()"
+            [attr.aria-describedby]="name.id + '-said'"
+            [ngModel]="draft().name"
+            (ngModelChange)="set({ name: $event })"
+          />
         </ip-field>
         <ip-field label="Outside or inside" #side>
           <select name="side" [id]="side.id" [ngModel]="draft().side" (ngModelChange)="setSide($event)">
@@ -37,10 +57,30 @@ const sameList = (p: readonly number[], q: readonly number[]): boolean => p.leng
             <option value="unworn">Never ran: tells the size</option>
           </select>
         </ip-field>
-        <ip-length label="Starts at" [mm]="draft().startMm" [unit]="store.unit()" path="startMm" [problems]="problems()" (mmChange)="setPlace({ startMm: $event ?? 0 })" />
-        <ip-length label="Length" [mm]="draft().lengthMm" [unit]="store.unit()" [allowZero]="false" path="lengthMm" [problems]="problems()" (mmChange)="setPlace({ lengthMm: $event ?? 0 })" />
+        <ip-length
+          label="Starts at"
+          [mm]="draft().startMm"
+          [unit]="store.unit()"
+          path="startMm"
+          [problems]="problems()"
+          (mmChange)="setPlace({ startMm: $event ?? 0 })"
+        />
+        <ip-length
+          label="Length"
+          [mm]="draft().lengthMm"
+          [unit]="store.unit()"
+          [allowZero]="false"
+          path="lengthMm"
+          [problems]="problems()"
+          (mmChange)="setPlace({ lengthMm: $event ?? 0 })"
+        />
         <ip-field label="Fits together with" path="matesFeatureId" [problems]="problems()" #mate>
-          <select name="mate" [id]="mate.id" [ngModel]="draft().matesFeatureId ?? ''" (ngModelChange)="set({ matesFeatureId: $event || null })">
+          <select
+            name="mate"
+            [id]="mate.id"
+            [ngModel]="draft().matesFeatureId ?? ''"
+            (ngModelChange)="set({ matesFeatureId: $event || null })"
+          >
             <option value="">nothing yet</option>
             @for (m of mates(); track m.id) {
               <option [value]="m.id">{{ m.name }}</option>
@@ -48,7 +88,18 @@ const sameList = (p: readonly number[], q: readonly number[]): boolean => p.leng
           </select>
         </ip-field>
         <ip-field [label]="'Stations, ' + store.unit()" path="stationsMm" [problems]="problems()" #st>
-          <input nz-input name="stations" class="fig" inputmode="text" autocomplete="off" [id]="st.id" [attr.aria-invalid]="st.bad()" [attr.aria-describedby]="st.id + '-said'" [ngModel]="stations()" (ngModelChange)="typeStations($event)" />
+          <input
+            nz-input
+            name="stations"
+            class="fig"
+            inputmode="text"
+            autocomplete="off"
+            [id]="st.id"
+            [attr.aria-invalid]="st.bad()"
+            [attr.aria-describedby]="st.id + '-said'"
+            [ngModel]="stations()"
+            (ngModelChange)="typeStations($event)"
+          />
         </ip-field>
         <ip-field label="Clock angles" path="clocksDeg" [problems]="problems()" #cl>
           <select name="clocks" [id]="cl.id" [ngModel]="clockChoice()" (ngModelChange)="setClocks($event)">
@@ -71,7 +122,8 @@ const sameList = (p: readonly number[], q: readonly number[]): boolean => p.leng
       </div>
     </form>
   `,
-  styles: 'form { padding: 12px 0; } .grid3 { display: grid; grid-template-columns: repeat(3, 1fr); gap: 10px 18px; } .end { justify-content: flex-end; }',
+  styles:
+    'form { padding: 12px 0; } .grid3 { display: grid; grid-template-columns: repeat(3, 1fr); gap: 10px 18px; } .end { justify-content: flex-end; }',
 })
 export class FeatureForm implements OnInit {
   protected readonly store = inject(SheetStore);
@@ -89,19 +141,40 @@ export class FeatureForm implements OnInit {
   private ownStations = false;
   private opened: FeatureRecord | null = null;
   private readonly key = newId();
-  protected readonly mates = computed(() => this.store.sheet()!.features.filter((f) => f.side !== this.draft().side && f.componentId !== this.componentId()));
-  protected readonly clockChoice = computed(() => Math.max(CLOCK_CHOICES.findIndex((c) => sameList(c.clocks, this.draft().clocksDeg)), 0));
+  protected readonly mates = computed(() =>
+    this.store.sheet()!.features.filter((f) => f.side !== this.draft().side && f.componentId !== this.componentId()),
+  );
+  protected readonly clockChoice = computed(() =>
+    Math.max(
+      CLOCK_CHOICES.findIndex((c) => sameList(c.clocks, this.draft().clocksDeg)),
+      0,
+    ),
+  );
   protected readonly problems = computed(() => {
     const own = this.stationProblem();
     const checked = check(featureInput, this.draft());
-    return [...(own ? [own] : []), ...(checked.ok || !this.attempted() ? [] : checked.problems.map((p) => ({ ...p, path: p.path.replace(/\.\d+$/, '') })))];
+    return [
+      ...(own ? [own] : []),
+      ...(checked.ok || !this.attempted() ? [] : checked.problems.map((p) => ({ ...p, path: p.path.replace(/\.\d+$/, '') }))),
+    ];
   });
 
   ngOnInit(): void {
     this.opened = this.record();
     if (this.opened) {
       const { componentId, name, side, startMm, lengthMm, land, matesFeatureId, stationsMm, clocksDeg, instrumentId } = this.opened;
-      this.draft.set({ componentId, name, side, startMm, lengthMm, land, matesFeatureId, stationsMm: [...stationsMm], clocksDeg: [...clocksDeg], instrumentId });
+      this.draft.set({
+        componentId,
+        name,
+        side,
+        startMm,
+        lengthMm,
+        land,
+        matesFeatureId,
+        stationsMm: [...stationsMm],
+        clocksDeg: [...clocksDeg],
+        instrumentId,
+      });
       this.ownStations = true;
     } else this.draft.set(this.fresh());
     this.showStations();
@@ -130,10 +203,15 @@ export class FeatureForm implements OnInit {
   protected typeStations(text: string): void {
     this.ownStations = true;
     this.stations.set(text);
-    const words = text.split(/[;\s]+|,\s+|,(?=\d*$)/).map((w) => w.replace(/,$/, '')).filter(Boolean);
+    const words = text
+      .split(/[;\s]+|,\s+|,(?=\d*$)/)
+      .map((w) => w.replace(/,$/, ''))
+      .filter(Boolean);
     const parsed = words.map(parseNumber);
     const wrong = parsed.findIndex((p) => !p.ok);
-    this.stationProblem.set(wrong < 0 ? null : { code: 'number', path: 'stationsMm', message: `"${words[wrong]}" is no station. Type them like 5, 20, 35.` });
+    this.stationProblem.set(
+      wrong < 0 ? null : { code: 'number', path: 'stationsMm', message: `"${words[wrong]}" is no station. Type them like 5, 20, 35.` },
+    );
     if (wrong < 0) this.set({ stationsMm: parsed.flatMap((p) => (p.ok ? [fromUnit(p.value.value, this.store.unit())] : [])) });
   }
 
@@ -142,7 +220,9 @@ export class FeatureForm implements OnInit {
     if (this.problems().length) return;
     this.busy.set(true);
     try {
-      const saved = this.opened ? await this.store.saveFeature(this.opened, this.draft()) : await this.store.addFeature(this.draft(), this.key);
+      const saved = this.opened
+        ? await this.store.saveFeature(this.opened, this.draft())
+        : await this.store.addFeature(this.draft(), this.key);
       if (saved) this.closed.emit();
     } catch {
       // The store has told why; the form stays as it is.
@@ -173,10 +253,17 @@ export class FeatureForm implements OnInit {
     const wanted = side === 'inside' ? 'telescoping-gauge' : 'micrometer';
     const unit = this.store.unit();
     const fits = this.shop.shop().instruments.filter((i) => i.kind === wanted);
-    return (fits.find((i) => (unit === 'in' ? / in$/.test(i.name) : i.rangeLowMm === 25)) ?? fits[0] ?? this.shop.shop().instruments[0])?.id ?? '';
+    return (
+      (fits.find((i) => (unit === 'in' ? / in$/.test(i.name) : i.rangeLowMm === 25)) ?? fits[0] ?? this.shop.shop().instruments[0])?.id ??
+      ''
+    );
   }
 
   private showStations(): void {
-    this.stations.set(this.draft().stationsMm.map((mm) => formatPlace(mm, this.store.unit())).join(', '));
+    this.stations.set(
+      this.draft()
+        .stationsMm.map((mm) => formatPlace(mm, this.store.unit()))
+        .join(', '),
+    );
   }
 }

@@ -36,11 +36,22 @@ const ROLE_SHORT = { worn: 'worn part', mate: 'mate', other: 'came along' } as c
           }
           @if (places(c).length) {
             <table class="plain">
-              <thead><tr><th>Place</th><th>Kind</th><th class="num">from, to ({{ store.unit() }})</th><th>Stations and clocks</th><th>Fits</th><th><span class="sr-only">Change</span></th></tr></thead>
+              <thead>
+                <tr>
+                  <th>Place</th>
+                  <th>Kind</th>
+                  <th class="num">from, to ({{ store.unit() }})</th>
+                  <th>Stations and clocks</th>
+                  <th>Fits</th>
+                  <th><span class="sr-only">Change</span></th>
+                </tr>
+              </thead>
               <tbody>
                 @for (f of places(c); track f.id) {
                   <tr>
-                    <td><b>{{ f.name }}</b></td>
+                    <td>
+                      <b>{{ f.name }}</b>
+                    </td>
                     <td>{{ f.side }}{{ f.land === 'unworn' ? ', never ran' : '' }}</td>
                     <td class="num">{{ place(f.startMm) }} to {{ place(f.startMm + f.lengthMm) }}</td>
                     <td class="fig small">{{ stations(f) }}; {{ f.clocksDeg.length }} clock{{ f.clocksDeg.length > 1 ? 's' : '' }}</td>
@@ -51,7 +62,9 @@ const ROLE_SHORT = { worn: 'worn part', mate: 'mate', other: 'came along' } as c
                     </td>
                   </tr>
                   @if (opened() === 'f' + f.id) {
-                    <tr><td colspan="6"><ip-feature-form [componentId]="c.id" [record]="f" (closed)="open('')" /></td></tr>
+                    <tr>
+                      <td colspan="6"><ip-feature-form [componentId]="c.id" [record]="f" (closed)="open('')" /></td>
+                    </tr>
                   }
                 }
               </tbody>
@@ -67,24 +80,58 @@ const ROLE_SHORT = { worn: 'worn part', mate: 'mate', other: 'came along' } as c
         <p class="empty">Nothing is on record yet. Start with the worn part; then add what it runs in.</p>
       }
       @if (opened() === 'new') {
-        <article><h2>New component</h2><ip-component-form (closed)="open('')" /></article>
+        <article>
+          <h2>New component</h2>
+          <ip-component-form (closed)="open('')" />
+        </article>
       } @else {
         <button type="button" [class.next]="nextIsComponent()" (click)="open('new')">Add a component</button>
       }
     </section>
   `,
   styles: `
-    section { padding: 14px 20px 24px; display: grid; gap: 14px; justify-items: start; }
-    article { width: 100%; border-bottom: 1px solid var(--hairline); padding-bottom: 14px; }
-    header { display: flex; align-items: center; gap: 12px; min-height: 44px; }
-    .push { flex: 1; }
-    .found { margin-bottom: 6px; }
-    table { margin-bottom: 10px; }
-    td { vertical-align: middle !important; }
-    .small { font-size: 14px; }
-    .acts { white-space: nowrap; text-align: right; }
-    .empty { padding: 12px 0; }
-    ip-caution { width: 100%; }
+    section {
+      padding: 14px 20px 24px;
+      display: grid;
+      gap: 14px;
+      justify-items: start;
+    }
+    article {
+      width: 100%;
+      border-bottom: 1px solid var(--hairline);
+      padding-bottom: 14px;
+    }
+    header {
+      display: flex;
+      align-items: center;
+      gap: 12px;
+      min-height: 44px;
+    }
+    .push {
+      flex: 1;
+    }
+    .found {
+      margin-bottom: 6px;
+    }
+    table {
+      margin-bottom: 10px;
+    }
+    td {
+      vertical-align: middle !important;
+    }
+    .small {
+      font-size: 14px;
+    }
+    .acts {
+      white-space: nowrap;
+      text-align: right;
+    }
+    .empty {
+      padding: 12px 0;
+    }
+    ip-caution {
+      width: 100%;
+    }
   `,
 })
 export class Strip {

@@ -1,0 +1,45 @@
+/** Arrows point one way: web, server, demo -> contract -> core. */
+const outside = (from, allowed) => ({
+  name: `${from}-points-one-way`,
+  severity: 'error',
+  comment: `${from} may use only ${allowed.join(', ') || 'itself'}.`,
+  from: { path: `^${from}/src`, pathNot: '\\.spec\\.ts$|/testing' },
+  to: { path: '^(core|contract|server|web|demo|e2e)/', pathNot: `^(${[from, ...allowed].join('|')})/` },
+});
+
+module.exports = {
+  forbidden: [
+    outside('core', []),
+    outside('contract', ['core']),
+    outside('server', ['contract', 'core']),
+    outside('web', ['contract', 'core']),
+    outside('demo', ['contract', 'core']),
+    {
+      name: 'core-is-pure',
+      severity: 'error',
+      comment: 'No Node API and no package in core.',
+      from: { path: '^core/src', pathNot: '\\.spec\\.ts$' },
+      to: { dependencyTypes: ['core', 'npm', 'npm-dev', 'npm-peer', 'npm-optional'] },
+    },
+    { name: 'no-test-code-in-production', severity: 'error', from: { pathNot: '\\.spec\\.ts$|/testing' }, to: { path: '/testing' } },
+    {
+      name: 'no-circles',
+      severity: 'error',
+      comment: 'Two folders that need each other are one idea.',
+      from: {},
+      to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } },
+    },
+    { name: 'nothing-missing', severity: 'error', from: {}, to: { couldNotResolve: true, pathNot: '\\.sql$' } },
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    tsConfig: { fileName: 'tsconfig.base.json' },
+    tsPreCompilationDeps: 'specify',
+    enhancedResolveOptions: {
+      exportsFields: ['exports'],
+      conditionNames: ['import', 'require', 'node', 'default', 'types'],
+      extensions: ['.ts', '.js', '.mjs', '.json', '.sql'],
+    },
+    exclude: { path: '\\.worker-factory' },
+  },
+};

@@ -1,0 +1,30 @@
+import { playDistribution } from '../proof';
+import { choiceKey } from './choices';
+import { workOut } from './repair';
+import { drawnPin, testChoice, testReading, testSheet, testShop } from './testing';
+
+/** Prints how long a whole job takes to work out, and how fast plays are drawn. */
+const median = (times: number[]): number => times.sort((p, q) => p - q)[Math.floor(times.length / 2)]!;
+const choices = [
+  testChoice(choiceKey.fit('barrel'), { schoolId: 'grease', hole: 'keep', truedMm: null }),
+  testChoice(choiceKey.part, drawnPin()),
+];
+
+for (const count of [20, 200, 2000]) {
+  const readings = Array.from({ length: count }, (_, i) =>
+    testReading({ featureId: 'barrel', stationMm: 5 + (i % 30), clockDeg: (i * 45) % 180, valueMm: 40.2 + (i % 7) * 0.01 }),
+  );
+  const sheet = testSheet({ readings, choices });
+  for (let i = 0; i < 20; i++) workOut(sheet, testShop);
+  const times = Array.from({ length: 40 }, () => {
+    const start = performance.now();
+    workOut(sheet, testShop);
+    return performance.now() - start;
+  });
+  console.log(`  whole job, ${count} readings: ${median(times).toFixed(2)} ms (median of 40)`);
+}
+const draws = 2_000_000;
+const input = { pinMm: 40.04, pinPlusMinusMm: 0.004, holeSmallestMm: 40.16, holeLargestMm: 40.31, holePlusMinusMm: 0.016, draws, seed: 1 };
+const start = performance.now();
+playDistribution(input);
+console.log(`  plays drawn and sorted: ${(draws / ((performance.now() - start) / 1000) / 1e6).toFixed(2)} million a second`);

@@ -1,0 +1,110 @@
+import { execFileSync } from 'node:child_process';
+import { randomUUID } from 'node:crypto';
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { gzipSync } from 'node:zlib';
+import pg from 'pg';
+import { buildAll, bundle, root } from './build.mjs';
+import { openThrowAwayShop } from './throw-away.mjs';
+
+const kb = (bytes) => `${(bytes / 1024).toFixed(0)} kB`;
+const node = (...args) => execFileSync(process.execPath, args, { cwd: root, stdio: 'inherit' });
+
+/** What index.html asks for before anything else, packed as a server would. */
+function initialBytes() {
+  const dist = join(root, 'web/dist');
+  const html = readFileSync(join(dist, 'index.html'), 'utf8');
+  const named = new Set([...html.matchAll(/(?:src|href)="([^"]+\.(?:js|css))"/g)].map((m) => m[1]));
+  for (const file of named)
+    for (const m of readFileSync(join(dist, file), 'utf8').matchAll(/^import[^;]*?["']\.\/([\w.-]+\.js)["']/gm)) named.add(m[1]);
+  const packed = [...named].reduce((s, f) => s + gzipSync(readFileSync(join(dist, f))).length, 0);
+  const all = readdirSync(dist)
+    .filter((f) => /\.(js|css)$/.test(f))
+    .reduce((s, f) => s + gzipSync(readFileSync(join(dist, f))).length, 0);
+  console.log(`  initial JavaScript and CSS: ${kb(packed)} gzip in ${named.size} files; everything: ${kb(all)} gzip`);
+}
+
+const memoryOf = (pid) => kb(Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))[1]) * 1024);
+
+const readingOf = (featureId) => ({
+  id: randomUUID(),
+  purpose: 'found',
+  featureId,
+  segmentId: null,
+  stationMm: 71,
+  clockDeg: 0,
+  text: '19.903',
+  unit: 'mm',
+  instrumentId: 'mic-0-25',
+  partTempC: null,
+  dial: null,
+  takenAt: new Date().toISOString(),
+  supersedesId: null,
+  withdrawn: false,
+  confirmed: true,
+});
+
+/** Runs something so many times, some at once, and tells how many a second. */
+async function rate(count, abreast, act) {
+  const start = performance.now();
+  let left = count;
+  await Promise.all(
+    Array.from({ length: abreast }, async () => {
+      while (left-- > 0) await act();
+    }),
+  );
+  return Math.round(count / ((performance.now() - start) / 1000));
+}
+
+async function recording(shop, jobId, featureId) {
+  const headers = { 'Content-Type': 'application/json', 'X-Person': 'tomas' };
+  const post = async () => {
+    const body = readingOf(featureId);
+    const res = await fetch(`${shop.address}/api/jobs/${jobId}/readings`, {
+      method: 'POST',
+      headers: { ...headers, 'Idempotency-Key': body.id },
+      body: JSON.stringify(body),
+    });
+    if (!res.ok) throw new Error(`A reading was refused: ${await res.text()}`);
+  };
+  const pool = new pg.Pool({ connectionString: shop.databaseUrl, max: 10 });
+  const insert = () =>
+    pool.query(
+      `insert into readings (id, job_id, purpose, feature_id, station_mm, clock_deg, text, unit, value_mm, instrument_id, person_id, taken_at)
+       values ($1, $2, 'found', $3, 71, 0, '19.903', 'mm', 19.903, 'mic-0-25', 'tomas', now())`,
+      [randomUUID(), jobId, featureId],
+    );
+  console.log(`  memory of the server, idle: ${memoryOf(shop.pid())}`);
+  await rate(200, 10, post);
+  console.log(`  readings recorded through the API: ${await rate(2000, 10, post)} a second, ten at once`);
+  console.log(`  plain INSERTs through a pool of the same size: ${await rate(2000, 10, insert)} a second`);
+  await rate(5600, 10, post);
+  console.log(
+    `  memory of the server after ${(await pool.query('select count(*) from readings')).rows[0].count} readings: ${memoryOf(shop.pid())}`,
+  );
+  await pool.end();
+}
+
+/** Measures and prints; asserts nothing. */
+export async function bench() {
+  buildAll();
+  bundle('core/src/repair/repair.bench.ts', 'core/dist/repair.bench.mjs');
+  bundle('e2e/src/bench.ts', 'e2e/dist/bench.mjs');
+  console.log('Working out');
+  node(join(root, 'core/dist/repair.bench.mjs'));
+  console.log('Web build');
+  initialBytes();
+  const shop = await openThrowAwayShop();
+  try {
+    shop.loadDemo();
+    const get = async (path) => (await fetch(shop.address + path, { headers: { Connection: 'close' } })).json();
+    const floor = await get('/api/floor');
+    const job = floor.find((j) => j.title === 'Sprayer pump shaft');
+    node(join(root, 'e2e/dist/bench.mjs'), shop.address, job.id);
+    console.log('Server');
+    const sheet = await get(`/api/jobs/${job.id}/sheet`);
+    await recording(shop, job.id, sheet.features.find((f) => f.name === 'Seal track').id);
+  } finally {
+    await shop.close();
+  }
+}

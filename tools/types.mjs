@@ -1,0 +1,5 @@
+import { spawnSync } from 'node:child_process';
+
+const projects = ['core', 'contract', 'server', 'demo', 'e2e', 'web', 'web/tsconfig.worker.json'];
+const failed = projects.filter((p) => spawnSync('node_modules/.bin/tsc', ['-p', p], { stdio: 'inherit' }).status !== 0);
+process.exit(failed.length ? 1 : 0);
