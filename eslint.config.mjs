@@ -4,7 +4,7 @@ import tseslint from 'typescript-eslint';
 
 export default tseslint.config(
   // The worker has its own types, checked by tsc through web/tsconfig.worker.json.
-  { ignores: ['web/src/**/*.worker.ts', '**/dist/**', '**/node_modules/**', '**/.angular/**', '.run/**', 'coverage/**'] },
+  { ignores: ['web/src/**/*.worker.ts', '**/*.bench.ts', '**/dist/**', '**/node_modules/**', '**/.angular/**', '.run/**', 'coverage/**'] },
   js.configs.recommended,
   {
     files: ['**/*.mjs', '**/*.cjs'],

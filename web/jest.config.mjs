@@ -11,6 +11,7 @@ export default {
   moduleNameMapper: {
     '\\.worker-factory$': '<rootDir>/src/testing/no-worker.ts',
     '^@iron-patch/core$': `${root}/core/src/index.ts`,
+    '^@iron-patch/core/testing$': `${root}/core/src/repair/testing.ts`,
     '^@iron-patch/core/(.*)$': `${root}/core/src/$1/index.ts`,
     '^@iron-patch/contract$': `${root}/contract/src/index.ts`,
   },

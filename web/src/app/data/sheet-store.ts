@@ -1,29 +1,14 @@
 import { computed, inject } from '@angular/core';
 import { patchState, signalStore, withComputed, withHooks, withMethods, withState } from '@ngrx/signals';
-import {
-  routes,
-  type ChoiceInput,
-  type ComponentInput,
-  type FeatureInput,
-  type JobInput,
-  type NoteInput,
-  type ProofInput,
-  type ReadingInput,
-} from '@iron-patch/contract';
+import { routes, type ChoiceInput, type ReadingInput } from '@iron-patch/contract';
 import {
   nextMove,
   pictureModel,
   workOut,
   type ChoiceRecord,
-  type ComponentRecord,
-  type FeatureRecord,
   type Figure,
-  type JobRecord,
   type JobSheet,
-  type NoteRecord,
-  type ProofRecord,
   type ReadingRecord,
-  type ReleaseRecord,
   type TurnedPart,
   choiceKey,
 } from '@iron-patch/core';
@@ -33,6 +18,7 @@ import { newId } from './new-id';
 import { Outbox } from './outbox';
 import { SessionStore } from './session-store';
 import { ShopStore } from './shop-store';
+import { replaceById, sheetResources } from './sheet-resources';
 import { readStored, writeStored } from './stored';
 
 /** What is looked at: a place or a segment, and a spot in it. */
@@ -82,9 +68,6 @@ const START: SheetState = {
 };
 
 const DRAFT_KEY = 'iron-patch.draft.';
-
-const replaceById = <T extends { readonly id: string }>(rows: readonly T[], row: T): T[] =>
-  rows.some((r) => r.id === row.id) ? rows.map((r) => (r.id === row.id ? row : r)) : [...rows, row];
 
 /** The open job: what the server has, what is on its way, and everything that core works out from both. */
 export const SheetStore = signalStore(
@@ -268,88 +251,7 @@ export const SheetStore = signalStore(
         await refresh();
         return stored;
       },
-      /** Saves a job that was read at `version`. */
-      saveJob: (input: JobInput, version: number): Promise<JobRecord | null> =>
-        attempt(
-          'what was received',
-          (v) => api.put<JobRecord>(routes.job(jobId()), input, v),
-          version,
-          (job) => {
-            patchSheet((s) => ({
-              ...s,
-              job,
-              customer: {
-                ...s.customer,
-                id: job.customerId,
-                name: input.customerName,
-                contact: input.customerContact || s.customer.contact,
-              },
-            }));
-          },
-        ),
-      addComponent: (input: ComponentInput, key: string): Promise<ComponentRecord | null> =>
-        attempt(
-          'components',
-          () => api.post<ComponentRecord>(routes.components(jobId()), input, key),
-          0,
-          (c) => patchSheet((s) => ({ ...s, components: replaceById(s.components, c) })),
-        ),
-      saveComponent: (c: ComponentRecord, input: ComponentInput): Promise<ComponentRecord | null> =>
-        attempt(
-          c.name,
-          (v) => api.put<ComponentRecord>(routes.component(c.id), input, v),
-          c.version,
-          (now) => patchSheet((s) => ({ ...s, components: replaceById(s.components, now) })),
-        ),
-      removeComponent: (c: ComponentRecord): Promise<void | null> =>
-        attempt(
-          c.name,
-          (v) => api.delete(routes.component(c.id), v),
-          c.version,
-          () => patchSheet((s) => ({ ...s, components: s.components.filter((x) => x.id !== c.id) })),
-        ),
-      addFeature: (input: FeatureInput, key: string): Promise<FeatureRecord | null> =>
-        attempt(
-          'places to measure',
-          () => api.post<FeatureRecord>(routes.features(jobId()), input, key),
-          0,
-          (f) => patchSheet((s) => ({ ...s, features: replaceById(s.features, f) })),
-        ),
-      saveFeature: (f: FeatureRecord, input: FeatureInput): Promise<FeatureRecord | null> =>
-        attempt(
-          f.name,
-          (v) => api.put<FeatureRecord>(routes.feature(f.id), input, v),
-          f.version,
-          (now) => patchSheet((s) => ({ ...s, features: replaceById(s.features, now) })),
-        ),
-      removeFeature: (f: FeatureRecord): Promise<void | null> =>
-        attempt(
-          f.name,
-          (v) => api.delete(routes.feature(f.id), v),
-          f.version,
-          () => patchSheet((s) => ({ ...s, features: s.features.filter((x) => x.id !== f.id) })),
-        ),
-      release: (): Promise<ReleaseRecord | null> =>
-        attempt(
-          'the release',
-          () => api.post<ReleaseRecord>(routes.releases(jobId()), {}),
-          0,
-          (r) => patchSheet((s) => ({ ...s, releases: replaceById(s.releases, r) })),
-        ),
-      prove: (input: ProofInput): Promise<ProofRecord | null> =>
-        attempt(
-          'the proof',
-          () => api.post<ProofRecord>(routes.proofs(jobId()), input),
-          0,
-          (p) => patchSheet((s) => ({ ...s, proofs: replaceById(s.proofs, p) })),
-        ),
-      addNote: (input: NoteInput): Promise<NoteRecord | null> =>
-        attempt(
-          'notes',
-          () => api.post<NoteRecord>(routes.notes(jobId()), input),
-          0,
-          (n) => patchSheet((s) => ({ ...s, notes: replaceById(s.notes, n) })),
-        ),
+      ...sheetResources({ api, jobId, attempt, patchSheet }),
     };
   }),
   withHooks((store, live = inject(Live), outbox = inject(Outbox)) => ({

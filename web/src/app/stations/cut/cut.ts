@@ -19,77 +19,7 @@ const TITLES: Readonly<Record<Advice['state'], string>> = {
   selector: 'ip-cut',
   imports: [RouterLink, StateMark, DialPicture],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `
-    @if (cut(); as c) {
-      @if (!store.sheet()!.releases.length) {
-        <p class="said">
-          This part is not released for cutting yet. <a [routerLink]="['/jobs', store.sheet()!.job.id, 'plan']">Release it at Plan</a>, so
-          that its numbers stand still.
-        </p>
-      }
-      <div class="tabs" role="group" aria-label="Segments">
-        @for (x of store.repair()!.cuts; track x.segment.segment.id) {
-          <button
-            type="button"
-            [attr.aria-pressed]="x === c"
-            [class.on]="x === c"
-            (click)="store.select({ spanId: x.segment.segment.id, stationMm: null, clockDeg: null })"
-          >
-            <ip-state [state]="mark(x)" [size]="13" /> {{ x.segment.segment.name }}
-          </button>
-        }
-        <span class="quiet holds">{{ plan()?.lathe?.name }}, {{ plan()?.setUps?.[0]?.setUp?.hold }}</span>
-      </div>
-      <div class="top">
-        <div>
-          <span class="label">Now</span><span class="huge fig">{{ last(c) }}</span>
-        </div>
-        <div>
-          <span class="label">Wanted, cold</span><span class="huge fig">{{ show(c.advice.aimMm) }}</span>
-          <span class="fig band">±{{ show((c.segment.limits.upperMm - c.segment.limits.lowerMm) / 2) }}</span>
-        </div>
-        <div>
-          <span class="label">To come off, on the diameter</span
-          ><span class="huge fig off">{{ c.cuts.length ? show(c.advice.leftMm) : '–' }}</span>
-        </div>
-      </div>
-      <div class="bottom">
-        <section class="next" [class.calm]="c.advice.nextDial === null" aria-live="polite">
-          <h2>{{ titles[c.advice.state] }}</h2>
-          @if (c.advice.nextDial !== null) {
-            <p class="dial fig">{{ dialText(c.advice.nextDial) }}</p>
-            <p class="reads">{{ plan()!.lathe.cross.unit }} on the dial, which reads {{ plan()!.lathe.cross.reads }}</p>
-            <ip-dial-picture [dial]="plan()!.lathe.cross" [from]="c.cuts.at(-1)?.dial ?? 0" [to]="c.advice.nextDial" />
-            <p>
-              From {{ dialText(c.cuts.at(-1)?.dial ?? 0) }}, turn in {{ dialText(c.advice.turnIn ?? 0) }} ({{ lineCount(c) }}), always from
-              the same side.
-            </p>
-          }
-          @for (s of c.advice.sentences; track s) {
-            <p>{{ s }}</p>
-          }
-        </section>
-        <section class="cuts">
-          <h2>Cuts</h2>
-          <ol>
-            @for (b of bars(); track $index) {
-              <li [class.ahead]="b.ahead">
-                <span class="bar" [style.width.%]="b.share"></span>
-                <b class="fig">{{ show(b.mm) }}</b> <span class="quiet">{{ b.words }}</span>
-              </li>
-            }
-          </ol>
-          <p class="wanted fig">wanted, {{ show(c.segment.limits.lowerMm) }} to {{ show(c.segment.limits.upperMm) }}</p>
-          @if (warm(c); as w) {
-            <p class="said">{{ w }}</p>
-          }
-          <p class="quiet speeds">{{ speeds() }}</p>
-        </section>
-      </div>
-    } @else {
-      <p class="empty">Nothing to cut yet. Draw the part, plan it, release it.</p>
-    }
-  `,
+  templateUrl: './cut.html',
   styles: `
     :host {
       display: flex;

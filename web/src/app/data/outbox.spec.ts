@@ -1,0 +1,131 @@
+import { provideZonelessChangeDetection } from '@angular/core';
+import { TestBed } from '@angular/core/testing';
+import type { ReadingInput } from '@iron-patch/contract';
+import { FakeServer, problem } from '../../testing/fake-server';
+import { breathe } from '../../testing/open-sheet';
+import { Live } from './live';
+import { newId } from './new-id';
+import { Outbox } from './outbox';
+
+let server: FakeServer;
+const fresh = (): Outbox => {
+  TestBed.resetTestingModule();
+  TestBed.configureTestingModule({ providers: [provideZonelessChangeDetection()] });
+  return TestBed.inject(Outbox);
+};
+const reading = (text: string, takenAt = new Date().toISOString()): ReadingInput => ({
+  id: newId(),
+  purpose: 'found',
+  featureId: newId(),
+  segmentId: null,
+  stationMm: 5,
+  clockDeg: 0,
+  text,
+  unit: 'mm',
+  instrumentId: 'mic',
+  partTempC: null,
+  dial: null,
+  takenAt,
+  supersedesId: null,
+  withdrawn: false,
+  confirmed: false,
+});
+const texts = (): unknown[] => server.changes().map((a) => (a.body as ReadingInput).text);
+
+beforeEach(() => {
+  localStorage.clear();
+  server = new FakeServer();
+});
+
+it('sends a reading under its own id as key and forgets it when it is stored', async () => {
+  const outbox = fresh();
+  const seen: string[] = [];
+  outbox.acknowledged.subscribe((r) => seen.push(r.text));
+  const input = reading('40.16');
+  outbox.add('job', input, 40.16);
+  expect(outbox.waiting()).toBe(1);
+  await breathe();
+  expect(server.changes()[0]!.headers['Idempotency-Key']).toBe(input.id);
+  expect(seen).toEqual(['40.16']);
+  expect(outbox.waiting()).toBe(0);
+  expect(localStorage).toHaveLength(0);
+});
+
+it('keeps what was not acknowledged in the browser, in order, over a reload', async () => {
+  server.down = true;
+  const first = fresh();
+  first.add('job', reading('40.1', '2026-11-25T10:00:00Z'), 40.1);
+  first.add('job', reading('40.2', '2026-11-25T10:00:01Z'), 40.2);
+  await breathe();
+  expect(localStorage).toHaveLength(2);
+
+  server.down = false;
+  server.asked.length = 0;
+  const reloaded = fresh();
+  expect(reloaded.waiting()).toBe(2);
+  await breathe();
+  expect(texts()).toEqual(['40.1', '40.2']);
+  expect(reloaded.waiting()).toBe(0);
+});
+
+it('tries again when the line comes back, with the same key', async () => {
+  const outbox = fresh();
+  server.replies.push('silence');
+  outbox.add('job', reading('40.3'), 40.3);
+  await breathe();
+  expect(outbox.waiting()).toBe(1);
+  TestBed.inject(Live).back.next();
+  await breathe();
+  const keys = server.changes().map((a) => a.headers['Idempotency-Key']);
+  expect(keys).toHaveLength(2);
+  expect(keys[0]).toBe(keys[1]);
+  expect(outbox.waiting()).toBe(0);
+});
+
+it('puts a refused reading aside with its reason and sends the rest', async () => {
+  const outbox = fresh();
+  server.replies.push(problem(422, { problems: [{ code: 'implausible', path: 'text', message: 'Did you mean 40.3?' }] }));
+  outbox.add('job', reading('403'), 403);
+  outbox.add('job', reading('40.4'), 40.4);
+  await breathe();
+  expect(outbox.refused().map((i) => i.refused![0]!.message)).toEqual(['Did you mean 40.3?']);
+  expect(outbox.waiting()).toBe(0);
+  expect(texts()).toEqual(['403', '40.4']);
+
+  outbox.insist(outbox.refused()[0]!.input.id);
+  await breathe();
+  expect((server.changes().at(-1)!.body as ReadingInput).confirmed).toBe(true);
+  expect(outbox.refused()).toEqual([]);
+});
+
+it('leaves a refused reading out when somebody says so', async () => {
+  const outbox = fresh();
+  server.replies.push(problem(403));
+  outbox.add('job', reading('40.4'), 40.4);
+  await breathe();
+  expect(outbox.refused()[0]!.refused![0]!.message).toBe('No. Because.');
+  outbox.drop(outbox.refused()[0]!.input.id);
+  expect(outbox.items()).toEqual([]);
+  expect(localStorage).toHaveLength(0);
+});
+
+it('waits and keeps a reading when the server itself broke', async () => {
+  const outbox = fresh();
+  server.replies.push(problem(500));
+  outbox.add('job', reading('40.4'), 40.4);
+  await breathe();
+  expect(outbox.waiting()).toBe(1);
+  expect(outbox.refused()).toEqual([]);
+});
+
+it('says so when the browser has no room', () => {
+  server.down = true;
+  const outbox = fresh();
+  const full = jest.spyOn(Storage.prototype, 'setItem').mockImplementation(() => {
+    throw new DOMException('full', 'QuotaExceededError');
+  });
+  outbox.add('job', reading('40.4'), 40.4);
+  expect(outbox.full()).toBe(true);
+  expect(outbox.waiting()).toBe(1);
+  full.mockRestore();
+});

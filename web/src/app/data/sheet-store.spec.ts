@@ -1,0 +1,199 @@
+import { TestBed } from '@angular/core/testing';
+import { choiceKey } from '@iron-patch/core';
+import { drawnPin, testChoice, testReading, testSheet } from '@iron-patch/core/testing';
+import { FakeServer, problem } from '../../testing/fake-server';
+import { breathe, openSheet } from '../../testing/open-sheet';
+import { Live } from './live';
+import type { SheetStore } from './sheet-store';
+
+let server: FakeServer;
+let store: InstanceType<typeof SheetStore>;
+beforeEach(async () => {
+  server = new FakeServer();
+  store = await openSheet(server);
+});
+
+const fitKey = choiceKey.fit('barrel');
+const keep = { schoolId: 'grease', hole: 'keep', truedMm: null };
+const newReading = (text: string) => ({
+  purpose: 'found' as const,
+  featureId: 'barrel',
+  segmentId: null,
+  stationMm: 20,
+  clockDeg: 90,
+  text,
+  unit: 'mm' as const,
+  instrumentId: 'tele',
+  partTempC: null,
+  dial: null,
+  supersedesId: null,
+  withdrawn: false,
+  confirmed: false,
+});
+
+describe('an open sheet', () => {
+  it('is worked out by core', () => {
+    expect(store.repair()!.fits[0]!.figures!.upper.value).toBeCloseTo(40.049, 3);
+    expect(store.next()!.id).toBe('decide');
+    expect(store.picture()!.mates).toHaveLength(1);
+    expect(store.unit()).toBe('mm');
+  });
+
+  it('tells when there is no such job', async () => {
+    await store.open('nothing');
+    expect(store.missing()).toBe(true);
+  });
+});
+
+describe('a reading', () => {
+  it('counts at once, before the server has it', async () => {
+    server.down = true;
+    store.takeReading(newReading('40.10'), 40.1);
+    expect(store.repair()!.fits[0]!.figures!.hole.value).toBeLessThan(40.16);
+    await breathe();
+    expect(store.sheet()!.readings).toHaveLength(15);
+    expect(store.shown()!.readings).toHaveLength(16);
+  });
+
+  it('is not counted twice when the server has it', async () => {
+    store.takeReading(newReading('40.10'), 40.1);
+    await breathe();
+    expect(store.shown()!.readings).toHaveLength(16);
+    expect(store.sheet()!.readings).toHaveLength(16);
+  });
+
+  it('is taken back by a withdrawal, never by deleting', async () => {
+    store.takeReading(newReading('40.10'), 40.1);
+    await breathe();
+    expect(store.undo()!.what).toBe('reading 40.10');
+    await store.undoLast();
+    await breathe();
+    const sent = server.changes().map((a) => a.body as { withdrawn: boolean; supersedesId: string | null; id: string });
+    expect(sent.map((s) => s.withdrawn)).toEqual([false, true]);
+    expect(sent[1]!.supersedesId).toBe(sent[0]!.id);
+    expect(store.repair()!.fits[0]!.figures!.hole.value).toBeCloseTo(40.16, 9);
+  });
+});
+
+describe('a choice', () => {
+  it('is stored with its reason at the version that was read', async () => {
+    await store.putChoice(fitKey, 'fit', keep, 'outdoors');
+    expect(server.changes()[0]).toMatchObject({
+      method: 'PUT',
+      body: { value: keep, reason: 'outdoors' },
+      headers: { 'If-None-Match': '*' },
+    });
+    expect(store.repair()!.fits[0]!.choice).toEqual(keep);
+    expect(store.undo()).toBeNull();
+  });
+
+  it('can be taken back to the one before', async () => {
+    await store.putChoice(fitKey, 'fit', keep);
+    await store.putChoice(fitKey, 'fit', { ...keep, hole: 'true' });
+    expect(store.repair()!.fits[0]!.target!.upperMm).toBeGreaterThan(40.2);
+    await store.undoLast();
+    expect(store.repair()!.fits[0]!.choice).toEqual(keep);
+    expect(server.changes().map((a) => a.headers['If-Match'] ?? '*')).toEqual(['*', expect.any(String), expect.any(String)]);
+  });
+
+  it('that another changed meanwhile becomes a question, and mine can be saved over theirs', async () => {
+    server.replies.push(problem(412, { current: { version: 4 } }));
+    expect(await store.putChoice(fitKey, 'fit', keep)).toBeNull();
+    expect(store.conflict()!.what).toBe('fit');
+    await store.conflict()!.keepMine();
+    expect(server.changes().at(-1)!.headers['If-Match']).toBe('"v4"');
+    expect(store.conflict()).toBeNull();
+  });
+
+  it('that another changed can be left as theirs', async () => {
+    server.replies.push(problem(412, { current: { version: 4 } }));
+    await store.putChoice(fitKey, 'fit', keep);
+    store.takeTheirs();
+    expect(store.conflict()).toBeNull();
+    expect(server.changes()).toHaveLength(1);
+  });
+
+  it('that the server does not answer stays typed and is told', async () => {
+    server.replies.push('silence');
+    await expect(store.putChoice(fitKey, 'fit', keep)).rejects.toThrow();
+    expect(store.message()).toMatchObject({ bad: true, text: expect.stringContaining('still here') });
+  });
+
+  it('that the server refuses is told in its words', async () => {
+    server.replies.push(problem(422));
+    await expect(store.putChoice(fitKey, 'fit', keep)).rejects.toThrow();
+    expect(store.message()!.text).toBe('No. Because.');
+    store.clearMessage();
+    expect(store.message()).toBeNull();
+  });
+});
+
+describe('a drawing that is not saved', () => {
+  it('is worked with at once and survives leaving the page', async () => {
+    store.draft(drawnPin());
+    expect(store.repair()!.part!.segments[1]!.diameter.value).toBeCloseTo(40.0408, 3);
+    expect(store.sheet()!.choices).toEqual([]);
+    await store.open('nothing');
+    await store.open('job');
+    expect(store.draftPart()!.name).toBe('Hinge pin');
+    store.draft(null);
+    expect(store.repair()!.part).toBeNull();
+  });
+
+  it('remembers which saved version it started from, whatever comes in meanwhile', () => {
+    server.sheet = testSheet({ choices: [{ ...testChoice(choiceKey.part, drawnPin()), version: 3 }] });
+    return store.refresh().then(async () => {
+      store.draft({ ...drawnPin(), name: 'Mine' });
+      server.sheet = testSheet({ choices: [{ ...testChoice(choiceKey.part, drawnPin()), version: 4 }] });
+      await store.refresh();
+      store.draft({ ...drawnPin(), name: 'Mine still' });
+      expect(store.draftFrom()).toBe(3);
+    });
+  });
+});
+
+describe('news of another screen', () => {
+  it('of this job fetches it again, of another does not', async () => {
+    const live = TestBed.inject(Live);
+    const before = server.asked.length;
+    live.news.next({ jobId: 'other', table: 'readings', screen: 'x' });
+    await new Promise((r) => setTimeout(r, 120));
+    expect(server.asked).toHaveLength(before);
+    server.sheet = testSheet({
+      readings: [...server.sheet.readings, testReading({ featureId: 'barrel', stationMm: 20, clockDeg: 0, valueMm: 40.29 })],
+    });
+    live.news.next({ jobId: 'job', table: 'readings', screen: 'x' });
+    await new Promise((r) => setTimeout(r, 120));
+    expect(store.sheet()!.readings).toHaveLength(16);
+  });
+
+  it('after a gap fetches what may have been missed', async () => {
+    const before = server.asked.length;
+    TestBed.inject(Live).back.next();
+    await breathe();
+    expect(server.asked.slice(before).map((a) => a.path)).toContain('/api/jobs/job/sheet');
+  });
+});
+
+describe('what a sheet is made of', () => {
+  it('is added, changed and removed at the version that was opened', async () => {
+    const component = store.sheet()!.components[0]!;
+    const { name, role, materialId, axisOffsetMm, verdict, asFound } = component;
+    const input = { name, role, materialId, axisOffsetMm, verdict, asFound };
+    await store.addComponent({ ...input, name: 'Nut' }, 'key-1');
+    expect(store.sheet()!.components.map((c) => c.name)).toContain('Nut');
+    await store.saveComponent(component, { ...input, name: 'Pin, long' });
+    expect(server.changes()[1]!.headers['If-Match']).toBe('"v1"');
+    await store.removeComponent(component);
+    expect(store.sheet()!.components.find((c) => c.id === component.id)).toBeUndefined();
+  });
+
+  it('is released, proved and noted', async () => {
+    await store.release();
+    expect(store.sheet()!.releases).toHaveLength(1);
+    await store.prove({ segmentId: 'body', passed: true, remark: '' });
+    expect(store.sheet()!.proofs).toHaveLength(1);
+    await store.addNote({ station: 'return', text: 'Greased.' });
+    expect(store.sheet()!.notes.map((n) => n.text)).toEqual(['Greased.']);
+  });
+});

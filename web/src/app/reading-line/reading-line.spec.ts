@@ -1,0 +1,182 @@
+import { choiceKey, type Repair } from '@iron-patch/core';
+import { drawnPin, testChoice, testReading, testSheet, testShop } from '@iron-patch/core/testing';
+import { workOut } from '@iron-patch/core';
+import type { ReadingInput } from '@iron-patch/contract';
+import { FakeServer } from '../../testing/fake-server';
+import { breathe, openSheet, press, show, type, words } from '../../testing/open-sheet';
+import type { SheetStore } from '../data';
+import { ReadingLine } from './reading-line';
+import { lineTarget } from './spot';
+
+const nothing = { spanId: null, stationMm: null, clockDeg: null };
+const half = testSheet().readings.filter((r) => r.featureId !== 'barrel' || r.stationMm < 20);
+const plan = { latheId: 'gap-bed', barId: 'bar60', tool: 'carbide', partingMm: 3, touched: 'left', grippedMm: 25, finishes: 2 };
+const planned = [
+  testChoice(choiceKey.fit('barrel'), { schoolId: 'grease', hole: 'keep', truedMm: null }),
+  testChoice(choiceKey.part, drawnPin()),
+  testChoice(choiceKey.plan, plan),
+];
+
+describe('where the line stands', () => {
+  const repair = (more = {}): Repair => workOut(testSheet(more), testShop);
+
+  it('at the next planned spot, expecting what was last read there', () => {
+    const t = lineTarget(repair({ readings: half }), 'measure', nothing, 'mm')!;
+    expect(t).toMatchObject({
+      purpose: 'found',
+      featureId: 'barrel',
+      spot: { stationMm: 20, clockDeg: 0 },
+      title: 'Barrel bore, 20 mm in, 0°',
+      replaces: null,
+    });
+    expect(t.expectedMm).toBe(40.24);
+  });
+
+  it('nowhere when all is in, so that a stray number corrects nothing', () => {
+    expect(lineTarget(repair(), 'measure', nothing, 'mm')).toBeNull();
+    expect(lineTarget(repair(), 'decide', nothing, 'mm')).toBeNull();
+  });
+
+  it('at a picked spot, to correct the reading there', () => {
+    const sheet = testSheet();
+    const there = sheet.readings.find((r) => r.featureId === 'barrel' && r.stationMm === 5 && r.clockDeg === 90)!;
+    expect(lineTarget(workOut(sheet, testShop), 'measure', { spanId: 'barrel', stationMm: 5, clockDeg: 90 }, 'mm')!.replaces).toBe(
+      there.id,
+    );
+  });
+
+  it('names places in the reader’s unit', () => {
+    expect(lineTarget(repair({ readings: half }), 'measure', nothing, 'in')!.title).toBe('Barrel bore, 0.787 in in, 0°');
+  });
+
+  it('at the cut: first the bar, then what the coach expects, with its dial', () => {
+    const first = lineTarget(repair({ choices: planned }), 'cut', { ...nothing, spanId: 'body' }, 'mm')!;
+    expect(first).toMatchObject({ purpose: 'cut', segmentId: 'body', expectedMm: 60, title: 'Body, before the first cut', dial: 0 });
+    const readings = [...testSheet().readings, testReading({ purpose: 'cut', segmentId: 'body', valueMm: 44.6, dial: 0 })];
+    const next = lineTarget(repair({ choices: planned, readings }), 'cut', { ...nothing, spanId: 'body' }, 'mm')!;
+    expect(next.expectedMm).toBeLessThan(44.6);
+    expect(next.dial).toBeGreaterThan(0);
+  });
+
+  it('at the proof: two directions of each segment, then nowhere', () => {
+    const proof = (clockDeg: number, segmentId: string) =>
+      testReading({ purpose: 'proof', segmentId, clockDeg, stationMm: 60, valueMm: 40.04 });
+    const at = (readings: ReturnType<typeof testReading>[]) =>
+      lineTarget(repair({ choices: planned, readings: [...testSheet().readings, ...readings] }), 'prove', nothing, 'mm');
+    expect(at([])).toMatchObject({ segmentId: 'head', spot: { clockDeg: 0 } });
+    expect(at([proof(0, 'head')])).toMatchObject({ segmentId: 'head', spot: { clockDeg: 90 } });
+    expect(at(['head', 'body'].flatMap((s) => [proof(0, s), proof(90, s)]))).toBeNull();
+  });
+});
+
+describe('typing on the line', () => {
+  let server: FakeServer;
+  let store: InstanceType<typeof SheetStore>;
+  const line = async (station = 'measure') => show(ReadingLine, { station });
+  const enter = async (fixture: Awaited<ReturnType<typeof line>>, text: string): Promise<void> => {
+    await type(fixture, '#reading', text);
+    fixture.nativeElement.querySelector('form').dispatchEvent(new Event('submit'));
+    await fixture.whenStable();
+    await breathe();
+    await fixture.whenStable();
+  };
+  const sent = (): ReadingInput[] => server.changes().map((a) => a.body as ReadingInput);
+  beforeEach(async () => {
+    server = new FakeServer(testSheet({ readings: half }));
+    store = await openSheet(server);
+  });
+
+  it('tells the other unit as it is typed', async () => {
+    const fixture = await line();
+    await type(fixture, '#reading', '40.22');
+    expect(words(fixture)).toContain('1.583 in');
+    await type(fixture, '#reading', '1 37/64');
+    expect(words(fixture)).toContain('40.084 mm');
+  });
+
+  it('takes a reading as typed and moves on', async () => {
+    const fixture = await line();
+    await enter(fixture, '40.28');
+    expect(sent()[0]).toMatchObject({
+      text: '40.28',
+      unit: 'mm',
+      featureId: 'barrel',
+      stationMm: 20,
+      clockDeg: 0,
+      instrumentId: 'tele',
+      confirmed: false,
+    });
+    expect(words(fixture)).toContain('Barrel bore, 20 mm in, 45°');
+    expect(store.selection()).toMatchObject({ spanId: 'barrel', clockDeg: 45 });
+  });
+
+  it('asks about a slip and takes what was meant, or what was typed', async () => {
+    const fixture = await line();
+    await enter(fixture, '4.022');
+    expect(sent()).toEqual([]);
+    expect(words(fixture)).toContain('Did you mean 40.220');
+    await press(fixture, 'Take 40.220');
+    await breathe();
+    expect(sent()[0]).toMatchObject({ text: '40.2200 mm', confirmed: true });
+    await enter(fixture, '4.022');
+    await press(fixture, 'It is right as typed');
+    await breathe();
+    expect(sent()[1]).toMatchObject({ text: '4.022', confirmed: true });
+  });
+
+  it('says what is wrong and keeps what was typed', async () => {
+    const fixture = await line();
+    await enter(fixture, 'wobbly');
+    expect(words(fixture)).toContain('is not a size');
+    expect(fixture.nativeElement.querySelector('#reading').value).toBe('wobbly');
+    expect(sent()).toEqual([]);
+  });
+
+  it('sends the temperature of the part, and refuses one that is none', async () => {
+    const fixture = await line();
+    await type(fixture, 'input[name=partTemp]', 'hot');
+    await enter(fixture, '40.28');
+    expect(words(fixture)).toContain('temperature of the part is a number');
+    await type(fixture, 'input[name=partTemp]', '31,5');
+    await enter(fixture, '40.28');
+    expect(sent()[0]!.partTempC).toBe(31.5);
+  });
+
+  it('takes an offset from what the place was', async () => {
+    server = new FakeServer(
+      testSheet({ readings: half, choices: [testChoice(choiceKey.nominal('barrel'), { sizeMm: 40, name: '40 mm H7' })] }),
+    );
+    store = await openSheet(server);
+    const fixture = await line();
+    await enter(fixture, '+0.22 over nominal');
+    expect(sent()[0]!.text).toBe('40.2200 mm');
+  });
+
+  it('steps through the plan with the arrows', async () => {
+    const fixture = await line();
+    const key = (name: string): boolean =>
+      fixture.nativeElement.querySelector('#reading').dispatchEvent(new KeyboardEvent('keydown', { key: name, cancelable: true }));
+    key('ArrowDown');
+    await fixture.whenStable();
+    expect(store.selection()).toMatchObject({ stationMm: 20, clockDeg: 45 });
+    key('ArrowUp');
+    key('ArrowUp');
+    await fixture.whenStable();
+    expect(store.selection()).toMatchObject({ stationMm: 5, clockDeg: 135 });
+  });
+
+  it('wants to know where the dial stood at a cut', async () => {
+    server = new FakeServer(testSheet({ choices: planned }));
+    store = await openSheet(server);
+    store.select({ spanId: 'body' });
+    const fixture = await line('cut');
+    await type(fixture, 'input[name=dial]', 'far');
+    await enter(fixture, '44.6');
+    expect(words(fixture)).toContain('where the cross-slide dial stood');
+    await type(fixture, 'input[name=dial]', '0.1250');
+    await enter(fixture, '44.6 mm');
+    await press(fixture, 'It is right as typed');
+    await breathe();
+    expect(sent()[0]).toMatchObject({ purpose: 'cut', segmentId: 'body', dial: 0.125, text: '44.6 mm' });
+  });
+});

@@ -1,0 +1,273 @@
+import { choiceKey, type JobSheet } from '@iron-patch/core';
+import { drawnPin, testChoice, testReading, testSheet } from '@iron-patch/core/testing';
+import { FakeServer } from '../../testing/fake-server';
+import { breathe, openSheet, press, show, type, withServerIds, words } from '../../testing/open-sheet';
+import type { SheetStore } from '../data';
+import { Cut } from './cut/cut';
+import { Decide } from './decide/decide';
+import { Draw } from './draw/draw';
+import { Measure } from './measure/measure';
+import { Plan } from './plan/plan';
+import { Prove } from './prove/prove';
+import { Return } from './return/return';
+import { FeatureForm } from './strip/feature-form';
+import { Strip } from './strip/strip';
+
+let server: FakeServer;
+let store: InstanceType<typeof SheetStore>;
+const open = async (more: Parameters<typeof testSheet>[0] = {}, as: (s: JobSheet) => JobSheet = (s) => s): Promise<void> => {
+  server = new FakeServer(as(testSheet(more)));
+  store = await openSheet(server);
+};
+const fit = testChoice(choiceKey.fit('barrel'), { schoolId: 'grease', hole: 'keep', truedMm: null });
+const part = testChoice(choiceKey.part, drawnPin());
+const plan = testChoice(choiceKey.plan, {
+  latheId: 'gap-bed',
+  barId: 'bar60',
+  tool: 'carbide',
+  partingMm: 3,
+  touched: 'left',
+  grippedMm: 25,
+  finishes: 2,
+});
+const cut = (dial: number, valueMm: number, partTempC: number | null = null) =>
+  testReading({ purpose: 'cut', segmentId: 'body', dial, valueMm, partTempC, instrumentId: 'mic' });
+
+describe('Strip', () => {
+  it('lists components, places and what fits together, and what comes first when there is nothing', async () => {
+    await open();
+    const text = words(await show(Strip));
+    expect(text).toContain('Hinge pin worn part, Medium carbon steel (C45, 1045), remake');
+    expect(text).toContain('Barrel bore inside 0 to 40 5, 20, 35; 4 clocks Body');
+    expect(text).toContain('A licensed person passes it before service');
+    await open({ components: [], features: [], readings: [] });
+    expect(words(await show(Strip))).toContain('Start with the worn part');
+  });
+
+  it('plans stations by length until somebody types their own, and refuses what is no number', async () => {
+    await open({}, withServerIds);
+    const componentId = store.sheet()!.components[0]!.id;
+    const fixture = await show(FeatureForm, { componentId });
+    const stations = (): string => fixture.nativeElement.querySelector('input[name=stations]').value;
+    expect(stations()).toBe('3, 20, 37');
+    await type(fixture, 'ip-length:nth-of-type(2) input', '10');
+    expect(stations()).toBe('2.5, 7.5');
+    await type(fixture, 'input[name=stations]', '1, x');
+    expect(words(fixture)).toContain('"x" is no station');
+    await type(fixture, 'input[name=stations]', '1; 4,5');
+    await type(fixture, 'input[name=name]', 'Neck');
+    await press(fixture, 'Save place');
+    await breathe();
+    expect(server.changes()[0]!.body).toMatchObject({
+      name: 'Neck',
+      componentId,
+      side: 'outside',
+      stationsMm: [1, 4.5],
+      clocksDeg: [0, 90],
+    });
+  });
+});
+
+describe('Measure', () => {
+  it('shows the grid, the section and what the readings cannot show', async () => {
+    await open();
+    store.select({ spanId: 'barrel' });
+    const text = words(await show(Measure));
+    expect(text).toContain('Barrel bore at 5 mm');
+    expect(text).toContain('40.240');
+    expect(text).toContain('oval, along 0°');
+    expect(text).toContain('shape drawn 50 times larger');
+    expect(text).toContain('cannot show three lobes');
+  });
+
+  it('marks the next spot and moves the line to a touched one', async () => {
+    await open({ readings: testSheet().readings.filter((r) => r.stationMm !== 35) });
+    const fixture = await show(Measure);
+    expect(words(fixture)).toContain('next');
+    await press(fixture, 'Station 5, 90 degrees, 40.170');
+    expect(store.selection()).toEqual({ spanId: 'barrel', stationMm: 5, clockDeg: 90 });
+  });
+
+  it('takes a reading back from the list', async () => {
+    await open();
+    store.select({ spanId: 'land' });
+    await press(await show(Measure), 'Take back 39.975');
+    await breathe();
+    expect(server.changes()[0]!.body).toMatchObject({ withdrawn: true, featureId: 'land', supersedesId: expect.any(String) });
+  });
+
+  it('says where to begin when there is nothing to measure', async () => {
+    await open({ features: [], readings: [] });
+    expect(words(await show(Measure))).toContain('Add the components and their places at Strip');
+  });
+});
+
+describe('Decide', () => {
+  it('puts the schools side by side and stores the chosen one with its reason', async () => {
+    await open();
+    const fixture = await show(Decide);
+    expect(words(fixture)).toContain('True the hole.');
+    expect(words(fixture)).toContain('follow the house default');
+    await type(fixture, 'input[name=reason]', 'Boring bar is free.');
+    await press(fixture, 'Running in grease or dirt, true the hole, pin 40.239');
+    expect(server.changes()[0]).toMatchObject({
+      path: '/api/jobs/job/choices/fit:barrel',
+      body: { value: { schoolId: 'grease', hole: 'true', truedMm: null }, reason: 'Boring bar is free.' },
+    });
+    expect(words(fixture)).toContain('Why: Boring bar is free.');
+  });
+
+  it('wants cause and route both', async () => {
+    await open();
+    const fixture = await show(Decide);
+    await type(fixture, 'textarea[name=cause]', 'Ran dry.');
+    await press(fixture, 'Save cause and route');
+    expect(words(fixture)).toContain('Write down both');
+    expect(server.changes()).toEqual([]);
+    await type(fixture, 'textarea[name=route]', 'New pin.');
+    await press(fixture, 'Save cause and route');
+    expect(server.changes()[0]!.body).toMatchObject({ value: { cause: 'Ran dry.', route: 'New pin.' } });
+  });
+
+  it('lets a person pick what it was', async () => {
+    await open();
+    const fixture = await show(Decide);
+    await press(fixture, '40 mm f7');
+    expect(server.changes()[0]).toMatchObject({
+      path: '/api/jobs/job/choices/nominal:body',
+      body: { value: { sizeMm: 40, name: '40 mm f7' } },
+    });
+  });
+
+  it('says what is missing without a measured mate', async () => {
+    await open({ features: testSheet().features.filter((f) => f.id !== 'barrel'), readings: [] });
+    expect(words(await show(Decide))).toContain('A fit needs a measured mate');
+  });
+});
+
+describe('Draw', () => {
+  it('starts from a kind and lets the body follow the fit', async () => {
+    await open({ choices: [fit] }, withServerIds);
+    const mate = store.sheet()!.features[2]!.id;
+    const fixture = await show(Draw);
+    await press(fixture, 'Plain pin');
+    await press(fixture, 'Draw it');
+    expect(store.draftPart()!.segments).toMatchObject([{ kind: 'cylinder', lengthMm: 100, fitsFeatureIds: [mate] }]);
+    expect(words(fixture)).toContain('40.033 to 40.049');
+    await press(fixture, 'Save drawing');
+    await breathe();
+    expect(server.changes()[0]!.path).toBe('/api/jobs/job/choices/part');
+    expect(store.draftPart()).toBeNull();
+  });
+
+  it('adds and removes segments, holes and a bore, and saves nothing that cannot be made', async () => {
+    await open({ choices: [fit, part] });
+    const fixture = await show(Draw);
+    await press(fixture, 'Add a cylinder');
+    await press(fixture, 'Add a cross hole');
+    await press(fixture, 'Add a bore');
+    expect(store.draftPart()).toMatchObject({ segments: { length: 3 }, crossHoles: { length: 1 }, bore: { diameterMm: 28 } });
+    await press(fixture, 'Remove Step');
+    await press(fixture, 'Remove bore');
+    await press(fixture, 'Remove hole');
+    store.draft({ ...store.draftPart()!, segments: [{ ...store.draftPart()!.segments[0]!, lengthMm: 0 }] });
+    await fixture.whenStable();
+    const save = [...fixture.nativeElement.querySelectorAll('button')].find((b: HTMLButtonElement) =>
+      b.textContent!.includes('Save drawing'),
+    ) as HTMLButtonElement;
+    expect(save.disabled).toBe(true);
+    await press(fixture, 'Forget the changes');
+    expect(words(fixture)).toContain('Saved.');
+  });
+});
+
+describe('Plan', () => {
+  it('proposes, is chosen, then released', async () => {
+    await open({ choices: [fit, part] });
+    const fixture = await show(Plan);
+    expect(words(fixture)).toContain('152.500');
+    expect(words(fixture)).toContain('Part off');
+    expect(words(fixture)).toContain('chuck side');
+    await press(fixture, 'Plan it this way');
+    expect(server.changes()[0]!.body).toMatchObject({ value: { latheId: 'gap-bed', barId: 'bar60', touched: 'left' } });
+    await press(fixture, 'Release for cutting');
+    await breathe();
+    await fixture.whenStable();
+    expect(words(fixture)).toContain('Released 2026-11-25 by Tomas Quill.');
+  });
+
+  it('says why no bar will do and cannot then be planned', async () => {
+    await open({ choices: [fit, { ...part, value: { ...drawnPin(), materialId: 'brass' } }] });
+    const fixture = await show(Plan);
+    expect(words(fixture)).toContain('The rack has no bar of this material');
+    expect(fixture.nativeElement.querySelector('button.next').disabled).toBe(true);
+  });
+});
+
+describe('Cut', () => {
+  it('tells now, wanted, what comes off and where the dial goes', async () => {
+    await open({ choices: [fit, part, plan], readings: [...testSheet().readings, cut(0, 40.625)] });
+    store.select({ spanId: 'body' });
+    const text = words(await show(Cut));
+    expect(text).toContain('Now 40.625');
+    expect(text).toContain('To come off, on the diameter 0.584');
+    expect(text).toContain('0.0057');
+    expect(text).toContain('in on the dial, which reads radius');
+    expect(text).toContain('Two equal cuts are left.');
+    expect(text).toContain('not released for cutting yet');
+  });
+
+  it.each([
+    [[], 'First: skim it'],
+    [[cut(0, 40.04)], 'Inside its limits'],
+    [[cut(0, 39.9)], 'Under its limit'],
+    [[cut(0, 40.07)], 'Too thin for this tool'],
+    [[cut(0, 40.333), cut(0.01, 40.24, 33)], 'Let it cool'],
+  ] as const)('knows when not to cut on', async (cuts, title) => {
+    await open({ choices: [fit, part, plan], readings: [...testSheet().readings, ...cuts] });
+    store.select({ spanId: 'body' });
+    expect(words(await show(Cut))).toContain(title);
+  });
+});
+
+describe('Prove', () => {
+  const proved = [0, 90].map((clockDeg) =>
+    testReading({ purpose: 'proof', segmentId: 'body', stationMm: 60, clockDeg, valueMm: 40.041, instrumentId: 'mic' }),
+  );
+
+  it('judges, predicts the play, and is passed by somebody', async () => {
+    await open({ choices: [fit, part, plan], readings: [...testSheet().readings, ...proved] });
+    const fixture = await show(Prove);
+    expect(words(fixture)).toContain('40.041 ±0.004');
+    expect(words(fixture)).toContain('fits');
+    expect(words(fixture)).toContain('0.119 0.0047 in at the tightest place');
+    await press(fixture, 'Pass Body');
+    expect(server.changes()[0]!.body).toEqual({ segmentId: 'body', passed: true, remark: '' });
+  });
+
+  it('keeps the name of the licensed person', async () => {
+    await open({ choices: [fit, part] });
+    const fixture = await show(Prove);
+    await type(fixture, 'input.by', 'Surveyor, licence 7');
+    await press(fixture, 'On record');
+    await breathe();
+    await fixture.whenStable();
+    expect(words(fixture)).toContain('Decided by Surveyor, licence 7.');
+  });
+});
+
+describe('Return', () => {
+  it('tells what is still open and wants one lesson', async () => {
+    await open({ choices: [fit, part] });
+    const fixture = await show(Return);
+    expect(words(fixture)).toContain('Plan still waits for lathe, bar and tool.');
+    await press(fixture, 'Hand it back');
+    expect(words(fixture)).toContain('Write one lesson');
+    await type(fixture, 'textarea[name=lesson]', 'Grease it.');
+    await press(fixture, 'Hand it back');
+    expect(server.changes()[0]).toMatchObject({
+      path: '/api/jobs/job/choices/returned',
+      body: { value: { lesson: 'Grease it.', stillToDo: '' } },
+    });
+  });
+});

@@ -1,0 +1,78 @@
+import { PROBLEM_TYPE, routes } from '@iron-patch/contract';
+import type { JobSheet, Shop } from '@iron-patch/core';
+import { testSheet, testShop } from '@iron-patch/core/testing';
+
+export interface Asked {
+  readonly method: string;
+  readonly path: string;
+  readonly headers: Readonly<Record<string, string>>;
+  readonly body: unknown;
+}
+type Reply = { readonly status: number; readonly body?: unknown } | 'silence';
+
+/** Answers `fetch` as the server would, from a sheet in memory; what it was asked is kept. */
+export class FakeServer {
+  readonly asked: Asked[] = [];
+  sheet: JobSheet;
+  shop: Shop = testShop;
+  /** Replies to calls that change something, taken in turn; when empty they are accepted as they are. */
+  readonly replies: Reply[] = [];
+  down = false;
+
+  constructor(sheet: JobSheet = testSheet()) {
+    this.sheet = sheet;
+    globalThis.fetch = ((path: string, init: RequestInit = {}) => this.answer(path, init)) as typeof fetch;
+  }
+
+  changes(): Asked[] {
+    return this.asked.filter((a) => a.method !== 'GET');
+  }
+
+  private answer(path: string, init: RequestInit): Promise<Response> {
+    const method = init.method ?? 'GET';
+    const body: unknown = typeof init.body === 'string' ? JSON.parse(init.body) : undefined;
+    this.asked.push({ method, path, headers: (init.headers ?? {}) as Record<string, string>, body });
+    if (this.down) return Promise.reject(new TypeError('Failed to fetch'));
+    if (method === 'GET') return Promise.resolve(this.read(path));
+    const reply = this.replies.shift() ?? { status: 201, body: this.stored(path, body) };
+    if (reply === 'silence') return Promise.reject(new TypeError('Failed to fetch'));
+    return Promise.resolve(response(reply.status, reply.body ?? null));
+  }
+
+  private read(path: string): Response {
+    if (path === routes.shop) return response(200, { shop: this.shop, customers: [this.sheet.customer] });
+    if (path === routes.sheet(this.sheet.job.id)) return response(200, this.sheet);
+    if (path === routes.floor) return response(200, []);
+    return response(404, { title: 'There is no such job.', status: 404, detail: '', type: '' });
+  }
+
+  /** What a plain acceptance stores. */
+  private stored(path: string, body: unknown): unknown {
+    const sent = (body ?? {}) as Record<string, unknown>;
+    if (path.includes('/choices/')) {
+      const key = path.split('/choices/')[1]!;
+      const version = (this.sheet.choices.find((c) => c.key === key)?.version ?? 0) + 1;
+      return { jobId: this.sheet.job.id, key, value: sent['value'], reason: sent['reason'], personId: 'tomas', at: '', version };
+    }
+    if (path.endsWith('/readings')) return { ...sent, jobId: this.sheet.job.id, personId: 'tomas', valueMm: 1, confirmed: undefined };
+    if (path.endsWith('/releases'))
+      return { id: 'release', jobId: this.sheet.job.id, figures: [], personId: 'tomas', at: '2026-11-25T09:00:00Z' };
+    return { id: 'new', ...sent, jobId: this.sheet.job.id, version: 2 };
+  }
+}
+
+/** As much of a fetch response as the API client reads. */
+function response(status: number, body: unknown): Response {
+  return {
+    ok: status < 400,
+    status,
+    headers: new Headers({ 'Content-Type': status < 400 ? 'application/json' : PROBLEM_TYPE }),
+    json: () => Promise.resolve(body),
+  } as Response;
+}
+
+/** Problem details of a status. */
+export const problem = (status: number, more: object = {}): { status: number; body: object } => ({
+  status,
+  body: { type: '/problems/test', title: 'No.', status, detail: 'Because.', ...more },
+});
