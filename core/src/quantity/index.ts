@@ -12,4 +12,5 @@ export {
   type InchFraction,
 } from './format-length';
 export { parseNumber, type TypedNumber } from './parse-number';
+export { parseNumberList } from './parse-number-list';
 export { parseLength, MOST_LENGTH_MM, type TypedLength, type ParseLengthOptions } from './parse-length';

@@ -53,7 +53,7 @@ describe('Strip', () => {
     await type(fixture, 'ip-length:nth-of-type(2) input', '10');
     expect(stations()).toBe('2.5, 7.5');
     await type(fixture, 'input[name=stations]', '1, x');
-    expect(words(fixture)).toContain('"x" is no station');
+    expect(words(fixture)).toContain('"x" is no number');
     await type(fixture, 'input[name=stations]', '1; 4,5');
     await type(fixture, 'input[name=name]', 'Neck');
     await press(fixture, 'Save place');
@@ -173,7 +173,7 @@ describe('Draw', () => {
     store.draft({ ...store.draftPart()!, segments: [{ ...store.draftPart()!.segments[0]!, lengthMm: 0 }] });
     await fixture.whenStable();
     const save = [...fixture.nativeElement.querySelectorAll('button')].find((b: HTMLButtonElement) =>
-      b.textContent!.includes('Save drawing'),
+      b.textContent.includes('Save drawing'),
     ) as HTMLButtonElement;
     expect(save.disabled).toBe(true);
     await press(fixture, 'Forget the changes');

@@ -7,7 +7,7 @@ import {
   FOUR_CLOCKS,
   formatPlace,
   fromUnit,
-  parseNumber,
+  parseNumberList,
   type FeatureRecord,
   type Problem,
   type Side,
@@ -203,16 +203,9 @@ export class FeatureForm implements OnInit {
   protected typeStations(text: string): void {
     this.ownStations = true;
     this.stations.set(text);
-    const words = text
-      .split(/[;\s]+|,\s+|,(?=\d*$)/)
-      .map((w) => w.replace(/,$/, ''))
-      .filter(Boolean);
-    const parsed = words.map(parseNumber);
-    const wrong = parsed.findIndex((p) => !p.ok);
-    this.stationProblem.set(
-      wrong < 0 ? null : { code: 'number', path: 'stationsMm', message: `"${words[wrong]}" is no station. Type them like 5, 20, 35.` },
-    );
-    if (wrong < 0) this.set({ stationsMm: parsed.flatMap((p) => (p.ok ? [fromUnit(p.value.value, this.store.unit())] : [])) });
+    const parsed = parseNumberList(text);
+    this.stationProblem.set(parsed.ok ? null : { ...parsed.problems[0]!, path: 'stationsMm' });
+    if (parsed.ok) this.set({ stationsMm: parsed.value.map((v) => fromUnit(v, this.store.unit())) });
   }
 
   protected async save(): Promise<void> {
