@@ -21,7 +21,12 @@ module.exports = {
       from: { path: '^core/src', pathNot: '\\.spec\\.ts$' },
       to: { dependencyTypes: ['core', 'npm', 'npm-dev', 'npm-peer', 'npm-optional'] },
     },
-    { name: 'no-test-code-in-production', severity: 'error', from: { pathNot: '\\.spec\\.ts$|/testing' }, to: { path: '/testing' } },
+    {
+      name: 'no-test-code-in-production',
+      severity: 'error',
+      from: { pathNot: '\\.(spec|bench)\\.ts$|/testing' },
+      to: { path: '/testing' },
+    },
     {
       name: 'no-circles',
       severity: 'error',

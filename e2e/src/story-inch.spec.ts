@@ -88,7 +88,7 @@ it('is decided: a grease fit in the kept bore', async () => {
   await page.click('Running in grease or dirt, keep the hole');
   await page.sees('Why: Grass and grit.');
   // 0.7520 smallest less 0.002 + 0.0015 x 0.7520
-  expect(await shows('.facts ip-figure .fig span')).toBe('0.7489');
+  expect(await shows('.facts ip-figure .fig span:nth-of-type(2)')).toBe('0.7489');
   await page.sees('3/4 in');
   await page.fill('Why it wore', 'Dry.');
   await page.fill('What is done', 'New spindle, agreed by telephone.');

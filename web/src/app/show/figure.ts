@@ -7,11 +7,13 @@ import { SheetStore } from '../data';
   selector: 'ip-figure',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <button type="button" class="fig" [class.on]="chosen()" [attr.aria-label]="spoken()" (click)="store.show(figure())">
+    <button type="button" class="fig" [class.on]="chosen()" (click)="store.show(figure())">
+      <span class="sr-only">{{ figure().label }}: </span>
       <span [style.font-size.px]="size()" [style.font-weight]="strong() ? 700 : 400">{{ text() }}</span>
       @if (withOther()) {
         <small>{{ other() }}</small>
       }
+      <span class="sr-only">, show its working</span>
     </button>
   `,
   styles: `
@@ -56,9 +58,4 @@ export class FigureButton {
     return `${formatLength(this.figure().value, unit)} ${unit}`;
   });
   protected readonly chosen = computed(() => this.store.figure()?.key === this.figure().key);
-  /** The visible words stand in the spoken name as they are seen. */
-  protected readonly spoken = computed(() => {
-    const unit = this.figure().measure === 'length' ? ` ${this.store.unit()}` : '';
-    return `${this.figure().label}: ${this.text()}${this.withOther() ? ` ${this.other()}` : unit}, show its working`;
-  });
 }
