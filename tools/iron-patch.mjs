@@ -13,10 +13,11 @@ const directory = process.env.IRON_PATCH_DATA ?? (process.getuid?.() === 0 ? '/v
 const PID_FILE = join(root, '.run/server.pid');
 const settings = () => ({ directory, port: portIn('IRON_PATCH_PORT', 8460), dbPort: portIn('IRON_PATCH_DB_PORT', 8461) });
 
+/** Resolves at the first Ctrl-C; further ones do not cut the orderly stop short. */
 const untilStopped = () =>
   new Promise((resolve) => {
-    process.once('SIGINT', resolve);
-    process.once('SIGTERM', resolve);
+    process.on('SIGINT', resolve);
+    process.on('SIGTERM', resolve);
   });
 
 async function demo() {

@@ -16,21 +16,25 @@ const VIEWS: readonly { file: string; job: string | null; station?: string; clic
   { file: 'return', job: 'Ramp hinge pin', station: 'return', wait: 'The report' },
 ];
 
-const [address, directory, only] = process.argv.slice(2);
+const [address, directory, only, size] = process.argv.slice(2);
+const [width, height] = (size || '1280x800').split('x').map(Number) as [number, number];
 mkdirSync(directory!, { recursive: true });
-const browser = await openBrowser();
-const page = new Page(browser.driver, address!);
-await page.go('/');
-await page.run('localStorage.setItem("iron-patch.person", JSON.stringify("tomas"))');
-const jobs = (await (await fetch(`${address}/api/floor`)).json()) as { id: string; title: string }[];
-for (const view of VIEWS) {
-  if (only && !only.split(',').includes(view.file)) continue;
-  const id = jobs.find((j) => j.title === view.job)?.id;
-  await page.go(view.job === null ? '/' : `/jobs/${id}/${view.station}`);
-  for (const name of view.click ?? []) await page.click(name);
-  await page.sees(view.wait);
-  await page.settled();
-  await browser.screenshot(`${directory}/${view.file}.png`);
-  process.stdout.write(`${view.file}.png\n`);
+const browser = await openBrowser({ width, height });
+try {
+  const page = new Page(browser.driver, address!);
+  await page.go('/');
+  await page.run('localStorage.setItem("iron-patch.person", JSON.stringify("tomas"))');
+  const jobs = (await (await fetch(`${address}/api/floor`)).json()) as { id: string; title: string }[];
+  for (const view of VIEWS) {
+    if (only && !only.split(',').includes(view.file)) continue;
+    const id = jobs.find((j) => j.title === view.job)?.id;
+    await page.go(view.job === null ? '/' : `/jobs/${id}/${view.station}`);
+    for (const name of view.click ?? []) await page.click(name);
+    await page.sees(view.wait);
+    await page.settled();
+    await browser.screenshot(`${directory}/${view.file}.png`);
+    process.stdout.write(`${view.file}.png\n`);
+  }
+} finally {
+  await browser.close();
 }
-await browser.close();

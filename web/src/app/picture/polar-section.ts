@@ -13,7 +13,7 @@ const NICE = [1, 2, 2.5, 5, 10, 20, 25, 50, 100, 200, 250, 500, 1000, 2000, 5000
   selector: 'ip-polar-section',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <svg viewBox="0 0 220 202" width="220" height="202" role="img" [attr.aria-label]="spoken()">
+    <svg viewBox="0 0 220 202" [attr.width]="widthPx()" [attr.height]="widthPx() * 0.92" role="img" [attr.aria-label]="spoken()">
       <circle [attr.cx]="cx" [attr.cy]="cy" [attr.r]="r" class="round" />
       <path [attr.d]="path()" class="shape" />
       @for (s of spokes; track s.deg) {
@@ -76,6 +76,7 @@ const NICE = [1, 2, 2.5, 5, 10, 20, 25, 50, 100, 200, 250, 500, 1000, 2000, 5000
 export class PolarSection {
   readonly section = input.required<Section>();
   readonly unit = input.required<LengthUnit>();
+  readonly widthPx = input(220);
   protected readonly Math = Math;
   protected readonly r = R;
   protected readonly cx = CX;

@@ -13,7 +13,7 @@ import {
   type SchoolOption,
 } from '@iron-patch/core';
 import { NzInputModule } from 'ng-zorro-antd/input';
-import { SheetStore } from '../../data';
+import { SheetStore, ShopStore } from '../../data';
 import { FigureButton } from '../../show';
 import { FitScale } from './fit-scale';
 
@@ -80,6 +80,7 @@ import { FitScale } from './fit-scale';
 })
 export class Decide {
   protected readonly store = inject(SheetStore);
+  private readonly shop = inject(ShopStore);
   protected readonly houseDefault = HOUSE_DEFAULT_SCHOOL;
   protected readonly reason = signal('');
   protected readonly fits = computed(() => this.store.repair()?.fits ?? []);
@@ -126,7 +127,9 @@ export class Decide {
 
   protected reasonOf(fit: FitFinding): string {
     const choice = this.store.sheet()?.choices.find((c) => c.key === choiceKey.fit(fit.hole.feature.id));
-    return choice?.reason ? `Why: ${choice.reason}` : 'No reason was written down.';
+    const who = this.shop.shop().people.find((p) => p.id === choice?.personId)?.name ?? 'somebody';
+    const why = choice?.reason ? `Why: ${choice.reason}` : 'No reason was written down.';
+    return `Chosen by ${who}. ${why}`;
   }
 
   protected chosen(f: FeatureFinding): number | null {

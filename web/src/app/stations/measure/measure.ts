@@ -27,6 +27,8 @@ interface Row {
   readonly state: Verdict;
 }
 const RECENT = 6;
+/** Sections drawn side by side; the grid tells of all. */
+const MOST_SECTIONS = 12;
 /** Ovality up to this many times the uncertainty cannot be told from noise. */
 const NOISE_TIMES = 2;
 
@@ -130,6 +132,25 @@ function readingsBySpot(readings: readonly ReadingRecord[]): Map<string, Reading
       font-family: var(--label);
       font-weight: 600;
     }
+    .sections {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 10px;
+      margin-top: 14px;
+    }
+    figure {
+      margin: 0;
+      padding: 4px;
+      border-bottom: 3px solid transparent;
+    }
+    figure.on {
+      border-color: var(--blue);
+    }
+    figcaption {
+      font: 400 15px var(--label);
+      color: var(--quiet);
+      text-align: center;
+    }
     .facts {
       display: flex;
       flex-wrap: wrap;
@@ -168,6 +189,7 @@ export class Measure {
   protected readonly store = inject(SheetStore);
   private readonly shop = inject(ShopStore);
   protected readonly importing = signal(false);
+  protected readonly mostSections = MOST_SECTIONS;
   protected readonly shown = signal(RECENT);
   /** The picked place; else the one with the next planned spot; else the first mate, whose size decides. */
   protected readonly finding = computed<FeatureFinding | null>(() => {
