@@ -12,6 +12,7 @@ import {
   type Side,
   type Spot,
 } from '../readings';
+import { placeWithUnit, type LengthUnit } from '../quantity';
 import { workedOut, type Figure } from '../working';
 import { chosenNominal, type NominalChoice } from './choices';
 import type { ComponentRecord, FeatureRecord, InstrumentRecord, JobSheet, ReadingRecord, Shop } from './records';
@@ -57,11 +58,11 @@ export function toDiameter(r: ReadingRecord, side: Side, materialId: string, sho
 }
 
 /** A reading as a figure: value at 20 °C, origin as typed. */
-export function readingFigure(r: ReadingRecord, at20Mm: number, shop: Shop): Figure {
+export function readingFigure(r: ReadingRecord, at20Mm: number, shop: Shop, unit: LengthUnit): Figure {
   const warm = Math.abs(at20Mm - r.valueMm) >= 0.0005;
   return {
     key: `reading.${r.id}`,
-    label: `reading at ${r.stationMm} mm, ${r.clockDeg}°`,
+    label: `reading at ${placeWithUnit(r.stationMm, unit)}, ${r.clockDeg}°`,
     measure: 'length',
     value: at20Mm,
     origin: {
@@ -75,7 +76,8 @@ export function readingFigure(r: ReadingRecord, at20Mm: number, shop: Shop): Fig
   };
 }
 
-function figuresOf(f: FeatureRecord, shape: Shape, readingsOf: (s: Section) => Figure[]) {
+function figuresOf(f: FeatureRecord, shape: Shape, readingsOf: (s: Section) => Figure[], unit: LengthUnit) {
+  const place = (mm: number): string => placeWithUnit(mm, unit);
   const name = f.name.toLowerCase();
   const band = { plusMinus: shape.plusMinusMm };
   const at = (stationMm: number): Section => shape.sections.find((s) => s.stationMm === stationMm)!;
@@ -85,7 +87,7 @@ function figuresOf(f: FeatureRecord, shape: Shape, readingsOf: (s: Section) => F
       `${f.id}.${which}`,
       `${which} place in ${name}`,
       value,
-      `${which} of ${fitted(at(stationMm))} at station ${stationMm} mm, at 20 °C`,
+      `${which} of ${fitted(at(stationMm))} at station ${place(stationMm)}, at 20 °C`,
       readingsOf(at(stationMm)),
       band,
     );
@@ -109,8 +111,8 @@ function figuresOf(f: FeatureRecord, shape: Shape, readingsOf: (s: Section) => F
             `ovality of ${name}`,
             oval.ovalityMm,
             oval.ovalityKind === 'fitted'
-              ? `largest less smallest diameter of the oval fitted at station ${oval.stationMm} mm${oval.longAxisDeg === null ? '' : `, long axis along ${Math.round(oval.longAxisDeg)}°`}`
-              : `difference of two directions at station ${oval.stationMm} mm: at least this`,
+              ? `largest less smallest diameter of the oval fitted at station ${place(oval.stationMm)}${oval.longAxisDeg === null ? '' : `, long axis along ${Math.round(oval.longAxisDeg)}°`}`
+              : `difference of two directions at station ${place(oval.stationMm)}: at least this`,
             readingsOf(oval),
           ),
     taper:
@@ -151,12 +153,12 @@ interface Measured {
 }
 
 /** The readings of each section as figures, each made once: a job may hold thousands. */
-function figuresBySection({ readings, diameters, shape }: Measured, shop: Shop): (s: Section) => Figure[] {
+function figuresBySection({ readings, diameters, shape }: Measured, shop: Shop, unit: LengthUnit): (s: Section) => Figure[] {
   const sections = shape?.sections ?? [];
   const groups = new Map<Section, Figure[]>(sections.map((s) => [s, []]));
   readings.forEach((r, i) => {
     const home = sections.findLast((s) => s.stationMm <= r.stationMm + 1e-9) ?? sections[0];
-    if (home) groups.get(home)!.push(readingFigure(r, diameters[i]!.valueMm, shop));
+    if (home) groups.get(home)!.push(readingFigure(r, diameters[i]!.valueMm, shop, unit));
   });
   return (s) => groups.get(s) ?? [];
 }
@@ -164,7 +166,7 @@ function figuresBySection({ readings, diameters, shape }: Measured, shop: Shop):
 function finding(m: Measured, lands: readonly { shape: Shape; feature: FeatureRecord }[], sheet: JobSheet, shop: Shop): FeatureFinding {
   const { feature, component, readings, shape } = m;
   const planned = plannedSpots(feature.stationsMm, feature.clocksDeg);
-  const readingsOf = figuresBySection(m, shop);
+  const readingsOf = figuresBySection(m, shop, sheet.job.unit);
   return {
     feature,
     component,
@@ -172,7 +174,7 @@ function finding(m: Measured, lands: readonly { shape: Shape; feature: FeatureRe
     shape,
     planned,
     next: nextSpot(planned, readings),
-    ...(shape ? figuresOf(feature, shape, readingsOf) : NO_FIGURES),
+    ...(shape ? figuresOf(feature, shape, readingsOf, sheet.job.unit) : NO_FIGURES),
     nominal: recoverNominal(evidenceFor(feature, shape, lands), sheet.job.unit === 'in' ? 0.6 : 0.4),
     chosenNominal: chosenNominal(sheet, feature.id),
   };

@@ -34,7 +34,7 @@ function proofOf(segment: SegmentFinding, materialId: string, live: readonly Rea
       `${name.toLowerCase()} as made`,
       shape.meanMm,
       `mean of ${shape.readings} reading${shape.readings > 1 ? 's' : ''} at 20 °C`,
-      readings.map((r, i) => readingFigure(r, diameters[i]!.valueMm, shop)),
+      readings.map((r, i) => readingFigure(r, diameters[i]!.valueMm, shop, sheet.job.unit)),
       { plusMinus: shape.plusMinusMm, limits: { lower: segment.limits.lowerMm, upper: segment.limits.upperMm } },
     );
   return {

@@ -66,6 +66,16 @@ const WORDS: Readonly<Record<StationStanding['state'], string>> = {
       text-decoration-thickness: 3px;
       text-underline-offset: 5px;
     }
+    @media (max-width: 1000px) {
+      a {
+        flex-direction: column;
+        justify-content: center;
+        gap: 2px;
+        height: 56px;
+        padding: 0 2px;
+        font-size: 13px;
+      }
+    }
     .sr-only {
       text-decoration: none;
     }

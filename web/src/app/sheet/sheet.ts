@@ -56,11 +56,8 @@ const LANES: Readonly<Record<StationId, readonly LaneName[]>> = {
             <span class="number fig">{{ s.job.number }}</span>
             <h1>{{ s.job.title }}</h1>
             <span class="quiet who"
-              >{{ s.customer.name }}
-              @if (s.job.promisedOn) {
-                , for {{ s.job.promisedOn | date: 'EEEE d MMMM' }}
-              }
-            </span>
+              >{{ s.customer.name }}{{ s.job.promisedOn ? ', for ' + (s.job.promisedOn | date: 'EEEE d MMMM') : '' }}</span
+            >
             @if (store.undo(); as undo) {
               <button type="button" class="undo no-print" title="Ctrl + Z" (click)="store.undoLast()">Take back: {{ undo.what }}</button>
             }
@@ -189,7 +186,7 @@ const LANES: Readonly<Record<StationId, readonly LaneName[]>> = {
     }
     @media (max-width: 1000px) {
       .sheet {
-        grid-template-columns: 56px minmax(0, 1fr);
+        grid-template-columns: 64px minmax(0, 1fr);
         grid-template-areas: 'rail middle' 'rail working' 'line line';
         grid-template-rows: minmax(0, 1fr) auto auto;
       }

@@ -14,12 +14,7 @@ import { SheetStore } from '../data';
           {{ value() }} <small>{{ f.measure === 'length' ? store.unit() : '' }}</small>
         </p>
         @if (f.measure === 'length') {
-          <p class="other fig">
-            {{ other() }}
-            @if (f.plusMinus) {
-              , ±{{ plusMinus() }}
-            }
-          </p>
+          <p class="other fig">{{ other() }}{{ f.plusMinus ? ', ±' + plusMinus() : '' }}</p>
         }
         @if (f.limits; as l) {
           <p class="quiet fig limits">{{ show(l.lower) }} to {{ show(l.upper) }}</p>

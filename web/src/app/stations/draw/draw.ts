@@ -103,6 +103,9 @@ import { Field, FigureButton, LengthInput } from '../../show';
     .sizes button {
       margin-bottom: 22px;
     }
+    .facts ip-figure {
+      white-space: nowrap;
+    }
     @media (max-width: 1000px) {
       .segment {
         grid-template-columns: 1fr 1fr;

@@ -180,6 +180,11 @@ function readingsBySpot(readings: readonly ReadingRecord[]): Map<string, Reading
     .acts {
       margin-top: 8px;
     }
+    @media (max-width: 1000px) {
+      .polar {
+        display: none;
+      }
+    }
     .empty {
       padding: 20px 0;
     }

@@ -34,11 +34,9 @@ const SEED = 20;
       </svg>
       <p>
         <b class="fig">{{ show(r.lowMm) }} to {{ show(r.highMm) }}</b> in 95 of 100 places, mean
-        <span class="fig">{{ show(r.meanMm) }}</span>
-        @if (r.bindsShare > 0.0005) {
-          ; it binds in {{ (r.bindsShare * 100).toFixed(1) }} of 100
-        }
-        .
+        <span class="fig">{{ show(r.meanMm) }}</span>{{
+          r.bindsShare > 0.0005 ? '; it binds in ' + (r.bindsShare * 100).toFixed(1) + ' of 100' : ''
+        }}.
       </p>
     }
   `,
