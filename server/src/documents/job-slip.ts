@@ -37,8 +37,13 @@ export function jobSlip(sheet: JobSheet, repair: Repair): Promise<Buffer> {
       show(s.segment.lengthMm, unit === 'mm' ? 2 : 3),
     ]),
     [3, 2, 2, 2, 2],
+    500,
   );
   for (const s of part.segments.filter((x) => x.fits.length)) paragraph(doc, sentence(s.fits[0]!.figures!.upper, unit), 8);
+  section(doc, 'Cautions');
+  const planned = [...new Set(plan?.setUps.flatMap((s) => s.setUp.cautions) ?? [])];
+  const ofJob = job.hazards.map((h) => `${CAUTIONS[h].what} ${CAUTIONS[h].why} ${CAUTIONS[h].who}`);
+  paragraph(doc, [...ofJob, ...planned].join(' ') || 'None on record.', 8.5);
   if (plan) {
     section(doc, 'Stock and machine');
     const bar = plan.bar
@@ -64,9 +69,5 @@ export function jobSlip(sheet: JobSheet, repair: Repair): Promise<Buffer> {
       );
     }
   }
-  section(doc, 'Cautions');
-  const planned = [...new Set(plan?.setUps.flatMap((s) => s.setUp.cautions) ?? [])];
-  const ofJob = job.hazards.map((h) => `${CAUTIONS[h].what} ${CAUTIONS[h].why} ${CAUTIONS[h].who}`);
-  paragraph(doc, [...ofJob, ...planned].join(' ') || 'None on record.', 8.5);
   return toBuffer(doc);
 }

@@ -7,6 +7,9 @@ export const CONTENT_PT = PAGE.widthPt - 2 * PAGE.marginPt;
 const INK = '#1B211F';
 const QUIET = '#55605B';
 const HAIRLINE = '#C9CFC8';
+/** Nothing is written below this; what does not fit is said to be on the screen. */
+const LOWEST_PT = PAGE.heightPt - 56;
+const LINE_PT = 13;
 
 /**
  * The standard PDF fonts hold Latin-1 only: a character outside it is written as its nearest plain letters or `?`, so that a
@@ -23,7 +26,11 @@ export const printable = (text: string): string =>
     .replace(/[^\n\x20-\x7e\u00a0-\u00ff]/g, '?');
 
 export const newPage = (title: string): Pdf => {
-  const doc = new PDFDocument({ size: 'A4', margin: PAGE.marginPt, info: { Title: printable(title), Creator: 'Iron Patch' } });
+  const doc = new PDFDocument({
+    size: 'A4',
+    margins: { top: PAGE.marginPt, left: PAGE.marginPt, right: PAGE.marginPt, bottom: 8 },
+    info: { Title: printable(title), Creator: 'Iron Patch' },
+  });
   doc.fillColor(INK);
   return doc;
 };
@@ -52,7 +59,23 @@ export function heading(doc: Pdf, number: number, title: string, sub: string): v
   doc.moveDown(0.4);
 }
 
+const full = new WeakSet<Pdf>();
+
+/** Whether that much more fits on the page; says once that the rest is on the screen. */
+function fits(doc: Pdf, heightPt: number): boolean {
+  if (!full.has(doc) && doc.y + heightPt <= LOWEST_PT) return true;
+  if (!full.has(doc)) {
+    full.add(doc);
+    doc
+      .font('Helvetica')
+      .fontSize(9)
+      .text('There is more than one page holds: the rest is on the screen.', PAGE.marginPt, LOWEST_PT + 4, { lineBreak: false });
+  }
+  return false;
+}
+
 export function section(doc: Pdf, title: string): void {
+  if (!fits(doc, 3 * LINE_PT)) return;
   doc.moveDown(0.5);
   const y = doc.y;
   doc
@@ -69,17 +92,23 @@ export function section(doc: Pdf, title: string): void {
 }
 
 export function paragraph(doc: Pdf, text: string, sizePt = 9.5): void {
-  doc.font('Helvetica').fontSize(sizePt).text(printable(text), PAGE.marginPt, doc.y, { width: CONTENT_PT });
+  if (!fits(doc, LINE_PT)) return;
+  doc
+    .font('Helvetica')
+    .fontSize(sizePt)
+    .text(printable(text), PAGE.marginPt, doc.y, { width: CONTENT_PT, height: LOWEST_PT - doc.y, ellipsis: true });
 }
 
-/** A table of plain rows; the first column left, the rest right. Rows that do not fit on the page are counted, not squeezed. */
+/** A table of plain rows; the first column left, the rest right. Rows below `lowestPt` are counted, not squeezed. */
 export function table(
   doc: Pdf,
   header: readonly string[],
   rows: readonly (readonly string[])[],
   widths: readonly number[],
-  lowestPt = PAGE.heightPt - 90,
+  lowestPt = LOWEST_PT - 2 * LINE_PT,
 ): void {
+  if (!fits(doc, 3 * LINE_PT)) return;
+  doc.moveDown(0.35);
   const total = widths.reduce((s, w) => s + w, 0);
   const draw = (cells: readonly string[], font: string): void => {
     const y = doc.y;
@@ -90,14 +119,11 @@ export function table(
       doc.text(printable(cell), x, y, { width: width - 6, align: i === 0 ? 'left' : 'right', height: 11, ellipsis: true });
       x += width;
     });
-    doc.y = y + 13;
+    doc.y = y + LINE_PT;
   };
   draw(header, 'Helvetica-Bold');
   for (const [i, row] of rows.entries()) {
-    if (doc.y > lowestPt) {
-      paragraph(doc, `and ${rows.length - i} more, on the screen.`);
-      return;
-    }
+    if (doc.y > lowestPt) return paragraph(doc, `and ${rows.length - i} more, on the screen.`);
     draw(row, 'Helvetica');
   }
 }

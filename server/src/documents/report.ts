@@ -23,7 +23,7 @@ export function report(sheet: JobSheet, repair: Repair, shop: Shop): Promise<Buf
     doc,
     job.number,
     job.title,
-    `Report for ${sheet.customer.name}. ${job.machine}. Sizes in ${unit}, in brackets ${otherUnit(unit)}, at 20 °C.`,
+    `Report for ${sheet.customer.name}. ${job.machine}. Received ${job.receivedAt.slice(0, 10)}. Sizes in ${unit}, in brackets ${otherUnit(unit)}, at 20 °C.`,
   );
   section(doc, 'What you told us');
   paragraph(doc, job.complaint.slice(0, 600) || 'Nothing was written down.');
@@ -47,7 +47,7 @@ export function report(sheet: JobSheet, repair: Repair, shop: Shop): Promise<Buf
         : [],
     ),
     [3, 4, 4, 2, 2],
-    520,
+    390,
   );
   section(doc, 'What we did');
   paragraph(doc, route ? route.route.slice(0, 500) : 'The route is not on record yet.');
@@ -64,7 +64,7 @@ export function report(sheet: JobSheet, repair: Repair, shop: Shop): Promise<Buf
         : VERDICT_WORDS[p.verdict],
     ]),
     [3, 2, 2, 4, 4],
-    640,
+    520,
   );
   const play = repair.proofs.flatMap((p) => p.play);
   for (const p of play.slice(0, 4))

@@ -1,0 +1,72 @@
+import { randomUUID } from 'node:crypto';
+import { workOut } from '@iron-patch/core';
+import { routes } from '@iron-patch/contract';
+import { caller, makeJob, readingBody, type Caller } from '../testing/caller';
+import { openTestShop, type TestShop } from '../testing/test-database';
+
+let shop: TestShop;
+let call: Caller;
+beforeAll(async () => {
+  shop = await openTestShop();
+  call = caller(shop);
+});
+afterAll(() => shop.close());
+
+it('is empty before the first job', async () => {
+  expect((await call.get(routes.floor)).body).toEqual([]);
+});
+
+it('tells each job’s next move as the browser would work it out from the sheet', async () => {
+  const one = await makeJob(call);
+  const two = await makeJob(call);
+  await call.post(routes.readings(two.jobId), readingBody(two.bodyId, '39.9'));
+  const floor = (await call.get(routes.floor)).body as { id: string; next: unknown }[];
+  expect(floor.map((j) => j.id)).toEqual([one.jobId, two.jobId]);
+  const { shop: card } = (await call.get(routes.shop)).body;
+  for (const job of floor) {
+    const sheet = (await call.get(routes.sheet(job.id))).body;
+    expect(job.next).toEqual(workOut(sheet, card).next);
+  }
+  expect(floor[1]!.next).toMatchObject({ id: 'measure', waitsFor: '5 more readings, next body at 5 mm, 90°' });
+});
+
+it('has the shop’s people, instruments, lathes, rules and bars', async () => {
+  const { shop: card, customers } = (await call.get(routes.shop)).body;
+  expect(card.people.map((p: { name: string }) => p.name)).toEqual(['Ines Okoro', 'Maud Ferrier', 'Tomas Quill']);
+  expect(card.lathes[0]).toMatchObject({ id: 'gap-bed', cross: { unit: 'in', reads: 'radius' } });
+  expect(card.houseRules.map((r: { id: string }) => r.id)).toContain('grease');
+  expect(card.rack.length).toBeGreaterThan(10);
+  expect(customers).toMatchObject([{ name: 'Osmere lake ferry' }]);
+});
+
+it('keeps notes with who and where', async () => {
+  const { jobId } = await makeJob(call);
+  expect(
+    (await call.post(routes.notes(jobId), { station: 'attic', text: '' })).body.problems.map((p: { path: string }) => p.path).sort(),
+  ).toEqual(['station', 'text']);
+  const note = await call.post(routes.notes(jobId), { station: 'strip', text: 'Keep both pieces.' });
+  expect(note.body).toMatchObject({ station: 'strip', text: 'Keep both pieces.', personId: 'tomas' });
+  expect((await call.get(routes.sheet(jobId))).body.notes).toHaveLength(1);
+});
+
+it('gives papers that say what is missing, and no drawing, before anything is drawn', async () => {
+  const { jobId } = await makeJob(call);
+  for (const paper of [routes.slip(jobId), routes.report(jobId)]) expect((await call.get(paper)).status).toBe(200);
+  const drawing = await call.get(routes.drawing(jobId));
+  expect([drawing.status, drawing.body.title]).toEqual([404, 'There is no such drawing yet: finish Draw first.']);
+  expect((await call.get(routes.slip(randomUUID()))).status).toBe(404);
+});
+
+it('answers that it is well, and wears its security headers', async () => {
+  const res = await call.get(routes.health);
+  expect(res.body).toEqual({ ok: true });
+  expect(res.headers['content-security-policy']).toContain("default-src 'self'");
+  expect(res.headers['x-powered-by']).toBeUndefined();
+  expect(res.headers['cache-control']).toBe('no-store');
+});
+
+it('refuses a body that is far too large', async () => {
+  const { jobId } = await makeJob(call);
+  const res = await call.post(routes.readingsFile(jobId), { csv: 'x'.repeat(5_000_000) });
+  expect([res.status, res.body.type]).toEqual([413, '/problems/too-large']);
+});
