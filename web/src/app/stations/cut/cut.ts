@@ -27,23 +27,7 @@ const TITLES: Readonly<Record<Advice['state'], string>> = {
       flex: 1;
     }
     .tabs {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 6px;
       padding: 6px 18px;
-      align-items: center;
-    }
-    .tabs button {
-      border-color: transparent;
-      min-height: 40px;
-      padding: 4px 14px;
-      color: var(--ink);
-      font-weight: 400;
-    }
-    .tabs button.on {
-      background: var(--blue-soft);
-      font-weight: 600;
-      box-shadow: inset 0 -3px 0 var(--blue);
     }
     .holds {
       margin-left: auto;

@@ -1,11 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { FormsModule } from '@angular/forms';
 import { check, choiceInput, routes } from '@iron-patch/contract';
 import {
   choiceKey,
   chosenPart,
   formatLength,
-  MATERIALS,
   newPart,
   originalSizeMm,
   PART_KINDS,
@@ -16,14 +14,13 @@ import {
   type Segment,
   type TurnedPart,
 } from '@iron-patch/core';
-import { NzInputModule } from 'ng-zorro-antd/input';
 import { newId, SheetStore } from '../../data';
-import { Field, FigureButton, LengthInput } from '../../show';
+import { ChooseField, FigureButton, LengthInput, MATERIAL_OPTIONS, TextField } from '../../show';
 
 /** The replacement as segments along the axis; diameters that fit a mate follow their fit. */
 @Component({
   selector: 'ip-draw',
-  imports: [FormsModule, NzInputModule, Field, FigureButton, LengthInput],
+  imports: [TextField, ChooseField, FigureButton, LengthInput],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './draw.html',
   styles: `
@@ -115,7 +112,7 @@ import { Field, FigureButton, LengthInput } from '../../show';
 })
 export class Draw {
   protected readonly store = inject(SheetStore);
-  protected readonly materials = MATERIALS;
+  protected readonly materials = MATERIAL_OPTIONS;
   protected readonly kinds = Object.entries(PART_KINDS) as [PartKind, string][];
   protected readonly kind = signal<PartKind>('headed-pin');
   protected readonly length = signal(100);

@@ -56,22 +56,7 @@ function readingsBySpot(readings: readonly ReadingRecord[]): Map<string, Reading
       padding: 10px 18px 20px;
     }
     .tabs {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 4px;
       margin-bottom: 8px;
-    }
-    .tabs button {
-      border-color: transparent;
-      min-height: 40px;
-      padding: 4px 12px;
-      color: var(--ink);
-      font-weight: 400;
-    }
-    .tabs button.on {
-      background: var(--blue-soft);
-      font-weight: 600;
-      box-shadow: inset 0 -3px 0 var(--blue);
     }
     .body {
       display: flex;

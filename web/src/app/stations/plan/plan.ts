@@ -1,5 +1,4 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { FormsModule } from '@angular/forms';
 import { routes } from '@iron-patch/contract';
 import {
   choiceKey,
@@ -13,13 +12,13 @@ import {
   type SpindleSpeed,
 } from '@iron-patch/core';
 import { SheetStore, ShopStore } from '../../data';
-import { Field, FigureButton, LengthInput } from '../../show';
+import { ChooseField, FigureButton, LengthInput, type Option } from '../../show';
 import { LadderPicture } from './ladder-picture';
 
 /** Bar, lathe, set-ups, depth ladders and passes; then the release for cutting. */
 @Component({
   selector: 'ip-plan',
-  imports: [FormsModule, Field, FigureButton, LengthInput, LadderPicture],
+  imports: [ChooseField, FigureButton, LengthInput, LadderPicture],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './plan.html',
   styles: `
@@ -86,6 +85,30 @@ import { LadderPicture } from './ladder-picture';
 export class Plan {
   protected readonly store = inject(SheetStore);
   protected readonly shop = inject(ShopStore);
+  protected readonly tools: readonly Option[] = [
+    ['carbide', 'Carbide'],
+    ['hss', 'High-speed steel, honed'],
+  ];
+  protected readonly finishes: readonly Option[] = [
+    ['2', 'two equal'],
+    ['3', 'three equal'],
+  ];
+  protected readonly edges: readonly Option[] = [
+    ['left', 'left, chuck side'],
+    ['right', 'right, tailstock side'],
+  ];
+  protected readonly lathes = computed<readonly Option[]>(() => this.shop.shop().lathes.map((l) => [l.id, l.name] as const));
+  protected readonly bars = computed<readonly Option[]>(() => {
+    const bars = this.found()!.bars;
+    if (!bars.ok) return [['', 'none will do']];
+    return bars.value.map(
+      (b) =>
+        [
+          b.bar.id,
+          `${this.size(b.bar.diameterMm, 1)} x ${this.size(b.bar.lengthMm, 0)}, ${b.bar.place}, leaves ${this.size(b.left.value, 0)}`,
+        ] as const,
+    );
+  });
   protected readonly found = computed(() => this.store.repair()?.plan ?? null);
   protected readonly released = computed(() => {
     const sheet = this.store.sheet();
@@ -112,6 +135,18 @@ export class Plan {
     const barId = change.barId ?? p.bar?.id ?? '';
     if (barId === '') return;
     void this.store.putChoice(choiceKey.plan, 'the plan', { ...p.plan, barId, ...change }).catch(() => undefined);
+  }
+
+  protected chooseTool(tool: string): void {
+    this.choose({ tool: tool as PlanChoice['tool'] });
+  }
+
+  protected chooseFinishes(finishes: string): void {
+    this.choose({ finishes: finishes === '3' ? 3 : 2 });
+  }
+
+  protected chooseEdge(touched: string): void {
+    this.choose({ touched: touched as PlanChoice['touched'] });
   }
 
   protected release(): void {

@@ -1,12 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal, type OnInit } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { check, jobInput, type JobInput } from '@iron-patch/contract';
-import { HAZARDS, type CustomerRecord, type Hazard, type LengthUnit, type Problem, type Want } from '@iron-patch/core';
+import { HAZARDS, type CustomerRecord, type Hazard, type Problem, type Want } from '@iron-patch/core';
 import { NzCheckboxModule } from 'ng-zorro-antd/checkbox';
 import { NzDatePickerModule } from 'ng-zorro-antd/date-picker';
-import { NzInputModule } from 'ng-zorro-antd/input';
 import { ShopStore } from '../../data';
-import { CautionNote, Field } from '../../show';
+import { CautionNote, ChooseField, Field, TextField } from '../../show';
 
 const HAZARD_WORDS: Readonly<Record<Hazard, string>> = {
   lifting: 'Lifting gear',
@@ -24,86 +23,69 @@ const WANT_WORDS: Readonly<Record<Want, string>> = { 'like-for-like': 'Like for 
 /** The counter ticket: who, what, what happened, what they want, when, and what can hurt. */
 @Component({
   selector: 'ip-job-form',
-  imports: [FormsModule, NzInputModule, NzCheckboxModule, NzDatePickerModule, Field, CautionNote],
+  imports: [FormsModule, NzCheckboxModule, NzDatePickerModule, Field, TextField, ChooseField, CautionNote],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <form (ngSubmit)="submit()" novalidate>
+    <form (submit)="$event.preventDefault(); submit()" novalidate>
       <div class="grid2">
-        <ip-field label="Customer" path="customerName" [problems]="shownProblems()" #cust>
-          <input
-            nz-input
-            name="customer"
-            list="customers"
-            autocomplete="off"
-            [id]="cust.id"
-            [attr.aria-invalid]="cust.bad()"
-            [attr.aria-describedby]="cust.id + '-said'"
-            [ngModel]="draft().customerName"
-            (ngModelChange)="set('customerName', $event)"
-          />
-          <datalist id="customers">
-            @for (c of customers(); track c.id) {
-              <option [value]="c.name"></option>
-            }
-          </datalist>
-        </ip-field>
-        <ip-field label="How to reach them" path="customerContact" [problems]="shownProblems()" #cont>
-          <input
-            nz-input
-            name="contact"
-            autocomplete="off"
-            [id]="cont.id"
-            [attr.aria-invalid]="cont.bad()"
-            [attr.aria-describedby]="cont.id + '-said'"
-            [ngModel]="draft().customerContact"
-            (ngModelChange)="set('customerContact', $event)"
-          />
-        </ip-field>
-        <ip-field label="What it is" path="title" [problems]="shownProblems()" #titl>
-          <input
-            nz-input
-            name="title"
-            autocomplete="off"
-            [id]="titl.id"
-            [attr.aria-invalid]="titl.bad()"
-            [attr.aria-describedby]="titl.id + '-said'"
-            [ngModel]="draft().title"
-            (ngModelChange)="set('title', $event)"
-          />
-        </ip-field>
-        <ip-field label="Out of which machine" path="machine" [problems]="shownProblems()" #mach>
-          <input
-            nz-input
-            name="machine"
-            autocomplete="off"
-            [id]="mach.id"
-            [attr.aria-invalid]="mach.bad()"
-            [attr.aria-describedby]="mach.id + '-said'"
-            [ngModel]="draft().machine"
-            (ngModelChange)="set('machine', $event)"
-          />
-        </ip-field>
+        <ip-text
+          label="Customer"
+          name="customer"
+          list="customers"
+          [value]="draft().customerName"
+          path="customerName"
+          [problems]="shownProblems()"
+          (valueChange)="set('customerName', $event)"
+        />
+        <ip-text
+          label="How to reach them"
+          name="contact"
+          [value]="draft().customerContact"
+          path="customerContact"
+          [problems]="shownProblems()"
+          (valueChange)="set('customerContact', $event)"
+        />
+        <ip-text
+          label="What it is"
+          name="title"
+          [value]="draft().title"
+          path="title"
+          [problems]="shownProblems()"
+          (valueChange)="set('title', $event)"
+        />
+        <ip-text
+          label="Out of which machine"
+          name="machine"
+          [value]="draft().machine"
+          path="machine"
+          [problems]="shownProblems()"
+          (valueChange)="set('machine', $event)"
+        />
       </div>
-      <ip-field label="What happened to it, in their words" path="complaint" [problems]="shownProblems()" #comp>
-        <textarea
-          nz-input
-          rows="2"
-          name="complaint"
-          [id]="comp.id"
-          [attr.aria-invalid]="comp.bad()"
-          [attr.aria-describedby]="comp.id + '-said'"
-          [ngModel]="draft().complaint"
-          (ngModelChange)="set('complaint', $event)"
-        ></textarea>
-      </ip-field>
+      <datalist id="customers">
+        @for (c of customers(); track c.id) {
+          <option [value]="c.name"></option>
+        }
+      </datalist>
+      <ip-text
+        label="What happened to it, in their words"
+        name="complaint"
+        [rows]="2"
+        [value]="draft().complaint"
+        path="complaint"
+        [problems]="shownProblems()"
+        (valueChange)="set('complaint', $event)"
+      />
       <div class="grid4">
-        <ip-field label="What they want" path="want" [problems]="shownProblems()" #want>
-          <select name="want" [id]="want.id" [ngModel]="draft().want" (ngModelChange)="set('want', $event)">
-            @for (w of wants; track w[0]) {
-              <option [value]="w[0]">{{ w[1] }}</option>
-            }
-          </select>
-        </ip-field>
+        <ip-choose
+          label="What they want"
+          name="want"
+          [options]="wants"
+          [value]="draft().want"
+          path="want"
+          [problems]="shownProblems()"
+          (valueChange)="set('want', $event)"
+        />
         <ip-field label="Promised for" path="promisedOn" [problems]="shownProblems()" #prom>
           <nz-date-picker
             [nzId]="prom.id"
@@ -114,48 +96,41 @@ const WANT_WORDS: Readonly<Record<Want, string>> = { 'like-for-like': 'Like for 
             (ngModelChange)="promise($event)"
           />
         </ip-field>
-        <ip-field label="Pieces received" path="pieces" [problems]="shownProblems()" #pcs>
-          <input
-            nz-input
-            name="pieces"
-            inputmode="numeric"
-            [id]="pcs.id"
-            [attr.aria-invalid]="pcs.bad()"
-            [attr.aria-describedby]="pcs.id + '-said'"
-            [ngModel]="numbers().pieces"
-            (ngModelChange)="setNumber('pieces', $event)"
-          />
-        </ip-field>
-        <ip-field label="Ask before going past" path="askBefore" [problems]="shownProblems()" #ask>
-          <input
-            nz-input
-            name="ask"
-            autocomplete="off"
-            [id]="ask.id"
-            [attr.aria-invalid]="ask.bad()"
-            [attr.aria-describedby]="ask.id + '-said'"
-            [ngModel]="draft().askBefore"
-            (ngModelChange)="set('askBefore', $event)"
-          />
-        </ip-field>
-        <ip-field label="Unit of the job" path="unit" [problems]="shownProblems()" #unt>
-          <select name="unit" [id]="unt.id" [ngModel]="draft().unit" (ngModelChange)="set('unit', $event)">
-            <option value="mm">mm</option>
-            <option value="in">in</option>
-          </select>
-        </ip-field>
-        <ip-field label="Shop temperature, °C" path="shopTempC" [problems]="shownProblems()" #tmp>
-          <input
-            nz-input
-            name="temp"
-            inputmode="decimal"
-            [id]="tmp.id"
-            [attr.aria-invalid]="tmp.bad()"
-            [attr.aria-describedby]="tmp.id + '-said'"
-            [ngModel]="numbers().shopTempC"
-            (ngModelChange)="setNumber('shopTempC', $event)"
-          />
-        </ip-field>
+        <ip-text
+          label="Pieces received"
+          name="pieces"
+          inputmode="numeric"
+          [value]="numbers().pieces"
+          path="pieces"
+          [problems]="shownProblems()"
+          (valueChange)="setNumber('pieces', $event)"
+        />
+        <ip-text
+          label="Ask before going past"
+          name="ask"
+          [value]="draft().askBefore"
+          path="askBefore"
+          [problems]="shownProblems()"
+          (valueChange)="set('askBefore', $event)"
+        />
+        <ip-choose
+          label="Unit of the job"
+          name="unit"
+          [options]="units"
+          [value]="draft().unit"
+          path="unit"
+          [problems]="shownProblems()"
+          (valueChange)="set('unit', $event)"
+        />
+        <ip-text
+          label="Shop temperature, °C"
+          name="temp"
+          inputmode="decimal"
+          [value]="numbers().shopTempC"
+          path="shopTempC"
+          [problems]="shownProblems()"
+          (valueChange)="setNumber('shopTempC', $event)"
+        />
       </div>
       <fieldset>
         <legend>What can hurt somebody here?</legend>
@@ -230,6 +205,10 @@ export class JobForm implements OnInit {
   protected readonly hazards = HAZARDS;
   protected readonly hazardWords = HAZARD_WORDS;
   protected readonly wants = Object.entries(WANT_WORDS);
+  protected readonly units = [
+    ['mm', 'mm'],
+    ['in', 'in'],
+  ] as const;
   protected readonly draft = signal<JobInput>({} as JobInput);
   protected readonly numbers = signal({ pieces: '', shopTempC: '' });
   protected readonly attempted = signal(false);
@@ -251,7 +230,7 @@ export class JobForm implements OnInit {
     this.numbers.set({ pieces: String(start.pieces), shopTempC: String(start.shopTempC) });
   }
 
-  protected set<K extends keyof JobInput>(key: K, value: JobInput[K] | LengthUnit): void {
+  protected set(key: keyof JobInput, value: string): void {
     this.draft.update((d) => ({ ...d, [key]: value }));
   }
 

@@ -1,11 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal, type OnInit } from '@angular/core';
-import { FormsModule } from '@angular/forms';
 import { check, componentInput, type ComponentInput } from '@iron-patch/contract';
-import type { COMPONENT_VERDICTS } from '@iron-patch/core';
-import { MATERIALS, type ComponentRecord } from '@iron-patch/core';
-import { NzInputModule } from 'ng-zorro-antd/input';
+import type { COMPONENT_VERDICTS, ComponentRecord } from '@iron-patch/core';
 import { newId, SheetStore } from '../../data';
-import { Field, LengthInput } from '../../show';
+import { ChooseField, LengthInput, MATERIAL_OPTIONS, TextField, type Option } from '../../show';
 
 export const VERDICT_WORDS: Readonly<Record<(typeof COMPONENT_VERDICTS)[number], string>> = {
   reuse: 'Reuse',
@@ -26,45 +23,30 @@ const EMPTY: ComponentInput = { name: '', role: 'worn', materialId: 'steel-c45',
 /** One component: what it is, how it was found, what becomes of it. */
 @Component({
   selector: 'ip-component-form',
-  imports: [FormsModule, NzInputModule, Field, LengthInput],
+  imports: [TextField, ChooseField, LengthInput],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <form (ngSubmit)="save()" novalidate>
+    <form (submit)="$event.preventDefault(); save()" novalidate>
       <div class="grid2">
-        <ip-field label="Component" path="name" [problems]="problems()" #name>
-          <input
-            nz-input
-            name="name"
-            autocomplete="off"
-            [id]="name.id"
-            [attr.aria-invalid]="name.bad()"
-            [attr.aria-describedby]="name.id + '-said'"
-            [ngModel]="draft().name"
-            (ngModelChange)="set({ name: $event })"
-          />
-        </ip-field>
-        <ip-field label="What it is" #role>
-          <select name="role" [id]="role.id" [ngModel]="draft().role" (ngModelChange)="set({ role: $event })">
-            @for (r of roles; track r[0]) {
-              <option [value]="r[0]">{{ r[1] }}</option>
-            }
-          </select>
-        </ip-field>
-        <ip-field label="Material" #mat>
-          <select name="material" [id]="mat.id" [ngModel]="draft().materialId" (ngModelChange)="set({ materialId: $event })">
-            @for (m of materials; track m.id) {
-              <option [value]="m.id">{{ m.name }}</option>
-            }
-          </select>
-        </ip-field>
-        <ip-field label="Verdict" #ver>
-          <select name="verdict" [id]="ver.id" [ngModel]="draft().verdict ?? ''" (ngModelChange)="set({ verdict: $event || null })">
-            <option value="">not yet</option>
-            @for (v of verdicts; track v[0]) {
-              <option [value]="v[0]">{{ v[1] }}</option>
-            }
-          </select>
-        </ip-field>
+        <ip-text
+          label="Component"
+          name="name"
+          [value]="draft().name"
+          path="name"
+          [problems]="problems()"
+          (valueChange)="set({ name: $event })"
+        />
+        <ip-choose label="What it is" name="role" [options]="roles" [value]="draft().role" (valueChange)="setRole($event)" />
+        <ip-choose
+          label="Material"
+          name="material"
+          [options]="materials"
+          [value]="draft().materialId"
+          path="materialId"
+          [problems]="problems()"
+          (valueChange)="set({ materialId: $event })"
+        />
+        <ip-choose label="Verdict" name="verdict" [options]="verdicts" [value]="draft().verdict ?? ''" (valueChange)="setVerdict($event)" />
         <ip-length
           label="Its zero face lies along the worn part at"
           [mm]="draft().axisOffsetMm"
@@ -74,18 +56,15 @@ const EMPTY: ComponentInput = { name: '', role: 'worn', materialId: 'steel-c45',
           [problems]="problems()"
           (mmChange)="set({ axisOffsetMm: $event ?? 0 })"
         />
-        <ip-field label="As found: which way it faced, shims, play, earlier repairs" path="asFound" [problems]="problems()" #found>
-          <textarea
-            nz-input
-            rows="1"
-            name="asFound"
-            [id]="found.id"
-            [attr.aria-invalid]="found.bad()"
-            [attr.aria-describedby]="found.id + '-said'"
-            [ngModel]="draft().asFound"
-            (ngModelChange)="set({ asFound: $event })"
-          ></textarea>
-        </ip-field>
+        <ip-text
+          label="As found: which way it faced, shims, play, earlier repairs"
+          name="asFound"
+          [rows]="1"
+          [value]="draft().asFound"
+          path="asFound"
+          [problems]="problems()"
+          (valueChange)="set({ asFound: $event })"
+        />
       </div>
       <div class="row end">
         <button type="button" (click)="closed.emit()">Leave it</button>
@@ -99,9 +78,9 @@ export class ComponentForm implements OnInit {
   protected readonly store = inject(SheetStore);
   readonly record = input<ComponentRecord | null>(null);
   readonly closed = output<void>();
-  protected readonly materials = MATERIALS;
+  protected readonly materials = MATERIAL_OPTIONS;
   protected readonly roles = Object.entries(ROLE_WORDS);
-  protected readonly verdicts = Object.entries(VERDICT_WORDS);
+  protected readonly verdicts: readonly Option[] = [['', 'not yet'], ...Object.entries(VERDICT_WORDS)];
   protected readonly draft = signal<ComponentInput>(EMPTY);
   protected readonly busy = signal(false);
   private readonly attempted = signal(false);
@@ -127,6 +106,14 @@ export class ComponentForm implements OnInit {
         materialId: hasWorn ? 'steel-mild' : 'steel-c45',
       });
     }
+  }
+
+  protected setRole(role: string): void {
+    this.set({ role: role as ComponentInput['role'] });
+  }
+
+  protected setVerdict(verdict: string): void {
+    this.set({ verdict: (verdict || null) as ComponentInput['verdict'] });
   }
 
   protected set(change: Partial<ComponentInput>): void {

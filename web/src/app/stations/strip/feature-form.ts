@@ -1,5 +1,4 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal, type OnInit } from '@angular/core';
-import { FormsModule } from '@angular/forms';
 import { check, featureInput, type FeatureInput } from '@iron-patch/contract';
 import {
   defaultClocks,
@@ -12,9 +11,8 @@ import {
   type Problem,
   type Side,
 } from '@iron-patch/core';
-import { NzInputModule } from 'ng-zorro-antd/input';
 import { newId, SheetStore, ShopStore } from '../../data';
-import { Field, LengthInput } from '../../show';
+import { ChooseField, LengthInput, TextField, type Option } from '../../show';
 
 const CLOCK_CHOICES = [
   { words: '0°', clocks: [0] },
@@ -27,36 +25,22 @@ const sameList = (p: readonly number[], q: readonly number[]): boolean => p.leng
 /** One place to measure: where it is, what it fits, and the plan of stations and clock angles. */
 @Component({
   selector: 'ip-feature-form',
-  imports: [FormsModule, NzInputModule, Field, LengthInput],
+  imports: [TextField, ChooseField, LengthInput],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <form (ngSubmit)="save()" novalidate>
+    <form (submit)="$event.preventDefault(); save()" novalidate>
       <div class="grid3">
-        <ip-field label="Place" path="name" [problems]="problems()" #name>
-          <input
-            nz-input
-            name="name"
-            autocomplete="off"
-            placeholder="Body, land, bore"
-            [id]="name.id"
-            [attr.aria-invalid]="name.bad()"
-            [attr.aria-describedby]="name.id + '-said'"
-            [ngModel]="draft().name"
-            (ngModelChange)="set({ name: $event })"
-          />
-        </ip-field>
-        <ip-field label="Outside or inside" #side>
-          <select name="side" [id]="side.id" [ngModel]="draft().side" (ngModelChange)="setSide($event)">
-            <option value="outside">Outside diameter</option>
-            <option value="inside">Inside diameter</option>
-          </select>
-        </ip-field>
-        <ip-field label="Did it wear?" #land>
-          <select name="land" [id]="land.id" [ngModel]="draft().land" (ngModelChange)="set({ land: $event })">
-            <option value="worn">It ran: may be worn</option>
-            <option value="unworn">Never ran: tells the size</option>
-          </select>
-        </ip-field>
+        <ip-text
+          label="Place"
+          name="name"
+          placeholder="Body, land, bore"
+          [value]="draft().name"
+          path="name"
+          [problems]="problems()"
+          (valueChange)="set({ name: $event })"
+        />
+        <ip-choose label="Outside or inside" name="side" [options]="sides" [value]="draft().side" (valueChange)="setSide($event)" />
+        <ip-choose label="Did it wear?" name="land" [options]="lands" [value]="draft().land" (valueChange)="setLand($event)" />
         <ip-length
           label="Starts at"
           [mm]="draft().startMm"
@@ -74,47 +58,41 @@ const sameList = (p: readonly number[], q: readonly number[]): boolean => p.leng
           [problems]="problems()"
           (mmChange)="setPlace({ lengthMm: $event ?? 0 })"
         />
-        <ip-field label="Fits together with" path="matesFeatureId" [problems]="problems()" #mate>
-          <select
-            name="mate"
-            [id]="mate.id"
-            [ngModel]="draft().matesFeatureId ?? ''"
-            (ngModelChange)="set({ matesFeatureId: $event || null })"
-          >
-            <option value="">nothing yet</option>
-            @for (m of mates(); track m.id) {
-              <option [value]="m.id">{{ m.name }}</option>
-            }
-          </select>
-        </ip-field>
-        <ip-field [label]="'Stations, ' + store.unit()" path="stationsMm" [problems]="problems()" #st>
-          <input
-            nz-input
-            name="stations"
-            class="fig"
-            inputmode="text"
-            autocomplete="off"
-            [id]="st.id"
-            [attr.aria-invalid]="st.bad()"
-            [attr.aria-describedby]="st.id + '-said'"
-            [ngModel]="stations()"
-            (ngModelChange)="typeStations($event)"
-          />
-        </ip-field>
-        <ip-field label="Clock angles" path="clocksDeg" [problems]="problems()" #cl>
-          <select name="clocks" [id]="cl.id" [ngModel]="clockChoice()" (ngModelChange)="setClocks($event)">
-            @for (c of clockChoices; track c.words; let i = $index) {
-              <option [ngValue]="i">{{ c.words }}</option>
-            }
-          </select>
-        </ip-field>
-        <ip-field label="Instrument" #inst>
-          <select name="instrument" [id]="inst.id" [ngModel]="draft().instrumentId" (ngModelChange)="set({ instrumentId: $event })">
-            @for (i of shop.shop().instruments; track i.id) {
-              <option [value]="i.id">{{ i.name }}</option>
-            }
-          </select>
-        </ip-field>
+        <ip-choose
+          label="Fits together with"
+          name="mate"
+          [options]="mates()"
+          [value]="draft().matesFeatureId ?? ''"
+          path="matesFeatureId"
+          [problems]="problems()"
+          (valueChange)="set({ matesFeatureId: $event || null })"
+        />
+        <ip-text
+          [label]="'Stations, ' + store.unit()"
+          name="stations"
+          [value]="stations()"
+          path="stationsMm"
+          [problems]="problems()"
+          (valueChange)="typeStations($event)"
+        />
+        <ip-choose
+          label="Clock angles"
+          name="clocks"
+          [options]="clockOptions"
+          [value]="clockChoice()"
+          path="clocksDeg"
+          [problems]="problems()"
+          (valueChange)="setClocks($event)"
+        />
+        <ip-choose
+          label="Instrument"
+          name="instrument"
+          [options]="instruments()"
+          [value]="draft().instrumentId"
+          path="instrumentId"
+          [problems]="problems()"
+          (valueChange)="set({ instrumentId: $event })"
+        />
       </div>
       <div class="row end">
         <button type="button" (click)="closed.emit()">Leave it</button>
@@ -131,7 +109,16 @@ export class FeatureForm implements OnInit {
   readonly componentId = input.required<string>();
   readonly record = input<FeatureRecord | null>(null);
   readonly closed = output<void>();
-  protected readonly clockChoices = CLOCK_CHOICES;
+  protected readonly sides: readonly Option[] = [
+    ['outside', 'Outside diameter'],
+    ['inside', 'Inside diameter'],
+  ];
+  protected readonly lands: readonly Option[] = [
+    ['worn', 'It ran: may be worn'],
+    ['unworn', 'Never ran: tells the size'],
+  ];
+  protected readonly clockOptions: readonly Option[] = CLOCK_CHOICES.map((c, i) => [String(i), c.words] as const);
+  protected readonly instruments = computed<readonly Option[]>(() => this.shop.shop().instruments.map((i) => [i.id, i.name] as const));
   protected readonly draft = signal<FeatureInput>({} as FeatureInput);
   protected readonly stations = signal('');
   protected readonly busy = signal(false);
@@ -141,9 +128,13 @@ export class FeatureForm implements OnInit {
   private ownStations = false;
   private opened: FeatureRecord | null = null;
   private readonly key = newId();
-  protected readonly mates = computed(() =>
-    this.store.sheet()!.features.filter((f) => f.side !== this.draft().side && f.componentId !== this.componentId()),
-  );
+  protected readonly mates = computed<readonly Option[]>(() => [
+    ['', 'nothing yet'],
+    ...this.store
+      .sheet()!
+      .features.filter((f) => f.side !== this.draft().side && f.componentId !== this.componentId())
+      .map((f) => [f.id, f.name] as const),
+  ]);
   protected readonly clockChoice = computed(() =>
     Math.max(
       CLOCK_CHOICES.findIndex((c) => sameList(c.clocks, this.draft().clocksDeg)),
@@ -184,7 +175,12 @@ export class FeatureForm implements OnInit {
     this.draft.update((d) => ({ ...d, ...change }));
   }
 
-  protected setSide(side: Side): void {
+  protected setLand(land: string): void {
+    this.set({ land: land as FeatureInput['land'] });
+  }
+
+  protected setSide(chosen: string): void {
+    const side = chosen as Side;
     this.set({ side, clocksDeg: defaultClocks(side), instrumentId: this.instrumentFor(side), matesFeatureId: null });
   }
 
@@ -196,8 +192,8 @@ export class FeatureForm implements OnInit {
     this.showStations();
   }
 
-  protected setClocks(index: number): void {
-    this.set({ clocksDeg: [...CLOCK_CHOICES[index]!.clocks] });
+  protected setClocks(index: string): void {
+    this.set({ clocksDeg: [...CLOCK_CHOICES[Number(index)]!.clocks] });
   }
 
   protected typeStations(text: string): void {
