@@ -7,12 +7,14 @@ import { appRoutes } from './app.routes';
 
 registerLocaleData(enGb);
 
+/** Dates and words of the component library in British English. */
+export const LOCALE = [{ provide: LOCALE_ID, useValue: 'en-GB' }, provideNzI18n(en_GB)];
+
 export const appConfig: ApplicationConfig = {
   providers: [
     provideZonelessChangeDetection(),
     provideBrowserGlobalErrorListeners(),
-    { provide: LOCALE_ID, useValue: 'en-GB' },
-    provideNzI18n(en_GB),
+    ...LOCALE,
     provideRouter(appRoutes, withComponentInputBinding()),
   ],
 };

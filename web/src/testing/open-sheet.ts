@@ -2,6 +2,7 @@ import { provideZonelessChangeDetection, type Type } from '@angular/core';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
 import type { JobSheet } from '@iron-patch/core';
+import { LOCALE } from '../app/app.config';
 import { SessionStore, SheetStore, ShopStore } from '../app/data';
 import { Axis } from '../app/picture';
 import type { FakeServer } from './fake-server';
@@ -10,7 +11,7 @@ import type { FakeServer } from './fake-server';
 export async function openSheet(server: FakeServer): Promise<InstanceType<typeof SheetStore>> {
   localStorage.clear();
   TestBed.resetTestingModule();
-  TestBed.configureTestingModule({ providers: [provideZonelessChangeDetection(), provideRouter([]), Axis] });
+  TestBed.configureTestingModule({ providers: [provideZonelessChangeDetection(), provideRouter([]), ...LOCALE, Axis] });
   TestBed.inject(SessionStore).choosePerson('tomas');
   await TestBed.inject(ShopStore).load();
   const store = TestBed.inject(SheetStore);
@@ -63,7 +64,7 @@ export async function press(fixture: ComponentFixture<unknown>, name: string): P
 export async function type(fixture: ComponentFixture<unknown>, selector: string, text: string): Promise<void> {
   const input = (fixture.nativeElement as HTMLElement).querySelector<HTMLInputElement>(selector)!;
   input.value = text;
-  input.dispatchEvent(new Event('input'));
+  input.dispatchEvent(new Event('input', { bubbles: true }));
   await fixture.whenStable();
 }
 

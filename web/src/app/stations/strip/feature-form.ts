@@ -135,12 +135,10 @@ export class FeatureForm implements OnInit {
       .features.filter((f) => f.side !== this.draft().side && f.componentId !== this.componentId())
       .map((f) => [f.id, f.name] as const),
   ]);
-  protected readonly clockChoice = computed(() =>
-    Math.max(
-      CLOCK_CHOICES.findIndex((c) => sameList(c.clocks, this.draft().clocksDeg)),
-      0,
-    ),
-  );
+  protected readonly clockChoice = computed(() => {
+    const index = CLOCK_CHOICES.findIndex((c) => sameList(c.clocks, this.draft().clocksDeg));
+    return String(Math.max(index, 0));
+  });
   protected readonly problems = computed(() => {
     const own = this.stationProblem();
     const checked = check(featureInput, this.draft());

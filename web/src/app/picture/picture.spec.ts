@@ -1,0 +1,135 @@
+import { choiceKey } from '@iron-patch/core';
+import { drawnPin, testChoice, testSheet } from '@iron-patch/core/testing';
+import { TestBed } from '@angular/core/testing';
+import { FakeServer } from '../../testing/fake-server';
+import { openSheet, show, words } from '../../testing/open-sheet';
+import type { SheetStore } from '../data';
+import { Axis, Lanes, PartPicture, PolarSection } from './index';
+
+let store: InstanceType<typeof SheetStore>;
+const places = testSheet().features.map((f) =>
+  f.id === 'body' ? { ...f, startMm: 8, lengthMm: 112 } : f.id === 'land' ? { ...f, startMm: 10, lengthMm: 12 } : f,
+);
+const open = async (more: Parameters<typeof testSheet>[0] = {}): Promise<void> => {
+  store = await openSheet(new FakeServer(testSheet({ features: places, ...more })));
+};
+const numbersIn = (d: string): number[] => [...d.matchAll(/-?\d+(\.\d+)?/g)].map((m) => Number(m[0]));
+
+describe('the picture', () => {
+  it('says in words what it shows', async () => {
+    await open();
+    const svg = (await show(PartPicture)).nativeElement.querySelector('svg') as SVGElement;
+    expect(svg.getAttribute('aria-label')).toBe('Worn part as found, half section: Body 39.680, Land 39.975');
+  });
+
+  it('draws the new part with its sizes once it is drawn', async () => {
+    await open({ choices: [testChoice(choiceKey.part, drawnPin())] });
+    const text = words(await show(PartPicture));
+    expect(text).toContain('New part');
+    expect(text).toContain('56.000');
+    expect(text).toContain('40.041');
+  });
+
+  it('marks wear below the surface, deeper where more is gone', async () => {
+    await open();
+    const wear = (await show(PartPicture)).nativeElement.querySelector('.wear').getAttribute('d') as string;
+    const [, landY, , bodyY] = numbersIn(wear) as [number, number, number, number];
+    expect(bodyY).toBeGreaterThan(landY);
+  });
+
+  it('has words when there is nothing to draw', async () => {
+    await open({ components: [], features: [], readings: [] });
+    expect(words(await show(PartPicture))).toContain('Nothing to draw yet');
+  });
+
+  it('names the axis in the unit of the reader', async () => {
+    await open();
+    expect(words(await show(PartPicture))).toContain('100');
+    const inch = { ...testSheet({ features: places }) };
+    store = await openSheet(new FakeServer({ ...inch, job: { ...inch.job, unit: 'in' } }));
+    expect(words(await show(PartPicture))).toMatch(/1 2 3 4|0 0\.5 1/);
+  });
+});
+
+describe('picture and lanes', () => {
+  it('share one axis: the barrel stands straight below itself', async () => {
+    await open();
+    const mate = (await show(PartPicture)).nativeElement.querySelector('.mate path').getAttribute('d') as string;
+    const band = (await show(Lanes, { names: ['mate'] })).nativeElement.querySelector('.band') as SVGRectElement;
+    const left = numbersIn(mate)[0]!;
+    expect(Number(band.getAttribute('x'))).toBeCloseTo(left, 6);
+    expect(left).toBeCloseTo(TestBed.inject(Axis).scale()(36), 6);
+  });
+
+  it('select together', async () => {
+    await open();
+    const lanes = await show(Lanes, { names: ['mate'] });
+    (lanes.nativeElement.querySelector('.band') as SVGElement).dispatchEvent(new Event('click'));
+    expect(store.selection().spanId).toBe('barrel');
+    store.select({ spanId: 'barrel', stationMm: 20, clockDeg: 0 });
+    expect(TestBed.inject(Axis).cursorPx()).toBeCloseTo(TestBed.inject(Axis).scale()(56), 6);
+  });
+});
+
+describe('the lanes', () => {
+  it('tell readings, wear against what it was, and the mate', async () => {
+    await open();
+    const text = words(await show(Lanes, { names: ['readings', 'wear', 'mate'] }));
+    expect(text).toContain('39.680');
+    expect(text).toContain('deepened, from 40 mm f7');
+    expect(text).toContain('-0.330');
+    expect(text).toContain('40.16 to 40.31');
+  });
+
+  it('mark a mate whose oval its fit does not allow', async () => {
+    await open();
+    expect((await show(Lanes, { names: ['mate'] })).nativeElement.querySelector('.band.doubt')).not.toBeNull();
+  });
+
+  it('tell the new size by its limits', async () => {
+    await open({ choices: [testChoice(choiceKey.part, drawnPin())] });
+    expect(words(await show(Lanes, { names: ['target'] }))).toContain('40.033 to 40.049');
+  });
+});
+
+describe('a section', () => {
+  const oval = {
+    stationMm: 5,
+    readings: 4,
+    meanMm: 40.24,
+    smallestMm: 40.17,
+    largestMm: 40.31,
+    ovalityKind: 'fitted',
+    ovalityMm: 0.14,
+    longAxisDeg: 0,
+    repeatMm: null,
+    unexplainedMm: 0,
+    a: 0.07,
+    b: 0,
+  };
+
+  it('exaggerates by a plain number and says which', async () => {
+    await open();
+    expect(words(await show(PolarSection, { section: oval, unit: 'mm' }))).toContain('shape drawn 50 times larger');
+    expect(words(await show(PolarSection, { section: { ...oval, ovalityMm: 0.003, a: 0.0015 }, unit: 'mm' }))).toContain(
+      'shape drawn 2000 times larger',
+    );
+  });
+
+  it('is longest along its long axis', async () => {
+    await open();
+    const d = (await show(PolarSection, { section: oval, unit: 'mm' })).nativeElement.querySelector('.shape').getAttribute('d') as string;
+    const points = d.match(/-?\d+\.\d+ -?\d+\.\d+/g)!.map((p) => p.split(' ').map(Number) as [number, number]);
+    const width = Math.max(...points.map((p) => p[0])) - Math.min(...points.map((p) => p[0]));
+    const height = Math.max(...points.map((p) => p[1])) - Math.min(...points.map((p) => p[1]));
+    expect(width).toBeGreaterThan(1.1 * height);
+  });
+
+  it('does not pretend to know an oval it cannot see', async () => {
+    await open();
+    const unknown = { ...oval, ovalityKind: 'unknown', ovalityMm: 0, longAxisDeg: null, a: 0 };
+    expect(words(await show(PolarSection, { section: unknown, unit: 'mm' }))).toContain('oval not known');
+    const atLeast = { ...unknown, ovalityKind: 'at-least', ovalityMm: 0.1 };
+    expect(words(await show(PolarSection, { section: atLeast, unit: 'mm' }))).toContain('≥ 0.100');
+  });
+});

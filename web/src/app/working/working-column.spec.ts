@@ -1,0 +1,53 @@
+import { choiceKey } from '@iron-patch/core';
+import { testChoice, testReading, testSheet } from '@iron-patch/core/testing';
+import { FakeServer } from '../../testing/fake-server';
+import { breathe, openSheet, press, show, words } from '../../testing/open-sheet';
+import { WorkingColumn } from './working-column';
+
+it('shows the pin that matters before anything is touched, down to the readings as typed', async () => {
+  await openSheet(new FakeServer());
+  const text = words(await show(WorkingColumn));
+  expect(text).toContain('Working: largest the pin may be 40.049 mm 1.5767 in');
+  expect(text).toContain('40.160 smallest place in barrel bore');
+  expect(text).toContain('0.111 running clearance house rule running in grease or dirt: 0.0020 in + 0.0015 per in');
+  expect(text).toContain('“40.16”, Telescoping gauge and mic, Tomas Quill');
+});
+
+it('warns that the oval eats the play, until the hole is trued', async () => {
+  await openSheet(new FakeServer());
+  expect(words(await show(WorkingColumn))).toContain('Bore the hole true to 40.350.');
+  await openSheet(
+    new FakeServer(testSheet({ choices: [testChoice(choiceKey.fit('barrel'), { schoolId: 'grease', hole: 'true', truedMm: null })] })),
+  );
+  const trued = words(await show(WorkingColumn));
+  expect(trued).not.toContain('Bore the hole true');
+  expect(trued).toContain('rounded up to 0.05 mm');
+});
+
+it('follows a number to what stands behind it', async () => {
+  const store = await openSheet(new FakeServer());
+  const fixture = await show(WorkingColumn);
+  await press(fixture, '40.160 smallest place');
+  expect(words(fixture)).toContain('Working: smallest place in barrel bore 40.160 mm');
+  expect(store.figure()!.key).toBe('barrel.smallest');
+});
+
+it('shows the chosen figure as it is now, not as it was when it was touched', async () => {
+  const store = await openSheet(new FakeServer());
+  store.show(store.repair()!.fits[0]!.figures!.upper);
+  const fixture = await show(WorkingColumn);
+  store.takeReading({ ...testReading({ featureId: 'barrel', stationMm: 20, clockDeg: 90, valueMm: 40.1 }), confirmed: true }, 40.1);
+  await breathe();
+  await fixture.whenStable();
+  expect(words(fixture)).not.toContain('40.049 mm');
+});
+
+it('says what it was with probability and reason', async () => {
+  await openSheet(new FakeServer());
+  expect(words(await show(WorkingColumn))).toMatch(/What was it\? Body 40 mm f7 over 99 %, unworn land 39.975 is inside f7/);
+});
+
+it('has words when there is no number yet', async () => {
+  await openSheet(new FakeServer(testSheet({ features: [], readings: [] })));
+  expect(words(await show(WorkingColumn))).toContain('Touch any number that has a dotted line');
+});
