@@ -50,7 +50,7 @@ it('shows a decision of one at once to the other', async () => {
   await ines.page.click('Close sliding or locating, keep the hole');
   await tomas.page.until('the other choice', () =>
     tomas.page.run<boolean>(
-      `return [...document.querySelectorAll('button[aria-pressed="true"]')].some((b) => (b.getAttribute('aria-label') ?? '').startsWith('Close sliding'))`,
+      `return [...document.querySelectorAll('button[aria-pressed="true"]')].some((b) => b.textContent.trim().startsWith('Close sliding'))`,
     ),
   );
 });

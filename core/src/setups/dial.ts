@@ -9,15 +9,28 @@ export interface DialTurns {
 }
 
 /**
- * Splits a travel into full turns and the remainder, rounded to half a line.
+ * Splits a number on a dial into full turns and the remainder, rounded to half a line.
  *
- * @param travelMm how far the slide moves, mm, at least 0
+ * @param reading what the dial has counted from its zero, in its own unit, at least 0
  */
-export function toTurns(travelMm: number, dial: Dial): DialTurns {
+export function turnsOf(reading: number, dial: Dial): DialTurns {
   const half = dial.perLine / 2;
-  const total = Math.round(toUnit(travelMm, dial.unit) / half) * half;
+  const total = Math.round(reading / half) * half;
   const turns = Math.floor(total / dial.perTurn + 1e-9);
   return { turns, remainder: Math.abs(total - turns * dial.perTurn) };
+}
+
+/** The same for a travel along the part, mm. */
+export const toTurns = (travelMm: number, dial: Dial): DialTurns => turnsOf(toUnit(travelMm, dial.unit), dial);
+
+/** How far the cross slide goes in for a change of diameter, as its hand dial counts it: radius or diameter. */
+export const crossTurns = (diameterChangeMm: number, lathe: Pick<Lathe, 'cross'>): DialTurns =>
+  turnsOf(crossDialFor(diameterChangeMm, lathe), lathe.cross);
+
+/** Turns in words: `1 turn + 0.1748`; the remainder alone within the first turn. */
+export function turnsWords({ turns, remainder }: DialTurns, dial: Dial): string {
+  const rest = remainder.toFixed(dialDecimals(dial));
+  return turns === 0 ? rest : `${turns} turn${turns === 1 ? '' : 's'} + ${rest}`;
 }
 
 /** Dial units that the cross slide must move for a change of diameter, mm: half of it on a radius dial. */

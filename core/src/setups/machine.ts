@@ -3,7 +3,7 @@ import type { LengthUnit } from '../quantity';
 /** A hand dial: how far a full turn moves the slide, and what its lines mean. */
 export interface Dial {
   readonly unit: LengthUnit;
-  /** Slide travel of one full turn, in `unit`. */
+  /** What the dial counts in one full turn, in `unit`: slide travel, or diameter on a diameter dial. */
   readonly perTurn: number;
   /** Travel or diameter of one line, in `unit`, as the dial is marked. */
   readonly perLine: number;

@@ -1,6 +1,6 @@
 import { newPart } from '../part';
 import { depthLadder } from './depth-ladder';
-import { crossDialFor, dialDecimals, diameterForCrossDial, toTurns } from './dial';
+import { crossDialFor, crossTurns, dialDecimals, diameterForCrossDial, toTurns, turnsOf, turnsWords } from './dial';
 import { holdFor, setUpSequence } from './set-up-sequence';
 
 const INCH_CROSS = { unit: 'in', perTurn: 0.2, perLine: 0.001, reads: 'radius' } as const;
@@ -23,6 +23,18 @@ describe('dials', () => {
     expect(crossDialFor(0.508, { cross: METRIC_CROSS })).toBeCloseTo(0.508, 9);
     expect(diameterForCrossDial(0.01, { cross: INCH_CROSS })).toBeCloseTo(0.508, 9);
     expect(diameterForCrossDial(0.5, { cross: METRIC_CROSS })).toBeCloseTo(0.5, 9);
+  });
+
+  it('count the same cut in other turns on a radius and on a diameter dial', () => {
+    // 14 mm off the diameter: 7 mm of travel is 0.2756 in on a radius dial of 0.2 in a turn, 14 mm on a diameter dial of 5.
+    expect(crossTurns(14, { cross: INCH_CROSS })).toEqual({ turns: 1, remainder: expect.closeTo(0.0755, 9) });
+    expect(crossTurns(14, { cross: METRIC_CROSS })).toEqual({ turns: 2, remainder: expect.closeTo(4, 9) });
+  });
+
+  it('say their turns in words', () => {
+    expect(turnsWords(turnsOf(0.3748, INCH_CROSS), INCH_CROSS)).toBe('1 turn + 0.1750');
+    expect(turnsWords(turnsOf(0.1023, INCH_CROSS), INCH_CROSS)).toBe('0.1025');
+    expect(turnsWords({ turns: 2, remainder: 0 }, METRIC_CROSS)).toBe('2 turns + 0.000');
   });
 
   it('show half a line', () => {

@@ -1,10 +1,10 @@
 import {
   CAUTIONS,
-  dialDecimals,
   formatLength,
   materialOf,
   sentence,
   toInchFraction,
+  turnsWords,
   type JobSheet,
   type Repair,
   type Rung,
@@ -59,8 +59,7 @@ export function jobSlip(sheet: JobSheet, repair: Repair): Promise<Buffer> {
     for (const { setUp, ladder } of plan.setUps) {
       section(doc, `Set-up ${setUp.number}: ${setUp.title}`);
       paragraph(doc, `Hold: ${setUp.hold}. Zero: ${setUp.zeroFace}. ${setUp.operations.join('; ')}.`);
-      const places = dialDecimals(plan.lathe.carriage);
-      const dial = (r: Rung): string => `${r.dial.turns} turns + ${r.dial.remainder.toFixed(places)}`;
+      const dial = (r: Rung): string => turnsWords(r.dial, plan.lathe.carriage);
       table(
         doc,
         ['Depth from zero', 'on the part', 'tool at', `dial (${plan.lathe.carriage.unit})`],

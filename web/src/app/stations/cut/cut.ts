@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { dialDecimals, formatLength, type Advice, type CutFinding } from '@iron-patch/core';
+import { dialDecimals, formatLength, turnsOf, turnsWords, type Advice, type CutFinding } from '@iron-patch/core';
 import { SheetStore } from '../../data';
 import { StateMark } from '../../show';
 import { DialPicture } from './dial-picture';
@@ -188,6 +188,13 @@ export class Cut {
 
   protected dialText(value: number): string {
     return value.toFixed(dialDecimals(this.plan()!.lathe.cross));
+  }
+
+  /** Beyond the first turn the count of turns is told: it is what gets lost. */
+  protected turns(dial: number): string {
+    const { cross } = this.plan()!.lathe;
+    const counted = turnsOf(dial, cross);
+    return counted.turns === 0 ? '' : `: ${turnsWords(counted, cross)} from zero`;
   }
 
   protected lineCount(c: CutFinding): string {

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { dialDecimals, formatLength, type Dial, type Rung } from '@iron-patch/core';
+import { formatLength, turnsWords, type Dial, type Rung } from '@iron-patch/core';
 import { scaleLinear } from 'd3-scale';
 import { SheetStore } from '../../data';
 
@@ -33,7 +33,7 @@ const RULE_WIDTH = 92;
             <tr>
               <td class="tool fig">{{ show(r.toolMm) }}</td>
               <td class="dial fig">
-                {{ r.dial.turns }} turn{{ r.dial.turns === 1 ? '' : 's' }} + {{ r.dial.remainder.toFixed(places()) }}
+                {{ turns(r) }}
               </td>
               <td>
                 {{ r.what }}
@@ -101,7 +101,6 @@ export class LadderPicture {
   readonly dial = input.required<Dial>();
   protected readonly width = RULE_WIDTH;
   protected readonly height = computed(() => Math.max(this.rungs().length * ROW + 16, 60));
-  protected readonly places = computed(() => dialDecimals(this.dial()));
   protected readonly stops = computed(() => {
     const rungs = this.rungs();
     const most = Math.max(1, ...rungs.map((r) => r.toolMm));
@@ -110,6 +109,10 @@ export class LadderPicture {
       .range([6, this.height() - 8]);
     return rungs.map((r, i) => ({ at: scale(r.toolMm), row: 8 + i * ROW + ROW / 2 }));
   });
+
+  protected turns(r: Rung): string {
+    return turnsWords(r.dial, this.dial());
+  }
 
   protected show(mm: number): string {
     const unit = this.store.unit();

@@ -2,10 +2,12 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { routes } from '@iron-patch/contract';
 import {
   choiceKey,
+  crossTurns,
   formatLength,
   materialOf,
   newestRelease,
   toInchFraction,
+  turnsWords,
   type Outcome,
   type Pass,
   type PlanChoice,
@@ -65,6 +67,14 @@ import { LadderPicture } from './ladder-picture';
       margin: 6px 0;
       font-size: 15px;
       padding: 6px 12px;
+    }
+    small {
+      font-size: 13px;
+    }
+    .pass {
+      display: inline-block;
+      margin: 0 18px 2px 0;
+      white-space: nowrap;
     }
     td.fig {
       font-size: 15px;
@@ -153,10 +163,14 @@ export class Plan {
     void this.store.release().catch(() => undefined);
   }
 
-  protected passes(outcome: Outcome<Pass[]>): string {
-    if (!outcome.ok) return outcome.problems[0]!.message;
-    const unit = this.store.unit();
-    return outcome.value.map((p) => formatLength(p.toMm, unit) + (p.kind === 'finish' ? ' f' : '')).join('  ') || 'none';
+  /** Each pass with where the cross slide stands for it, counted from touching the bar. */
+  protected passes(outcome: Outcome<Pass[]>): { size: string; dial: string }[] {
+    const { lathe, bar } = this.found()!;
+    if (!outcome.ok || !bar) return [];
+    return outcome.value.map((p) => ({
+      size: formatLength(p.toMm, this.store.unit()) + (p.kind === 'finish' ? ' f' : ''),
+      dial: turnsWords(crossTurns(bar.diameterMm - p.toMm, lathe), lathe.cross),
+    }));
   }
 
   protected rpm(outcome: Outcome<SpindleSpeed>): string {
