@@ -31,6 +31,7 @@ try {
     await page.go(view.job === null ? '/' : `/jobs/${id}/${view.station}`);
     for (const name of view.click ?? []) await page.click(name);
     await page.sees(view.wait);
+    await page.run('document.querySelector(".middle")?.scrollTo(0, 0)');
     await page.settled();
     await browser.screenshot(`${directory}/${view.file}.png`);
     process.stdout.write(`${view.file}.png\n`);

@@ -11,5 +11,5 @@ export type { ProofFinding } from './proof-finding';
 export { freeze, movedFigures, newestRelease, MOVED_LEAST_MM, type MovedFigure } from './release';
 export { CAUTIONS, type Caution } from './cautions.data';
 export { STATIONS, STATION_NAMES, nextMove, type StationId, type StationStanding, type StationState } from './stations';
-export { originalSizeMm, pictureModel, type PictureModel, type PictureSpan, type PictureStation } from './picture';
+export { madeSizeMm, originalSizeMm, pictureModel, type PictureModel, type PictureSpan, type PictureStation } from './picture';
 export { workOut, type Repair } from './repair';

@@ -29,7 +29,7 @@ export interface PictureModel {
   readonly fromMm: number;
   readonly toMm: number;
   readonly largestRadiusMm: number;
-  /** The new part when it is drawn, the worn part as measured before that. */
+  /** True for the new part, false for the worn one as measured. */
   readonly drawn: boolean;
   readonly outline: readonly OutlinePoint[];
   readonly spans: readonly PictureSpan[];
@@ -51,8 +51,29 @@ export function originalSizeMm(f: FeatureFinding): number | null {
   return f.chosenNominal?.sizeMm ?? (f.nominal.canTell ? f.nominal.ranked[0]!.sizeMm : null);
 }
 
-function stationsOf(f: FeatureFinding): PictureStation[] {
-  const original = originalSizeMm(f);
+/** A place's size counts as the same turned size as a land's within this share. */
+const SAME_SIZE_SHARE = 0.05;
+
+/**
+ * The size that a place was made to, from which its wear is counted: that of an unworn land of the same part and size; without
+ * one what it was, by name.
+ */
+export function madeSizeMm(f: FeatureFinding, all: readonly FeatureFinding[]): number | null {
+  const seen = f.shape?.meanMm;
+  const land = all.find(
+    (o) =>
+      o.shape &&
+      o.feature.land === 'unworn' &&
+      o.component.id === f.component.id &&
+      o.feature.side === f.feature.side &&
+      seen !== undefined &&
+      Math.abs(o.shape.meanMm - seen) < SAME_SIZE_SHARE * seen,
+  );
+  return land?.shape?.meanMm ?? originalSizeMm(f);
+}
+
+function stationsOf(f: FeatureFinding, all: readonly FeatureFinding[]): PictureStation[] {
+  const original = madeSizeMm(f, all);
   return (f.shape?.sections ?? []).map((s) => {
     const worst = f.feature.side === 'outside' ? s.smallestMm : s.largestMm;
     const lost = original === null ? null : f.feature.side === 'outside' ? original - worst : worst - original;
@@ -94,13 +115,17 @@ function wornOutline(places: readonly FeatureFinding[]): OutlinePoint[] {
   });
 }
 
-/** The picture of a job. */
-export function pictureModel(repair: Repair): PictureModel {
+/**
+ * The picture of a job.
+ *
+ * @param which the worn part as found, or the new one once it is drawn
+ */
+export function pictureModel(repair: Repair, which: 'worn' | 'new'): PictureModel {
   const worn = repair.features
     .filter((f) => f.component.role === 'worn' && f.feature.side === 'outside')
     .sort((p, q) => start(p) - start(q));
   const mates = repair.features.filter((f) => f.component.role === 'mate').map(spanOf);
-  const part = repair.part && repair.part.part.segments.length ? repair.part : null;
+  const part = which === 'new' && repair.part && repair.part.part.segments.length ? repair.part : null;
   const contour = part ? outline(part.part) : wornOutline(worn);
   const spans = part
     ? part.segments.map((s) => ({
@@ -123,6 +148,6 @@ export function pictureModel(repair: Repair): PictureModel {
     bore: part && bore ? { radiusMm: bore.diameterMm / 2, toMm: bore.depthMm ?? partLengthMm(part.part) } : null,
     crossHoles: (part?.part.crossHoles ?? []).map((h) => ({ atMm: h.atMm, radiusMm: h.diameterMm / 2 })),
     mates,
-    stations: repair.features.flatMap(stationsOf),
+    stations: repair.features.flatMap((f) => stationsOf(f, repair.features)),
   };
 }

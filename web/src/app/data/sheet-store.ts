@@ -45,6 +45,8 @@ interface SheetState {
   readonly missing: boolean;
   readonly selection: Selection;
   readonly figure: Figure | null;
+  /** Which part the picture shows: stations before Draw look at the worn one. */
+  readonly pictured: 'worn' | 'new';
   readonly conflict: Conflict | null;
   readonly undo: Undo | null;
   /** A drawing that is not saved yet; everything on the sheet is worked out with it. */
@@ -60,6 +62,7 @@ const START: SheetState = {
   missing: false,
   selection: { spanId: null, stationMm: null, clockDeg: null },
   figure: null,
+  pictured: 'worn',
   conflict: null,
   undo: null,
   draftPart: null,
@@ -104,7 +107,7 @@ export const SheetStore = signalStore(
       repair,
       picture: computed(() => {
         const r = repair();
-        return r && pictureModel(r);
+        return r && pictureModel(r, store.pictured());
       }),
       unit: computed(() => session.unit() ?? store.sheet()?.job.unit ?? 'mm'),
       next: computed(() => nextMove(repair()?.stations ?? [])),
@@ -217,6 +220,7 @@ export const SheetStore = signalStore(
       },
       select: (selection: Partial<Selection>): void => patchState(store, (s) => ({ selection: { ...s.selection, ...selection } })),
       show: (figure: Figure | null): void => patchState(store, { figure }),
+      lookAt: (pictured: 'worn' | 'new'): void => patchState(store, { pictured }),
       /** Draws on without saving; kept in this browser, so that a reload loses nothing. */
       draft(part: TurnedPart | null): void {
         const saved = store.sheet()!.choices.find((c) => c.key === choiceKey.part)?.version ?? 0;

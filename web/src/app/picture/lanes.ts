@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { formatLength, type PictureStation } from '@iron-patch/core';
+import { formatLength, madeSizeMm, type PictureStation } from '@iron-patch/core';
 import { line } from 'd3-shape';
 import { SheetStore } from '../data';
 import { Axis, LANE_NAME_PX } from './axis';
@@ -204,9 +204,10 @@ export class Lanes {
       case 'readings':
         return { title: 'Readings', sub: 'outside, mean' };
       case 'wear': {
-        const pin = this.store.repair()?.features.find((f) => f.component.role === 'worn' && f.feature.land === 'worn');
-        const what = pin?.chosenNominal?.name ?? pin?.nominal.ranked[0]?.name;
-        return { title: 'Wear', sub: what ? `deepened, from ${what}` : 'original not known' };
+        const all = this.store.repair()?.features ?? [];
+        const pin = all.find((f) => f.component.role === 'worn' && f.feature.land === 'worn');
+        const made = pin && madeSizeMm(pin, all);
+        return { title: 'Wear', sub: made ? `deepened, from ${this.show(made)}` : 'original not known' };
       }
       case 'mate':
         return { title: 'Mate', sub: 'smallest to largest' };

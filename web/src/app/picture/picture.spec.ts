@@ -24,6 +24,8 @@ describe('the picture', () => {
 
   it('draws the new part with its sizes once it is drawn', async () => {
     await open({ choices: [testChoice(choiceKey.part, drawnPin())] });
+    expect(words(await show(PartPicture))).toContain('As found');
+    store.lookAt('new');
     const text = words(await show(PartPicture));
     expect(text).toContain('New part');
     expect(text).toContain('56.000');
@@ -76,8 +78,8 @@ describe('the lanes', () => {
     await open();
     const text = words(await show(Lanes, { names: ['readings', 'wear', 'mate'] }));
     expect(text).toContain('39.680');
-    expect(text).toContain('deepened, from 40 mm f7');
-    expect(text).toContain('-0.330');
+    expect(text).toContain('deepened, from 39.975');
+    expect(text).toContain('-0.305');
     expect(text).toContain('40.16 to 40.31');
   });
 

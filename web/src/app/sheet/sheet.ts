@@ -36,6 +36,9 @@ const LANES: Readonly<Record<StationId, readonly LaneName[]>> = {
   return: [],
 };
 
+/** Stations that look at the part as it came in. */
+const WORN_STATIONS: readonly StationId[] = ['receive', 'strip', 'measure', 'decide'];
+
 /** The job sheet: stations left, picture and lanes in the middle with the station's work below, Working right, reading line at the bottom. */
 @Component({
   selector: 'ip-sheet',
@@ -226,6 +229,10 @@ export class Sheet {
     effect(() => {
       const id = this.id();
       untracked(() => void this.store.open(id));
+    });
+    effect(() => {
+      const pictured = WORN_STATIONS.includes(this.station()) ? 'worn' : 'new';
+      untracked(() => this.store.lookAt(pictured));
     });
     const observer =
       typeof ResizeObserver === 'undefined'
