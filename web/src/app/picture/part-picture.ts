@@ -9,6 +9,8 @@ const BELOW = 36;
 const ABOVE = 24;
 /** Wear is drawn this many times deeper than it is. */
 const WEAR_TIMES = 25;
+/** Neighbouring stations that differ by more are on two sides of a shoulder. */
+const SHOULDER_SHARE = 0.05;
 /** A size needs this much room, px. */
 const SIZE_PX = 70;
 
@@ -33,6 +35,9 @@ const SIZE_PX = 70;
         </defs>
         <text x="18" y="28" class="title">{{ m.drawn ? 'New part' : 'As found' }}</text>
         <text x="18" y="47" class="sub">half section</text>
+        @if (wear()) {
+          <text x="18" y="65" class="sub">wear {{ wearTimes }} times deeper</text>
+        }
         @for (mate of m.mates; track mate.id) {
           <g class="mate" [class.on]="mate.id === store.selection().spanId" (click)="pick(mate.id)">
             <path [attr.d]="mateBox(mate.fromMm, mate.toMm, mate.radiusMm)" />
@@ -192,6 +197,7 @@ export class PartPicture {
   protected readonly store = inject(SheetStore);
   protected readonly axis = inject(Axis);
   protected readonly Math = Math;
+  protected readonly wearTimes = WEAR_TIMES;
   /** Lower where the station's own work needs the room. */
   readonly heightPx = input(196);
   protected readonly centre = computed(() => ABOVE + this.roomPx());
@@ -220,10 +226,14 @@ export class PartPicture {
   protected readonly wear = computed(() => {
     const m = this.model();
     if (!m || m.drawn) return '';
-    return m.stations
-      .filter((s) => s.side === 'outside' && s.wearMm !== null)
-      .sort((p, q) => p.atMm - q.atMm)
-      .map((s, i) => `${i ? 'L' : 'M'}${this.x(s.atMm)} ${this.centre() - this.px(s.meanMm / 2) + this.px((WEAR_TIMES * s.wearMm!) / 2)}`)
+    const worn = m.stations.filter((s) => s.side === 'outside' && s.wearMm !== null).sort((p, q) => p.atMm - q.atMm);
+    return worn
+      .map((s, i) => {
+        const before = worn[i - 1];
+        // Over a shoulder the line starts afresh.
+        const starts = !before || Math.abs(before.meanMm - s.meanMm) > SHOULDER_SHARE * s.meanMm;
+        return `${starts ? 'M' : 'L'}${this.x(s.atMm)} ${this.centre() - this.px(s.meanMm / 2) + this.px((WEAR_TIMES * s.wearMm!) / 2)}`;
+      })
       .join(' ');
   });
 
