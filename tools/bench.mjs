@@ -8,6 +8,7 @@ import { buildAll, bundle, root } from './build.mjs';
 import { openThrowAwayShop } from './throw-away.mjs';
 
 const kb = (bytes) => `${(bytes / 1024).toFixed(0)} kB`;
+const mb = (bytes) => `${(bytes / 1024 / 1024).toFixed(0)} MB`;
 const node = (...args) => execFileSync(process.execPath, args, { cwd: root, stdio: 'inherit' });
 
 /** What index.html asks for before anything else, packed as a server would. */
@@ -24,7 +25,7 @@ function initialBytes() {
   console.log(`  initial JavaScript and CSS: ${kb(packed)} gzip in ${named.size} files; everything: ${kb(all)} gzip`);
 }
 
-const memoryOf = (pid) => kb(Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))[1]) * 1024);
+const memoryOf = (pid) => mb(Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))[1]) * 1024);
 
 const readingOf = (featureId) => ({
   id: randomUUID(),
@@ -41,7 +42,7 @@ const readingOf = (featureId) => ({
   takenAt: new Date().toISOString(),
   supersedesId: null,
   withdrawn: false,
-  confirmed: true,
+  confirmed: false,
 });
 
 /** Runs something so many times, some at once, and tells how many a second. */
@@ -97,7 +98,11 @@ export async function bench() {
   const shop = await openThrowAwayShop();
   try {
     shop.loadDemo();
-    const get = async (path) => (await fetch(shop.address + path, { headers: { Connection: 'close' } })).json();
+    // The browsers below take their time: a connection that was kept open is gone by then, so ask once more.
+    const get = async (path) => {
+      const ask = () => fetch(shop.address + path);
+      return (await ask().catch(ask)).json();
+    };
     const floor = await get('/api/floor');
     const job = floor.find((j) => j.title === 'Sprayer pump shaft');
     node(join(root, 'e2e/dist/bench.mjs'), shop.address, job.id);

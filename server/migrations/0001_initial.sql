@@ -9,6 +9,7 @@ create table instruments (
   id text primary key,
   name text not null unique,
   kind text not null,
+  unit text not null check (unit in ('mm', 'in')),
   u_mm double precision,
   range_low_mm double precision not null,
   range_high_mm double precision not null
@@ -120,7 +121,7 @@ create table readings (
   check (not withdrawn or supersedes_id is not null)
 );
 create index readings_job on readings (job_id, seq);
-create index readings_feature on readings (feature_id, seq);
+create index readings_feature on readings (feature_id, taken_at desc, seq desc);
 
 create table choices (
   job_id uuid not null references jobs,

@@ -6,3 +6,4 @@ export { fitTaper, type Taper } from './taper';
 export { analyseShape, expand95, uncertaintyParts, type Shape, type UncertaintyParts } from './shape';
 export { defaultClocks, defaultStations, FOUR_CLOCKS, nextSpot, plannedSpots, type Spot } from './measuring-plan';
 export { doubtReading, PLAUSIBLE_SHARE, type Doubt } from './plausible';
+export { suggestInstrument, type Suggestable } from './suggest-instrument';

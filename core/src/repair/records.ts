@@ -30,6 +30,8 @@ export interface InstrumentRecord {
   readonly id: string;
   readonly name: string;
   readonly kind: InstrumentKind;
+  /** What it shows. */
+  readonly unit: LengthUnit;
   /** Standard uncertainty from its own record, mm; null to use the default of its kind. */
   readonly uMm: number | null;
   readonly rangeLowMm: number;

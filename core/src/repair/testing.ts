@@ -6,8 +6,8 @@ import type { ChoiceRecord, ComponentRecord, FeatureRecord, JobSheet, ReadingRec
 export const testShop: Shop = {
   people: [{ id: 'tomas', name: 'Tomas Quill', role: 'machinist' }],
   instruments: [
-    { id: 'tele', name: 'Telescoping gauge and mic', kind: 'telescoping-gauge', uMm: null, rangeLowMm: 8, rangeHighMm: 150 },
-    { id: 'mic', name: 'Outside mic 25 to 50', kind: 'micrometer', uMm: null, rangeLowMm: 25, rangeHighMm: 50 },
+    { id: 'tele', name: 'Telescoping gauge and mic', kind: 'telescoping-gauge', unit: 'mm', uMm: null, rangeLowMm: 8, rangeHighMm: 150 },
+    { id: 'mic', name: 'Outside mic 25 to 50', kind: 'micrometer', unit: 'mm', uMm: null, rangeLowMm: 25, rangeHighMm: 50 },
   ],
   lathes: [
     {

@@ -37,8 +37,9 @@ async function readText(db: Db, r: ReadingInput, say: Say): Promise<{ valueMm: n
     say('text', parsed.problems[0]!.code, parsed.problems[0]!.message);
     return { valueMm: 0, unit: r.unit };
   }
+  if (r.confirmed) return parsed.value;
   const expected = r.purpose === 'found' && r.featureId ? await lastSizeOf(db, r.featureId) : null;
-  const doubt = r.confirmed ? null : doubtReading(parsed.value.valueMm, parsed.value.unit, expected);
+  const doubt = doubtReading(parsed.value.valueMm, parsed.value.unit, expected);
   if (doubt) say('text', 'implausible', doubt.message);
   return parsed.value;
 }

@@ -5,7 +5,7 @@ select not exists (select 1 from people) as empty
 insert into people (id, name, role) values ($1, $2, $3)
 
 -- :name instrument
-insert into instruments (id, name, kind, u_mm, range_low_mm, range_high_mm) values ($1, $2, $3, $4, $5, $6)
+insert into instruments (id, name, kind, unit, u_mm, range_low_mm, range_high_mm) values ($1, $2, $3, $4, $5, $6, $7)
 
 -- :name lathe
 insert into lathes (id, position, card) values ($1, $2, $3)

@@ -10,7 +10,7 @@ export type ShopCard = Omit<Shop, 'houseRules'> & Partial<Pick<Shop, 'houseRules
 
 async function storeShop(db: Db, card: ShopCard): Promise<void> {
   for (const p of card.people) await db.query(q.person, [p.id, p.name, p.role]);
-  for (const i of card.instruments) await db.query(q.instrument, [i.id, i.name, i.kind, i.uMm, i.rangeLowMm, i.rangeHighMm]);
+  for (const i of card.instruments) await db.query(q.instrument, [i.id, i.name, i.kind, i.unit, i.uMm, i.rangeLowMm, i.rangeHighMm]);
   for (const [at, lathe] of card.lathes.entries()) await db.query(q.lathe, [lathe.id, at, JSON.stringify(lathe)]);
   for (const [at, rule] of (card.houseRules ?? STARTING_HOUSE_RULES).entries())
     await db.query(q.houseRule, [rule.id, at, JSON.stringify(rule)]);

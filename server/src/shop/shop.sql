@@ -2,7 +2,7 @@
 select id, name, role from people order by name
 
 -- :name instruments
-select id, name, kind, u_mm as "uMm", range_low_mm as "rangeLowMm", range_high_mm as "rangeHighMm" from instruments order by name
+select id, name, kind, unit, u_mm as "uMm", range_low_mm as "rangeLowMm", range_high_mm as "rangeHighMm" from instruments order by name
 
 -- :name lathes
 select card from lathes order by position

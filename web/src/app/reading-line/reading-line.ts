@@ -19,22 +19,13 @@ import {
   INSTRUMENT_KINDS,
   otherUnit,
   parseLength,
+  suggestInstrument,
   type Doubt,
-  type InstrumentRecord,
   type StationId,
 } from '@iron-patch/core';
 import { Outbox, SessionStore, SheetStore, ShopStore } from '../data';
 import { ImportDialog } from './import-dialog';
 import { lineTarget, type LineTarget } from './spot';
-
-/** The instrument for a size: the one asked for, else the finest whose range holds it. */
-function instrumentFor(target: LineTarget | null, instruments: readonly InstrumentRecord[]): string {
-  if (!target) return '';
-  if (instruments.some((i) => i.id === target.instrumentId)) return target.instrumentId;
-  const size = target.expectedMm ?? 0;
-  const fits = instruments.filter((i) => i.kind === 'micrometer' && size >= i.rangeLowMm && size <= i.rangeHighMm);
-  return (fits[0] ?? instruments.find((i) => i.kind === 'caliper') ?? instruments[0])?.id ?? '';
-}
 
 /**
  * The one entry line: type or let a keyboard gauge type, Enter, and it moves to the next planned spot and says what it
@@ -70,7 +61,7 @@ export class ReadingLine {
   /** The instrument stays with a place until somebody takes another. */
   protected readonly instrumentId = linkedSignal({
     source: this.place,
-    computation: () => instrumentFor(this.target(), this.shop.shop().instruments),
+    computation: () => this.instrumentFor(this.target()),
   });
   protected readonly dialText = linkedSignal(() => {
     const t = this.target();
@@ -221,6 +212,14 @@ export class ReadingLine {
 
   protected pickInstrument(event: Event): void {
     this.instrumentId.set((event.target as HTMLSelectElement).value);
+  }
+
+  /** The one planned for the place, else what a machinist would reach for. */
+  private instrumentFor(target: LineTarget | null): string {
+    const { instruments } = this.shop.shop();
+    const planned = instruments.find((i) => i.id === target?.instrumentId);
+    const suggested = suggestInstrument(instruments, 'outside', target?.expectedMm ?? null, this.store.sheet()?.job.unit ?? 'mm');
+    return (planned ?? suggested ?? instruments[0])?.id ?? '';
   }
 
   private say(text: string, bad: boolean): void {

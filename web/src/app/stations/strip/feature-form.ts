@@ -7,6 +7,7 @@ import {
   formatPlace,
   fromUnit,
   parseNumberList,
+  suggestInstrument,
   type FeatureRecord,
   type Problem,
   type Side,
@@ -237,13 +238,9 @@ export class FeatureForm implements OnInit {
   }
 
   private instrumentFor(side: Side): string {
-    const wanted = side === 'inside' ? 'telescoping-gauge' : 'micrometer';
-    const unit = this.store.unit();
-    const fits = this.shop.shop().instruments.filter((i) => i.kind === wanted);
-    return (
-      (fits.find((i) => (unit === 'in' ? / in$/.test(i.name) : i.rangeLowMm === 25)) ?? fits[0] ?? this.shop.shop().instruments[0])?.id ??
-      ''
-    );
+    const { instruments } = this.shop.shop();
+    const seen = this.store.repair()?.features.find((f) => f.shape)?.shape?.meanMm ?? null;
+    return (suggestInstrument(instruments, side, seen, this.store.sheet()!.job.unit) ?? instruments[0])?.id ?? '';
   }
 
   private showStations(): void {
