@@ -42,7 +42,7 @@ export async function insertReadings(db: Db, readings: readonly ReadingRecord[])
   return (await db.query<ReadingRecord>(q.byIds, [column('id')])).rows;
 }
 
-/** Size of the newest live reading of a feature, mm; null when there is none. */
+/** Size of the newest live reading of a feature, mm; null when none of its newest twenty is live. */
 export const lastSizeOf = async (db: Db, featureId: string): Promise<number | null> =>
   (await db.query<{ valueMm: number }>(q.lastOfFeature, [featureId])).rows[0]?.valueMm ?? null;
 
