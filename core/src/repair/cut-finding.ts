@@ -1,6 +1,7 @@
 import { advise, LEAST_CHIP_MM, type Advice, type CutRecord } from '../coach';
 import { USUAL_PASSES } from '../process';
-import { alphaOf, toDiameter } from './feature-finding';
+import { minus, plus, sumOf, type Figure } from '../working';
+import { alphaOf, readingFigure, toDiameter } from './feature-finding';
 import type { PartFinding, SegmentFinding } from './part-finding';
 import type { PlanFinding } from './plan-finding';
 import type { JobSheet, ReadingRecord, Shop } from './records';
@@ -11,6 +12,8 @@ export interface CutFinding {
   readonly readings: readonly ReadingRecord[];
   readonly cuts: readonly CutRecord[];
   readonly advice: Advice;
+  /** To come off the diameter: last size at 20 °C less the middle of the limits; null before the first reading. */
+  readonly left: Figure | null;
   /** Temperature of the part at the last reading, °C. */
   readonly partTempC: number;
 }
@@ -39,7 +42,14 @@ function cutOf(
     finishMm: USUAL_PASSES.finishMm,
     part: { tempC: partTempC, shopC: shopTempC, alphaPerK: alphaOf(materialId) },
   });
-  return { segment, readings, cuts, advice, partTempC };
+  const last = readings.at(-1);
+  const left =
+    last &&
+    sumOf(`segment.${segment.segment.id}.left`, 'to come off the diameter', [
+      plus(readingFigure(last, cuts.at(-1)!.measuredMm, shop, sheet.job.unit)),
+      minus(segment.diameter),
+    ]);
+  return { segment, readings, cuts, advice, left: left ?? null, partTempC };
 }
 
 /** Every segment of the new part at the lathe. */

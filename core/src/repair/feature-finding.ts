@@ -32,6 +32,8 @@ export interface FeatureFinding {
   readonly taper: Figure | null;
   readonly nominal: RecoveredNominal;
   readonly chosenNominal: NominalChoice | null;
+  /** The most probable original size, with its reasons. */
+  readonly was: Figure | null;
 }
 
 /** Expansion used when a component's material is not known: steel. */
@@ -166,6 +168,8 @@ function figuresBySection({ readings, diameters, shape }: Measured, shop: Shop, 
 function finding(m: Measured, lands: readonly { shape: Shape; feature: FeatureRecord }[], sheet: JobSheet, shop: Shop): FeatureFinding {
   const { feature, component, readings, shape } = m;
   const planned = plannedSpots(feature.stationsMm, feature.clocksDeg);
+  const nominal = recoverNominal(evidenceFor(feature, shape, lands), sheet.job.unit === 'in' ? 0.6 : 0.4);
+  const best = nominal.ranked[0];
   const readingsOf = figuresBySection(m, shop, sheet.job.unit);
   return {
     feature,
@@ -175,7 +179,16 @@ function finding(m: Measured, lands: readonly { shape: Shape; feature: FeatureRe
     planned,
     next: nextSpot(planned, readings),
     ...(shape ? figuresOf(feature, shape, readingsOf, sheet.job.unit) : NO_FIGURES),
-    nominal: recoverNominal(evidenceFor(feature, shape, lands), sheet.job.unit === 'in' ? 0.6 : 0.4),
+    nominal,
+    was: best
+      ? workedOut(
+          `${feature.id}.was`,
+          `${feature.name.toLowerCase()} as drawn by its maker`,
+          best.sizeMm,
+          `${best.name}, ${Math.round(best.probability * 100)} %: ${best.reasons.join('; ')}`,
+          shape ? shape.sections.flatMap(readingsOf) : [],
+        )
+      : null,
     chosenNominal: chosenNominal(sheet, feature.id),
   };
 }

@@ -5,7 +5,7 @@ export { alphaOf, instrumentUncertaintyMm, type FeatureFinding } from './feature
 export { HOUSE_DEFAULT_SCHOOL, schoolById, type FitFigures, type FitFinding, type SchoolOption } from './fit-finding';
 export { expectedAt, expectedSizeMm } from './expected';
 export type { PartFinding, SegmentFinding } from './part-finding';
-export type { PlanFinding, SegmentPasses } from './plan-finding';
+export { rungFigure, type PlanFinding, type SegmentPasses } from './plan-finding';
 export type { CutFinding } from './cut-finding';
 export type { ProofFinding } from './proof-finding';
 export { freeze, movedFigures, newestRelease, MOVED_LEAST_MM, type MovedFigure } from './release';

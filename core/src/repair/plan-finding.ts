@@ -3,6 +3,7 @@ import type { Outcome } from '../outcome';
 import { planPasses, spindleSpeed, USUAL_PASSES, type Pass, type SpindleSpeed } from '../process';
 import { depthLadder, setUpSequence, type Lathe, type Rung, type SetUp } from '../setups';
 import { chooseBars, stockNeed, USUAL_ALLOWANCES, type Bar, type BarChoice, type StockAllowances, type StockNeed } from '../stock';
+import { plus, ruled, sumOf, tabled, workedOut, type Figure } from '../working';
 import { chosenPlan, type PlanChoice } from './choices';
 import type { PartFinding, SegmentFinding } from './part-finding';
 import type { JobSheet, Shop } from './records';
@@ -13,6 +14,10 @@ export interface SegmentPasses {
   /** For the first roughing cut on this segment and for its finish. */
   readonly roughSpeed: Outcome<SpindleSpeed>;
   readonly finishSpeed: Outcome<SpindleSpeed>;
+  /** Each pass as a figure: diameter after it, mm. */
+  readonly passFigures: readonly Figure[];
+  readonly roughRpm: Figure | null;
+  readonly finishRpm: Figure | null;
 }
 
 export interface PlanFinding {
@@ -50,12 +55,61 @@ function passesFor(
 ): SegmentPasses[] {
   const material = materialOf(materialId);
   const speed = plan.tool === 'hss' ? (material?.speedHss ?? 0) : (material?.speedCarbide ?? 0);
-  return segments.map((segment) => ({
-    segment,
-    passes: planPasses(barMm, segment.diameter.value, { ...USUAL_PASSES, finishes: plan.finishes }),
-    roughSpeed: spindleSpeed(speed, barMm, lathe.gearsRpm),
-    finishSpeed: spindleSpeed(speed, segment.diameter.value, lathe.gearsRpm),
-  }));
+  const surface = tabled(
+    'plan.surface-speed',
+    'surface speed',
+    speed,
+    `${material?.name ?? 'material not known'}, ${plan.tool === 'hss' ? 'high-speed steel' : 'carbide'}, starting value`,
+    'speed',
+  );
+  const bar = tabled('plan.bar-diameter', 'bar', barMm, 'the rack');
+  const rpmFigure = (key: string, label: string, outcome: Outcome<SpindleSpeed>, over: Figure): Figure | null =>
+    outcome.ok
+      ? workedOut(
+          key,
+          label,
+          outcome.value.gearRpm,
+          `1000 V/(pi D) is ${Math.round(outcome.value.idealRpm)}, stepped down to a gear of ${lathe.name}`,
+          [surface, over],
+          { measure: 'rpm' },
+        )
+      : null;
+  return segments.map((segment) => {
+    const { id } = segment.segment;
+    const passes = planPasses(barMm, segment.diameter.value, { ...USUAL_PASSES, finishes: plan.finishes });
+    const roughSpeed = spindleSpeed(speed, barMm, lathe.gearsRpm);
+    const finishSpeed = spindleSpeed(speed, segment.diameter.value, lathe.gearsRpm);
+    return {
+      segment,
+      passes,
+      roughSpeed,
+      finishSpeed,
+      passFigures: passes.ok
+        ? passes.value.map((p, n) =>
+            workedOut(
+              `segment.${id}.pass.${n}`,
+              `${p.kind} pass ${n + 1}`,
+              p.toMm,
+              'equal cuts from the bar to the wanted size, the last ones for finishing',
+              [bar, segment.diameter],
+            ),
+          )
+        : [],
+      roughRpm: rpmFigure(`segment.${id}.rough-rpm`, 'roughing speed', roughSpeed, bar),
+      finishRpm: rpmFigure(`segment.${id}.finish-rpm`, 'finishing speed', finishSpeed, segment.diameter),
+    };
+  });
+}
+
+/** Where the tool stands at a stop: the depth on the part, and the tool's own width where it was touched on the far edge. */
+export function rungFigure(rung: Rung, setUp: number): Figure {
+  const key = `set-up.${setUp}.${rung.what}`;
+  const depth = workedOut(`${key}.depth`, rung.what.toLowerCase(), rung.depthMm, 'distance from the zero face on the drawing', []);
+  const width = rung.toolMm - rung.depthMm;
+  return sumOf(key, `tool at ${rung.what.toLowerCase()}`, [
+    plus(depth),
+    ...(width > 0 ? [plus(ruled(`${key}.width`, 'width of the parting tool', width, 'its left edge touched the face'))] : []),
+  ]);
 }
 
 function troubles(found: PartFinding, need: StockNeed, lathe: Lathe, bar: Bar | null): string[] {

@@ -3,6 +3,7 @@ import { CAUTIONS } from './cautions.data';
 import { choiceKey } from './choices';
 import { liveReadings } from './live-readings';
 import { HAZARDS, type JobSheet } from './records';
+import { rungFigure } from './plan-finding';
 import { freeze } from './release';
 import { workOut } from './repair';
 import { drawnPin, testChoice, testReading, testSheet, testShop } from './testing';
@@ -120,6 +121,40 @@ describe('draw and plan', () => {
   it('says when the lathe is too small', () => {
     const small = { ...testShop, lathes: [{ ...testShop.lathes[0]!, swingMm: 50, centresMm: 100 }] };
     expect(workOut(drawn(), small).plan!.problems).toHaveLength(2);
+  });
+});
+
+describe('plan and cut say where their numbers come from', () => {
+  it('speeds, passes and ladder', () => {
+    const plan = workOut(drawn(), testShop).plan!;
+    const body = plan.passes[1]!;
+    // 1000 x 100/(pi x 60) = 530.5, the next slower gear is 460.
+    expect(body.roughRpm!.value).toBe(460);
+    expect(explain(body.roughRpm!, 'mm')[0]!.text).toBe(
+      '460 rpm = roughing speed: 1000 V/(pi D) is 531, stepped down to a gear of Gap-bed lathe',
+    );
+    expect(body.passFigures.at(-1)!.value).toBeCloseTo(body.segment.diameter.value, 9);
+    const partOff = rungFigure(plan.setUps[0]!.ladder.at(-1)!, 1);
+    expect(explain(partOff, 'mm')[0]!.text).toContain('123.000 mm = part off 120.000 + width of the parting tool 3.000');
+  });
+
+  it('what is left at the lathe, and what it was', () => {
+    const sheet = drawn();
+    const repair = workOut(
+      {
+        ...sheet,
+        readings: [...sheet.readings, testReading({ purpose: 'cut', segmentId: 'body', dial: 0, valueMm: 40.625, instrumentId: 'mic' })],
+      },
+      testShop,
+    );
+    const body = repair.cuts.find((c) => c.segment.segment.id === 'body')!;
+    expect(body.left!.value).toBeCloseTo(body.advice.leftMm, 9);
+    expect(
+      explain(body.left!, 'mm')
+        .map((l) => l.text)
+        .join(),
+    ).toContain('read as "40.625"');
+    expect(explain(repair.features[0]!.was!, 'mm')[0]!.text).toContain('40.000 mm = body as drawn by its maker: 40 mm f7');
   });
 });
 

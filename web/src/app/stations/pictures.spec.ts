@@ -62,8 +62,8 @@ it('the ladder tells readout number, turns and what it is, stop by stop', async 
     partOff: true,
   });
   const text = words(await show(LadderPicture, { rungs, dial: testShop.lathes[0]!.carriage }));
-  expect(text).toContain('111.60 8 turns + 0.3925 Shoulder head to body');
-  expect(text).toContain('123.00 9 turns + 0.3425 Part off left edge touched');
+  expect(text).toContain('111.600 , show its working 8 turns + 0.3925 Shoulder head to body');
+  expect(text).toContain('123.000 , show its working 9 turns + 0.3425 Part off left edge touched');
 });
 
 it('the fit scale puts every school against the measured hole', async () => {

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { dialDecimals, formatLength, turnsOf, turnsWords, type Advice, type CutFinding } from '@iron-patch/core';
+import { dialDecimals, formatLength, sentence, turnsOf, turnsWords, type Advice, type CutFinding, type Figure } from '@iron-patch/core';
 import { SheetStore } from '../../data';
 import { StateMark } from '../../show';
 import { DialPicture } from './dial-picture';
@@ -195,6 +195,10 @@ export class Cut {
     const { cross } = this.plan()!.lathe;
     const counted = turnsOf(dial, cross);
     return counted.turns === 0 ? '' : `: ${turnsWords(counted, cross)} from zero`;
+  }
+
+  protected told(figure: Figure): string {
+    return sentence(figure, this.store.unit());
   }
 
   protected lineCount(c: CutFinding): string {

@@ -1,7 +1,7 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { formatLength, turnsWords, type Dial, type Rung } from '@iron-patch/core';
+import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
+import { rungFigure, turnsWords, type Dial, type Figure, type Rung } from '@iron-patch/core';
 import { scaleLinear } from 'd3-scale';
-import { SheetStore } from '../../data';
+import { FigureButton } from '../../show';
 
 const ROW = 30;
 const RULE_WIDTH = 92;
@@ -9,6 +9,7 @@ const RULE_WIDTH = 92;
 /** The depth ladder: a rule from the zero face with every stop on it, readout number large, dial turns beside. */
 @Component({
   selector: 'ip-ladder',
+  imports: [FigureButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="ladder">
@@ -31,7 +32,7 @@ const RULE_WIDTH = 92;
         <tbody>
           @for (r of rungs(); track $index) {
             <tr>
-              <td class="tool fig">{{ show(r.toolMm) }}</td>
+              <td class="tool fig"><ip-figure [figure]="figure(r)" [size]="18" [strong]="true" /></td>
               <td class="dial fig">
                 {{ turns(r) }}
               </td>
@@ -96,9 +97,9 @@ const RULE_WIDTH = 92;
   `,
 })
 export class LadderPicture {
-  private readonly store = inject(SheetStore);
   readonly rungs = input.required<readonly Rung[]>();
   readonly dial = input.required<Dial>();
+  readonly setUp = input(1);
   protected readonly width = RULE_WIDTH;
   protected readonly height = computed(() => Math.max(this.rungs().length * ROW + 16, 60));
   protected readonly stops = computed(() => {
@@ -114,8 +115,7 @@ export class LadderPicture {
     return turnsWords(r.dial, this.dial());
   }
 
-  protected show(mm: number): string {
-    const unit = this.store.unit();
-    return formatLength(mm, unit, unit === 'mm' ? 2 : 3);
+  protected figure(r: Rung): Figure {
+    return rungFigure(r, this.setUp());
   }
 }

@@ -8,10 +8,9 @@ import {
   newestRelease,
   toInchFraction,
   turnsWords,
-  type Outcome,
-  type Pass,
+  type Figure,
   type PlanChoice,
-  type SpindleSpeed,
+  type SegmentPasses,
 } from '@iron-patch/core';
 import { SheetStore, ShopStore } from '../../data';
 import { ChooseField, FigureButton, LengthInput, type Option } from '../../show';
@@ -164,16 +163,13 @@ export class Plan {
   }
 
   /** Each pass with where the cross slide stands for it, counted from touching the bar. */
-  protected passes(outcome: Outcome<Pass[]>): { size: string; dial: string }[] {
+  protected passes(x: SegmentPasses): { figure: Figure; kind: string; dial: string }[] {
     const { lathe, bar } = this.found()!;
-    if (!outcome.ok || !bar) return [];
-    return outcome.value.map((p) => ({
-      size: formatLength(p.toMm, this.store.unit()) + (p.kind === 'finish' ? ' f' : ''),
+    if (!x.passes.ok || !bar) return [];
+    return x.passes.value.map((p, i) => ({
+      figure: x.passFigures[i]!,
+      kind: p.kind === 'finish' ? 'finish' : '',
       dial: turnsWords(crossTurns(bar.diameterMm - p.toMm, lathe), lathe.cross),
     }));
-  }
-
-  protected rpm(outcome: Outcome<SpindleSpeed>): string {
-    return outcome.ok ? `${outcome.value.gearRpm} rpm` : '–';
   }
 }
