@@ -42,8 +42,8 @@ it('loses nothing that was acknowledged, keeps what was not, and sends it when t
 it('goes on by itself when the page stays open', async () => {
   const { page, line } = ines;
   const before = (await texts()).length;
-  await shop.kill();
   await page.until('the line', async () => (await line.where()).startsWith('Housing bush'));
+  await shop.kill();
   await line.take('20.044');
   await page.sees('1 reading kept here');
   await shop.start();

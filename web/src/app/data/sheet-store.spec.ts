@@ -39,6 +39,17 @@ describe('an open sheet', () => {
     expect(store.unit()).toBe('mm');
   });
 
+  it('comes by itself when the server was away as it was opened', async () => {
+    server.sheet = testSheet({ job: { ...server.sheet.job, id: 'later' } });
+    server.down = true;
+    await store.open('later');
+    expect(store.sheet()).toBeNull();
+    server.down = false;
+    TestBed.inject(Live).back.next();
+    await breathe();
+    expect(store.sheet()!.job.id).toBe('later');
+  });
+
   it('tells when there is no such job', async () => {
     await store.open('nothing');
     expect(store.missing()).toBe(true);

@@ -43,6 +43,8 @@ export interface Undo {
 interface SheetState {
   readonly sheet: JobSheet | null;
   readonly missing: boolean;
+  /** The job that was asked for; kept so that it comes when the server is back. */
+  readonly wantedId: string;
   readonly selection: Selection;
   readonly figure: Figure | null;
   /** Which part the picture shows: stations before Draw look at the worn one. */
@@ -60,6 +62,7 @@ interface SheetState {
 const START: SheetState = {
   sheet: null,
   missing: false,
+  wantedId: '',
   selection: { spanId: null, stationMm: null, clockDeg: null },
   figure: null,
   pictured: 'worn',
@@ -207,9 +210,10 @@ export const SheetStore = signalStore(
       putChoice,
       withdraw,
       async open(id: string): Promise<void> {
+        patchState(store, { wantedId: id });
         if (store.sheet()?.job.id !== id) {
           const kept = readStored<{ part: TurnedPart; from: number } | null>(DRAFT_KEY + id, null);
-          patchState(store, { ...START, draftPart: kept?.part ?? null, draftFrom: kept?.from ?? 0 });
+          patchState(store, { ...START, wantedId: id, draftPart: kept?.part ?? null, draftFrom: kept?.from ?? 0 });
         }
         try {
           patchState(store, { sheet: await api.get<JobSheet>(routes.sheet(id)), missing: false });
@@ -261,7 +265,7 @@ export const SheetStore = signalStore(
   withHooks((store, live = inject(Live), outbox = inject(Outbox)) => ({
     onInit(): void {
       outbox.acknowledged.subscribe((reading) => store.acknowledge(reading));
-      live.back.subscribe(() => void store.refresh());
+      live.back.subscribe(() => void (store.sheet() ? store.refresh() : store.wantedId() && store.open(store.wantedId())));
       let soon: ReturnType<typeof setTimeout> | undefined;
       live.news.subscribe(({ jobId }) => {
         if (jobId !== store.sheet()?.job.id) return;
