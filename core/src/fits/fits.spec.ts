@@ -1,65 +1,8 @@
 import fc from 'fast-check';
 import { generalToleranceMm } from './general-tolerance';
 import { houseAllowanceMm, houseRuleWords, STARTING_HOUSE_RULES } from './house-rule';
-import { toleranceWidth, zoneDeviations, type Zone } from './iso286';
-import { DEVIATION_MICROMETRES, IT_MICROMETRES, STEP_UPPER_MM } from './iso286.data';
-import { schoolsOf } from './school';
+import { askSchool, schoolId, schoolOfId, schoolsOf } from './school';
 import { pinForKeptHole, pinForTruedHole, truedSizeMm } from './target';
-
-const limits = (zone: Zone, size: number): [number, number] => {
-  const d = zoneDeviations(zone, size);
-  if (!d.ok) throw new Error(d.problems[0]!.message);
-  return [Math.round(d.value.lowerMm * 1000), Math.round(d.value.upperMm * 1000)];
-};
-
-describe('ISO 286 as published', () => {
-  it.each([
-    ['H7', 25, [0, 21]],
-    ['H7', 40, [0, 25]],
-    ['f7', 40, [-50, -25]],
-    ['g6', 40, [-25, -9]],
-    ['h6', 40, [-16, 0]],
-    ['p6', 40, [26, 42]],
-    ['f7', 1, [-16, -6]],
-    ['g6', 250, [-44, -15]],
-    ['p6', 100, [37, 59]],
-  ] as const)('%s at %d mm is %j µm', (zone, size, expected) => expect(limits(zone, size)).toEqual(expected));
-
-  it.each([
-    [18, 18],
-    [30, 21],
-    [50, 25],
-    [80, 30],
-    [120, 35],
-    [180, 40],
-  ])('takes exactly %d mm into the lower step: IT7 %d µm', (size, it7) => {
-    expect(limits('H7', size)[1]).toBe(it7);
-    expect(limits('H7', size + 0.001)[1]).toBeGreaterThan(it7);
-  });
-
-  it('gives a reason outside 1 to 250 mm', () => {
-    for (const size of [0.5, 251, NaN, -4])
-      expect(toleranceWidth('IT7', size)).toMatchObject({ ok: false, problems: [{ code: 'out-of-table' }] });
-  });
-
-  const means = STEP_UPPER_MM.map((upper, i) => Math.sqrt(upper * (STEP_UPPER_MM[i - 1] ?? 1)));
-  it('agrees with i = 0.45 D^(1/3) + 0.001 D within the rounding of the standard', () => {
-    const unit = (d: number): number => 0.45 * Math.cbrt(d) + 0.001 * d;
-    const multiples = { IT6: 10, IT7: 16, IT8: 25, IT9: 40 } as const;
-    for (const [grade, multiple] of Object.entries(multiples))
-      means.slice(1).forEach((d, i) => {
-        const published = IT_MICROMETRES[grade as keyof typeof multiples][i + 1]!;
-        expect(Math.abs(published - multiple * unit(d))).toBeLessThan(Math.max(1, 0.06 * published));
-      });
-  });
-
-  it('agrees with f = -5.5 D^0.41 and g = -2.5 D^0.34 to a micrometre of rounding', () => {
-    means.slice(1).forEach((d, i) => {
-      expect(Math.abs(DEVIATION_MICROMETRES.f[i + 1]! + 5.5 * d ** 0.41)).toBeLessThan(1);
-      expect(Math.abs(DEVIATION_MICROMETRES.g[i + 1]! + 2.5 * d ** 0.34)).toBeLessThan(1);
-    });
-  });
-});
 
 describe('house rules', () => {
   const grease = STARTING_HOUSE_RULES.find((r) => r.id === 'grease')!;
@@ -99,7 +42,7 @@ it('bores true to the next step that cleans up', () => {
 
 it('keeps limits in order and play never below the clearance, in every school', () => {
   fc.assert(
-    fc.property(fc.double({ min: 1, max: 249, noNaN: true }), fc.double({ min: 0, max: 0.5, noNaN: true }), (size, oval) => {
+    fc.property(fc.double({ min: 12, max: 249, noNaN: true }), fc.double({ min: 0, max: 0.5, noNaN: true }), (size, oval) => {
       for (const school of schoolsOf(STARTING_HOUSE_RULES)) {
         const t = pinForKeptHole({ smallestMm: size, largestMm: size + oval, ovalityMm: oval }, school);
         if (!t.ok) throw new Error(t.problems[0]!.message);
@@ -114,4 +57,26 @@ it('keeps limits in order and play never below the clearance, in every school', 
 
 it('knows the general tolerances of ISO 2768-1 m', () => {
   expect([3, 6, 6.1, 30, 55, 120, 121].map(generalToleranceMm)).toEqual([0.1, 0.1, 0.2, 0.2, 0.3, 0.3, 0.5]);
+});
+
+describe('schools', () => {
+  it('are found again by their id, old ids too', () => {
+    for (const school of schoolsOf(STARTING_HOUSE_RULES)) expect(schoolOfId(schoolId(school), STARTING_HOUSE_RULES)).toEqual(school);
+    expect(schoolOfId('iso:f7', [])).toEqual({ kind: 'pair', fit: 'H7/f7' });
+    expect(schoolOfId('iso:G7/h6', [])).toEqual({ kind: 'pair', fit: 'G7/h6' });
+    expect(schoolOfId('inch:FN5', [])).toEqual({ kind: 'pair', fit: 'FN5' });
+    expect(schoolOfId('grease', [])).toBeUndefined();
+  });
+
+  it('take the step of what the hole was made to, not of what it wore to', () => {
+    const f7 = { kind: 'pair', fit: 'H7/f7' } as const;
+    expect(askSchool(f7, 50.08)).toMatchObject({ value: { clearanceMm: 0.03 } });
+    expect(askSchool(f7, 50.08, 50)).toMatchObject({ value: { clearanceMm: 0.025 } });
+  });
+
+  it('say that a pair is none, or that its table does not reach', () => {
+    expect(askSchool({ kind: 'pair', fit: 'f7/H7' }, 20)).toMatchObject({ ok: false, problems: [{ code: 'fit' }] });
+    expect(askSchool({ kind: 'pair', fit: 'H7/f7' }, 600)).toMatchObject({ ok: false, problems: [{ code: 'out-of-table' }] });
+    expect(askSchool({ kind: 'pair', fit: 'H7/f7' }, 0)).toMatchObject({ ok: false, problems: [{ code: 'no-size' }] });
+  });
 });

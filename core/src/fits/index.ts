@@ -1,15 +1,20 @@
 export {
   zoneDeviations,
   toleranceWidth,
-  ZONES,
-  ISO286_LEAST_MM,
+  isHoleZone,
   ISO286_MOST_MM,
+  GRADES,
+  ZONE_LETTERS,
   type Deviations,
   type ToleranceGrade,
-  type Zone,
 } from './iso286';
 export { ISO286_SOURCE } from './iso286.data';
+export { inchFit, inchFitMm, INCH_CLASSES, B41_MOST_IN, type InchClass, type InchFit } from './ansi-b41';
+export { ANSI_B41_SOURCE } from './ansi-b41.data';
+export { fitPair, splitIsoFit, type FitPair } from './pair';
+export { PREFERRED_FITS, type PreferredFit } from './preferred.data';
+export { nearestFits, nearestZones, NAMED_FITS, type NearFit, type NearZone } from './nearest';
 export { houseAllowanceMm, houseRuleWords, STARTING_HOUSE_RULES, type HouseRule } from './house-rule';
-export { askSchool, schoolId, schoolName, schoolsOf, type School, type SchoolAnswer } from './school';
+export { askSchool, schoolId, schoolName, schoolOfId, schoolsOf, type School, type SchoolAnswer } from './school';
 export { pinForKeptHole, pinForTruedHole, truedSizeMm, TRUING, type MeasuredHole, type PinTarget } from './target';
 export { generalToleranceMm, GENERAL_TOLERANCE_SOURCE } from './general-tolerance';

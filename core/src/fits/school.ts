@@ -1,10 +1,10 @@
 import { bad, good, type Outcome } from '../outcome';
 import { houseAllowanceMm, houseRuleWords, type HouseRule } from './house-rule';
-import { toleranceWidth, zoneDeviations, type Zone } from './iso286';
-import { ISO286_SOURCE } from './iso286.data';
+import { toleranceWidth } from './iso286';
+import { fitPair, splitIsoFit } from './pair';
 
-/** A way to choose a fit. `iso:f7` and the like are shaft zones on an H7 hole; the rest are house rules by id. */
-export type School = { readonly kind: 'house'; readonly rule: HouseRule } | { readonly kind: 'iso'; readonly zone: Exclude<Zone, 'H7'> };
+/** A way to choose a fit: the shop's own rule, or a pair of a standard (`H7/f7`, `RC4`). */
+export type School = { readonly kind: 'house'; readonly rule: HouseRule } | { readonly kind: 'pair'; readonly fit: string };
 
 /** What a school says for a mate of a given smallest size: allowance from the mate down (or up) to the new part's upper limit. */
 export interface SchoolAnswer {
@@ -17,17 +17,36 @@ export interface SchoolAnswer {
   readonly words: string;
 }
 
-export const schoolId = (s: School): string => (s.kind === 'house' ? s.rule.id : `iso:${s.zone}`);
-export const schoolName = (s: School): string => (s.kind === 'house' ? s.rule.name : `H7/${s.zone}`);
+/** Stable id for a choice: a house rule's own, `iso:f7` for a shaft on H7, `iso:H8/e8` otherwise, `inch:RC4`. */
+export function schoolId(s: School): string {
+  if (s.kind === 'house') return s.rule.id;
+  const iso = splitIsoFit(s.fit);
+  if (!iso) return `inch:${s.fit}`;
+  return iso.hole === 'H7' ? `iso:${iso.shaft}` : `iso:${iso.hole}/${iso.shaft}`;
+}
 
-/** Schools in the order a shop considers them: its own rules, then ISO. */
+export const schoolName = (s: School): string => (s.kind === 'house' ? s.rule.name : s.fit);
+
+/** The pairs laid beside the house rules: one of each character from either system, loosest first. */
+const PAIRS_AT_HAND = ['H8/e8', 'H7/f7', 'H7/g6', 'H7/h6', 'H7/k6', 'H7/p6', 'H7/s6', 'RC5', 'RC3', 'LC2', 'LT3', 'LN2', 'FN2'] as const;
+
+/** Schools in the order a shop considers them: its own rules, then the systems. */
 export const schoolsOf = (rules: readonly HouseRule[]): School[] => [
   ...rules.map((rule) => ({ kind: 'house', rule }) as const),
-  ...(['f7', 'g6', 'h6', 'p6'] as const).map((zone) => ({ kind: 'iso', zone }) as const),
+  ...PAIRS_AT_HAND.map((fit) => ({ kind: 'pair', fit }) as const),
 ];
 
-/** Widest tolerance of a house fit beyond the ISO table, mm: IT6 at 250 mm. */
-const BEYOND_TABLE_TOLERANCE_MM = 0.029;
+/** The school of an id: one of the shop's rules, or any pair of a standard; undefined when the rule is gone or the id is none. */
+export function schoolOfId(id: string, rules: readonly HouseRule[]): School | undefined {
+  const rule = rules.find((r) => r.id === id);
+  if (rule) return { kind: 'house', rule };
+  const [system, name] = id.split(':');
+  if (!name || (system !== 'iso' && system !== 'inch')) return undefined;
+  return { kind: 'pair', fit: system === 'iso' && !name.includes('/') ? `H7/${name}` : name };
+}
+
+/** Widest tolerance of a house fit beyond the ISO table, mm: IT6 at 500 mm. */
+const BEYOND_TABLE_TOLERANCE_MM = 0.04;
 
 function houseAnswer(rule: HouseRule, sizeMm: number): SchoolAnswer {
   const clearanceMm = houseAllowanceMm(rule, sizeMm);
@@ -41,21 +60,25 @@ function houseAnswer(rule: HouseRule, sizeMm: number): SchoolAnswer {
   };
 }
 
-function isoAnswer(zone: Exclude<Zone, 'H7'>, sizeMm: number): Outcome<SchoolAnswer> {
-  const shaft = zoneDeviations(zone, sizeMm);
-  const hole = zoneDeviations('H7', sizeMm);
-  if (!shaft.ok) return shaft;
-  if (!hole.ok) return hole;
+function pairAnswer(fit: string, nominalMm: number): Outcome<SchoolAnswer> {
+  const pair = fitPair(fit, nominalMm);
+  if (!pair.ok) return pair;
+  const { hole, shaft, mostClearanceMm, source, name } = pair.value;
   return good({
-    clearanceMm: -shaft.value.upperMm,
-    toleranceMm: shaft.value.upperMm - shaft.value.lowerMm,
-    mostPlayMm: Math.max(hole.value.upperMm - shaft.value.lowerMm, 0),
-    words: `${ISO286_SOURCE} H7/${zone}`,
+    // The mate is measured, so its smallest size stands for the hole's lower limit.
+    clearanceMm: hole.lowerMm - shaft.upperMm,
+    toleranceMm: shaft.upperMm - shaft.lowerMm,
+    mostPlayMm: Math.max(mostClearanceMm, 0),
+    words: `${source} ${name}`,
   });
 }
 
-/** What a school says for a hole of that smallest size; a reason when its table does not reach. */
-export function askSchool(school: School, sizeMm: number): Outcome<SchoolAnswer> {
+/**
+ * What a school says for a hole of that smallest size; a reason when its table does not reach.
+ *
+ * @param nominalMm what the hole was made to: it picks the table's step; the measured size where nothing better is known
+ */
+export function askSchool(school: School, sizeMm: number, nominalMm = sizeMm): Outcome<SchoolAnswer> {
   if (!(sizeMm > 0)) return bad('no-size', 'Measure the mate first: a fit needs its size.');
-  return school.kind === 'house' ? good(houseAnswer(school.rule, sizeMm)) : isoAnswer(school.zone, sizeMm);
+  return school.kind === 'house' ? good(houseAnswer(school.rule, sizeMm)) : pairAnswer(school.fit, nominalMm);
 }

@@ -8,6 +8,8 @@ export interface MeasuredHole {
   readonly largestMm: number;
   /** Largest ovality of any section, mm. */
   readonly ovalityMm: number;
+  /** What it was made to, where that is known: picks the step of a standard's table. */
+  readonly nominalMm?: number | undefined;
 }
 
 /** The new pin for a hole. */
@@ -48,7 +50,7 @@ export function truedSizeMm(largestMm: number, unit: LengthUnit): number {
  * @example hole 40.16 to 40.31, house rule grease: pin 40.049, play at the largest place 0.261
  */
 export function pinForKeptHole(hole: MeasuredHole, school: School): Outcome<PinTarget> {
-  const answer = askSchool(school, hole.smallestMm);
+  const answer = askSchool(school, hole.smallestMm, hole.nominalMm);
   if (!answer.ok) return answer;
   const { clearanceMm, toleranceMm, mostPlayMm, words } = answer.value;
   const upperMm = hole.smallestMm - clearanceMm;

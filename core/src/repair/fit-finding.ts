@@ -3,6 +3,7 @@ import {
   pinForTruedHole,
   schoolId,
   schoolName,
+  schoolOfId,
   schoolsOf,
   truedSizeMm,
   TRUING,
@@ -52,12 +53,25 @@ export interface FitFinding {
 /** House default for pins in the open: room for grease and grit; another is chosen at Decide. */
 export const HOUSE_DEFAULT_SCHOOL = 'grease';
 
-function optionsFor(hole: FeatureFinding, unit: LengthUnit, shop: Shop): SchoolOption[] {
+/** The usual schools, and the chosen one where it is none of them. */
+function schoolsFor(choice: FitChoice | null, shop: Shop): School[] {
+  const usual = schoolsOf(shop.houseRules);
+  if (!choice || usual.some((s) => schoolId(s) === choice.schoolId)) return usual;
+  const chosen = schoolOfId(choice.schoolId, shop.houseRules);
+  return chosen ? [...usual, chosen] : usual;
+}
+
+function optionsFor(hole: FeatureFinding, choice: FitChoice | null, unit: LengthUnit, shop: Shop): SchoolOption[] {
   const { shape } = hole;
   if (!shape) return [];
-  const measured = { smallestMm: shape.smallestMm, largestMm: shape.largestMm, ovalityMm: shape.mostOval.ovalityMm };
+  const measured = {
+    smallestMm: shape.smallestMm,
+    largestMm: shape.largestMm,
+    ovalityMm: shape.mostOval.ovalityMm,
+    nominalMm: hole.chosenNominal?.sizeMm,
+  };
   const truedMm = truedSizeMm(shape.largestMm, unit);
-  return schoolsOf(shop.houseRules).map((school) => ({
+  return schoolsFor(choice, shop).map((school) => ({
     school,
     id: schoolId(school),
     name: schoolName(school),
@@ -98,11 +112,11 @@ function figuresFor(hole: FeatureFinding, target: PinTarget, choice: FitChoice, 
 }
 
 /** A school by its id, if the shop still has it. */
-export const schoolById = (id: string, shop: Shop): School | undefined => schoolsOf(shop.houseRules).find((s) => schoolId(s) === id);
+export const schoolById = (id: string, shop: Shop): School | undefined => schoolOfId(id, shop.houseRules);
 
 function fitOf(hole: FeatureFinding, sheet: JobSheet, shop: Shop): FitFinding {
-  const options = optionsFor(hole, sheet.job.unit, shop);
   const choice = chosenFit(sheet, hole.feature.id);
+  const options = optionsFor(hole, choice, sheet.job.unit, shop);
   const used: FitChoice = choice ?? { schoolId: HOUSE_DEFAULT_SCHOOL, hole: 'keep', truedMm: null };
   const base = { hole, options, choice };
   const option = options.find((o) => o.id === used.schoolId);

@@ -69,9 +69,9 @@ it('the ladder tells readout number, turns and what it is, stop by stop', async 
 it('the fit scale puts every school against the measured hole', async () => {
   const fixture = await show(FitScale, { fit: store.repair()!.fits[0] });
   const pins = [...fixture.nativeElement.querySelectorAll('.pin')] as SVGRectElement[];
-  expect(pins).toHaveLength(9);
+  expect(pins).toHaveLength(18);
   expect(fixture.nativeElement.querySelectorAll('.pin.on')).toHaveLength(1);
-  expect(fixture.nativeElement.querySelectorAll('.pin.tight')).toHaveLength(3);
+  expect(fixture.nativeElement.querySelectorAll('.pin.tight')).toHaveLength(8);
   const hole = fixture.nativeElement.querySelector('.hole') as SVGRectElement;
   const grease = pins[1]!;
   expect(Number(grease.getAttribute('x')) + Number(grease.getAttribute('width'))).toBeLessThan(Number(hole.getAttribute('x')));
