@@ -1,0 +1,85 @@
+import { MATERIAL_CAUTIONS, MATERIAL_SUBSTITUTES } from './advice.data';
+import { CUTTING } from './cutting.data';
+import { PHYSICAL, type Family } from './physical.data';
+
+/** One material in one condition; see the data files for what each number is. */
+export interface Material {
+  readonly id: string;
+  readonly name: string;
+  readonly family: Family;
+  readonly hardness: string;
+  readonly densityKgM3: number;
+  readonly alphaPerK: number;
+  readonly youngMpa: number;
+  readonly poisson: number;
+  /** 0.2 % yield, MPa; null where the material breaks without yielding, or is a plastic. */
+  readonly yieldMpa: number | null;
+  readonly tensileMpa: number;
+  /** Breaks without yielding: judged by tensile strength, never stretched past it. */
+  readonly brittle: boolean;
+  readonly speedHss: number;
+  readonly speedCarbide: number;
+  /** Percent of free-cutting steel 1212. */
+  readonly machinability: number;
+  /** Kienzle: N/mm² for a chip 1 mm x 1 mm, and exponent. */
+  readonly kc11: number | null;
+  readonly mc: number | null;
+  readonly caution?: string;
+  readonly substitutes: readonly { readonly id: string; readonly change: string }[];
+}
+
+/** The materials of the book, what a shop reaches for first at the head of each family. */
+export const MATERIALS: readonly Material[] = PHYSICAL.map(
+  ([id, name, family, hardness, densityKgM3, alpha, youngGpa, poisson, yieldMpa, tensileMpa]) => {
+    const [speedHss, speedCarbide, machinability, kc11, mc] = CUTTING[id]!;
+    return {
+      id,
+      name,
+      family,
+      hardness,
+      densityKgM3,
+      alphaPerK: Math.round(alpha * 10) / 1e7,
+      youngMpa: youngGpa * 1000,
+      poisson,
+      yieldMpa,
+      tensileMpa,
+      brittle: family === 'iron' && yieldMpa === null,
+      speedHss,
+      speedCarbide,
+      machinability,
+      kc11,
+      mc,
+      ...(MATERIAL_CAUTIONS[id] ? { caution: MATERIAL_CAUTIONS[id] } : {}),
+      substitutes: (MATERIAL_SUBSTITUTES[id] ?? []).map(([other, change]) => ({ id: other, change })),
+    };
+  },
+);
+
+const byId = new Map(MATERIALS.map((m) => [m.id, m]));
+
+/** The material of that id, or undefined. */
+export const materialOf = (id: string): Material | undefined => byId.get(id);
+
+/**
+ * Endurance limit in reversed bending of a polished bar, MPa: a guide for comparing old with new, not for design. Half the
+ * tensile strength for steel up to 700 MPa, 0.4 for irons and wrought aluminium (to 130 MPa), a third for copper alloys; null
+ * for plastics and soft metals.
+ *
+ * Source: the usual first estimates of machine design texts (Shigley, chapter 6).
+ */
+export function enduranceGuideMpa({ family, tensileMpa }: Pick<Material, 'family' | 'tensileMpa'>): number | null {
+  switch (family) {
+    case 'steel':
+    case 'stainless':
+      return Math.min(0.5 * tensileMpa, 700);
+    case 'iron':
+      return 0.4 * tensileMpa;
+    case 'copper':
+      return tensileMpa / 3;
+    case 'aluminium':
+      return Math.min(0.4 * tensileMpa, 130);
+    case 'light':
+    case 'plastic':
+      return null;
+  }
+}
