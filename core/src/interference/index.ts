@@ -1,0 +1,23 @@
+export {
+  press,
+  boreBeforePressing,
+  pressurePerMm,
+  ROUGHNESS_LOSS,
+  type PressFit,
+  type PressMaterial,
+  type PressResult,
+  type StressJudgement,
+} from './press';
+export {
+  shrinkWays,
+  COLD_C,
+  COLD_LEFT,
+  COLD_STEEL_ALPHA_PER_K,
+  HEAT_LIMIT_C,
+  type ColdBath,
+  type Heated,
+  type ShrinkQuestion,
+  type ShrinkWay,
+} from './shrink';
+export { pressLayers, type Layer, type LayersResult } from './layers';
+export { hoopAtBore, trescaInside, type Elastic, type Ring } from './elastic';
