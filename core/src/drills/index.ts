@@ -1,0 +1,55 @@
+import { MM_PER_INCH, toInchFraction } from '../quantity';
+import { LETTER_DRILLS_IN, NUMBER_DRILLS_IN } from './drills.data';
+
+export { DRILL_SOURCE } from './drills.data';
+export type DrillKind = 'fraction' | 'number' | 'letter' | 'metric';
+export const DRILL_KINDS: readonly DrillKind[] = ['fraction', 'number', 'letter', 'metric'];
+
+export interface Drill {
+  /** As stamped: `5/16`, `7`, `F`, `6.8`. */
+  readonly name: string;
+  readonly kind: DrillKind;
+  readonly diameterMm: number;
+}
+
+/** Fractions by 1/64 to 1 in, then by 1/32 to 1 1/2 in. */
+const fractions = (): Drill[] =>
+  Array.from({ length: 96 }, (_, i) => i + 1)
+    .filter((n) => n <= 64 || n % 2 === 0)
+    .map((n) => ({ name: toInchFraction((n / 64) * MM_PER_INCH).text, kind: 'fraction', diameterMm: (n / 64) * MM_PER_INCH }));
+
+/** ISO 235 jobber sizes: by 0.1 mm from 0.5 to 14, by 0.25 to 20, by 0.5 to 40. */
+function metric(): Drill[] {
+  const drills: Drill[] = [];
+  for (let tenth = 5; tenth <= 140; tenth++) drills.push({ name: String(tenth / 10), kind: 'metric', diameterMm: tenth / 10 });
+  for (let quarter = 57; quarter <= 80; quarter++) drills.push({ name: String(quarter / 4), kind: 'metric', diameterMm: quarter / 4 });
+  for (let half = 41; half <= 80; half++) drills.push({ name: String(half / 2), kind: 'metric', diameterMm: half / 2 });
+  return drills;
+}
+
+/** Every drill of the usual sets, smallest first. */
+export const DRILLS: readonly Drill[] = [
+  ...fractions(),
+  ...NUMBER_DRILLS_IN.map((d, i): Drill => ({ name: String(i + 1), kind: 'number', diameterMm: d * MM_PER_INCH })),
+  ...Object.entries(LETTER_DRILLS_IN).map(([name, d]): Drill => ({ name, kind: 'letter', diameterMm: d * MM_PER_INCH })),
+  ...metric(),
+].sort((a, b) => a.diameterMm - b.diameterMm);
+
+/** A drill's name with its set: `number 7`, `5/16 in`, `letter F`, `6.8 mm`. */
+export function drillWords({ name, kind }: Drill): string {
+  switch (kind) {
+    case 'fraction':
+      return `${name} in`;
+    case 'metric':
+      return `${name} mm`;
+    case 'number':
+    case 'letter':
+      return `${kind} ${name}`;
+  }
+}
+
+/** Drills nearest to a size, nearest first. */
+export const nearestDrills = (diameterMm: number, kinds: readonly DrillKind[] = DRILL_KINDS, how = 4): Drill[] =>
+  DRILLS.filter((d) => kinds.includes(d.kind))
+    .sort((a, b) => Math.abs(a.diameterMm - diameterMm) - Math.abs(b.diameterMm - diameterMm))
+    .slice(0, how);

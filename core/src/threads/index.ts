@@ -1,0 +1,11 @@
+export { FORMS, type ThreadForm } from './form';
+export { THREADS, threadOf } from './all-threads';
+export { minorMm, pitchDiameterMm, specialUnified, type Thread } from './thread';
+export { threadLimits, THREAD_CLASSES, type Band, type ThreadLimits } from './limits';
+export { identifyThread, convertThread, conversionWords, type ThreadAnswer, type ThreadMatch } from './identify';
+export { overWires, pitchDiameterFromWires, leadCorrectionMm, type WireSum } from './wires';
+export { singlePoint, dialMarks, type SinglePoint, type ThreadTool } from './single-point';
+export { neededEngagement, stressAreaMm2, type Engagement } from './engagement';
+export { threadBush, wireInsert, type ThreadBush, type WireInsert } from './repair-bush';
+export { tapDrills, type TapDrill } from './tap-drill';
+export { taperPipe, type TaperPipe } from './pipe';
