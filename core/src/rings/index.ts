@@ -1,0 +1,1 @@
+export { RINGS, ringsFor, leastEdgeMm, type RingGroove } from './rings';

@@ -1,0 +1,54 @@
+import { leastEdgeMm, RINGS, ringsFor } from './rings';
+
+const first = (on: 'shaft' | 'bore', size: number) => {
+  const r = ringsFor(on, size);
+  if (!r.ok) throw new Error(r.problems[0]!.message);
+  return r.value[0]!;
+};
+
+it.each([
+  ['shaft', 10, 1, 9.6, 1.1],
+  ['shaft', 18, 1.2, 17, 1.3],
+  ['shaft', 25, 1.2, 23.9, 1.3],
+  ['shaft', 40, 1.75, 37.5, 1.85],
+  ['shaft', 100, 3, 96.5, 3.15],
+  ['bore', 22, 1, 23, 1.1],
+  ['bore', 47, 1.75, 49.5, 1.85],
+  ['bore', 80, 2.5, 83.5, 2.65],
+] as const)('%s %d: ring %d thick, groove %d by %d', (on, size, thick, groove, width) =>
+  expect(first(on, size)).toMatchObject({ thicknessMm: thick, grooveMm: groove, widthMm: width }),
+);
+
+it('knows the groove tolerance of DIN 471: 23.9 h12 is 0 to -0.21', () => {
+  expect(first('shaft', 25).grooveLimits).toEqual({ lowerMm: -0.21, upperMm: 0 });
+  expect(first('bore', 47).grooveLimits).toEqual({ lowerMm: 0, upperMm: 0.25 });
+});
+
+it('keeps inch series exact and tells them from metric', () => {
+  expect(first('shaft', 25.4)).toMatchObject({ standard: 'ASME B18.27', grooveMm: expect.closeTo(0.94 * 25.4, 9) });
+  expect(first('bore', 19.05)).toMatchObject({ grooveMm: expect.closeTo(0.796 * 25.4, 9) });
+});
+
+it('offers a retaining washer beside a ring', () => {
+  const r = ringsFor('shaft', 12);
+  expect(r.ok && r.value.map((x) => [x.standard, x.grooveMm])).toEqual([
+    ['DIN 471', 11.5],
+    ['DIN 6799', 8],
+    ['DIN 6799', 9],
+    ['DIN 6799', 10],
+  ]);
+});
+
+it('has every groove wider than its ring, and on the right side of the size', () => {
+  for (const r of RINGS) {
+    expect(r.widthMm).toBeGreaterThan(r.thicknessMm);
+    expect(Math.sign(r.grooveMm - r.sizeMm)).toBe(r.on === 'shaft' ? -1 : 1);
+  }
+});
+
+it('wants three groove depths of metal outside the groove', () => expect(leastEdgeMm(first('shaft', 40))).toBeCloseTo(3.75, 9));
+
+it('names the nearest when there is none', () => {
+  expect(ringsFor('bore', 27)).toMatchObject({ problems: [{ code: 'no-ring', message: expect.stringMatching(/26 mm|28 mm/) }] });
+  expect(ringsFor('shaft', 0)).toMatchObject({ problems: [{ path: 'sizeMm' }] });
+});
