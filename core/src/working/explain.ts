@@ -27,7 +27,19 @@ export function showValue(figure: Figure, unit: LengthUnit, decimals = USUAL_DEC
     case 'probability':
       return `${Math.round(figure.value * 100)} %`;
     case 'count':
-      return String(figure.value);
+      return String(Number(figure.value.toFixed(3)));
+    case 'angle':
+      return `${((figure.value * 180) / Math.PI).toFixed(3)}°`;
+    case 'stress':
+      return `${figure.value.toPrecision(3)} MPa`;
+    case 'force':
+      return Math.abs(figure.value) >= 1000 ? `${(figure.value / 1000).toPrecision(3)} kN` : `${figure.value.toPrecision(3)} N`;
+    case 'torque':
+      return `${figure.value.toPrecision(3)} Nm`;
+    case 'time':
+      return `${figure.value.toFixed(1)} min`;
+    case 'price':
+      return figure.value.toFixed(2);
     case 'ratio':
       return figure.value.toPrecision(3);
   }

@@ -1,5 +1,19 @@
 /** What kind of number it is; lengths are mm inside and shown in the reader's unit. */
-export type Measure = 'length' | 'ratio' | 'temperature' | 'rpm' | 'speed' | 'mass' | 'probability' | 'count';
+export type Measure =
+  | 'length'
+  | 'ratio'
+  | 'temperature'
+  | 'rpm'
+  | 'speed'
+  | 'mass'
+  | 'probability'
+  | 'count'
+  | 'angle'
+  | 'stress'
+  | 'force'
+  | 'torque'
+  | 'time'
+  | 'price';
 
 /** Where a figure comes from. */
 export type Origin =
@@ -17,7 +31,8 @@ export interface Term {
 }
 
 /**
- * A number that can say where it came from. `value` is in mm, °C, rpm, m/min, kg or a plain ratio by `measure`.
+ * A number that can say where it came from. `value` is in mm, °C, rpm, m/min, kg, radians, MPa, N, Nm, minutes,
+ * whole money or a plain ratio by `measure`.
  * `key` names the same figure across recomputation, so that old and new can be compared.
  */
 export interface Figure {

@@ -1,0 +1,70 @@
+import { lookUp } from './look-up';
+import { TABLES } from './tables';
+import { cellText, tableCsv } from './table-csv';
+import type { BookEntry } from './entry';
+
+const first = (text: string, unit: 'mm' | 'in' = 'mm'): BookEntry | undefined => lookUp(text, unit)[0];
+const cell = (e: BookEntry | undefined, label: string) => e?.rows.find(([l]) => l === label)?.[1];
+
+it.each([
+  ['3/8 24', '3/8-24 UNF'],
+  ['3/8-16', '3/8-16 UNC'],
+  ['M16x1.5', 'M16 x 1.5'],
+  ['m10', 'M10'],
+  ['1/2 bsf', '1/2 BSF'],
+  ['2 ba', '2 BA'],
+  ['Tr 30 x 6', 'Tr 30 x 6'],
+  ['1/2 npt', '1/2 NPT'],
+  ['6204', 'Bearing 6204'],
+  ['rls8', 'Bearing RLS8'],
+  ['-214', 'O-ring -214'],
+  ['25 H7/p6', '25 H7/p6'],
+  ['25 H7', '25 H7'],
+  ['25H7', '25 H7'],
+  ['40 f7', '40 f7'],
+  ['1 RC4', '1 RC4'],
+  ['number 7', 'Drill number 7'],
+  ['letter f', 'Drill letter F'],
+  ['606 woodruff', 'Woodruff key 606'],
+  ['25 47 7', 'Lip seal 25 x 47 x 7'],
+  ['4140', 'Alloy steel, annealed (42CrMo4+A, 4140)'],
+  ['leaded bearing bronze', 'Leaded bearing bronze (CuSn7Zn4Pb7, C93200)'],
+  ['taper pin 6 mm', 'Taper pin 6 mm'],
+])('"%s" finds %s first', (text, title) => expect(first(text)?.title).toBe(title));
+
+it('says the numbers with it', () => {
+  expect(cell(first('25 H7/p6'), 'Shaft, most')).toBeCloseTo(25.035, 9);
+  expect(cell(first('25 H7/p6'), 'Interference, most')).toBeCloseTo(0.035, 9);
+  expect(cell(first('1 RC4'), 'Play, most')).toBeCloseTo(0.0028 * 25.4, 9);
+  expect(cell(first('6204'), 'Outside')).toBe(47);
+  expect(cell(first('M10'), 'Tap drill')).toContain('8.5 mm');
+  expect(cell(first('M10'), '6g major, most')).toBe(9.968);
+  expect(cell(first('key 25'), 'Over the shaft')).toBe(21);
+  expect(cell(first('ring 25'), 'Groove')).toBe(23.9);
+  expect(cell(first('ring 1', 'in'), 'Groove')).toBeCloseTo(0.94 * 25.4, 9);
+});
+
+it('finds nothing for nothing, and holds against nonsense', () => {
+  for (const text of ['', '   ', 'zzzz', '<script>', '25 Q9', '9'.repeat(500), '(((', '\\']) expect(lookUp(text, 'mm')).toEqual([]);
+  expect(lookUp('m', 'mm').length).toBeLessThanOrEqual(8);
+});
+
+it.each(TABLES.map((t) => [t.id, t] as const))('table %s has a source, and as many cells as columns', (_, table) => {
+  expect(table.source).toMatch(/\w{3,}/);
+  const rows = table.rows();
+  expect(rows.length).toBeGreaterThan(5);
+  for (const row of rows) {
+    expect(row).toHaveLength(table.columns.length);
+    for (const c of row) expect(typeof c === 'string' || Number.isFinite(c)).toBe(true);
+  }
+});
+
+it('goes out as CSV with its unit', () => {
+  const keys = tableCsv(TABLES.find((t) => t.id === 'keys-inch')!);
+  expect(keys.split('\r\n')[0]).toContain('lengths in in');
+  expect(keys).toContain('0.8750,1.2500,0.2500,0.1875');
+  expect(tableCsv(TABLES.find((t) => t.id === 'materials')!)).toContain('"Mild steel (S235JR, 1018)"');
+  expect(cellText(25.4, 'in')).toBe('1.0000');
+});
+
+it('has one table an id', () => expect(new Set(TABLES.map((t) => t.id)).size).toBe(TABLES.length));

@@ -1,0 +1,178 @@
+import { BEARINGS, shaftSeat, housingSeat, type BearingSize } from '../bearings';
+import { DRILLS, DRILL_SOURCE, drillWords, type Drill } from '../drills';
+import { WOODRUFF, type Woodruff } from '../keys';
+import { MATERIALS, MATERIAL_SOURCE, materialOf, type Material } from '../materials';
+import { TAPER_PINS, type TaperPin } from '../pins';
+import { LIP_SEAL_SHAFT, LIP_SEAL_SIZES, ORINGS, ORING_SOURCE, type LipSeal, type ORing } from '../seals';
+import { minorMm, pitchDiameterMm, tapDrills, taperPipe, threadLimits, THREADS, THREAD_CLASSES, type Band, type Thread } from '../threads';
+import type { BookEntry, Cell } from './entry';
+
+type Row = readonly [label: string, value: Cell];
+
+const bandRows = (what: string, { lowerMm, upperMm }: Band): Row[] => [
+  ...(upperMm === null ? [] : [[`${what}, most`, upperMm] as const]),
+  ...(lowerMm === null ? [] : [[`${what}, least`, lowerMm] as const]),
+];
+
+function limitRows(t: Thread): Row[] {
+  const classes = THREAD_CLASSES[t.system];
+  return (['outside', 'inside'] as const).flatMap((side) => {
+    const limits = threadLimits(t, side, classes?.[side][0] ?? '');
+    if (!limits.ok) return [];
+    const { threadClass, major, pitchDiameter, minor } = limits.value;
+    return [
+      ...bandRows(`${threadClass} major`, major),
+      ...bandRows(`${threadClass} pitch diameter`, pitchDiameter),
+      ...bandRows(`${threadClass} minor`, minor),
+    ];
+  });
+}
+
+export function threadEntry(t: Thread): BookEntry {
+  const drill = t.tapered ? null : tapDrills(t, 75, t.unit === 'mm' ? ['metric'] : ['fraction', 'number', 'letter'], 1);
+  const pipe = taperPipe(t.name);
+  return {
+    title: t.name,
+    kind: 'thread',
+    rows: [
+      ['Major', t.majorMm],
+      ['Pitch', t.pitchMm],
+      ...(t.tpi ? [['To the inch', String(t.tpi)] as const] : []),
+      ['Pitch diameter', pitchDiameterMm(t)],
+      ['Minor of the inside thread', minorMm(t)],
+      ['Angle', `${t.form.angleDeg}°`],
+      ...(pipe ? [[pipe.words, pipe.gaugedMm] as const, ['Hand tight', pipe.handTightMm] as const] : []),
+      ...(drill?.ok && drill.value[0]
+        ? [['Tap drill', `${drillWords(drill.value[0].drill)}, ${drill.value[0].percent.toFixed(0)} %`] as const]
+        : []),
+      ['Best wire', t.form.bestWire * t.pitchMm],
+      ...limitRows(t),
+    ],
+    ...(t.common ? {} : { words: 'A rare one: order it or cut it.' }),
+    source: t.source,
+  };
+}
+
+export function bearingEntry(b: BearingSize): BookEntry {
+  const shaft = shaftSeat(b.boreMm, 'normal', 'inner');
+  const housing = housingSeat(b.outsideMm, 'normal', 'inner');
+  return {
+    title: b.kind === 'cup' ? `Drawn ${b.code}` : `Bearing ${b.code}`,
+    kind: 'bearing',
+    rows: [
+      [b.kind === 'cup' ? 'Runs on' : 'Bore', b.boreMm],
+      ['Outside', b.outsideMm],
+      ['Width', b.widthMm],
+      ...(b.kind === 'needle' ? [['Under the needles', b.underNeedlesMm!] as const] : []),
+      ...(b.kind === 'ball' && shaft.ok
+        ? [
+            [`Shaft seat ${shaft.value.zone}, most`, b.boreMm + shaft.value.seat.upperMm] as const,
+            [`Shaft seat ${shaft.value.zone}, least`, b.boreMm + shaft.value.seat.lowerMm] as const,
+          ]
+        : []),
+      ...(b.kind === 'ball' && housing.ok
+        ? [
+            [`Housing ${housing.value.zone}, most`, b.outsideMm + housing.value.seat.upperMm] as const,
+            [`Housing ${housing.value.zone}, least`, b.outsideMm + housing.value.seat.lowerMm] as const,
+          ]
+        : []),
+    ],
+    ...(b.kind === 'ball' ? { words: 'Seats for a turning inner ring and normal load.' } : {}),
+    source: b.source,
+  };
+}
+
+export const oringEntry = (r: ORing): BookEntry => ({
+  title: `O-ring ${r.name}`,
+  kind: 'O-ring',
+  rows: [
+    ['Inside', r.insideMm],
+    ['Section', r.sectionMm],
+    ['Outside', r.insideMm + 2 * r.sectionMm],
+  ],
+  source: ORING_SOURCE,
+});
+
+const drillEntry = (d: Drill): BookEntry => ({
+  title: `Drill ${drillWords(d)}`,
+  kind: 'drill',
+  rows: [['Diameter', d.diameterMm]],
+  source: DRILL_SOURCE,
+});
+
+const sealEntry = (s: LipSeal): BookEntry => ({
+  title: `Lip seal ${s.shaftMm} x ${s.boreMm} x ${s.widthMm}`,
+  kind: 'lip seal',
+  rows: [
+    ['Shaft', s.shaftMm],
+    ['Housing', s.boreMm],
+    ['Width', s.widthMm],
+  ],
+  words: LIP_SEAL_SHAFT.words,
+  source: s.source,
+});
+
+const woodruffEntry = (k: Woodruff): BookEntry => ({
+  title: `Woodruff key ${k.name}`,
+  kind: 'key',
+  rows: [
+    ['Width', k.widthMm],
+    ['Height', k.heightMm],
+    ['Cutter', k.cutterMm],
+    [`Seat depth, from the ${k.depthFrom}`, k.depthMm],
+  ],
+  source: k.source,
+});
+
+const pinEntry = (p: TaperPin): BookEntry => ({
+  title: `Taper pin ${p.name}`,
+  kind: 'pin',
+  rows: [
+    [p.namedBy === 'small end' ? 'Small end' : 'Large end', p.namedMm],
+    ['Taper', `1:${p.ratio}`],
+  ],
+  words: `Named by its ${p.namedBy}.`,
+  source: p.source,
+});
+
+export const materialEntry = (m: Material): BookEntry => ({
+  title: m.name,
+  kind: 'material',
+  rows: [
+    ['Condition', m.hardness],
+    ['Density', `${m.densityKgM3} kg/m³`],
+    ["Young's modulus", `${m.youngMpa / 1000} GPa`],
+    ["Poisson's ratio", String(m.poisson)],
+    ['Expansion', `${(m.alphaPerK * 1e6).toFixed(1)} µm a metre a degree`],
+    ['Yield', m.yieldMpa === null ? 'none: it breaks' : `${m.yieldMpa} MPa`],
+    ['Tensile', `${m.tensileMpa} MPa`],
+    ['Machinability', `${m.machinability} % of 1212`],
+    ['Surface speed', `${m.speedHss} m/min high-speed steel, ${m.speedCarbide} carbide`],
+    ...(m.kc11 ? [['Cutting force', `kc1.1 ${m.kc11} N/mm², mc ${m.mc}`] as const] : []),
+    ...m.substitutes.map(({ id, change }) => [`Instead: ${materialOf(id)!.name}`, change] as const),
+  ],
+  ...(m.caution ? { words: m.caution } : {}),
+  source: MATERIAL_SOURCE,
+});
+
+/** Something that can be looked up: the words that find it, and how to show it. Entries are made only when they are shown. */
+export interface Findable {
+  readonly words: string;
+  readonly common: boolean;
+  readonly entry: () => BookEntry;
+}
+
+export const FINDABLES: readonly Findable[] = [
+  ...THREADS.map((t) => ({ words: `${t.name} thread`, common: t.common, entry: () => threadEntry(t) })),
+  ...BEARINGS.map((b) => ({ words: `${b.code} bearing`, common: true, entry: () => bearingEntry(b) })),
+  ...ORINGS.map((r) => ({ words: `${r.name} o-ring`, common: true, entry: () => oringEntry(r) })),
+  ...DRILLS.map((d) => ({
+    words: `${d.kind === 'number' || d.kind === 'letter' ? `${d.kind} ` : ''}${d.name} drill`,
+    common: true,
+    entry: () => drillEntry(d),
+  })),
+  ...LIP_SEAL_SIZES.map((s) => ({ words: `${s.shaftMm} ${s.boreMm} ${s.widthMm} lip seal`, common: true, entry: () => sealEntry(s) })),
+  ...WOODRUFF.map((k) => ({ words: `${k.name} woodruff key`, common: true, entry: () => woodruffEntry(k) })),
+  ...TAPER_PINS.map((p) => ({ words: `${p.name} taper pin`, common: true, entry: () => pinEntry(p) })),
+  ...MATERIALS.map((m) => ({ words: m.name, common: true, entry: () => materialEntry(m) })),
+];

@@ -1,0 +1,160 @@
+import { INCH_CLASSES, fitPair, isHoleZone, splitIsoFit, zoneDeviations } from '../fits';
+import { keySeats } from '../keys';
+import { parseLength } from '../quantity';
+import { ringsFor } from '../rings';
+import { FINDABLES, type Findable } from './entries';
+import type { BookEntry } from './entry';
+
+/** What parts words and numbers is left out, so that `3/8 24`, `3/8-24` and `m16x1.5` find the same as the book's own writing. */
+const wordsOf = (text: string): string[] =>
+  text
+    .toLowerCase()
+    .replace(/[(),]/g, ' ')
+    .replace(/(\d)\s*[x×]\s*(?=\d)/g, '$1 ')
+    .split(/[\s-]+/)
+    .filter((w) => w && w !== 'x');
+
+interface Indexed extends Findable {
+  readonly list: readonly string[];
+}
+
+const byFirst = new Map<string, Indexed[]>();
+for (const f of FINDABLES) {
+  const item: Indexed = { ...f, list: wordsOf(f.words) };
+  for (const word of new Set(item.list)) (byFirst.get(word) ?? byFirst.set(word, []).get(word)!).push(item);
+}
+const firstWords = [...byFirst.keys()];
+
+/** 0: the very words stand at its head in their order; 1: the last only begins one; 2: they all stand somewhere in it. */
+function rank(item: Indexed, typed: readonly string[]): number | null {
+  if (typed.every((w, i) => item.list[i] === w)) return 0;
+  if (typed.every((w, i) => (i === typed.length - 1 ? item.list[i]?.startsWith(w) : item.list[i] === w))) return 1;
+  return typed.every((w) => item.list.some((x) => x.startsWith(w))) ? 2 : null;
+}
+
+function named(text: string, how: number): BookEntry[] {
+  const typed = wordsOf(text);
+  const [first] = typed;
+  if (!first) return [];
+  const exact = byFirst.get(first);
+  const pool = exact ?? firstWords.filter((w) => w.startsWith(first)).flatMap((w) => byFirst.get(w)!);
+  return pool
+    .map((item) => ({ item, at: rank(item, typed) }))
+    .filter((x): x is { item: Indexed; at: number } => x.at !== null)
+    .sort((a, b) => a.at - b.at || Number(b.item.common) - Number(a.item.common) || a.item.list.length - b.item.list.length)
+    .slice(0, how)
+    .map(({ item }) => item.entry());
+}
+
+/** The size before a fit or a zone: bare numbers are mm for ISO zones and inch for the inch classes. */
+function sized(text: string, unit: 'mm' | 'in'): number | null {
+  const parsed = parseLength(text.trim(), { unit });
+  return parsed.ok ? parsed.value.valueMm : null;
+}
+
+function fitEntry(sizeText: string, name: string): BookEntry | null {
+  const inch = (INCH_CLASSES as readonly string[]).includes(name.toUpperCase());
+  const mm = sized(sizeText, inch ? 'in' : 'mm');
+  if (mm === null) return null;
+  if (inch || splitIsoFit(name)) {
+    const pair = fitPair(name, mm);
+    if (!pair.ok) return null;
+    const { hole, shaft, leastClearanceMm, mostClearanceMm, source, name: written } = pair.value;
+    return {
+      title: `${sizeText.trim()} ${written}`,
+      kind: 'fit',
+      rows: [
+        ['Hole, most', mm + hole.upperMm],
+        ['Hole, least', mm + hole.lowerMm],
+        ['Shaft, most', mm + shaft.upperMm],
+        ['Shaft, least', mm + shaft.lowerMm],
+        [mostClearanceMm < 0 ? 'Interference, least' : 'Play, most', Math.abs(mostClearanceMm)],
+        [leastClearanceMm < 0 ? 'Interference, most' : 'Play, least', Math.abs(leastClearanceMm)],
+      ],
+      source,
+    };
+  }
+  const zone = zoneDeviations(name, mm);
+  if (!zone.ok) return null;
+  return {
+    title: `${sizeText.trim()} ${name}`,
+    kind: 'fit',
+    rows: [
+      [isHoleZone(name) ? 'Hole, most' : 'Shaft, most', mm + zone.value.upperMm],
+      [isHoleZone(name) ? 'Hole, least' : 'Shaft, least', mm + zone.value.lowerMm],
+      ['Upper deviation', zone.value.upperMm],
+      ['Lower deviation', zone.value.lowerMm],
+    ],
+    source: 'ISO 286-1:2010',
+  };
+}
+
+const FIT = /^(.+?)\s+([A-Z]{1,2}\d{1,2}\s*\/\s*[a-z]{1,2}\d{1,2}|(?:RC|LC|LT|LN|FN)\d{1,2}|[A-Za-z]{1,2}\d{1,2})$/;
+const BARE_FIT = /^([\d.]+)([A-Za-z]{1,2}\d{1,2}(?:\/[a-z]{1,2}\d{1,2})?)$/;
+
+function fits(text: string): BookEntry[] {
+  const match = FIT.exec(text) ?? BARE_FIT.exec(text);
+  const entry = match && fitEntry(match[1]!, match[2]!.replace(/\s/g, ''));
+  return entry ? [entry] : [];
+}
+
+/** `key 25`, `ring 25`: keys and rings for a diameter; bare numbers in the reader's unit. */
+function forDiameter(text: string, unit: 'mm' | 'in'): BookEntry[] {
+  const match = /^(key|ring)s?\s+(?:for\s+)?(.+)$/i.exec(text);
+  const parsed = match && parseLength(match[2]!, { unit });
+  if (!match || !parsed?.ok) return [];
+  const mm = parsed.value.valueMm;
+  if (match[1]!.toLowerCase() === 'key') {
+    const seats = keySeats(mm);
+    return !seats.ok
+      ? []
+      : seats.value.map((s) => ({
+          title: `Key for ${match[2]}, ${s.standard}`,
+          kind: 'key',
+          rows: [
+            ['Width', s.widthMm],
+            ['Height', s.heightMm],
+            ['Depth from the crown', s.fromCrownMm],
+            ['After the flat', s.afterFlatMm],
+            ['Over the shaft', s.overShaftMm],
+            ['Over the hub', s.overHubMm],
+          ],
+          source: s.source,
+        }));
+  }
+  return (['shaft', 'bore'] as const).flatMap((on) => {
+    const rings = ringsFor(on, mm);
+    return !rings.ok
+      ? []
+      : rings.value.map((r): BookEntry => ({
+          title: `Ring for a ${on} of ${match[2]}, ${r.standard}`,
+          kind: 'ring',
+          rows: [
+            ['Thickness', r.thicknessMm],
+            ['Groove', r.grooveMm],
+            ...(r.grooveLimits
+              ? [
+                  ['Groove, most', r.grooveMm + r.grooveLimits.upperMm] as const,
+                  ['Groove, least', r.grooveMm + r.grooveLimits.lowerMm] as const,
+                ]
+              : []),
+            ['Groove width', r.widthMm],
+          ],
+          source: r.source,
+        }));
+  });
+}
+
+const LONGEST_TEXT = 60;
+
+/**
+ * Looks something up by what people type: `3/8 24`, `M16x1.5`, `6204`, `-214`, `25 H7/p6`, `1 RC4`, `key 25`, `ring 1 in`,
+ * `number 7`, `bronze`. Best first, at most `how`.
+ *
+ * @param unit unit of a bare number where the text does not settle it
+ */
+export function lookUp(text: string, unit: 'mm' | 'in', how = 8): BookEntry[] {
+  const asked = text.trim().slice(0, LONGEST_TEXT);
+  if (!asked) return [];
+  return [...fits(asked), ...forDiameter(asked, unit), ...named(asked, how)].slice(0, how);
+}

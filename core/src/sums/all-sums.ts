@@ -1,0 +1,57 @@
+import { speeds } from './cutting/speeds';
+import { turningTime } from './cutting/turning-time';
+import { clearance } from './fits/clearance';
+import { convert } from './fits/convert';
+import { pressForce } from './fits/press-force';
+import { shims } from './fits/shims';
+import { temperature } from './fits/temperature';
+import { key } from './joints/key';
+import { oring } from './joints/oring';
+import { ringGroove } from './joints/ring-groove';
+import { woodruff } from './joints/woodruff';
+import { boltCircle } from './layout/bolt-circle';
+import { chord } from './layout/chord';
+import { crossHole } from './layout/cross-hole';
+import { eccentric } from './layout/eccentric';
+import { flats } from './layout/flats';
+import { taper } from './layout/taper';
+import { mass } from './stock/mass';
+import { offcuts } from './stock/offcuts';
+import { pressure } from './stock/pressure';
+import type { Sum } from './sum';
+import { singlePointSum } from './threads/single-point';
+import { tapDrill } from './threads/tap-drill';
+import { threadBushSum } from './threads/thread-bush';
+import { threadFinder } from './threads/thread-finder';
+import { wires } from './threads/wires';
+
+/** Every bench calculation, by group in the order they are reached for. */
+export const SUMS: readonly Sum[] = [
+  convert,
+  clearance,
+  pressForce,
+  temperature,
+  shims,
+  threadFinder,
+  tapDrill,
+  wires,
+  singlePointSum,
+  threadBushSum,
+  key,
+  woodruff,
+  ringGroove,
+  oring,
+  flats,
+  crossHole,
+  eccentric,
+  boltCircle,
+  taper,
+  chord,
+  speeds,
+  turningTime,
+  mass,
+  offcuts,
+  pressure,
+];
+
+export const sumOfId = (id: string): Sum | undefined => SUMS.find((s) => s.id === id);

@@ -1,0 +1,15 @@
+import { typed, workedOut, type Figure, type Measure } from '../working';
+
+/** A figure that somebody typed at the bench. */
+export const given = (key: string, label: string, value: number, measure: Measure = 'length'): Figure =>
+  typed(key, label, value, 'hand at the bench', '', measure);
+
+/** A result with how it was worked and from what. */
+export const result = (
+  key: string,
+  label: string,
+  value: number,
+  how: string,
+  from: readonly Figure[] = [],
+  measure: Measure = 'length',
+): Figure => workedOut(key, label, value, how, from, { measure });

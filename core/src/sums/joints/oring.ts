@@ -1,0 +1,86 @@
+import { bad, good } from '../../outcome';
+import { glandOf, oringOf, ORINGS, oringsFor, type GlandKind } from '../../seals';
+import { choice, length, number } from '../fields';
+import { given, result } from '../given';
+import { circle, line, rectangle, size } from '../marks';
+import type { Sum } from '../sum';
+
+const KINDS = (['moving rod', 'moving piston', 'static rod', 'static piston', 'rotating rod'] as const).map((k) => [k, k] as const);
+
+/** O-ring gland: squeeze, stretch and fill. */
+export const oring: Sum = {
+  id: 'o-ring',
+  title: 'O-ring gland',
+  about: 'o-ring squeeze stretch fill groove seal AS568',
+  group: 'Keys, rings, seals',
+  fields: () => [
+    choice(
+      'ring',
+      'Ring',
+      ORINGS.map((r) => [r.name, `${r.name}  (${(r.insideMm / 25.4).toFixed(3)} x ${(r.sectionMm / 25.4).toFixed(3)} in)`] as const),
+      '-214',
+    ),
+    choice('kind', 'Gland', KINDS),
+    length('runs', 'Rod, or bore of the cylinder', 25.4, 500, 1),
+    length('groove', 'Groove diameter', 31.55, 500, 1),
+    length('width', 'Groove width', 4.75, 50, 0.5),
+    number('pressure', 'Pressure', 'MPa', 7, 0, 100),
+  ],
+  work: (v) => {
+    const ring = oringOf(v.choice('ring'));
+    if (!ring) return bad('ring', 'Choose a ring of the list.', 'ring');
+    const kind = v.choice<GlandKind>('kind');
+    const gland = glandOf({
+      ring,
+      kind,
+      runsOnMm: v.number('runs'),
+      grooveMm: v.number('groove'),
+      grooveWidthMm: v.number('width'),
+      pressureMpa: v.number('pressure'),
+    });
+    const field: Record<string, string> = { runsOnMm: 'runs', grooveMm: 'groove', grooveWidthMm: 'width' };
+    if (!gland.ok) return { ok: false, problems: gland.problems.map((p) => ({ ...p, path: field[p.path] ?? p.path })) };
+    const g = gland.value;
+    const sitsOn = kind.endsWith('rod') ? v.number('runs') : v.number('groove');
+    const depth = given('oring.depth', 'room across the section', g.depthMm);
+    const w = v.number('width');
+    return good({
+      figures: [
+        result(
+          'oring.squeeze',
+          'squeeze',
+          g.squeeze,
+          '1 - room / section of the stretched ring',
+          [depth, given('oring.section', 'section, stretched', g.sectionMm)],
+          'probability',
+        ),
+        result('oring.stretch', 'stretch', g.stretch, 'what it sits on / its inside diameter - 1', [], 'ratio'),
+        result('oring.fill', 'groove filled', g.fill, 'section area / groove area', [], 'probability'),
+        depth,
+      ],
+      tables: [
+        {
+          title: 'Against usual practice',
+          columns: ['What', 'Is', 'State'],
+          rows: g.findings.map((f) => [f.what, f.words, f.fits ? 'fits' : 'out']),
+        },
+      ],
+      words: [
+        `Rings that suit the gland best: ${oringsFor(kind, sitsOn, g.depthMm, 3)
+          .map((r) => r.name)
+          .join(', ')}.`,
+        'Lead-in chamfer 15° to 20° where it slides over; replace every ring that was disturbed.',
+      ],
+      ...(g.backUp
+        ? { caution: 'Oil under this pressure goes through skin. Back-up rings, and proof test with oil, bled, behind a shield.' }
+        : {}),
+      picture: [
+        line('part', [-w, 0], [0, 0], [0, -g.depthMm * 0.95], [w, -g.depthMm * 0.95], [w, 0], [2 * w, 0]),
+        line('mate', [-w, g.depthMm * 0.05], [2 * w, g.depthMm * 0.05]),
+        circle(g.depthMm / 2, 'tool', w / 2, -g.depthMm * 0.45),
+        rectangle(-w, g.depthMm * 0.05, 3 * w, g.depthMm * 0.5, 'mate'),
+        size('width', [0, -g.depthMm * 1.3], [w, -g.depthMm * 1.3]),
+      ],
+    });
+  },
+};

@@ -1,0 +1,82 @@
+import type { HouseRule } from '../fits';
+import type { Outcome } from '../outcome';
+import type { LengthUnit } from '../quantity';
+import type { Lathe } from '../setups';
+import type { Bar } from '../stock';
+import type { Figure } from '../working';
+import type { SumValues } from './values';
+
+/** What a bench calculation asks for. Lengths start in mm; the range is told when it is left. */
+export type SumField =
+  | {
+      readonly kind: 'length';
+      readonly id: string;
+      readonly label: string;
+      readonly startMm: number;
+      readonly fromMm: number;
+      readonly toMm: number;
+    }
+  | {
+      readonly kind: 'number';
+      readonly id: string;
+      readonly label: string;
+      readonly unit: string;
+      readonly start: number;
+      readonly from: number;
+      readonly to: number;
+      readonly whole?: true;
+    }
+  | {
+      readonly kind: 'choice';
+      readonly id: string;
+      readonly label: string;
+      readonly start: string;
+      readonly options: readonly (readonly [value: string, words: string])[];
+    }
+  | { readonly kind: 'thread'; readonly id: string; readonly label: string; readonly start: string }
+  | { readonly kind: 'lengths'; readonly id: string; readonly label: string; readonly startMm: readonly number[] };
+
+/** How a mark of a picture is drawn: the part, its mate, a tool, hidden or centre lines. */
+export type MarkStyle = 'part' | 'mate' | 'tool' | 'hidden' | 'centre';
+
+/** One mark of the small picture, mm, x to the right and y up. Data, not markup: the screen scales and draws it. */
+export type Mark =
+  | { readonly kind: 'circle'; readonly x: number; readonly y: number; readonly r: number; readonly style: MarkStyle }
+  | { readonly kind: 'line'; readonly points: readonly (readonly [number, number])[]; readonly closed?: true; readonly style: MarkStyle }
+  | { readonly kind: 'size'; readonly from: readonly [number, number]; readonly to: readonly [number, number]; readonly text: string };
+
+/** A small table of a result: readings, drills, passes. Numbers are lengths in mm, strings stand as they are. */
+export interface SumTable {
+  readonly title: string;
+  readonly columns: readonly string[];
+  readonly rows: readonly (readonly (string | number)[])[];
+}
+
+/** What a calculation says. The first figure is the answer; the others stand beside it. */
+export interface SumResult {
+  readonly figures: readonly Figure[];
+  readonly tables?: readonly SumTable[];
+  /** What to mind, in order. */
+  readonly words?: readonly string[];
+  /** What can hurt somebody. */
+  readonly caution?: string;
+  readonly picture: readonly Mark[];
+}
+
+/** What the shop lends to a calculation. */
+export interface SumShop {
+  readonly houseRules: readonly HouseRule[];
+  readonly lathes: readonly Lathe[];
+  readonly rack: readonly Bar[];
+}
+
+/** A bench calculation. */
+export interface Sum {
+  readonly id: string;
+  readonly title: string;
+  /** The words that find it, besides its title. */
+  readonly about: string;
+  readonly group: 'Sizes and fits' | 'Threads' | 'Keys, rings, seals' | 'Setting out' | 'Cutting' | 'Stock and strength';
+  readonly fields: (shop: SumShop) => readonly SumField[];
+  readonly work: (values: SumValues, shop: SumShop, unit: LengthUnit) => Outcome<SumResult>;
+}

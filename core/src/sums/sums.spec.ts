@@ -1,0 +1,248 @@
+import { STARTING_HOUSE_RULES } from '../fits';
+import { SUMS, sumOfId } from './all-sums';
+import { findThread } from './find-thread';
+import { packsFor } from './fits/pack';
+import { layOut } from './stock/lay-out';
+import type { Mark, SumResult, SumShop } from './sum';
+import { startText } from './values';
+import { sumInWords, workSum } from './work-sum';
+
+const shop: SumShop = {
+  houseRules: STARTING_HOUSE_RULES,
+  rack: [],
+  lathes: [
+    {
+      id: 'gap',
+      name: 'Gap-bed lathe',
+      cross: { unit: 'in', perTurn: 0.2, perLine: 0.001, reads: 'radius' },
+      carriage: { unit: 'in', perTurn: 0.5, perLine: 0.001 },
+      readout: null,
+      gearsRpm: [70, 115, 190, 300, 500],
+      swingMm: 400,
+      centresMm: 1000,
+    },
+  ],
+};
+
+const starts = (id: string, unit: 'mm' | 'in' = 'mm'): Record<string, string> =>
+  Object.fromEntries(
+    sumOfId(id)!
+      .fields(shop)
+      .map((f) => [f.id, startText(f, unit)]),
+  );
+
+const outcome = (id: string, changes: Record<string, string> = {}, unit: 'mm' | 'in' = 'mm') =>
+  workSum(sumOfId(id)!, { ...starts(id, unit), ...changes }, shop, unit);
+
+const work = (id: string, changes: Record<string, string> = {}, unit: 'mm' | 'in' = 'mm'): SumResult => {
+  const r = outcome(id, changes, unit);
+  if (!r.ok) throw new Error(`${id}: ${r.problems.map((p) => `${p.path} ${p.message}`).join('; ')}`);
+  return r.value;
+};
+
+const figure = (r: SumResult, key: string): number => {
+  const f = r.figures.find((x) => x.key === key);
+  if (!f) throw new Error(`no ${key}`);
+  return f.value;
+};
+
+describe('every sum', () => {
+  it('there are about two dozen, a name once', () => {
+    expect(SUMS.length).toBeGreaterThanOrEqual(24);
+    expect(new Set(SUMS.map((s) => s.id)).size).toBe(SUMS.length);
+    expect(sumOfId('nothing')).toBeUndefined();
+  });
+
+  it.each(SUMS.map((s) => s.id))('%s works as it opens, in mm and in inch alike, with a picture and its words', (id) => {
+    const [mm, inch] = [work(id), work(id, {}, 'in')];
+    expect(mm.figures.length).toBeGreaterThan(0);
+    expect(mm.picture.length).toBeGreaterThan(0);
+    mm.figures.forEach((f, i) => {
+      expect(Number.isFinite(f.value)).toBe(true);
+      // The starting values are printed to a fixed number of decimals in either unit.
+      expect(inch.figures[i]!.label).toBe(f.label);
+      expect(Math.abs(inch.figures[i]!.value - f.value)).toBeLessThan(0.02 * Math.abs(f.value) + 0.02);
+    });
+    const points = mm.picture.flatMap((m: Mark) =>
+      m.kind === 'circle' ? [m.x, m.y, m.r] : m.kind === 'line' ? m.points.flat() : [...m.from, ...m.to],
+    );
+    expect(points.every(Number.isFinite)).toBe(true);
+    expect(sumInWords(sumOfId(id)!, mm, 'mm').split('\n').length).toBeGreaterThan(mm.figures.length);
+  });
+
+  it.each(SUMS.map((s) => s.id))('%s answers nonsense at the field it stands in', (id) => {
+    for (const f of sumOfId(id)!.fields(shop))
+      for (const text of ['', 'abc', '1e9', '<script>', '999999999']) {
+        const r = outcome(id, { [f.id]: text });
+        expect(r.ok).toBe(false);
+        if (!r.ok) expect(r.problems.map((p) => p.path)).toContain(f.id);
+      }
+  });
+
+  it('tells all that is wrong at once', () => {
+    const r = outcome('taper', { big: 'x', small: '-3', length: '' });
+    expect(r.ok ? [] : r.problems.map((p) => p.path)).toEqual(['big', 'small', 'length']);
+  });
+});
+
+describe('published and hand-worked values', () => {
+  it('3/4 in is 19.05 mm, 750 thou, 3/4', () => {
+    const r = work('convert', { size: '3/4' });
+    expect(figure(r, 'convert.thou')).toBeCloseTo(750, 6);
+    expect(r.tables![0]!.rows[0]!.slice(0, 2)).toEqual(['nearest 1/64', '3/4 in']);
+  });
+
+  it('a 40.16 hole in grease takes a pin of 40.049 at most', () =>
+    expect(figure(work('clearance', { hole: '40.16', nominal: '40', school: 'grease' }), 'clearance.upper')).toBeCloseTo(40.049, 3));
+
+  it('a pin by RC4 in a 1 in hole is 0.9984 to 0.9992', () => {
+    expect(outcome('clearance', { hole: '1', nominal: '1', school: 'inch:RC4' }, 'in').ok).toBe(false);
+    const r = work('clearance', { hole: '1', nominal: '1', school: 'inch:RC3' }, 'in');
+    expect(figure(r, 'clearance.upper') / 25.4).toBeCloseTo(0.9992, 6);
+  });
+
+  it('the press sum is Lamé: 0.05 on 50 in 100, solid steel, is 78.75 MPa', () => {
+    const r = work('press', {
+      diameter: '50',
+      hub: '100',
+      bore: '0',
+      length: '40',
+      interference: '0.05',
+      rz: '0',
+      hubMaterial: 'steel-c45',
+      shaftMaterial: 'steel-c45',
+    });
+    expect(figure(r, 'press.pressure')).toBeCloseTo(78.75, 6);
+    expect(r.caution).toContain('shield');
+  });
+
+  it('3/8-24 from 0.372 over the crests and ten pitches in 0.4165 in', () => {
+    const r = work('thread-finder', { diameter: '0.372', over: '0.4165', crests: '10' }, 'in');
+    expect(r.tables![0]!.rows[0]![0]).toBe('3/8-24 UNF');
+    expect(work('thread-finder', { diameter: '11.2', over: '13', crests: '10' }).words![0]).toMatch(/^Not a standard pair/);
+  });
+
+  it('M10 is drilled 8.5; 1/4-20 number 7', () => {
+    expect(figure(work('tap-drill', { set: 'metric' }), 'tap.drill')).toBe(8.5);
+    expect(work('tap-drill', { thread: '1/4 20', set: 'inch' }).tables![0]!.rows.map((r) => r[0])).toContain('number 7');
+    expect(outcome('tap-drill', { thread: '1/2 NPT' })).toMatchObject({ problems: [{ path: 'thread' }] });
+  });
+
+  it('wires: 1/2-13 over 0.0444 in wires is 0.5167 in', () =>
+    expect(figure(work('wires', { wire: '0.0444', read: '0.52' }, 'in'), 'wires.over') / 25.4).toBeCloseTo(0.5167, 4));
+
+  it('key for 25: 8 x 7, 21.0 over the shaft', () => expect(figure(work('key'), 'key.over')).toBe(21));
+
+  it('flats: 17 hexagon is 19.63 across corners; flats on 20 are 10.5 wide', () => {
+    expect(figure(work('flats'), 'flats.corners')).toBeCloseTo(19.63, 2);
+    expect(figure(work('flats', { sides: '2' }), 'flats.width')).toBeCloseTo(Math.sqrt(111), 6);
+  });
+
+  it('cross hole: 25 round, 10 finder, 0.08 paper: 17.58, or 17.5 when wobble took it', () => {
+    expect(figure(work('cross-hole'), 'cross.move')).toBeCloseTo(17.58, 9);
+    expect(figure(work('cross-hole', { use: 'wobble' }), 'cross.move')).toBeCloseTo(17.5, 9);
+  });
+
+  it('eccentric: 3 offset shows 6 on the indicator; packing lies on the circle of both other jaws', () => {
+    const r = work('eccentric');
+    expect(figure(r, 'eccentric.total')).toBe(6);
+    const t = 3 + 20 - figure(r, 'eccentric.packing');
+    expect(Math.hypot(t * Math.cos((2 * Math.PI) / 3) - 3, t * Math.sin((2 * Math.PI) / 3))).toBeCloseTo(20, 9);
+  });
+
+  it('bolt circle: six on 80 stand 40 apart, and all on the circle', () => {
+    const r = work('bolt-circle');
+    expect(figure(r, 'circle.chord')).toBeCloseTo(40, 9);
+    for (const [, , x, y] of r.tables![0]!.rows) expect(Math.hypot(x as number, y as number)).toBeCloseTo(40, 9);
+  });
+
+  it('taper: 25 to 20 in 60 is 1:12, 1 in a foot, 2.386° on the compound', () => {
+    const r = work('taper');
+    expect(figure(r, 'taper.one')).toBeCloseTo(12, 9);
+    expect(figure(r, 'taper.foot') / 25.4).toBeCloseTo(1, 9);
+    expect((figure(r, 'taper.compound') * 180) / Math.PI).toBeCloseTo(2.386, 3);
+    expect(figure(r, 'taper.setover')).toBeCloseTo((200 * 5) / 120, 9);
+  });
+
+  it('chord: 60 and 8 are of a circle of 120.5; a half circle has its own radius', () => {
+    expect(figure(work('chord'), 'chord.diameter')).toBeCloseTo(120.5, 9);
+    const half = work('chord', { chord: '60', height: '30' });
+    expect(figure(half, 'chord.radius')).toBeCloseTo(30, 9);
+    expect(figure(half, 'chord.arc')).toBeCloseTo(30 * Math.PI, 6);
+  });
+
+  it('speeds: C45 with high-speed steel on 46 mm: 173 rpm by the sum, gear 115; Kienzle force', () => {
+    const r = work('speeds', { diameter: '46' });
+    expect(figure(r, 'speeds.ideal')).toBeCloseTo(173, 0);
+    expect(figure(r, 'speeds.gear')).toBe(115);
+    expect(figure(r, 'speeds.force')).toBeCloseTo(1.5 * 0.2 ** 0.86 * 2220, 6);
+  });
+
+  it('turning time: 124 mm at 0.2 and 300 is 2.07 min a pass', () =>
+    expect(figure(work('turning-time'), 'time.one')).toBeCloseTo(124 / 60, 9));
+
+  it('mass: 50 round by 200 in steel is 3.083 kg', () => {
+    expect(figure(work('mass'), 'mass.one')).toBeCloseTo(3.083, 3);
+    expect(outcome('mass', { shape: 'tube', b: '50' })).toMatchObject({ problems: [{ path: 'b' }] });
+  });
+
+  it('a 50 mm part 30 K above reads 0.017 big', () => expect(figure(work('temperature'), 'temperature.big')).toBeCloseTo(0.01725, 5));
+
+  it('a 50 x 60 tube at 20 MPa: 111 MPa at the bore by Lamé, 100 by thin wall', () => {
+    const r = work('pressure');
+    expect(figure(r, 'pressure.thick')).toBeCloseTo((20 * 6100) / 1100, 9);
+    expect(figure(r, 'pressure.thin')).toBeCloseTo(100, 9);
+  });
+
+  it('ring, o-ring, Woodruff, bush and single point say the same as their tables', () => {
+    expect(figure(work('ring-groove'), 'ring.groove')).toBe(23.9);
+    expect(figure(work('o-ring'), 'oring.squeeze')).toBeGreaterThan(0.1);
+    expect(figure(work('woodruff'), 'woodruff.width')).toBeCloseTo(4.7625, 9);
+    expect(figure(work('thread-bush'), 'bush.wall')).toBeCloseTo(2.188, 3);
+    expect(work('single-point').tables![0]!.rows).toHaveLength(9);
+    expect(work('single-point', { thread: 'M10', blank: '9.95' }).words![0]).toContain('half-nuts closed');
+  });
+});
+
+describe('shim packs', () => {
+  it('make 0.85 of 0.5, 0.3 and 0.05: fewest among the exact', () => {
+    const [best] = packsFor([0.05, 0.1, 0.2, 0.3, 0.5], 0.85);
+    expect(best!.totalMm).toBeCloseTo(0.85, 9);
+    expect(best!.shimsMm).toHaveLength(3);
+  });
+  it('say when none is near, and never take more than eight', () => {
+    expect(packsFor([0.05], 5)[0]!.shimsMm).toHaveLength(8);
+    expect(work('shims', { target: '5', 'at-hand': '0.05' }).words![0]).toContain('near enough');
+  });
+});
+
+describe('pieces from offcuts', () => {
+  it('uses the shortest bar that holds a piece, and counts the saw', () => {
+    const plan = layOut([120, 120, 85, 60], [400, 130, 95], 2.5);
+    expect(plan.leftOver).toEqual([]);
+    expect(plan.bars.map((b) => b.pieces)).toEqual([[120, 60], [120], [85]]);
+    expect(plan.bars[0]!.restMm).toBeCloseTo(400 - 180 - 5, 9);
+  });
+  it('names what is not covered', () => {
+    expect(layOut([500], [400], 2)).toMatchObject({ leftOver: [500] });
+    expect(outcome('offcuts', { pieces: '500', bars: '400' })).toMatchObject({ problems: [{ path: 'bars' }] });
+    expect(work('offcuts', { pieces: '500, 100', bars: '400' }).words![0]).toContain('Not covered: 500 mm');
+  });
+});
+
+it.each([
+  ['3/8 16', '3/8-16 UNC'],
+  ['3/8-24', '3/8-24 UNF'],
+  ['3/8-24 unf', '3/8-24 UNF'],
+  ['#10-32', '#10-32 UNF'],
+  ['m10', 'M10'],
+  ['M 16 x 1.5', 'M16 x 1.5'],
+  ['M16x1.5', 'M16 x 1.5'],
+  ['1/2 bsf', '1/2 BSF'],
+  ['2 ba', '2 BA'],
+  ['tr 30 x 6', 'Tr 30 x 6'],
+  ['g 1/2', 'G 1/2'],
+  ['1 1/8 7', '1 1/8-7 UNC'],
+  ['', undefined],
+  ['M99', undefined],
+])('"%s" is %s', (text, name) => expect(findThread(text)?.name).toBe(name));
