@@ -90,9 +90,12 @@ async function recording(shop, jobId, featureId) {
 export async function bench() {
   buildAll();
   bundle('core/src/repair/repair.bench.ts', 'core/dist/repair.bench.mjs');
+  bundle('core/src/book/book.bench.ts', 'core/dist/book.bench.mjs');
   bundle('e2e/src/bench.ts', 'e2e/dist/bench.mjs');
   console.log('Working out');
   node(join(root, 'core/dist/repair.bench.mjs'));
+  console.log('The book');
+  node(join(root, 'core/dist/book.bench.mjs'));
   console.log('Web build');
   initialBytes();
   const shop = await openThrowAwayShop();

@@ -27,9 +27,9 @@ const firstWords = [...byFirst.keys()];
 
 /** 0: the very words stand at its head in their order; 1: the last only begins one; 2: they all stand somewhere in it. */
 function rank(item: Indexed, typed: readonly string[]): number | null {
+  for (const w of typed) if (!item.list.some((x) => x.startsWith(w))) return null;
   if (typed.every((w, i) => item.list[i] === w)) return 0;
-  if (typed.every((w, i) => (i === typed.length - 1 ? item.list[i]?.startsWith(w) : item.list[i] === w))) return 1;
-  return typed.every((w) => item.list.some((x) => x.startsWith(w))) ? 2 : null;
+  return typed.every((w, i) => (i === typed.length - 1 ? item.list[i]?.startsWith(w) : item.list[i] === w)) ? 1 : 2;
 }
 
 function named(text: string, how: number): BookEntry[] {
@@ -156,5 +156,6 @@ const LONGEST_TEXT = 60;
 export function lookUp(text: string, unit: 'mm' | 'in', how = 8): BookEntry[] {
   const asked = text.trim().slice(0, LONGEST_TEXT);
   if (!asked) return [];
-  return [...fits(asked), ...forDiameter(asked, unit), ...named(asked, how)].slice(0, how);
+  const found = [...fits(asked), ...forDiameter(asked, unit)];
+  return found.length >= how ? found.slice(0, how) : [...found, ...named(asked, how - found.length)];
 }

@@ -48,8 +48,29 @@ export function drillWords({ name, kind }: Drill): string {
   }
 }
 
-/** Drills nearest to a size, nearest first. */
-export const nearestDrills = (diameterMm: number, kinds: readonly DrillKind[] = DRILL_KINDS, how = 4): Drill[] =>
-  DRILLS.filter((d) => kinds.includes(d.kind))
-    .sort((a, b) => Math.abs(a.diameterMm - diameterMm) - Math.abs(b.diameterMm - diameterMm))
-    .slice(0, how);
+/** Where a size would stand in the list: the first drill that is not smaller. */
+function placeOf(diameterMm: number): number {
+  let [low, high] = [0, DRILLS.length];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if (DRILLS[middle]!.diameterMm < diameterMm) low = middle + 1;
+    else high = middle;
+  }
+  return low;
+}
+
+/** Drills nearest to a size, nearest first: walks outwards from where it stands in the list. */
+export function nearestDrills(diameterMm: number, kinds: readonly DrillKind[] = DRILL_KINDS, how = 4, underMm = Infinity): Drill[] {
+  const found: Drill[] = [];
+  let up = placeOf(diameterMm);
+  let down = up - 1;
+  while (found.length < how && (down >= 0 || up < DRILLS.length)) {
+    const [below, above] = [DRILLS[down], DRILLS[up]];
+    const takeBelow = !above || (below !== undefined && diameterMm - below.diameterMm <= above.diameterMm - diameterMm);
+    const next = takeBelow ? below! : above;
+    if (takeBelow) down--;
+    else up++;
+    if (kinds.includes(next.kind) && next.diameterMm < underMm) found.push(next);
+  }
+  return found;
+}

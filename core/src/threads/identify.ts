@@ -36,6 +36,32 @@ function matchOf(thread: Thread, side: 'outside' | 'inside', diameterMm: number,
   return { thread, diameterOffMm, pitchOffMm, distance: Math.hypot(inward / CREST_ROOM, pitchOffMm / (PITCH_SHARE * thread.pitchMm)) };
 }
 
+const byPitch = [...THREADS].sort((a, b) => a.pitchMm - b.pitchMm);
+
+/** Threads whose pitch is near enough that they can match at all. */
+function nearPitch(pitchMm: number): Thread[] {
+  const [least, most] = [pitchMm / (1 + PITCH_SHARE), pitchMm / (1 - PITCH_SHARE)];
+  let [low, high] = [0, byPitch.length];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if (byPitch[middle]!.pitchMm < least) low = middle + 1;
+    else high = middle;
+  }
+  let end = low;
+  while (end < byPitch.length && byPitch[end]!.pitchMm <= most) end++;
+  return byPitch.slice(low, end);
+}
+
+function nearestTwo(all: readonly ThreadMatch[]): ThreadMatch[] {
+  let [first, second] = [all[0]!, all[1]!];
+  if (second.distance < first.distance) [first, second] = [second, first];
+  for (const m of all.slice(2)) {
+    if (m.distance < first.distance) [first, second] = [m, first];
+    else if (m.distance < second.distance) second = m;
+  }
+  return [first, second];
+}
+
 /** Nearer by a quarter of what is allowed counts as equal; then the common one stands first. */
 const order = (a: ThreadMatch, b: ThreadMatch): number =>
   Math.round(a.distance * 4) - Math.round(b.distance * 4) || Number(b.thread.common) - Number(a.thread.common) || a.distance - b.distance;
@@ -66,9 +92,11 @@ function wordsFor(matches: readonly ThreadMatch[], nearest: readonly ThreadMatch
 export function identifyThread(side: 'outside' | 'inside', diameterMm: number, pitchMm: number): Outcome<ThreadAnswer> {
   if (!(diameterMm > 0)) return bad('diameter', 'Measure over the crests first.', 'diameterMm');
   if (!(pitchMm > 0 && pitchMm < diameterMm)) return bad('pitch', 'The pitch must lie between 0 and the diameter.', 'pitchMm');
-  const all = THREADS.map((t) => matchOf(t, side, diameterMm, pitchMm));
-  const matches = all.filter((m) => m.distance <= 1).sort(order);
-  const nearest = matches.length ? [] : [...all].sort((a, b) => a.distance - b.distance).slice(0, 2);
+  const matches = nearPitch(pitchMm)
+    .map((t) => matchOf(t, side, diameterMm, pitchMm))
+    .filter((m) => m.distance <= 1)
+    .sort(order);
+  const nearest = matches.length ? [] : nearestTwo(THREADS.map((t) => matchOf(t, side, diameterMm, pitchMm)));
   return good({ matches, nearest, words: wordsFor(matches, nearest) });
 }
 

@@ -1,4 +1,4 @@
-import { DRILLS, type Drill, type DrillKind } from '../drills';
+import { nearestDrills, type Drill, type DrillKind } from '../drills';
 import { bad, good, type Outcome } from '../outcome';
 import { FORMS } from './form';
 import type { Thread } from './thread';
@@ -25,11 +25,10 @@ export function tapDrills(t: Thread, percent: number, kinds: readonly DrillKind[
   if (!(percent >= 40 && percent <= 100))
     return bad('percent', 'Take 40 to 100 % of full thread; 75 is usual, 60 in tough stuff or deep holes.', 'percent');
   if (!kinds.length) return bad('drills', 'Choose at least one drill set.', 'kinds');
-  const wanted = holeMm(t, percent);
   return good(
-    DRILLS.filter((d) => kinds.includes(d.kind) && d.diameterMm < t.majorMm)
-      .sort((a, b) => Math.abs(a.diameterMm - wanted) - Math.abs(b.diameterMm - wanted))
-      .slice(0, how)
-      .map((drill) => ({ drill, percent: (100 * (t.majorMm - drill.diameterMm)) / fullMm(t) })),
+    nearestDrills(holeMm(t, percent), kinds, how, t.majorMm).map((drill) => ({
+      drill,
+      percent: (100 * (t.majorMm - drill.diameterMm)) / fullMm(t),
+    })),
   );
 }
