@@ -16,18 +16,21 @@ const wordsOf = (text: string): string[] =>
 
 interface Indexed extends Findable {
   readonly list: readonly string[];
+  /** The words in one string, a space before each: a word begins where a space stands. */
+  readonly padded: string;
 }
 
 const byFirst = new Map<string, Indexed[]>();
 for (const f of FINDABLES) {
-  const item: Indexed = { ...f, list: wordsOf(f.words) };
+  const list = wordsOf(f.words);
+  const item: Indexed = { ...f, list, padded: ` ${list.join(' ')}` };
   for (const word of new Set(item.list)) (byFirst.get(word) ?? byFirst.set(word, []).get(word)!).push(item);
 }
 const firstWords = [...byFirst.keys()];
 
 /** 0: the very words stand at its head in their order; 1: the last only begins one; 2: they all stand somewhere in it. */
 function rank(item: Indexed, typed: readonly string[]): number | null {
-  for (const w of typed) if (!item.list.some((x) => x.startsWith(w))) return null;
+  for (const w of typed) if (!item.padded.includes(` ${w}`)) return null;
   if (typed.every((w, i) => item.list[i] === w)) return 0;
   return typed.every((w, i) => (i === typed.length - 1 ? item.list[i]?.startsWith(w) : item.list[i] === w)) ? 1 : 2;
 }
@@ -36,11 +39,15 @@ function named(text: string, how: number): BookEntry[] {
   const typed = wordsOf(text);
   const [first] = typed;
   if (!first) return [];
-  const exact = byFirst.get(first);
+  // Every word must stand in what is found, so the word that fewest have says where to look.
+  const exact = typed.flatMap((w) => (byFirst.has(w) ? [byFirst.get(w)!] : [])).sort((a, b) => a.length - b.length)[0];
   const pool = exact ?? firstWords.filter((w) => w.startsWith(first)).flatMap((w) => byFirst.get(w)!);
-  return pool
-    .map((item) => ({ item, at: rank(item, typed) }))
-    .filter((x): x is { item: Indexed; at: number } => x.at !== null)
+  const ranked: { item: Indexed; at: number }[] = [];
+  for (const item of pool) {
+    const at = rank(item, typed);
+    if (at !== null) ranked.push({ item, at });
+  }
+  return ranked
     .sort((a, b) => a.at - b.at || Number(b.item.common) - Number(a.item.common) || a.item.list.length - b.item.list.length)
     .slice(0, how)
     .map(({ item }) => item.entry());
