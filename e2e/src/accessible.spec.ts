@@ -47,6 +47,20 @@ it.each(STATIONS)('%s of a job that has hardly begun', async (station) => {
   expect(await seriousProblems()).toEqual([]);
 });
 
+it.each(['sum/press', 'sum/single-point', 'sum/o-ring', 'table/unc-unf', 'table/materials'])('the bench: %s', async (path) => {
+  await maud.page.go(`/sums/${path}`);
+  await maud.page.sees('Look up, or find a sum');
+  await maud.page.settled();
+  expect(await seriousProblems()).toEqual([]);
+});
+
+it('the bench when something is looked up', async () => {
+  await maud.page.go('/sums');
+  await maud.page.fill('Look up, or find a sum', '3/8 24');
+  await maud.page.sees('3/8-24 UNF');
+  expect(await seriousProblems()).toEqual([]);
+});
+
 it('the floor, a new job, the forms of Strip, the keys and the import', async () => {
   await maud.page.go('/');
   await maud.page.sees('Ramp hinge pin');

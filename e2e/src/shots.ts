@@ -3,7 +3,15 @@ import { openBrowser } from './support/browser';
 import { Page } from './support/page';
 
 /** The main views from the demo shop, one picture each. */
-const VIEWS: readonly { file: string; job: string | null; station?: string; click?: readonly string[]; wait: string }[] = [
+const VIEWS: readonly {
+  file: string;
+  job: string | null;
+  station?: string;
+  path?: string;
+  type?: readonly [label: string, text: string];
+  click?: readonly string[];
+  wait: string;
+}[] = [
   { file: 'floor', job: null, wait: 'Ramp hinge pin' },
   { file: 'receive', job: 'Ramp hinge pin', station: 'receive', wait: 'Customer' },
   { file: 'strip', job: 'Ramp hinge pin', station: 'strip', wait: 'Ramp barrel' },
@@ -13,6 +21,8 @@ const VIEWS: readonly { file: string; job: string | null; station?: string; clic
   { file: 'plan', job: 'Ramp hinge pin', station: 'plan', wait: 'Set-up 1' },
   { file: 'cut', job: 'Roller spindle', station: 'cut', wait: 'Next cut' },
   { file: 'prove', job: 'Ramp hinge pin', station: 'prove', click: ['Draw 400,000 plays'], wait: 'in 95 of 100' },
+  { file: 'sums', job: null, path: '/sums/sum/press', wait: 'force, greatest' },
+  { file: 'book', job: null, path: '/sums', type: ['Look up, or find a sum', '3/8 24'], wait: '3/8-24 UNF' },
   { file: 'return', job: 'Ramp hinge pin', station: 'return', wait: 'The report' },
 ];
 
@@ -28,7 +38,8 @@ try {
   for (const view of VIEWS) {
     if (only && !only.split(',').includes(view.file)) continue;
     const id = jobs.find((j) => j.title === view.job)?.id;
-    await page.go(view.job === null ? '/' : `/jobs/${id}/${view.station}`);
+    await page.go(view.path ?? (view.job === null ? '/' : `/jobs/${id}/${view.station}`));
+    if (view.type) await page.fill(...view.type);
     for (const name of view.click ?? []) await page.click(name);
     await page.sees(view.wait);
     await page.run('document.querySelector(".middle")?.scrollTo(0, 0)');

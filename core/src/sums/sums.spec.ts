@@ -4,7 +4,7 @@ import { findThread } from './find-thread';
 import { packsFor } from './fits/pack';
 import { layOut } from './stock/lay-out';
 import type { Mark, SumResult, SumShop } from './sum';
-import { startText } from './values';
+import { startText, textInUnit } from './values';
 import { sumInWords, workSum } from './work-sum';
 
 const shop: SumShop = {
@@ -246,3 +246,12 @@ it.each([
   ['', undefined],
   ['M99', undefined],
 ])('"%s" is %s', (text, name) => expect(findThread(text)?.name).toBe(name));
+
+it('rewrites a bare length for the other unit, and leaves what says its own', () => {
+  const [length, list] = [sumOfId('convert')!.fields(shop)[0]!, sumOfId('offcuts')!.fields(shop)[0]!];
+  expect(textInUnit(length, '19.05', 'mm', 'in')).toBe('0.75');
+  expect(textInUnit(length, '0.75', 'in', 'mm')).toBe('19.05');
+  for (const text of ['3/4', '19 mm', 'abc', '']) expect(textInUnit(length, text, 'mm', 'in')).toBe(text);
+  expect(textInUnit(list, '25.4; 50.8', 'mm', 'in')).toBe('1; 2');
+  expect(textInUnit({ ...sumOfId('mass')!.fields(shop)[0]! }, 'round', 'mm', 'in')).toBe('round');
+});

@@ -105,11 +105,27 @@ export function startText(f: SumField, unit: LengthUnit): string {
     case 'length':
       return trimmed(formatLength(f.startMm, unit, unit === 'mm' ? 3 : 4));
     case 'lengths':
-      return f.startMm.map((mm) => trimmed(formatLength(mm, unit, unit === 'mm' ? 3 : 4))).join(unit === 'mm' ? '; ' : ', ');
+      return f.startMm.map((mm) => trimmed(formatLength(mm, unit, unit === 'mm' ? 3 : 4))).join('; ');
     case 'number':
       return String(f.start);
     case 'choice':
     case 'thread':
       return f.start;
   }
+}
+
+/** Written with a unit or as a fraction, a size means the same in any unit. */
+const TIED_TO_UNIT = /[a-zµ"″/]/i;
+
+/** What was typed, rewritten when the reader changes unit: a bare length is converted, everything else stays as it is. */
+export function textInUnit(f: SumField, text: string, from: LengthUnit, to: LengthUnit): string {
+  const decimals = to === 'mm' ? 3 : 4;
+  if (from === to || TIED_TO_UNIT.test(text)) return text;
+  if (f.kind === 'length') {
+    const parsed = parseLength(text, { unit: from, allowNegative: true, allowZero: true });
+    return parsed.ok ? trimmed(formatLength(parsed.value.valueMm, to, decimals)) : text;
+  }
+  if (f.kind !== 'lengths') return text;
+  const list = parseNumberList(text);
+  return list.ok ? list.value.map((x) => trimmed(formatLength(fromUnit(x, from), to, decimals))).join('; ') : text;
 }

@@ -22,5 +22,7 @@ export const appRoutes: Routes = [
       { path: '', pathMatch: 'full', loadComponent: () => import('./sheet/to-next-station').then((m) => m.ToNextStation) },
     ],
   },
+  { path: 'sums', title: `Sums, ${TITLE}`, loadComponent: () => import('./sums/sums-page').then((m) => m.SumsPage) },
+  { path: 'sums/:kind/:id', title: `Sums, ${TITLE}`, loadComponent: () => import('./sums/sums-page').then((m) => m.SumsPage) },
   { path: '**', title: TITLE, loadComponent: () => import('./shell/not-here').then((m) => m.NotHere) },
 ];

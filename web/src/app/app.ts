@@ -1,12 +1,13 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { RouterOutlet } from '@angular/router';
-import { Live, ShopStore } from './data';
+import { Live, ShopStore, SumsDesk } from './data';
 import { TopStrip } from './shell/top-strip';
+import { SumsPanel } from './sums/sums-panel';
 
 /** The frame: the strip on top, the place below. */
 @Component({
   selector: 'ip-app',
-  imports: [RouterOutlet, TopStrip],
+  imports: [RouterOutlet, TopStrip, SumsPanel],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <a class="skip" href="#place" (click)="skip($event)">To the work</a>
@@ -18,6 +19,11 @@ import { TopStrip } from './shell/top-strip';
         <router-outlet />
       }
     </main>
+    @if (sums.open()) {
+      @defer (on immediate) {
+        <ip-sums-panel />
+      }
+    }
   `,
   styles: `
     :host {
@@ -58,6 +64,7 @@ import { TopStrip } from './shell/top-strip';
 })
 export class App {
   protected readonly shop = inject(ShopStore);
+  protected readonly sums = inject(SumsDesk);
   private readonly live = inject(Live);
   protected readonly failed = () => !this.shop.loaded() && !this.live.online();
 

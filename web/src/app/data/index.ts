@@ -4,6 +4,7 @@ export { Live } from './live';
 export { newId } from './new-id';
 export { Outbox, type OutboxItem } from './outbox';
 export { SessionStore } from './session-store';
+export { SumsDesk, type SumsView, type TypedSum } from './sums-desk';
 export { SheetStore, type Conflict, type Selection, type Undo } from './sheet-store';
 export { ShopStore } from './shop-store';
 export { readStored, writeStored } from './stored';

@@ -31,6 +31,7 @@ export class KeyHelp {
     { key: '1 to 9', what: STATIONS.map((s) => STATION_NAMES[s]).join(', ') },
     { key: 'Alt + 1 to 9', what: 'The same while typing' },
     { key: '0', what: 'Floor' },
+    { key: '=', what: 'Sums, over what you are doing' },
     { key: '/', what: 'To the reading line' },
     { key: 'Enter', what: 'Take the reading, go to the next spot' },
     { key: 'Up, Down', what: 'On the reading line: spot before, spot after' },

@@ -1,9 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, HostListener, inject, signal } from '@angular/core';
 import { Router, RouterLink, RouterLinkActive } from '@angular/router';
 import { otherUnit, STATIONS } from '@iron-patch/core';
-import { Live, Outbox, SessionStore, SheetStore, ShopStore } from '../data';
+import { Live, Outbox, SessionStore, SheetStore, ShopStore, SumsDesk } from '../data';
 import { KeyHelp } from './key-help';
 
+/** A length never has an equals sign in it: on the reading line the key is free. */
+const onReadingLine = (target: EventTarget | null): boolean => target instanceof HTMLElement && target.id === 'reading';
 const typingIn = (target: EventTarget | null): boolean => target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName);
 
 /** Places, shop temperature, unit, the line to the server, and who is at the bench. Holds the keys that work everywhere. */
@@ -19,6 +21,7 @@ const typingIn = (target: EventTarget | null): boolean => target instanceof HTML
         @if (sheet.sheet(); as s) {
           <a [routerLink]="['/jobs', s.job.id]" routerLinkActive="on">Job {{ s.job.number }}</a>
         }
+        <a routerLink="/sums" routerLinkActive="on" title="Key =">Sums</a>
       </nav>
       <span class="push" role="status">
         @if (outbox.waiting(); as n) {
@@ -148,6 +151,7 @@ export class TopStrip {
   protected readonly sheet = inject(SheetStore);
   protected readonly outbox = inject(Outbox);
   protected readonly live = inject(Live);
+  private readonly sums = inject(SumsDesk);
   private readonly router = inject(Router);
   protected readonly help = signal(false);
   protected readonly unit = computed(() => this.sheet.unit());
@@ -161,15 +165,23 @@ export class TopStrip {
     void this.outbox.flush();
   }
 
-  /** 1 to 9 stations, u unit, ? keys, 0 floor; not while somebody types. */
+  /** 1 to 9 stations, = sums, u unit, ? keys, 0 floor; not while somebody types. */
   @HostListener('document:keydown', ['$event'])
   protected key(event: KeyboardEvent): void {
+    if (event.key === '=' && (onReadingLine(event.target) || !typingIn(event.target))) return this.openSums(event);
     if (event.altKey && /^[0-9]$/.test(event.key)) event.preventDefault();
     else if (event.ctrlKey || event.metaKey || event.altKey || typingIn(event.target)) return;
+    if (this.sums.open()) return event.key === 'u' ? this.switchUnit() : undefined;
     if (event.key === '?') this.help.set(true);
     else if (event.key === 'u') this.switchUnit();
     else if (event.key === '0') void this.router.navigate(['/']);
     else this.toStation(event.key);
+  }
+
+  /** Over what one is doing, so that nothing half typed is lost; on the bench's own page there is nothing to open. */
+  private openSums(event: KeyboardEvent): void {
+    event.preventDefault();
+    if (!this.router.url.startsWith('/sums')) this.sums.setOpen(!this.sums.open());
   }
 
   private toStation(key: string): void {

@@ -1,0 +1,133 @@
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, untracked } from '@angular/core';
+import { formatLength, otherUnit, parseLength, showValue, type Figure, type LengthUnit, type Problem } from '@iron-patch/core';
+import {
+  findThread,
+  startText,
+  sumInWords,
+  textInUnit,
+  workSum,
+  type Sum,
+  type SumField,
+  type SumResult,
+  type SumTable,
+} from '@iron-patch/core/sums';
+import { SheetStore, ShopStore, SumsDesk } from '../data';
+import { ChooseField, StateMark, TextField } from '../show';
+import { SendToJob } from './send-to-job';
+import { SumPicture } from './sum-picture';
+
+/** One bench calculation: what it asks on the left with its picture, what it says on the right with the working in words. */
+@Component({
+  selector: 'ip-sum-bench',
+  imports: [ChooseField, TextField, SumPicture, SendToJob, StateMark],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './sum-bench.html',
+  styleUrl: './sum-bench.less',
+})
+export class SumBench {
+  private readonly shop = inject(ShopStore);
+  private readonly sheet = inject(SheetStore);
+  private readonly desk = inject(SumsDesk);
+  readonly sum = input.required<Sum>();
+  protected readonly unit = computed<LengthUnit>(() => this.sheet.unit());
+  protected readonly fields = computed(() => this.sum().fields(this.shop.shop()));
+  private readonly kept = computed(() => this.desk.typed()[this.sum().id]);
+  /** What stands in each field: what was typed here before, or where the sum starts. */
+  protected readonly texts = computed<Readonly<Record<string, string>>>(() => {
+    const typed = this.kept();
+    const unit = this.unit();
+    return Object.fromEntries(
+      this.fields().map((f) => {
+        const own = typed?.texts[f.id];
+        return [f.id, own === undefined ? startText(f, unit) : textInUnit(f, own, typed!.unit, unit)];
+      }),
+    );
+  });
+  private readonly outcome = computed(() => workSum(this.sum(), this.texts(), this.shop.shop(), this.unit()));
+  protected readonly problems = computed<readonly Problem[]>(() => {
+    const o = this.outcome();
+    return o.ok ? [] : o.problems;
+  });
+  /** Problems that belong to no single field. */
+  protected readonly loose = computed(() => this.problems().filter((p) => !this.fields().some((f) => f.id === p.path)));
+  /** The last good result stays while a number is being typed. */
+  private last: { readonly id: string; readonly result: SumResult } | null = null;
+  protected readonly result = computed<SumResult | null>(() => {
+    const o = this.outcome();
+    if (o.ok) this.last = { id: this.sum().id, result: o.value };
+    return this.last?.id === this.sum().id ? this.last.result : null;
+  });
+  protected readonly words = computed(() => {
+    const r = this.result();
+    return r ? sumInWords(this.sum(), r, this.unit()) : '';
+  });
+
+  constructor() {
+    // The unit of what was typed is kept with it, so that a switch rewrites and never reinterprets.
+    effect(() => {
+      const unit = this.unit();
+      const typed = this.kept();
+      if (typed && typed.unit !== unit) untracked(() => this.desk.type(this.sum().id, { unit, texts: this.texts() }));
+    });
+  }
+
+  protected type(id: string, text: string): void {
+    this.desk.type(this.sum().id, { unit: this.unit(), texts: { ...this.texts(), [id]: text } });
+  }
+
+  protected unitOf(f: SumField): string {
+    return f.kind === 'length' || f.kind === 'lengths' ? this.unit() : f.kind === 'number' ? f.unit : '';
+  }
+
+  protected label(f: SumField): string {
+    const unit = this.unitOf(f);
+    return unit ? `${f.label}, ${unit}` : f.label;
+  }
+
+  /** Under a field: the size in the other unit, or the thread that was understood. */
+  protected echo(f: SumField): string {
+    const text = this.texts()[f.id] ?? '';
+    if (f.kind === 'length') {
+      const parsed = parseLength(text, { unit: this.unit(), allowNegative: true, allowZero: true });
+      const other = otherUnit(this.unit());
+      return parsed.ok ? `${formatLength(parsed.value.valueMm, other)} ${other}` : '';
+    }
+    return f.kind === 'thread' ? (findThread(text)?.name ?? '') : '';
+  }
+
+  protected value(f: Figure): string {
+    return f.measure === 'length' ? formatLength(f.value, this.unit()) : showValue(f, this.unit());
+  }
+
+  protected other(f: Figure): string {
+    if (f.measure !== 'length') return '';
+    const unit = otherUnit(this.unit());
+    return `${formatLength(f.value, unit)} ${unit}`;
+  }
+
+  protected how({ origin }: Figure): string {
+    switch (origin.kind) {
+      case 'worked':
+        return origin.how;
+      case 'sum':
+        return origin.terms
+          .map(({ sign, figure }, i) => `${sign < 0 ? '- ' : i ? '+ ' : ''}${figure.label} ${this.value(figure)}`)
+          .join(' ');
+      case 'rule':
+        return origin.rule;
+      case 'table':
+        return origin.source;
+      case 'typed':
+      case 'reading':
+        return '';
+    }
+  }
+
+  protected cell(c: string | number): string {
+    return typeof c === 'string' ? c : formatLength(c, this.unit());
+  }
+
+  protected numeric(t: SumTable, column: number): boolean {
+    return t.rows.some((r) => typeof r[column] === 'number');
+  }
+}
