@@ -1,5 +1,5 @@
 import { A11yModule } from '@angular/cdk/a11y';
-import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, HostListener, inject } from '@angular/core';
 import { SumsDesk } from '../data';
 import { Sums } from './sums';
 
@@ -9,7 +9,7 @@ import { Sums } from './sums';
   imports: [A11yModule, Sums],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <div class="panel" role="dialog" aria-modal="true" aria-label="Sums" cdkTrapFocus cdkTrapFocusAutoCapture (keydown.escape)="close()">
+    <div class="panel" role="dialog" aria-modal="true" aria-label="Sums" cdkTrapFocus cdkTrapFocusAutoCapture>
       <button type="button" class="close" (click)="close()">Back to work <span class="fig">Esc</span></button>
       <ip-sums />
     </div>
@@ -39,6 +39,8 @@ import { Sums } from './sums';
 export class SumsPanel {
   private readonly desk = inject(SumsDesk);
 
+  /** Wherever the focus is: a pressed button that was disabled loses it to the page. */
+  @HostListener('document:keydown.escape')
   protected close(): void {
     this.desk.setOpen(false);
   }
