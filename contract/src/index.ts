@@ -6,6 +6,7 @@ export { featureInput, type FeatureInput } from './feature';
 export { readingInput, readingsFileInput, CLOCK_SLACK_MIN, type ReadingInput, type ReadingsFileInput } from './reading';
 export { choiceInput, CHOICE_VALUES, type ChoiceInput } from './choice';
 export { proofInput, type ProofInput } from './proof';
+export { houseRuleInput, HOUSE_GRADES, type HouseRuleInput } from './house-rule';
 export { noteInput, type NoteInput } from './note';
 export type { ShopResource } from './shop';
 export type { FloorJob } from './floor';

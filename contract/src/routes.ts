@@ -1,6 +1,9 @@
 /** Paths of the API. A caller fills in ids; the server mounts the same paths with `:id`. */
 export const routes = {
   shop: '/api/shop',
+  houseRule: (id: string) => `/api/house-rules/${id}`,
+  houseRuleHistory: (id: string) => `/api/house-rules/${id}/history`,
+  houseRulePreview: (id: string) => `/api/house-rules/${id}/preview`,
   floor: '/api/floor',
   live: '/api/live',
   health: '/api/health',

@@ -9,6 +9,7 @@ import type { Pool } from './db';
 import { mountDocuments } from './documents';
 import { features } from './features';
 import { mountFloor } from './floor';
+import { mountHouseRules } from './house-rules';
 import { errorMiddleware, HttpProblem, mountEditable, notFound, sendProblem } from './http';
 import { mountJobs } from './jobs';
 import type { LiveHub } from './live';
@@ -75,6 +76,7 @@ export function createApp({ pool, live, log, webDirectory }: AppParts): Express 
   });
   app.get(routes.live, (_req, res) => live.attach(res));
   mountShop(app, pool);
+  mountHouseRules(app, pool);
   mountFloor(app, pool);
   mountJobs(app, pool);
   mountSheets(app, pool);

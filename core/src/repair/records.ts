@@ -180,11 +180,26 @@ export interface JobSheet {
   readonly notes: readonly NoteRecord[];
 }
 
+/** A house rule in force, with the version that a change must name. */
+export interface HouseRuleRecord extends HouseRule {
+  readonly version: number;
+}
+
+/** One version of a house rule: what it was made, why, by whom. Null when it was withdrawn, or nobody when it came with the shop. */
+export interface HouseRuleChange {
+  readonly ruleId: string;
+  readonly version: number;
+  readonly rule: HouseRule | null;
+  readonly because: string;
+  readonly personId: string | null;
+  readonly at: string;
+}
+
 /** What the shop has, the same for every job. */
 export interface Shop {
   readonly people: readonly PersonRecord[];
   readonly instruments: readonly InstrumentRecord[];
   readonly lathes: readonly Lathe[];
-  readonly houseRules: readonly HouseRule[];
+  readonly houseRules: readonly HouseRuleRecord[];
   readonly rack: readonly Bar[];
 }

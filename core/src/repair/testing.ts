@@ -21,7 +21,7 @@ export const testShop: Shop = {
       centresMm: 760,
     },
   ],
-  houseRules: STARTING_HOUSE_RULES,
+  houseRules: STARTING_HOUSE_RULES.map((rule) => ({ ...rule, version: 1 })),
   rack: [{ id: 'bar60', materialId: 'steel-c45', diameterMm: 60, lengthMm: 900, place: 'rack A2' }],
 };
 

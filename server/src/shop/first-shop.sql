@@ -10,8 +10,5 @@ insert into instruments (id, name, kind, unit, u_mm, range_low_mm, range_high_mm
 -- :name lathe
 insert into lathes (id, position, card) values ($1, $2, $3)
 
--- :name houseRule
-insert into house_rules (id, position, card) values ($1, $2, $3)
-
 -- :name bar
 insert into bars (id, material_id, diameter_mm, length_mm, place) values ($1, $2, $3, $4, $5)

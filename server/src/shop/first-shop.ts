@@ -1,19 +1,20 @@
 import { readFile } from 'node:fs/promises';
-import { STARTING_HOUSE_RULES, type Shop } from '@iron-patch/core';
+import { STARTING_HOUSE_RULES, type HouseRule, type Shop } from '@iron-patch/core';
 import { inTransaction, statements, type Db, type Pool } from '../db';
+import { changeHouseRule } from '../house-rules/house-rule-queries';
 import sql from './first-shop.sql';
 
-const q = statements(sql, ['empty', 'person', 'instrument', 'lathe', 'houseRule', 'bar']);
+const q = statements(sql, ['empty', 'person', 'instrument', 'lathe', 'bar']);
 
 /** A shop card as a file: core's Shop, house rules left out to take the starting ones. */
-export type ShopCard = Omit<Shop, 'houseRules'> & Partial<Pick<Shop, 'houseRules'>>;
+export type ShopCard = Omit<Shop, 'houseRules'> & { readonly houseRules?: readonly HouseRule[] };
 
 async function storeShop(db: Db, card: ShopCard): Promise<void> {
   for (const p of card.people) await db.query(q.person, [p.id, p.name, p.role]);
   for (const i of card.instruments) await db.query(q.instrument, [i.id, i.name, i.kind, i.unit, i.uMm, i.rangeLowMm, i.rangeHighMm]);
   for (const [at, lathe] of card.lathes.entries()) await db.query(q.lathe, [lathe.id, at, JSON.stringify(lathe)]);
-  for (const [at, rule] of (card.houseRules ?? STARTING_HOUSE_RULES).entries())
-    await db.query(q.houseRule, [rule.id, at, JSON.stringify(rule)]);
+  for (const rule of card.houseRules ?? STARTING_HOUSE_RULES)
+    await changeHouseRule(db, rule.id, 0, { rule, because: 'The shop’s starting value.', personId: null });
   for (const b of card.rack) await db.query(q.bar, [b.id, b.materialId, b.diameterMm, b.lengthMm, b.place]);
 }
 

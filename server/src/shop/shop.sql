@@ -7,9 +7,6 @@ select id, name, kind, unit, u_mm as "uMm", range_low_mm as "rangeLowMm", range_
 -- :name lathes
 select card from lathes order by position
 
--- :name houseRules
-select card from house_rules order by position
-
 -- :name rack
 select id, material_id as "materialId", diameter_mm as "diameterMm", length_mm as "lengthMm", place from bars order by material_id, diameter_mm, length_mm
 

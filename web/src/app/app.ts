@@ -70,6 +70,7 @@ export class App {
 
   constructor() {
     this.live.back.subscribe(() => void this.loadShop());
+    this.live.news.subscribe((event) => event.jobId === null && void this.loadShop());
     this.live.connect();
     void this.loadShop();
   }

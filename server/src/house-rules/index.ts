@@ -1,0 +1,2 @@
+export { mountHouseRules } from './house-rule-routes';
+export { changeHouseRule, loadHouseRules } from './house-rule-queries';
