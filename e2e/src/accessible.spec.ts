@@ -54,6 +54,14 @@ it.each(['sum/press', 'sum/single-point', 'sum/o-ring', 'table/unc-unf', 'table/
   expect(await seriousProblems()).toEqual([]);
 });
 
+it('house rules, with what a change would move', async () => {
+  await maud.page.go('/house-rules');
+  await maud.page.fill('Base, negative for interference', '0.07 mm');
+  await maud.page.click('See what it moves');
+  await maud.page.sees('open jobs');
+  expect(await seriousProblems()).toEqual([]);
+});
+
 it('the bench when something is looked up', async () => {
   await maud.page.go('/sums');
   await maud.page.fill('Look up, or find a sum', '3/8 24');

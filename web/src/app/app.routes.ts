@@ -22,6 +22,11 @@ export const appRoutes: Routes = [
       { path: '', pathMatch: 'full', loadComponent: () => import('./sheet/to-next-station').then((m) => m.ToNextStation) },
     ],
   },
+  {
+    path: 'house-rules',
+    title: `House rules, ${TITLE}`,
+    loadComponent: () => import('./house-rules/house-rules').then((m) => m.HouseRules),
+  },
   { path: 'sums', title: `Sums, ${TITLE}`, loadComponent: () => import('./sums/sums-page').then((m) => m.SumsPage) },
   { path: 'sums/:kind/:id', title: `Sums, ${TITLE}`, loadComponent: () => import('./sums/sums-page').then((m) => m.SumsPage) },
   { path: '**', title: TITLE, loadComponent: () => import('./shell/not-here').then((m) => m.NotHere) },

@@ -22,6 +22,7 @@ const typingIn = (target: EventTarget | null): boolean => target instanceof HTML
           <a [routerLink]="['/jobs', s.job.id]" routerLinkActive="on">Job {{ s.job.number }}</a>
         }
         <a routerLink="/sums" routerLinkActive="on" title="Key =">Sums</a>
+        <a routerLink="/house-rules" routerLinkActive="on">House rules</a>
       </nav>
       <span class="push" role="status">
         @if (outbox.waiting(); as n) {
