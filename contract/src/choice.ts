@@ -52,6 +52,11 @@ export const CHOICE_VALUES: Readonly<Record<string, AnyObjectSchema>> = {
   part,
   plan,
   fit,
+  running: object({
+    pinC: numberOf('Pin when it runs', -60, 400, '°C'),
+    holeC: numberOf('Hole when it runs', -60, 400, '°C'),
+    hubOutsideMm: lengthOf('Metal round the hole', 1, 3000).nullable(),
+  }),
   returned: object({ lesson: requiredText('Lesson', TEXT_LIMITS.text), stillToDo: textOf('Still to do', TEXT_LIMITS.text) }),
   nominal: object({ sizeMm: lengthOf('Size', 0.1, 2000), name: requiredText('Name', 60) }),
   caution: object({ signedBy: requiredText('Who decided', TEXT_LIMITS.name) }),

@@ -10,6 +10,14 @@ export interface FitChoice {
   readonly truedMm: number | null;
 }
 
+/** What a pair runs at, and how thick the metal round the hole is; asked for at the fit desk. */
+export interface RunningChoice {
+  readonly pinC: number;
+  readonly holeC: number;
+  /** Outside of the metal round the hole, mm; null where it was not measured. */
+  readonly hubOutsideMm: number | null;
+}
+
 export interface NominalChoice {
   readonly sizeMm: number;
   readonly name: string;
@@ -43,6 +51,7 @@ export const choiceKey = {
   returned: 'returned',
   nominal: (featureId: string): string => `nominal:${featureId}`,
   fit: (featureId: string): string => `fit:${featureId}`,
+  running: (featureId: string): string => `running:${featureId}`,
   caution: (hazard: string): string => `caution:${hazard}`,
   accept: (figureKey: string): string => `accept:${figureKey}`,
 } as const;
@@ -50,6 +59,7 @@ export const choiceKey = {
 const valueOf = <T>(sheet: JobSheet, key: string): T | null => (sheet.choices.find((c) => c.key === key)?.value as T | undefined) ?? null;
 
 export const chosenFit = (sheet: JobSheet, featureId: string): FitChoice | null => valueOf(sheet, choiceKey.fit(featureId));
+export const chosenRunning = (sheet: JobSheet, featureId: string): RunningChoice | null => valueOf(sheet, choiceKey.running(featureId));
 export const chosenNominal = (sheet: JobSheet, featureId: string): NominalChoice | null => valueOf(sheet, choiceKey.nominal(featureId));
 export const chosenRoute = (sheet: JobSheet): RouteChoice | null => valueOf(sheet, choiceKey.route);
 export const chosenPart = (sheet: JobSheet): TurnedPart | null => valueOf(sheet, choiceKey.part);

@@ -7,6 +7,7 @@ import {
   schoolsOf,
   truedSizeMm,
   TRUING,
+  type MeasuredHole,
   type PinTarget,
   type School,
 } from '../fits';
@@ -15,6 +16,7 @@ import type { LengthUnit } from '../quantity';
 import { minus, plus, ruled, sumOf, workedOut, type Figure } from '../working';
 import { chosenFit, type FitChoice } from './choices';
 import type { FeatureFinding } from './feature-finding';
+import { deskOutlook, deskSetting, pairSchools, type DeskOutlook, type DeskSetting } from './fit-desk';
 import type { JobSheet, Shop } from './records';
 
 /** What one school says for one measured mate, hole kept and hole trued. */
@@ -25,6 +27,8 @@ export interface SchoolOption {
   readonly kept: Outcome<PinTarget>;
   readonly trued: Outcome<PinTarget>;
   readonly truedMm: number;
+  /** What the pin for the kept hole will do; null where there is none. */
+  readonly outlook: DeskOutlook | null;
 }
 
 /** A chosen fit as figures with their chain. */
@@ -43,6 +47,7 @@ export interface FitFigures {
 export interface FitFinding {
   readonly hole: FeatureFinding;
   readonly options: readonly SchoolOption[];
+  readonly setting: DeskSetting;
   readonly choice: FitChoice | null;
   /** The target by the choice, or by the house default while nothing is chosen. */
   readonly target: PinTarget | null;
@@ -53,33 +58,42 @@ export interface FitFinding {
 /** House default for pins in the open: room for grease and grit; another is chosen at Decide. */
 export const HOUSE_DEFAULT_SCHOOL = 'grease';
 
-/** The usual schools, and the chosen one where it is none of them. */
-function schoolsFor(choice: FitChoice | null, shop: Shop): School[] {
-  const usual = schoolsOf(shop.houseRules);
+/** The usual schools, those of the pair itself, and the chosen one where it is none of them. */
+function schoolsFor(hole: FeatureFinding, features: readonly FeatureFinding[], choice: FitChoice | null, shop: Shop): School[] {
+  const usual = [...pairSchools(hole, features), ...schoolsOf(shop.houseRules)];
   if (!choice || usual.some((s) => schoolId(s) === choice.schoolId)) return usual;
   const chosen = schoolOfId(choice.schoolId, shop.houseRules);
   return chosen ? [...usual, chosen] : usual;
 }
 
-function optionsFor(hole: FeatureFinding, choice: FitChoice | null, unit: LengthUnit, shop: Shop): SchoolOption[] {
-  const { shape } = hole;
-  if (!shape) return [];
-  const measured = {
-    smallestMm: shape.smallestMm,
-    largestMm: shape.largestMm,
-    ovalityMm: shape.mostOval.ovalityMm,
-    nominalMm: hole.chosenNominal?.sizeMm,
-  };
-  const truedMm = truedSizeMm(shape.largestMm, unit);
-  return schoolsFor(choice, shop).map((school) => ({
+const measuredHole = (hole: FeatureFinding): MeasuredHole => ({
+  smallestMm: hole.shape!.smallestMm,
+  largestMm: hole.shape!.largestMm,
+  ovalityMm: hole.shape!.mostOval.ovalityMm,
+  nominalMm: hole.chosenNominal?.sizeMm,
+});
+
+function optionFor(school: School, hole: FeatureFinding, setting: DeskSetting, unit: LengthUnit): SchoolOption {
+  const truedMm = truedSizeMm(hole.shape!.largestMm, unit);
+  const kept = pinForKeptHole(measuredHole(hole), school);
+  return {
     school,
     id: schoolId(school),
     name: schoolName(school),
-    kept: pinForKeptHole(measured, school),
+    kept,
     trued: pinForTruedHole(truedMm, school),
     truedMm,
-  }));
+    outlook: kept.ok ? deskOutlook(kept.value, setting) : null,
+  };
 }
+
+/**
+ * The option of a pin typed or dragged at the fit desk: its largest size is the target, the hole is kept.
+ *
+ * @param upperMm largest that the pin may be, mm
+ */
+export const ownOption = (fit: Pick<FitFinding, 'hole' | 'setting'>, upperMm: number, unit: LengthUnit): SchoolOption | null =>
+  fit.hole.shape ? optionFor({ kind: 'own', clearanceMm: fit.hole.shape.smallestMm - upperMm }, fit.hole, fit.setting, unit) : null;
 
 function figuresFor(hole: FeatureFinding, target: PinTarget, choice: FitChoice, unit: LengthUnit): FitFigures {
   const id = hole.feature.id;
@@ -111,14 +125,12 @@ function figuresFor(hole: FeatureFinding, target: PinTarget, choice: FitChoice, 
   };
 }
 
-/** A school by its id, if the shop still has it. */
-export const schoolById = (id: string, shop: Shop): School | undefined => schoolOfId(id, shop.houseRules);
-
-function fitOf(hole: FeatureFinding, sheet: JobSheet, shop: Shop): FitFinding {
+function fitOf(hole: FeatureFinding, features: readonly FeatureFinding[], sheet: JobSheet, shop: Shop): FitFinding {
   const choice = chosenFit(sheet, hole.feature.id);
-  const options = optionsFor(hole, choice, sheet.job.unit, shop);
+  const setting = deskSetting(hole, sheet);
+  const options = hole.shape ? schoolsFor(hole, features, choice, shop).map((s) => optionFor(s, hole, setting, sheet.job.unit)) : [];
   const used: FitChoice = choice ?? { schoolId: HOUSE_DEFAULT_SCHOOL, hole: 'keep', truedMm: null };
-  const base = { hole, options, choice };
+  const base = { hole, options, choice, setting };
   const option = options.find((o) => o.id === used.schoolId);
   if (!hole.shape) return { ...base, target: null, figures: null, problem: 'Measure the hole first.' };
   if (!option) return { ...base, target: null, figures: null, problem: `The house rule "${used.schoolId}" is gone. Choose another.` };
@@ -129,4 +141,4 @@ function fitOf(hole: FeatureFinding, sheet: JobSheet, shop: Shop): FitFinding {
 
 /** Every inside feature of a mate, as a hole that the new part must fit. */
 export const fitFindings = (features: readonly FeatureFinding[], sheet: JobSheet, shop: Shop): FitFinding[] =>
-  features.filter((f) => f.component.role === 'mate' && f.feature.side === 'inside').map((f) => fitOf(f, sheet, shop));
+  features.filter((f) => f.component.role === 'mate' && f.feature.side === 'inside').map((f) => fitOf(f, features, sheet, shop));

@@ -1,0 +1,133 @@
+import { nearestBearings, shaftSeat } from '../bearings';
+import { fitOutlook, type FitOutlook, type PinTarget, type School } from '../fits';
+import { press, type PressResult } from '../interference';
+import { materialOf } from '../materials';
+import { REFERENCE_TEMP_C } from '../readings';
+import { chosenPart, chosenRunning, type RunningChoice } from './choices';
+import { alphaOf, type FeatureFinding } from './feature-finding';
+import type { JobSheet } from './records';
+
+/** What a pin made to a target will do in its hole. */
+export interface DeskOutlook extends FitOutlook {
+  /** What pressing it in takes, where it may have to be pressed; null where it goes in by hand, or no sum is possible. */
+  readonly push: PressResult | null;
+}
+
+/** Before anybody says otherwise a pair runs at 20 °C and the metal round the hole is twice its size. */
+export const USUAL_RUNNING: RunningChoice = { pinC: REFERENCE_TEMP_C, holeC: REFERENCE_TEMP_C, hubOutsideMm: null };
+export const HUB_SHARE = 2;
+/** Turned and bored, before pressing. */
+const USUAL_RZ_MM = 0.004;
+/** Steel with a film of oil. */
+const USUAL_FRICTION = 0.12;
+/** A pin that must be pressed less often than this is not asked what that takes. */
+const PRESS_WORTH_ASKING = 0.02;
+
+/** Everything about the surroundings of one hole that an outlook needs. */
+export interface DeskSetting {
+  readonly running: RunningChoice;
+  readonly hubOutsideMm: number;
+  readonly pinMaterialId: string;
+  readonly holeMaterialId: string;
+  readonly lengthMm: number;
+  readonly plusMinusMm: number;
+}
+
+export function deskSetting(hole: FeatureFinding, sheet: JobSheet): DeskSetting {
+  const running = chosenRunning(sheet, hole.feature.id) ?? USUAL_RUNNING;
+  const worn = sheet.components.find((c) => c.role === 'worn');
+  return {
+    running,
+    hubOutsideMm: running.hubOutsideMm ?? HUB_SHARE * (hole.shape?.largestMm ?? 1),
+    pinMaterialId: chosenPart(sheet)?.materialId ?? worn?.materialId ?? '',
+    holeMaterialId: hole.component.materialId,
+    lengthMm: hole.feature.lengthMm,
+    plusMinusMm: hole.smallest?.plusMinus ?? 0,
+  };
+}
+
+function pushFor(target: PinTarget, setting: DeskSetting): PressResult | null {
+  const [pin, hub] = [materialOf(setting.pinMaterialId), materialOf(setting.holeMaterialId)];
+  if (!pin || !hub) return null;
+  const result = press({
+    diameterMm: target.holeSmallestMm,
+    hubOutsideMm: setting.hubOutsideMm,
+    shaftBoreMm: 0,
+    lengthMm: setting.lengthMm,
+    interferenceMm: target.aimMm - target.holeSmallestMm,
+    rzHubMm: USUAL_RZ_MM,
+    rzShaftMm: USUAL_RZ_MM,
+    hub,
+    shaft: pin,
+    friction: USUAL_FRICTION,
+  });
+  return result.ok ? result.value : null;
+}
+
+/** Play now and warm, how it goes in, and what pressing takes. */
+export function deskOutlook(target: PinTarget, setting: DeskSetting): DeskOutlook {
+  const outlook = fitOutlook({
+    pin: {
+      lowerMm: target.lowerMm,
+      upperMm: target.upperMm,
+      alphaPerK: alphaOf(setting.pinMaterialId),
+      tempC: setting.running.pinC,
+    },
+    hole: {
+      smallestMm: target.holeSmallestMm,
+      largestMm: target.holeLargestMm,
+      plusMinusMm: setting.plusMinusMm,
+      alphaPerK: alphaOf(setting.holeMaterialId),
+      tempC: setting.running.holeC,
+    },
+  });
+  return { ...outlook, push: outlook.goesIn.presses > PRESS_WORTH_ASKING ? pushFor(target, setting) : null };
+}
+
+const isLand = (f: FeatureFinding, role: 'worn' | 'mate', side: 'inside' | 'outside'): boolean =>
+  f.component.role === role && f.feature.side === side && f.feature.land === 'unworn' && f.mean !== null;
+
+/** Unworn places further apart in size than this are not of the same pair, as a share of the size. */
+const SAME_PAIR_SHARE = 0.03;
+
+/** What the maker gave: an unworn place of the mate against an unworn land of the worn part, of the same pair. */
+function makerSchool(hole: FeatureFinding, features: readonly FeatureFinding[]): School[] {
+  const holes = features.filter((f) => isLand(f, 'mate', 'inside') && f.component.id === hole.component.id);
+  const lands = features.filter((f) => isLand(f, 'worn', 'outside'));
+  for (const unworn of holes)
+    for (const land of lands) {
+      const clearanceMm = unworn.mean!.value - land.mean!.value;
+      if (Math.abs(clearanceMm) > SAME_PAIR_SHARE * land.mean!.value) continue;
+      return [
+        { kind: 'maker', clearanceMm, words: `${unworn.feature.name.toLowerCase()} less ${land.feature.name.toLowerCase()}, both unworn` },
+      ];
+    }
+  return [];
+}
+
+/** A hole this near to a bearing's bore is taken for one, mm. */
+const BEARING_BORE_MM = 0.03;
+
+/** The seat of a rolling bearing, where the hole is the bore of one. */
+function seatSchool(hole: FeatureFinding): School[] {
+  const bore = hole.shape?.smallestMm;
+  const bearing = bore === undefined ? undefined : nearestBearings({ boreMm: bore }, 1)[0];
+  if (
+    !bearing ||
+    bearing.kind !== 'ball' ||
+    Math.abs(bearing.boreMm - bore!) > BEARING_BORE_MM ||
+    !/bearing|inner ring/i.test(hole.component.name + hole.feature.name)
+  )
+    return [];
+  const seat = shaftSeat(bearing.boreMm, 'normal', 'inner');
+  if (!seat.ok) return [];
+  const { zone, words } = seat.value;
+  const [lowerMm, upperMm] = [bearing.boreMm + seat.value.seat.lowerMm, bearing.boreMm + seat.value.seat.upperMm];
+  return [{ kind: 'seat', name: `Bearing seat ${zone}`, lowerMm, upperMm, words: `${words}, ${zone} on ${bearing.boreMm} mm` }];
+}
+
+/** Schools that only the measured pair itself can offer. */
+export const pairSchools = (hole: FeatureFinding, features: readonly FeatureFinding[]): School[] => [
+  ...makerSchool(hole, features),
+  ...seatSchool(hole),
+];
