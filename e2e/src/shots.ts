@@ -7,6 +7,8 @@ const VIEWS: readonly {
   file: string;
   job: string | null;
   station?: string;
+  /** Scrolled to; the top otherwise. */
+  to?: string;
   path?: string;
   type?: readonly [label: string, text: string];
   click?: readonly string[];
@@ -16,7 +18,7 @@ const VIEWS: readonly {
   { file: 'receive', job: 'Ramp hinge pin', station: 'receive', wait: 'Customer' },
   { file: 'strip', job: 'Ramp hinge pin', station: 'strip', wait: 'Ramp barrel' },
   { file: 'measure', job: 'Ramp hinge pin', station: 'measure', click: ['Barrel bore'], wait: 'oval' },
-  { file: 'decide', job: 'Rocker pivot', station: 'decide', wait: 'True the hole' },
+  { file: 'decide', job: 'Rocker pivot', station: 'decide', to: 'ip-fit-desk', wait: 'True the hole' },
   { file: 'draw', job: 'Ramp hinge pin', station: 'draw', wait: 'from the fit' },
   { file: 'plan', job: 'Ramp hinge pin', station: 'plan', wait: 'Set-up 1' },
   { file: 'cut', job: 'Roller spindle', station: 'cut', wait: 'Next cut' },
@@ -50,7 +52,7 @@ try {
     if (view.type) await page.fill(...view.type);
     for (const name of view.click ?? []) await page.click(name);
     await page.sees(view.wait);
-    await page.run('document.querySelector(".middle")?.scrollTo(0, 0)');
+    await page.run(view.to ? `document.querySelector('${view.to}').scrollIntoView()` : 'document.querySelector(".middle")?.scrollTo(0, 0)');
     await page.settled();
     await browser.screenshot(`${directory}/${view.file}.png`);
     process.stdout.write(`${view.file}.png\n`);

@@ -1,9 +1,9 @@
 import { BEARINGS } from '../bearings';
 import { DRILLS, DRILL_SOURCE, drillWords } from '../drills';
-import { GRADES, ISO286_SOURCE, PREFERRED_FITS, toleranceWidth, fitPair } from '../fits';
+import { GRADES, ISO286_SOURCE, PREFERRED_FITS, toleranceWidth, fitPair, zoneDeviations } from '../fits';
 import { B17_1_ROWS, B17_1_SOURCE, DIN6885_ROWS, DIN6885_SOURCE, WOODRUFF } from '../keys';
 import { MATERIALS, MATERIAL_SOURCE } from '../materials';
-import { CLEVIS_PINS, PIN_SOURCES, SPLIT_PINS, TAPER_PINS } from '../pins';
+import { CLEVIS_PINS, DOWELS_MM, PIN_SOURCES, SPLIT_PINS, SPRING_PINS_MM, TAPER_PINS } from '../pins';
 import { MM_PER_INCH } from '../quantity';
 import { RINGS, type RingGroove } from '../rings';
 import { LIP_SEAL_SIZES, LIP_SEAL_SOURCE, ORINGS, ORING_SOURCE } from '../seals';
@@ -38,6 +38,9 @@ const ringTable = (id: string, title: string, unit: 'mm' | 'in', has: (r: RingGr
   columns: ['Size', 'Up to', 'Ring', 'Groove', 'Groove width'],
   rows: () => RINGS.filter(has).map((r) => [r.sizeMm, r.upToMm === r.sizeMm ? '' : r.upToMm, r.thicknessMm, r.grooveMm, r.widthMm]),
 });
+
+/** ISO 8734 ends here; larger dowels are soft. */
+const MOST_HARD_DOWEL_MM = 20;
 
 /** Middle of each step of ISO 286, for a table of widths. */
 const GRADE_SIZES = [3, 6, 10, 18, 30, 50, 80, 120, 180, 250, 315, 400, 500];
@@ -153,6 +156,30 @@ export const TABLES: readonly BookTable[] = [
     unit: 'mm',
     columns: ['Pin', 'Split pin'],
     rows: () => CLEVIS_PINS,
+  },
+  {
+    id: 'dowels',
+    title: 'Dowel pins, m6',
+    source: PIN_SOURCES.dowel,
+    unit: 'mm',
+    columns: ['Pin', 'least', 'most', 'Hard (ISO 8734)'],
+    rows: () =>
+      DOWELS_MM.map((d) => {
+        const m6 = zoneDeviations('m6', d);
+        return m6.ok ? [d, d + m6.value.lowerMm, d + m6.value.upperMm, d <= MOST_HARD_DOWEL_MM ? 'yes' : 'soft only'] : [d, '–', '–', ''];
+      }),
+  },
+  {
+    id: 'spring-pins',
+    title: 'Slotted spring pins, hole H12',
+    source: PIN_SOURCES.spring,
+    unit: 'mm',
+    columns: ['Pin and hole', 'Hole, most'],
+    rows: () =>
+      SPRING_PINS_MM.map((d) => {
+        const h12 = zoneDeviations('H12', d);
+        return [d, h12.ok ? d + h12.value.upperMm : '–'];
+      }),
   },
   {
     id: 'taper-pins',

@@ -67,6 +67,17 @@ it('1-5 ACME 2G as published in ASME B1.5', () => {
   expect([inch(nut.minor.lowerMm), inch(nut.minor.upperMm)]).toEqual([0.8, 0.81]);
 });
 
+it('G 1/2 and G 1 as published in ISO 228-1', () => {
+  expect(limits('G 1/2', 'outside', 'A')).toMatchObject({
+    major: { lowerMm: 20.671, upperMm: 20.955 },
+    pitchDiameter: { lowerMm: 19.651, upperMm: 19.793 },
+  });
+  expect(limits('G 1/2', 'outside', 'B').pitchDiameter.lowerMm).toBe(19.509);
+  expect(limits('G 1/2', 'inside', 'G')).toMatchObject({ minor: { lowerMm: 18.631, upperMm: 19.172 }, pitchDiameter: { upperMm: 19.935 } });
+  expect(limits('G 1', 'outside', 'A').pitchDiameter).toEqual({ lowerMm: 31.59, upperMm: 31.77 });
+  expect(threadLimits(threadOf('R 1/2')!, 'outside', 'A')).toMatchObject({ ok: false, problems: [{ code: 'no-limits' }] });
+});
+
 it('1/2 BSW medium follows T = 0.002 D^(1/3) + 0.003 L^(1/2) + 0.005 p^(1/2), worked by hand: 0.0052 in', () => {
   const l = limits('1/2 BSW', 'outside', 'medium');
   expect(inch(l.pitchDiameter.upperMm)).toBe(0.4466);

@@ -30,6 +30,15 @@ export const PIPE_55: readonly (readonly [size: string, tpi: number, majorMm: nu
   ['6', 11, 163.83, 28.6],
 ];
 
+/** ISO 228-1 tolerances by threads per inch and size: pitch diameter (class A outside, and inside), minor of the inside thread, mm. */
+export const G_TOLERANCES: readonly (readonly [majorUpToMm: number, pitchMm: number, minorMm: number])[] = [
+  [10, 0.107, 0.282],
+  [17, 0.125, 0.445],
+  [31, 0.142, 0.541],
+  [60, 0.18, 0.64],
+  [170, 0.217, 0.64],
+];
+
 export const NPT_ROWS: readonly (readonly [size: string, tpi: number, outsideIn: number, handIn: number])[] = [
   ['1/16', 27, 0.3125, 0.16],
   ['1/8', 27, 0.405, 0.1615],

@@ -6,7 +6,6 @@ import { openSheet, press, show, words } from '../../testing/open-sheet';
 import { SheetStore } from '../data';
 import { TestBed } from '@angular/core/testing';
 import { DialPicture } from './cut/dial-picture';
-import { FitScale } from './decide/fit-scale';
 import { LadderPicture } from './plan/ladder-picture';
 import { PlayChart } from './prove/play-chart';
 
@@ -28,10 +27,7 @@ class FakeWorker {
 }
 jest.mock('../workers/play.worker-factory', () => ({ newWorker: () => new FakeWorker() }));
 
-let store: InstanceType<typeof SheetStore>;
-beforeEach(async () => {
-  store = await openSheet(new FakeServer());
-});
+beforeEach(() => openSheet(new FakeServer()));
 
 describe('the unrolled dial', () => {
   const dial = { unit: 'in', perTurn: 0.2, perLine: 0.001 };
@@ -64,17 +60,6 @@ it('the ladder tells readout number, turns and what it is, stop by stop', async 
   const text = words(await show(LadderPicture, { rungs, dial: testShop.lathes[0]!.carriage }));
   expect(text).toContain('111.600 , show its working 8 turns + 0.3925 Shoulder head to body');
   expect(text).toContain('123.000 , show its working 9 turns + 0.3425 Part off left edge touched');
-});
-
-it('the fit scale puts every school against the measured hole', async () => {
-  const fixture = await show(FitScale, { fit: store.repair()!.fits[0] });
-  const pins = [...fixture.nativeElement.querySelectorAll('.pin')] as SVGRectElement[];
-  expect(pins).toHaveLength(18);
-  expect(fixture.nativeElement.querySelectorAll('.pin.on')).toHaveLength(1);
-  expect(fixture.nativeElement.querySelectorAll('.pin.tight')).toHaveLength(8);
-  const hole = fixture.nativeElement.querySelector('.hole') as SVGRectElement;
-  const grease = pins[1]!;
-  expect(Number(grease.getAttribute('x')) + Number(grease.getAttribute('width'))).toBeLessThan(Number(hole.getAttribute('x')));
 });
 
 describe('the play chart', () => {

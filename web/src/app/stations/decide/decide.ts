@@ -3,24 +3,21 @@ import { FormsModule } from '@angular/forms';
 import {
   choiceKey,
   chosenRoute,
-  formatLength,
-  HOUSE_DEFAULT_SCHOOL,
   originalSizeMm,
   type FeatureFinding,
   type FitFinding,
-  type PinTarget,
   type RankedNominal,
   type SchoolOption,
 } from '@iron-patch/core';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { SheetStore, ShopStore } from '../../data';
 import { FigureButton } from '../../show';
-import { FitScale } from './fit-scale';
+import { FitDesk } from './fit-desk';
 
 /** What it was, which fit each mate gets, hole kept or trued, and why it wore. */
 @Component({
   selector: 'ip-decide',
-  imports: [FormsModule, NzInputModule, FigureButton, FitScale],
+  imports: [FormsModule, NzInputModule, FigureButton, FitDesk],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './decide.html',
   styles: `
@@ -40,15 +37,6 @@ import { FitScale } from './fit-scale';
     }
     .said {
       margin: 8px 0;
-    }
-    .schools td {
-      vertical-align: middle;
-      padding: 2px 10px 2px 0;
-    }
-    .schools tr.on td:first-child {
-      font-weight: 600;
-      box-shadow: inset 4px 0 0 var(--blue);
-      padding-left: 10px;
     }
     .pick {
       border: 1px solid var(--hairline);
@@ -81,7 +69,6 @@ import { FitScale } from './fit-scale';
 export class Decide {
   protected readonly store = inject(SheetStore);
   private readonly shop = inject(ShopStore);
-  protected readonly houseDefault = HOUSE_DEFAULT_SCHOOL;
   protected readonly reason = signal('');
   protected readonly fits = computed(() => this.store.repair()?.fits ?? []);
   protected readonly worn = computed(() =>
@@ -96,27 +83,6 @@ export class Decide {
   protected readonly cause = linkedSignal(() => this.stored()?.cause ?? '');
   protected readonly route = linkedSignal(() => this.stored()?.route ?? '');
   protected readonly routeProblem = signal('');
-
-  protected show(mm: number, short = false): string {
-    const unit = this.store.unit();
-    return formatLength(mm, unit, short ? (unit === 'mm' ? 2 : 4) : undefined);
-  }
-
-  protected clearance(o: SchoolOption): string {
-    return o.kept.ok ? this.show(o.kept.value.clearanceMm) : '–';
-  }
-
-  protected playText(t: PinTarget): string {
-    return `${this.show(t.playAtSmallestMm)} to ${this.show(t.playAtLargestMm)}`;
-  }
-
-  protected is(fit: FitFinding, o: SchoolOption, hole: 'keep' | 'true'): boolean {
-    return fit.choice?.schoolId === o.id && fit.choice.hole === hole;
-  }
-
-  protected using(fit: FitFinding, o: SchoolOption): boolean {
-    return (fit.choice?.schoolId ?? HOUSE_DEFAULT_SCHOOL) === o.id;
-  }
 
   protected choose(fit: FitFinding, o: SchoolOption, hole: 'keep' | 'true'): void {
     const name = fit.hole.feature.name.toLowerCase();
