@@ -12,6 +12,7 @@ const plain = (name, extra = {}) => ({
     '^@iron-patch/core$': `${import.meta.dirname}/core/src/index.ts`,
     '^@iron-patch/core/testing$': `${import.meta.dirname}/core/src/repair/testing.ts`,
     '^@iron-patch/core/(.*)$': `${import.meta.dirname}/core/src/$1/index.ts`,
+    '^@iron-patch/contract/wire$': `${import.meta.dirname}/contract/src/wire.ts`,
     '^@iron-patch/contract$': `${import.meta.dirname}/contract/src/index.ts`,
     '^@iron-patch/demo$': `${import.meta.dirname}/demo/src/index.ts`,
   },

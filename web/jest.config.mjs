@@ -13,6 +13,7 @@ export default {
     '^@iron-patch/core$': `${root}/core/src/index.ts`,
     '^@iron-patch/core/testing$': `${root}/core/src/repair/testing.ts`,
     '^@iron-patch/core/(.*)$': `${root}/core/src/$1/index.ts`,
+    '^@iron-patch/contract/wire$': `${root}/contract/src/wire.ts`,
     '^@iron-patch/contract$': `${root}/contract/src/index.ts`,
   },
 };

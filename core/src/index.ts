@@ -12,4 +12,5 @@ export * from './process';
 export * from './coach';
 export * from './proof';
 export * from './exchange';
+export * from './stations';
 export * from './repair';

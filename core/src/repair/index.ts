@@ -11,7 +11,7 @@ export type { CutFinding } from './cut-finding';
 export type { ProofFinding } from './proof-finding';
 export { freeze, movedFigures, newestRelease, MOVED_LEAST_MM, type MovedFigure } from './release';
 export { CAUTIONS, type Caution } from './cautions.data';
-export { STATIONS, STATION_NAMES, nextMove, type StationId, type StationStanding, type StationState } from './stations';
+export { nextMove } from './stations';
 export { madeSizeMm, originalSizeMm, pictureModel, type PictureModel, type PictureSpan, type PictureStation } from './picture';
 export { movedByShop, type MovedJob, type ShopMove } from './shop-moves';
 export { workOut, type Repair } from './repair';

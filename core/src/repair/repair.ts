@@ -7,7 +7,8 @@ import { planFinding, type PlanFinding } from './plan-finding';
 import { proofFindings, type ProofFinding } from './proof-finding';
 import type { JobSheet, ReadingRecord, Shop } from './records';
 import { movedFigures, releasable, type MovedFigure } from './release';
-import { nextMove, standings, type StationStanding } from './stations';
+import type { StationStanding } from '../stations';
+import { nextMove, standings } from './stations';
 import type { Figure } from '../working';
 
 /** A whole job, worked out from what is stored of it. */

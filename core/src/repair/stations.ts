@@ -7,32 +7,8 @@ import type { ProofFinding } from './proof-finding';
 import { formatWithUnit, placeWithUnit } from '../quantity';
 import type { JobSheet } from './records';
 import type { MovedFigure } from './release';
+import { STATIONS, type StationId, type StationStanding } from '../stations';
 import { CAUTIONS } from './cautions.data';
-
-export const STATIONS = ['receive', 'strip', 'measure', 'decide', 'draw', 'plan', 'cut', 'prove', 'return'] as const;
-export type StationId = (typeof STATIONS)[number];
-
-export const STATION_NAMES: Readonly<Record<StationId, string>> = {
-  receive: 'Receive',
-  strip: 'Strip',
-  measure: 'Measure',
-  decide: 'Decide',
-  draw: 'Draw',
-  plan: 'Plan',
-  cut: 'Cut',
-  prove: 'Prove',
-  return: 'Return',
-};
-
-/** Where a station stands; `out` when something there is wrong. */
-export type StationState = 'done' | 'under-way' | 'not-yet' | 'out';
-
-export interface StationStanding {
-  readonly id: StationId;
-  readonly state: StationState;
-  /** What it waits for, one sentence; empty when done. */
-  readonly waitsFor: string;
-}
 
 export interface StandingInputs {
   readonly sheet: JobSheet;

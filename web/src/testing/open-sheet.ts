@@ -3,7 +3,8 @@ import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
 import type { JobSheet } from '@iron-patch/core';
 import { LOCALE } from '../app/app.config';
-import { SessionStore, SheetStore, ShopStore } from '../app/data';
+import { SessionStore, ShopStore } from '../app/data';
+import { SheetStore } from '../app/sheet-data';
 import { Axis } from '../app/picture';
 import type { FakeServer } from './fake-server';
 

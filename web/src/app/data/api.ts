@@ -1,5 +1,5 @@
 import { Injectable } from '@angular/core';
-import { etagOf, HEADERS, PROBLEM_TYPE, type ProblemDetails } from '@iron-patch/contract';
+import { etagOf, HEADERS, PROBLEM_TYPE, type ProblemDetails } from '@iron-patch/contract/wire';
 import { newId } from './new-id';
 import { readStored } from './stored';
 

@@ -1,6 +1,6 @@
 import { inject } from '@angular/core';
 import { patchState, signalStore, withMethods, withState } from '@ngrx/signals';
-import { routes, type FloorJob } from '@iron-patch/contract';
+import { routes, type FloorJob } from '@iron-patch/contract/wire';
 import { Api } from './api';
 
 /** The jobs of the floor as the server works them out. */

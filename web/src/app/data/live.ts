@@ -1,5 +1,5 @@
 import { DestroyRef, inject, Injectable, signal } from '@angular/core';
-import { routes, type LiveEvent } from '@iron-patch/contract';
+import { routes, type LiveEvent } from '@iron-patch/contract/wire';
 import { Subject } from 'rxjs';
 import { SCREEN_ID } from './api';
 

@@ -1,5 +1,5 @@
 import { computed, inject, Injectable, signal } from '@angular/core';
-import { routes, type ReadingInput } from '@iron-patch/contract';
+import { routes, type ReadingInput } from '@iron-patch/contract/wire';
 import type { Problem, ReadingRecord } from '@iron-patch/core';
 import { Subject } from 'rxjs';
 import { Api, ApiProblem, PERSON_KEY } from './api';

@@ -1,6 +1,6 @@
 import { inject } from '@angular/core';
 import { patchState, signalStore, withMethods, withState } from '@ngrx/signals';
-import { routes, type ShopResource } from '@iron-patch/contract';
+import { routes, type ShopResource } from '@iron-patch/contract/wire';
 import type { CustomerRecord, Shop } from '@iron-patch/core';
 import { Api } from './api';
 

@@ -2,11 +2,11 @@ import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
-import type { FloorJob } from '@iron-patch/contract';
-import { STATION_NAMES } from '@iron-patch/core';
+import type { FloorJob } from '@iron-patch/contract/wire';
+import { STATION_NAMES } from '@iron-patch/core/stations';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { FloorStore, Live } from '../data';
-import { StateMark } from '../show';
+import { StateMark } from '../mark';
 
 const matches = (job: FloorJob, words: readonly string[]): boolean => {
   const text = `${job.number} ${job.title} ${job.machine} ${job.customerName} ${job.next?.waitsFor ?? ''}`.toLowerCase();

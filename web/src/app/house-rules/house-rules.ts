@@ -12,7 +12,7 @@ import {
   type MovedJob,
   type Problem,
 } from '@iron-patch/core';
-import { SheetStore, ShopStore } from '../data';
+import { OpenJob, ShopStore } from '../data';
 import { ChooseField, LengthInput, TextField, type Option } from '../show';
 import { RuleChart } from './rule-chart';
 import { RuleDesk } from './rule-desk';
@@ -37,11 +37,11 @@ const EXAMPLES_MM: Readonly<Record<LengthUnit, readonly number[]>> = { mm: [10, 
 })
 export class HouseRules {
   protected readonly desk = inject(RuleDesk);
-  private readonly sheet = inject(SheetStore);
+  private readonly open = inject(OpenJob);
   private readonly shop = inject(ShopStore);
   protected readonly houseDefault = HOUSE_DEFAULT_SCHOOL;
   protected readonly grades: readonly Option[] = HOUSE_GRADES.map((g) => [g, g] as const);
-  protected readonly unit = computed(() => this.sheet.unit());
+  protected readonly unit = computed(() => this.open.unit());
   /** Texts of the two plain numbers: what is typed stands, whatever it is worth. */
   protected readonly rate = linkedSignal<string, string>({
     source: () => this.desk.id() + this.desk.version(),

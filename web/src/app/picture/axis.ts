@@ -1,6 +1,6 @@
 import { computed, inject, Injectable, signal } from '@angular/core';
 import { scaleLinear, type ScaleLinear } from 'd3-scale';
-import { SheetStore } from '../data';
+import { SheetStore } from '../sheet-data';
 
 /** Room left of the axis for the lanes' names, and right of it, px. */
 export const LANE_NAME_PX = 132;

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { formatLength, madeSizeMm, type PictureStation } from '@iron-patch/core';
 import { line } from 'd3-shape';
-import { SheetStore } from '../data';
+import { SheetStore } from '../sheet-data';
 import { Axis, LANE_NAME_PX } from './axis';
 
 export type LaneName = 'readings' | 'wear' | 'mate' | 'target' | 'proof';

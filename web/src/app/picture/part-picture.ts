@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { formatLength, toUnit, fromUnit, type OutlinePoint, type PictureModel, type PictureSpan } from '@iron-patch/core';
 import { scaleLinear } from 'd3-scale';
-import { SheetStore } from '../data';
+import { SheetStore } from '../sheet-data';
 import { Axis, LANE_NAME_PX } from './axis';
 
 /** Room below the part for the axis, and above it for the mates' names, px. */

@@ -3,7 +3,7 @@ import { drawnPin, testChoice, testSheet } from '@iron-patch/core/testing';
 import { TestBed } from '@angular/core/testing';
 import { FakeServer } from '../../testing/fake-server';
 import { openSheet, show, words } from '../../testing/open-sheet';
-import type { SheetStore } from '../data';
+import type { SheetStore } from '../sheet-data';
 import { Axis, Lanes, PartPicture, PolarSection } from './index';
 
 let store: InstanceType<typeof SheetStore>;

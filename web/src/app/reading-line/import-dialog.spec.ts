@@ -2,7 +2,7 @@ import { OverlayContainer } from '@angular/cdk/overlay';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { FakeServer, problem } from '../../testing/fake-server';
 import { breathe, openSheet, show } from '../../testing/open-sheet';
-import type { SheetStore } from '../data';
+import type { SheetStore } from '../sheet-data';
 import { ImportDialog } from './import-dialog';
 
 const CSV = 'feature,station_mm,clock_deg,reading\nBarrel bore,5,0,40.31';

@@ -3,7 +3,8 @@ import { FormsModule } from '@angular/forms';
 import { READINGS_CSV_NEEDED, type Problem } from '@iron-patch/core';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { NzModalModule } from 'ng-zorro-antd/modal';
-import { ApiProblem, newId, SheetStore } from '../data';
+import { ApiProblem, newId } from '../data';
+import { SheetStore } from '../sheet-data';
 
 const MOST_BYTES = 2_000_000;
 const SHOWN_PROBLEMS = 12;

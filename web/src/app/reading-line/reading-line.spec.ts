@@ -4,7 +4,7 @@ import { workOut } from '@iron-patch/core';
 import type { ReadingInput } from '@iron-patch/contract';
 import { FakeServer } from '../../testing/fake-server';
 import { breathe, openSheet, press, show, type, words } from '../../testing/open-sheet';
-import type { SheetStore } from '../data';
+import type { SheetStore } from '../sheet-data';
 import { ReadingLine } from './reading-line';
 import { lineTarget } from './spot';
 

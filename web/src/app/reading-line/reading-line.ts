@@ -23,7 +23,8 @@ import {
   type Doubt,
   type StationId,
 } from '@iron-patch/core';
-import { Outbox, SessionStore, SheetStore, ShopStore } from '../data';
+import { Outbox, SessionStore, ShopStore } from '../data';
+import { SheetStore } from '../sheet-data';
 import { ImportDialog } from './import-dialog';
 import { lineTarget, type LineTarget } from './spot';
 

@@ -1,5 +1,5 @@
 import { expectedAt, formatPlace, type LengthUnit, type Repair, type Spot, type StationId } from '@iron-patch/core';
-import type { Selection } from '../data';
+import type { Selection } from '../sheet-data';
 
 /** Where the next entry goes and what it should come near to. */
 export interface LineTarget {

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { choiceKey, type MovedFigure } from '@iron-patch/core';
-import { SheetStore } from '../data';
+import { SheetStore } from '../sheet-data';
 import { LengthPipe } from '../show';
 
 /** After the release something changed: every number that it moved, old and new, until someone accepts or releases again. */

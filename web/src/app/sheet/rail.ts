@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { RouterLink, RouterLinkActive } from '@angular/router';
 import { STATION_NAMES, type StationStanding } from '@iron-patch/core';
-import { SheetStore } from '../data';
-import { StateMark } from '../show';
+import { SheetStore } from '../sheet-data';
+import { StateMark } from '../mark';
 
 const WORDS: Readonly<Record<StationStanding['state'], string>> = {
   done: 'done',

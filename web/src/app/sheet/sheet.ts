@@ -16,7 +16,7 @@ import { toSignal } from '@angular/core/rxjs-interop';
 import { NavigationEnd, Router, RouterLink, RouterOutlet } from '@angular/router';
 import { STATIONS, type StationId } from '@iron-patch/core';
 import { filter, map, startWith } from 'rxjs';
-import { SheetStore } from '../data';
+import { SheetStore } from '../sheet-data';
 import { Axis, Lanes, PartPicture, type LaneName } from '../picture';
 import { ReadingLine } from '../reading-line/reading-line';
 import { WorkingColumn } from '../working/working-column';

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, effect, inject, untracked } from '@angular/core';
 import { ActivatedRoute, Router } from '@angular/router';
-import { SheetStore } from '../data';
+import { SheetStore } from '../sheet-data';
 
 /** A job opened without a station goes to the one that is next; a returned job to its report. */
 @Component({

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, output } from '@angular/core';
-import { STATION_NAMES, STATIONS } from '@iron-patch/core';
+import { STATION_NAMES, STATIONS } from '@iron-patch/core/stations';
 import { NzModalModule } from 'ng-zorro-antd/modal';
 
 /** All keys on one card. */

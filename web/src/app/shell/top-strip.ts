@@ -1,7 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, HostListener, inject, signal } from '@angular/core';
 import { Router, RouterLink, RouterLinkActive } from '@angular/router';
-import { otherUnit, STATIONS } from '@iron-patch/core';
-import { Live, Outbox, SessionStore, SheetStore, ShopStore, SumsDesk } from '../data';
+import { otherUnit } from '@iron-patch/core/quantity';
+import { STATIONS } from '@iron-patch/core/stations';
+import { Live, OpenJob, Outbox, SessionStore, ShopStore, SumsDesk } from '../data';
 import { KeyHelp } from './key-help';
 
 /** A length never has an equals sign in it: on the reading line the key is free. */
@@ -18,8 +19,8 @@ const typingIn = (target: EventTarget | null): boolean => target instanceof HTML
       <a class="name" routerLink="/">Iron Patch</a>
       <nav aria-label="Places">
         <a routerLink="/" routerLinkActive="on" [routerLinkActiveOptions]="{ exact: true }" ariaCurrentWhenActive="page">Floor</a>
-        @if (sheet.sheet(); as s) {
-          <a [routerLink]="['/jobs', s.job.id]" routerLinkActive="on">Job {{ s.job.number }}</a>
+        @if (open.job(); as job) {
+          <a [routerLink]="['/jobs', job.id]" routerLinkActive="on">Job {{ job.number }}</a>
         }
         <a routerLink="/sums" routerLinkActive="on" title="Key =">Sums</a>
         <a routerLink="/house-rules" routerLinkActive="on">House rules</a>
@@ -31,8 +32,8 @@ const typingIn = (target: EventTarget | null): boolean => target instanceof HTML
           <span class="warn">No line to the server</span>
         }
       </span>
-      @if (sheet.sheet(); as s) {
-        <span class="temp">Shop {{ s.job.shopTempC }} °C</span>
+      @if (open.job(); as job) {
+        <span class="temp">Shop {{ job.shopTempC }} °C</span>
       }
       <button type="button" (click)="switchUnit()" [attr.aria-label]="'Unit ' + unit() + ', switch to the other'" title="Key u">
         {{ unit() }}
@@ -49,7 +50,9 @@ const typingIn = (target: EventTarget | null): boolean => target instanceof HTML
       </label>
     </header>
     @if (help()) {
-      <ip-key-help (closed)="help.set(false)" />
+      @defer (on immediate) {
+        <ip-key-help (closed)="help.set(false)" />
+      }
     }
   `,
   styles: `
@@ -149,13 +152,13 @@ const typingIn = (target: EventTarget | null): boolean => target instanceof HTML
 export class TopStrip {
   protected readonly shop = inject(ShopStore);
   protected readonly session = inject(SessionStore);
-  protected readonly sheet = inject(SheetStore);
+  protected readonly open = inject(OpenJob);
   protected readonly outbox = inject(Outbox);
   protected readonly live = inject(Live);
   private readonly sums = inject(SumsDesk);
   private readonly router = inject(Router);
   protected readonly help = signal(false);
-  protected readonly unit = computed(() => this.sheet.unit());
+  protected readonly unit = computed(() => this.open.unit());
 
   protected switchUnit(): void {
     this.session.chooseUnit(otherUnit(this.unit()));
@@ -187,7 +190,7 @@ export class TopStrip {
 
   private toStation(key: string): void {
     const station = /^[1-9]$/.test(key) ? STATIONS[Number(key) - 1] : undefined;
-    const job = this.sheet.sheet()?.job;
+    const job = this.open.job();
     if (station && job && this.router.url.startsWith('/jobs/') && !this.router.url.startsWith('/jobs/new'))
       void this.router.navigate(['/jobs', job.id, station]);
   }

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { formatLength, otherUnit, showValue, type Figure } from '@iron-patch/core';
-import { SheetStore } from '../data';
+import { SheetStore } from '../sheet-data';
 
 /** A number that says where it came from: touch it and the Working column tells. */
 @Component({

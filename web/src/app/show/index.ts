@@ -3,7 +3,6 @@ export { Field } from './field';
 export { FigureButton } from './figure';
 export { LengthInput } from './length-input';
 export { LengthPipe } from './length-pipe';
-export { StateMark } from './state-mark';
 export { ChooseField, type Option } from './choose-field';
 export { TextField } from './text-field';
 export { MATERIAL_OPTIONS } from './material-options';

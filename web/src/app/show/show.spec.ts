@@ -1,9 +1,10 @@
 import { ruled } from '@iron-patch/core';
 import { FakeServer } from '../../testing/fake-server';
 import { openSheet, press, show, type, words } from '../../testing/open-sheet';
-import { SheetStore } from '../data';
+import { SheetStore } from '../sheet-data';
 import { TestBed } from '@angular/core/testing';
-import { CautionNote, FigureButton, LengthInput, LengthPipe, StateMark } from './index';
+import { StateMark } from '../mark';
+import { CautionNote, FigureButton, LengthInput, LengthPipe } from './index';
 
 beforeEach(() => openSheet(new FakeServer()));
 

@@ -3,7 +3,7 @@ import { testShop } from '@iron-patch/core/testing';
 import type { PlayMessage } from '../workers/play-message';
 import { FakeServer } from '../../testing/fake-server';
 import { openSheet, press, show, words } from '../../testing/open-sheet';
-import { SheetStore } from '../data';
+import { SheetStore } from '../sheet-data';
 import { TestBed } from '@angular/core/testing';
 import { DialPicture } from './cut/dial-picture';
 import { LadderPicture } from './plan/ladder-picture';

@@ -2,7 +2,7 @@ import { choiceKey, type JobSheet } from '@iron-patch/core';
 import { drawnPin, testChoice, testReading, testSheet } from '@iron-patch/core/testing';
 import { FakeServer } from '../../testing/fake-server';
 import { breathe, openSheet, press, show, type, withServerIds, words } from '../../testing/open-sheet';
-import type { SheetStore } from '../data';
+import type { SheetStore } from '../sheet-data';
 import { Cut } from './cut/cut';
 import { Decide } from './decide/decide';
 import { Draw } from './draw/draw';

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
 import { formatLength, otherUnit } from '@iron-patch/core';
 import type { BookEntry, Cell } from '@iron-patch/core/book';
-import { SheetStore } from '../data';
+import { OpenJob } from '../data';
 
 /** What the book says to a question: one card a thing, sizes in both units. */
 @Component({
@@ -76,17 +76,17 @@ import { SheetStore } from '../data';
   `,
 })
 export class LookedUp {
-  private readonly sheet = inject(SheetStore);
+  private readonly open = inject(OpenJob);
   readonly entries = input.required<readonly BookEntry[]>();
 
   protected isSize(c: Cell): c is number {
     return typeof c === 'number';
   }
   protected size(c: Cell): string {
-    return `${formatLength(c as number, this.sheet.unit())} ${this.sheet.unit()}`;
+    return `${formatLength(c as number, this.open.unit())} ${this.open.unit()}`;
   }
   protected otherSize(c: Cell): string {
-    const unit = otherUnit(this.sheet.unit());
+    const unit = otherUnit(this.open.unit());
     return `${formatLength(c as number, unit)} ${unit}`;
   }
 }

@@ -1,7 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, signal } from '@angular/core';
 import { routes } from '@iron-patch/contract';
 import type { NoteRecord } from '@iron-patch/core';
-import { Api, ApiProblem, FloorStore, newId, SheetStore } from '../data';
+import { Api, ApiProblem, FloorStore, newId } from '../data';
+import { SheetStore } from '../sheet-data';
 import { ChooseField, type Option } from '../show';
 
 /** Writes a calculation with its working into the notes of a job; the open job is offered first. */

@@ -11,8 +11,9 @@ import {
   type SumResult,
   type SumTable,
 } from '@iron-patch/core/sums';
-import { SheetStore, ShopStore, SumsDesk } from '../data';
-import { ChooseField, StateMark, TextField } from '../show';
+import { OpenJob, ShopStore, SumsDesk } from '../data';
+import { StateMark } from '../mark';
+import { ChooseField, TextField } from '../show';
 import { SendToJob } from './send-to-job';
 import { SumPicture } from './sum-picture';
 
@@ -26,10 +27,10 @@ import { SumPicture } from './sum-picture';
 })
 export class SumBench {
   private readonly shop = inject(ShopStore);
-  private readonly sheet = inject(SheetStore);
+  private readonly open = inject(OpenJob);
   private readonly desk = inject(SumsDesk);
   readonly sum = input.required<Sum>();
-  protected readonly unit = computed<LengthUnit>(() => this.sheet.unit());
+  protected readonly unit = computed<LengthUnit>(() => this.open.unit());
   protected readonly fields = computed(() => this.sum().fields(this.shop.shop()));
   private readonly kept = computed(() => this.desk.typed()[this.sum().id]);
   /** What stands in each field: what was typed here before, or where the sum starts. */

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, output } from '@angular/core';
 import { lookUp, TABLES } from '@iron-patch/core/book';
 import { SUMS, type Sum } from '@iron-patch/core/sums';
-import { SheetStore, SumsDesk, type SumsView } from '../data';
+import { OpenJob, SumsDesk, type SumsView } from '../data';
 import { BookTableView } from './book-table';
 import { LookedUp } from './looked-up';
 import { SumBench } from './sum-bench';
@@ -140,7 +140,7 @@ const MOST_ENTRIES = 12;
 })
 export class Sums {
   protected readonly desk = inject(SumsDesk);
-  private readonly sheet = inject(SheetStore);
+  private readonly open = inject(OpenJob);
   /** Told when something is laid on the bench, so that a page can keep its address. */
   readonly laid = output<SumsView>();
 
@@ -152,7 +152,7 @@ export class Sums {
     ),
   );
   protected readonly tables = computed(() => TABLES.filter((t) => this.has(`${t.title} table ${t.source}`)));
-  protected readonly entries = computed(() => lookUp(this.desk.asked(), this.sheet.unit(), MOST_ENTRIES));
+  protected readonly entries = computed(() => lookUp(this.desk.asked(), this.open.unit(), MOST_ENTRIES));
   protected readonly table = computed(() =>
     this.desk.view().kind === 'table' ? TABLES.find((t) => t.id === this.desk.view().id) : undefined,
   );

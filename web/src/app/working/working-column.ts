@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { explain, formatLength, otherUnit, showValue, type Figure } from '@iron-patch/core';
-import { SheetStore } from '../data';
+import { SheetStore } from '../sheet-data';
 
 /** The chain behind the chosen number, in words; before one is chosen, the number that matters most now. */
 @Component({

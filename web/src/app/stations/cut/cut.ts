@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { dialDecimals, formatLength, sentence, turnsOf, turnsWords, type Advice, type CutFinding, type Figure } from '@iron-patch/core';
-import { SheetStore } from '../../data';
-import { StateMark } from '../../show';
+import { SheetStore } from '../../sheet-data';
+import { StateMark } from '../../mark';
 import { DialPicture } from './dial-picture';
 
 const TITLES: Readonly<Record<Advice['state'], string>> = {

@@ -10,7 +10,8 @@ import {
   type SchoolOption,
 } from '@iron-patch/core';
 import { NzInputModule } from 'ng-zorro-antd/input';
-import { SheetStore, ShopStore } from '../../data';
+import { ShopStore } from '../../data';
+import { SheetStore } from '../../sheet-data';
 import { FigureButton } from '../../show';
 import { FitDesk } from './fit-desk';
 

@@ -14,7 +14,7 @@ import {
   type SchoolOption,
 } from '@iron-patch/core';
 import { scaleLinear } from 'd3-scale';
-import { SheetStore } from '../../data';
+import { SheetStore } from '../../sheet-data';
 import { LengthInput } from '../../show';
 import { RunningForm } from './running-form';
 

@@ -14,7 +14,8 @@ import {
   type Segment,
   type TurnedPart,
 } from '@iron-patch/core';
-import { newId, SheetStore } from '../../data';
+import { newId } from '../../data';
+import { SheetStore } from '../../sheet-data';
 import { ChooseField, FigureButton, LengthInput, MATERIAL_OPTIONS, TextField } from '../../show';
 
 /** The replacement as segments along the axis; diameters that fit a mate follow their fit. */

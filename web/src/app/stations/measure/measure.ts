@@ -10,10 +10,12 @@ import {
   type Section,
   type Verdict,
 } from '@iron-patch/core';
-import { SheetStore, ShopStore } from '../../data';
+import { ShopStore } from '../../data';
+import { SheetStore } from '../../sheet-data';
 import { PolarSection } from '../../picture';
 import { ImportDialog } from '../../reading-line/import-dialog';
-import { FigureButton, StateMark } from '../../show';
+import { StateMark } from '../../mark';
+import { FigureButton } from '../../show';
 
 interface Cell {
   readonly clockDeg: number;

@@ -12,7 +12,8 @@ import {
   type PlanChoice,
   type SegmentPasses,
 } from '@iron-patch/core';
-import { SheetStore, ShopStore } from '../../data';
+import { ShopStore } from '../../data';
+import { SheetStore } from '../../sheet-data';
 import { ChooseField, FigureButton, LengthInput, type Option } from '../../show';
 import { LadderPicture } from './ladder-picture';
 

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, input, signal } from '@angular/core';
 import { formatLength, type PlayDistribution, type PlayInputs } from '@iron-patch/core';
 import { scaleLinear } from 'd3-scale';
-import { SheetStore } from '../../data';
+import { SheetStore } from '../../sheet-data';
 import type { PlayMessage } from '../../workers/play-message';
 import { newWorker } from '../../workers/play.worker-factory';
 

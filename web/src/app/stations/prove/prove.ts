@@ -11,8 +11,10 @@ import {
   type Verdict,
 } from '@iron-patch/core';
 import { NzInputModule } from 'ng-zorro-antd/input';
-import { SheetStore, ShopStore } from '../../data';
-import { FigureButton, StateMark } from '../../show';
+import { ShopStore } from '../../data';
+import { SheetStore } from '../../sheet-data';
+import { StateMark } from '../../mark';
+import { FigureButton } from '../../show';
 import { PlayChart } from './play-chart';
 
 const WORDS: Readonly<Record<Verdict, string>> = { fits: 'fits', close: 'close', out: 'out', unknown: 'not measured' };

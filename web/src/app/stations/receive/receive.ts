@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
 import type { JobInput } from '@iron-patch/contract';
 import type { JobSheet } from '@iron-patch/core';
-import { SheetStore } from '../../data';
+import { SheetStore } from '../../sheet-data';
 import { JobForm } from './job-form';
 
 const inputOf = ({ job, customer }: JobSheet): JobInput => ({

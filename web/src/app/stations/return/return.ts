@@ -4,8 +4,10 @@ import { FormsModule } from '@angular/forms';
 import { routes } from '@iron-patch/contract';
 import { choiceKey, chosenReturn, chosenRoute, formatLength, otherUnit, STATION_NAMES } from '@iron-patch/core';
 import { NzInputModule } from 'ng-zorro-antd/input';
-import { SheetStore, ShopStore } from '../../data';
-import { CautionNote, StateMark } from '../../show';
+import { ShopStore } from '../../data';
+import { SheetStore } from '../../sheet-data';
+import { StateMark } from '../../mark';
+import { CautionNote } from '../../show';
 
 /** The hand-over: the report with measured sizes, what the customer still does, and one lesson. */
 @Component({

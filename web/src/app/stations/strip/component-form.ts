@@ -1,7 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal, type OnInit } from '@angular/core';
 import { check, componentInput, type ComponentInput } from '@iron-patch/contract';
 import type { COMPONENT_VERDICTS, ComponentRecord } from '@iron-patch/core';
-import { newId, SheetStore } from '../../data';
+import { newId } from '../../data';
+import { SheetStore } from '../../sheet-data';
 import { ChooseField, LengthInput, MATERIAL_OPTIONS, TextField, type Option } from '../../show';
 
 export const VERDICT_WORDS: Readonly<Record<(typeof COMPONENT_VERDICTS)[number], string>> = {

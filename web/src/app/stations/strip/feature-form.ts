@@ -12,7 +12,8 @@ import {
   type Problem,
   type Side,
 } from '@iron-patch/core';
-import { newId, SheetStore, ShopStore } from '../../data';
+import { newId, ShopStore } from '../../data';
+import { SheetStore } from '../../sheet-data';
 import { ChooseField, LengthInput, TextField, type Option } from '../../show';
 
 const CLOCK_CHOICES = [

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { formatPlace, materialOf, type ComponentRecord, type FeatureRecord } from '@iron-patch/core';
-import { SheetStore } from '../../data';
+import { SheetStore } from '../../sheet-data';
 import { CautionNote } from '../../show';
 import { ComponentForm, VERDICT_WORDS } from './component-form';
 import { FeatureForm } from './feature-form';

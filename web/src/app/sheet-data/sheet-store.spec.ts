@@ -3,7 +3,7 @@ import { choiceKey } from '@iron-patch/core';
 import { drawnPin, testChoice, testReading, testSheet } from '@iron-patch/core/testing';
 import { FakeServer, problem } from '../../testing/fake-server';
 import { breathe, openSheet } from '../../testing/open-sheet';
-import { Live } from './live';
+import { Live } from '../data';
 import type { SheetStore } from './sheet-store';
 
 let server: FakeServer;

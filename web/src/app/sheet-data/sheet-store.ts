@@ -1,4 +1,4 @@
-import { computed, inject } from '@angular/core';
+import { computed, effect, inject } from '@angular/core';
 import { patchState, signalStore, withComputed, withHooks, withMethods, withState } from '@ngrx/signals';
 import { routes, type ChoiceInput, type ReadingInput } from '@iron-patch/contract';
 import {
@@ -12,14 +12,8 @@ import {
   type TurnedPart,
   choiceKey,
 } from '@iron-patch/core';
-import { Api, ApiProblem, NoAnswer } from './api';
-import { Live } from './live';
-import { newId } from './new-id';
-import { Outbox } from './outbox';
-import { SessionStore } from './session-store';
-import { ShopStore } from './shop-store';
+import { Api, ApiProblem, Live, newId, NoAnswer, OpenJob, Outbox, readStored, SessionStore, ShopStore, writeStored } from '../data';
 import { replaceById, sheetResources } from './sheet-resources';
-import { readStored, writeStored } from './stored';
 
 /** What is looked at: a place or a segment, and a spot in it. */
 export interface Selection {
@@ -262,8 +256,9 @@ export const SheetStore = signalStore(
       ...sheetResources({ api, jobId, attempt, patchSheet }),
     };
   }),
-  withHooks((store, live = inject(Live), outbox = inject(Outbox)) => ({
+  withHooks((store, live = inject(Live), outbox = inject(Outbox), openJob = inject(OpenJob)) => ({
     onInit(): void {
+      effect(() => openJob.set(store.sheet()?.job ?? null));
       outbox.acknowledged.subscribe((reading) => store.acknowledge(reading));
       live.back.subscribe(() => void (store.sheet() ? store.refresh() : store.wantedId() && store.open(store.wantedId())));
       let soon: ReturnType<typeof setTimeout> | undefined;

@@ -1,6 +1,6 @@
 import { routes, type ComponentInput, type FeatureInput, type JobInput, type NoteInput, type ProofInput } from '@iron-patch/contract';
 import type { ComponentRecord, FeatureRecord, JobRecord, JobSheet, NoteRecord, ProofRecord, ReleaseRecord } from '@iron-patch/core';
-import type { Api } from './api';
+import type { Api } from '../data';
 
 /** The list with a row put in its place, or at the end when it is new. */
 export const replaceById = <T extends { readonly id: string }>(rows: readonly T[], row: T): T[] =>

@@ -1,0 +1,8 @@
+/** What goes over the wire without the checks of what people type: for the first screen, which needs no schema. */
+export type { ShopResource } from './shop';
+export type { FloorJob } from './floor';
+export type { LiveEvent } from './live';
+export type { ReadingInput } from './reading';
+export { PROBLEM_NAMES, PROBLEM_TYPE, type ProblemDetails } from './problem';
+export { etagOf, HEADERS, versionOf } from './headers';
+export { routes } from './routes';

@@ -1,0 +1,19 @@
+import { computed, inject } from '@angular/core';
+import { patchState, signalStore, withComputed, withMethods, withState } from '@ngrx/signals';
+import type { JobRecord, LengthUnit } from '@iron-patch/core';
+import { SessionStore } from './session-store';
+
+/** Of the job on the sheet, what the strip on top needs: it is there before the sheet's own code is loaded. */
+export const OpenJob = signalStore(
+  { providedIn: 'root' },
+  withState<{ readonly job: JobRecord | null }>({ job: null }),
+  withComputed((store, session = inject(SessionStore)) => ({
+    /** The unit that this screen prefers, else the job's. */
+    unit: computed<LengthUnit>(() => session.unit() ?? store.job()?.unit ?? 'mm'),
+  })),
+  withMethods((store) => ({
+    set(job: JobRecord | null): void {
+      patchState(store, { job });
+    },
+  })),
+);

@@ -1,0 +1,1 @@
+export { StateMark } from './state-mark';

@@ -1,0 +1,1 @@
+export { SheetStore, type Conflict, type Selection, type Undo } from './sheet-store';
