@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { fitOutlook, SLIDE_LEAST_MM, TAP_MOST_SHARE, type OutlookInput } from './outlook';
+import { fitOutlook, SLIDE_LEAST_MM, tapMostMm, type OutlookInput } from './outlook';
 
 const pair = (pin: [number, number], hole: [number, number], plusMinusMm = 0.004, pinC = 20, holeC = 20): OutlookInput => ({
   pin: { lowerMm: pin[0], upperMm: pin[1], alphaPerK: 11.5e-6, tempC: pinC },
@@ -39,7 +39,7 @@ it('agrees with drawing a hundred thousand pairs (seeded)', () => {
     const pin = 24.99 + 0.018 * random();
     const hole = 25 + 0.004 * Math.sqrt(-2 * Math.log(random())) * Math.cos(2 * Math.PI * random());
     if (hole - pin > SLIDE_LEAST_MM) slides++;
-    if (hole - pin <= -TAP_MOST_SHARE * 25) presses++;
+    if (hole - pin <= -tapMostMm(25)) presses++;
   }
   const { goesIn } = fitOutlook(input);
   expect(goesIn.slides).toBeCloseTo(slides / n, 2);

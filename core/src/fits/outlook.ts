@@ -29,8 +29,8 @@ export interface FitOutlook {
 
 /** A pin with less room than this does not go in by hand: roughness and a film of oil fill it, mm. */
 export const SLIDE_LEAST_MM = 0.002;
-/** A soft hammer drives interference up to this share of the diameter; more is for the press. */
-export const TAP_MOST_SHARE = 0.0003;
+/** A soft hammer drives this much interference, which grows with the diameter; more is for the press, mm. */
+export const tapMostMm = (diameterMm: number): number => 0.005 + 0.0002 * diameterMm;
 
 const SQRT_2PI = Math.sqrt(2 * Math.PI);
 const density = (z: number): number => Math.exp(-0.5 * z * z) / SQRT_2PI;
@@ -72,7 +72,7 @@ export function fitOutlook(input: OutlookInput): FitOutlook {
   const { pin, hole } = input;
   const warm = (mm: number, part: { readonly alphaPerK: number; readonly tempC: number }): number => at(mm, part.alphaPerK, part.tempC);
   const slides = chanceOver(SLIDE_LEAST_MM, input);
-  const slidesOrTaps = chanceOver(-TAP_MOST_SHARE * hole.smallestMm, input);
+  const slidesOrTaps = chanceOver(-tapMostMm(hole.smallestMm), input);
   return {
     playNow: { leastMm: hole.smallestMm - pin.upperMm, mostMm: hole.largestMm - pin.lowerMm },
     playWarm: {

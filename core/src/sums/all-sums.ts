@@ -1,10 +1,13 @@
 import { speeds } from './cutting/speeds';
 import { turningTime } from './cutting/turning-time';
+import { bearingSeat } from './fits/bearing-seat';
 import { clearance } from './fits/clearance';
 import { convert } from './fits/convert';
+import { layers } from './fits/layers';
 import { pressForce } from './fits/press-force';
 import { shims } from './fits/shims';
 import { temperature } from './fits/temperature';
+import { whichFit } from './fits/which-fit';
 import { key } from './joints/key';
 import { oring } from './joints/oring';
 import { ringGroove } from './joints/ring-groove';
@@ -29,7 +32,10 @@ import { wires } from './threads/wires';
 export const SUMS: readonly Sum[] = [
   convert,
   clearance,
+  whichFit,
+  bearingSeat,
   pressForce,
+  layers,
   temperature,
   shims,
   threadFinder,

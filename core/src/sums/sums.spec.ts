@@ -204,6 +204,44 @@ describe('published and hand-worked values', () => {
   });
 });
 
+describe('fits turned round, seats and rings in rings', () => {
+  it('0.020 to 0.074 at 25 is H8/f7; -0.041 to -0.020 is f7', () => {
+    const [fits, zones] = work('which-fit').tables!;
+    expect(fits!.rows[0]![0]).toBe('H8/f7');
+    expect(zones!.rows[0]![0]).toBe('f7');
+    expect(outcome('which-fit', { least: '0.2' })).toMatchObject({ problems: [{ path: 'least' }] });
+    expect(outcome('which-fit', { lower: '0.2' })).toMatchObject({ problems: [{ path: 'lower' }] });
+  });
+
+  it('6204 with a turning inner ring: shaft k5 20.002 to 20.011, housing H7 47.000 to 47.025', () => {
+    const r = work('bearing-seat');
+    expect([figure(r, 'seat.shaft'), figure(r, 'seat.shaft-least')]).toEqual([expect.closeTo(20.011, 9), expect.closeTo(20.002, 9)]);
+    expect([figure(r, 'seat.housing'), figure(r, 'seat.housing-most')]).toEqual([47, expect.closeTo(47.025, 9)]);
+    expect(work('bearing-seat', { load: 'heavy' }).words![0]).toContain('C3');
+    expect(work('bearing-seat', { turns: 'outer' }).tables!.map((t) => t.title)).toEqual(['Shaft: g6', 'Housing: N7']);
+  });
+
+  it('rings of one material: the joints superpose as in a textbook compound cylinder', () => {
+    const steel = {
+      bush: 'steel-c45',
+      sleeve: 'steel-c45',
+      housing: 'steel-c45',
+      bore: '30',
+      first: '40',
+      second: '50',
+      outside: '100',
+      tight1: '0.02',
+      tight2: '0.03',
+    };
+    // p = E delta/(2 d³) (D² - d²)(d² - di²)/(D² - di²) for each joint alone; the outer one then adds its radial stress at 40 mm.
+    const alone = (d: number, delta: number): number =>
+      ((210_000 * delta) / d) * (((100 ** 2 - d ** 2) * (d ** 2 - 30 ** 2)) / (2 * d ** 2 * (100 ** 2 - 30 ** 2)));
+    const added = (alone(50, 0.03) * 50 ** 2 * (1 - (30 / 40) ** 2)) / (50 ** 2 - 30 ** 2);
+    expect(figure(work('layers', steel), 'layers.inner')).toBeCloseTo(alone(40, 0.02) + added, 6);
+    expect(outcome('layers', { first: '20' })).toMatchObject({ problems: [{ path: 'first' }] });
+  });
+});
+
 describe('shim packs', () => {
   it('make 0.85 of 0.5, 0.3 and 0.05: fewest among the exact', () => {
     const [best] = packsFor([0.05, 0.1, 0.2, 0.3, 0.5], 0.85);
