@@ -1,5 +1,5 @@
 import { newPart, type Outcome } from '@iron-patch/core';
-import { check, choiceInput, etagOf, featureInput, jobInput, readingInput, versionOf, type JobInput } from './index';
+import { check, choiceInput, etagOf, featureInput, houseRuleInput, jobInput, readingInput, versionOf, type JobInput } from './index';
 
 const id = '0b2f7a52-6a2b-4f0e-9b1e-0d8f6a1c2b3d';
 const job: JobInput = {
@@ -125,4 +125,62 @@ it('measures features in finite numbers only', () => {
 it('writes and reads entity tags', () => {
   expect(versionOf(etagOf(7))).toBe(7);
   for (const tag of [undefined, '*', 'W/"v7"', '"v"', '"v-1"']) expect(versionOf(tag)).toBeNull();
+});
+
+describe('a house rule', () => {
+  const rule = {
+    name: 'Barn door',
+    baseMm: 0.1,
+    ratePerDiameter: 0.002,
+    mostPlayFactor: 2,
+    grade: 'IT7',
+    reason: 'Hinges in the open.',
+    removed: false,
+    because: 'Asked for.',
+  };
+  const problemsOf = (change: object): string[] => {
+    const checked = check(houseRuleInput, { ...rule, ...change });
+    return checked.ok ? [] : checked.problems.map((p) => p.path);
+  };
+
+  it('passes whole, interference too', () => {
+    expect(problemsOf({})).toEqual([]);
+    expect(problemsOf({ baseMm: -0.01, ratePerDiameter: -0.001 })).toEqual([]);
+  });
+
+  it.each([
+    ['baseMm', [NaN, Infinity, 3, '0.1', null, undefined]],
+    ['ratePerDiameter', [NaN, 0.5, -0.5, '', {}]],
+    ['mostPlayFactor', [0, 11, NaN, 'two']],
+    ['grade', ['IT4', 'it6', '', 6, null]],
+    ['name', ['', '   ', 'x'.repeat(500), 7]],
+    ['because', ['', ' ', null]],
+    ['reason', ['', undefined]],
+    ['removed', ['false', 0, null]],
+  ])('says what is wrong with %s', (path, values) => {
+    for (const value of values) expect(problemsOf({ [path]: value })).toEqual([path]);
+  });
+});
+
+describe('what a pair runs at', () => {
+  const schema = choiceInput('running:feature')!;
+  const value = { pinC: 60, holeC: 20, hubOutsideMm: 80 };
+  const problemsOf = (change: object): string[] => {
+    const checked = check(schema, { value: { ...value, ...change }, reason: '' });
+    return checked.ok ? [] : checked.problems.map((p) => p.path);
+  };
+
+  it('passes, the metal round the hole known or not', () => {
+    expect(problemsOf({})).toEqual([]);
+    expect(problemsOf({ hubOutsideMm: null })).toEqual([]);
+  });
+
+  it.each([
+    ['value.pinC', { pinC: 900 }],
+    ['value.pinC', { pinC: '60' }],
+    ['value.holeC', { holeC: -200 }],
+    ['value.holeC', { holeC: NaN }],
+    ['value.hubOutsideMm', { hubOutsideMm: 0 }],
+    ['value.hubOutsideMm', { hubOutsideMm: 1e9 }],
+  ])('says what is wrong with %s', (path, change) => expect(problemsOf(change)).toEqual([path]));
 });

@@ -57,45 +57,39 @@ function housingZone(load: BearingLoad, turning: TurningRing): { zone: string; w
   return { zone: load === 'normal' ? 'N7' : 'P7', words: 'turning outer ring: tight, or it creeps and wears the bore' };
 }
 
+/** A zone on a nominal size against a ring in tolerance; `outer` is the one of the two that goes round the other. */
+function seatOf(
+  { zone, words }: { zone: string; words: string },
+  nominalMm: number,
+  ring: Outcome<Deviations>,
+  outer: 'ring' | 'seat',
+): Outcome<BearingSeat> {
+  if (!ring.ok) return ring;
+  const seat = zoneDeviations(zone, nominalMm);
+  if (!seat.ok) return seat;
+  const [round, within] = outer === 'ring' ? [ring.value, seat.value] : [seat.value, ring.value];
+  return good({
+    zone,
+    words,
+    seat: seat.value,
+    ring: ring.value,
+    leastClearanceMm: round.lowerMm - within.upperMm,
+    mostClearanceMm: round.upperMm - within.lowerMm,
+  });
+}
+
 /**
  * The shaft seat of a ball bearing.
  *
  * @example shaftSeat(25, 'normal', 'inner', 'normal') // k5: 0.002 to 0.011 mm over, interference 0.002 to 0.021 mm
  */
-export function shaftSeat(boreMm: number, load: BearingLoad, turning: TurningRing, cls: BearingClass = 'normal'): Outcome<BearingSeat> {
-  const { zone, words } = shaftZone(load, turning, boreMm);
-  const seat = zoneDeviations(zone, boreMm);
-  const ring = boreTolerance(boreMm, cls);
-  if (!ring.ok) return ring;
-  if (!seat.ok) return seat;
-  return good({
-    zone,
-    words,
-    seat: seat.value,
-    ring: ring.value,
-    leastClearanceMm: ring.value.lowerMm - seat.value.upperMm,
-    mostClearanceMm: ring.value.upperMm - seat.value.lowerMm,
-  });
-}
+export const shaftSeat = (boreMm: number, load: BearingLoad, turning: TurningRing, cls: BearingClass = 'normal'): Outcome<BearingSeat> =>
+  seatOf(shaftZone(load, turning, boreMm), boreMm, boreTolerance(boreMm, cls), 'ring');
 
 /** The housing seat of a ball bearing. */
-export function housingSeat(
+export const housingSeat = (
   outsideMm: number,
   load: BearingLoad,
   turning: TurningRing,
   cls: BearingClass = 'normal',
-): Outcome<BearingSeat> {
-  const { zone, words } = housingZone(load, turning);
-  const seat = zoneDeviations(zone, outsideMm);
-  const ring = outsideTolerance(outsideMm, cls);
-  if (!ring.ok) return ring;
-  if (!seat.ok) return seat;
-  return good({
-    zone,
-    words,
-    seat: seat.value,
-    ring: ring.value,
-    leastClearanceMm: seat.value.lowerMm - ring.value.upperMm,
-    mostClearanceMm: seat.value.upperMm - ring.value.lowerMm,
-  });
-}
+): Outcome<BearingSeat> => seatOf(housingZone(load, turning), outsideMm, outsideTolerance(outsideMm, cls), 'seat');

@@ -1,7 +1,7 @@
 import { inchFit, inchFitMm, INCH_CLASSES } from './ansi-b41';
 import { B41_FORCE_STEP_UPPER_IN } from './ansi-b41.data';
 
-const fit = (name: string, size: number): number[] => {
+const rowOf = (name: string, size: number): number[] => {
   const f = inchFit(name, size);
   if (!f.ok) throw new Error(f.problems[0]!.message);
   return [f.value.hole.upperThou, f.value.shaft.lowerThou, f.value.shaft.upperThou];
@@ -46,11 +46,11 @@ it.each([
   ['FN4', 2, 1.2, 3.5, 4.2],
   ['FN5', 1.5, 1.6, 3.0, 4.0],
   ['FN5', 19, 4.0, 30.0, 32.5],
-])('%s at %d in: hole +%d, shaft %d to %d thou', (name, size, ...rows) => expect(fit(name, size)).toEqual(rows));
+])('%s at %d in: hole +%d, shaft %d to %d thou', (name, size, ...rows) => expect(rowOf(name, size)).toEqual(rows));
 
 it('takes the bound of a step into the step', () => {
-  expect(fit('RC4', 1.19)).toEqual([1.2, -1.6, -0.8]);
-  expect(fit('RC4', 1.1901)).toEqual([1.6, -2.0, -1.0]);
+  expect(rowOf('RC4', 1.19)).toEqual([1.2, -1.6, -0.8]);
+  expect(rowOf('RC4', 1.1901)).toEqual([1.6, -2.0, -1.0]);
 });
 
 it('answers every class in order at every step, or says why not', () => {

@@ -11,6 +11,6 @@ export {
   toInchFraction,
   type InchFraction,
 } from './format-length';
-export { parseNumber, type TypedNumber } from './parse-number';
+export { parseNumber, parseSignedNumber, type TypedNumber } from './parse-number';
 export { parseNumberList } from './parse-number-list';
 export { parseLength, MOST_LENGTH_MM, type TypedLength, type ParseLengthOptions } from './parse-length';

@@ -59,3 +59,10 @@ export function parseNumber(raw: string): Outcome<TypedNumber> {
   const at = Math.max(text.search(/[^\d.,/\s-]/), 0);
   return bad('not-a-number', `"${text.slice(0, 24)}" is not a number. Type it like 0.7491, 19.03 or 1 3/16.`, '', at);
 }
+
+/** The same with a sign before it: `-0.001`, `+3`, `- 1/2`. */
+export function parseSignedNumber(raw: string): Outcome<TypedNumber> {
+  const [, sign, rest] = /^\s*([+-]?)\s*(.*)$/s.exec(raw)!;
+  const parsed = parseNumber(rest!);
+  return parsed.ok && sign === '-' ? good({ ...parsed.value, value: -parsed.value.value }) : parsed;
+}

@@ -1,5 +1,5 @@
 import { bad, good, type Outcome, type Problem } from '../outcome';
-import { formatLength, fromUnit, MOST_LENGTH_MM, parseLength, parseNumber, parseNumberList, type LengthUnit } from '../quantity';
+import { formatLength, fromUnit, MOST_LENGTH_MM, parseLength, parseNumberList, parseSignedNumber, type LengthUnit } from '../quantity';
 import { threadOf, type Thread } from '../threads';
 import { findThread } from './find-thread';
 import type { SumField } from './sum';
@@ -43,10 +43,9 @@ function readLength(f: Extract<SumField, { kind: 'length' }>, text: string, unit
 }
 
 function readNumber(f: Extract<SumField, { kind: 'number' }>, text: string): Outcome<Value> {
-  const negative = text.trim().startsWith('-');
-  const parsed = parseNumber(negative ? text.trim().slice(1) : text);
+  const parsed = parseSignedNumber(text);
   if (!parsed.ok) return bad(parsed.problems[0]!.code, parsed.problems[0]!.message, f.id);
-  const value = negative ? -parsed.value.value : parsed.value.value;
+  const { value } = parsed.value;
   if (f.whole && !Number.isInteger(value)) return bad('whole', `${f.label}: a whole number.`, f.id);
   return value < f.from || value > f.to ? outside(f.id, f.label, String(f.from), `${f.to} ${f.unit}`.trim()) : good(value);
 }

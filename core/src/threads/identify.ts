@@ -22,9 +22,15 @@ export interface ThreadAnswer {
 
 /** How far a pitch gauge or a length over some crests leads astray, as a share of the pitch. */
 const PITCH_SHARE = 0.015;
-/** Where a crest usually lies from basic, in pitches, inward: allowance and half the tolerance; and how far either way it may be. */
-const CREST_INWARD = { outside: 0.05, inside: 0.1 } as const;
-const CREST_ROOM = 0.12;
+/**
+ * How far a crest lies from basic, mm: inward by allowance and tolerance (0.19 P^2/3 outside as 6g and 2A have it, 0.25 P^0.7
+ * inside as 6H) and a little wear; outward hardly at all.
+ */
+const INWARD_MOST_MM = {
+  outside: (pitchMm: number): number => 0.19 * pitchMm ** (2 / 3) + 0.07,
+  inside: (pitchMm: number): number => 0.25 * pitchMm ** 0.7 + 0.04,
+} as const;
+const outwardMostMm = (pitchMm: number): number => 0.02 + 0.03 * pitchMm;
 
 /** The crest that a caliper reaches: major of an outside thread, minor of an inside one. */
 const crestMm = (t: Thread, side: 'outside' | 'inside'): number => (side === 'outside' ? t.majorMm : minorMm(t));
@@ -32,8 +38,10 @@ const crestMm = (t: Thread, side: 'outside' | 'inside'): number => (side === 'ou
 function matchOf(thread: Thread, side: 'outside' | 'inside', diameterMm: number, pitchMm: number): ThreadMatch {
   const diameterOffMm = diameterMm - crestMm(thread, side);
   const pitchOffMm = pitchMm - thread.pitchMm;
-  const inward = (side === 'outside' ? -diameterOffMm : diameterOffMm) / thread.pitchMm - CREST_INWARD[side];
-  return { thread, diameterOffMm, pitchOffMm, distance: Math.hypot(inward / CREST_ROOM, pitchOffMm / (PITCH_SHARE * thread.pitchMm)) };
+  const inward = side === 'outside' ? -diameterOffMm : diameterOffMm;
+  const [most, least] = [INWARD_MOST_MM[side](thread.pitchMm), -outwardMostMm(thread.pitchMm)];
+  const crest = (inward - (most + least) / 2) / ((most - least) / 2);
+  return { thread, diameterOffMm, pitchOffMm, distance: Math.max(Math.abs(crest), Math.abs(pitchOffMm) / (PITCH_SHARE * thread.pitchMm)) };
 }
 
 const byPitch = [...THREADS].sort((a, b) => a.pitchMm - b.pitchMm);

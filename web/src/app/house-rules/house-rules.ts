@@ -6,23 +6,15 @@ import {
   formatLength,
   HOUSE_DEFAULT_SCHOOL,
   houseAllowanceMm,
-  parseNumber,
   type HouseRule,
   type LengthUnit,
   type MovedJob,
   type Problem,
 } from '@iron-patch/core';
 import { OpenJob, ShopStore } from '../data';
-import { ChooseField, LengthInput, TextField, type Option } from '../show';
+import { ChooseField, LengthInput, signedNumber, TextField, type Option } from '../show';
 import { RuleChart } from './rule-chart';
 import { RuleDesk } from './rule-desk';
-
-/** A signed number as typed; NaN when it is none, so that the check says so at its field. */
-function signed(text: string): number {
-  const negative = text.trim().startsWith('-');
-  const parsed = parseNumber(negative ? text.trim().slice(1) : text);
-  return parsed.ok ? (negative ? -parsed.value.value : parsed.value.value) : NaN;
-}
 
 const EXAMPLES_MM: Readonly<Record<LengthUnit, readonly number[]>> = { mm: [10, 25, 50, 100], in: [12.7, 25.4, 50.8, 101.6] };
 
@@ -94,12 +86,12 @@ export class HouseRules {
 
   protected typeRate(text: string): void {
     this.rate.set(text);
-    this.desk.set({ ratePerDiameter: signed(text) });
+    this.desk.set({ ratePerDiameter: signedNumber(text) });
   }
 
   protected typeFactor(text: string): void {
     this.factor.set(text);
-    this.desk.set({ mostPlayFactor: signed(text) });
+    this.desk.set({ mostPlayFactor: signedNumber(text) });
   }
 
   protected size(mm: number | null, unit: LengthUnit): string {

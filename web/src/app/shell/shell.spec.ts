@@ -2,7 +2,7 @@ import { TestBed } from '@angular/core/testing';
 import { Router } from '@angular/router';
 import { FakeServer } from '../../testing/fake-server';
 import { breathe, openSheet, press, show, words } from '../../testing/open-sheet';
-import { Live, SessionStore } from '../data';
+import { Live, OpenJob, SessionStore, SumsDesk } from '../data';
 import { SheetStore } from '../sheet-data';
 import { Moved } from '../sheet/moved';
 import { Rail } from '../sheet/rail';
@@ -49,6 +49,55 @@ describe('the strip on top', () => {
     key('0');
     expect(gone).toHaveBeenLastCalledWith(['/']);
     input.remove();
+  });
+
+  describe('the key =', () => {
+    const desk = () => TestBed.inject(SumsDesk);
+    const reading = (): HTMLInputElement => {
+      const input = document.body.appendChild(document.createElement('input'));
+      input.id = 'reading';
+      return input;
+    };
+
+    it('lays the Sums bench over the work and takes it away again', async () => {
+      await show(TopStrip);
+      key('=');
+      expect(desk().open()).toBe(true);
+      key('=');
+      expect(desk().open()).toBe(false);
+    });
+
+    it('works on the reading line, where no length has one, and leaves it to every other field', async () => {
+      await show(TopStrip);
+      const line = reading();
+      const pressed = new KeyboardEvent('keydown', { key: '=', bubbles: true, cancelable: true });
+      line.dispatchEvent(pressed);
+      expect([desk().open(), pressed.defaultPrevented]).toEqual([true, true]);
+      desk().setOpen(false);
+      line.id = 'another';
+      key('=', {}, line);
+      expect(desk().open()).toBe(false);
+      line.remove();
+    });
+
+    it('keeps the keys of the work still while the bench lies over it, but for the unit', async () => {
+      await show(TopStrip);
+      const router = TestBed.inject(Router);
+      const gone = jest.spyOn(router, 'navigate').mockResolvedValue(true);
+      jest.spyOn(router, 'url', 'get').mockReturnValue('/jobs/job/measure');
+      desk().setOpen(true);
+      for (const k of ['4', '0', '?']) key(k);
+      expect(gone).not.toHaveBeenCalled();
+      key('u');
+      expect(TestBed.inject(OpenJob).unit()).toBe('in');
+    });
+
+    it('opens nothing on the bench’s own page', async () => {
+      await show(TopStrip);
+      jest.spyOn(TestBed.inject(Router), 'url', 'get').mockReturnValue('/sums/sum/key');
+      key('=');
+      expect(desk().open()).toBe(false);
+    });
   });
 
   it('says when the line is down, and what is kept here meanwhile', async () => {

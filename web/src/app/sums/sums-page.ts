@@ -1,6 +1,5 @@
 import { Location } from '@angular/common';
-import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
-import { ActivatedRoute } from '@angular/router';
+import { ChangeDetectionStrategy, Component, inject, input, type OnInit } from '@angular/core';
 import { SumsDesk, type SumsView } from '../data';
 import { Sums } from './sums';
 
@@ -12,14 +11,17 @@ import { Sums } from './sums';
   template: `<ip-sums (laid)="keep($event)" />`,
   styles: ':host { display: block; height: 100%; }',
 })
-export class SumsPage {
+export class SumsPage implements OnInit {
   private readonly location = inject(Location);
+  private readonly desk = inject(SumsDesk);
+  /** From the address: `sum` or `table`, and which; neither for the bench as it was left. */
+  readonly kind = input<string>();
+  readonly id = input<string>();
 
-  constructor() {
-    const desk = inject(SumsDesk);
-    const { kind, id } = inject(ActivatedRoute).snapshot.params as { kind?: string; id?: string };
-    desk.setOpen(false);
-    if (id) desk.lay({ kind: kind === 'table' ? 'table' : 'sum', id });
+  ngOnInit(): void {
+    this.desk.setOpen(false);
+    const id = this.id();
+    if (id) this.desk.lay({ kind: this.kind() === 'table' ? 'table' : 'sum', id });
   }
 
   protected keep({ kind, id }: SumsView): void {

@@ -1,3 +1,4 @@
+import { NgTemplateOutlet } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, output } from '@angular/core';
 import {
   choiceKey,
@@ -58,7 +59,7 @@ const LAST_TICK = 92;
 /** All schools on one scale against the hole as it was measured; one is picked, or a target of one's own dragged or typed. */
 @Component({
   selector: 'ip-fit-desk',
-  imports: [LengthInput, RunningForm],
+  imports: [LengthInput, RunningForm, NgTemplateOutlet],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './fit-desk.html',
   styleUrl: './fit-desk.less',

@@ -1,14 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output } from '@angular/core';
 import { check, CHOICE_VALUES } from '@iron-patch/contract';
-import { parseNumber, type DeskSetting, type LengthUnit, type Problem, type RunningChoice } from '@iron-patch/core';
-import { LengthInput, TextField } from '../../show';
-
-/** A temperature as typed; NaN when it is none, so that the check says so. */
-function degrees(text: string): number {
-  const negative = text.trim().startsWith('-');
-  const parsed = parseNumber(negative ? text.trim().slice(1) : text);
-  return parsed.ok ? (negative ? -parsed.value.value : parsed.value.value) : NaN;
-}
+import { type DeskSetting, type LengthUnit, type Problem, type RunningChoice } from '@iron-patch/core';
+import { LengthInput, signedNumber, TextField } from '../../show';
 
 /** What the pair runs at and how thick the metal round the hole is: kept with the job as soon as it is right. */
 @Component({
@@ -61,7 +54,7 @@ export class RunningForm {
   protected readonly pin = linkedSignal(() => String(this.running().pinC));
   protected readonly hole = linkedSignal(() => String(this.running().holeC));
   protected readonly hub = linkedSignal(() => this.running().hubOutsideMm);
-  private readonly draft = computed(() => ({ pinC: degrees(this.pin()), holeC: degrees(this.hole()), hubOutsideMm: this.hub() }));
+  private readonly draft = computed(() => ({ pinC: signedNumber(this.pin()), holeC: signedNumber(this.hole()), hubOutsideMm: this.hub() }));
   private readonly checked = computed(() => check(CHOICE_VALUES['running']!, this.draft()));
   protected readonly problems = computed<readonly Problem[]>(() => {
     const c = this.checked();
