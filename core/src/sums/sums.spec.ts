@@ -281,6 +281,10 @@ it.each([
   ['tr 30 x 6', 'Tr 30 x 6'],
   ['g 1/2', 'G 1/2'],
   ['1 1/8 7', '1 1/8-7 UNC'],
+  ['1-14 UNS', '1-14 UNS'],
+  ['1 1/4-10 uns', '1.25-10 UNS'],
+  ['0.1-8 UNS', undefined],
+  ['-14 UNS', undefined],
   ['', undefined],
   ['M99', undefined],
 ])('"%s" is %s', (text, name) => expect(findThread(text)?.name).toBe(name));

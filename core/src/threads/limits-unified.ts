@@ -15,8 +15,8 @@ const toMm = (ten: number): number => (ten / 1e4) * MM_PER_INCH;
 /** Minor diameters of classes 1B and 2B are published to three decimals, from 0.138 in. */
 const threeDecimals = (ten: number): number => Math.round(ten / 10 + 1e-9) * 10;
 
-/** Length of engagement that the tolerance is for: the diameter, or nine pitches in fine and constant-pitch series. */
-const engagementIn = (t: Thread, d: number, p: number): number => (['UNC', 'UNF', '8-UN'].includes(t.series) ? d : 9 * p);
+/** Length of engagement that the tolerance is for: the diameter, or nine pitches in extra-fine, constant-pitch and special ones. */
+const engagementIn = (t: Thread, d: number, p: number): number => (['UNC', 'UNF', 'UNS', '8-UN'].includes(t.series) ? d : 9 * p);
 
 function minorTolerance(d: number, p: number, threadClass: string): number {
   const curve = 0.05 * p ** (2 / 3) + (0.03 * p) / d - 0.002;

@@ -48,7 +48,7 @@ export function inchThread(
 export const specialUnified = (majorIn: number, tpi: number): Thread => ({
   name: `${majorIn}-${tpi} UNS`,
   system: 'unified',
-  series: 'UNS',
+  series: 'special',
   form: FORMS.iso60,
   majorMm: majorIn * MM_PER_INCH,
   pitchMm: MM_PER_INCH / tpi,

@@ -9,6 +9,7 @@ import { taperPipe } from './pipe';
 import { threadBush, wireInsert } from './repair-bush';
 import { dialMarks, singlePoint } from './single-point';
 import { tapDrills } from './tap-drill';
+import { threadLimits } from './limits';
 import { minorMm, pitchDiameterMm, specialUnified } from './thread';
 import { overWires, pitchDiameterFromWires } from './wires';
 
@@ -275,6 +276,14 @@ describe('converted, engaged, bushed', () => {
   });
 
   it('a pair in no series is a special by formula', () => {
-    expect(specialUnified(0.45, 22)).toMatchObject({ series: 'UNS', majorMm: expect.closeTo(11.43, 9) });
+    // Published: 1-14 UNS 2A is 0.9983 to 0.9880 major, 0.9519 to 0.9463 pitch diameter.
+    const limits = threadLimits(t('1-14 UNS'), 'outside', '2A');
+    expect(limits).toMatchObject({
+      value: {
+        major: { lowerMm: expect.closeTo(0.988 * 25.4, 4), upperMm: expect.closeTo(0.9983 * 25.4, 4) },
+        pitchDiameter: { upperMm: expect.closeTo(0.9519 * 25.4, 4), lowerMm: expect.closeTo(0.9463 * 25.4, 4) },
+      },
+    });
+    expect(specialUnified(0.45, 22)).toMatchObject({ series: 'special', majorMm: expect.closeTo(11.43, 9) });
   });
 });

@@ -26,6 +26,7 @@ export const UNIFIED_SERIES = {
   UNEF:
     '#12-32 1/4-32 5/16-32 3/8-32 7/16-28 1/2-28 9/16-24 5/8-24 11/16-24 3/4-20 13/16-20 7/8-20 15/16-20 1-20 1_1/16-18 1_1/8-18 ' +
     '1_3/16-18 1_1/4-18 1_5/16-18 1_3/8-18 1_7/16-18 1_1/2-18 1_9/16-18 1_5/8-18 1_11/16-18',
+  UNS: '1-14',
 } as const;
 
 /** Constant-pitch series: threads per inch, and the sixteenths of an inch from and to which they run (every eighth above 1 1/2 in). */

@@ -1,8 +1,9 @@
-import { mkdtemp, writeFile } from 'node:fs/promises';
+import { copyFile, mkdtemp, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { setUpShop } from '../shop';
-import { openTestShop, ROOT, type TestShop } from '../testing/test-database';
+import { loadHouseRules } from '../house-rules';
+import { openTestDatabase, openTestShop, ROOT, type TestShop } from '../testing/test-database';
 import { migrate } from './migrate';
 import { inTransaction } from './pool';
 import { statements } from './statements';
@@ -17,6 +18,22 @@ describe('migrations', () => {
   it('run once, however many processes ask', async () => {
     const again = await Promise.all([1, 2, 3].map(() => migrate(shop.pool, `${ROOT}/server/migrations`)));
     expect(again).toEqual([[], [], []]);
+  });
+
+  it('bring an older shop up to date with its own rules, and to the very tables of a fresh one', async () => {
+    const old = await openTestDatabase();
+    try {
+      const dir = await mkdtemp(join(tmpdir(), 'migrations-'));
+      await copyFile(`${ROOT}/server/migrations/0001_initial.sql`, join(dir, '0001_initial.sql'));
+      await migrate(old.pool, dir);
+      await old.pool.query(`insert into house_rules (id, position, card) values ('barn', 3, '{"name": "Barn door", "baseMm": 0.2}')`);
+      expect((await migrate(old.pool, `${ROOT}/server/migrations`))[0]).toContain('0002');
+      expect(await loadHouseRules(old.pool)).toEqual([{ id: 'barn', version: 1, name: 'Barn door', baseMm: 0.2 }]);
+      const columns = `select table_name, column_name, data_type from information_schema.columns where table_schema = 'public' order by 1, 2`;
+      expect((await old.pool.query(columns)).rows).toEqual((await shop.pool.query(columns)).rows);
+    } finally {
+      await old.close();
+    }
   });
 
   it('leave nothing behind when one breaks', async () => {

@@ -32,14 +32,27 @@ async function admin(sql: string): Promise<void> {
   await client.end();
 }
 
-/** A database of its own, migrated, with the demo shop's people and machines. */
-export async function openTestShop(): Promise<TestShop> {
+/** An empty database of its own. */
+export async function openTestDatabase(): Promise<Pick<TestShop, 'pool' | 'url' | 'close'>> {
   const name = `test_${randomUUID().replaceAll('-', '')}`;
   await admin(`create database ${name}`);
   const url = adminUrl().replace(/\/[^/]*$/, `/${name}`);
   const pool = openPool(url);
   // Dropping the database cuts connections that are still saying goodbye.
   pool.on('error', () => undefined);
+  return {
+    pool,
+    url,
+    async close() {
+      await pool.end();
+      await admin(`drop database ${name} with (force)`);
+    },
+  };
+}
+
+/** A database of its own, migrated, with the demo shop's people and machines. */
+export async function openTestShop(): Promise<TestShop> {
+  const { pool, url, close } = await openTestDatabase();
   await migrate(pool, `${ROOT}/server/migrations`);
   await setUpShop(pool, `${ROOT}/demo/data/shop.json`);
   const log = pino({ level: 'silent' });
@@ -52,8 +65,7 @@ export async function openTestShop(): Promise<TestShop> {
     app: createApp({ pool, live, log, webDirectory: null }),
     async close() {
       await live.stop();
-      await pool.end();
-      await admin(`drop database ${name} with (force)`);
+      await close();
     },
   };
 }
