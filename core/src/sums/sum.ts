@@ -52,8 +52,10 @@ export interface SumTable {
   readonly rows: readonly (readonly (string | number)[])[];
 }
 
-/** What a calculation says. The first figure is the answer; the others stand beside it. */
+/** What a calculation says. The answer is a name where there is one, else the first figure; the others stand beside it. */
 export interface SumResult {
+  /** An answer in words: which thread it is, which drill to take. */
+  readonly answer?: { readonly label: string; readonly text: string };
   readonly figures: readonly Figure[];
   readonly tables?: readonly SumTable[];
   /** What to mind, in order. */

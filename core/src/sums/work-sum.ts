@@ -12,5 +12,6 @@ export function workSum(sum: Sum, typed: Readonly<Record<string, string>>, shop:
 
 /** A result as plain text, for the notes of a job. */
 export function sumInWords(sum: Sum, result: SumResult, unit: LengthUnit): string {
-  return [`${sum.title}.`, ...result.figures.map((f) => `${f.label}: ${sentence(f, unit)}.`), ...(result.words ?? [])].join('\n');
+  const named = result.answer ? [`${result.answer.label}: ${result.answer.text}.`] : [];
+  return [`${sum.title}.`, ...named, ...result.figures.map((f) => `${f.label}: ${sentence(f, unit)}.`), ...(result.words ?? [])].join('\n');
 }

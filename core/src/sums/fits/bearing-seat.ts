@@ -59,7 +59,6 @@ export const bearingSeat: Sum = {
     if (!housing.ok) return housing;
     const bore = given('seat.bore', 'bore', bearing.boreMm);
     const [D, d] = [bearing.outsideMm, bearing.boreMm];
-    const tight = -shaft.value.leastClearanceMm;
     return good({
       figures: [
         result(
@@ -93,9 +92,7 @@ export const bearingSeat: Sum = {
       ],
       tables: [seatTable('Shaft', d, shaft.value), seatTable('Housing', D, housing.value)],
       words: [
-        tight > TIGHT_SHARE * d
-          ? 'A seat this tight eats the bearing’s own play: take C3.'
-          : 'The bearing’s usual play is enough for this seat.',
+        load === 'heavy' ? 'A seat this tight eats the bearing’s own play: take C3.' : 'The bearing’s usual play is enough for this seat.',
         `${bearing.source}. Push on the ring that is tight, never through the balls; heat an open bearing to 120 °C at most, a sealed one to 80.`,
       ],
       caution: 'Never a flame on a bearing. Hot bearings burn: gloves, and wipe the oil off first.',
@@ -108,6 +105,3 @@ export const bearingSeat: Sum = {
     });
   },
 };
-
-/** Interference above this share of the bore takes more of a bearing's play than Normal play can spare. */
-const TIGHT_SHARE = 0.0007;

@@ -13,7 +13,7 @@ export const whichFit: Sum = {
   group: 'Sizes and fits',
   fields: () => [
     length('nominal', 'Nominal size', 25, 500, 0.1),
-    length('least', 'Least play, negative for interference', 0.02, 10, -10),
+    length('least', 'Least play (- is tight)', 0.02, 10, -10),
     length('most', 'Most play', 0.074, 10, -10),
     length('lower', 'Shaft, lower deviation', -0.041, 10, -10),
     length('upper', 'Shaft, upper deviation', -0.02, 10, -10),
@@ -28,6 +28,7 @@ export const whichFit: Sum = {
     const best = fits[0]!.pair;
     const r = nominal / 2;
     return good({
+      answer: { label: 'Nearest fit', text: best.name },
       figures: [
         given('which.least', `least play of ${best.name}`, best.leastClearanceMm),
         given('which.most', `most play of ${best.name}`, best.mostClearanceMm),

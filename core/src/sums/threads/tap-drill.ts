@@ -47,6 +47,7 @@ export const tapDrill: Sum = {
     const deep = neededEngagement(t, v.number('screw'), v.number('nut'));
     const r = t.majorMm / 2;
     return good({
+      answer: { label: `Drill for ${t.name}`, text: drillWords(best.drill) },
       figures: [
         hole,
         share,

@@ -37,6 +37,7 @@ export const threadFinder: Sum = {
     const best = shown[0]!.thread;
     const other = convertThread(best, 1)[0];
     return good({
+      answer: { label: matches.length ? 'It is' : 'Nearest, but not it', text: best.name },
       figures: [
         pitch,
         result('thread.tpi', 'to the inch', MM_PER_INCH / pitch.value, '25.4 mm divided by the pitch', [pitch], 'count'),

@@ -47,7 +47,13 @@ export const wires: Sum = {
       figures: [
         over,
         pd,
-        result('wires.left', 'still to come off the diameter', pd.value - basic.value, 'pitch diameter cut less basic', [pd, basic]),
+        result(
+          'wires.left',
+          'pitch diameter over basic',
+          pd.value - basic.value,
+          'pitch diameter cut less basic; below the limits it is too small',
+          [pd, basic],
+        ),
         given('wires.best', 'best wire', sum.value.bestWireMm),
       ],
       tables: band

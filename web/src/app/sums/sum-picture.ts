@@ -18,6 +18,10 @@ interface Size {
   readonly x2: number;
   readonly y2: number;
   readonly text: string;
+  /** Runs up and down: its name stands beside it, not over it. */
+  readonly upright: boolean;
+  readonly tx: number;
+  readonly ty: number;
 }
 
 /** A calculation's marks drawn to scale on layout blue, sizes named in brass. */
@@ -37,7 +41,7 @@ interface Size {
         <line [attr.x1]="s.x1" [attr.y1]="s.y1" [attr.x2]="s.x2" [attr.y2]="s.y2" class="size" />
         <circle [attr.cx]="s.x1" [attr.cy]="s.y1" r="2.5" class="end" />
         <circle [attr.cx]="s.x2" [attr.cy]="s.y2" r="2.5" class="end" />
-        <text [attr.x]="(s.x1 + s.x2) / 2" [attr.y]="(s.y1 + s.y2) / 2 - 6" text-anchor="middle">{{ s.text }}</text>
+        <text [attr.x]="s.tx" [attr.y]="s.ty" [attr.text-anchor]="s.upright ? 'start' : 'middle'">{{ s.text }}</text>
       }
     </svg>
   `,
@@ -140,9 +144,13 @@ export class SumPicture {
 
   protected readonly sizes = computed(() => {
     const { x, y } = this.place();
-    return this.marks().flatMap((m): Size[] =>
-      m.kind === 'size' ? [{ x1: x(m.from[0]), y1: y(m.from[1]), x2: x(m.to[0]), y2: y(m.to[1]), text: m.text }] : [],
-    );
+    return this.marks().flatMap((m): Size[] => {
+      if (m.kind !== 'size') return [];
+      const [x1, y1, x2, y2] = [x(m.from[0]), y(m.from[1]), x(m.to[0]), y(m.to[1])];
+      const upright = Math.abs(y2 - y1) > Math.abs(x2 - x1);
+      const [tx, ty] = upright ? [Math.max(x1, x2) + 8, (y1 + y2) / 2 + 5] : [(x1 + x2) / 2, (y1 + y2) / 2 - 6];
+      return [{ x1, y1, x2, y2, text: m.text, upright, tx, ty }];
+    });
   });
 
   protected readonly spoken = computed(
