@@ -51,7 +51,10 @@ export const threadFinder: Sum = {
           rows: shown.map((m) => [m.thread.name, m.thread.majorMm, m.thread.pitchMm, `${m.thread.form.angleDeg}°`, m.thread.source]),
         },
       ],
-      words: [words, ...(other ? [`In the other system: ${other.thread.name}. ${conversionWords(best, other.thread)}`] : [])],
+      words: [
+        ...(words === `${best.name}.` ? [] : [words]),
+        ...(other ? [`In the other system: ${other.thread.name}. ${conversionWords(best, other.thread)}`] : []),
+      ],
       picture: [
         ...threadMarks(best.majorMm, best.majorMm - 1.2 * best.pitchMm, best.pitchMm, 5),
         size('pitch', [best.pitchMm / 2, best.majorMm * 0.62], [best.pitchMm * 1.5, best.majorMm * 0.62]),
