@@ -23,7 +23,9 @@ interface Indexed extends Findable {
 const byFirst = new Map<string, Indexed[]>();
 for (const f of FINDABLES) {
   const list = wordsOf(f.words);
-  const item: Indexed = { ...f, list, padded: ` ${list.join(' ')}` };
+  // An entry never changes: made when it is first shown, then kept.
+  let made: BookEntry | undefined;
+  const item: Indexed = { ...f, list, padded: ` ${list.join(' ')}`, entry: () => (made ??= f.entry()) };
   for (const word of new Set(item.list)) (byFirst.get(word) ?? byFirst.set(word, []).get(word)!).push(item);
 }
 const firstWords = [...byFirst.keys()];
