@@ -1,4 +1,4 @@
-import { INCH_CLASSES, fitPair, isHoleZone, splitIsoFit, zoneDeviations } from '../fits';
+import { INCH_CLASSES, ISO286_SOURCE, fitPair, isHoleZone, splitIsoFit, zoneDeviations } from '../fits';
 import { keySeats } from '../keys';
 import { parseLength } from '../quantity';
 import { ringsFor } from '../rings';
@@ -94,7 +94,7 @@ function fitEntry(sizeText: string, name: string): BookEntry | null {
       ['Upper deviation', zone.value.upperMm],
       ['Lower deviation', zone.value.lowerMm],
     ],
-    source: 'ISO 286-1:2010',
+    source: ISO286_SOURCE,
   };
 }
 

@@ -1,4 +1,4 @@
-import { BEARINGS } from '../bearings';
+import { BEARINGS, BEARING_SOURCES } from '../bearings';
 import { DRILLS, DRILL_SOURCE, drillWords } from '../drills';
 import { GRADES, ISO286_SOURCE, PREFERRED_FITS, toleranceWidth, fitPair, zoneDeviations } from '../fits';
 import { B17_1_ROWS, B17_1_SOURCE, DIN6885_ROWS, DIN6885_SOURCE, WOODRUFF } from '../keys';
@@ -99,7 +99,7 @@ export const TABLES: readonly BookTable[] = [
   {
     id: 'bearings',
     title: 'Rolling bearings, metric',
-    source: 'ISO 15:2017, ISO 1206, ISO 3245',
+    source: `${BEARING_SOURCES.radial}, ${BEARING_SOURCES.needle}, ${BEARING_SOURCES.cup}`,
     unit: 'mm',
     columns: ['Bearing', 'Bore', 'Outside', 'Width'],
     rows: () => BEARINGS.filter((b) => b.unit === 'mm').map((b) => [b.code, b.boreMm, b.outsideMm, b.widthMm]),
@@ -107,7 +107,7 @@ export const TABLES: readonly BookTable[] = [
   {
     id: 'bearings-inch',
     title: 'Rolling bearings, inch',
-    source: 'ANSI/ABMA 20, inch sizes',
+    source: BEARING_SOURCES.inch,
     unit: 'in',
     columns: ['Bearing', 'Bore', 'Outside', 'Width'],
     rows: () => BEARINGS.filter((b) => b.unit === 'in').map((b) => [b.code, b.boreMm, b.outsideMm, b.widthMm]),

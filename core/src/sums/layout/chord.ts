@@ -1,4 +1,4 @@
-import { bad, good } from '../../outcome';
+import { good } from '../../outcome';
 import { length } from '../fields';
 import { given, result } from '../given';
 import { arc, line, size } from '../marks';
@@ -14,7 +14,6 @@ export const chord: Sum = {
   work: (v) => {
     const [c, s] = [v.number('chord'), v.number('height')];
     const radius = (c * c) / (8 * s) + s / 2;
-    if (s > 2 * radius) return bad('height', 'The arc cannot be higher than its circle.', 'height');
     const from = [given('chord.chord', 'chord', c), given('chord.height', 'height', s)];
     const r = result('chord.radius', 'radius', radius, 'c²/8s + s/2', from);
     const half = s <= radius ? Math.asin(Math.min(1, c / 2 / radius)) : Math.PI - Math.asin(Math.min(1, c / 2 / radius));

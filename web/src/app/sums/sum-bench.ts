@@ -1,5 +1,14 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, untracked } from '@angular/core';
-import { formatLength, otherUnit, parseLength, showValue, type Figure, type LengthUnit, type Problem } from '@iron-patch/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, linkedSignal, untracked } from '@angular/core';
+import {
+  formatLength,
+  otherUnit,
+  parseLength,
+  showValue,
+  type Figure,
+  type LengthUnit,
+  type Outcome,
+  type Problem,
+} from '@iron-patch/core';
 import {
   findThread,
   startText,
@@ -51,13 +60,15 @@ export class SumBench {
   });
   /** Problems that belong to no single field. */
   protected readonly loose = computed(() => this.problems().filter((p) => !this.fields().some((f) => f.id === p.path)));
-  /** The last good result stays while a number is being typed. */
-  private last: { readonly id: string; readonly result: SumResult } | null = null;
-  protected readonly result = computed<SumResult | null>(() => {
-    const o = this.outcome();
-    if (o.ok) this.last = { id: this.sum().id, result: o.value };
-    return this.last?.id === this.sum().id ? this.last.result : null;
+  /** The last good result of this sum stays while a number is being typed. */
+  private readonly lastGood = linkedSignal<{ id: string; outcome: Outcome<SumResult> }, { id: string; result: SumResult | null }>({
+    source: () => ({ id: this.sum().id, outcome: this.outcome() }),
+    computation: ({ id, outcome }, before) => ({
+      id,
+      result: outcome.ok ? outcome.value : before?.value.id === id ? before.value.result : null,
+    }),
   });
+  protected readonly result = computed(() => this.lastGood().result);
   protected readonly words = computed(() => {
     const r = this.result();
     return r ? sumInWords(this.sum(), r, this.unit()) : '';
