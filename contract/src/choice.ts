@@ -1,4 +1,5 @@
-import { array, lazy, mixed, object, type AnyObjectSchema } from 'yup';
+import { ACT_KINDS, CAUSE_IDS, FINDING_IDS, QUANTITY_IDS, SOFT_KINDS } from '@iron-patch/core';
+import { array, boolean, lazy, mixed, object, type AnyObjectSchema } from 'yup';
 import { idOf, lengthOf, materialIdOf, numberOf, oneOf } from './fields';
 import { requiredText, textOf, TEXT_LIMITS } from './text';
 
@@ -46,9 +47,83 @@ const fit = object({
   truedMm: lengthOf('Trued size', 1, 1000).nullable(),
 });
 
+const removed = boolean().strict().typeError('Taken off: yes or no.').required('Taken off: yes or no.');
+const spot = object({
+  stationMm: lengthOf('Station'),
+  clockDeg: numberOf('Clock angle', 0, 359.99, '°'),
+  quantity: oneOf('what is read', QUANTITY_IDS),
+});
+
+/** What is written down at Strip and Measure, one choice an item. */
+const FOUND_VALUES: Readonly<Record<string, AnyObjectSchema>> = {
+  strip: object({
+    faced: textOf('Which way it faced', TEXT_LIMITS.text),
+    shims: array(object({ side: requiredText('Side', 40), thicknessMm: lengthOf('Shim pack', 0.001, 100) }))
+      .strict()
+      .required('Shims: a list.')
+      .max(12, 'At most 12 shim packs.'),
+    endPlayMm: lengthOf('End play', 0, 100).nullable(),
+    sidePlayMm: lengthOf('Side play', 0, 100).nullable(),
+    noPlay: boolean().strict().required('Play: there or not.'),
+    damaged: textOf('What had to be damaged', TEXT_LIMITS.text),
+  }),
+  soft: object({
+    componentId: idOf('Component').nullable(),
+    what: oneOf('what it is', SOFT_KINDS),
+    size: requiredText('Size', TEXT_LIMITS.name),
+    count: numberOf('How many', 1, 1000).integer('How many: a whole number.'),
+    ordered: boolean().strict().required('Ordered: yes or no.'),
+    removed,
+  }),
+  fragment: object({
+    what: requiredText('What is loose', TEXT_LIMITS.name),
+    where: textOf('Where it may be', TEXT_LIMITS.line),
+    settled: textOf('How it was accounted for', TEXT_LIMITS.line),
+    removed,
+  }),
+  earlier: object({
+    componentId: idOf('Component').nullable(),
+    what: requiredText('What was done', TEXT_LIMITS.line),
+    judged: oneOf('a judgement', ['sound', 'the fault', 'not known'] as const),
+    removed,
+  }),
+  act: object({
+    componentId: idOf('Component'),
+    kind: oneOf('what is done', ACT_KINDS),
+    where: textOf('Where', TEXT_LIMITS.line),
+    state: oneOf('planned or done', ['planned', 'done'] as const),
+    override: textOf('Why it goes ahead', TEXT_LIMITS.line),
+    removed,
+  }),
+  finding: object({
+    findingId: oneOf('a finding', FINDING_IDS),
+    componentId: idOf('Component'),
+    featureId: idOf('Place').nullable(),
+    atMm: lengthOf('Where along it').nullable(),
+    clockDeg: numberOf('Clock angle', 0, 359.99, '°').nullable(),
+    words: textOf('In words', TEXT_LIMITS.line),
+    removed,
+  }),
+  seen: object({
+    surface: textOf('Surface', TEXT_LIMITS.line),
+    hardness: numberOf('Hardness', 1, 1500).nullable(),
+    scale: oneOf('a scale', ['HRC', 'HB', 'HV'] as const),
+    clockDeg: numberOf('Clock position', 0, 359.99, '°').nullable(),
+    timedToFeatureId: idOf('Place that it is told from').nullable(),
+  }),
+  settle: object({ believed: requiredText('Instrument', TEXT_LIMITS.name) }),
+  skip: object({ spots: array(spot).strict().required('Spots: a list.').max(2000, 'At most 2000 spots.') }),
+};
+
 /** Kinds of choice by the word before the colon of their key, with the shape of their value. */
 export const CHOICE_VALUES: Readonly<Record<string, AnyObjectSchema>> = {
-  route: object({ cause: requiredText('Cause', TEXT_LIMITS.text), route: requiredText('Route', TEXT_LIMITS.text) }),
+  ...FOUND_VALUES,
+  route: object({
+    cause: requiredText('Cause', TEXT_LIMITS.text),
+    route: requiredText('Route', TEXT_LIMITS.text),
+    causeId: oneOf('a cause', ['', ...CAUSE_IDS]),
+    cure: textOf('What is done against it', TEXT_LIMITS.text),
+  }),
   part,
   plan,
   fit,

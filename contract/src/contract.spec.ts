@@ -1,5 +1,17 @@
-import { newPart, type Outcome } from '@iron-patch/core';
-import { check, choiceInput, etagOf, featureInput, houseRuleInput, jobInput, readingInput, versionOf, type JobInput } from './index';
+import { newPart, NO_DETAIL, type Outcome } from '@iron-patch/core';
+import {
+  check,
+  choiceInput,
+  etagOf,
+  featureInput,
+  houseRuleInput,
+  instrumentInput,
+  jobInput,
+  photoInput,
+  readingInput,
+  versionOf,
+  type JobInput,
+} from './index';
 
 const id = '0b2f7a52-6a2b-4f0e-9b1e-0d8f6a1c2b3d';
 const job: JobInput = {
@@ -9,6 +21,8 @@ const job: JobInput = {
   machine: '',
   complaint: '',
   want: 'like-for-like',
+  changes: [],
+  restBy: '',
   askBefore: '',
   pieces: 2,
   promisedOn: '2026-12-04',
@@ -21,6 +35,7 @@ const reading = {
   purpose: 'found',
   featureId: id,
   segmentId: null,
+  quantity: 'size',
   stationMm: 5,
   clockDeg: 45,
   text: '40.16',
@@ -107,6 +122,9 @@ describe('a choice', () => {
 it('measures features in finite numbers only', () => {
   const feature = {
     componentId: id,
+    kind: 'diameter',
+    suspicions: ['oval'],
+    detail: NO_DETAIL,
     name: 'Bore',
     side: 'inside',
     startMm: 0,
@@ -120,6 +138,12 @@ it('measures features in finite numbers only', () => {
   expect(check(featureInput, feature).ok).toBe(true);
   expect(paths(check(featureInput, { ...feature, lengthMm: 0, stationsMm: [] })).sort()).toEqual(['lengthMm', 'stationsMm']);
   expect(paths(check(featureInput, { ...feature, stationsMm: [5, Infinity] }))).toEqual(['stationsMm.1']);
+  expect(paths(check(featureInput, { ...feature, kind: 'hole', suspicions: ['haunted'] })).sort()).toEqual(['kind', 'suspicions.0']);
+  expect(paths(check(featureInput, { ...feature, detail: { ...NO_DETAIL, vDeg: 91, pitches: 2.5 } })).sort()).toEqual([
+    'detail.pitches',
+    'detail.vDeg',
+  ]);
+  expect(check(featureInput, { ...feature, detail: { ...NO_DETAIL, vDeg: 60 } }).ok).toBe(true);
 });
 
 it('writes and reads entity tags', () => {
@@ -183,4 +207,60 @@ describe('what a pair runs at', () => {
     ['value.hubOutsideMm', { hubOutsideMm: 0 }],
     ['value.hubOutsideMm', { hubOutsideMm: 1e9 }],
   ])('says what is wrong with %s', (path, change) => expect(problemsOf(change)).toEqual([path]));
+});
+
+describe('what is written down at Strip', () => {
+  const problemsOf = (key: string, value: object): string[] => paths(check(choiceInput(key)!, { value, reason: '' }));
+
+  it.each([
+    ['strip:x', { faced: '', shims: [{ side: 'port', thicknessMm: 0.4 }], endPlayMm: 0.2, sidePlayMm: null, noPlay: false, damaged: '' }],
+    ['soft:x', { componentId: null, what: 'o-ring', size: 'AS568-210', count: 2, ordered: false, removed: false }],
+    ['fragment:x', { what: 'Half a ring', where: 'in the barrel', settled: '', removed: false }],
+    ['earlier:x', { componentId: id, what: 'Pin remade', judged: 'the fault', removed: false }],
+    ['act:x', { componentId: id, kind: 'saw', where: '', state: 'planned', override: '', removed: false }],
+    ['finding:x', { findingId: 'bent', componentId: id, featureId: null, atMm: 40, clockDeg: null, words: '', removed: false }],
+    ['seen:x', { surface: 'scored', hardness: 42, scale: 'HRC', clockDeg: 30, timedToFeatureId: id }],
+    ['settle:x:mic|tele', { believed: 'mic' }],
+    ['skip:x', { spots: [{ stationMm: 5, clockDeg: 0, quantity: 'size' }] }],
+    ['route', { cause: 'dry', route: 'bush', causeId: 'dry', cure: 'nipple' }],
+  ])('passes: %s', (key, value) => expect(problemsOf(key, value)).toEqual([]));
+
+  it.each([
+    ['strip:x', { faced: '', shims: [{ side: '', thicknessMm: 0 }], endPlayMm: -1, sidePlayMm: null, noPlay: false, damaged: '' }, 3],
+    ['soft:x', { componentId: null, what: 'o-ring', size: ' ', count: 0, ordered: false, removed: false }, 2],
+    ['act:x', { componentId: 'x', kind: 'burn', where: '', state: 'later', override: '', removed: 'no' }, 4],
+    ['finding:x', { findingId: 'ghost', componentId: id, featureId: null, atMm: -5, clockDeg: 360, words: '', removed: false }, 3],
+    ['route', { cause: 'dry', route: 'bush', causeId: 'fate', cure: '' }, 1],
+  ])('tells each bad field: %s %p', (key, value, count) => expect(problemsOf(key, value)).toHaveLength(count));
+});
+
+describe('the crib and the photographs', () => {
+  const mic = {
+    name: 'Outside mic',
+    kind: 'micrometer',
+    unit: 'mm',
+    uMm: 0.002,
+    repeatMm: null,
+    resolutionMm: 0.001,
+    biasMm: -0.001,
+    rangeLowMm: 0,
+    rangeHighMm: 25,
+    calibratedOn: '2026-01-10',
+    dueOn: null,
+  };
+  it('take an instrument with its record', () => {
+    expect(paths(check(instrumentInput, mic))).toEqual([]);
+    expect(paths(check(instrumentInput, { ...mic, rangeHighMm: 0, biasMm: 4, dueOn: 'soon', kind: 'eye' })).sort()).toEqual([
+      'biasMm',
+      'dueOn',
+      'kind',
+      'rangeHighMm',
+    ]);
+  });
+
+  it('take markers inside the picture only', () => {
+    const marker = { id, x: 0.5, y: 1, featureId: null, text: 'crack' };
+    expect(check(photoInput, { caption: '', markers: [marker] }).ok).toBe(true);
+    expect(paths(check(photoInput, { caption: '', markers: [{ ...marker, x: 1.2 }] }))).toEqual(['markers.0.x']);
+  });
 });

@@ -1,4 +1,4 @@
-import { HAZARDS, WANTS } from '@iron-patch/core';
+import { CHANGES, HAZARDS, WANTS } from '@iron-patch/core';
 import { array, object, type InferType } from 'yup';
 import { dateOrNull, numberOf, oneOf } from './fields';
 import { requiredText, textOf, TEXT_LIMITS } from './text';
@@ -11,6 +11,12 @@ export const jobInput = object({
   machine: textOf('Machine', TEXT_LIMITS.name),
   complaint: textOf('What happened', TEXT_LIMITS.text),
   want: oneOf('what they want', WANTS),
+  changes: array(oneOf('a change', CHANGES))
+    .strict()
+    .typeError('Changes: a list.')
+    .required('Changes are missing.')
+    .max(CHANGES.length, 'Each change once.'),
+  restBy: textOf('Who does the rest', TEXT_LIMITS.line),
   askBefore: textOf('How far to go before asking', TEXT_LIMITS.line),
   pieces: numberOf('Pieces received', 0, 10_000).integer('Pieces received is a whole number.'),
   promisedOn: dateOrNull('Promised for'),

@@ -1,3 +1,4 @@
+import { QUANTITY_IDS } from '@iron-patch/core';
 import { boolean, object, string, type InferType } from 'yup';
 import { idOf, lengthOf, numberOf, oneOf } from './fields';
 import { requiredText, textOf, TEXT_LIMITS } from './text';
@@ -14,6 +15,7 @@ export const readingInput = object({
   purpose: oneOf('a purpose', ['found', 'cut', 'proof'] as const),
   featureId: idOf('Feature').nullable(),
   segmentId: textOf('Segment', TEXT_LIMITS.name).nullable(),
+  quantity: oneOf('what was read', QUANTITY_IDS),
   stationMm: lengthOf('Station'),
   clockDeg: numberOf('Clock angle', 0, 359.99, '°'),
   text: textOf('Reading', 64),

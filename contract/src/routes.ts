@@ -1,6 +1,8 @@
 /** Paths of the API. A caller fills in ids; the server mounts the same paths with `:id`. */
 export const routes = {
   shop: '/api/shop',
+  instrument: (id: string) => `/api/instruments/${id}`,
+  instrumentChecks: (id: string) => `/api/instruments/${id}/checks`,
   houseRule: (id: string) => `/api/house-rules/${id}`,
   houseRuleHistory: (id: string) => `/api/house-rules/${id}/history`,
   houseRulePreview: (id: string) => `/api/house-rules/${id}/preview`,
@@ -22,6 +24,12 @@ export const routes = {
   releases: (id: string) => `/api/jobs/${id}/releases`,
   proofs: (id: string) => `/api/jobs/${id}/proofs`,
   notes: (id: string) => `/api/jobs/${id}/notes`,
+  photos: (id: string) => `/api/jobs/${id}/photos`,
+  photo: (id: string) => `/api/photos/${id}`,
+  photoPixels: (id: string, size: string) => `/api/photos/${id}/${size}.jpg`,
+  bundle: (id: string) => `/api/jobs/${id}/bundle.json`,
+  bundles: '/api/bundles',
+  label: (id: string) => `/api/jobs/${id}/label.pdf`,
   slip: (id: string) => `/api/jobs/${id}/slip.pdf`,
   report: (id: string) => `/api/jobs/${id}/report.pdf`,
   drawing: (id: string) => `/api/jobs/${id}/drawing.svg`,

@@ -1,5 +1,5 @@
 /** What goes over the wire without the checks of what people type: for the first screen, which needs no schema. */
-export type { ShopResource } from './shop';
+export type { KnownMachine, ShopResource } from './shop';
 export type { FloorJob } from './floor';
 export type { LiveEvent } from './live';
 export type { ReadingInput } from './reading';

@@ -12,5 +12,6 @@ export * from './process';
 export * from './coach';
 export * from './proof';
 export * from './exchange';
+export * from './diagnosis';
 export * from './stations';
 export * from './repair';

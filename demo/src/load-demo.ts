@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { readdir, readFile } from 'node:fs/promises';
 import { join } from 'node:path';
+import { NO_DETAIL } from '@iron-patch/core';
 import { HEADERS, routes, type ReadingInput } from '@iron-patch/contract';
 import { withIds, type DemoJob } from './demo-job';
 
@@ -35,14 +36,28 @@ const countOf = (demo: DemoJob): number =>
   (demo.cuts ?? []).reduce((s, c) => s + c.steps.length, 0) +
   (demo.proofs ?? []).reduce((s, p) => s + p.texts.length, 0);
 
+/** A place of a file: a diameter of which nothing is suspected, where it does not say. */
+const wholePlace = (f: Readonly<Record<string, unknown>>): Readonly<Record<string, unknown>> => ({
+  kind: 'diameter',
+  suspicions: [],
+  ...f,
+  detail: { ...NO_DETAIL, ...(f['detail'] as object | undefined) },
+});
+
+/** A route of a file that names no cause of the list has none. */
+const wholeChoice = ({ key, value }: DemoJob['choices'][number]): unknown =>
+  key === 'route' ? { causeId: '', cure: '', ...(value as object) } : value;
+
 async function loadJob(demo: DemoJob, address: string, now: number): Promise<void> {
   const send = sender(address, demo.by);
-  const { promisedInDays, ...ticket } = demo.job;
+  const { promisedInDays, ...written } = demo.job;
+  const ticket = { changes: [], restBy: '', ...written };
   const promisedOn = promisedInDays === null ? null : new Date(now + promisedInDays * DAY_MS).toISOString().slice(0, 10);
   const { id: jobId } = await send('POST', routes.jobs, { ...ticket, promisedOn });
   const ids = new Map<string, string>();
-  for (const { key, ...c } of demo.components) ids.set(key, (await send('POST', routes.components(jobId), c)).id);
-  for (const { key, ...f } of demo.features) ids.set(key, (await send('POST', routes.features(jobId), withIds(f, ids))).id);
+  for (const { key, ...c } of demo.components)
+    ids.set(key, (await send('POST', routes.components(jobId), withIds({ parentId: null, ...c }, ids))).id);
+  for (const { key, ...f } of demo.features) ids.set(key, (await send('POST', routes.features(jobId), withIds(wholePlace(f), ids))).id);
 
   const time = clock(countOf(demo), now);
   const take = (more: Partial<ReadingInput>): Promise<unknown> =>
@@ -50,6 +65,7 @@ async function loadJob(demo: DemoJob, address: string, now: number): Promise<voi
       id: randomUUID(),
       featureId: null,
       segmentId: null,
+      quantity: 'size',
       stationMm: 0,
       clockDeg: 0,
       unit: demo.job.unit,
@@ -75,7 +91,7 @@ async function loadJob(demo: DemoJob, address: string, now: number): Promise<voi
         });
   }
   for (const c of demo.choices)
-    await send('PUT', routes.choice(jobId, withIds(c.key, ids)), { value: withIds(c.value, ids), reason: c.reason ?? '' });
+    await send('PUT', routes.choice(jobId, withIds(c.key, ids)), { value: withIds(wholeChoice(c), ids), reason: c.reason ?? '' });
   if (demo.release) await send('POST', routes.releases(jobId), {});
   for (const { segmentId, instrumentId, steps } of demo.cuts ?? [])
     for (const [dial, text, partTempC] of steps)

@@ -3,6 +3,7 @@ import { routes } from '@iron-patch/contract';
 import express, { type Express } from 'express';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
+import { mountBundleIn, mountBundleOut } from './bundles';
 import { mountChoices } from './choices';
 import { components } from './components';
 import type { Pool } from './db';
@@ -11,9 +12,11 @@ import { features } from './features';
 import { mountFloor } from './floor';
 import { mountHouseRules } from './house-rules';
 import { errorMiddleware, HttpProblem, mountEditable, notFound, sendProblem } from './http';
+import { mountInstruments } from './instruments';
 import { mountJobs } from './jobs';
 import type { LiveHub } from './live';
 import { mountNotes } from './notes';
+import { mountPhotos } from './photos';
 import { mountProofs } from './proofs';
 import { mountReadings } from './readings';
 import { mountReleases } from './releases';
@@ -66,6 +69,7 @@ export function createApp({ pool, live, log, webDirectory }: AppParts): Express 
     }),
   );
   app.use(sameSiteOnly);
+  mountBundleIn(app, pool);
   app.use('/api', express.json({ limit: MOST_BODY, strict: true }), (_req, res, next) => {
     res.set('Cache-Control', 'no-store');
     next();
@@ -76,6 +80,7 @@ export function createApp({ pool, live, log, webDirectory }: AppParts): Express 
   });
   app.get(routes.live, (_req, res) => live.attach(res));
   mountShop(app, pool);
+  mountInstruments(app, pool);
   mountHouseRules(app, pool);
   mountFloor(app, pool);
   mountJobs(app, pool);
@@ -87,7 +92,9 @@ export function createApp({ pool, live, log, webDirectory }: AppParts): Express 
   mountReleases(app, pool);
   mountProofs(app, pool);
   mountNotes(app, pool);
+  mountPhotos(app, pool);
   mountDocuments(app, pool);
+  mountBundleOut(app, pool);
   if (webDirectory) mountWeb(app, webDirectory);
   app.use((_req, res) => sendProblem(res, notFound('page')));
   app.use(errorMiddleware(log));

@@ -1,13 +1,15 @@
 import type { JobSheet, Shop } from '../repair';
 import { liveReadings } from '../repair';
 
-/** Columns of the readings file, in order. The first six are needed coming in; the rest are told going out. */
+/** Columns of the readings file, in order. `READINGS_CSV_NEEDED` are needed coming in; of the others what is there is taken. */
 export const READINGS_CSV_COLUMNS = [
   'component',
   'feature',
   'station_mm',
   'clock_deg',
+  'quantity',
   'reading',
+  'unit',
   'instrument',
   'part_temp_c',
   'value_mm',
@@ -36,7 +38,9 @@ export function readingsToCsv(sheet: JobSheet, shop: Shop): string {
       feature?.name ?? '',
       r.stationMm,
       r.clockDeg,
+      r.quantity,
       r.text,
+      r.unit,
       instrument?.name ?? '',
       r.partTempC,
       r.valueMm.toFixed(5),

@@ -1,7 +1,7 @@
 import type { Problem } from '../outcome';
-import { parseLength, type TypedLength } from '../quantity';
-import { doubtReading } from '../readings';
-import type { JobSheet, Shop } from '../repair';
+import { parseLength, type LengthUnit, type TypedLength } from '../quantity';
+import { doubtReading, FEATURE_KINDS, QUANTITIES, type Quantity } from '../readings';
+import type { FeatureRecord, JobSheet, Shop } from '../repair';
 import { READINGS_CSV_NEEDED } from './readings-csv';
 
 /** A row of a readings file that can be stored. */
@@ -12,6 +12,10 @@ export interface ImportedReading {
   readonly length: TypedLength;
   readonly instrumentId: string;
   readonly partTempC: number | null;
+  readonly quantity: Quantity;
+  /** As the file tells them; null where it does not. */
+  readonly personId: string | null;
+  readonly takenAt: string | null;
 }
 
 export type ImportOutcome =
@@ -20,6 +24,29 @@ export type ImportOutcome =
 export const MOST_IMPORTED_ROWS = 5000;
 
 const same = (p: string, q: string): boolean => p.trim().toLowerCase() === q.trim().toLowerCase();
+
+type Row = Readonly<Record<string, string>>;
+
+/** The place by its name, and by its component's where the file tells it and names repeat. */
+function featureOf(row: Row, sheet: JobSheet): FeatureRecord | undefined {
+  const named = sheet.features.filter((f) => same(f.name, row['feature'] ?? ''));
+  const component = (row['component'] ?? '').trim();
+  const inIt = (f: FeatureRecord): boolean => same(sheet.components.find((c) => c.id === f.componentId)?.name ?? '', component);
+  return (component ? named.find(inIt) : undefined) ?? named[0];
+}
+
+/** What was read: as told, else the first thing that is read of such a place. */
+function quantityOf(row: Row, feature: FeatureRecord | undefined): Quantity | null {
+  if (!feature) return null;
+  const own: readonly Quantity[] = FEATURE_KINDS[feature.kind].quantities;
+  const told = (row['quantity'] ?? '').trim().toLowerCase();
+  return told === '' ? own[0]! : (own.find((q) => q === told) ?? null);
+}
+
+function unitOf(row: Row, sheet: JobSheet): LengthUnit | null {
+  const told = (row['unit'] ?? '').trim().toLowerCase();
+  return told === '' ? sheet.job.unit : told === 'mm' || told === 'in' ? told : null;
+}
 
 interface Column {
   readonly name: string;
@@ -55,7 +82,7 @@ export function importReadings(rows: readonly Readonly<Record<string, string>>[]
       say(c.name, 'number', `"${text.slice(0, 20)}" is not ${c.what}.`);
       return null;
     };
-    const feature = sheet.features.find((f) => same(f.name, row['feature'] ?? ''));
+    const feature = featureOf(row, sheet);
     if (!feature) say('feature', 'unknown', `there is no feature called "${(row['feature'] ?? '').slice(0, 40)}" on this job.`);
     const stationMm = numberIn(STATION, row['station_mm'] ?? '');
     const clockDeg = numberIn(CLOCK, row['clock_deg'] ?? '');
@@ -64,10 +91,37 @@ export function importReadings(rows: readonly Readonly<Record<string, string>>[]
     const instrument =
       named === '' ? shop.instruments.find((x) => x.id === feature?.instrumentId) : shop.instruments.find((x) => same(x.name, named));
     if (!instrument && (named !== '' || feature)) say('instrument', 'unknown', `"${named.slice(0, 40)}" is not in the crib.`);
-    const length = parseLength(row['reading'] ?? '', { unit: sheet.job.unit });
+    const quantity = quantityOf(row, feature);
+    if (feature && quantity === null)
+      say(
+        'quantity',
+        'unknown',
+        `"${(row['quantity'] ?? '').slice(0, 40)}" is not read of ${FEATURE_KINDS[feature.kind].name.toLowerCase()}.`,
+      );
+    const unit = unitOf(row, sheet);
+    if (unit === null) say('unit', 'unknown', `"${row['unit']!.slice(0, 20)}" is neither mm nor in.`);
+    const time = (row['taken_at'] ?? '').trim();
+    const takenAt = time === '' ? null : Date.parse(time);
+    if (Number.isNaN(takenAt)) say('taken_at', 'time', `"${time.slice(0, 30)}" is no time such as 2026-11-20T10:00:00Z.`);
+    const person = (row['person'] ?? '').trim();
+    const personId = shop.people.find((p) => same(p.name, person))?.id ?? null;
+    if (person !== '' && personId === null)
+      say('person', 'unknown', `"${person.slice(0, 40)}" does not work here. Leave it empty to take them as yours.`);
+    const signed = quantity !== null && QUANTITIES[quantity].reads === 'indicator';
+    const length = parseLength(row['reading'] ?? '', { unit: unit ?? sheet.job.unit, allowNegative: signed, allowZero: signed });
     if (!length.ok) say('reading', length.problems[0]!.code, length.problems[0]!.message);
-    if (feature && stationMm !== null && clockDeg !== null && instrument && length.ok)
-      imported.push({ featureId: feature.id, stationMm, clockDeg, length: length.value, instrumentId: instrument.id, partTempC });
+    if (feature && quantity && stationMm !== null && clockDeg !== null && instrument && length.ok)
+      imported.push({
+        featureId: feature.id,
+        stationMm,
+        clockDeg,
+        quantity,
+        length: length.value,
+        instrumentId: instrument.id,
+        partTempC,
+        personId,
+        takenAt: takenAt === null || Number.isNaN(takenAt) ? null : new Date(takenAt).toISOString(),
+      });
   });
   if (problems.length === 0) problems.push(...doubtful(imported, sheet));
   return problems.length ? { ok: false, problems } : { ok: true, value: imported };
@@ -75,17 +129,19 @@ export function importReadings(rows: readonly Readonly<Record<string, string>>[]
 
 /** Rows far off from the middle of their feature, such as a point one place off. Every row is sound by now. */
 function doubtful(rows: readonly ImportedReading[], sheet: JobSheet): Problem[] {
+  const keyOf = (row: ImportedReading): string => `${row.featureId} ${row.quantity}`;
   const sizes = new Map<string, number[]>();
   for (const row of rows) {
-    const list = sizes.get(row.featureId);
+    if (QUANTITIES[row.quantity].reads === 'indicator') continue;
+    const list = sizes.get(keyOf(row));
     if (list) list.push(row.length.valueMm);
-    else sizes.set(row.featureId, [row.length.valueMm]);
+    else sizes.set(keyOf(row), [row.length.valueMm]);
   }
   const middles = new Map(
     [...sizes].map(([id, all]) => [id, all.length > 2 ? all.sort((p, q) => p - q)[Math.floor(all.length / 2)]! : null]),
   );
   return rows.flatMap((row, i) => {
-    const doubt = doubtReading(row.length.valueMm, row.length.unit, middles.get(row.featureId) ?? null);
+    const doubt = doubtReading(row.length.valueMm, row.length.unit, middles.get(keyOf(row)) ?? null);
     const name = sheet.features.find((f) => f.id === row.featureId)?.name ?? '';
     return doubt ? [{ code: 'implausible', path: `rows.${i}.reading`, message: `Row ${i + 1}, ${name}: ${doubt.message}` }] : [];
   });

@@ -1,4 +1,10 @@
+import { BEARINGS } from '../bearings';
 import { MM_PER_INCH, toInchFraction, type LengthUnit } from '../quantity';
+import type { Side } from '../readings';
+import { THREADS } from '../threads';
+
+/** What a place is for, as far as it is known: it decides which tables its size may come from and how it was made. */
+export type Use = 'running' | 'seat' | 'thread' | 'any';
 
 /** A size that the maker may have drawn. */
 export interface Candidate {
@@ -7,6 +13,8 @@ export interface Candidate {
   readonly name: string;
   /** Relative weight before any evidence, within its unit. */
   readonly weight: number;
+  /** Tables that hold it besides plain sizes. */
+  readonly also: readonly string[];
 }
 
 /** Weight by the coarsest fraction that a size is a multiple of. */
@@ -16,6 +24,9 @@ const INCH_WEIGHTS = [
   { denominator: 32, weight: 0.2 },
   { denominator: 64, weight: 0.08 },
 ] as const;
+/** Tenths and twentieths of an inch, drawn as decimals. */
+const INCH_DECIMAL_WEIGHT = 0.06;
+const INCH_DECIMALS_PER_INCH = 20;
 
 /** ISO 3 R20 numbers from 1 to 10, rounded as makers use them (R'20). */
 const R20 = [1, 1.1, 1.25, 1.4, 1.6, 1.8, 2, 2.2, 2.5, 2.8, 3.2, 3.6, 4, 4.5, 5, 5.6, 6.3, 7.1, 8, 9, 10];
@@ -23,18 +34,34 @@ const METRIC_WHOLE_WEIGHT = 0.5;
 const METRIC_FIVE_WEIGHT = 0.8;
 const METRIC_PREFERRED_WEIGHT = 1;
 const METRIC_HALF_WEIGHT = 0.1;
+/** A size that a table of the place's use holds weighs this many times more. */
+const TABLE_TIMES: Readonly<Record<Use, number>> = { seat: 12, thread: 12, running: 1.2, any: 1.5 };
+/** Two sizes nearer than this are one, mm. */
+const SAME_MM = 1e-4;
 
 const isPreferred = (mm: number): boolean => R20.some((r) => [1, 10, 100].some((decade) => Math.abs(r * decade - mm) < 1e-9));
 
 function inchCandidates(lowMm: number, highMm: number): Candidate[] {
   const from = Math.max(Math.ceil((lowMm / MM_PER_INCH) * 64), 1);
   const to = Math.floor((highMm / MM_PER_INCH) * 64);
-  return Array.from({ length: Math.max(to - from + 1, 0) }, (_, i) => {
+  const fractions = Array.from({ length: Math.max(to - from + 1, 0) }, (_, i) => {
     const steps = from + i;
     const { weight } = INCH_WEIGHTS.find((w) => steps % (64 / w.denominator) === 0)!;
     const sizeMm = (steps * MM_PER_INCH) / 64;
-    return { sizeMm, unit: 'in' as const, name: `${toInchFraction(sizeMm).text} in`, weight };
+    return { sizeMm, unit: 'in' as const, name: `${toInchFraction(sizeMm).text} in`, weight, also: [] };
   });
+  const first = Math.max(Math.ceil((lowMm / MM_PER_INCH) * INCH_DECIMALS_PER_INCH), 1);
+  const last = Math.floor((highMm / MM_PER_INCH) * INCH_DECIMALS_PER_INCH);
+  const decimals = Array.from({ length: Math.max(last - first + 1, 0) }, (_, i) => (first + i) / INCH_DECIMALS_PER_INCH)
+    .filter((inch) => !Number.isInteger(inch * 8))
+    .map((inch) => ({
+      sizeMm: inch * MM_PER_INCH,
+      unit: 'in' as const,
+      name: `${inch.toFixed(3)} in`,
+      weight: INCH_DECIMAL_WEIGHT,
+      also: [],
+    }));
+  return [...fractions, ...decimals];
 }
 
 function metricCandidates(lowMm: number, highMm: number): Candidate[] {
@@ -42,21 +69,79 @@ function metricCandidates(lowMm: number, highMm: number): Candidate[] {
   const to = Math.floor(highMm * 2);
   return Array.from({ length: Math.max(to - from + 1, 0) }, (_, i) => {
     const sizeMm = (from + i) / 2;
-    const whole = Number.isInteger(sizeMm);
-    const weight = !whole
+    const weight = !Number.isInteger(sizeMm)
       ? METRIC_HALF_WEIGHT
       : isPreferred(sizeMm)
         ? METRIC_PREFERRED_WEIGHT
         : sizeMm % 5 === 0
           ? METRIC_FIVE_WEIGHT
           : METRIC_WHOLE_WEIGHT;
-    return { sizeMm, unit: 'mm' as const, name: `${sizeMm} mm`, weight };
+    return { sizeMm, unit: 'mm' as const, name: `${sizeMm} mm`, weight, also: [] };
   });
 }
 
-/** Inch fractions to 1/64 and metric whole and half millimetres between two sizes; weights of each unit sum to 1. */
-export function candidatesBetween(lowMm: number, highMm: number): Candidate[] {
-  return [inchCandidates(lowMm, highMm), metricCandidates(lowMm, highMm)].flatMap((family) => {
+interface TableSize {
+  readonly sizeMm: number;
+  readonly unit: LengthUnit;
+  readonly also: string;
+  readonly name: string;
+}
+
+const metricName = (mm: number): string => `${Number(mm.toFixed(3))} mm`;
+const sizeName = (mm: number, unit: LengthUnit): string =>
+  unit === 'mm'
+    ? metricName(mm)
+    : Math.abs(toInchFraction(mm).remainderMm) < SAME_MM
+      ? `${toInchFraction(mm).text} in`
+      : `${(mm / MM_PER_INCH).toFixed(4)} in`;
+
+let kept: Readonly<Record<string, readonly TableSize[]>> | null = null;
+
+/** Sizes of the tables by what they are for; read once. */
+function tableSizes(use: Use, side: Side): readonly TableSize[] {
+  kept ??= {
+    bore: BEARINGS.map((b) => ({ sizeMm: b.boreMm, unit: b.unit, also: 'a bearing bore', name: sizeName(b.boreMm, b.unit) })),
+    outside: BEARINGS.map((b) => ({
+      sizeMm: b.outsideMm,
+      unit: b.unit,
+      also: 'the outside of a bearing',
+      name: sizeName(b.outsideMm, b.unit),
+    })),
+    thread: THREADS.filter((t) => t.common && !t.tapered).map((t) => ({
+      sizeMm: t.majorMm,
+      unit: t.unit,
+      also: 'a thread’s major diameter',
+      name: sizeName(t.majorMm, t.unit),
+    })),
+  };
+  return kept[use === 'thread' ? 'thread' : side === 'outside' ? 'bore' : 'outside']!;
+}
+
+/** Sizes of the tables taken in: those that are plain sizes already weigh more, the others are added. */
+function withTables(plain: readonly Candidate[], lowMm: number, highMm: number, use: Use, side: Side): Candidate[] {
+  const all = new Map<string, Candidate>();
+  const keyOf = (mm: number, unit: LengthUnit): string => `${unit} ${Math.round(mm / SAME_MM)}`;
+  for (const c of plain) all.set(keyOf(c.sizeMm, c.unit), c);
+  const seen = new Set<string>();
+  for (const t of tableSizes(use, side)) {
+    const key = keyOf(t.sizeMm, t.unit);
+    if (t.sizeMm < lowMm || t.sizeMm > highMm || seen.has(key)) continue;
+    seen.add(key);
+    const there = all.get(key);
+    const weight = (there?.weight ?? INCH_DECIMAL_WEIGHT) * TABLE_TIMES[use];
+    all.set(key, { ...(there ?? { sizeMm: t.sizeMm, unit: t.unit, name: t.name }), weight, also: [t.also] });
+  }
+  return [...all.values()];
+}
+
+/**
+ * Sizes between two that a maker may have drawn: inch fractions to 1/64 and twentieths, metric whole and half millimetres, bearing
+ * bores and outsides (or thread majors where it is a thread); weights of each unit sum to 1.
+ */
+export function candidatesBetween(lowMm: number, highMm: number, use: Use = 'any', side: Side = 'outside'): Candidate[] {
+  const all = withTables([...inchCandidates(lowMm, highMm), ...metricCandidates(lowMm, highMm)], lowMm, highMm, use, side);
+  return (['in', 'mm'] as const).flatMap((unit) => {
+    const family = all.filter((c) => c.unit === unit);
     const total = family.reduce((s, c) => s + c.weight, 0);
     return family.map((c) => ({ ...c, weight: c.weight / total }));
   });

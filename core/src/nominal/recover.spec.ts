@@ -1,5 +1,7 @@
 import { candidatesBetween } from './candidates';
-import { recoverNominal, wearDensity } from './recover';
+import { wearDensity } from './likelihood';
+import { recoverNominal, recoverNominals } from './recover';
+import { machineScore } from './worn-machines';
 
 const first = (r: ReturnType<typeof recoverNominal>): string => r.ranked[0]!.name;
 
@@ -29,14 +31,6 @@ describe('what was it?', () => {
     expect(r.note).toContain('cannot be told apart');
   });
 
-  it('shares a belief: more inch, and the inch candidate gains', () => {
-    const evidence = { side: 'outside' as const, land: { sizeMm: 25.4, uMm: 0.03 }, worn: null };
-    const share = (belief: number): number => recoverNominal(evidence, belief).ranked.find((x) => x.name === '1 in')!.probability;
-    expect(share(0.9)).toBeGreaterThan(share(0.1));
-    const { evidence: by } = recoverNominal(evidence, 0.5);
-    expect(by.in).toBeGreaterThan(by.mm);
-  });
-
   it('gives probabilities that sum to one, and none without evidence', () => {
     const r = recoverNominal({ side: 'inside', land: null, worn: { sizeMm: 40.16, uMm: 0.008 } });
     expect(r.ranked.reduce((s, x) => s + x.probability, 0)).toBeCloseTo(1, 9);
@@ -55,4 +49,69 @@ it('integrates the density of wear to one, tail and all', () => {
   for (let x = -1; x < 4; x += 0.0005) sum += wearDensity(x, 0.01, 0.15) * 0.0005;
   expect(sum).toBeCloseTo(1, 3);
   expect(wearDensity(-3, 0.01, 0.15)).toBeLessThan(1e-100);
+});
+
+describe('a whole machine', () => {
+  const land = (id: string, sizeMm: number, more = {}) => ({
+    id,
+    side: 'outside' as const,
+    land: { sizeMm, uMm: 0.002 },
+    worn: null,
+    twinIds: [],
+    ...more,
+  });
+  const share = (r: ReturnType<typeof recoverNominals>, id: string, name: string): number =>
+    r.byFeature.get(id)!.ranked.find((x) => x.name.startsWith(name))?.probability ?? 0;
+
+  it('shares its belief: what 19.04 mm was depends on what else is on the machine', () => {
+    const unclear = land('it', 19.0);
+    const inch = recoverNominals([unclear, land('a', 12.67), land('b', 31.72), land('c', 9.5)], 0.5);
+    const metric = recoverNominals([unclear, land('a', 11.98), land('b', 29.97), land('c', 39.96)], 0.5);
+    expect(inch.inch).toBeGreaterThan(0.95);
+    expect(metric.inch).toBeLessThan(0.05);
+    expect(share(inch, 'it', '3/4 in')).toBeGreaterThan(0.5);
+    expect(share(metric, 'it', '19 mm')).toBeGreaterThan(0.5);
+    expect(inch.byFeature.get('it')!.ranked[0]!.reasons.join()).toContain('speak for inch');
+  });
+
+  it('takes the size of a worn hole from the unworn land of its pin', () => {
+    const features = [
+      land('pin', 39.97, { twinIds: ['hole'] }),
+      { id: 'hole', side: 'inside' as const, land: null, worn: { sizeMm: 40.41, uMm: 0.008 }, twinIds: ['pin'] },
+    ];
+    const hole = recoverNominals(features, 0.5).byFeature.get('hole')!;
+    expect(hole.ranked[0]!.sizeMm).toBe(40);
+    expect(hole.canTell).toBe(true);
+    expect(hole.note).toContain('belongs to it');
+    expect(recoverNominals([features[1]!], 0.5).byFeature.get('hole')!.canTell).toBe(false);
+  });
+
+  it('takes bearing bores for a seat, and thread majors for a thread', () => {
+    const seat = recoverNominal({ side: 'outside', use: 'seat', land: { sizeMm: 17.004, uMm: 0.002 }, worn: null });
+    expect(seat.ranked[0]!.name).toContain('17 mm');
+    expect(seat.ranked[0]!.reasons.join()).toContain('a bearing bore');
+    const thread = recoverNominal({ side: 'outside', use: 'thread', land: { sizeMm: 4.76, uMm: 0.002 }, worn: null });
+    expect(thread.ranked[0]!.name).toMatch(/#10|0.19|4.82/);
+  });
+
+  it('says which single reading would decide, and what it should show for each', () => {
+    const worn = recoverNominal({ side: 'outside', land: null, worn: { sizeMm: 24.35, uMm: 0.01 } });
+    expect(worn.deciding).toMatchObject({ what: 'land', text: expect.stringContaining('never ran') });
+    expect(worn.deciding!.ifFirstMm).not.toBeCloseTo(worn.deciding!.ifSecondMm, 1);
+    expect(recoverNominal({ side: 'outside', land: { sizeMm: 39.975, uMm: 0.003 }, worn: null }).deciding).toBeNull();
+  });
+});
+
+describe('100 worn machines made by a seeded die: inch, metric and mixed', () => {
+  const score = machineScore(100);
+
+  it('have the right original size first wherever a land is left, in at least 90', () => {
+    expect(score.machines).toBe(100);
+    expect(score.right).toBeGreaterThanOrEqual(90);
+  });
+
+  it('without any land the app says that it cannot tell', () => {
+    expect(score.landless).toBe(100);
+    expect(score.admitted).toBe(100);
+  });
 });

@@ -1,16 +1,7 @@
-import { zoneDeviations } from '../fits';
-import { formatLength, MM_PER_INCH, type LengthUnit } from '../quantity';
-import type { Side } from '../readings';
-import { candidatesBetween, type Candidate } from './candidates';
-
-/** What was measured of one feature, at 20 °C. */
-export interface NominalEvidence {
-  readonly side: Side;
-  /** Size of a place that never wore, with its standard uncertainty; null when there is none. */
-  readonly land: { readonly sizeMm: number; readonly uMm: number } | null;
-  /** The least worn size seen where it did wear: largest of a shaft, smallest of a hole; null when not measured. */
-  readonly worn: { readonly sizeMm: number; readonly uMm: number } | null;
-}
+import { formatLength, type LengthUnit } from '../quantity';
+import type { NominalEvidence } from './likelihood';
+import { recoverMachine, type MachineBelief, type MachineFeature, type Weighed } from './machine';
+import { bandFor, madeBands } from './made';
 
 /** A candidate with what the evidence makes of it. */
 export interface RankedNominal {
@@ -21,131 +12,129 @@ export interface RankedNominal {
   readonly reasons: readonly string[];
 }
 
+/** The one reading more that would tell the first two apart best, and what it should show for each. */
+export interface DecidingReading {
+  readonly what: 'land' | 'finer' | 'pitch';
+  readonly text: string;
+  readonly ifFirstMm: number;
+  readonly ifSecondMm: number;
+}
+
 export interface RecoveredNominal {
   /** Most probable first; probabilities of the whole list sum to 1. */
   readonly ranked: readonly RankedNominal[];
   /** False when the evidence cannot tell the first two apart. */
   readonly canTell: boolean;
   readonly note: string;
-  /** Likelihood of all the evidence under each unit, for sharing one belief over a machine's features. */
-  readonly evidence: Readonly<Record<LengthUnit, number>>;
+  /** Null when it is told already. */
+  readonly deciding: DecidingReading | null;
 }
 
-/** Wear on the diameter where a part did wear: most of it light, some of it heavy; mean of each, mm. */
-export const WEAR_MIXTURE = [
-  { share: 0.75, meanMm: 0.15 },
-  { share: 0.25, meanMm: 0.6 },
-] as const;
-/** How far evidence may stand from a candidate to be looked at, mm. */
-const SEARCH_MM = 3;
-/** Below this share of the first, the second is told apart; how much a part wore is a weaker witness than a land. */
-const TELLING_RATIO = { land: 1 / 3, wear: 1 / 10 };
-/** Inch running shafts are made this much under the fraction (clearance for oil), inch. */
-const INCH_UNDER = { from: 0.0005, to: 0.002 };
-const INCH_HOLE_OVER = { from: 0, to: 0.0015 };
+/** Below this share of the first, the second is told apart. Without a land nothing is: how much a part wore is no witness. */
+const TELLING_RATIO = 1 / 3;
+/** An outside mic in a careful hand, k = 1, mm: what a deciding reading would be taken with. */
+const FINE_MM = 0.002;
+/** Two sizes nearer than this many of its uncertainties need something else than a finer reading. */
+const SEPARABLE = 4;
+const INCH_TO_TELL = 0.9;
 
-/** The band in which an unworn part of that nominal was usually made, mm. */
-function usualBand(c: Candidate, side: Side): { low: number; high: number; words: string } {
-  if (c.unit === 'in') {
-    const band = side === 'outside' ? { from: -INCH_UNDER.to, to: -INCH_UNDER.from } : INCH_HOLE_OVER;
-    return {
-      low: c.sizeMm + band.from * MM_PER_INCH,
-      high: c.sizeMm + band.to * MM_PER_INCH,
-      words: side === 'outside' ? 'running size' : 'hole',
-    };
-  }
-  const zone = side === 'outside' ? 'f7' : 'H7';
-  const limits = zoneDeviations(zone, c.sizeMm);
-  const { lowerMm, upperMm } = limits.ok ? limits.value : { lowerMm: -0.08, upperMm: 0 };
-  return { low: c.sizeMm + lowerMm, high: c.sizeMm + upperMm, words: zone };
-}
+const show = (mm: number, unit: LengthUnit): string => formatLength(mm, unit, unit === 'mm' ? 3 : 4);
 
-const normal = (x: number, sd: number): number => Math.exp(-0.5 * (x / sd) ** 2) / (sd * Math.sqrt(2 * Math.PI));
+/** Where an unworn place of that candidate would lie, mm. */
+const madeMiddle = (w: Weighed, e: NominalEvidence): number => {
+  const band = madeBands(w.candidate.sizeMm, w.candidate.unit, e.side, e.use ?? 'any')[0]!;
+  return (band.lowMm + band.highMm) / 2;
+};
 
-/** Normal blurred exponential: density of wear plus noise at `x`, wear at least 0 with the given mean. */
-export function wearDensity(x: number, sd: number, meanWear: number): number {
-  const lambda = 1 / meanWear;
-  const z = (x - lambda * sd * sd) / sd;
-  // Far in the tail phi's own error would be blown up: Mills' ratio, phi(z) ~ normal(z) / -z.
-  if (z < -4) return (lambda * sd * normal(x, sd)) / -z;
-  return lambda * Math.exp(lambda * (0.5 * lambda * sd * sd - x)) * phi(z);
-}
-
-/** Standard normal distribution function, Abramowitz and Stegun 7.1.26 (absolute error below 1.5e-7). */
-function phi(z: number): number {
-  const x = Math.abs(z) / Math.SQRT2;
-  const t = 1 / (1 + 0.3275911 * x);
-  const erf = 1 - ((((1.061405429 * t - 1.453152027) * t + 1.421413741) * t - 0.284496736) * t + 0.254829592) * t * Math.exp(-x * x);
-  return 0.5 * (1 + Math.sign(z) * erf);
-}
-
-function likelihood(c: Candidate, e: NominalEvidence): number {
-  const { low, high } = usualBand(c, e.side);
-  const madeMm = (low + high) / 2;
-  const madeSd = (high - low) / 4;
-  let product = 1;
-  if (e.land) product *= normal(e.land.sizeMm - madeMm, Math.hypot(madeSd, e.land.uMm));
-  if (e.worn) {
-    const wear = e.side === 'outside' ? madeMm - e.worn.sizeMm : e.worn.sizeMm - madeMm;
-    const sd = Math.hypot(madeSd, e.worn.uMm);
-    product *= WEAR_MIXTURE.reduce((s, w) => s + w.share * wearDensity(wear, sd, w.meanMm), 0);
-  }
-  return Number.isFinite(product) ? product : 0;
-}
-
-function reasonsFor(c: Candidate, e: NominalEvidence): string[] {
-  const { low, high, words } = usualBand(c, e.side);
+function reasonsFor(w: Weighed, f: MachineFeature, twins: readonly MachineFeature[], belief: MachineBelief): string[] {
+  const { candidate: c } = w;
+  const bands = madeBands(c.sizeMm, c.unit, f.side, f.use ?? 'any');
+  const band = bandFor(bands, f.land?.sizeMm ?? null);
   const said: string[] = [];
-  const decimals = c.unit === 'mm' ? 3 : 4;
-  const show = (mm: number): string => formatLength(mm, c.unit, decimals);
-  if (e.land) {
-    const off = e.land.sizeMm > high ? e.land.sizeMm - high : e.land.sizeMm < low ? low - e.land.sizeMm : 0;
-    const where = off === 0 ? `inside ${words}` : `${show(off)} ${e.land.sizeMm > high ? 'over' : 'under'} ${words}`;
-    said.push(`unworn land ${show(e.land.sizeMm)} is ${where} (${show(low)} to ${show(high)})`);
+  const against = (landMm: number, b: typeof band): string => {
+    const off = landMm > b.highMm ? landMm - b.highMm : landMm < b.lowMm ? b.lowMm - landMm : 0;
+    const where = off === 0 ? `inside ${b.words}` : `${show(off, c.unit)} ${landMm > b.highMm ? 'over' : 'under'} ${b.words}`;
+    return `${show(landMm, c.unit)} is ${where} (${show(b.lowMm, c.unit)} to ${show(b.highMm, c.unit)})`;
+  };
+  if (f.land) said.push(`unworn land ${against(f.land.sizeMm, band)}`);
+  const twin = twins.find((t) => t.land);
+  if (!f.land && twin) {
+    const own = bandFor(madeBands(c.sizeMm, c.unit, twin.side, twin.use ?? 'any'), twin.land!.sizeMm);
+    said.push(`the unworn land that belongs to it ${against(twin.land!.sizeMm, own)}`);
   }
-  if (e.worn) {
-    const wear = e.side === 'outside' ? (low + high) / 2 - e.worn.sizeMm : e.worn.sizeMm - (low + high) / 2;
-    said.push(wear >= 0 ? `means at least ${show(wear)} of wear` : `worn place stands ${show(-wear)} on the wrong side: deposit or burr?`);
+  if (f.worn) {
+    const middle = (band.lowMm + band.highMm) / 2;
+    const wear = f.side === 'outside' ? middle - f.worn.sizeMm : f.worn.sizeMm - middle;
+    said.push(
+      wear >= 0
+        ? `means at least ${show(wear, c.unit)} of wear`
+        : `worn place stands ${show(-wear, c.unit)} on the wrong side: deposit or burr?`,
+    );
   }
+  for (const also of c.also) said.push(`also ${also}`);
+  const unit = c.unit === 'in' ? belief.inch : 1 - belief.inch;
+  if (unit > INCH_TO_TELL) said.push(`all places together speak for ${c.unit === 'in' ? 'inch' : 'metric'}`);
+  else if (unit < 1 - INCH_TO_TELL) said.push(`all places together speak against ${c.unit === 'in' ? 'inch' : 'metric'}`);
   return said;
 }
 
-function noteFor(e: NominalEvidence, canTell: boolean, ranked: readonly RankedNominal[]): string {
+function noteFor(land: 'own' | 'twin' | 'none', canTell: boolean, ranked: readonly Weighed[]): string {
   if (ranked.length === 0) return 'Nothing measured yet.';
-  if (canTell && e.land) return 'The unworn land tells.';
-  if (canTell) return 'No unworn land: this rests on how much it may have worn.';
+  if (canTell) return land === 'own' ? 'The unworn land tells.' : 'The unworn land that belongs to it tells.';
   const [first, second] = ranked;
-  const pair = second ? `${first!.name} and ${second.name}` : first!.name;
-  return e.land
-    ? `These readings cannot tell ${pair} apart.`
-    : `Without an unworn land ${pair} cannot be told apart: look for a place that never ran.`;
+  const pair = second ? `${first!.candidate.name} and ${second.candidate.name}` : first!.candidate.name;
+  return land === 'none'
+    ? `Without an unworn land ${pair} cannot be told apart: look for a place that never ran.`
+    : `These readings cannot tell ${pair} apart.`;
 }
 
-/**
- * What was it? Ranks the sizes a maker may have drawn by prior weight x likelihood of the unworn land and of the wear seen.
- *
- * @param inchBelief probability that this machine is inch, 0 to 1; share it over the machine's features
- */
-export function recoverNominal(e: NominalEvidence, inchBelief = 0.5): RecoveredNominal {
-  const seen = e.land?.sizeMm ?? e.worn?.sizeMm;
-  if (seen === undefined) return { ranked: [], canTell: false, note: noteFor(e, false, []), evidence: { mm: 0, in: 0 } };
-  const evidence = { mm: 0, in: 0 };
-  const scored = candidatesBetween(seen - SEARCH_MM, seen + SEARCH_MM).map((c) => {
-    const share = c.weight * likelihood(c, e);
-    evidence[c.unit] += share;
-    return { c, score: share * (c.unit === 'in' ? inchBelief : 1 - inchBelief) };
-  });
-  const total = scored.reduce((s, x) => s + x.score, 0);
-  const ranked = scored
-    .filter((x) => x.score > 0)
-    .sort((p, q) => q.score - p.score)
-    .map(({ c, score }) => ({
-      sizeMm: c.sizeMm,
-      unit: c.unit,
-      name: c.unit === 'mm' ? `${c.name} ${usualBand(c, e.side).words}` : c.name,
-      probability: score / total,
-      reasons: reasonsFor(c, e),
-    }));
-  const canTell = ranked.length > 0 && (ranked[1]?.probability ?? 0) < TELLING_RATIO[e.land ? 'land' : 'wear'] * ranked[0]!.probability;
-  return { ranked, canTell, note: noteFor(e, canTell, ranked), evidence };
+function decidingFor(f: MachineFeature, ranked: readonly Weighed[], land: 'own' | 'twin' | 'none'): DecidingReading | null {
+  const [first, second] = ranked;
+  if (!first || !second) return null;
+  const [ifFirstMm, ifSecondMm] = [madeMiddle(first, f), madeMiddle(second, f)];
+  const pair = `${show(ifFirstMm, first.candidate.unit)} ${first.candidate.unit} if ${first.candidate.name}, ${show(ifSecondMm, second.candidate.unit)} ${second.candidate.unit} if ${second.candidate.name}`;
+  const apart = Math.abs(ifFirstMm - ifSecondMm);
+  const differ = first.candidate.unit !== second.candidate.unit;
+  const told = { ifFirstMm, ifSecondMm };
+  if (land !== 'own' && apart > SEPARABLE * FINE_MM) return { what: 'land', ...told, text: `Measure a place that never ran: ${pair}.` };
+  if (land === 'own' && f.land!.uMm > 2 * FINE_MM && apart > SEPARABLE * FINE_MM)
+    return { what: 'finer', ...told, text: `Measure the unworn land again with a mic: ${pair}.` };
+  return differ
+    ? { what: 'pitch', ...told, text: 'Measure the pitch of any original thread of this machine: it tells inch from metric.' }
+    : { what: 'land', ...told, text: `Measure the unworn land of what it runs in: ${pair}.` };
 }
+
+/** What was each feature of a machine? Ranked, with reasons, and with the reading that would decide. */
+export function recoverNominals(
+  features: readonly MachineFeature[],
+  inchPrior: number,
+): { readonly inch: number; readonly byFeature: ReadonlyMap<string, RecoveredNominal> } {
+  const belief = recoverMachine(features, inchPrior);
+  const byFeature = new Map<string, RecoveredNominal>();
+  for (const f of features) {
+    const weighed = belief.byFeature.get(f.id)!;
+    const twins = f.twinIds.flatMap((id) => features.find((o) => o.id === id) ?? []);
+    const land = f.land ? 'own' : twins.some((t) => t.land) ? 'twin' : 'none';
+    const canTell = land !== 'none' && weighed.length > 0 && (weighed[1]?.probability ?? 0) < TELLING_RATIO * weighed[0]!.probability;
+    byFeature.set(f.id, {
+      ranked: weighed.map((w) => ({
+        sizeMm: w.candidate.sizeMm,
+        unit: w.candidate.unit,
+        name:
+          w.candidate.unit === 'mm'
+            ? `${w.candidate.name} ${bandFor(madeBands(w.candidate.sizeMm, 'mm', f.side, f.use ?? 'any'), f.land?.sizeMm ?? null).words}`
+            : w.candidate.name,
+        probability: w.probability,
+        reasons: reasonsFor(w, f, twins, belief),
+      })),
+      canTell,
+      note: noteFor(land, canTell, weighed),
+      deciding: canTell ? null : decidingFor(f, weighed, land),
+    });
+  }
+  return { inch: belief.inch, byFeature };
+}
+
+/** What was it? One feature by itself. */
+export const recoverNominal = (e: NominalEvidence, inchPrior = 0.5): RecoveredNominal =>
+  recoverNominals([{ ...e, id: 'it', twinIds: [] }], inchPrior).byFeature.get('it')!;

@@ -1,9 +1,49 @@
-export { REFERENCE_TEMP_C, sizeAt20, temperatureUncertaintyMm, USUAL_TEMP_UNCERTAINTY_K, type Temperatures } from './temperature';
-export { INSTRUMENT_KINDS, type InstrumentKind, type InstrumentKindRow } from './instruments.data';
-export type { DiameterReading, Side } from './diameter-reading';
+export {
+  INSTRUMENT_ALPHA_PER_K,
+  REFERENCE_TEMP_C,
+  sizeAt20,
+  temperatureUncertaintyMm,
+  USUAL_TEMP_UNCERTAINTY_K,
+  type Temperatures,
+} from './temperature';
+export { INSTRUMENT_KINDS, type InstrumentKind, type InstrumentKindRow, type Reads } from './instruments.data';
+export { commonMm, scatterMm, SCATTER_SHARE, type DiameterReading, type Side } from './diameter-reading';
+export { curveAt, fitHarmonics, K95, K95_VECTOR, ordersAllowed, type ClockPoint, type HarmonicFit, type Wave } from './harmonics';
+export { fitLobes, V_BLOCKS_DEG, vBlockFactor, vBlockSees, type LobeFit } from './v-block';
+export { roundness, type Roundness } from './roundness';
+export { fitProfile, type Profile, type ProfileKind, type ProfilePoint } from './profile';
+export { fitBend, runOut, type Bend, type Holding, type RunOut } from './bend';
 export { analyseSection, diameterAt, type Section } from './section';
 export { fitTaper, type Taper } from './taper';
 export { analyseShape, expand95, uncertaintyParts, type Shape, type UncertaintyParts } from './shape';
-export { defaultClocks, defaultStations, FOUR_CLOCKS, nextSpot, plannedSpots, type Spot } from './measuring-plan';
+export {
+  defaultClocks,
+  defaultStations,
+  FOUR_CLOCKS,
+  nextSpot,
+  openSpots,
+  planFor,
+  plannedSpots,
+  SUSPICIONS,
+  type MeasuringPlan,
+  type PlanInput,
+  type Spot,
+  type Suspicion,
+} from './measuring-plan';
+export { planAdvice, type PlanAdvice } from './plan-advice';
+export {
+  FEATURE_KIND_IDS,
+  FEATURE_KINDS,
+  isDiameter,
+  isIndicator,
+  QUANTITIES,
+  QUANTITY_IDS,
+  readsFor,
+  type FeatureKind,
+  type FeatureKindRow,
+  type Quantity,
+} from './feature-kinds.data';
 export { doubtReading, PLAUSIBLE_SHARE, type Doubt } from './plausible';
-export { suggestInstrument, type Suggestable } from './suggest-instrument';
+export { suggestForPlan, suggestInstrument, type Suggestable } from './suggest-instrument';
+export { depthCheck, type DepthCheck, type DepthCheckInput } from './depth-check';
+export { disputes, type Dispute, type InstrumentReading, type SideOfDispute } from './agreement';

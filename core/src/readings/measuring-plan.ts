@@ -1,33 +1,146 @@
 import type { Side } from './diameter-reading';
+import { FEATURE_KINDS, isDiameter, isIndicator, type FeatureKind, type Quantity } from './feature-kinds.data';
+import type { InstrumentKind } from './instruments.data';
 
-/** One place to measure: where along the component and in which direction. */
+/** One place to measure: where along the component, in which direction, and what is read there. */
 export interface Spot {
   readonly stationMm: number;
   readonly clockDeg: number;
+  readonly quantity: Quantity;
 }
+
+/** What somebody thinks happened to a place before it is measured. */
+export const SUSPICIONS = ['bearing', 'oval', 'tapered', 'bent', 'lobed', 'seal-groove'] as const;
+export type Suspicion = (typeof SUSPICIONS)[number];
 
 /** Four directions tell an oval from four lobes. */
 export const FOUR_CLOCKS = [0, 45, 90, 135] as const;
 const TWO_CLOCKS = [0, 90] as const;
+const SIX_CLOCKS = [0, 30, 60, 90, 120, 150] as const;
+/** A head that touches at three points sees lobes when it is turned within a third of a circle. */
+const HEAD_CLOCKS = [0, 40, 80] as const;
+const EIGHT_ROUND = [0, 45, 90, 135, 180, 225, 270, 315] as const;
+const SIXTEEN_ROUND = Array.from({ length: 16 }, (_, i) => i * 22.5);
 /** Stay this far from an edge, where burrs and chamfers lie. */
 const EDGE_MM = 3;
+/** A lip wears a groove about this wide. */
+const LIP_MM = 2;
+
+const half = (mm: number): number => Math.round(mm * 2) / 2;
 
 /** Stations near both ends and in the middle; a short feature gets fewer. Whole or half millimetres. */
 export function defaultStations(startMm: number, lengthMm: number): number[] {
   const edge = Math.min(EDGE_MM, lengthMm / 4);
   const at = lengthMm < 8 ? [0.5] : lengthMm < 16 ? [edge / lengthMm, 1 - edge / lengthMm] : [edge / lengthMm, 0.5, 1 - edge / lengthMm];
-  return at.map((f) => Math.round((startMm + f * lengthMm) * 2) / 2);
+  return at.map((f) => half(startMm + f * lengthMm));
 }
 
 /** A hole is taken in four directions, an outside in two: add 45° and 135° when they differ. */
 export const defaultClocks = (side: Side): number[] => [...(side === 'inside' ? FOUR_CLOCKS : TWO_CLOCKS)];
 
-/** Every planned spot in measuring order: station by station, clock by clock. */
-export const plannedSpots = (stationsMm: readonly number[], clocksDeg: readonly number[]): Spot[] =>
-  [...stationsMm].sort((p, q) => p - q).flatMap((stationMm) => clocksDeg.map((clockDeg) => ({ stationMm, clockDeg })));
+/** What a place needs: where, in which directions, with what, and why. */
+export interface MeasuringPlan {
+  readonly stationsMm: readonly number[];
+  readonly clocksDeg: readonly number[];
+  /** Kinds of instrument, the one to reach for first. */
+  readonly instruments: readonly InstrumentKind[];
+  readonly why: readonly string[];
+  /** Where it is likely that it never wore. */
+  readonly unworn: string;
+}
 
-const sameSpot = (p: Spot, q: Spot): boolean => Math.abs(p.stationMm - q.stationMm) < 0.01 && Math.abs(p.clockDeg - q.clockDeg) < 0.01;
+export interface PlanInput {
+  readonly kind: FeatureKind;
+  readonly side: Side;
+  readonly startMm: number;
+  readonly lengthMm: number;
+  readonly suspicions: readonly Suspicion[];
+}
+
+const evenly = (startMm: number, lengthMm: number, count: number): number[] => {
+  const edge = Math.min(EDGE_MM, lengthMm / 8);
+  return Array.from({ length: count }, (_, i) => half(startMm + edge + (i * (lengthMm - 2 * edge)) / (count - 1)));
+};
+
+function stationsFor({ kind, startMm, lengthMm, suspicions }: PlanInput): number[] {
+  const has = (s: Suspicion): boolean => suspicions.includes(s);
+  if (!FEATURE_KINDS[kind].grid) return [half(startMm + lengthMm / 2)];
+  if (kind === 'straightness' || has('bent')) return [...new Set(evenly(startMm, lengthMm, lengthMm < 60 ? 3 : lengthMm < 200 ? 5 : 7))];
+  if (kind === 'lobes' || kind === 'run-out') return [half(startMm + lengthMm / 2)];
+  if (has('seal-groove')) {
+    const middle = startMm + lengthMm / 2;
+    const run = [middle - 2 * LIP_MM, middle, middle + 2 * LIP_MM].map(half);
+    return [...new Set([...evenly(startMm, lengthMm, 3), ...run])].sort((p, q) => p - q);
+  }
+  if (kind === 'taper' || has('tapered')) return [...new Set(evenly(startMm, lengthMm, lengthMm < 16 ? 3 : 5))];
+  return defaultStations(startMm, lengthMm);
+}
+
+function clocksFor({ kind, side, suspicions }: PlanInput): number[] {
+  const has = (s: Suspicion): boolean => suspicions.includes(s);
+  if (kind === 'lobes') return [...SIXTEEN_ROUND];
+  if (isIndicator(kind)) return [...EIGHT_ROUND];
+  if (kind === 'wall') return [0, 90, 180, 270];
+  if (!isDiameter(kind)) return [0];
+  if (has('oval') && has('lobed')) return [...SIX_CLOCKS];
+  if (has('oval') || has('bearing')) return [...FOUR_CLOCKS];
+  if (has('lobed')) return side === 'inside' ? [...HEAD_CLOCKS] : [...SIX_CLOCKS];
+  return defaultClocks(side);
+}
+
+function instrumentsFor({ kind, side, suspicions }: PlanInput): InstrumentKind[] {
+  if (isIndicator(kind)) return ['indicator'];
+  if (kind === 'depth') return ['depth-mic', 'depth-rod', 'caliper'];
+  if (kind === 'length' || kind === 'groove' || kind === 'flats' || kind === 'key') return ['micrometer', 'caliper', 'depth-mic'];
+  if (!isDiameter(kind)) return ['caliper', 'micrometer'];
+  if (side === 'outside') return ['micrometer', 'caliper'];
+  // A three-point head is blind to an oval, a two-point gauge to three lobes.
+  if (suspicions.includes('lobed') && !suspicions.includes('oval')) return ['bore-head', 'dial-bore-gauge', 'telescoping-gauge'];
+  return ['telescoping-gauge', 'dial-bore-gauge', 'caliper', 'bore-head'];
+}
+
+const WHY: Readonly<Record<Suspicion, string>> = {
+  bearing: 'Where a bearing ran: four directions, and both ends of the seat.',
+  oval: 'Oval: two points of contact at four clock angles; a three-point head is blind to it.',
+  tapered: 'Tapered: five stations, so that a belly or a bell-mouth shows too.',
+  bent: 'Bent: an indicator at several stations and eight clock angles, on V-blocks or between centres.',
+  lobed: 'Lobed: three points of contact, or a V-block; two points cannot see three lobes.',
+  'seal-groove': 'Grooved by a seal: stations in the track and close on both sides of it.',
+};
+
+const UNWORN: Readonly<Record<Side, string>> = {
+  outside: 'Look for a size that never ran: under the seal’s housing, past the bearing, at the end behind the retaining ring.',
+  inside: 'Look for a size that never ran: the last turn at the closed end, behind a groove, between two bushes.',
+};
+
+/** The measuring plan of a place from its kind, its length and what is suspected. */
+export function planFor(input: PlanInput): MeasuringPlan {
+  const why = input.suspicions.map((s) => WHY[s]);
+  return {
+    stationsMm: stationsFor(input),
+    clocksDeg: clocksFor(input),
+    instruments: instrumentsFor(input),
+    why: why.length
+      ? why
+      : [isDiameter(input.kind) ? 'Both ends and the middle.' : `${FEATURE_KINDS[input.kind].name}: at the place itself.`],
+    unworn: UNWORN[input.side],
+  };
+}
+
+/** Every planned spot in measuring order: station by station, clock by clock, quantity by quantity. */
+export const plannedSpots = (stationsMm: readonly number[], clocksDeg: readonly number[], quantities: readonly Quantity[]): Spot[] =>
+  [...stationsMm]
+    .sort((p, q) => p - q)
+    .flatMap((stationMm) => clocksDeg.flatMap((clockDeg) => quantities.map((quantity) => ({ stationMm, clockDeg, quantity }))));
+
+const keyOf = (s: Spot): string => `${Math.round(s.stationMm * 100)} ${Math.round(s.clockDeg * 100)} ${s.quantity}`;
+
+/** Planned spots that are neither measured nor passed over, in order. */
+export function openSpots(planned: readonly Spot[], taken: readonly Spot[], skipped: readonly Spot[] = []): Spot[] {
+  const closed = new Set([...taken, ...skipped].map(keyOf));
+  return planned.filter((spot) => !closed.has(keyOf(spot)));
+}
 
 /** The first planned spot with no reading, or null when all are in. */
-export const nextSpot = (planned: readonly Spot[], taken: readonly Spot[]): Spot | null =>
-  planned.find((spot) => !taken.some((t) => sameSpot(spot, t))) ?? null;
+export const nextSpot = (planned: readonly Spot[], taken: readonly Spot[], skipped: readonly Spot[] = []): Spot | null =>
+  openSpots(planned, taken, skipped)[0] ?? null;

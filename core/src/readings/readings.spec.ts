@@ -119,9 +119,9 @@ it('fits no taper to one station', () => {
 
 describe('the measuring plan', () => {
   it('goes station by station, clock by clock, to the first spot without a reading', () => {
-    const planned = plannedSpots([20, 5], [0, 90]);
-    expect(planned[0]).toEqual({ stationMm: 5, clockDeg: 0 });
-    expect(nextSpot(planned, [{ stationMm: 5, clockDeg: 0 }])).toEqual({ stationMm: 5, clockDeg: 90 });
+    const planned = plannedSpots([20, 5], [0, 90], ['size']);
+    expect(planned[0]).toEqual({ stationMm: 5, clockDeg: 0, quantity: 'size' });
+    expect(nextSpot(planned, [{ stationMm: 5, clockDeg: 0, quantity: 'size' }])).toEqual({ stationMm: 5, clockDeg: 90, quantity: 'size' });
     expect(nextSpot(planned, planned)).toBeNull();
   });
 

@@ -1,13 +1,17 @@
-import type { DiameterReading } from './diameter-reading';
+import { commonMm, scatterMm, type DiameterReading } from './diameter-reading';
+import { curveAt, fitHarmonics, K95, ordersAllowed, type HarmonicFit, type Wave } from './harmonics';
 
 /**
- * What two-point diameters at one station say: d(t) = mean + a cos 2t + b sin 2t.
- * Ovality is largest less smallest diameter of that curve, 2 sqrt(a² + b²).
+ * What diameters at one station say. Two points: d(t) = mean + waves of even order, of which the second is the oval; as many as
+ * the directions allow. Three points 120° apart: waves of order 3, 6, 9 alone.
+ * Ovality is largest less smallest diameter of the second wave, 2 sqrt(a² + b²).
  */
 export interface Section {
   readonly stationMm: number;
   readonly readings: number;
   readonly meanMm: number;
+  /** Half width of the 95 % band of the mean, mm, without temperature. */
+  readonly meanPlusMinusMm: number;
   readonly smallestMm: number;
   readonly largestMm: number;
   /**
@@ -16,16 +20,26 @@ export interface Section {
    */
   readonly ovalityKind: 'fitted' | 'at-least' | 'unknown';
   readonly ovalityMm: number;
+  /** Half width of its 95 % band, mm; null where it is not fitted. */
+  readonly ovalityPlusMinusMm: number | null;
   /** Direction of the long axis, degrees in [0, 180), when fitted. */
   readonly longAxisDeg: number | null;
+  /** Three-lobedness by a three-point head: highest less lowest radius, mm; null when no head turned through three directions. */
+  readonly lobingMm: number | null;
+  readonly lobingPlusMinusMm: number | null;
   /** Standard deviation of repeats at one direction, mm; null without repeats. */
   readonly repeatMm: number | null;
   /** Largest distance of an averaged direction from the fitted curve, mm; null unless there is one direction to spare. */
   readonly unexplainedMm: number | null;
-  /** Fourier terms of the curve, mm. */
-  readonly a: number;
-  readonly b: number;
+  /** Waves of the diameter by two points: 2, 4 and 6 round the clock as far as the directions allow; empty where nothing is fitted. */
+  readonly waves: readonly Wave[];
 }
+
+/** Even waves in the order in which they matter: two points see no other. */
+const EVEN = [2, 4, 6] as const;
+/** A wave beyond the oval is taken in only with this many directions more than it needs: it would explain the scatter away. */
+const DIRECTIONS_TO_SPARE = 1;
+const SCAN_DEG = 0.5;
 
 interface Direction {
   readonly deg: number;
@@ -49,37 +63,41 @@ function byDirection(readings: readonly DiameterReading[]): Direction[] {
   });
 }
 
-/** Solves the symmetric 3 x 3 normal equations by Cramer's rule; null when the directions do not span them. */
-function solve3(m: readonly number[][], v: readonly number[]): [number, number, number] | null {
-  const det = (c: readonly (readonly number[])[]): number =>
-    c[0]![0]! * (c[1]![1]! * c[2]![2]! - c[1]![2]! * c[2]![1]!) -
-    c[0]![1]! * (c[1]![0]! * c[2]![2]! - c[1]![2]! * c[2]![0]!) +
-    c[0]![2]! * (c[1]![0]! * c[2]![1]! - c[1]![1]! * c[2]![0]!);
-  const whole = det(m);
-  if (Math.abs(whole) < 1e-9) return null;
-  const withColumn = (k: number): number => det(m.map((row, i) => row.map((x, j) => (j === k ? v[i]! : x)))) / whole;
-  return [withColumn(0), withColumn(1), withColumn(2)];
+/** Root mean square of what scatters, and the largest of what is shared. */
+function spread(readings: readonly DiameterReading[]): { readonly scatter: number; readonly common: number } {
+  return {
+    scatter: Math.sqrt(readings.reduce((s, r) => s + scatterMm(r) ** 2, 0) / readings.length),
+    common: Math.max(...readings.map(commonMm)),
+  };
 }
 
-function fitOval(directions: readonly Direction[]): { mean: number; a: number; b: number } | null {
-  const rows = directions.map(({ deg, meanMm }) => {
-    const t = (deg * Math.PI) / 90;
-    return { basis: [1, Math.cos(t), Math.sin(t)], y: meanMm };
-  });
-  const normal = [0, 1, 2].map((i) => [0, 1, 2].map((j) => rows.reduce((s, r) => s + r.basis[i]! * r.basis[j]!, 0)));
-  const right = [0, 1, 2].map((i) => rows.reduce((s, r) => s + r.basis[i]! * r.y, 0));
-  const solved = solve3(normal, right);
-  return solved && { mean: solved[0], a: solved[1], b: solved[2] };
+/** The waves that the directions allow, the oval always, a higher one only with a direction to spare. */
+function fitEven(readings: readonly DiameterReading[], directions: readonly Direction[], scatter: number): HarmonicFit | null {
+  const possible = ordersAllowed(
+    directions.map((d) => d.deg),
+    EVEN,
+  );
+  const kept = possible.filter((order, i) => order === 2 || directions.length >= 3 + 2 * i + DIRECTIONS_TO_SPARE);
+  return kept.length ? fitHarmonics(readings, kept, scatter) : null;
 }
 
-/** Direction of the long axis to a millionth of a degree, so that rounding noise under 0° is not called 180°. */
-const axisDeg = (a: number, b: number): number => modulo180(Math.round(((Math.atan2(b, a) * 90) / Math.PI) * 1e6) / 1e6);
+/** Smallest and largest of a fitted curve. */
+function ends(fit: HarmonicFit): { readonly low: number; readonly high: number } {
+  if (fit.waves.length === 1) return { low: fit.meanMm - fit.waves[0]!.amplitudeMm, high: fit.meanMm + fit.waves[0]!.amplitudeMm };
+  const sizes = Array.from({ length: 180 / SCAN_DEG }, (_, i) => curveAt(fit, i * SCAN_DEG));
+  return { low: Math.min(...sizes), high: Math.max(...sizes) };
+}
+
+/** Lobes by a three-point head: its size goes with 2 c cos 3t where the radius goes with c cos 3t. */
+function lobing(readings: readonly DiameterReading[]): { readonly mm: number; readonly plusMinusMm: number } | null {
+  const heads = readings.filter((r) => r.points === 3);
+  const directions = new Set(heads.map((r) => Math.round((((r.clockDeg % 120) + 120) % 120) * 100)));
+  const fit = directions.size >= 3 ? fitHarmonics(heads, [3], spread(heads).scatter) : null;
+  return fit && { mm: fit.waves[0]!.amplitudeMm, plusMinusMm: fit.waves[0]!.plusMinusMm };
+}
 
 /** The fitted diameter at a clock angle, mm. */
-export const diameterAt = (section: Pick<Section, 'meanMm' | 'a' | 'b'>, clockDeg: number): number => {
-  const t = (clockDeg * Math.PI) / 90;
-  return section.meanMm + section.a * Math.cos(t) + section.b * Math.sin(t);
-};
+export const diameterAt = (section: Pick<Section, 'meanMm' | 'waves'>, clockDeg: number): number => curveAt(section, clockDeg);
 
 /**
  * Analyses the readings of one station.
@@ -90,37 +108,56 @@ export const diameterAt = (section: Pick<Section, 'meanMm' | 'a' | 'b'>, clockDe
  * @param readings at least one, all of one station
  */
 export function analyseSection(stationMm: number, readings: readonly DiameterReading[]): Section {
-  const directions = byDirection(readings);
+  const twoPoint = readings.filter((r) => r.points === 2);
+  // Sizes by three points are another thing than sizes by two: where both were taken, two points tell the section.
+  const telling = twoPoint.length ? twoPoint : readings;
+  const directions = byDirection(telling);
   const sizes = directions.map((d) => d.meanMm);
-  const spare = readings.length - directions.length;
+  const spare = telling.length - directions.length;
   const repeatMm = spare > 0 ? Math.sqrt(directions.reduce((s, d) => s + d.squaresMm2, 0) / spare) : null;
   const low = Math.min(...sizes);
   const high = Math.max(...sizes);
-  const plain = { stationMm, readings: readings.length, repeatMm, a: 0, b: 0, longAxisDeg: null, unexplainedMm: null };
-  const twoPoint = directions.length > 0 && readings.every((r) => r.points === 2);
-  const fit = twoPoint && directions.length >= 3 ? fitOval(directions) : null;
+  const { scatter, common } = spread(telling);
+  const lobes = lobing(readings);
+  const plain = {
+    stationMm,
+    readings: readings.length,
+    repeatMm,
+    lobingMm: lobes?.mm ?? null,
+    lobingPlusMinusMm: lobes?.plusMinusMm ?? null,
+  };
+  const fit = twoPoint.length && directions.length >= 3 ? fitEven(telling, directions, scatter) : null;
   if (fit === null) {
-    const atLeast = twoPoint && directions.length >= 2;
+    const atLeast = twoPoint.length > 0 && directions.length >= 2;
     return {
       ...plain,
       meanMm: mean(sizes),
+      meanPlusMinusMm: K95 * Math.hypot(common, scatter / Math.sqrt(telling.length)),
       smallestMm: low,
       largestMm: high,
       ovalityKind: atLeast ? 'at-least' : 'unknown',
       ovalityMm: atLeast ? high - low : 0,
+      ovalityPlusMinusMm: null,
+      longAxisDeg: null,
+      unexplainedMm: null,
+      waves: [],
     };
   }
-  const half = Math.hypot(fit.a, fit.b);
-  const curve = { meanMm: fit.mean, a: fit.a, b: fit.b };
-  const off = directions.map((d) => Math.abs(d.meanMm - diameterAt(curve, d.deg)));
+  const curve = ends(fit);
+  const oval = fit.waves[0]!;
+  const off = directions.map((d) => Math.abs(d.meanMm - curveAt(fit, d.deg)));
+  const unknowns = 1 + 2 * fit.waves.length;
   return {
     ...plain,
-    ...curve,
-    smallestMm: Math.min(fit.mean - half, low),
-    largestMm: Math.max(fit.mean + half, high),
+    meanMm: fit.meanMm,
+    meanPlusMinusMm: Math.hypot(K95 * common, fit.meanPlusMinusMm),
+    smallestMm: Math.min(curve.low, low),
+    largestMm: Math.max(curve.high, high),
     ovalityKind: 'fitted',
-    ovalityMm: 2 * half,
-    longAxisDeg: half < 1e-9 ? null : axisDeg(fit.a, fit.b),
-    unexplainedMm: directions.length > 3 ? Math.max(...off) : null,
+    ovalityMm: 2 * oval.amplitudeMm,
+    ovalityPlusMinusMm: 2 * oval.plusMinusMm,
+    longAxisDeg: oval.amplitudeMm < 1e-9 ? null : oval.peakDeg,
+    unexplainedMm: directions.length > unknowns ? Math.max(...off) : null,
+    waves: fit.waves,
   };
 }

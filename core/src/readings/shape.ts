@@ -1,5 +1,8 @@
 import type { DiameterReading, Side } from './diameter-reading';
 import { analyseSection, type Section } from './section';
+import { commonMm, scatterMm } from './diameter-reading';
+import { K95 } from './harmonics';
+import { fitProfile, type Profile, type ProfilePoint } from './profile';
 import { fitTaper, type Taper } from './taper';
 import { temperatureUncertaintyMm } from './temperature';
 
@@ -16,6 +19,10 @@ export interface Shape {
   /** The section with the largest ovality seen. */
   readonly mostOval: Section;
   readonly taper: Taper | null;
+  /** Taper and belly along the axis with their 95 % bands; null with one station. */
+  readonly profile: Profile | null;
+  /** Half width of the 95 % band of the mean, mm. */
+  readonly meanPlusMinusMm: number;
   /** Half width of the 95 % band of any one size of this feature, mm. */
   readonly plusMinusMm: number;
   /** Sentences: what readings like these cannot show, and what would. */
@@ -36,12 +43,19 @@ function byStation(readings: readonly DiameterReading[]): Section[] {
   return groups.map((group) => analyseSection(group[0]!.stationMm, group));
 }
 
+const directionsIn = (readings: readonly DiameterReading[], stationMm: number): number =>
+  new Set(readings.flatMap((r) => (Math.abs(r.stationMm - stationMm) < SAME_STATION_MM && r.points === 2 ? [r.clockDeg % 180] : []))).size;
+
 function blindSpots(readings: readonly DiameterReading[], sections: readonly Section[]): string[] {
   const said: string[] = [];
   const threePoint = readings.filter((r) => r.points === 3).length;
-  if (threePoint < readings.length) said.push('Two-point readings cannot show three lobes. A three-point head or a V-block would.');
-  if (threePoint > 0)
+  const turned = sections.some((s) => s.lobingMm !== null);
+  if (threePoint === 0) said.push('Two-point readings cannot show three lobes. A three-point head or a V-block would.');
+  if (threePoint === readings.length)
     said.push('A three-point head cannot show an oval. Use a telescoping gauge or a dial bore gauge at four clock angles.');
+  if (threePoint > 0 && !turned) said.push('A three-point head shows lobes only when it is turned: read it at 0°, 40° and 80°.');
+  const three = (s: Section): boolean => s.ovalityKind === 'fitted' && directionsIn(readings, s.stationMm) === 3;
+  if (sections.some(three)) said.push('Three directions take four lobes for an oval. A fourth tells them apart.');
   const onlyLowerBound = sections.filter((s) => s.ovalityKind === 'at-least').length;
   const noOval = sections.filter((s) => s.ovalityKind === 'unknown').length;
   if (threePoint === 0 && noOval > 0) said.push('One direction cannot show an oval. Add readings at 45°, 90° and 135°.');
@@ -72,6 +86,25 @@ export function uncertaintyParts(readings: readonly DiameterReading[], sections:
   };
 }
 
+/** A direction more or less at one station would shift its mean by the whole oval: only stations that fit it, or all alike, compare. */
+function profilePoints(readings: readonly DiameterReading[], sections: readonly Section[]): ProfilePoint[] {
+  const scatter = Math.sqrt(readings.reduce((s, r) => s + scatterMm(r) ** 2, 0) / readings.length);
+  return sections.map((s) => ({
+    stationMm: s.stationMm,
+    sizeMm: s.meanMm,
+    uMm: Math.max(scatter, s.repeatMm ?? 0) / Math.sqrt(s.readings),
+  }));
+}
+
+/** Band of the mean of all stations: what the instrument shares in full, what scatters by the root of the readings, temperature. */
+function meanBand(readings: readonly DiameterReading[], sections: readonly Section[], alphaPerK: number): number {
+  const common = Math.max(...readings.map(commonMm));
+  const { temperatureMm } = uncertaintyParts(readings, sections, alphaPerK);
+  const scatter =
+    Math.hypot(...sections.map((s) => Math.sqrt(Math.max((s.meanPlusMinusMm / K95) ** 2 - common ** 2, 0)))) / sections.length;
+  return K95 * Math.hypot(common, scatter, temperatureMm);
+}
+
 /**
  * Analyses one feature's diameters.
  *
@@ -95,6 +128,8 @@ export function analyseShape(side: Side, readings: readonly DiameterReading[], a
     largestAtMm: largest.stationMm,
     mostOval: sections.reduce((p, q) => (q.ovalityMm > p.ovalityMm ? q : p)),
     taper: fitTaper(sections.map((s) => ({ stationMm: s.stationMm, sizeMm: s.meanMm }))),
+    profile: fitProfile(side, profilePoints(readings, sections)),
+    meanPlusMinusMm: meanBand(readings, sections, alphaPerK),
     plusMinusMm: expand95(uncertaintyParts(readings, sections, alphaPerK)),
     cannotShow: blindSpots(readings, sections),
   };

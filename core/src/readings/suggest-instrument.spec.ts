@@ -1,4 +1,4 @@
-import { suggestInstrument, type Suggestable } from './suggest-instrument';
+import { suggestForPlan, suggestInstrument, type Suggestable } from './suggest-instrument';
 
 const instrument = (id: string, kind: Suggestable['kind'], unit: 'mm' | 'in', rangeLowMm: number, rangeHighMm: number): Suggestable => ({
   id,
@@ -32,4 +32,10 @@ it.each([
 it('never reaches for a three-point head while a two-point instrument will do', () => {
   expect(of('inside', 30, 'mm')).not.toBe('head');
   expect(suggestInstrument([crib[4]!], 'inside', 30, 'mm')!.id).toBe('head');
+});
+
+it('takes what the plan reaches for first, and what there is where the crib lacks it', () => {
+  expect(suggestForPlan(crib, ['bore-head', 'telescoping-gauge'], 'inside', 40, 'mm')?.id).toBe('head');
+  expect(suggestForPlan(crib, ['bore-head', 'telescoping-gauge'], 'inside', 90, 'mm')?.id).toBe('tele');
+  expect(suggestForPlan(crib, ['indicator'], 'outside', null, 'mm')?.id).toBe('mic-0-25');
 });

@@ -33,3 +33,23 @@ export function suggestInstrument<I extends Suggestable>(
   const rank = (i: I): number => REACH[side].indexOf(i.kind) * 2 + (i.unit === unit ? 0 : 1);
   return crib.filter((i) => REACH[side].includes(i.kind) && holds(i)).sort((p, q) => rank(p) - rank(q))[0];
 }
+
+/**
+ * The instrument for a measuring plan: the first kind that the plan reaches for whose range holds the size, in the job's unit
+ * before the other.
+ *
+ * @param kinds as the plan names them, the one to reach for first
+ * @param sizeMm about what is measured; null when not known yet, or when the range is of something else
+ */
+export function suggestForPlan<I extends Suggestable>(
+  crib: readonly I[],
+  kinds: readonly InstrumentKind[],
+  side: Side,
+  sizeMm: number | null,
+  unit: LengthUnit,
+): I | undefined {
+  const holds = (i: I): boolean => sizeMm === null || (sizeMm >= i.rangeLowMm && sizeMm <= i.rangeHighMm);
+  const rank = (i: I): number => kinds.indexOf(i.kind) * 2 + (i.unit === unit ? 0 : 1);
+  const fit = crib.filter((i) => kinds.includes(i.kind) && holds(i)).sort((p, q) => rank(p) - rank(q))[0];
+  return fit ?? suggestInstrument(crib, side, sizeMm, unit);
+}

@@ -28,6 +28,11 @@ export const CAUTIONS: Readonly<Record<Hazard, Caution>> = {
     why: 'It lets go all at once.',
     who: 'Hold it in a compressor or a press before the last fastener comes out.',
   },
+  'raised-load': {
+    what: 'Raised load.',
+    why: 'It comes down when the pin or the oil that holds it comes out.',
+    who: 'Lower it, or block it so that it cannot fall, before anything is undone.',
+  },
   fuel: {
     what: 'Held fuel.',
     why: 'Vapour burns long after the tank is empty.',
@@ -48,5 +53,15 @@ export const CAUTIONS: Readonly<Record<Hazard, Caution>> = {
     what: 'Old linings, gaskets or paint.',
     why: 'May hold asbestos or lead.',
     who: 'Do not dry-scrape or grind; have it tested first.',
+  },
+  plating: {
+    what: 'Old plating or chrome.',
+    why: 'Cadmium and chrome are poison as dust and as fume; burnt fluoro-rubber seals leave an acid.',
+    who: 'No heat, no dry grinding; gloves on burnt seals. Stripping and plating are for a plater.',
+  },
+  'burning-metals': {
+    what: 'Beryllium copper, magnesium or lead bronze.',
+    why: 'Their dust harms the lungs; magnesium chips burn and water feeds them.',
+    who: 'Have the alloy named first. Wet or extracted cutting, the right extinguisher at hand, somebody who knows it.',
   },
 };

@@ -1,6 +1,8 @@
 import type { TurnedPart } from '../part';
 import type { TouchedEdge } from '../setups';
+import type { Spot } from '../readings';
 import type { JobSheet } from './records';
+import type { SeenChoice, SettleChoice, SkipChoice, StripChoice } from './strip-records';
 
 /** Which fit a mate gets, and whether its hole stays as it is. */
 export interface FitChoice {
@@ -26,6 +28,10 @@ export interface NominalChoice {
 export interface RouteChoice {
   readonly cause: string;
   readonly route: string;
+  /** Root cause from the list of causes; empty where none of them is it. */
+  readonly causeId: string;
+  /** What keeps it from coming back; empty where nothing is done against it. */
+  readonly cure: string;
 }
 
 export interface PlanChoice {
@@ -53,6 +59,15 @@ export const choiceKey = {
   fit: (featureId: string): string => `fit:${featureId}`,
   running: (featureId: string): string => `running:${featureId}`,
   caution: (hazard: string): string => `caution:${hazard}`,
+  strip: (componentId: string): string => `strip:${componentId}`,
+  soft: (id: string): string => `soft:${id}`,
+  fragment: (id: string): string => `fragment:${id}`,
+  earlier: (id: string): string => `earlier:${id}`,
+  act: (id: string): string => `act:${id}`,
+  finding: (id: string): string => `finding:${id}`,
+  seen: (featureId: string): string => `seen:${featureId}`,
+  settle: (featureId: string, pair: string): string => `settle:${featureId}:${pair}`,
+  skip: (featureId: string): string => `skip:${featureId}`,
   accept: (figureKey: string): string => `accept:${figureKey}`,
 } as const;
 
@@ -61,7 +76,23 @@ const valueOf = <T>(sheet: JobSheet, key: string): T | null => (sheet.choices.fi
 export const chosenFit = (sheet: JobSheet, featureId: string): FitChoice | null => valueOf(sheet, choiceKey.fit(featureId));
 export const chosenRunning = (sheet: JobSheet, featureId: string): RunningChoice | null => valueOf(sheet, choiceKey.running(featureId));
 export const chosenNominal = (sheet: JobSheet, featureId: string): NominalChoice | null => valueOf(sheet, choiceKey.nominal(featureId));
-export const chosenRoute = (sheet: JobSheet): RouteChoice | null => valueOf(sheet, choiceKey.route);
+/** A route written down before causes had ids has none. */
+export function chosenRoute(sheet: JobSheet): RouteChoice | null {
+  const route = valueOf<RouteChoice>(sheet, choiceKey.route);
+  return route && { ...route, causeId: route.causeId ?? '', cure: route.cure ?? '' };
+}
 export const chosenPart = (sheet: JobSheet): TurnedPart | null => valueOf(sheet, choiceKey.part);
 export const chosenPlan = (sheet: JobSheet): PlanChoice | null => valueOf(sheet, choiceKey.plan);
 export const chosenReturn = (sheet: JobSheet): ReturnChoice | null => valueOf(sheet, choiceKey.returned);
+export const chosenStrip = (sheet: JobSheet, componentId: string): StripChoice | null => valueOf(sheet, choiceKey.strip(componentId));
+export const chosenSeen = (sheet: JobSheet, featureId: string): SeenChoice | null => valueOf(sheet, choiceKey.seen(featureId));
+export const chosenSkips = (sheet: JobSheet, featureId: string): readonly Spot[] =>
+  valueOf<SkipChoice>(sheet, choiceKey.skip(featureId))?.spots ?? [];
+
+/** Settled disputes of a place: by pair of instruments, the one believed. */
+export function settledPairs(sheet: JobSheet, featureId: string): Record<string, string> {
+  const head = choiceKey.settle(featureId, '');
+  return Object.fromEntries(
+    sheet.choices.flatMap((c) => (c.key.startsWith(head) ? [[c.key.slice(head.length), (c.value as SettleChoice).believed]] : [])),
+  );
+}

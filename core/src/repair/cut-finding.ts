@@ -1,7 +1,7 @@
 import { advise, LEAST_CHIP_MM, type Advice, type CutRecord } from '../coach';
 import { USUAL_PASSES } from '../process';
 import { minus, plus, sumOf, type Figure } from '../working';
-import { alphaOf, readingFigure, toDiameter } from './feature-finding';
+import { alphaOf, readingFigure, toDiameter } from './measured';
 import type { PartFinding, SegmentFinding } from './part-finding';
 import type { PlanFinding } from './plan-finding';
 import type { JobSheet, ReadingRecord, Shop } from './records';

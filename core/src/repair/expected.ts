@@ -1,3 +1,4 @@
+import { QUANTITIES, type Quantity } from '../readings';
 import type { FeatureFinding } from './feature-finding';
 import type { ReadingRecord } from './records';
 
@@ -9,6 +10,12 @@ const newest = (readings: readonly ReadingRecord[]): ReadingRecord | undefined =
 export const expectedSizeMm = (readings: readonly ReadingRecord[], chosenNominalMm: number | null): number | null =>
   newest(readings)?.valueMm ?? chosenNominalMm;
 
-/** The same for a feature that is already worked out. */
-export const expectedAt = (finding: FeatureFinding): number | null =>
-  expectedSizeMm(finding.readings, finding.chosenNominal?.sizeMm ?? null);
+/** The same for one quantity of a place that is already worked out; an indicator swings about nothing and expects nothing. */
+export function expectedAt(finding: FeatureFinding, quantity: Quantity): number | null {
+  if (QUANTITIES[quantity].reads === 'indicator') return null;
+  const size = quantity === 'size' ? (finding.chosenNominal?.sizeMm ?? null) : null;
+  return expectedSizeMm(
+    finding.readings.filter((r) => r.quantity === quantity),
+    size,
+  );
+}

@@ -4,7 +4,8 @@ import { press, type PressResult } from '../interference';
 import { materialOf } from '../materials';
 import { REFERENCE_TEMP_C } from '../readings';
 import { chosenPart, chosenRunning, type RunningChoice } from './choices';
-import { alphaOf, type FeatureFinding } from './feature-finding';
+import type { FeatureFinding } from './feature-finding';
+import { alphaOf } from './measured';
 import type { JobSheet } from './records';
 
 /** What a pin made to a target will do in its hole. */

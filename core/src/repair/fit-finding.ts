@@ -13,6 +13,7 @@ import {
 } from '../fits';
 import type { Outcome } from '../outcome';
 import type { LengthUnit } from '../quantity';
+import { isDiameter } from '../readings';
 import { minus, plus, ruled, sumOf, workedOut, type Figure } from '../working';
 import { chosenFit, type FitChoice } from './choices';
 import type { FeatureFinding } from './feature-finding';
@@ -141,4 +142,6 @@ function fitOf(hole: FeatureFinding, features: readonly FeatureFinding[], sheet:
 
 /** Every inside feature of a mate, as a hole that the new part must fit. */
 export const fitFindings = (features: readonly FeatureFinding[], sheet: JobSheet, shop: Shop): FitFinding[] =>
-  features.filter((f) => f.component.role === 'mate' && f.feature.side === 'inside').map((f) => fitOf(f, features, sheet, shop));
+  features
+    .filter((f) => f.component.role === 'mate' && f.feature.side === 'inside' && isDiameter(f.feature.kind))
+    .map((f) => fitOf(f, features, sheet, shop));

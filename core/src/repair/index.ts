@@ -1,7 +1,16 @@
 export * from './records';
 export * from './choices';
 export { liveReadings } from './live-readings';
-export { alphaOf, instrumentUncertaintyMm, type FeatureFinding } from './feature-finding';
+export * from './strip-records';
+export { orderSizes, type OrderSize } from './order-sizes';
+export { alphaOf, instrumentUncertaintyMm } from './measured';
+export { biasAtMm, instrumentOf, overdueFlag } from './bias';
+export type { DisputeFinding, FeatureFinding } from './feature-finding';
+export type { QuantityFinding } from './feature-figures';
+export type { IndicatorFinding } from './indicator-finding';
+export type { ThreadFinding } from './thread-finding';
+export { ACTS, type ActRow } from './acts.data';
+export { atStake, holdsBack, pointsOfNoReturn, type AtStake, type PointOfNoReturn } from './no-return';
 export { HUB_SHARE, USUAL_RUNNING, type DeskOutlook, type DeskSetting } from './fit-desk';
 export { HOUSE_DEFAULT_SCHOOL, ownOption, type FitFigures, type FitFinding, type SchoolOption } from './fit-finding';
 export { expectedAt, expectedSizeMm } from './expected';
@@ -12,6 +21,15 @@ export type { ProofFinding } from './proof-finding';
 export { freeze, movedFigures, newestRelease, MOVED_LEAST_MM, type MovedFigure } from './release';
 export { CAUTIONS, type Caution } from './cautions.data';
 export { nextMove } from './stations';
-export { madeSizeMm, originalSizeMm, pictureModel, type PictureModel, type PictureSpan, type PictureStation } from './picture';
+export {
+  madeSizeMm,
+  originalSizeMm,
+  pictureModel,
+  type PictureFinding,
+  type PictureModel,
+  type PictureSpan,
+  type PictureStation,
+} from './picture';
 export { movedByShop, type MovedJob, type ShopMove } from './shop-moves';
 export { workOut, type Repair } from './repair';
+export type { DiagnosisFinding } from './diagnosis-finding';

@@ -1,3 +1,4 @@
+import { isDiameter } from '../readings';
 import { outline, partLengthMm, type OutlinePoint } from '../part';
 import type { FeatureFinding } from './feature-finding';
 import type { Repair } from './repair';
@@ -24,6 +25,13 @@ export interface PictureStation {
   readonly wearMm: number | null;
 }
 
+/** Something of the catalogue that was found at a place, numbered as at Decide. */
+export interface PictureFinding {
+  readonly number: number;
+  readonly name: string;
+  readonly atMm: number;
+}
+
 /** Everything that the picture and its lanes draw, on one axis in mm from the worn part's zero face. */
 export interface PictureModel {
   readonly fromMm: number;
@@ -37,6 +45,7 @@ export interface PictureModel {
   readonly crossHoles: readonly { readonly atMm: number; readonly radiusMm: number }[];
   readonly mates: readonly PictureSpan[];
   readonly stations: readonly PictureStation[];
+  readonly findings: readonly PictureFinding[];
 }
 
 const EMPTY_LENGTH_MM = 100;
@@ -122,9 +131,9 @@ function wornOutline(places: readonly FeatureFinding[]): OutlinePoint[] {
  */
 export function pictureModel(repair: Repair, which: 'worn' | 'new'): PictureModel {
   const worn = repair.features
-    .filter((f) => f.component.role === 'worn' && f.feature.side === 'outside')
+    .filter((f) => f.component.role === 'worn' && f.feature.side === 'outside' && isDiameter(f.feature.kind))
     .sort((p, q) => start(p) - start(q));
-  const mates = repair.features.filter((f) => f.component.role === 'mate').map(spanOf);
+  const mates = repair.features.filter((f) => f.component.role === 'mate' && isDiameter(f.feature.kind)).map(spanOf);
   const part = which === 'new' && repair.part && repair.part.part.segments.length ? repair.part : null;
   const contour = part ? outline(part.part) : wornOutline(worn);
   const spans = part
@@ -149,5 +158,6 @@ export function pictureModel(repair: Repair, which: 'worn' | 'new'): PictureMode
     crossHoles: (part?.part.crossHoles ?? []).map((h) => ({ atMm: h.atMm, radiusMm: h.diameterMm / 2 })),
     mates,
     stations: repair.features.flatMap((f) => stationsOf(f, repair.features)),
+    findings: part ? [] : repair.diagnosis.found,
   };
 }

@@ -1,7 +1,7 @@
 import { judge, worst, type Verdict } from '../proof';
 import { analyseShape, type Shape } from '../readings';
 import { workedOut, type Figure } from '../working';
-import { alphaOf, readingFigure, toDiameter } from './feature-finding';
+import { alphaOf, readingFigure, toDiameter } from './measured';
 import type { FitFinding } from './fit-finding';
 import { predictedPlay, type PartFinding, type SegmentFinding } from './part-finding';
 import type { JobSheet, ProofRecord, ReadingRecord, Shop } from './records';

@@ -1,15 +1,32 @@
 import type { HouseRule } from '../fits';
 import type { LengthUnit } from '../quantity';
-import type { InstrumentKind, Side } from '../readings';
+import type { FeatureKind, Holding, InstrumentKind, Quantity, Side, Suspicion } from '../readings';
 import type { Lathe } from '../setups';
 import type { Bar } from '../stock';
 
 /** Things that can hurt somebody on this job; each raises its caution. */
-export const HAZARDS = ['lifting', 'vessel', 'pressure', 'spring', 'fuel', 'steering', 'welding', 'press', 'old-linings'] as const;
+export const HAZARDS = [
+  'lifting',
+  'vessel',
+  'pressure',
+  'spring',
+  'raised-load',
+  'fuel',
+  'steering',
+  'welding',
+  'press',
+  'old-linings',
+  'plating',
+  'burning-metals',
+] as const;
 export type Hazard = (typeof HAZARDS)[number];
 
 export const WANTS = ['like-for-like', 'made-better', 'changed'] as const;
 export type Want = (typeof WANTS)[number];
+
+/** What is to be different when it comes back. */
+export const CHANGES = ['other-hand', 'other-side', 'other-size', 'other-thread'] as const;
+export type Change = (typeof CHANGES)[number];
 
 export const COMPONENT_VERDICTS = ['reuse', 'clean-up', 'repair', 'remake', 'buy', 'customer-supplies'] as const;
 export type ComponentVerdict = (typeof COMPONENT_VERDICTS)[number];
@@ -34,8 +51,33 @@ export interface InstrumentRecord {
   readonly unit: LengthUnit;
   /** Standard uncertainty from its own record, mm; null to use the default of its kind. */
   readonly uMm: number | null;
+  /** The part of it that scatters from reading to reading, mm; null where nobody found out. */
+  readonly repeatMm: number | null;
+  /** Smallest step that it shows, mm; null for the usual one of its kind. */
+  readonly resolutionMm: number | null;
+  /** What it read too big at its last calibration, mm: taken off every reading. */
+  readonly biasMm: number;
   readonly rangeLowMm: number;
   readonly rangeHighMm: number;
+  /** ISO dates; null where there is no record. */
+  readonly calibratedOn: string | null;
+  readonly dueOn: string | null;
+  readonly version: number;
+}
+
+/** A check against a ring, a gauge block or another reference: from then on what it read too big is taken off. */
+export interface InstrumentCheckRecord {
+  readonly id: string;
+  readonly instrumentId: string;
+  readonly reference: string;
+  readonly referenceMm: number;
+  /** As typed. */
+  readonly text: string;
+  readonly unit: LengthUnit;
+  readonly readMm: number;
+  readonly remark: string;
+  readonly personId: string;
+  readonly at: string;
 }
 
 export interface JobRecord {
@@ -46,6 +88,9 @@ export interface JobRecord {
   readonly machine: string;
   readonly complaint: string;
   readonly want: Want;
+  readonly changes: readonly Change[];
+  /** Who does the rest of the work, where this shop makes only a part. */
+  readonly restBy: string;
   readonly askBefore: string;
   readonly pieces: number;
   /** ISO date, or null when none was promised. */
@@ -60,6 +105,8 @@ export interface JobRecord {
 export interface ComponentRecord {
   readonly id: string;
   readonly jobId: string;
+  /** The component that it came out of; null for one that stands by itself. */
+  readonly parentId: string | null;
   readonly name: string;
   /** The part that is worn and remade, what it runs in, or anything else that came along. */
   readonly role: 'worn' | 'mate' | 'other';
@@ -71,11 +118,43 @@ export interface ComponentRecord {
   readonly version: number;
 }
 
+/** What only some kinds of place have; null where it is not said or does not apply. Lengths in mm. */
+export interface FeatureDetail {
+  /** Included angle of the V-block, degrees. */
+  readonly vDeg: number | null;
+  readonly holding: Holding | null;
+  /** Where the V-blocks stand along the component. */
+  readonly supportsMm: readonly number[];
+  readonly ringMm: number | null;
+  readonly grooveWidthMm: number | null;
+  /** The groove's wall that the fitted ring lies against, and the ring's face that is read: near to the zero face, or far. */
+  readonly ringRestsOn: 'near' | 'far' | null;
+  readonly ringFace: 'near' | 'far' | null;
+  /** Pitches that a length over crests spans. */
+  readonly pitches: number | null;
+  readonly wireMm: number | null;
+}
+
+export const NO_DETAIL: FeatureDetail = {
+  vDeg: null,
+  holding: null,
+  supportsMm: [],
+  ringMm: null,
+  grooveWidthMm: null,
+  ringRestsOn: null,
+  ringFace: null,
+  pitches: null,
+  wireMm: null,
+};
+
 export interface FeatureRecord {
   readonly id: string;
   readonly jobId: string;
   readonly componentId: string;
   readonly name: string;
+  readonly kind: FeatureKind;
+  readonly suspicions: readonly Suspicion[];
+  readonly detail: FeatureDetail;
   readonly side: Side;
   /** From the component's zero face, mm. */
   readonly startMm: number;
@@ -102,6 +181,8 @@ export interface ReadingRecord {
   readonly featureId: string | null;
   /** The new part's segment, for `cut` and `proof`. */
   readonly segmentId: string | null;
+  /** What was read there: a diameter, a width, the rise of an indicator. */
+  readonly quantity: Quantity;
   readonly stationMm: number;
   readonly clockDeg: number;
   /** As typed, kept for ever; empty when it only withdraws another. */
@@ -167,6 +248,28 @@ export interface NoteRecord {
   readonly at: string;
 }
 
+/** A spot on a photograph, in shares of its width and height from the upper left, tied to a place or to a word. */
+export interface PhotoMarker {
+  readonly id: string;
+  readonly x: number;
+  readonly y: number;
+  readonly featureId: string | null;
+  readonly text: string;
+}
+
+/** A photograph of a job; its pixels are fetched apart. */
+export interface PhotoRecord {
+  readonly id: string;
+  readonly jobId: string;
+  readonly caption: string;
+  readonly widthPx: number;
+  readonly heightPx: number;
+  readonly markers: readonly PhotoMarker[];
+  readonly personId: string;
+  readonly at: string;
+  readonly version: number;
+}
+
 /** Everything stored of one job. */
 export interface JobSheet {
   readonly job: JobRecord;
@@ -178,6 +281,7 @@ export interface JobSheet {
   readonly releases: readonly ReleaseRecord[];
   readonly proofs: readonly ProofRecord[];
   readonly notes: readonly NoteRecord[];
+  readonly photos: readonly PhotoRecord[];
 }
 
 /** A house rule in force, with the version that a change must name. */
@@ -199,6 +303,7 @@ export interface HouseRuleChange {
 export interface Shop {
   readonly people: readonly PersonRecord[];
   readonly instruments: readonly InstrumentRecord[];
+  readonly instrumentChecks: readonly InstrumentCheckRecord[];
   readonly lathes: readonly Lathe[];
   readonly houseRules: readonly HouseRuleRecord[];
   readonly rack: readonly Bar[];

@@ -1,4 +1,6 @@
 import { cutFindings, type CutFinding } from './cut-finding';
+import { diagnosisFinding, type DiagnosisFinding } from './diagnosis-finding';
+import { pointsOfNoReturn, type PointOfNoReturn } from './no-return';
 import { featureFindings, type FeatureFinding } from './feature-finding';
 import { fitFindings, type FitFinding } from './fit-finding';
 import { liveReadings } from './live-readings';
@@ -15,6 +17,9 @@ import type { Figure } from '../working';
 export interface Repair {
   readonly live: readonly ReadingRecord[];
   readonly features: readonly FeatureFinding[];
+  /** Acts that destroy evidence, with what they would take. */
+  readonly pointsOfNoReturn: readonly PointOfNoReturn[];
+  readonly diagnosis: DiagnosisFinding;
   readonly fits: readonly FitFinding[];
   readonly part: PartFinding | null;
   readonly plan: PlanFinding | null;
@@ -34,6 +39,8 @@ export interface Repair {
 export function workOut(sheet: JobSheet, shop: Shop): Repair {
   const live = liveReadings(sheet.readings);
   const features = featureFindings(sheet, live, shop);
+  const noReturn = pointsOfNoReturn(sheet, features);
+  const diagnosis = diagnosisFinding(sheet, features);
   const fits = fitFindings(features, sheet, shop);
   const part = partFinding(fits, sheet);
   const plan = planFinding(part, sheet, shop);
@@ -41,6 +48,20 @@ export function workOut(sheet: JobSheet, shop: Shop): Repair {
   const proofs = proofFindings(part, live, sheet, shop);
   const frozen = releasable(part);
   const moved = movedFigures(frozen, sheet);
-  const stations = standings({ sheet, features, fits, part, cuts, proofs, moved });
-  return { live, features, fits, part, plan, cuts, proofs, releasable: frozen, moved, stations, next: nextMove(stations) };
+  const stations = standings({ sheet, features, noReturn, diagnosis, fits, part, cuts, proofs, moved });
+  return {
+    live,
+    features,
+    pointsOfNoReturn: noReturn,
+    diagnosis,
+    fits,
+    part,
+    plan,
+    cuts,
+    proofs,
+    releasable: frozen,
+    moved,
+    stations,
+    next: nextMove(stations),
+  };
 }

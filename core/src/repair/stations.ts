@@ -1,9 +1,13 @@
 import { chosenPlan, chosenReturn, chosenRoute, choiceKey } from './choices';
 import type { CutFinding } from './cut-finding';
+import type { DiagnosisFinding } from './diagnosis-finding';
 import type { FeatureFinding } from './feature-finding';
+import type { PointOfNoReturn } from './no-return';
+import { looseFragments } from './strip-records';
 import type { FitFinding } from './fit-finding';
 import type { PartFinding } from './part-finding';
 import type { ProofFinding } from './proof-finding';
+import { isDiameter } from '../readings';
 import { formatWithUnit, placeWithUnit } from '../quantity';
 import type { JobSheet } from './records';
 import type { MovedFigure } from './release';
@@ -13,6 +17,8 @@ import { CAUTIONS } from './cautions.data';
 export interface StandingInputs {
   readonly sheet: JobSheet;
   readonly features: readonly FeatureFinding[];
+  readonly noReturn: readonly PointOfNoReturn[];
+  readonly diagnosis: DiagnosisFinding;
   readonly fits: readonly FitFinding[];
   readonly part: PartFinding | null;
   readonly cuts: readonly CutFinding[];
@@ -31,31 +37,32 @@ function receive({ sheet: { job } }: StandingInputs): Standing {
   return job.promisedOn ? done : underWay('a promised date');
 }
 
-function strip({ sheet, features }: StandingInputs): Standing {
+function strip({ sheet, features, noReturn }: StandingInputs): Standing {
   const { components } = sheet;
+  const held = noReturn.find((p) => p.state === 'held');
+  if (held) return out(`the point of no return: ${held.componentName.toLowerCase()}`);
   if (components.length === 0) return notYet('the components that came apart');
   if (!components.some((c) => c.role === 'worn')) return underWay('the worn part');
   if (!components.some((c) => c.role === 'mate')) return underWay('what the worn part runs in');
   const undecided = components.find((c) => c.verdict === null);
   if (undecided) return underWay(`a verdict on ${undecided.name.toLowerCase()}`);
-  const lonely = features.find((f) => f.component.role === 'mate' && f.feature.matesFeatureId === null);
+  const lonely = features.find((f) => f.component.role === 'mate' && isDiameter(f.feature.kind) && f.feature.matesFeatureId === null);
   if (features.length === 0) return underWay('the places to measure');
   return lonely ? underWay(`what ${lonely.feature.name.toLowerCase()} fits together with`) : done;
 }
 
 function measure({ sheet, features }: StandingInputs): Standing {
   if (features.length === 0) return notYet('the places to measure');
-  const left = features.reduce(
-    (s, f) => s + f.planned.filter((p) => !f.readings.some((r) => r.stationMm === p.stationMm && r.clockDeg === p.clockDeg)).length,
-    0,
-  );
+  const quarrel = features.find((f) => f.disputes.some((d) => d.believed === null));
+  if (quarrel) return out(`two instruments disagree on ${quarrel.feature.name.toLowerCase()}`);
+  const left = features.reduce((s, f) => s + f.open.length, 0);
   if (left === 0) return done;
   const first = features.find((f) => f.next)!;
   const waits = `${left} more reading${left > 1 ? 's' : ''}, next ${first.feature.name.toLowerCase()} at ${placeWithUnit(first.next!.stationMm, sheet.job.unit)}, ${first.next!.clockDeg}°`;
   return features.some((f) => f.readings.length) ? underWay(waits) : notYet(waits);
 }
 
-function decide({ sheet, fits }: StandingInputs): Standing {
+function decide({ sheet, fits, diagnosis }: StandingInputs): Standing {
   const open = fits.find((f) => f.choice === null);
   const route = chosenRoute(sheet);
   if (fits.length === 0) return notYet('a measured mate');
@@ -63,6 +70,7 @@ function decide({ sheet, fits }: StandingInputs): Standing {
     return fits.some((f) => f.choice) || route
       ? underWay(`the fit of ${open.hole.feature.name.toLowerCase()}`)
       : notYet(`the fit of ${open.hole.feature.name.toLowerCase()}`);
+  if (diagnosis.keptAlive) return underWay('what is done against the cause: like for like keeps it alive');
   return route ? done : underWay('the cause and the route');
 }
 
@@ -107,7 +115,11 @@ function prove({ sheet, proofs }: StandingInputs): Standing {
   return caution ? underWay(`a licensed person: ${CAUTIONS[caution].what.toLowerCase().replace(/\.$/, '')}`) : done;
 }
 
-const returned = ({ sheet }: StandingInputs): Standing => (chosenReturn(sheet) ? done : notYet('the report and the hand-over'));
+function returned({ sheet }: StandingInputs): Standing {
+  const loose = looseFragments(sheet);
+  if (loose.length) return out(`a loose piece to account for: ${loose[0]!.value.what.toLowerCase()}`);
+  return chosenReturn(sheet) ? done : notYet('the report and the hand-over');
+}
 
 const RULES: Readonly<Record<StationId, (i: StandingInputs) => Standing>> = {
   receive,

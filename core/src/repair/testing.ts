@@ -1,14 +1,41 @@
 import { STARTING_HOUSE_RULES } from '../fits';
 import { newPart } from '../part';
-import type { ChoiceRecord, ComponentRecord, FeatureRecord, JobSheet, ReadingRecord, Shop } from './records';
+import {
+  NO_DETAIL,
+  type ChoiceRecord,
+  type ComponentRecord,
+  type FeatureRecord,
+  type InstrumentRecord,
+  type JobSheet,
+  type ReadingRecord,
+  type Shop,
+} from './records';
+
+export const testInstrument = (id: string, more: Partial<InstrumentRecord> = {}): InstrumentRecord => ({
+  id,
+  name: 'Outside mic 25 to 50',
+  kind: 'micrometer',
+  unit: 'mm',
+  uMm: null,
+  repeatMm: null,
+  resolutionMm: null,
+  biasMm: 0,
+  rangeLowMm: 25,
+  rangeHighMm: 50,
+  calibratedOn: null,
+  dueOn: null,
+  version: 1,
+  ...more,
+});
 
 /** A shop and a job for tests: a headed pin in the barrel of the published check case. */
 export const testShop: Shop = {
   people: [{ id: 'tomas', name: 'Tomas Quill', role: 'machinist' }],
   instruments: [
-    { id: 'tele', name: 'Telescoping gauge and mic', kind: 'telescoping-gauge', unit: 'mm', uMm: null, rangeLowMm: 8, rangeHighMm: 150 },
-    { id: 'mic', name: 'Outside mic 25 to 50', kind: 'micrometer', unit: 'mm', uMm: null, rangeLowMm: 25, rangeHighMm: 50 },
+    testInstrument('tele', { name: 'Telescoping gauge and mic', kind: 'telescoping-gauge', rangeLowMm: 8, rangeHighMm: 150 }),
+    testInstrument('mic'),
   ],
+  instrumentChecks: [],
   lathes: [
     {
       id: 'gap-bed',
@@ -33,6 +60,8 @@ export const testJob: JobSheet['job'] = {
   machine: 'Lake ferry ramp',
   complaint: 'Ramp bangs when a car drives on.',
   want: 'like-for-like',
+  changes: [],
+  restBy: '',
   askBefore: 'Ask above 400.',
   pieces: 2,
   promisedOn: '2026-12-04',
@@ -46,6 +75,7 @@ export const testJob: JobSheet['job'] = {
 const component = (id: string, role: ComponentRecord['role'], axisOffsetMm: number, materialId: string): ComponentRecord => ({
   id,
   jobId: 'job',
+  parentId: null,
   name: id === 'pin' ? 'Hinge pin' : 'Ramp barrel',
   role,
   materialId,
@@ -60,6 +90,9 @@ export const testFeature = (id: string, more: Partial<FeatureRecord>): FeatureRe
   jobId: 'job',
   componentId: 'pin',
   name: id,
+  kind: 'diameter',
+  suspicions: [],
+  detail: NO_DETAIL,
   side: 'outside',
   startMm: 0,
   lengthMm: 40,
@@ -79,6 +112,7 @@ export const testReading = (more: Partial<ReadingRecord>): ReadingRecord => ({
   purpose: 'found',
   featureId: null,
   segmentId: null,
+  quantity: 'size',
   stationMm: 0,
   clockDeg: 0,
   text: String(more.valueMm),
@@ -135,6 +169,7 @@ export const testSheet = (more: Partial<JobSheet> = {}): JobSheet => ({
   releases: [],
   proofs: [],
   notes: [],
+  photos: [],
   ...more,
 });
 

@@ -55,7 +55,7 @@ const number = (figure: Figure, unit: LengthUnit, decimals?: number): string =>
  */
 export function sentence(figure: Figure, unit: LengthUnit, decimals?: number): string {
   const head = `${showValue(figure, unit, decimals)} = `;
-  const tail = figure.note ? `, ${figure.note}` : '';
+  const tail = [...(figure.note ? [figure.note] : []), ...(figure.flags ?? [])].map((t) => `, ${t}`).join('');
   const { origin } = figure;
   switch (origin.kind) {
     case 'sum':

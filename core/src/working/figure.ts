@@ -45,9 +45,18 @@ export interface Figure {
   readonly plusMinus?: number;
   readonly limits?: { readonly lower: number; readonly upper: number };
   readonly note?: string;
+  /** Doubts about what it rests on, such as an instrument overdue for calibration; every figure made of it carries them on. */
+  readonly flags?: readonly string[];
 }
 
 type Extra = Partial<Pick<Figure, 'plusMinus' | 'limits' | 'note'>>;
+
+/** The doubts of some figures, each once; nothing at all when there is none. */
+function flagsOf(figures: readonly Figure[]): Pick<Figure, 'flags'> {
+  const all = new Set<string>();
+  for (const f of figures) if (f.flags) for (const flag of f.flags) all.add(flag);
+  return all.size ? { flags: [...all] } : {};
+}
 
 export const plus = (figure: Figure): Term => ({ sign: 1, figure });
 export const minus = (figure: Figure): Term => ({ sign: -1, figure });
@@ -55,7 +64,15 @@ export const minus = (figure: Figure): Term => ({ sign: -1, figure });
 /** A figure that is the sum of its terms: the value cannot disagree with the chain. */
 export function sumOf(key: string, label: string, terms: readonly Term[], extra: Extra = {}): Figure {
   const value = terms.reduce((total, term) => total + term.sign * term.figure.value, 0);
-  return { key, label, measure: terms[0]?.figure.measure ?? 'length', value, origin: { kind: 'sum', terms }, ...extra };
+  return {
+    key,
+    label,
+    measure: terms[0]?.figure.measure ?? 'length',
+    value,
+    origin: { kind: 'sum', terms },
+    ...flagsOf(terms.map((t) => t.figure)),
+    ...extra,
+  };
 }
 
 /** A figure computed from others by a rule that is told in words. */
@@ -66,7 +83,7 @@ export const workedOut = (
   how: string,
   from: readonly Figure[],
   extra: Extra & { measure?: Measure } = {},
-): Figure => ({ measure: 'length', key, label, value, origin: { kind: 'worked', how, from }, ...extra });
+): Figure => ({ measure: 'length', key, label, value, origin: { kind: 'worked', how, from }, ...flagsOf(from), ...extra });
 
 /** A figure that a person or a house rule gives. */
 export const ruled = (key: string, label: string, value: number, rule: string, measure: Measure = 'length'): Figure => ({

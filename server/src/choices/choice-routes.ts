@@ -4,6 +4,7 @@ import { inTransaction, type Pool } from '../db';
 import { bodyOf, idIn, ifMatch, notFound, personOf, screenOf } from '../http';
 import { jobById } from '../jobs';
 import { addChoice, choiceHistory } from './choice-queries';
+import { guardChoice } from './guard';
 
 const LONGEST_KEY = 200;
 
@@ -19,7 +20,9 @@ export function mountChoices(app: Express, pool: Pool): void {
     const choice = await inTransaction(pool, screenOf(req), async (db) => {
       const personId = await personOf(db, req);
       await jobById(db, jobId);
-      return addChoice(db, jobId, key, versionBefore(req), bodyOf(schema, req) as ChoiceInput, personId);
+      const input = bodyOf(schema, req) as ChoiceInput;
+      await guardChoice(db, jobId, key, input);
+      return addChoice(db, jobId, key, versionBefore(req), input, personId);
     });
     res
       .status(choice.version === 1 ? 201 : 200)

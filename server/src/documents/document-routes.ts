@@ -6,6 +6,7 @@ import { idIn, notFound } from '../http';
 import { loadSheet } from '../sheets';
 import { loadShop } from '../shop';
 import { jobSlip } from './job-slip';
+import { label } from './label';
 import { report } from './report';
 
 function sendFile(res: Response, name: string, type: string, body: Buffer | string): void {
@@ -22,6 +23,12 @@ export function mountDocuments(app: Express, pool: Pool): void {
   app.get(routes.slip(':id'), async (req, res) => {
     const { sheet, repair } = await load(req);
     sendFile(res, `job-${sheet.job.number}-slip.pdf`, 'application/pdf', await jobSlip(sheet, repair));
+  });
+
+  app.get(routes.label(':id'), async (req, res) => {
+    const { sheet } = await load(req);
+    const address = `${req.protocol}://${req.get('Host') ?? 'localhost'}/jobs/${sheet.job.id}`;
+    sendFile(res, `job-${sheet.job.number}-tag.pdf`, 'application/pdf', await label(sheet, address));
   });
 
   app.get(routes.report(':id'), async (req, res) => {

@@ -1,4 +1,4 @@
-import type { FeatureRecord, Problem } from '@iron-patch/core';
+import { NO_DETAIL, type FeatureRecord, type Problem } from '@iron-patch/core';
 import { featureInput, routes, type FeatureInput } from '@iron-patch/contract';
 import { componentById } from '../components';
 import { statements, type Db } from '../db';
@@ -19,13 +19,21 @@ const columns = (f: FeatureInput): unknown[] => [
   f.stationsMm,
   f.clocksDeg,
   f.instrumentId,
+  f.kind,
+  f.suspicions,
+  JSON.stringify(f.detail),
 ];
 
-export const featuresOf = async (db: Db, jobIds: readonly string[]): Promise<FeatureRecord[]> =>
-  (await db.query<FeatureRecord>(q.byJobs, [jobIds])).rows;
+/** A place stored before its kind had some detail has none of it. */
+const whole = (f: FeatureRecord): FeatureRecord => ({ ...f, detail: { ...NO_DETAIL, ...f.detail } });
 
-export const featureById = async (db: Db, id: string): Promise<FeatureRecord | null> =>
-  (await db.query<FeatureRecord>(q.byId, [id])).rows[0] ?? null;
+export const featuresOf = async (db: Db, jobIds: readonly string[]): Promise<FeatureRecord[]> =>
+  (await db.query<FeatureRecord>(q.byJobs, [jobIds])).rows.map(whole);
+
+export async function featureById(db: Db, id: string): Promise<FeatureRecord | null> {
+  const [found] = (await db.query<FeatureRecord>(q.byId, [id])).rows;
+  return found ? whole(found) : null;
+}
 
 /** What the schema cannot see: that component, mate and instrument exist, belong to the job, and can fit together. */
 async function checkLinks(db: Db, jobId: string, id: string | null, input: FeatureInput): Promise<void> {

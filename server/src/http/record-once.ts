@@ -29,7 +29,7 @@ export async function recordOnce(pool: Pool, req: Request, res: Response, work: 
   const key = req.get(HEADERS.idempotencyKey);
   if (!key || key.length > LONGEST_KEY) throw keyNeeded();
   const hash = createHash('sha256')
-    .update(JSON.stringify(req.body ?? null))
+    .update(Buffer.isBuffer(req.body) ? req.body : JSON.stringify(req.body ?? null))
     .digest('hex');
   const answer = await inTransaction(pool, screenOf(req), async (db) => {
     const claimed = await db.query(q.claim, [key, req.path, hash]);

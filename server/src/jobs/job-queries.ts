@@ -21,6 +21,8 @@ const columns = (customerId: string, j: JobInput): unknown[] => [
   j.unit,
   j.shopTempC,
   j.hazards,
+  j.changes,
+  j.restBy,
 ];
 
 const customerOf = async (db: Db, j: JobInput): Promise<string> => (await idOf(db, q.customer, [j.customerName, j.customerContact]))!;

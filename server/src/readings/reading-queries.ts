@@ -1,4 +1,4 @@
-import type { ReadingRecord } from '@iron-patch/core';
+import type { Quantity, ReadingRecord } from '@iron-patch/core';
 import { statements, type Db } from '../db';
 import { invalid } from '../http';
 import sql from './readings.sql';
@@ -31,6 +31,7 @@ export async function insertReadings(db: Db, readings: readonly ReadingRecord[])
     column('takenAt'),
     column('supersedesId'),
     column('withdrawn'),
+    column('quantity'),
   ]);
   await insert.catch((e: Error & { code?: string }) => {
     throw e.code === UNIQUE_VIOLATION
@@ -42,9 +43,9 @@ export async function insertReadings(db: Db, readings: readonly ReadingRecord[])
   return (await db.query<ReadingRecord>(q.byIds, [column('id')])).rows;
 }
 
-/** Size of the newest live reading of a feature, mm; null when none of its newest twenty is live. */
-export const lastSizeOf = async (db: Db, featureId: string): Promise<number | null> =>
-  (await db.query<{ valueMm: number }>(q.lastOfFeature, [featureId])).rows[0]?.valueMm ?? null;
+/** The newest live reading of one quantity of a feature, mm; null when none of its newest twenty is live. */
+export const lastSizeOf = async (db: Db, featureId: string, quantity: Quantity): Promise<number | null> =>
+  (await db.query<{ valueMm: number }>(q.lastOfFeature, [featureId, quantity])).rows[0]?.valueMm ?? null;
 
 export interface SupersededReading {
   readonly jobId: string;

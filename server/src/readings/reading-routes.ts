@@ -17,6 +17,7 @@ const fromFile = (r: ImportedReading, jobId: string, personId: string, takenAt: 
   purpose: 'found',
   featureId: r.featureId,
   segmentId: null,
+  quantity: r.quantity,
   stationMm: r.stationMm,
   clockDeg: r.clockDeg,
   text: r.length.text,
@@ -25,8 +26,8 @@ const fromFile = (r: ImportedReading, jobId: string, personId: string, takenAt: 
   instrumentId: r.instrumentId,
   partTempC: r.partTempC,
   dial: null,
-  personId,
-  takenAt,
+  personId: r.personId ?? personId,
+  takenAt: r.takenAt ?? takenAt,
   supersedesId: null,
   withdrawn: false,
 });

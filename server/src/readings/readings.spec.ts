@@ -120,6 +120,6 @@ describe('a readings file', () => {
     await send(`${header}\nBody,5,0,1.5716 in\n`);
     const { text, headers } = await call.get(routes.readingsCsv(made.jobId));
     expect(headers['content-type']).toContain('text/csv');
-    expect(text.split('\r\n')[1]).toMatch(/^Hinge pin,Body,5,0,1.5716 in,Outside mic 25 to 50,,39.91864,Tomas Quill/);
+    expect(text.split('\r\n')[1]).toMatch(/^Hinge pin,Body,5,0,size,1.5716 in,in,Outside mic 25 to 50,,39.91864,Tomas Quill/);
   });
 });

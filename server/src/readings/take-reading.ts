@@ -1,4 +1,4 @@
-import { doubtReading, parseLength, type Problem, type ReadingRecord } from '@iron-patch/core';
+import { doubtReading, FEATURE_KINDS, parseLength, QUANTITIES, type Problem, type Quantity, type ReadingRecord } from '@iron-patch/core';
 import { CLOCK_SLACK_MIN, type ReadingInput } from '@iron-patch/contract';
 import type { Db } from '../db';
 import { featureById } from '../features';
@@ -11,8 +11,11 @@ async function checkPlace(db: Db, jobId: string, r: ReadingInput, say: Say): Pro
   if (r.purpose === 'found') {
     const feature = r.featureId ? await featureById(db, r.featureId) : null;
     if (feature?.jobId !== jobId) say('featureId', 'unknown', 'This place to measure is not on this job.');
+    else if (!(FEATURE_KINDS[feature.kind].quantities as readonly Quantity[]).includes(r.quantity))
+      say('quantity', 'kind', `${FEATURE_KINDS[feature.kind].name} has no ${QUANTITIES[r.quantity].name}.`);
     if (r.segmentId !== null) say('segmentId', 'mixed', 'A reading as found belongs to a place, not to the new part.');
   } else {
+    if (r.quantity !== 'size') say('quantity', 'mixed', 'Of the new part diameters are read.');
     if (r.featureId !== null) say('featureId', 'mixed', 'A reading of the new part belongs to its segment.');
     if (!r.segmentId) say('segmentId', 'needed', 'Which segment of the new part was measured?');
   }
@@ -32,13 +35,15 @@ async function checkCorrection(db: Db, jobId: string, r: ReadingInput, say: Say)
 /** The value as the server reads the typed text; a withdrawal keeps no value of its own. */
 async function readText(db: Db, r: ReadingInput, say: Say): Promise<{ valueMm: number; unit: ReadingRecord['unit'] }> {
   if (r.withdrawn) return { valueMm: 0, unit: r.unit };
-  const parsed = parseLength(r.text, { unit: r.unit });
+  const signed = r.quantity === 'indicator';
+  const parsed = parseLength(r.text, { unit: r.unit, allowNegative: signed, allowZero: signed });
   if (!parsed.ok) {
     say('text', parsed.problems[0]!.code, parsed.problems[0]!.message);
     return { valueMm: 0, unit: r.unit };
   }
-  if (r.confirmed) return parsed.value;
-  const expected = r.purpose === 'found' && r.featureId ? await lastSizeOf(db, r.featureId) : null;
+  // An indicator swings about nothing: no reading of it is implausible by its size.
+  if (r.confirmed || signed) return parsed.value;
+  const expected = r.purpose === 'found' && r.featureId ? await lastSizeOf(db, r.featureId, r.quantity) : null;
   const doubt = doubtReading(parsed.value.valueMm, parsed.value.unit, expected);
   if (doubt) say('text', 'implausible', doubt.message);
   return parsed.value;

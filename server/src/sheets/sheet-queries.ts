@@ -6,6 +6,7 @@ import { featuresOf } from '../features';
 import { notFound } from '../http';
 import { jobsById } from '../jobs';
 import { notesOf } from '../notes/note-queries';
+import { photosOf } from '../photos/photo-queries';
 import { proofsOf } from '../proofs/proof-queries';
 import { readingsOf } from '../readings/reading-queries';
 import { releasesOf } from '../releases/release-queries';
@@ -23,6 +24,7 @@ export async function loadSheets(db: Db, jobIds: readonly string[]): Promise<Job
     releases: await releasesOf(db, jobIds),
     proofs: await proofsOf(db, jobIds),
     notes: await notesOf(db, jobIds),
+    photos: await photosOf(db, jobIds),
   };
   const of = <T extends { readonly jobId: string }>(rows: readonly T[], jobId: string): T[] => rows.filter((r) => r.jobId === jobId);
   return jobs.map((job) => ({
@@ -35,6 +37,7 @@ export async function loadSheets(db: Db, jobIds: readonly string[]): Promise<Job
     releases: of(all.releases, job.id),
     proofs: of(all.proofs, job.id),
     notes: of(all.notes, job.id),
+    photos: of(all.photos, job.id),
   }));
 }
 

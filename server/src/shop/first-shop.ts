@@ -1,5 +1,5 @@
 import { readFile } from 'node:fs/promises';
-import { STARTING_HOUSE_RULES, type HouseRule, type Shop } from '@iron-patch/core';
+import { STARTING_HOUSE_RULES, type HouseRule, type InstrumentRecord, type Shop } from '@iron-patch/core';
 import { inTransaction, statements, type Db, type Pool } from '../db';
 import { changeHouseRule } from '../house-rules/house-rule-queries';
 import sql from './first-shop.sql';
@@ -7,11 +7,33 @@ import sql from './first-shop.sql';
 const q = statements(sql, ['empty', 'person', 'instrument', 'lathe', 'bar']);
 
 /** A shop card as a file: core's Shop, house rules left out to take the starting ones. */
-export type ShopCard = Omit<Shop, 'houseRules'> & { readonly houseRules?: readonly HouseRule[] };
+export type ShopCard = Omit<Shop, 'houseRules' | 'instrumentChecks' | 'instruments'> & {
+  readonly houseRules?: readonly HouseRule[];
+  readonly instruments: readonly CardInstrument[];
+};
+
+/** An instrument of a card: its own record may be left out. */
+type CardInstrument = Pick<InstrumentRecord, 'id' | 'name' | 'kind' | 'unit' | 'uMm' | 'rangeLowMm' | 'rangeHighMm'> &
+  Partial<InstrumentRecord>;
+
+const instrumentColumns = (i: CardInstrument): unknown[] => [
+  i.id,
+  i.name,
+  i.kind,
+  i.unit,
+  i.uMm,
+  i.rangeLowMm,
+  i.rangeHighMm,
+  i.repeatMm ?? null,
+  i.resolutionMm ?? null,
+  i.biasMm ?? 0,
+  i.calibratedOn ?? null,
+  i.dueOn ?? null,
+];
 
 async function storeShop(db: Db, card: ShopCard): Promise<void> {
   for (const p of card.people) await db.query(q.person, [p.id, p.name, p.role]);
-  for (const i of card.instruments) await db.query(q.instrument, [i.id, i.name, i.kind, i.unit, i.uMm, i.rangeLowMm, i.rangeHighMm]);
+  for (const i of card.instruments) await db.query(q.instrument, instrumentColumns(i));
   for (const [at, lathe] of card.lathes.entries()) await db.query(q.lathe, [lathe.id, at, JSON.stringify(lathe)]);
   for (const rule of card.houseRules ?? STARTING_HOUSE_RULES)
     await changeHouseRule(db, rule.id, 0, { rule, because: 'The shop’s starting value.', personId: null });

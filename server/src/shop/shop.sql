@@ -1,9 +1,6 @@
 -- :name people
 select id, name, role from people order by name
 
--- :name instruments
-select id, name, kind, unit, u_mm as "uMm", range_low_mm as "rangeLowMm", range_high_mm as "rangeHighMm" from instruments order by name
-
 -- :name lathes
 select card from lathes order by position
 
@@ -12,3 +9,6 @@ select id, material_id as "materialId", diameter_mm as "diameterMm", length_mm a
 
 -- :name customers
 select id, name, contact from customers order by lower(name)
+
+-- :name machines
+select customer_id as "customerId", machine as name from jobs where machine <> '' group by customer_id, machine order by max(number) desc

@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import { NO_DETAIL } from '@iron-patch/core';
 import { HEADERS, routes, type ComponentInput, type FeatureInput, type JobInput, type ReadingInput } from '@iron-patch/contract';
 import request from 'supertest';
 import type { TestShop } from './test-database';
@@ -26,6 +27,8 @@ export const jobBody = (more: Partial<JobInput> = {}): JobInput => ({
   machine: 'Lake ferry, bow ramp',
   complaint: 'Ramp bangs when a car drives on.',
   want: 'like-for-like',
+  changes: [],
+  restBy: '',
   askBefore: '',
   pieces: 2,
   promisedOn: '2026-12-04',
@@ -36,6 +39,7 @@ export const jobBody = (more: Partial<JobInput> = {}): JobInput => ({
 });
 
 export const componentBody = (more: Partial<ComponentInput> = {}): ComponentInput => ({
+  parentId: null,
   name: 'Hinge pin',
   role: 'worn',
   materialId: 'steel-c45',
@@ -48,6 +52,9 @@ export const componentBody = (more: Partial<ComponentInput> = {}): ComponentInpu
 export const featureBody = (componentId: string, more: Partial<FeatureInput> = {}): FeatureInput => ({
   componentId,
   name: 'Body',
+  kind: 'diameter',
+  suspicions: [],
+  detail: { ...NO_DETAIL, supportsMm: [] },
   side: 'outside',
   startMm: 0,
   lengthMm: 100,
@@ -64,6 +71,7 @@ export const readingBody = (featureId: string | null, text: string, more: Partia
   purpose: 'found',
   featureId,
   segmentId: null,
+  quantity: 'size',
   stationMm: 5,
   clockDeg: 0,
   text,

@@ -40,7 +40,12 @@ export class FakeServer {
   }
 
   private read(path: string): Response {
-    if (path === routes.shop) return response(200, { shop: this.shop, customers: [this.sheet.customer] });
+    if (path === routes.shop)
+      return response(200, {
+        shop: this.shop,
+        customers: [this.sheet.customer],
+        machines: [{ customerId: this.sheet.customer.id, name: this.sheet.job.machine }],
+      });
     if (path === routes.sheet(this.sheet.job.id)) return response(200, this.sheet);
     if (path === routes.floor) return response(200, []);
     return response(404, { title: 'There is no such job.', status: 404, detail: '', type: '' });

@@ -17,6 +17,8 @@ export class NoAnswer extends Error {}
 export const SCREEN_ID = newId();
 export const PERSON_KEY = 'iron-patch.person';
 const TIMEOUT_MS = 15_000;
+/** A picture over a slow line. */
+const FILE_TIMEOUT_MS = 120_000;
 
 /** What the server says when it speaks in no form that we know. */
 const unreadable = (status: number): ProblemDetails => ({
@@ -47,6 +49,11 @@ export class Api {
     return this.send<void>('DELETE', path, undefined, { 'If-Match': etagOf(version) });
   }
 
+  /** Sends a file as it is; its id is its key, so that it is kept once however often it is sent. */
+  postFile<T>(path: string, file: Blob, key: string): Promise<T> {
+    return this.send<T>('POST', path, file, { [HEADERS.idempotencyKey]: key, 'Content-Type': file.type });
+  }
+
   private async send<T>(method: string, path: string, body: unknown, headers: Record<string, string>): Promise<T> {
     const response = await fetch(path, {
       method,
@@ -56,8 +63,8 @@ export class Api {
         [HEADERS.screen]: SCREEN_ID,
         ...headers,
       },
-      signal: AbortSignal.timeout(TIMEOUT_MS),
-      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+      signal: AbortSignal.timeout(body instanceof Blob ? FILE_TIMEOUT_MS : TIMEOUT_MS),
+      ...(body === undefined ? {} : { body: body instanceof Blob ? body : JSON.stringify(body) }),
     }).catch((cause: unknown) => {
       throw new NoAnswer('No answer from the server.', { cause });
     });

@@ -18,6 +18,7 @@ const reading = (text: string, takenAt = new Date().toISOString()): ReadingInput
   purpose: 'found',
   featureId: newId(),
   segmentId: null,
+  quantity: 'size' as const,
   stationMm: 5,
   clockDeg: 0,
   text,

@@ -1,19 +1,19 @@
 import { inject } from '@angular/core';
 import { patchState, signalStore, withMethods, withState } from '@ngrx/signals';
-import { routes, type ShopResource } from '@iron-patch/contract/wire';
+import { routes, type KnownMachine, type ShopResource } from '@iron-patch/contract/wire';
 import type { CustomerRecord, Shop } from '@iron-patch/core';
 import { Api } from './api';
 
-const NOTHING: Shop = { people: [], instruments: [], lathes: [], houseRules: [], rack: [] };
+const NOTHING: Shop = { people: [], instruments: [], instrumentChecks: [], lathes: [], houseRules: [], rack: [] };
 
 /** What the shop has; loaded once a visit and again when asked. */
 export const ShopStore = signalStore(
   { providedIn: 'root' },
-  withState({ shop: NOTHING, customers: [] as readonly CustomerRecord[], loaded: false }),
+  withState({ shop: NOTHING, customers: [] as readonly CustomerRecord[], machines: [] as readonly KnownMachine[], loaded: false }),
   withMethods((store, api = inject(Api)) => ({
     async load(): Promise<void> {
-      const { shop, customers } = await api.get<ShopResource>(routes.shop);
-      patchState(store, { shop, customers, loaded: true });
+      const { shop, customers, machines } = await api.get<ShopResource>(routes.shop);
+      patchState(store, { shop, customers, machines, loaded: true });
     },
   })),
 );

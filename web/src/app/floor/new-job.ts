@@ -12,6 +12,8 @@ const EMPTY: JobInput = {
   machine: '',
   complaint: '',
   want: 'like-for-like',
+  changes: [],
+  restBy: '',
   askBefore: '',
   pieces: 1,
   promisedOn: null,

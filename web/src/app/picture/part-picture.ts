@@ -86,6 +86,13 @@ const SIZE_PX = 70;
           }
           <path [attr.d]="wear()" class="wear" />
         }
+        @for (f of m.findings; track f.number) {
+          <g class="found">
+            <title>{{ f.number }}: {{ f.name }}</title>
+            <circle [attr.cx]="x(f.atMm)" [attr.cy]="centre() - px(radiusAt(f.atMm)) - 13" r="11" />
+            <text [attr.x]="x(f.atMm)" [attr.y]="centre() - px(radiusAt(f.atMm)) - 8" text-anchor="middle">{{ f.number }}</text>
+          </g>
+        }
         <line [attr.x1]="x(m.fromMm) - 30" [attr.x2]="x(m.toMm) + 30" [attr.y1]="centre()" [attr.y2]="centre()" class="centre" />
         <g class="ticks">
           @for (t of ticks(); track t.px) {
@@ -105,6 +112,13 @@ const SIZE_PX = 70;
     }
   `,
   styles: `
+    .found circle {
+      fill: var(--brass);
+    }
+    .found text {
+      font: 700 14px var(--figures);
+      fill: var(--ink);
+    }
     :host {
       display: block;
       background: var(--blue);

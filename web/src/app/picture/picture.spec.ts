@@ -106,8 +106,7 @@ describe('a section', () => {
     longAxisDeg: 0,
     repeatMm: null,
     unexplainedMm: 0,
-    a: 0.07,
-    b: 0,
+    waves: [{ order: 2, a: 0.07, b: 0, amplitudeMm: 0.07, peakDeg: 0, plusMinusMm: 0.01 }],
   };
 
   it('exaggerates by a plain number and says which', async () => {
@@ -129,7 +128,7 @@ describe('a section', () => {
 
   it('does not pretend to know an oval it cannot see', async () => {
     await open();
-    const unknown = { ...oval, ovalityKind: 'unknown', ovalityMm: 0, longAxisDeg: null, a: 0 };
+    const unknown = { ...oval, ovalityKind: 'unknown', ovalityMm: 0, longAxisDeg: null, waves: [] };
     expect(words(await show(PolarSection, { section: unknown, unit: 'mm' }))).toContain('oval not known');
     const atLeast = { ...unknown, ovalityKind: 'at-least', ovalityMm: 0.1 };
     expect(words(await show(PolarSection, { section: atLeast, unit: 'mm' }))).toContain('≥ 0.100');

@@ -8,7 +8,7 @@ import type { SheetStore } from '../sheet-data';
 import { ReadingLine } from './reading-line';
 import { lineTarget } from './spot';
 
-const nothing = { spanId: null, stationMm: null, clockDeg: null };
+const nothing = { spanId: null, stationMm: null, clockDeg: null, quantity: null };
 const half = testSheet().readings.filter((r) => r.featureId !== 'barrel' || r.stationMm < 20);
 const plan = { latheId: 'gap-bed', barId: 'bar60', tool: 'carbide', partingMm: 3, touched: 'left', grippedMm: 25, finishes: 2 };
 const planned = [
@@ -25,7 +25,7 @@ describe('where the line stands', () => {
     expect(t).toMatchObject({
       purpose: 'found',
       featureId: 'barrel',
-      spot: { stationMm: 20, clockDeg: 0 },
+      spot: { stationMm: 20, clockDeg: 0, quantity: 'size' },
       title: 'Barrel bore, 20 mm in, 0°',
       replaces: null,
     });
@@ -40,9 +40,9 @@ describe('where the line stands', () => {
   it('at a picked spot, to correct the reading there', () => {
     const sheet = testSheet();
     const there = sheet.readings.find((r) => r.featureId === 'barrel' && r.stationMm === 5 && r.clockDeg === 90)!;
-    expect(lineTarget(workOut(sheet, testShop), 'measure', { spanId: 'barrel', stationMm: 5, clockDeg: 90 }, 'mm')!.replaces).toBe(
-      there.id,
-    );
+    expect(
+      lineTarget(workOut(sheet, testShop), 'measure', { spanId: 'barrel', stationMm: 5, clockDeg: 90, quantity: null }, 'mm')!.replaces,
+    ).toBe(there.id);
   });
 
   it('names places in the reader’s unit', () => {
@@ -107,7 +107,7 @@ describe('typing on the line', () => {
       confirmed: false,
     });
     expect(words(fixture)).toContain('Barrel bore, 20 mm in, 45°');
-    expect(store.selection()).toMatchObject({ spanId: 'barrel', clockDeg: 45 });
+    expect(store.selection()).toMatchObject({ spanId: 'barrel', clockDeg: 45, quantity: 'size' });
   });
 
   it('asks about a slip and takes what was meant, or what was typed', async () => {
@@ -158,11 +158,11 @@ describe('typing on the line', () => {
       fixture.nativeElement.querySelector('#reading').dispatchEvent(new KeyboardEvent('keydown', { key: name, cancelable: true }));
     key('ArrowDown');
     await fixture.whenStable();
-    expect(store.selection()).toMatchObject({ stationMm: 20, clockDeg: 45 });
+    expect(store.selection()).toMatchObject({ stationMm: 20, clockDeg: 45, quantity: 'size' });
     key('ArrowUp');
     key('ArrowUp');
     await fixture.whenStable();
-    expect(store.selection()).toMatchObject({ stationMm: 5, clockDeg: 135 });
+    expect(store.selection()).toMatchObject({ stationMm: 5, clockDeg: 135, quantity: 'size' });
   });
 
   it('wants to know where the dial stood at a cut', async () => {

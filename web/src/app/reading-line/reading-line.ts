@@ -13,6 +13,7 @@ import {
 } from '@angular/core';
 import {
   decimalsInOther,
+  choiceKey,
   dialDecimals,
   doubtReading,
   formatLength,
@@ -26,7 +27,9 @@ import {
 import { Outbox, SessionStore, ShopStore } from '../data';
 import { SheetStore } from '../sheet-data';
 import { ImportDialog } from './import-dialog';
-import { lineTarget, type LineTarget } from './spot';
+import { lineTarget, sameSpot, type LineTarget } from './spot';
+
+const NOWHERE = { spanId: null, stationMm: null, clockDeg: null, quantity: null };
 
 /**
  * The one entry line: type or let a keyboard gauge type, Enter, and it moves to the next planned spot and says what it
@@ -50,6 +53,8 @@ export class ReadingLine {
   protected readonly doubt = signal<Doubt | null>(null);
   protected readonly said = signal<{ readonly text: string; readonly bad: boolean } | null>(null);
   protected readonly pasted = signal<string | null>(null);
+  /** The spot is read once more, to see how well it repeats: both readings stay. */
+  protected readonly again = linkedSignal({ source: () => JSON.stringify(this.target()?.spot ?? null), computation: () => false });
   protected readonly temp = signal('');
   protected readonly target = computed(() => {
     const repair = this.store.repair();
@@ -75,13 +80,21 @@ export class ReadingLine {
   private readonly parsed = computed(() =>
     parseLength(this.text(), {
       unit: this.store.unit(),
+      allowNegative: this.target()?.signed ?? false,
+      allowZero: this.target()?.signed ?? false,
       ...(this.target()?.nominalMm == null ? {} : { nominalMm: this.target()!.nominalMm! }),
     }),
   );
   protected readonly expecting = computed(() => {
     const t = this.target()!;
-    const about = t.expectedMm === null ? 'the first here' : `expecting about ${this.show(t.expectedMm)}`;
-    return t.replaces ? `${about}; corrects the one there` : about;
+    const about = t.signed
+      ? 'the indicator, + or -'
+      : t.expectedMm === null
+        ? 'the first here'
+        : `expecting about ${this.show(t.expectedMm)}`;
+    if (!t.replaces) return about;
+    if (this.again()) return `${about}; once more, kept beside the one there`;
+    return this.corrects(t) ? `${about}; corrects the one there` : `${about}; a second instrument at this spot`;
   });
   protected readonly echo = computed(() => {
     const p = this.parsed();
@@ -127,7 +140,8 @@ export class ReadingLine {
       return this.say('Type where the cross-slide dial stood, such as 0.2379.', true);
     const parsed = this.parsed();
     if (!parsed.ok) return this.say(parsed.problems[0]!.message, true);
-    const doubt = doubtReading(parsed.value.valueMm, parsed.value.unit, this.target()!.expectedMm);
+    const t = this.target()!;
+    const doubt = t.signed ? null : doubtReading(parsed.value.valueMm, parsed.value.unit, t.expectedMm);
     if (!doubt) return this.take(parsed.value.valueMm, false);
     this.doubt.set(doubt);
     this.said.set({ text: doubt.message, bad: false });
@@ -158,7 +172,7 @@ export class ReadingLine {
         instrumentId: this.instrumentId(),
         partTempC: this.tempValue() ?? null,
         dial: t.purpose === 'cut' ? this.dialValue() : null,
-        supersedesId: t.replaces,
+        supersedesId: this.corrects(t) ? t.replaces : null,
         withdrawn: false,
         confirmed,
       },
@@ -229,17 +243,41 @@ export class ReadingLine {
     this.focus();
   }
 
+  /** The same instrument again at a spot corrects its reading; another one stands beside it. */
+  private corrects(t: LineTarget): boolean {
+    return !this.again() && t.replaces !== null && (t.replacesInstrumentId === null || t.replacesInstrumentId === this.instrumentId());
+  }
+
+  /** Passes over the spot on purpose: it is no longer asked for, and can be measured all the same. */
+  protected skip(): void {
+    const t = this.target();
+    const finding = this.store.repair()?.features.find((f) => f.feature.id === t?.featureId);
+    if (!t || t.purpose !== 'found' || !finding) return;
+    const spots = [...finding.skipped.filter((s) => !sameSpot(s, t.spot)), t.spot];
+    const { id, name } = finding.feature;
+    void this.store.putChoice(choiceKey.skip(id), `spots passed over on ${name.toLowerCase()}`, { spots }).catch(() => undefined);
+    this.onward(t);
+    this.focus();
+  }
+
+  /** The spot before this one. */
+  protected back(): void {
+    const t = this.target();
+    if (t?.purpose === 'found') this.step(t, -1);
+    this.focus();
+  }
+
   /** After a reading: the next planned spot of the place, then of the next place. */
   private onward(t: LineTarget): void {
     if (t.purpose !== 'found') return;
     const finding = this.store.repair()?.features.find((f) => f.feature.id === t.featureId);
     const next = finding?.next ?? null;
-    this.store.select(next ? { spanId: t.featureId, ...next } : { spanId: null, stationMm: null, clockDeg: null });
+    this.store.select(next ? { spanId: t.featureId, ...next } : NOWHERE);
   }
 
   private step(t: LineTarget, by: number): void {
     const all = (this.store.repair()?.features ?? []).flatMap((f) => f.planned.map((spot) => ({ spanId: f.feature.id, ...spot })));
-    const at = all.findIndex((s) => s.spanId === t.featureId && s.stationMm === t.spot.stationMm && s.clockDeg === t.spot.clockDeg);
+    const at = all.findIndex((s) => s.spanId === t.featureId && sameSpot(s, t.spot));
     const to = all[at + by];
     if (to) this.store.select(to);
   }

@@ -1,4 +1,16 @@
-import { expectedAt, formatPlace, type LengthUnit, type Repair, type Spot, type StationId } from '@iron-patch/core';
+import {
+  expectedAt,
+  FEATURE_KINDS,
+  formatPlace,
+  isDiameter,
+  QUANTITIES,
+  type FeatureFinding,
+  type LengthUnit,
+  type Quantity,
+  type Repair,
+  type Spot,
+  type StationId,
+} from '@iron-patch/core';
 import type { Selection } from '../sheet-data';
 
 /** Where the next entry goes and what it should come near to. */
@@ -11,32 +23,52 @@ export interface LineTarget {
   readonly expectedMm: number | null;
   readonly nominalMm: number | null;
   readonly instrumentId: string;
-  /** Live reading that stands at this spot already; a new one corrects it. */
+  /** Live reading that stands at this spot already; a new one by the same instrument corrects it. */
   readonly replaces: string | null;
+  readonly replacesInstrumentId: string | null;
+  /** Numbers below zero are read here. */
+  readonly signed: boolean;
   /** Where the dial should stand for this cut. */
   readonly dial: number | null;
 }
 
 const PROOF_CLOCKS = [0, 90];
 
+const isSigned = (quantity: Quantity): boolean => QUANTITIES[quantity].reads === 'indicator';
+
+/** The same place, direction and thing read. */
+export const sameSpot = (p: Spot, q: Spot): boolean =>
+  p.stationMm === q.stationMm && p.clockDeg === q.clockDeg && p.quantity === q.quantity;
+
+function titleOf({ feature }: FeatureFinding, spot: Spot, unit: LengthUnit): string {
+  if (isDiameter(feature.kind)) return `${feature.name}, ${formatPlace(spot.stationMm, unit)} ${unit} in, ${spot.clockDeg}°`;
+  const { name } = QUANTITIES[spot.quantity];
+  if (!FEATURE_KINDS[feature.kind].grid) return `${feature.name}: ${name}`;
+  return `${feature.name}: ${name} at ${formatPlace(spot.stationMm, unit)} ${unit}, ${spot.clockDeg}°`;
+}
+
 function foundTarget(repair: Repair, selection: Selection, unit: LengthUnit): LineTarget | null {
   const chosen = repair.features.find((f) => f.feature.id === selection.spanId);
   const { stationMm, clockDeg } = selection;
-  const picked = chosen && stationMm !== null && clockDeg !== null ? { stationMm, clockDeg } : null;
+  const quantity = selection.quantity ?? (chosen ? FEATURE_KINDS[chosen.feature.kind].quantities[0] : 'size');
+  const picked = chosen && stationMm !== null && clockDeg !== null ? { stationMm, clockDeg, quantity } : null;
   const finding = picked || chosen?.next ? chosen : repair.features.find((f) => f.next);
   const spot = picked ?? finding?.next;
   if (!finding || !spot) return null;
-  const there = finding.readings.filter((r) => r.stationMm === spot.stationMm && r.clockDeg === spot.clockDeg).at(-1);
+  const there = finding.readings.filter((r) => sameSpot(r, spot)).at(-1);
   return {
     purpose: 'found',
     featureId: finding.feature.id,
     segmentId: null,
     spot,
-    title: `${finding.feature.name}, ${formatPlace(spot.stationMm, unit)} ${unit} in, ${spot.clockDeg}°`,
-    expectedMm: expectedAt(finding),
-    nominalMm: finding.chosenNominal?.sizeMm ?? null,
+    title: titleOf(finding, spot, unit),
+    expectedMm: expectedAt(finding, spot.quantity),
+    nominalMm: spot.quantity === 'size' ? (finding.chosenNominal?.sizeMm ?? null) : null,
     instrumentId: finding.feature.instrumentId,
+    // Another instrument at the same spot does not correct the first: both stay, and are held against each other.
     replaces: there?.id ?? null,
+    replacesInstrumentId: there?.instrumentId ?? null,
+    signed: isSigned(spot.quantity),
     dial: null,
   };
 }
@@ -52,12 +84,14 @@ function cutTarget(repair: Repair, selection: Selection): LineTarget | null {
     purpose: 'cut',
     featureId: null,
     segmentId: id,
-    spot: { stationMm: 0, clockDeg: 0 },
+    spot: { stationMm: 0, clockDeg: 0, quantity: 'size' },
     title: cut.cuts.length ? `${name}, after the cut` : `${name}, before the first cut`,
     expectedMm: cut.advice.nextMm ?? cut.cuts.at(-1)?.measuredMm ?? repair.plan?.bar?.diameterMm ?? null,
     nominalMm: cut.segment.diameter.value,
     instrumentId: '',
     replaces: null,
+    replacesInstrumentId: null,
+    signed: false,
     dial: cut.advice.nextDial ?? cut.cuts.at(-1)?.dial ?? 0,
   };
 }
@@ -73,12 +107,14 @@ function proofTarget(repair: Repair, selection: Selection): LineTarget | null {
     purpose: 'proof',
     featureId: null,
     segmentId: id,
-    spot: { stationMm, clockDeg },
+    spot: { stationMm, clockDeg, quantity: 'size' },
     title: `${name}, finished and cold, ${clockDeg}°`,
     expectedMm: proof.segment.diameter.value,
     nominalMm: proof.segment.diameter.value,
     instrumentId: '',
     replaces: proof.readings.find((r) => r.clockDeg === clockDeg)?.id ?? null,
+    replacesInstrumentId: null,
+    signed: false,
     dial: null,
   };
 }

@@ -1,6 +1,23 @@
-import { routes, type ComponentInput, type FeatureInput, type JobInput, type NoteInput, type ProofInput } from '@iron-patch/contract';
-import type { ComponentRecord, FeatureRecord, JobRecord, JobSheet, NoteRecord, ProofRecord, ReleaseRecord } from '@iron-patch/core';
-import type { Api } from '../data';
+import {
+  routes,
+  type ComponentInput,
+  type FeatureInput,
+  type JobInput,
+  type NoteInput,
+  type PhotoInput,
+  type ProofInput,
+} from '@iron-patch/contract';
+import type {
+  ComponentRecord,
+  FeatureRecord,
+  JobRecord,
+  JobSheet,
+  NoteRecord,
+  PhotoRecord,
+  ProofRecord,
+  ReleaseRecord,
+} from '@iron-patch/core';
+import { ApiProblem, type Api } from '../data';
 
 /** The list with a row put in its place, or at the end when it is new. */
 export const replaceById = <T extends { readonly id: string }>(rows: readonly T[], row: T): T[] =>
@@ -98,6 +115,31 @@ export const sheetResources = ({ api, jobId, attempt, patchSheet }: SheetAccess)
       () => api.post<ProofRecord>(routes.proofs(jobId()), input),
       0,
       (p) => patchSheet((s) => ({ ...s, proofs: replaceById(s.proofs, p) })),
+    ),
+  /** Adds a photograph; resolves to null, or to what to say when it did not go. */
+  addPhoto: async (file: File, id: string): Promise<string | null> => {
+    try {
+      const photo = await api.postFile<PhotoRecord>(routes.photos(jobId()), file, id);
+      patchSheet((s) => ({ ...s, photos: replaceById(s.photos, photo) }));
+      return null;
+    } catch (e) {
+      if (e instanceof ApiProblem) return e.details.problems?.[0]?.message ?? `${e.details.title} ${e.details.detail}`;
+      return 'the server does not answer. It is still here: send it again in a moment.';
+    }
+  },
+  savePhoto: (p: PhotoRecord, input: PhotoInput): Promise<PhotoRecord | null> =>
+    attempt(
+      'the photograph',
+      (v) => api.put<PhotoRecord>(routes.photo(p.id), input, v),
+      p.version,
+      (now) => patchSheet((s) => ({ ...s, photos: replaceById(s.photos, now) })),
+    ),
+  removePhoto: (p: PhotoRecord): Promise<void | null> =>
+    attempt(
+      'the photograph',
+      (v) => api.delete(routes.photo(p.id), v),
+      p.version,
+      () => patchSheet((s) => ({ ...s, photos: s.photos.filter((x) => x.id !== p.id) })),
     ),
   addNote: (input: NoteInput): Promise<NoteRecord | null> =>
     attempt(

@@ -19,6 +19,7 @@ const newReading = (text: string) => ({
   purpose: 'found' as const,
   featureId: 'barrel',
   segmentId: null,
+  quantity: 'size' as const,
   stationMm: 20,
   clockDeg: 90,
   text,
@@ -189,8 +190,8 @@ describe('news of another screen', () => {
 describe('what a sheet is made of', () => {
   it('is added, changed and removed at the version that was opened', async () => {
     const component = store.sheet()!.components[0]!;
-    const { name, role, materialId, axisOffsetMm, verdict, asFound } = component;
-    const input = { name, role, materialId, axisOffsetMm, verdict, asFound };
+    const { parentId, name, role, materialId, axisOffsetMm, verdict, asFound } = component;
+    const input = { parentId, name, role, materialId, axisOffsetMm, verdict, asFound };
     await store.addComponent({ ...input, name: 'Nut' }, 'key-1');
     expect(store.sheet()!.components.map((c) => c.name)).toContain('Nut');
     await store.saveComponent(component, { ...input, name: 'Pin, long' });

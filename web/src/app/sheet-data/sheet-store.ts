@@ -8,6 +8,7 @@ import {
   type ChoiceRecord,
   type Figure,
   type JobSheet,
+  type Quantity,
   type ReadingRecord,
   type TurnedPart,
   choiceKey,
@@ -20,6 +21,7 @@ export interface Selection {
   readonly spanId: string | null;
   readonly stationMm: number | null;
   readonly clockDeg: number | null;
+  readonly quantity: Quantity | null;
 }
 
 /** Somebody else changed the same thing; the person decides. */
@@ -57,7 +59,7 @@ const START: SheetState = {
   sheet: null,
   missing: false,
   wantedId: '',
-  selection: { spanId: null, stationMm: null, clockDeg: null },
+  selection: { spanId: null, stationMm: null, clockDeg: null, quantity: null },
   figure: null,
   pictured: 'worn',
   conflict: null,
@@ -177,12 +179,13 @@ export const SheetStore = signalStore(
     };
 
     const withdraw = (reading: ReadingRecord): void => {
-      const { purpose, featureId, segmentId, stationMm, clockDeg, unit, instrumentId } = reading;
+      const { purpose, featureId, segmentId, quantity, stationMm, clockDeg, unit, instrumentId } = reading;
       addReading(
         {
           purpose,
           featureId,
           segmentId,
+          quantity,
           stationMm,
           clockDeg,
           unit,
@@ -216,7 +219,8 @@ export const SheetStore = signalStore(
           else say('The server does not answer. The sheet comes when it is back.', true);
         }
       },
-      select: (selection: Partial<Selection>): void => patchState(store, (s) => ({ selection: { ...s.selection, ...selection } })),
+      select: (selection: Partial<Selection>): void =>
+        patchState(store, (s) => ({ selection: { ...s.selection, quantity: null, ...selection } })),
       show: (figure: Figure | null): void => patchState(store, { figure }),
       lookAt: (pictured: 'worn' | 'new'): void => patchState(store, { pictured }),
       /** Draws on without saving; kept in this browser, so that a reload loses nothing. */

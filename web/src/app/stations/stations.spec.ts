@@ -85,7 +85,7 @@ describe('Measure', () => {
     const fixture = await show(Measure);
     expect(words(fixture)).toContain('next');
     await press(fixture, 'Station 5, 90 degrees, 40.170');
-    expect(store.selection()).toEqual({ spanId: 'barrel', stationMm: 5, clockDeg: 90 });
+    expect(store.selection()).toEqual({ spanId: 'barrel', stationMm: 5, clockDeg: 90, quantity: 'size' });
   });
 
   it('takes a reading back from the list', async () => {

@@ -44,7 +44,9 @@ it('shows the chosen figure as it is now, not as it was when it was touched', as
 
 it('says what it was with probability and reason', async () => {
   await openSheet(new FakeServer());
-  expect(words(await show(WorkingColumn))).toMatch(/What was it\? Body 40 mm f7 over 99 %, unworn land 39.975 is inside f7/);
+  expect(words(await show(WorkingColumn))).toMatch(
+    /What was it\? Body 40 mm f7 over 99 %, the unworn land that belongs to it 39.975 is inside f7/,
+  );
 });
 
 it('has words when there is no number yet', async () => {

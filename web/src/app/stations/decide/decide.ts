@@ -1,24 +1,17 @@
-import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import {
-  choiceKey,
-  chosenRoute,
-  originalSizeMm,
-  type FeatureFinding,
-  type FitFinding,
-  type RankedNominal,
-  type SchoolOption,
-} from '@iron-patch/core';
+import { choiceKey, originalSizeMm, type FeatureFinding, type FitFinding, type RankedNominal, type SchoolOption } from '@iron-patch/core';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { ShopStore } from '../../data';
 import { SheetStore } from '../../sheet-data';
 import { FigureButton } from '../../show';
+import { Diagnosis } from './diagnosis';
 import { FitDesk } from './fit-desk';
 
 /** What it was, which fit each mate gets, hole kept or trued, and why it wore. */
 @Component({
   selector: 'ip-decide',
-  imports: [FormsModule, NzInputModule, FigureButton, FitDesk],
+  imports: [FigureButton, FitDesk, Diagnosis, FormsModule, NzInputModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './decide.html',
   styles: `
@@ -77,14 +70,6 @@ export class Decide {
       (f) => f.component.role === 'worn' && f.feature.land === 'worn' && f.nominal.ranked.length,
     ),
   );
-  private readonly stored = computed(() => {
-    const sheet = this.store.sheet();
-    return sheet ? chosenRoute(sheet) : null;
-  });
-  protected readonly cause = linkedSignal(() => this.stored()?.cause ?? '');
-  protected readonly route = linkedSignal(() => this.stored()?.route ?? '');
-  protected readonly routeProblem = signal('');
-
   protected choose(fit: FitFinding, o: SchoolOption, hole: 'keep' | 'true'): void {
     const name = fit.hole.feature.name.toLowerCase();
     void this.store
@@ -111,11 +96,5 @@ export class Decide {
 
   protected percent(share: number): string {
     return share > 0.995 ? 'over 99 %' : share < 0.005 ? 'under 1 %' : `${Math.round(share * 100)} %`;
-  }
-
-  protected async saveRoute(): Promise<void> {
-    if (!this.cause().trim() || !this.route().trim()) return this.routeProblem.set('Write down both: why it wore, and what is done.');
-    this.routeProblem.set('');
-    await this.store.putChoice(choiceKey.route, 'cause and route', { cause: this.cause(), route: this.route() }).catch(() => undefined);
   }
 }

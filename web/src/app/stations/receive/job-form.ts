@@ -1,24 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal, type OnInit } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { check, jobInput, type JobInput } from '@iron-patch/contract';
-import { HAZARDS, type CustomerRecord, type Hazard, type Problem, type Want } from '@iron-patch/core';
+import { CHANGES, HAZARDS, type Change, type CustomerRecord, type Hazard, type Problem } from '@iron-patch/core';
 import { NzCheckboxModule } from 'ng-zorro-antd/checkbox';
 import { NzDatePickerModule } from 'ng-zorro-antd/date-picker';
-import { ShopStore } from '../../data';
+import { FloorStore, OpenJob, ShopStore } from '../../data';
 import { CautionNote, ChooseField, Field, TextField } from '../../show';
-
-const HAZARD_WORDS: Readonly<Record<Hazard, string>> = {
-  lifting: 'Lifting gear',
-  vessel: "A vessel's ramp",
-  pressure: 'Trapped pressure',
-  spring: 'Loaded spring',
-  fuel: 'Held fuel',
-  steering: 'Steering or brakes',
-  welding: 'Welding',
-  press: 'Press work',
-  'old-linings': 'Old linings or paint',
-};
-const WANT_WORDS: Readonly<Record<Want, string>> = { 'like-for-like': 'Like for like', 'made-better': 'Made better', changed: 'Changed' };
+import { CHANGE_WORDS, HAZARD_WORDS, WANT_WORDS } from './job-words';
+import { weekLoad } from './week-load';
 
 /** The counter ticket: who, what, what happened, what they want, when, and what can hurt. */
 @Component({
@@ -56,6 +45,7 @@ const WANT_WORDS: Readonly<Record<Want, string>> = { 'like-for-like': 'Like for 
         <ip-text
           label="Out of which machine"
           name="machine"
+          list="machines"
           [value]="draft().machine"
           path="machine"
           [problems]="shownProblems()"
@@ -65,6 +55,11 @@ const WANT_WORDS: Readonly<Record<Want, string>> = { 'like-for-like': 'Like for 
       <datalist id="customers">
         @for (c of customers(); track c.id) {
           <option [value]="c.name"></option>
+        }
+      </datalist>
+      <datalist id="machines">
+        @for (m of machines(); track m) {
+          <option [value]="m"></option>
         }
       </datalist>
       <ip-text
@@ -84,7 +79,7 @@ const WANT_WORDS: Readonly<Record<Want, string>> = { 'like-for-like': 'Like for 
           [value]="draft().want"
           path="want"
           [problems]="shownProblems()"
-          (valueChange)="set('want', $event)"
+          (valueChange)="setWant($event)"
         />
         <ip-field label="Promised for" path="promisedOn" [problems]="shownProblems()" #prom>
           <nz-date-picker
@@ -95,6 +90,9 @@ const WANT_WORDS: Readonly<Record<Want, string>> = { 'like-for-like': 'Like for 
             [ngModel]="promised()"
             (ngModelChange)="promise($event)"
           />
+          @if (load(); as l) {
+            <p class="load">{{ l }}</p>
+          }
         </ip-field>
         <ip-text
           label="Pieces received"
@@ -106,12 +104,21 @@ const WANT_WORDS: Readonly<Record<Want, string>> = { 'like-for-like': 'Like for 
           (valueChange)="setNumber('pieces', $event)"
         />
         <ip-text
-          label="Ask before going past"
+          label="How far to go before asking"
           name="ask"
           [value]="draft().askBefore"
           path="askBefore"
           [problems]="shownProblems()"
           (valueChange)="set('askBefore', $event)"
+        />
+        <ip-text
+          label="Who does the rest, if not we"
+          name="restBy"
+          placeholder="we do all of it"
+          [value]="draft().restBy"
+          path="restBy"
+          [problems]="shownProblems()"
+          (valueChange)="set('restBy', $event)"
         />
         <ip-choose
           label="Unit of the job"
@@ -132,6 +139,16 @@ const WANT_WORDS: Readonly<Record<Want, string>> = { 'like-for-like': 'Like for 
           (valueChange)="setNumber('shopTempC', $event)"
         />
       </div>
+      @if (draft().want === 'changed') {
+        <fieldset>
+          <legend>What is to be different?</legend>
+          @for (c of changes; track c) {
+            <label nz-checkbox [name]="'change-' + c" [ngModel]="draft().changes.includes(c)" (ngModelChange)="change(c, $event)">{{
+              changeWords[c]
+            }}</label>
+          }
+        </fieldset>
+      }
       <fieldset>
         <legend>What can hurt somebody here?</legend>
         @for (h of hazards; track h) {
@@ -185,6 +202,10 @@ const WANT_WORDS: Readonly<Record<Want, string>> = { 'like-for-like': 'Like for 
       width: 100%;
       min-height: 44px;
     }
+    .load {
+      font-size: 15px;
+      color: var(--quiet);
+    }
     .end {
       justify-content: flex-end;
     }
@@ -202,6 +223,11 @@ export class JobForm implements OnInit {
   readonly serverProblems = input<readonly Problem[]>([]);
   readonly saved = output<JobInput>();
   protected readonly customers = inject(ShopStore).customers as () => readonly CustomerRecord[];
+  private readonly known = inject(ShopStore).machines;
+  private readonly floor = inject(FloorStore);
+  private readonly openJob = inject(OpenJob);
+  protected readonly changes = CHANGES;
+  protected readonly changeWords = CHANGE_WORDS;
   protected readonly hazards = HAZARDS;
   protected readonly hazardWords = HAZARD_WORDS;
   protected readonly wants = Object.entries(WANT_WORDS);
@@ -212,6 +238,14 @@ export class JobForm implements OnInit {
   protected readonly draft = signal<JobInput>({} as JobInput);
   protected readonly numbers = signal({ pieces: '', shopTempC: '' });
   protected readonly attempted = signal(false);
+  /** Machines of the customer that is typed; of everybody while none is. */
+  protected readonly machines = computed(() => {
+    const customer = this.customers().find((c) => c.name.toLowerCase() === (this.draft().customerName ?? '').trim().toLowerCase());
+    const all = this.known().filter((m) => !customer || m.customerId === customer.id);
+    return [...new Set(all.map((m) => m.name))];
+  });
+  /** What else is promised in the week of that day. */
+  protected readonly load = computed(() => weekLoad(this.floor.jobs() ?? [], this.draft().promisedOn, this.openJob.job()?.id ?? null));
   protected readonly problems = computed(() => {
     const checked = check(jobInput, this.draft());
     return checked.ok ? [] : checked.problems;
@@ -226,6 +260,7 @@ export class JobForm implements OnInit {
 
   ngOnInit(): void {
     const start = this.start();
+    void this.floor.load();
     this.draft.set(start);
     this.numbers.set({ pieces: String(start.pieces), shopTempC: String(start.shopTempC) });
   }
@@ -245,6 +280,15 @@ export class JobForm implements OnInit {
     const on =
       date && [date.getFullYear(), String(date.getMonth() + 1).padStart(2, '0'), String(date.getDate()).padStart(2, '0')].join('-');
     this.draft.update((d) => ({ ...d, promisedOn: on }));
+  }
+
+  protected setWant(want: string): void {
+    this.set('want', want);
+    if (want !== 'changed') this.draft.update((d) => ({ ...d, changes: [] }));
+  }
+
+  protected change(c: Change, on: boolean): void {
+    this.draft.update((d) => ({ ...d, changes: on ? [...d.changes, c] : d.changes.filter((x) => x !== c) }));
   }
 
   protected hazard(h: Hazard, on: boolean): void {

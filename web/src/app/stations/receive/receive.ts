@@ -1,8 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
-import type { JobInput } from '@iron-patch/contract';
+import { routes, type JobInput } from '@iron-patch/contract';
 import type { JobSheet } from '@iron-patch/core';
 import { SheetStore } from '../../sheet-data';
 import { JobForm } from './job-form';
+import { Photos } from './photos';
 
 const inputOf = ({ job, customer }: JobSheet): JobInput => ({
   customerName: customer.name,
@@ -11,6 +12,8 @@ const inputOf = ({ job, customer }: JobSheet): JobInput => ({
   machine: job.machine,
   complaint: job.complaint,
   want: job.want,
+  changes: [...job.changes],
+  restBy: job.restBy,
   askBefore: job.askBefore,
   pieces: job.pieces,
   promisedOn: job.promisedOn,
@@ -22,7 +25,7 @@ const inputOf = ({ job, customer }: JobSheet): JobInput => ({
 /** The counter ticket of a job that is in. */
 @Component({
   selector: 'ip-receive',
-  imports: [JobForm],
+  imports: [JobForm, Photos],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section (input)="dirty.set(true)" (change)="dirty.set(true)">
@@ -30,13 +33,21 @@ const inputOf = ({ job, customer }: JobSheet): JobInput => ({
         <ip-job-form [start]="form.start" action="Save" [busy]="busy()" (saved)="save($event, form.version)" />
       }
     </section>
+    <ip-photos />
+    <nav class="papers" aria-label="Papers">
+      <a [href]="label()" target="_blank" rel="noopener">Tag with QR code to print</a>
+      <a [href]="bundle()">Whole job as a file</a>
+    </nav>
   `,
-  styles: 'section { padding: 16px 20px 24px; max-width: 900px; }',
+  styles:
+    'section { padding: 16px 20px 16px; max-width: 900px; } .papers { display: flex; gap: 24px; padding: 8px 20px 24px; } .papers a { min-height: 44px; display: inline-flex; align-items: center; }',
 })
 export class Receive {
   private readonly store = inject(SheetStore);
   protected readonly dirty = signal(false);
   protected readonly busy = signal(false);
+  protected readonly label = computed(() => routes.label(this.store.sheet()!.job.id));
+  protected readonly bundle = computed(() => routes.bundle(this.store.sheet()!.job.id));
   private readonly now = computed(() => {
     const sheet = this.store.sheet();
     return sheet && { start: inputOf(sheet), version: sheet.job.version };

@@ -19,7 +19,15 @@ export const ROLE_WORDS = {
   other: 'Something else that came along',
 } as const;
 
-const EMPTY: ComponentInput = { name: '', role: 'worn', materialId: 'steel-c45', axisOffsetMm: 0, verdict: null, asFound: '' };
+const EMPTY: ComponentInput = {
+  parentId: null,
+  name: '',
+  role: 'worn',
+  materialId: 'steel-c45',
+  axisOffsetMm: 0,
+  verdict: null,
+  asFound: '',
+};
 
 /** One component: what it is, how it was found, what becomes of it. */
 @Component({
@@ -57,8 +65,17 @@ const EMPTY: ComponentInput = { name: '', role: 'worn', materialId: 'steel-c45',
           [problems]="problems()"
           (mmChange)="set({ axisOffsetMm: $event ?? 0 })"
         />
+        <ip-choose
+          label="It came out of"
+          name="parent"
+          [options]="parents()"
+          [value]="draft().parentId ?? ''"
+          path="parentId"
+          [problems]="problems()"
+          (valueChange)="set({ parentId: $event || null })"
+        />
         <ip-text
-          label="As found: which way it faced, shims, play, earlier repairs"
+          label="As found, in words"
           name="asFound"
           [rows]="1"
           [value]="draft().asFound"
@@ -82,6 +99,13 @@ export class ComponentForm implements OnInit {
   protected readonly materials = MATERIAL_OPTIONS;
   protected readonly roles = Object.entries(ROLE_WORDS);
   protected readonly verdicts: readonly Option[] = [['', 'not yet'], ...Object.entries(VERDICT_WORDS)];
+  protected readonly parents = computed<readonly Option[]>(() => [
+    ['', 'nothing: it stands by itself'],
+    ...this.store
+      .sheet()!
+      .components.filter((c) => c.id !== this.record()?.id)
+      .map((c) => [c.id, c.name] as const),
+  ]);
   protected readonly draft = signal<ComponentInput>(EMPTY);
   protected readonly busy = signal(false);
   private readonly attempted = signal(false);
@@ -96,8 +120,8 @@ export class ComponentForm implements OnInit {
   ngOnInit(): void {
     this.opened = this.record();
     if (this.opened) {
-      const { name, role, materialId, axisOffsetMm, verdict, asFound } = this.opened;
-      this.draft.set({ name, role, materialId, axisOffsetMm, verdict, asFound });
+      const { parentId, name, role, materialId, axisOffsetMm, verdict, asFound } = this.opened;
+      this.draft.set({ parentId, name, role, materialId, axisOffsetMm, verdict, asFound });
     } else {
       const hasWorn = this.store.sheet()!.components.some((c) => c.role === 'worn');
       this.draft.set({

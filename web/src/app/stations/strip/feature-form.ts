@@ -1,33 +1,56 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal, type OnInit } from '@angular/core';
 import { check, featureInput, type FeatureInput } from '@iron-patch/contract';
 import {
-  defaultClocks,
-  defaultStations,
+  FEATURE_KIND_IDS,
+  FEATURE_KINDS,
   FOUR_CLOCKS,
   formatPlace,
   fromUnit,
+  isDiameter,
   parseNumberList,
-  suggestInstrument,
+  planFor,
+  suggestForPlan,
+  SUSPICIONS,
+  type FeatureKind,
   type FeatureRecord,
+  type InstrumentKind,
   type Problem,
   type Side,
+  type Suspicion,
 } from '@iron-patch/core';
 import { newId, ShopStore } from '../../data';
 import { SheetStore } from '../../sheet-data';
+import { NzCheckboxModule } from 'ng-zorro-antd/checkbox';
+import { FormsModule } from '@angular/forms';
 import { ChooseField, LengthInput, TextField, type Option } from '../../show';
+import { FeatureDetailForm } from './feature-detail-form';
+import { detailFor, inputOf } from './feature-input';
 
 const CLOCK_CHOICES = [
   { words: '0°', clocks: [0] },
   { words: '0° and 90°', clocks: [0, 90] },
   { words: '0°, 60°, 120°', clocks: [0, 60, 120] },
   { words: '0°, 45°, 90°, 135°', clocks: [...FOUR_CLOCKS] },
+  { words: '0°, 40°, 80° (three-point head turned)', clocks: [0, 40, 80] },
+  { words: 'every 30° to 150°', clocks: [0, 30, 60, 90, 120, 150] },
+  { words: '0°, 90°, 180°, 270°', clocks: [0, 90, 180, 270] },
+  { words: 'every 45° all round', clocks: Array.from({ length: 8 }, (_, i) => i * 45) },
+  { words: 'every 22.5° all round', clocks: Array.from({ length: 16 }, (_, i) => i * 22.5) },
 ];
+const SUSPICION_WORDS: Readonly<Record<Suspicion, string>> = {
+  bearing: 'a bearing ran here',
+  oval: 'oval',
+  tapered: 'tapered',
+  bent: 'bent',
+  lobed: 'lobed',
+  'seal-groove': 'grooved by a seal',
+};
 const sameList = (p: readonly number[], q: readonly number[]): boolean => p.length === q.length && p.every((x, i) => x === q[i]);
 
 /** One place to measure: where it is, what it fits, and the plan of stations and clock angles. */
 @Component({
   selector: 'ip-feature-form',
-  imports: [TextField, ChooseField, LengthInput],
+  imports: [FormsModule, NzCheckboxModule, TextField, ChooseField, LengthInput, FeatureDetailForm],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <form (submit)="$event.preventDefault(); save()" novalidate>
@@ -41,6 +64,7 @@ const sameList = (p: readonly number[], q: readonly number[]): boolean => p.leng
           [problems]="problems()"
           (valueChange)="set({ name: $event })"
         />
+        <ip-choose label="What is measured" name="kind" [options]="kinds" [value]="draft().kind" (valueChange)="setKind($event)" />
         <ip-choose label="Outside or inside" name="side" [options]="sides" [value]="draft().side" (valueChange)="setSide($event)" />
         <ip-choose label="Did it wear?" name="land" [options]="lands" [value]="draft().land" (valueChange)="setLand($event)" />
         <ip-length
@@ -96,6 +120,23 @@ const sameList = (p: readonly number[], q: readonly number[]): boolean => p.leng
           (valueChange)="set({ instrumentId: $event })"
         />
       </div>
+      <ip-feature-detail-form
+        [kind]="draft().kind"
+        [detail]="draft().detail"
+        [problems]="problems()"
+        (detailChange)="set({ detail: $event })"
+      />
+      @if (grid()) {
+        <fieldset>
+          <legend>What is suspected?</legend>
+          @for (s of suspicions; track s) {
+            <label nz-checkbox [name]="'suspect-' + s" [ngModel]="draft().suspicions.includes(s)" (ngModelChange)="suspect(s, $event)">{{
+              suspicionWords[s]
+            }}</label>
+          }
+        </fieldset>
+      }
+      <p class="quiet">{{ plan().why.join(' ') }} {{ diameter() ? plan().unworn : '' }}</p>
       <div class="row end">
         <button type="button" (click)="closed.emit()">Leave it</button>
         <button type="submit" class="next" [disabled]="busy()">Save place</button>
@@ -103,7 +144,7 @@ const sameList = (p: readonly number[], q: readonly number[]): boolean => p.leng
     </form>
   `,
   styles:
-    'form { padding: 12px 0; } .grid3 { display: grid; grid-template-columns: repeat(3, 1fr); gap: 10px 18px; } .end { justify-content: flex-end; }',
+    'form { padding: 12px 0; } .grid3 { display: grid; grid-template-columns: repeat(3, 1fr); gap: 10px 18px; } fieldset { border: 0; padding: 0; margin: 0; display: flex; flex-wrap: wrap; gap: 0 18px; } legend { font: 600 15px var(--label); padding: 0; } fieldset label { min-height: 40px; display: inline-flex; align-items: center; margin: 0; } .end { justify-content: flex-end; }',
 })
 export class FeatureForm implements OnInit {
   protected readonly store = inject(SheetStore);
@@ -112,13 +153,19 @@ export class FeatureForm implements OnInit {
   readonly record = input<FeatureRecord | null>(null);
   readonly closed = output<void>();
   protected readonly sides: readonly Option[] = [
-    ['outside', 'Outside diameter'],
-    ['inside', 'Inside diameter'],
+    ['outside', 'Outside'],
+    ['inside', 'Inside'],
   ];
   protected readonly lands: readonly Option[] = [
     ['worn', 'It ran: may be worn'],
     ['unworn', 'Never ran: tells the size'],
   ];
+  protected readonly kinds: readonly Option[] = FEATURE_KIND_IDS.map((k) => [k, FEATURE_KINDS[k].name] as const);
+  protected readonly suspicions = SUSPICIONS;
+  protected readonly suspicionWords = SUSPICION_WORDS;
+  protected readonly diameter = computed(() => isDiameter(this.draft().kind));
+  protected readonly grid = computed(() => FEATURE_KINDS[this.draft().kind].grid);
+  protected readonly plan = computed(() => planFor(this.draft()));
   protected readonly clockOptions: readonly Option[] = CLOCK_CHOICES.map((c, i) => [String(i), c.words] as const);
   protected readonly instruments = computed<readonly Option[]>(() => this.shop.shop().instruments.map((i) => [i.id, i.name] as const));
   protected readonly draft = signal<FeatureInput>({} as FeatureInput);
@@ -153,19 +200,7 @@ export class FeatureForm implements OnInit {
   ngOnInit(): void {
     this.opened = this.record();
     if (this.opened) {
-      const { componentId, name, side, startMm, lengthMm, land, matesFeatureId, stationsMm, clocksDeg, instrumentId } = this.opened;
-      this.draft.set({
-        componentId,
-        name,
-        side,
-        startMm,
-        lengthMm,
-        land,
-        matesFeatureId,
-        stationsMm: [...stationsMm],
-        clocksDeg: [...clocksDeg],
-        instrumentId,
-      });
+      this.draft.set(inputOf(this.opened));
       this.ownStations = true;
     } else this.draft.set(this.fresh());
     this.showStations();
@@ -180,16 +215,25 @@ export class FeatureForm implements OnInit {
   }
 
   protected setSide(chosen: string): void {
-    const side = chosen as Side;
-    this.set({ side, clocksDeg: defaultClocks(side), instrumentId: this.instrumentFor(side), matesFeatureId: null });
+    this.set({ side: chosen as Side, matesFeatureId: null });
+    this.replan();
+  }
+
+  protected setKind(kind: string): void {
+    this.set({ kind: kind as FeatureKind, suspicions: [], matesFeatureId: null, detail: detailFor(kind as FeatureKind) });
+    this.ownStations = false;
+    this.replan();
+  }
+
+  protected suspect(s: Suspicion, on: boolean): void {
+    const now = this.draft().suspicions;
+    this.set({ suspicions: on ? [...now, s] : now.filter((x) => x !== s) });
+    this.replan();
   }
 
   protected setPlace(change: Partial<FeatureInput>): void {
     this.set(change);
-    const { startMm, lengthMm } = this.draft();
-    if (this.ownStations || lengthMm <= 0) return;
-    this.set({ stationsMm: defaultStations(startMm, lengthMm) });
-    this.showStations();
+    if (this.draft().lengthMm > 0) this.replan();
   }
 
   protected setClocks(index: string): void {
@@ -220,28 +264,44 @@ export class FeatureForm implements OnInit {
     }
   }
 
+  /** Stations, clock angles and instrument by what is measured and suspected; stations that somebody typed stay. */
+  private replan(): void {
+    const plan = this.plan();
+    const stationsMm = this.ownStations ? this.draft().stationsMm : [...plan.stationsMm];
+    this.set({ stationsMm, clocksDeg: [...plan.clocksDeg], instrumentId: this.instrumentFor() });
+    this.showStations();
+  }
+
   private fresh(): FeatureInput {
     const component = this.store.sheet()!.components.find((c) => c.id === this.componentId());
     const side: Side = component?.role === 'mate' ? 'inside' : 'outside';
-    const mates = this.store.sheet()!.features.filter((f) => f.side !== side && f.componentId !== this.componentId() && f.land === 'worn');
+    const mates = this.store
+      .sheet()!
+      .features.filter((f) => f.side !== side && f.componentId !== this.componentId() && f.land === 'worn' && isDiameter(f.kind));
+    const place = { kind: 'diameter' as const, side, startMm: 0, lengthMm: 40, suspicions: [] };
+    const plan = planFor(place);
     return {
+      ...place,
       componentId: this.componentId(),
       name: side === 'inside' ? 'Bore' : 'Body',
-      side,
-      startMm: 0,
-      lengthMm: 40,
+      detail: detailFor('diameter'),
       land: 'worn',
       matesFeatureId: mates.length === 1 ? mates[0]!.id : null,
-      stationsMm: defaultStations(0, 40),
-      clocksDeg: defaultClocks(side),
-      instrumentId: this.instrumentFor(side),
+      stationsMm: [...plan.stationsMm],
+      clocksDeg: [...plan.clocksDeg],
+      instrumentId: this.suggested(side, plan.instruments),
     };
   }
 
-  private instrumentFor(side: Side): string {
+  private instrumentFor(): string {
+    return this.suggested(this.draft().side, this.plan().instruments);
+  }
+
+  private suggested(side: Side, kinds: readonly InstrumentKind[]): string {
     const { instruments } = this.shop.shop();
     const seen = this.store.repair()?.features.find((f) => f.shape)?.shape?.meanMm ?? null;
-    return (suggestInstrument(instruments, side, seen, this.store.sheet()!.job.unit) ?? instruments[0])?.id ?? '';
+    const size = isDiameter(this.draft().kind ?? 'diameter') ? seen : null;
+    return (suggestForPlan(instruments, kinds, side, size, this.store.sheet()!.job.unit) ?? instruments[0])?.id ?? '';
   }
 
   private showStations(): void {

@@ -1,186 +1,96 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { formatPlace, materialOf, type ComponentRecord, type FeatureRecord } from '@iron-patch/core';
+import { earlierRepairs, fragments, looseFragments, softParts } from '@iron-patch/core';
 import { SheetStore } from '../../sheet-data';
 import { CautionNote } from '../../show';
-import { ComponentForm, VERDICT_WORDS } from './component-form';
-import { FeatureForm } from './feature-form';
+import { ComponentTree } from './component-tree';
+import { FitsMap } from './fits-map';
+import { LoosePieces } from './loose-pieces';
+import { NoReturn } from './no-return';
+import { ToOrder } from './to-order';
 
-const ROLE_SHORT = { worn: 'worn part', mate: 'mate', other: 'came along' } as const;
+const TABS = ['Components', 'What fits what', 'Parts to order', 'Loose pieces, earlier repairs', 'Point of no return'] as const;
+type Tab = (typeof TABS)[number];
 
-/** What came apart, what fits together with what, and which places are measured. */
+/** What came apart, what fits together with what, what is ordered, what is loose, and what may be destroyed only once it is measured. */
 @Component({
   selector: 'ip-strip',
-  imports: [ComponentForm, FeatureForm, CautionNote],
+  imports: [ComponentTree, FitsMap, ToOrder, LoosePieces, NoReturn, CautionNote],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section>
       @for (h of store.sheet()!.job.hazards; track h) {
         <ip-caution [hazard]="h" />
       }
-      @for (c of components(); track c.id) {
-        <article>
-          <header>
-            <h2>{{ c.name }}</h2>
-            <span class="quiet">{{ roles[c.role] }}, {{ material(c) }}{{ c.verdict ? ', ' + verdicts[c.verdict].toLowerCase() : '' }}</span>
-            <span class="push"></span>
-            <button type="button" class="plain" [attr.aria-label]="'Change ' + c.name" (click)="open('c' + c.id)">Change</button>
-            @if (!places(c).length) {
-              <button type="button" class="plain" [attr.aria-label]="'Remove ' + c.name" (click)="remove(c)">Remove</button>
-            }
-          </header>
-          @if (c.asFound) {
-            <p class="found">{{ c.asFound }}</p>
-          }
-          @if (opened() === 'c' + c.id) {
-            <ip-component-form [record]="c" (closed)="open('')" />
-          }
-          @if (places(c).length) {
-            <table class="plain">
-              <thead>
-                <tr>
-                  <th>Place</th>
-                  <th>Kind</th>
-                  <th class="num">from, to ({{ store.unit() }})</th>
-                  <th>Stations and clocks</th>
-                  <th>Fits</th>
-                  <th><span class="sr-only">Change</span></th>
-                </tr>
-              </thead>
-              <tbody>
-                @for (f of places(c); track f.id) {
-                  <tr>
-                    <td>
-                      <b>{{ f.name }}</b>
-                    </td>
-                    <td>{{ f.side }}{{ f.land === 'unworn' ? ', never ran' : '' }}</td>
-                    <td class="num">{{ place(f.startMm) }} to {{ place(f.startMm + f.lengthMm) }}</td>
-                    <td class="fig small">{{ stations(f) }}; {{ f.clocksDeg.length }} clock{{ f.clocksDeg.length > 1 ? 's' : '' }}</td>
-                    <td>{{ mateOf(f) }}</td>
-                    <td class="acts">
-                      <button type="button" class="plain" [attr.aria-label]="'Change ' + f.name" (click)="open('f' + f.id)">Change</button>
-                      <button type="button" class="plain" [attr.aria-label]="'Remove ' + f.name" (click)="removeFeature(f)">Remove</button>
-                    </td>
-                  </tr>
-                  @if (opened() === 'f' + f.id) {
-                    <tr>
-                      <td colspan="6"><ip-feature-form [componentId]="c.id" [record]="f" (closed)="open('')" /></td>
-                    </tr>
-                  }
-                }
-              </tbody>
-            </table>
-          }
-          @if (opened() === 'n' + c.id) {
-            <ip-feature-form [componentId]="c.id" (closed)="open('')" />
-          } @else {
-            <button type="button" [class.next]="nextIsPlace(c)" (click)="open('n' + c.id)">Add a place to measure on {{ c.name }}</button>
-          }
-        </article>
-      } @empty {
-        <p class="empty">Nothing is on record yet. Start with the worn part; then add what it runs in.</p>
+      <div class="tabs" role="group" aria-label="Strip">
+        @for (t of tabs; track t) {
+          <button type="button" [attr.aria-pressed]="tab() === t" [class.on]="tab() === t" (click)="tab.set(t)">
+            {{ t }}{{ counts()[t] }}
+          </button>
+        }
+      </div>
+      @if (held() && tab() !== 'Point of no return') {
+        <p class="said bad" role="alert">
+          The point of no return: {{ held() }} is planned, and what it takes is not on record yet.
+          <button type="button" (click)="tab.set('Point of no return')">See what is missing</button>
+        </p>
       }
-      @if (opened() === 'new') {
-        <article>
-          <h2>New component</h2>
-          <ip-component-form (closed)="open('')" />
-        </article>
-      } @else {
-        <button type="button" [class.next]="nextIsComponent()" (click)="open('new')">Add a component</button>
+      @switch (tab()) {
+        @case ('Components') {
+          <ip-component-tree (destroy)="destroy($event)" />
+        }
+        @case ('What fits what') {
+          <ip-fits-map />
+        }
+        @case ('Parts to order') {
+          <ip-to-order />
+        }
+        @case ('Loose pieces, earlier repairs') {
+          <ip-loose-pieces />
+        }
+        @default {
+          <ip-no-return [meant]="meant()" />
+        }
       }
     </section>
   `,
   styles: `
     section {
-      padding: 14px 20px 24px;
+      padding: 10px 20px 24px;
       display: grid;
       gap: 14px;
-      justify-items: start;
     }
-    article {
-      width: 100%;
-      border-bottom: 1px solid var(--hairline);
-      padding-bottom: 14px;
-    }
-    header {
-      display: flex;
-      align-items: center;
-      gap: 12px;
-      min-height: 44px;
-    }
-    .push {
-      flex: 1;
-    }
-    .found {
-      margin-bottom: 6px;
-    }
-    table {
-      margin-bottom: 10px;
-    }
-    td {
-      vertical-align: middle !important;
-    }
-    .small {
-      font-size: 14px;
-    }
-    .acts {
-      white-space: nowrap;
-      text-align: right;
-    }
-    .empty {
-      padding: 12px 0;
-    }
-    ip-caution {
-      width: 100%;
+    .said button {
+      margin-left: 12px;
     }
   `,
 })
 export class Strip {
   protected readonly store = inject(SheetStore);
-  protected readonly roles = ROLE_SHORT;
-  protected readonly verdicts = VERDICT_WORDS;
-  protected readonly opened = signal('');
-  protected readonly components = computed(() => this.store.sheet()?.components ?? []);
-  protected readonly nextIsComponent = computed(() => {
-    const roles = this.components().map((c) => c.role);
-    return !roles.includes('worn') || (!roles.includes('mate') && this.components().every((c) => this.places(c).length > 0));
+  protected readonly tabs = TABS;
+  protected readonly tab = signal<Tab>('Components');
+  protected readonly meant = signal('');
+  protected readonly held = computed(() => {
+    const point = this.store.repair()?.pointsOfNoReturn.find((p) => p.state === 'held');
+    return point ? `${point.act.value.kind.replace('-', ' ')}, ${point.componentName.toLowerCase()}` : '';
+  });
+  /** How much stands behind each tab; a loose piece not accounted for says so. */
+  protected readonly counts = computed<Readonly<Record<Tab, string>>>(() => {
+    const sheet = this.store.sheet();
+    const many = (n: number): string => (n ? ` (${n})` : '');
+    if (!sheet)
+      return { Components: '', 'What fits what': '', 'Parts to order': '', 'Loose pieces, earlier repairs': '', 'Point of no return': '' };
+    const loose = looseFragments(sheet).length;
+    return {
+      Components: many(sheet.components.length),
+      'What fits what': '',
+      'Parts to order': many(softParts(sheet).length),
+      'Loose pieces, earlier repairs': loose ? ` (${loose} open)` : many(fragments(sheet).length + earlierRepairs(sheet).length),
+      'Point of no return': many(this.store.repair()?.pointsOfNoReturn.length ?? 0),
+    };
   });
 
-  protected open(what: string): void {
-    this.opened.set(what);
-  }
-
-  protected places(c: ComponentRecord): FeatureRecord[] {
-    return this.store.sheet()!.features.filter((f) => f.componentId === c.id);
-  }
-
-  protected nextIsPlace(c: ComponentRecord): boolean {
-    return c.role !== 'other' && this.places(c).length === 0;
-  }
-
-  protected material(c: ComponentRecord): string {
-    return materialOf(c.materialId)?.name ?? 'material not known';
-  }
-
-  protected place(mm: number): string {
-    return formatPlace(mm, this.store.unit());
-  }
-
-  protected stations(f: FeatureRecord): string {
-    return f.stationsMm.map((mm) => this.place(mm)).join(', ');
-  }
-
-  protected mateOf(f: FeatureRecord): string {
-    const { features } = this.store.sheet()!;
-    const mate = features.find((x) => x.id === f.matesFeatureId);
-    const back = features.filter((x) => x.matesFeatureId === f.id);
-    return [mate, ...back].flatMap((x) => (x ? [x.name] : [])).join(', ') || '–';
-  }
-
-  protected remove(c: ComponentRecord): void {
-    void this.store.removeComponent(c).catch(() => undefined);
-  }
-
-  protected removeFeature(f: FeatureRecord): void {
-    void this.store.removeFeature(f).catch(() => undefined);
+  protected destroy(componentId: string): void {
+    this.meant.set(componentId);
+    this.tab.set('Point of no return');
   }
 }

@@ -1,0 +1,150 @@
+import {
+  BUNDLE_FORMAT,
+  BUNDLE_VERSION,
+  INSTRUMENT_KINDS,
+  QUANTITY_IDS,
+  type InstrumentKind,
+  type JobBundle,
+  type Outcome,
+  type Problem,
+} from '@iron-patch/core';
+import { array, boolean, mixed, number, object, string } from 'yup';
+import { check } from './check';
+import { choiceInput } from './choice';
+import { componentInput } from './component';
+import { featureInput } from './feature';
+import { dateOrNull, idOf, lengthOf, numberOf, oneOf } from './fields';
+import { jobInput } from './job';
+import { photoInput } from './photo';
+import { requiredText, textOf, TEXT_LIMITS } from './text';
+
+/** Largest bundle that is taken, bytes: a job with a good many photographs. */
+export const MOST_BUNDLE_BYTES = 64 * 1024 * 1024;
+
+const reading = object({
+  id: idOf('Reading'),
+  purpose: oneOf('a purpose', ['found', 'cut', 'proof'] as const),
+  featureId: idOf('Feature').nullable(),
+  segmentId: textOf('Segment', TEXT_LIMITS.name).nullable(),
+  quantity: oneOf('what was read', QUANTITY_IDS),
+  stationMm: lengthOf('Station'),
+  clockDeg: numberOf('Clock angle', 0, 359.99, '°'),
+  text: textOf('Reading', 64),
+  unit: oneOf('a unit', ['mm', 'in'] as const),
+  valueMm: numberOf('Value', -20_000, 20_000, 'mm'),
+  instrumentId: requiredText('Instrument', TEXT_LIMITS.name),
+  partTempC: numberOf('Part temperature', -30, 200, '°C').nullable(),
+  dial: numberOf('Dial', -10_000, 10_000).nullable(),
+  personId: requiredText('Person', TEXT_LIMITS.name),
+  takenAt: string()
+    .strict()
+    .required('When it was taken is needed.')
+    .test('time', 'When it was taken is a time.', (v) => !Number.isNaN(Date.parse(v ?? ''))),
+  supersedesId: idOf('Superseded reading').nullable(),
+  withdrawn: boolean().strict().required('Withdrawn: yes or no.'),
+});
+
+const listOf = (label: string, item: Parameters<ReturnType<typeof array>['of']>[0], most: number) =>
+  array(item as never)
+    .strict()
+    .required(`${label}: a list is needed.`)
+    .max(most, `${label}: at most ${most}.`);
+
+const shape = object({
+  format: string().strict().required('This is no job file.').oneOf([BUNDLE_FORMAT], 'This is no job file of Iron Patch.'),
+  version: number()
+    .strict()
+    .required('The version is missing.')
+    .oneOf([BUNDLE_VERSION], `Only version ${BUNDLE_VERSION} of the file is read here.`),
+  job: object({ id: idOf('Job'), title: requiredText('What it is', TEXT_LIMITS.name) })
+    .required('The job is missing.')
+    .unknown(true),
+  customer: object({ name: requiredText('Customer', TEXT_LIMITS.name), contact: textOf('Contact', TEXT_LIMITS.line) }).required(
+    'The customer is missing.',
+  ),
+  components: listOf('Components', componentInput.shape({ id: idOf('Component') }), 500),
+  features: listOf('Places', featureInput.shape({ id: idOf('Place') }), 2000),
+  readings: listOf('Readings', reading, 20_000),
+  choices: listOf(
+    'Choices',
+    object({
+      key: requiredText('Key', 200),
+      value: mixed().required('The choice is missing.'),
+      reason: textOf('Reason', TEXT_LIMITS.text),
+    }),
+    5000,
+  ),
+  notes: listOf(
+    'Notes',
+    object({ id: idOf('Note'), station: requiredText('Station', 40), text: requiredText('Note', TEXT_LIMITS.text) }),
+    2000,
+  ),
+  photos: listOf(
+    'Photographs',
+    photoInput.shape({ id: idOf('Photograph'), jpeg: string().strict().required('The picture is missing.') }),
+    200,
+  ),
+  people: listOf('People', object({ id: requiredText('Person', TEXT_LIMITS.name), name: requiredText('Name', TEXT_LIMITS.name) }), 200),
+  instruments: listOf(
+    'Instruments',
+    object({
+      id: requiredText('Instrument', TEXT_LIMITS.name),
+      name: requiredText('Name', TEXT_LIMITS.name),
+      kind: oneOf('a kind of instrument', Object.keys(INSTRUMENT_KINDS) as InstrumentKind[]),
+      calibratedOn: dateOrNull('Calibrated on'),
+    }),
+    200,
+  ),
+});
+
+/** The ticket of the job as it is taken in here. */
+const ticketOf = (b: JobBundle): unknown => ({ ...b.job, customerName: b.customer.name, customerContact: b.customer.contact });
+
+/** Every id that something points at, and what points at it. */
+function danglers(b: JobBundle): Problem[] {
+  const components = new Set(b.components.map((c) => c.id));
+  const features = new Set(b.features.map((f) => f.id));
+  const readings = new Set(b.readings.map((r) => r.id));
+  const say = (path: string, what: string): Problem => ({
+    code: 'unknown',
+    path,
+    message: `${what} points at something that is not in the file.`,
+  });
+  return [
+    ...b.components.flatMap((c, i) =>
+      c.parentId !== null && !components.has(c.parentId) ? [say(`components.${i}.parentId`, c.name)] : [],
+    ),
+    ...b.features.flatMap((f, i) => (components.has(f.componentId) ? [] : [say(`features.${i}.componentId`, f.name)])),
+    ...b.features.flatMap((f, i) =>
+      f.matesFeatureId !== null && !features.has(f.matesFeatureId) ? [say(`features.${i}.matesFeatureId`, f.name)] : [],
+    ),
+    ...b.readings.flatMap((r, i) =>
+      r.featureId !== null && !features.has(r.featureId) ? [say(`readings.${i}.featureId`, `Reading ${r.text}`)] : [],
+    ),
+    ...b.readings.flatMap((r, i) =>
+      r.supersedesId !== null && !readings.has(r.supersedesId) ? [say(`readings.${i}.supersedesId`, `Reading ${r.text}`)] : [],
+    ),
+  ];
+}
+
+const under = (path: string, problems: readonly Problem[]): Problem[] =>
+  problems.map((p) => ({ ...p, path: p.path ? `${path}.${p.path}` : path }));
+
+/** Checks a whole bundle: its shape, every choice by its kind, and that nothing points outside the file. */
+export function checkBundle(input: unknown): Outcome<JobBundle> {
+  const checked = check(shape, input);
+  if (!checked.ok) return checked;
+  const bundle = input as JobBundle;
+  const ticket = check(jobInput, ticketOf(bundle));
+  const problems = [
+    ...(ticket.ok ? [] : under('job', ticket.problems)),
+    ...bundle.choices.flatMap((c, i) => {
+      const schema = choiceInput(c.key);
+      if (!schema) return [{ code: 'unknown', path: `choices.${i}.key`, message: `${c.key} is no kind of choice.` }];
+      const value = check(schema, { value: c.value, reason: c.reason });
+      return value.ok ? [] : under(`choices.${i}`, value.problems);
+    }),
+    ...danglers(bundle),
+  ];
+  return problems.length ? { ok: false, problems } : { ok: true, value: bundle };
+}

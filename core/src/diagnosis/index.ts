@@ -1,0 +1,3 @@
+export { FINDING_IDS, FINDINGS, type FindingId, type FindingRow } from './findings.data';
+export { CAUSE_IDS, CAUSES, type CauseId, type CauseRow } from './causes.data';
+export { diagnose, type Banded, type DiagnosisEvidence, type PairEvidence, type RankedCause } from './diagnose';

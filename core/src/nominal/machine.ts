@@ -1,0 +1,102 @@
+import type { LengthUnit } from '../quantity';
+import { candidatesBetween, type Candidate } from './candidates';
+import { likelihood, type NominalEvidence } from './likelihood';
+
+/** A feature of the machine with what was measured of it. */
+export interface MachineFeature extends NominalEvidence {
+  readonly id: string;
+  /** Features that were probably drawn to the same size: its mate, another stretch of the same turned size. */
+  readonly twinIds: readonly string[];
+}
+
+export interface Weighed {
+  readonly candidate: Candidate;
+  readonly probability: number;
+}
+
+/** What all features of a machine together say. */
+export interface MachineBelief {
+  /** Probability that the machine was drawn in inch, all evidence in. */
+  readonly inch: number;
+  /** Candidates of each feature, most probable first; empty where nothing was measured. */
+  readonly byFeature: ReadonlyMap<string, readonly Weighed[]>;
+}
+
+/** How far evidence may stand from a candidate to be looked at, mm. */
+const SEARCH_MM = 3;
+/** Share of sizes that are of the other system than the machine: repairs, bought-in parts; bearings are metric nearly everywhere. */
+const FOREIGN_SHARE = { any: 0.06, running: 0.06, thread: 0.12, seat: 0.5 } as const;
+/** How sure it is that a pin and its hole, or two stretches of one turned size, were drawn alike. */
+const TWIN_SHARE = 0.9;
+const UNITS = ['in', 'mm'] as const;
+
+interface Scored {
+  readonly feature: MachineFeature;
+  readonly scored: readonly { readonly candidate: Candidate; readonly likelihood: number }[];
+  readonly evidence: Readonly<Record<LengthUnit, number>>;
+}
+
+function score(feature: MachineFeature): Scored {
+  const seen = feature.land?.sizeMm ?? feature.worn?.sizeMm;
+  const candidates = seen === undefined ? [] : candidatesBetween(seen - SEARCH_MM, seen + SEARCH_MM, feature.use, feature.side);
+  const evidence = { mm: 0, in: 0 };
+  const scored = candidates.map((candidate) => {
+    const l = likelihood(candidate, feature);
+    evidence[candidate.unit] += candidate.weight * l;
+    return { candidate, likelihood: l };
+  });
+  return { feature, scored, evidence };
+}
+
+const foreign = (f: MachineFeature): number => FOREIGN_SHARE[f.use ?? 'any'];
+/** Likelihood of a feature's evidence when the machine is of that unit. */
+const under = (s: Scored, unit: LengthUnit): number =>
+  (1 - foreign(s.feature)) * s.evidence[unit] + foreign(s.feature) * s.evidence[unit === 'in' ? 'mm' : 'in'];
+
+/** Belief in each unit from all features but some, prior in; sums to 1. */
+function unitBelief(all: readonly Scored[], without: ReadonlySet<string>, inchPrior: number): Record<LengthUnit, number> {
+  const logs = { in: Math.log(inchPrior), mm: Math.log(1 - inchPrior) };
+  for (const s of all)
+    if (s.scored.length && !without.has(s.feature.id)) for (const u of UNITS) logs[u] += Math.log(Math.max(under(s, u), 1e-300));
+  const top = Math.max(logs.in, logs.mm);
+  const [i, m] = [Math.exp(logs.in - top), Math.exp(logs.mm - top)];
+  return { in: i / (i + m), mm: m / (i + m) };
+}
+
+/** How much better the twin's readings are explained when it was drawn to this size than when it was drawn to anything. */
+function twinFactor(c: Candidate, twin: Scored): number {
+  if (twin.scored.length === 0) return 1;
+  const anything = (twin.evidence.in + twin.evidence.mm) / 2;
+  return TWIN_SHARE * likelihood(c, twin.feature) + (1 - TWIN_SHARE) * anything;
+}
+
+/**
+ * What was it? Joint over all features of a machine: each candidate's prior weight times the likelihood of the feature's own
+ * readings, of its twins' readings, and of the unit that all other features speak for.
+ *
+ * @param inchPrior probability that such a machine is inch before anything was measured, in (0, 1)
+ */
+export function recoverMachine(features: readonly MachineFeature[], inchPrior: number): MachineBelief {
+  const all = features.map(score);
+  const byId = new Map(all.map((s) => [s.feature.id, s]));
+  const byFeature = new Map<string, readonly Weighed[]>();
+  for (const own of all) {
+    const twins = own.feature.twinIds.flatMap((id) => byId.get(id) ?? []);
+    const belief = unitBelief(all, new Set([own.feature.id, ...own.feature.twinIds]), inchPrior);
+    const share = foreign(own.feature);
+    const weighed = own.scored.map(({ candidate, likelihood: l }) => {
+      const other = candidate.unit === 'in' ? 'mm' : 'in';
+      const unit = (1 - share) * belief[candidate.unit] + share * belief[other];
+      return { candidate, score: unit * candidate.weight * l * twins.reduce((p, t) => p * twinFactor(candidate, t), 1) };
+    });
+    const total = weighed.reduce((s, w) => s + w.score, 0);
+    byFeature.set(
+      own.feature.id,
+      weighed
+        .filter((w) => w.score > 0)
+        .map((w) => ({ candidate: w.candidate, probability: w.score / total }))
+        .sort((p, q) => q.probability - p.probability),
+    );
+  }
+  return { inch: unitBelief(all, new Set(), inchPrior).in, byFeature };
+}

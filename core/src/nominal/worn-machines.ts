@@ -1,0 +1,110 @@
+import { MM_PER_INCH, type LengthUnit } from '../quantity';
+import { normalDraws, seededRandom } from '../proof';
+import type { Side } from '../readings';
+import type { MachineFeature } from './machine';
+import { recoverNominals } from './recover';
+
+/** A made-up worn machine: what is measured of it, and what its maker drew. */
+export interface WornMachine {
+  readonly kind: 'inch' | 'metric' | 'mixed';
+  readonly features: readonly MachineFeature[];
+  readonly truthMm: ReadonlyMap<string, number>;
+}
+
+const MOST_WEAR_MM = 0.5;
+const MIC_MM = 0.003;
+const FOREIGN_IN_MIXED = 0.3;
+/** Sixteenths, now and then a thirty-second; whole millimetres, most of them even or fives. */
+const THIRTY_SECONDS = 0.12;
+
+/**
+ * Makes a machine of two to five shaft and bore sizes. Sizes lie evenly in bands that real shops work to, not in the bell curves
+ * that the inference assumes.
+ *
+ * @param withLand false leaves no place that never ran
+ */
+export function wornMachine(seed: number, withLand: boolean): WornMachine {
+  const uniform = seededRandom(seed);
+  const normal = normalDraws(uniform);
+  const between = (from: number, to: number): number => from + (to - from) * uniform();
+  const pick = <T>(items: readonly T[]): T => items[Math.floor(uniform() * items.length)]!;
+  const kind = pick(['inch', 'metric', 'mixed'] as const);
+  const mainUnit: LengthUnit = kind === 'mixed' ? pick(['in', 'mm'] as const) : kind === 'inch' ? 'in' : 'mm';
+  const truthMm = new Map<string, number>();
+
+  const drawn = (): { unit: LengthUnit; sizeMm: number } => {
+    const foreign = kind === 'mixed' && uniform() < FOREIGN_IN_MIXED;
+    const unit = foreign ? (mainUnit === 'in' ? 'mm' : 'in') : mainUnit;
+    if (unit === 'mm') {
+      const whole = Math.round(between(10, 60));
+      return { unit, sizeMm: uniform() < 0.5 ? 5 * Math.round(whole / 5) : uniform() < 0.6 ? 2 * Math.round(whole / 2) : whole };
+    }
+    const steps = uniform() < THIRTY_SECONDS ? 32 : 16;
+    return { unit, sizeMm: (Math.round(between(0.375, 2.25) * steps) / steps) * MM_PER_INCH };
+  };
+  const made = (unit: LengthUnit, sizeMm: number, side: Side): number => {
+    const it7 = sizeMm > 30 ? 0.025 : sizeMm > 18 ? 0.021 : 0.018;
+    if (side === 'inside') return sizeMm + (unit === 'in' ? between(0, 0.0015) * MM_PER_INCH : between(0, it7));
+    if (unit === 'in') return sizeMm - between(0, 0.002) * MM_PER_INCH;
+    return sizeMm - (uniform() < 0.5 ? between(0, it7) : 0.02 + between(0, it7));
+  };
+  const measured = (
+    id: string,
+    side: Side,
+    unit: LengthUnit,
+    sizeMm: number,
+    land: boolean,
+    twinIds: readonly string[],
+  ): MachineFeature => {
+    truthMm.set(id, sizeMm);
+    const size = made(unit, sizeMm, side);
+    const wear = between(0.02, MOST_WEAR_MM);
+    const least = side === 'outside' ? size - wear : size + wear;
+    return {
+      id,
+      side,
+      land: land ? { sizeMm: size + MIC_MM * normal(), uMm: MIC_MM } : null,
+      worn: { sizeMm: least + MIC_MM * normal(), uMm: MIC_MM },
+      twinIds,
+    };
+  };
+
+  const pairs = 1 + Math.floor(uniform() * 3);
+  const features = Array.from({ length: pairs }, (_, i) => {
+    const { unit, sizeMm } = drawn();
+    const land = withLand && (i === 0 || uniform() < 0.5);
+    const pin = measured(`pin ${i}`, 'outside', unit, sizeMm, land, [`hole ${i}`]);
+    const hole = uniform() < 0.6 ? [measured(`hole ${i}`, 'inside', unit, sizeMm, false, [`pin ${i}`])] : [];
+    return [pin, ...hole];
+  }).flat();
+  return { kind, features, truthMm };
+}
+
+export interface MachineScore {
+  readonly machines: number;
+  /** Machines of which every place with a land, or whose mate has one, has its true size first. */
+  readonly right: number;
+  readonly byKind: Readonly<Record<WornMachine['kind'], { readonly machines: number; readonly right: number }>>;
+  readonly landless: number;
+  /** Machines without any land of which the app says for every place that it cannot tell. */
+  readonly admitted: number;
+}
+
+/** How often the right size ranks first over seeded worn machines, and how often it is admitted that nothing tells. */
+export function machineScore(count: number, firstSeed = 1): MachineScore {
+  const byKind = { inch: { machines: 0, right: 0 }, metric: { machines: 0, right: 0 }, mixed: { machines: 0, right: 0 } };
+  let admitted = 0;
+  for (let i = 0; i < count; i++) {
+    const machine = wornMachine(firstSeed + i, true);
+    const found = recoverNominals(machine.features, 0.5).byFeature;
+    const told = machine.features.filter((f) => f.land || f.twinIds.some((id) => machine.features.find((o) => o.id === id)?.land));
+    const right = told.every((f) => Math.abs(found.get(f.id)!.ranked[0]!.sizeMm - machine.truthMm.get(f.id)!) < 1e-6);
+    byKind[machine.kind].machines++;
+    if (right) byKind[machine.kind].right++;
+    const bare = wornMachine(firstSeed + i, false);
+    const guessed = recoverNominals(bare.features, 0.5).byFeature;
+    if (bare.features.every((f) => !guessed.get(f.id)!.canTell)) admitted++;
+  }
+  const right = byKind.inch.right + byKind.metric.right + byKind.mixed.right;
+  return { machines: count, right, byKind, landless: count, admitted };
+}

@@ -1,0 +1,70 @@
+import type { Reads } from './instruments.data';
+
+/** One thing that is read of a place, and what reads it. */
+export interface QuantityRow {
+  readonly name: string;
+  readonly reads: Reads;
+  /** Signed numbers: an indicator goes both ways. */
+  readonly signed?: boolean;
+}
+
+/** Everything that can be read of a place. */
+export const QUANTITIES = {
+  size: { name: 'diameter', reads: 'outside' },
+  length: { name: 'length', reads: 'length' },
+  depth: { name: 'depth, direct', reads: 'depth' },
+  'over-ring': { name: 'depth over the fitted ring', reads: 'depth' },
+  width: { name: 'width', reads: 'length' },
+  height: { name: 'height', reads: 'length' },
+  'groove-size': { name: 'diameter in the groove', reads: 'outside' },
+  'key-depth': { name: 'depth from the crown', reads: 'depth' },
+  major: { name: 'major diameter', reads: 'outside' },
+  crests: { name: 'length over the crests', reads: 'pitch' },
+  wires: { name: 'size over three wires', reads: 'outside' },
+  across: { name: 'size across the flats', reads: 'length' },
+  'hole-size': { name: 'hole diameter', reads: 'inside' },
+  'hole-at': { name: 'middle of the hole from zero', reads: 'length' },
+  indicator: { name: 'indicator', reads: 'indicator', signed: true },
+  wall: { name: 'wall', reads: 'length' },
+} as const satisfies Record<string, QuantityRow>;
+export type Quantity = keyof typeof QUANTITIES;
+
+/** A kind of place to measure. */
+export interface FeatureKindRow {
+  readonly name: string;
+  /** In the order in which they are read. */
+  readonly quantities: readonly Quantity[];
+  /** Measured along the axis and round the clock, or at one spot. */
+  readonly grid: boolean;
+}
+
+export const FEATURE_KINDS = {
+  diameter: { name: 'Diameter', quantities: ['size'], grid: true },
+  taper: { name: 'Taper', quantities: ['size'], grid: true },
+  length: { name: 'Length or shoulder', quantities: ['length'], grid: false },
+  depth: { name: 'Depth', quantities: ['depth', 'over-ring'], grid: false },
+  groove: { name: 'Ring groove', quantities: ['width', 'groove-size'], grid: false },
+  keyseat: { name: 'Keyseat', quantities: ['width', 'key-depth'], grid: false },
+  key: { name: 'Key', quantities: ['width', 'height', 'length'], grid: false },
+  thread: { name: 'Thread', quantities: ['major', 'crests', 'wires'], grid: false },
+  flats: { name: 'Flats', quantities: ['across'], grid: false },
+  'cross-hole': { name: 'Cross hole', quantities: ['hole-size', 'hole-at'], grid: false },
+  'run-out': { name: 'Run-out', quantities: ['indicator'], grid: true },
+  straightness: { name: 'Straightness', quantities: ['indicator'], grid: true },
+  lobes: { name: 'Roundness in a V-block', quantities: ['indicator'], grid: true },
+  wall: { name: 'Wall thickness', quantities: ['wall'], grid: true },
+} as const satisfies Record<string, FeatureKindRow>;
+export type FeatureKind = keyof typeof FEATURE_KINDS;
+
+export const FEATURE_KIND_IDS = Object.keys(FEATURE_KINDS) as FeatureKind[];
+export const QUANTITY_IDS = Object.keys(QUANTITIES) as Quantity[];
+
+/** A kind whose sizes round the clock and along the axis are analysed as a shape. */
+export const isDiameter = (kind: FeatureKind): boolean => kind === 'diameter' || kind === 'taper';
+export const isIndicator = (kind: FeatureKind): boolean => FEATURE_KINDS[kind].quantities[0] === 'indicator';
+
+/** What an instrument must read for a quantity on that side of the metal. */
+export const readsFor = (quantity: Quantity, side: 'outside' | 'inside'): Reads => {
+  const { reads } = QUANTITIES[quantity];
+  return reads === 'outside' && side === 'inside' ? 'inside' : reads;
+};

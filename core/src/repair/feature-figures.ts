@@ -1,0 +1,158 @@
+import { QUANTITIES, type Quantity, type Section, type Shape } from '../readings';
+import { placeWithUnit, type LengthUnit } from '../quantity';
+import { workedOut, type Figure } from '../working';
+import { expand95 } from '../readings';
+import { temperatureUncertaintyMm } from '../readings';
+import { alphaOf, instrumentUncertaintyMm, type Measured } from './measured';
+import { instrumentOf } from './bias';
+import type { FeatureRecord, ReadingRecord, Shop } from './records';
+
+/** The shape of a diameter as figures. */
+export interface ShapeFigures {
+  readonly smallest: Figure | null;
+  readonly largest: Figure | null;
+  readonly mean: Figure | null;
+  readonly ovality: Figure | null;
+  readonly lobing: Figure | null;
+  readonly taper: Figure | null;
+  readonly belly: Figure | null;
+}
+
+export const NO_FIGURES: ShapeFigures = {
+  smallest: null,
+  largest: null,
+  mean: null,
+  ovality: null,
+  lobing: null,
+  taper: null,
+  belly: null,
+};
+
+const fitted = (s: Section): string => {
+  if (s.ovalityKind !== 'fitted') return 'the readings';
+  return s.waves.length > 1
+    ? `the curve of ${s.waves.map((w) => w.order).join(', ')} waves fitted through the directions`
+    : 'oval fitted through the directions';
+};
+
+function ovalityFigure(f: FeatureRecord, shape: Shape, readingsOf: (s: Section) => Figure[], unit: LengthUnit): Figure | null {
+  const oval = shape.mostOval;
+  if (oval.ovalityKind === 'unknown') return null;
+  const at = placeWithUnit(oval.stationMm, unit);
+  const how =
+    oval.ovalityKind === 'fitted'
+      ? `largest less smallest diameter of the oval fitted at station ${at}${oval.longAxisDeg === null ? '' : `, long axis along ${Math.round(oval.longAxisDeg)}°`}`
+      : `difference of two directions at station ${at}: at least this`;
+  const band = oval.ovalityPlusMinusMm === null ? {} : { plusMinus: oval.ovalityPlusMinusMm };
+  return workedOut(`${f.id}.ovality`, `ovality of ${f.name.toLowerCase()}`, oval.ovalityMm, how, readingsOf(oval), band);
+}
+
+function alongFigures(f: FeatureRecord, shape: Shape, all: readonly Figure[]): Pick<ShapeFigures, 'taper' | 'belly'> {
+  const { taper, profile } = shape;
+  const name = f.name.toLowerCase();
+  const bellyMm = profile?.bellyMm ?? null;
+  return {
+    taper:
+      taper &&
+      workedOut(`${f.id}.taper`, `taper of ${name}`, taper.perMm * 100, 'least-squares line through the station means, per 100 mm', all, {
+        ...(profile ? { plusMinus: profile.taperPlusMinus * 100 } : {}),
+      }),
+    belly:
+      bellyMm === null
+        ? null
+        : workedOut(
+            `${f.id}.belly`,
+            `belly of ${name}`,
+            bellyMm,
+            `middle less ends of the curve of second order through the station means: ${profile!.kind}`,
+            all,
+            { plusMinus: profile!.bellyPlusMinusMm! },
+          ),
+  };
+}
+
+/** The figures of a diameter's shape. */
+export function shapeFigures(f: FeatureRecord, shape: Shape, readingsOf: (s: Section) => Figure[], unit: LengthUnit): ShapeFigures {
+  const name = f.name.toLowerCase();
+  const all = shape.sections.flatMap(readingsOf);
+  const band = { plusMinus: shape.plusMinusMm };
+  const end = (which: 'smallest' | 'largest', value: number, stationMm: number): Figure => {
+    const s = shape.sections.find((x) => x.stationMm === stationMm)!;
+    const how = `${which} of ${fitted(s)} at station ${placeWithUnit(stationMm, unit)}, at 20 °C`;
+    return workedOut(`${f.id}.${which}`, `${which} place in ${name}`, value, how, readingsOf(s), band);
+  };
+  const lobed = shape.sections.reduce<Section | null>((p, q) => (q.lobingMm !== null && q.lobingMm > (p?.lobingMm ?? -1) ? q : p), null);
+  return {
+    smallest: end('smallest', shape.smallestMm, shape.smallestAtMm),
+    largest: end('largest', shape.largestMm, shape.largestAtMm),
+    mean: workedOut(
+      `${f.id}.mean`,
+      `mean of ${name}`,
+      shape.meanMm,
+      `mean of ${shape.sections.length} station${shape.sections.length > 1 ? 's' : ''}`,
+      all,
+      { plusMinus: shape.meanPlusMinusMm },
+    ),
+    ovality: ovalityFigure(f, shape, readingsOf, unit),
+    lobing:
+      lobed &&
+      workedOut(
+        `${f.id}.lobing`,
+        `three lobes of ${name}`,
+        lobed.lobingMm!,
+        `highest less lowest radius by the three-point head turned at station ${placeWithUnit(lobed.stationMm, unit)}`,
+        readingsOf(lobed),
+        { plusMinus: lobed.lobingPlusMinusMm! },
+      ),
+    ...alongFigures(f, shape, all),
+  };
+}
+
+/** Something other than a diameter, as measured. */
+export interface QuantityFinding {
+  readonly quantity: Quantity;
+  readonly readings: readonly ReadingRecord[];
+  readonly mean: Figure;
+  /** Largest less smallest reading, mm. */
+  readonly spreadMm: number;
+  readonly plusMinusMm: number;
+}
+
+/** Lengths, widths, depths and the like of a place: mean and 95 % band, quantity by quantity. */
+export function quantityFindings({ feature, component, readings, figureOf }: Measured, shop: Shop): QuantityFinding[] {
+  const groups = new Map<Quantity, ReadingRecord[]>();
+  for (const r of readings) {
+    if (r.quantity === 'size' || r.quantity === 'indicator') continue;
+    const list = groups.get(r.quantity);
+    if (list) list.push(r);
+    else groups.set(r.quantity, [r]);
+  }
+  return [...groups].map(([quantity, of]) => {
+    const figures = of.map(figureOf);
+    const meanMm = figures.reduce((s, f) => s + f.value, 0) / figures.length;
+    const repeatMm =
+      figures.length > 1 ? Math.sqrt(figures.reduce((s, f) => s + (f.value - meanMm) ** 2, 0) / (figures.length - 1) / figures.length) : 0;
+    const instrumentMm = Math.max(...of.map((r) => instrumentUncertaintyMm(instrumentOf(shop, r.instrumentId), feature.side)));
+    const plusMinusMm = expand95({
+      instrumentMm,
+      repeatMm,
+      temperatureMm: temperatureUncertaintyMm(meanMm, alphaOf(component.materialId)),
+    });
+    const { name } = QUANTITIES[quantity];
+    const values = figures.map((f) => f.value);
+    return {
+      quantity,
+      readings: of,
+      mean: workedOut(
+        `${feature.id}.${quantity}`,
+        `${name} of ${feature.name.toLowerCase()}`,
+        meanMm,
+        figures.length > 1 ? `mean of ${figures.length} readings at 20 °C` : 'the reading at 20 °C',
+        figures,
+        { plusMinus: plusMinusMm },
+      ),
+      spreadMm: Math.max(...values) - Math.min(...values),
+      plusMinusMm,
+    };
+  });
+}

@@ -1,0 +1,173 @@
+import { materialOf } from '../materials';
+import {
+  analyseShape,
+  disputes,
+  INSTRUMENT_KINDS,
+  isDiameter,
+  sizeAt20,
+  type DiameterReading,
+  type Dispute,
+  type InstrumentReading,
+  type Quantity,
+  type Section,
+  type Shape,
+  type Side,
+} from '../readings';
+import { placeWithUnit, type LengthUnit } from '../quantity';
+import type { Figure } from '../working';
+import { biasAtMm, instrumentOf, overdueFlag } from './bias';
+import type { ComponentRecord, FeatureRecord, InstrumentRecord, ReadingRecord, Shop } from './records';
+
+/** Expansion used when a component's material is not known: steel. */
+export const FALLBACK_ALPHA_PER_K = 11.5e-6;
+
+export const alphaOf = (materialId: string): number => materialOf(materialId)?.alphaPerK ?? FALLBACK_ALPHA_PER_K;
+
+/** Standard uncertainty of an instrument on that side of the metal, mm. */
+export function instrumentUncertaintyMm(instrument: InstrumentRecord | undefined, side: Side): number {
+  const kind = INSTRUMENT_KINDS[instrument?.kind ?? 'caliper'];
+  return instrument?.uMm ?? (side === 'outside' ? kind.outsideMm : kind.insideMm);
+}
+
+/** A reading at 20 °C with the instrument's known bias taken off; an indicator shows differences, which warmth hardly moves. */
+export function sizeOf(r: ReadingRecord, materialId: string, shopTempC: number, shop: Shop): number {
+  if (r.quantity === 'indicator') return r.valueMm;
+  const unbiased = r.valueMm - biasAtMm(shop, r.instrumentId, r.takenAt);
+  return sizeAt20(unbiased, { partC: r.partTempC ?? shopTempC, instrumentC: shopTempC, partAlphaPerK: alphaOf(materialId) });
+}
+
+/** A reading as a diameter at 20 °C. */
+export function toDiameter(r: ReadingRecord, side: Side, materialId: string, shopTempC: number, shop: Shop): InstrumentReading {
+  const instrument = instrumentOf(shop, r.instrumentId);
+  const repeatMm = instrument?.repeatMm;
+  return {
+    stationMm: r.stationMm,
+    clockDeg: r.clockDeg,
+    valueMm: sizeOf(r, materialId, shopTempC, shop),
+    instrumentMm: instrumentUncertaintyMm(instrument, side),
+    ...(repeatMm == null ? {} : { repeatMm }),
+    points: INSTRUMENT_KINDS[instrument?.kind ?? 'caliper'].points,
+    instrumentId: r.instrumentId,
+  };
+}
+
+const FULL_DIGITS_MM = 0.0005;
+
+/** A reading as a figure: value at 20 °C, origin as typed. */
+export function readingFigure(r: ReadingRecord, at20Mm: number, shop: Shop, unit: LengthUnit): Figure {
+  const bias = biasAtMm(shop, r.instrumentId, r.takenAt);
+  const warm = Math.abs(at20Mm - (r.valueMm - bias)) >= FULL_DIGITS_MM;
+  const notes = [
+    ...(warm ? ['corrected to 20 °C'] : []),
+    ...(Math.abs(bias) >= FULL_DIGITS_MM / 5 && r.quantity !== 'indicator' ? ['the instrument’s bias taken off'] : []),
+  ];
+  const overdue = overdueFlag(shop, r);
+  return {
+    key: `reading.${r.id}`,
+    label: `reading at ${placeWithUnit(r.stationMm, unit)}, ${r.clockDeg}°`,
+    measure: 'length',
+    value: at20Mm,
+    origin: {
+      kind: 'reading',
+      text: r.text,
+      instrument: instrumentOf(shop, r.instrumentId)?.name ?? 'an instrument not in the crib',
+      by: shop.people.find((p) => p.id === r.personId)?.name ?? 'somebody',
+      at: r.takenAt.slice(0, 10),
+    },
+    ...(notes.length ? { note: notes.join(', ') } : {}),
+    ...(overdue ? { flags: [overdue] } : {}),
+  };
+}
+
+/** The readings of one place and what they are by themselves. */
+export interface Measured {
+  readonly feature: FeatureRecord;
+  readonly component: ComponentRecord;
+  readonly readings: readonly ReadingRecord[];
+  /** Readings of the place's diameter, as taken and at 20 °C; readings left out because another instrument was believed are not there. */
+  readonly sizes: readonly ReadingRecord[];
+  readonly diameters: readonly DiameterReading[];
+  readonly shape: Shape | null;
+  readonly disputes: readonly Dispute[];
+  readonly figureOf: (r: ReadingRecord) => Figure;
+  readonly readingsOf: (s: Section) => Figure[];
+}
+
+export interface MeasuredInput {
+  readonly feature: FeatureRecord;
+  readonly component: ComponentRecord;
+  readonly readings: readonly ReadingRecord[];
+  /** By pair of instruments: the one believed. */
+  readonly settled: Readonly<Record<string, string>>;
+  readonly shopTempC: number;
+  readonly unit: LengthUnit;
+  readonly shop: Shop;
+}
+
+export const pairKey = (d: Dispute): string => `${d.first.instrumentId}|${d.second.instrumentId}`;
+
+/** Readings of the instruments that lost a settled dispute. */
+function losers(found: readonly Dispute[], settled: Readonly<Record<string, string>>): ReadonlySet<string> {
+  const lost = found.flatMap((d) => {
+    const believed = settled[pairKey(d)];
+    return believed === d.first.instrumentId ? [d.second.instrumentId] : believed === d.second.instrumentId ? [d.first.instrumentId] : [];
+  });
+  return new Set(lost);
+}
+
+/** The readings of each section as figures, each made once: a job may hold thousands. */
+function bySection(sizes: readonly ReadingRecord[], shape: Shape | null, figureOf: (r: ReadingRecord) => Figure): Map<Section, Figure[]> {
+  const sections = shape?.sections ?? [];
+  const groups = new Map<Section, Figure[]>(sections.map((s) => [s, []]));
+  for (const r of sizes) {
+    const home = sections.findLast((s) => s.stationMm <= r.stationMm + 1e-9) ?? sections[0];
+    if (home) groups.get(home)!.push(figureOf(r));
+  }
+  return groups;
+}
+
+const SIZE: Quantity = 'size';
+
+function measure({ feature, component, readings, settled, shopTempC, unit, shop }: MeasuredInput): Measured {
+  const { materialId } = component;
+  const all = isDiameter(feature.kind) ? readings.filter((r) => r.quantity === SIZE) : [];
+  const everyDiameter = all.map((r) => toDiameter(r, feature.side, materialId, shopTempC, shop));
+  const found = disputes(everyDiameter);
+  const lost = losers(found, settled);
+  const sizes = lost.size ? all.filter((r) => !lost.has(r.instrumentId)) : all;
+  const diameters = lost.size ? everyDiameter.filter((d) => !lost.has(d.instrumentId)) : everyDiameter;
+  const shape = analyseShape(feature.side, diameters, alphaOf(materialId));
+  const made = new Map<ReadingRecord, Figure>();
+  const figureOf = (r: ReadingRecord): Figure => {
+    const there = made.get(r) ?? readingFigure(r, sizeOf(r, materialId, shopTempC, shop), shop, unit);
+    made.set(r, there);
+    return there;
+  };
+  let groups: Map<Section, Figure[]> | null = null;
+  const readingsOf = (s: Section): Figure[] => (groups ??= bySection(sizes, shape, figureOf)).get(s) ?? [];
+  return { feature, component, readings, sizes, diameters, shape, disputes: found, figureOf, readingsOf };
+}
+
+const same = <T>(p: readonly T[], q: readonly T[]): boolean => p.length === q.length && p.every((x, i) => x === q[i]);
+
+// What was worked out of a place stays good while none of what it rests on changed: with thousands of readings on a job, one more
+// at one place leaves the others alone.
+const kept = new WeakMap<FeatureRecord, { readonly input: MeasuredInput; readonly result: Measured }>();
+
+/** The readings of one place analysed; the same answer again while its inputs are the same objects. */
+export function measuredPlace(input: MeasuredInput): Measured {
+  const before = kept.get(input.feature);
+  if (
+    before &&
+    before.input.component === input.component &&
+    before.input.shop === input.shop &&
+    before.input.shopTempC === input.shopTempC &&
+    before.input.unit === input.unit &&
+    JSON.stringify(before.input.settled) === JSON.stringify(input.settled) &&
+    same(before.input.readings, input.readings)
+  )
+    return before.result;
+  const result = measure(input);
+  kept.set(input.feature, { input, result });
+  return result;
+}

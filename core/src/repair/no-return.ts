@@ -1,0 +1,91 @@
+import { QUANTITIES } from '../readings';
+import { placeWithUnit, type LengthUnit } from '../quantity';
+import { ACTS } from './acts.data';
+import type { FeatureFinding } from './feature-finding';
+import type { JobSheet } from './records';
+import { acts, type ActChoice, type Item, type StripChoice } from './strip-records';
+
+/** Something that an act would take with it. */
+export interface AtStake {
+  readonly what: string;
+  readonly onRecord: boolean;
+  /** The place to go to and measure; null for what is told in words. */
+  readonly featureId: string | null;
+}
+
+/** An act that destroys evidence, and whether it may go ahead. */
+export interface PointOfNoReturn {
+  readonly act: Item<ActChoice>;
+  readonly componentName: string;
+  readonly atStake: readonly AtStake[];
+  readonly missing: readonly AtStake[];
+  /** `held` while something is missing and nobody overrode it; `overridden` with a reason that is kept; `clear`; `done`. */
+  readonly state: 'held' | 'overridden' | 'clear' | 'done';
+}
+
+const SHOWN_SPOTS = 4;
+
+function ofPlace(f: FeatureFinding, unit: LengthUnit): AtStake {
+  const { feature, open, readings } = f;
+  const kinds = [...new Set(f.planned.map((s) => QUANTITIES[s.quantity].name))].join(', ');
+  if (open.length === 0 && readings.length > 0)
+    return {
+      what: `${feature.name}: ${kinds}, ${readings.length} reading${readings.length > 1 ? 's' : ''}`,
+      onRecord: true,
+      featureId: feature.id,
+    };
+  const spots = open.slice(0, SHOWN_SPOTS).map((s) => `${placeWithUnit(s.stationMm, unit)} ${s.clockDeg}°`);
+  const more = open.length > SHOWN_SPOTS ? ` and ${open.length - SHOWN_SPOTS} more` : '';
+  return { what: `${feature.name}: ${kinds} at ${spots.join(', ')}${more}`, onRecord: false, featureId: feature.id };
+}
+
+function asFound(sheet: JobSheet, componentId: string): AtStake[] {
+  const strip = sheet.choices.find((c) => c.key === `strip:${componentId}`)?.value as StripChoice | undefined;
+  const component = sheet.components.find((c) => c.id === componentId);
+  const faced = Boolean(strip?.faced.trim()) || Boolean(component?.asFound.trim());
+  const play = strip !== undefined && (strip.noPlay || strip.endPlayMm !== null || strip.sidePlayMm !== null || strip.shims.length > 0);
+  return [
+    { what: 'Which way it faced, and its match marks', onRecord: faced, featureId: null },
+    { what: 'As-found play, or its shim packs', onRecord: play, featureId: null },
+    { what: 'A photograph of it as it was', onRecord: sheet.photos.length > 0, featureId: null },
+  ];
+}
+
+/** What an act on a component would take with it, and what of that is not on record yet. */
+export function atStake(sheet: JobSheet, componentId: string, features: readonly FeatureFinding[]): AtStake[] {
+  const own = features.filter((f) => f.component.id === componentId);
+  const places = own.map((f) => ofPlace(f, sheet.job.unit));
+  const none: AtStake[] = own.length ? [] : [{ what: 'Any size of it: it has no places to measure yet', onRecord: false, featureId: null }];
+  return [...places, ...none, ...asFound(sheet, componentId)];
+}
+
+/** Every act that destroys evidence, planned or done, with what it takes. */
+export function pointsOfNoReturn(sheet: JobSheet, features: readonly FeatureFinding[]): PointOfNoReturn[] {
+  return acts(sheet).map((act) => {
+    const { componentId, state, override } = act.value;
+    const stake = atStake(sheet, componentId, features);
+    const missing = stake.filter((s) => !s.onRecord);
+    return {
+      act,
+      componentName: sheet.components.find((c) => c.id === componentId)?.name ?? 'a component that was taken off',
+      atStake: stake,
+      missing,
+      state: state === 'done' ? 'done' : missing.length === 0 ? 'clear' : override.trim() ? 'overridden' : 'held',
+    };
+  });
+}
+
+/**
+ * Why an act may not be recorded as done; null when it may. The same check in the browser and on the server.
+ */
+export function holdsBack(sheet: JobSheet, act: ActChoice, features: readonly FeatureFinding[]): string | null {
+  if (act.state !== 'done' || act.removed || act.override.trim()) return null;
+  const missing = atStake(sheet, act.componentId, features).filter((s) => !s.onRecord);
+  if (missing.length === 0) return null;
+  const first = missing
+    .slice(0, 2)
+    .map((m) => m.what)
+    .join('; ');
+  const more = missing.length > 2 ? `; and ${missing.length - 2} more` : '';
+  return `${ACTS[act.kind].name} would take with it what is not on record: ${first}${more}. Record it, or say why it goes ahead.`;
+}

@@ -1,0 +1,3 @@
+export { stretchAt, trueMeanMm, trueOffsetMm, trueRadiusMm, type TruePart, type TrueStretch, type TrueWave } from './true-part';
+export { displayed, idealMm, takeSimulated, type Contact, type ReadingPlace, type SimulatedInstrument } from './simulated-instrument';
+export { knownTruthScore, knownTruthTrial, RECOVERED, type Recovered, type Trial } from './known-truth';

@@ -1,0 +1,37 @@
+import { randomUUID } from 'node:crypto';
+import { bundleOf, type BundlePhoto } from '@iron-patch/core';
+import { checkBundle, MOST_BUNDLE_BYTES, routes } from '@iron-patch/contract';
+import express, { type Express } from 'express';
+import type { Pool } from '../db';
+import { idIn, invalid, personOf, recordOnce } from '../http';
+import { pixelsOf } from '../photos';
+import { loadSheet } from '../sheets';
+import { loadShop } from '../shop';
+import { bringIn } from './bring-in';
+
+/** Coming in has a larger limit than other JSON: mounted before the general parser. */
+export function mountBundleIn(app: Express, pool: Pool): void {
+  app.post(routes.bundles, express.json({ limit: MOST_BUNDLE_BYTES, strict: true }), (req, res) =>
+    recordOnce(pool, req, res, async (db) => {
+      const personId = await personOf(db, req);
+      const checked = checkBundle(req.body);
+      if (!checked.ok) throw invalid(checked.problems);
+      return { status: 201, body: await bringIn(db, checked.value, personId, randomUUID) };
+    }),
+  );
+}
+
+export function mountBundleOut(app: Express, pool: Pool): void {
+  app.get(routes.bundle(':id'), async (req, res) => {
+    const sheet = await loadSheet(pool, idIn(req, 'job'));
+    const photos: BundlePhoto[] = [];
+    for (const { id, caption, markers } of sheet.photos) {
+      const jpeg = await pixelsOf(pool, id, 'large');
+      if (jpeg) photos.push({ id, caption, markers, jpeg: jpeg.toString('base64') });
+    }
+    res
+      .attachment(`job-${sheet.job.number}.json`)
+      .type('application/json')
+      .send(JSON.stringify(bundleOf(sheet, await loadShop(pool), photos), null, 1));
+  });
+}

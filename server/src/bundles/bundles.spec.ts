@@ -1,0 +1,100 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import Ajv from 'ajv';
+import { choiceKey, liveReadings, type JobBundle } from '@iron-patch/core';
+import { routes } from '@iron-patch/contract';
+import sharp from 'sharp';
+import request from 'supertest';
+import { HEADERS } from '@iron-patch/contract';
+import { randomUUID } from 'node:crypto';
+import { caller, makeJob, readingBody, type Caller, type MadeJob } from '../testing/caller';
+import { openTestShop, ROOT, type TestShop } from '../testing/test-database';
+
+let shop: TestShop;
+let call: Caller;
+let made: MadeJob;
+let bundle: JobBundle;
+beforeAll(async () => {
+  shop = await openTestShop();
+  call = caller(shop);
+  made = await makeJob(call);
+  const { jobId, bodyId, boreId, pinId } = made;
+  const first = readingBody(bodyId, '1.5716 in', { partTempC: 31 });
+  await call.post(routes.readings(jobId), first);
+  await call.post(routes.readings(jobId), readingBody(bodyId, '39.92', { supersedesId: first.id }));
+  const fit = { schoolId: 'grease', hole: 'keep', truedMm: null };
+  await call.put(routes.choice(jobId, choiceKey.fit(boreId)), { value: fit, reason: 'outdoors' }, '*');
+  await call.post(routes.notes(jobId), { station: 'strip', text: 'Keep both halves.' });
+  const picture = await sharp({ create: { width: 60, height: 40, channels: 3, background: '#888888' } })
+    .jpeg()
+    .toBuffer();
+  const photoId = randomUUID();
+  await request(shop.app)
+    .post(routes.photos(jobId))
+    .set(HEADERS.person, 'tomas')
+    .set(HEADERS.idempotencyKey, photoId)
+    .set('Content-Type', 'image/jpeg')
+    .send(picture);
+  const markers = [{ id: randomUUID(), x: 0.5, y: 0.5, featureId: bodyId, text: 'worn' }];
+  await call.put(routes.photo(photoId), { caption: 'As it came', markers }, '"v1"');
+  await call.post(routes.components(jobId), { ...(await call.get(routes.component(pinId))).body, parentId: pinId, name: 'Bush' });
+  bundle = (await call.get(routes.bundle(jobId))).body as JobBundle;
+});
+afterAll(() => shop.close());
+
+it('goes out by the schema that is published with it', () => {
+  const schema = JSON.parse(readFileSync(join(ROOT, 'docs/job-bundle.schema.json'), 'utf8')) as object;
+  const validate = new Ajv({ allErrors: true, strict: true }).compile(schema);
+  expect(validate(bundle) || validate.errors).toBe(true);
+  expect(validate({ ...bundle, readings: [{ ...bundle.readings[0], text: 5 }] })).toBe(false);
+});
+
+it('holds every reading with its text, unit, instrument, temperature, time and person', () => {
+  expect(bundle.readings).toHaveLength(2);
+  expect(bundle.readings[0]).toMatchObject({ text: '1.5716 in', unit: 'in', instrumentId: 'mic-25-50', partTempC: 31, personId: 'tomas' });
+  expect(bundle.readings[0]!.takenAt).toMatch(/^2026-11-20T10:00/);
+});
+
+it('comes in as a new job that says the same, as often as it is brought', async () => {
+  const first = await call.post(routes.bundles, bundle);
+  const second = await call.post(routes.bundles, bundle);
+  expect([first.status, second.status]).toEqual([201, 201]);
+  expect(second.body.id).not.toBe(first.body.id);
+  const sheet = (await call.get(routes.sheet(second.body.id))).body;
+  expect(sheet.readings.map((r: { text: string }) => r.text)).toEqual(['1.5716 in', '39.92']);
+  expect(liveReadings(sheet.readings)).toHaveLength(1);
+  const bore = sheet.features.find((f: { name: string }) => f.name === 'Barrel bore');
+  expect(sheet.choices[0]).toMatchObject({ key: choiceKey.fit(bore.id), reason: 'outdoors' });
+  expect(sheet.photos[0].markers[0].featureId).toBe(bore.matesFeatureId);
+  const bush = sheet.components.find((c: { name: string }) => c.name === 'Bush');
+  expect(sheet.components.find((c: { id: string }) => c.id === bush.parentId).name).toBe('Hinge pin');
+  expect((await call.get(routes.photoPixels(sheet.photos[0].id, 'large'))).status).toBe(200);
+});
+
+it('tells every problem with its path and stores nothing', async () => {
+  const before = (await call.get(routes.floor)).body.length;
+  const broken = {
+    ...bundle,
+    features: bundle.features.map((f) => ({ ...f, componentId: randomUUID() })),
+    choices: [{ ...bundle.choices[0]!, key: 'pardon:x' }],
+  };
+  const res = await call.post(routes.bundles, broken);
+  expect(res.status).toBe(422);
+  expect(res.body.problems.map((p: { path: string }) => p.path)).toEqual(
+    expect.arrayContaining(['choices.0.key', 'features.0.componentId', 'features.1.componentId']),
+  );
+  const foreign = await call.post(routes.bundles, {
+    ...bundle,
+    instruments: bundle.instruments.map((i) => ({ ...i, name: 'Strange mic' })),
+  });
+  expect(foreign.body.problems[0].message).toBe('Strange mic is not in the crib. Add it there first.');
+  expect((await call.post(routes.bundles, { format: 'something else' })).body.problems[0].path).toBe('format');
+  expect((await call.post(routes.bundles, { ...bundle, photos: [{ ...bundle.photos[0]!, jpeg: 'bm8=' }] })).status).toBe(422);
+  expect((await call.get(routes.floor)).body).toHaveLength(before);
+});
+
+it('prints a tag that opens the sheet', async () => {
+  const { status, headers, body } = await call.get(routes.label(made.jobId));
+  expect([status, headers['content-type']]).toEqual([200, 'application/pdf']);
+  expect((body as Buffer).subarray(0, 5).toString()).toBe('%PDF-');
+});

@@ -1,0 +1,1 @@
+export { mountBundleIn, mountBundleOut } from './bundle-routes';

@@ -1,0 +1,88 @@
+import { choiceKey } from '@iron-patch/core';
+import { routes } from '@iron-patch/contract';
+import { caller, componentBody, makeJob, readingBody, type Caller, type MadeJob } from '../testing/caller';
+import { openTestShop, type TestShop } from '../testing/test-database';
+
+let shop: TestShop;
+let call: Caller;
+let made: MadeJob;
+beforeAll(async () => {
+  shop = await openTestShop();
+  call = caller(shop);
+  made = await makeJob(call);
+});
+afterAll(() => shop.close());
+
+const choose = (key: string, value: object, tag = '*') => call.put(routes.choice(made.jobId, key), { value, reason: '' }, tag);
+
+describe('an act that destroys evidence', () => {
+  const key = choiceKey.act('0b2f7a52-6a2b-4f0e-9b1e-0d8f6a1c2b3d');
+  const act = (more: object = {}) => ({
+    componentId: made.pinId,
+    kind: 'saw',
+    where: 'Middle',
+    state: 'planned',
+    override: '',
+    removed: false,
+    ...more,
+  });
+
+  it('may be planned, but not recorded as done before what it takes is on record', async () => {
+    expect((await choose(key, act())).status).toBe(201);
+    const held = await choose(key, act({ state: 'done' }), '"v1"');
+    expect(held.status).toBe(422);
+    expect(held.body.problems[0]).toMatchObject({ code: 'no-return', path: 'value.override' });
+    expect(held.body.problems[0].message).toContain('Body: diameter at 5 mm 0°');
+  });
+
+  it('goes ahead with a reason that is kept', async () => {
+    const done = await choose(key, act({ state: 'done', override: 'Scrap anyway.' }), '"v1"');
+    expect(done.status).toBe(200);
+    const history = await call.get(routes.choiceHistory(made.jobId, key));
+    expect(history.body.map((c: { value: { override: string } }) => c.value.override)).toEqual(['Scrap anyway.', '']);
+  });
+
+  it('goes ahead once all of it is on record', async () => {
+    const other = choiceKey.act('1b2f7a52-6a2b-4f0e-9b1e-0d8f6a1c2b3d');
+    for (const stationMm of [5, 20])
+      for (const clockDeg of [0, 90])
+        await call.post(routes.readings(made.jobId), readingBody(made.bodyId, '39.7', { stationMm, clockDeg }));
+    await choose(choiceKey.strip(made.pinId), {
+      faced: 'Head to port',
+      shims: [],
+      endPlayMm: 0.3,
+      sidePlayMm: null,
+      noPlay: false,
+      damaged: '',
+    });
+    const short = await choose(other, act({ state: 'done' }));
+    expect(short.body.problems[0].message).toContain('A photograph');
+    await shop.pool.query(
+      `insert into photos (id, job_id, caption, width_px, height_px, person_id) values (gen_random_uuid(), $1, '', 10, 10, 'tomas')`,
+      [made.jobId],
+    );
+    expect((await choose(other, act({ state: 'done' }))).status).toBe(201);
+  });
+});
+
+it('does not hand a job back while a piece is loose', async () => {
+  const fragment = { what: 'Half a snap ring', where: '', settled: '', removed: false };
+  const key = choiceKey.fragment('0b2f7a52-6a2b-4f0e-9b1e-0d8f6a1c2b3d');
+  await choose(key, fragment);
+  const back = { lesson: 'Count the pieces.', stillToDo: '' };
+  const held = await choose(choiceKey.returned, back);
+  expect([held.status, held.body.problems[0].message]).toEqual([422, 'Account first for what is loose: half a snap ring.']);
+  await choose(key, { ...fragment, settled: 'Found in the sump' }, '"v1"');
+  expect((await choose(choiceKey.returned, back)).status).toBe(201);
+});
+
+it('keeps the tree of components a tree', async () => {
+  const inner = await call.post(routes.components(made.jobId), componentBody({ name: 'Bush', role: 'other', parentId: made.pinId }));
+  expect(inner.body.parentId).toBe(made.pinId);
+  const circle = await call.put(routes.component(made.pinId), componentBody({ parentId: inner.body.id }), '"v1"');
+  expect(circle.body.problems).toMatchObject([{ path: 'parentId', code: 'circle' }]);
+  expect((await call.delete(routes.component(made.pinId), '"v1"')).body.detail).toContain('came out of this one');
+  const strange = await makeJob(call);
+  const other = await call.post(routes.components(made.jobId), componentBody({ parentId: strange.pinId }));
+  expect(other.body.problems).toMatchObject([{ path: 'parentId', code: 'unknown' }]);
+});

@@ -1,0 +1,42 @@
+import { choiceKey, holdsBack, looseFragments, workOut, type ActChoice, type JobSheet } from '@iron-patch/core';
+import type { ChoiceInput } from '@iron-patch/contract';
+import type { Db } from '../db';
+import { invalid } from '../http';
+import { loadSheet } from '../sheets';
+import { loadShop } from '../shop';
+
+/** A choice with the sheet as it would be with it. */
+const withChoice = (sheet: JobSheet, key: string, value: unknown): JobSheet => ({
+  ...sheet,
+  choices: [
+    ...sheet.choices.filter((c) => c.key !== key),
+    { jobId: sheet.job.id, key, value, reason: '', personId: '', at: '', version: 1 },
+  ],
+});
+
+async function guardAct(db: Db, jobId: string, key: string, act: ActChoice): Promise<void> {
+  if (act.state !== 'done') return;
+  const sheet = withChoice(await loadSheet(db, jobId), key, act);
+  if (!sheet.components.some((c) => c.id === act.componentId))
+    throw invalid([{ code: 'unknown', path: 'value.componentId', message: 'Choose a component of this job.' }]);
+  const held = holdsBack(sheet, act, workOut(sheet, await loadShop(db)).features);
+  if (held) throw invalid([{ code: 'no-return', path: 'value.override', message: held }]);
+}
+
+async function guardReturn(db: Db, jobId: string): Promise<void> {
+  const loose = looseFragments(await loadSheet(db, jobId));
+  if (loose.length)
+    throw invalid([
+      {
+        code: 'loose',
+        path: 'value',
+        message: `Account first for what is loose: ${loose.map((f) => f.value.what.toLowerCase()).join(', ')}.`,
+      },
+    ]);
+}
+
+/** What the shape of a choice cannot tell: that evidence is on record before it is destroyed, that nothing is left loose inside. */
+export async function guardChoice(db: Db, jobId: string, key: string, input: ChoiceInput): Promise<void> {
+  if (key.startsWith(choiceKey.act(''))) return guardAct(db, jobId, key, input.value as ActChoice);
+  if (key === choiceKey.returned) return guardReturn(db, jobId);
+}

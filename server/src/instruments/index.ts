@@ -1,0 +1,1 @@
+export { mountInstruments } from './instrument-routes';

@@ -1,0 +1,113 @@
+import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
+import { FormsModule } from '@angular/forms';
+import {
+  CAUSE_IDS,
+  CAUSES,
+  choiceKey,
+  chosenRoute,
+  FINDING_IDS,
+  FINDINGS,
+  findings,
+  formatPlace,
+  type CauseId,
+  type FindingChoice,
+  type FindingId,
+  type Item,
+} from '@iron-patch/core';
+import { NzInputModule } from 'ng-zorro-antd/input';
+import { newId } from '../../data';
+import { SheetStore } from '../../sheet-data';
+import { ChooseField, LengthInput, type Option } from '../../show';
+
+/** What was found and where, the likely causes with what speaks for them, the root cause, and what is done against it. */
+@Component({
+  selector: 'ip-diagnosis',
+  imports: [FormsModule, NzInputModule, ChooseField, LengthInput],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './diagnosis.html',
+  styleUrl: './diagnosis.less',
+})
+export class Diagnosis {
+  protected readonly store = inject(SheetStore);
+  protected readonly findingOptions: readonly Option[] = FINDING_IDS.map((id) => [id, FINDINGS[id].name] as const);
+  protected readonly causeOptions: readonly Option[] = [['', 'none of the list'], ...CAUSE_IDS.map((id) => [id, CAUSES[id].name] as const)];
+  protected readonly found = computed(() => {
+    const sheet = this.store.sheet();
+    return sheet ? findings(sheet) : [];
+  });
+  protected readonly causes = computed(() => this.store.repair()?.diagnosis.causes ?? []);
+  protected readonly keptAlive = computed(() => this.store.repair()?.diagnosis.keptAlive ?? null);
+  protected readonly components = computed<readonly Option[]>(() =>
+    (this.store.sheet()?.components ?? []).map((c) => [c.id, c.name] as const),
+  );
+  protected readonly adding = signal(false);
+  protected readonly findingId = signal<string>('tight-then-loose');
+  protected readonly componentId = linkedSignal(() => this.components()[0]?.[0] ?? '');
+  protected readonly atMm = signal<number | null>(null);
+  private readonly stored = computed(() => {
+    const sheet = this.store.sheet();
+    return sheet ? chosenRoute(sheet) : null;
+  });
+  protected readonly cause = linkedSignal(() => this.stored()?.cause ?? '');
+  protected readonly route = linkedSignal(() => this.stored()?.route ?? '');
+  protected readonly causeId = linkedSignal<string>(() => this.stored()?.causeId ?? '');
+  protected readonly cure = linkedSignal(() => this.stored()?.cure ?? '');
+  protected readonly cures = computed(() => (this.causeId() ? CAUSES[this.causeId() as CauseId].cures : []));
+  protected readonly routes = computed(() => [...new Set(this.found().flatMap((f) => FINDINGS[f.value.findingId as FindingId].routes))]);
+  protected readonly problem = signal('');
+
+  protected nameOf(f: Item<FindingChoice>): string {
+    return FINDINGS[f.value.findingId as FindingId].name;
+  }
+
+  protected where(f: Item<FindingChoice>): string {
+    const component = this.store.sheet()?.components.find((c) => c.id === f.value.componentId)?.name ?? '';
+    const { atMm } = f.value;
+    return atMm === null ? component : `${component}, at ${formatPlace(atMm, this.store.unit())} ${this.store.unit()}`;
+  }
+
+  protected percent(share: number): string {
+    return `${Math.round(share * 100)} %`;
+  }
+
+  protected add(): void {
+    const value: FindingChoice = {
+      findingId: this.findingId(),
+      componentId: this.componentId(),
+      featureId: null,
+      atMm: this.atMm(),
+      clockDeg: null,
+      words: '',
+      removed: false,
+    };
+    void this.store
+      .putChoice(choiceKey.finding(newId()), FINDINGS[this.findingId() as FindingId].name.toLowerCase(), value)
+      .then(() => {
+        this.adding.set(false);
+        this.atMm.set(null);
+      })
+      .catch(() => undefined);
+  }
+
+  protected takeOff(f: Item<FindingChoice>): void {
+    void this.store.putChoice(f.key, this.nameOf(f).toLowerCase(), { ...f.value, removed: true }).catch(() => undefined);
+  }
+
+  /** Takes a likely cause over as the root cause; its words stand in for none written yet. */
+  protected choose(id: string): void {
+    this.causeId.set(id);
+    if (id && !this.cause().trim()) this.cause.set(CAUSES[id as CauseId].name);
+  }
+
+  protected addTo(field: 'cure' | 'route', words: string): void {
+    const text = this[field]();
+    if (!text.includes(words)) this[field].set(text.trim() ? `${text.trim()}; ${words}` : words);
+  }
+
+  protected save(): void {
+    if (!this.cause().trim() || !this.route().trim()) return this.problem.set('Write down both: why it wore, and what is done.');
+    this.problem.set('');
+    const value = { cause: this.cause(), route: this.route(), causeId: this.causeId(), cure: this.cure() };
+    void this.store.putChoice(choiceKey.route, 'cause and route', value).catch(() => undefined);
+  }
+}

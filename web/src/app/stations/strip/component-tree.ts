@@ -1,0 +1,236 @@
+import { ChangeDetectionStrategy, Component, computed, inject, output, signal } from '@angular/core';
+import {
+  chosenStrip,
+  FEATURE_KINDS,
+  formatPlace,
+  formatWithUnit,
+  isDiameter,
+  materialOf,
+  type ComponentRecord,
+  type FeatureRecord,
+} from '@iron-patch/core';
+import { SheetStore } from '../../sheet-data';
+import { AsFoundForm } from './as-found-form';
+import { ComponentForm, VERDICT_WORDS } from './component-form';
+import { FeatureForm } from './feature-form';
+
+const ROLE_SHORT = { worn: 'worn part', mate: 'mate', other: 'came along' } as const;
+
+interface Branch {
+  readonly component: ComponentRecord;
+  readonly depth: number;
+}
+
+/** Components in the order of what came out of what. */
+function branches(all: readonly ComponentRecord[], parentId: string | null = null, depth = 0): Branch[] {
+  return all
+    .filter((c) => c.parentId === parentId)
+    .flatMap((component) => [{ component, depth }, ...branches(all, component.id, depth + 1)]);
+}
+
+/** What came apart as a tree: each component with how it was found and its places to measure. */
+@Component({
+  selector: 'ip-component-tree',
+  imports: [ComponentForm, FeatureForm, AsFoundForm],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @for (b of tree(); track b.component.id) {
+      @let c = b.component;
+      <article [style.margin-left.px]="28 * b.depth" [class.under]="b.depth > 0">
+        <header>
+          <h2>{{ c.name }}</h2>
+          <span class="quiet">{{ roles[c.role] }}, {{ material(c) }}{{ c.verdict ? ', ' + verdicts[c.verdict].toLowerCase() : '' }}</span>
+          <span class="push"></span>
+          <button type="button" class="plain" [attr.aria-label]="'As found: ' + c.name" (click)="open('s' + c.id)">As found</button>
+          <button type="button" class="plain" [attr.aria-label]="'Change ' + c.name" (click)="open('c' + c.id)">Change</button>
+          @if (!places(c).length) {
+            <button type="button" class="plain" [attr.aria-label]="'Remove ' + c.name" (click)="remove(c)">Remove</button>
+          }
+        </header>
+        @for (line of asFound(c); track line) {
+          <p class="found">{{ line }}</p>
+        }
+        @if (opened() === 's' + c.id) {
+          <ip-as-found-form [component]="c" (closed)="open('')" />
+        }
+        @if (opened() === 'c' + c.id) {
+          <ip-component-form [record]="c" (closed)="open('')" />
+        }
+        @if (places(c).length) {
+          <table class="plain">
+            <thead>
+              <tr>
+                <th>Place</th>
+                <th>Kind</th>
+                <th class="num">from, to ({{ store.unit() }})</th>
+                <th>Stations and clocks</th>
+                <th>Fits</th>
+                <th><span class="sr-only">Change</span></th>
+              </tr>
+            </thead>
+            <tbody>
+              @for (f of places(c); track f.id) {
+                <tr>
+                  <td>
+                    <b>{{ f.name }}</b>
+                  </td>
+                  <td>{{ kindOf(f) }}</td>
+                  <td class="num">{{ place(f.startMm) }} to {{ place(f.startMm + f.lengthMm) }}</td>
+                  <td class="fig small">{{ stations(f) }}; {{ f.clocksDeg.length }} clock{{ f.clocksDeg.length > 1 ? 's' : '' }}</td>
+                  <td>{{ mateOf(f) }}</td>
+                  <td class="acts">
+                    <button type="button" class="plain" [attr.aria-label]="'Change ' + f.name" (click)="open('f' + f.id)">Change</button>
+                    <button type="button" class="plain" [attr.aria-label]="'Remove ' + f.name" (click)="removeFeature(f)">Remove</button>
+                  </td>
+                </tr>
+                @if (opened() === 'f' + f.id) {
+                  <tr>
+                    <td colspan="6"><ip-feature-form [componentId]="c.id" [record]="f" (closed)="open('')" /></td>
+                  </tr>
+                }
+              }
+            </tbody>
+          </table>
+        }
+        @if (opened() === 'n' + c.id) {
+          <ip-feature-form [componentId]="c.id" (closed)="open('')" />
+        } @else {
+          <div class="row">
+            <button type="button" [class.next]="nextIsPlace(c)" (click)="open('n' + c.id)">Add a place to measure on {{ c.name }}</button>
+            <button type="button" class="plain" (click)="destroy.emit(c.id)">Saw, press or grind it</button>
+          </div>
+        }
+      </article>
+    } @empty {
+      <p class="empty">Nothing is on record yet. Start with the worn part; then add what it runs in.</p>
+    }
+    @if (opened() === 'new') {
+      <article>
+        <h2>New component</h2>
+        <ip-component-form (closed)="open('')" />
+      </article>
+    } @else {
+      <button type="button" [class.next]="nextIsComponent()" (click)="open('new')">Add a component</button>
+    }
+  `,
+  styles: `
+    :host {
+      display: grid;
+      gap: 14px;
+      justify-items: start;
+      width: 100%;
+    }
+    article {
+      justify-self: stretch;
+      border-bottom: 1px solid var(--hairline);
+      padding-bottom: 14px;
+    }
+    .under {
+      border-left: 3px solid var(--hairline);
+      padding-left: 12px;
+    }
+    header {
+      display: flex;
+      align-items: center;
+      gap: 12px;
+      min-height: 44px;
+    }
+    .push {
+      flex: 1;
+    }
+    .found {
+      margin-bottom: 6px;
+    }
+    table {
+      margin-bottom: 10px;
+    }
+    td {
+      vertical-align: middle !important;
+    }
+    .small {
+      font-size: 14px;
+    }
+    .acts {
+      white-space: nowrap;
+      text-align: right;
+    }
+    .empty {
+      padding: 12px 0;
+    }
+  `,
+})
+export class ComponentTree {
+  protected readonly store = inject(SheetStore);
+  /** Somebody means to do something to a component that cannot be undone. */
+  readonly destroy = output<string>();
+  protected readonly roles = ROLE_SHORT;
+  protected readonly verdicts = VERDICT_WORDS;
+  protected readonly opened = signal('');
+  private readonly components = computed(() => this.store.sheet()?.components ?? []);
+  protected readonly tree = computed(() => branches(this.components()));
+  protected readonly nextIsComponent = computed(() => {
+    const roles = this.components().map((c) => c.role);
+    return !roles.includes('worn') || (!roles.includes('mate') && this.components().every((c) => this.places(c).length > 0));
+  });
+
+  protected open(what: string): void {
+    this.opened.set(what);
+  }
+
+  protected places(c: ComponentRecord): FeatureRecord[] {
+    return this.store.sheet()!.features.filter((f) => f.componentId === c.id);
+  }
+
+  protected nextIsPlace(c: ComponentRecord): boolean {
+    return c.role !== 'other' && this.places(c).length === 0;
+  }
+
+  protected material(c: ComponentRecord): string {
+    return materialOf(c.materialId)?.name ?? 'material not known';
+  }
+
+  protected kindOf(f: FeatureRecord): string {
+    const kind = isDiameter(f.kind) ? `${f.side}${f.kind === 'taper' ? ' taper' : ''}` : FEATURE_KINDS[f.kind].name.toLowerCase();
+    return f.land === 'unworn' ? `${kind}, never ran` : kind;
+  }
+
+  /** How it was found, in sentences. */
+  protected asFound(c: ComponentRecord): string[] {
+    const strip = chosenStrip(this.store.sheet()!, c.id);
+    const unit = this.store.unit();
+    const play = [
+      ...(strip?.endPlayMm == null ? [] : [`end play ${formatWithUnit(strip.endPlayMm, unit)}`]),
+      ...(strip?.sidePlayMm == null ? [] : [`side play ${formatWithUnit(strip.sidePlayMm, unit)}`]),
+      ...(strip?.shims ?? []).map((s) => `shims ${formatWithUnit(s.thicknessMm, unit)} on the ${s.side}`),
+    ];
+    return [
+      c.asFound,
+      strip?.faced ? `Faced: ${strip.faced}` : '',
+      play.length ? `${play.join(', ')}.` : '',
+      strip?.damaged ? `Damaged to open it: ${strip.damaged}` : '',
+    ].filter(Boolean);
+  }
+
+  protected place(mm: number): string {
+    return formatPlace(mm, this.store.unit());
+  }
+
+  protected stations(f: FeatureRecord): string {
+    return f.stationsMm.map((mm) => this.place(mm)).join(', ');
+  }
+
+  protected mateOf(f: FeatureRecord): string {
+    const { features } = this.store.sheet()!;
+    const mate = features.find((x) => x.id === f.matesFeatureId);
+    const back = features.filter((x) => x.matesFeatureId === f.id);
+    return [mate, ...back].flatMap((x) => (x ? [x.name] : [])).join(', ') || '–';
+  }
+
+  protected remove(c: ComponentRecord): void {
+    void this.store.removeComponent(c).catch(() => undefined);
+  }
+
+  protected removeFeature(f: FeatureRecord): void {
+    void this.store.removeFeature(f).catch(() => undefined);
+  }
+}

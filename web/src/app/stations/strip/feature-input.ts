@@ -1,0 +1,29 @@
+import type { FeatureInput } from '@iron-patch/contract';
+import { NO_DETAIL, type FeatureKind, type FeatureRecord } from '@iron-patch/core';
+
+/** What can be changed of a stored place. */
+export const inputOf = (f: FeatureRecord): FeatureInput => ({
+  componentId: f.componentId,
+  name: f.name,
+  kind: f.kind,
+  suspicions: [...f.suspicions],
+  detail: { ...f.detail, supportsMm: [...f.detail.supportsMm] },
+  side: f.side,
+  startMm: f.startMm,
+  lengthMm: f.lengthMm,
+  land: f.land,
+  matesFeatureId: f.matesFeatureId,
+  stationsMm: [...f.stationsMm],
+  clocksDeg: [...f.clocksDeg],
+  instrumentId: f.instrumentId,
+});
+
+/** What a kind of place starts with; the rest is asked for. */
+export function detailFor(kind: FeatureKind): FeatureInput['detail'] {
+  const none = { ...NO_DETAIL, supportsMm: [] };
+  if (kind === 'lobes') return { ...none, vDeg: 90 };
+  if (kind === 'straightness' || kind === 'run-out') return { ...none, holding: 'centres' };
+  if (kind === 'depth') return { ...none, ringRestsOn: 'near', ringFace: 'near' };
+  if (kind === 'thread') return { ...none, pitches: 10 };
+  return none;
+}
