@@ -4,7 +4,7 @@ const outside = (from, allowed) => ({
   severity: 'error',
   comment: `${from} may use only ${allowed.join(', ') || 'itself'}.`,
   from: { path: `^${from}/src`, pathNot: '\\.spec\\.ts$|/testing' },
-  to: { path: '^(core|contract|server|web|demo|e2e)/', pathNot: `^(${[from, ...allowed].join('|')})/` },
+  to: { path: '^(core|contract|server|web|demo|gauge|e2e)/', pathNot: `^(${[from, ...allowed].join('|')})/` },
 });
 
 module.exports = {
@@ -14,6 +14,7 @@ module.exports = {
     outside('server', ['contract', 'core']),
     outside('web', ['contract', 'core']),
     outside('demo', ['contract', 'core']),
+    outside('gauge', ['core']),
     {
       name: 'core-is-pure',
       severity: 'error',

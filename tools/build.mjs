@@ -54,6 +54,9 @@ export const bundle = (entry, out) =>
       '--external:pdfkit',
       '--external:csv-parse',
       '--external:yup',
+      '--external:sharp',
+      '--external:qrcode',
+      '--external:ws',
       '--external:selenium-webdriver',
       '--external:axe-core',
       `--outfile=${out}`,
@@ -71,8 +74,9 @@ export function buildAll() {
     });
     if (built.status !== 0) throw new Error(`The web application does not build:\n${built.stdout}\n${built.stderr}`);
   });
-  when('server', ['core', 'contract', 'server', 'demo/src'], join(root, 'server/dist/main.mjs'), () => {
+  when('server', ['core', 'contract', 'server', 'demo/src', 'gauge/src'], join(root, 'server/dist/main.mjs'), () => {
     bundle('server/src/main.ts', 'server/dist/main.mjs');
     bundle('demo/src/main.ts', 'demo/dist/load-demo.mjs');
+    bundle('gauge/src/main.ts', 'gauge/dist/gauge.mjs');
   });
 }

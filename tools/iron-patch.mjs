@@ -2,6 +2,7 @@ import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node
 import { join } from 'node:path';
 import { buildAll, root } from './build.mjs';
 import { postgres } from './postgres.mjs';
+import { openGauge } from './gauge.mjs';
 import { openShop } from './shop.mjs';
 
 const portIn = (name, usual) => {
@@ -23,13 +24,16 @@ const untilStopped = () =>
 async function demo() {
   buildAll();
   const shop = await openShop(settings());
+  let gauge = null;
   try {
     const loaded = shop.loadDemo();
     if (loaded) console.log(`Loaded the demo shop: ${loaded} jobs.`);
+    gauge = await openGauge({ port: portIn('IRON_PATCH_GAUGE_PORT', 8463) });
     console.log(`Iron Patch runs at ${shop.address}  (Ctrl-C stops it)`);
     await untilStopped();
     console.log('\nStopping.');
   } finally {
+    await gauge?.close();
     await shop.close();
   }
 }
@@ -76,8 +80,17 @@ async function reset() {
   await shop.close();
 }
 
+async function gauge([file]) {
+  buildAll();
+  const running = await openGauge({ port: portIn('IRON_PATCH_GAUGE_PORT', 8463), ...(file ? { file } : {}) });
+  console.log('Ctrl-C stops it.');
+  await untilStopped();
+  await running.close();
+}
+
 const commands = {
   demo,
+  gauge,
   start,
   stop,
   reset,

@@ -52,9 +52,9 @@ export async function test() {
   check('Dependency arrows', bin('depcruise'), [
     '--config',
     '.dependency-cruiser.cjs',
-    ...['core', 'contract', 'server', 'web', 'demo'].map((w) => `${w}/src`),
+    ...['core', 'contract', 'server', 'web', 'demo', 'gauge'].map((w) => `${w}/src`),
   ]);
-  jest('Unit tests', ['core', 'contract', 'demo', 'web'], {});
+  jest('Unit tests', ['core', 'contract', 'demo', 'gauge', 'web'], {});
   const directory = mkdtempSync(join(tmpdir(), 'iron-patch-test-'));
   const db = postgres(directory, await freePort(), { throwAway: true });
   try {

@@ -121,7 +121,7 @@ export const CHOICE_VALUES: Readonly<Record<string, AnyObjectSchema>> = {
   route: object({
     cause: requiredText('Cause', TEXT_LIMITS.text),
     route: requiredText('Route', TEXT_LIMITS.text),
-    causeId: oneOf('a cause', ['', ...CAUSE_IDS]),
+    causeId: textOf('Root cause', 60).oneOf(['', ...CAUSE_IDS], 'Choose a root cause of the list, or none.'),
     cure: textOf('What is done against it', TEXT_LIMITS.text),
   }),
   part,

@@ -223,6 +223,7 @@ describe('what is written down at Strip', () => {
     ['settle:x:mic|tele', { believed: 'mic' }],
     ['skip:x', { spots: [{ stationMm: 5, clockDeg: 0, quantity: 'size' }] }],
     ['route', { cause: 'dry', route: 'bush', causeId: 'dry', cure: 'nipple' }],
+    ['route', { cause: 'who knows', route: 'bush', causeId: '', cure: '' }],
   ])('passes: %s', (key, value) => expect(problemsOf(key, value)).toEqual([]));
 
   it.each([

@@ -11,14 +11,26 @@ export interface DemoJob {
   readonly release?: boolean;
   readonly cuts?: readonly DemoCuts[];
   readonly proofs?: readonly DemoProof[];
+  readonly photos?: readonly DemoPhoto[];
   readonly notes: readonly { readonly station: string; readonly text: string }[];
 }
 
 /** Readings of one place: a row a station, a text a clock angle. */
 export interface DemoGrid {
   readonly feature: string;
+  /** What was read; the diameter where it is left out. */
+  readonly quantity?: string;
+  /** The place's own where it is left out. */
+  readonly instrumentId?: string;
   readonly clocksDeg: readonly number[];
   readonly rows: readonly { readonly stationMm: number; readonly texts: readonly string[] }[];
+}
+
+/** A picture of demo/data/photos with its markers; `feature` is the key of a place. */
+export interface DemoPhoto {
+  readonly file: string;
+  readonly caption: string;
+  readonly markers: readonly { readonly x: number; readonly y: number; readonly feature: string | null; readonly text: string }[];
 }
 
 /** Cuts on one segment: dial, size, and the part's temperature when it was warm. */

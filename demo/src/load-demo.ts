@@ -3,7 +3,7 @@ import { readdir, readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { NO_DETAIL } from '@iron-patch/core';
 import { HEADERS, routes, type ReadingInput } from '@iron-patch/contract';
-import { withIds, type DemoJob } from './demo-job';
+import { withIds, type DemoJob, type DemoPhoto } from './demo-job';
 
 type Send = (method: 'POST' | 'PUT', path: string, body: unknown) => Promise<{ readonly id: string }>;
 
@@ -48,7 +48,33 @@ const wholePlace = (f: Readonly<Record<string, unknown>>): Readonly<Record<strin
 const wholeChoice = ({ key, value }: DemoJob['choices'][number]): unknown =>
   key === 'route' ? { causeId: '', cure: '', ...(value as object) } : value;
 
-async function loadJob(demo: DemoJob, address: string, now: number): Promise<void> {
+/** The key of a choice; one of many of its kind (`soft:*`) gets an id of its own. */
+const keyOf = (key: string, ids: ReadonlyMap<string, string>): string => withIds(key, ids).replace('*', randomUUID());
+
+async function loadPhoto(
+  photo: DemoPhoto,
+  jobId: string,
+  ids: ReadonlyMap<string, string>,
+  address: string,
+  person: string,
+  directory: string,
+): Promise<void> {
+  const id = randomUUID();
+  const sent = await fetch(address + routes.photos(jobId), {
+    method: 'POST',
+    headers: { 'Content-Type': 'image/jpeg', [HEADERS.person]: person, [HEADERS.idempotencyKey]: id },
+    body: await readFile(join(directory, photo.file)),
+  });
+  const markers = photo.markers.map(({ feature, ...m }) => ({ ...m, id: randomUUID(), featureId: feature && ids.get(feature) }));
+  const told = await fetch(address + routes.photo(id), {
+    method: 'PUT',
+    headers: { 'Content-Type': 'application/json', [HEADERS.person]: person, 'If-Match': '"v1"' },
+    body: JSON.stringify({ caption: photo.caption, markers }),
+  });
+  if (!sent.ok || !told.ok) throw new Error(`The photograph ${photo.file} was refused: ${await (sent.ok ? told : sent).text()}`);
+}
+
+async function loadJob(demo: DemoJob, address: string, now: number, photoDirectory: string): Promise<void> {
   const send = sender(address, demo.by);
   const { promisedInDays, ...written } = demo.job;
   const ticket = { changes: [], restBy: '', ...written };
@@ -78,11 +104,12 @@ async function loadJob(demo: DemoJob, address: string, now: number): Promise<voi
       ...more,
     });
   for (const grid of demo.readings) {
-    const instrumentId = demo.features.find((f) => `$${f.key}` === grid.feature)!.instrumentId;
+    const instrumentId = grid.instrumentId ?? demo.features.find((f) => `$${f.key}` === grid.feature)!.instrumentId;
     for (const { stationMm, texts } of grid.rows)
       for (const [i, text] of texts.entries())
         await take({
           purpose: 'found',
+          ...(grid.quantity ? { quantity: grid.quantity as ReadingInput['quantity'] } : {}),
           featureId: withIds(grid.feature, ids),
           stationMm,
           clockDeg: grid.clocksDeg[i]!,
@@ -91,7 +118,7 @@ async function loadJob(demo: DemoJob, address: string, now: number): Promise<voi
         });
   }
   for (const c of demo.choices)
-    await send('PUT', routes.choice(jobId, withIds(c.key, ids)), { value: withIds(wholeChoice(c), ids), reason: c.reason ?? '' });
+    await send('PUT', routes.choice(jobId, keyOf(c.key, ids)), { value: withIds(wholeChoice(c), ids), reason: c.reason ?? '' });
   if (demo.release) await send('POST', routes.releases(jobId), {});
   for (const { segmentId, instrumentId, steps } of demo.cuts ?? [])
     for (const [dial, text, partTempC] of steps)
@@ -101,6 +128,7 @@ async function loadJob(demo: DemoJob, address: string, now: number): Promise<voi
       await take({ purpose: 'proof', segmentId: p.segmentId, instrumentId: p.instrumentId, stationMm: p.stationMm, clockDeg, text });
     await send('POST', routes.proofs(jobId), { segmentId: p.segmentId, passed: p.passed, remark: p.remark });
   }
+  for (const photo of demo.photos ?? []) await loadPhoto(photo, jobId, ids, address, demo.by, photoDirectory);
   for (const note of demo.notes) await send('POST', routes.notes(jobId), note);
 }
 
@@ -119,6 +147,6 @@ export async function loadDemo(address: string, directory: string, now: number):
   const floor = (await (await fetch(address + routes.floor)).json()) as unknown[];
   if (floor.length > 0) return 0;
   const jobs = await readDemo(directory);
-  for (const job of jobs) await loadJob(job, address, now);
+  for (const job of jobs) await loadJob(job, address, now, join(directory, '../photos'));
   return jobs.length;
 }

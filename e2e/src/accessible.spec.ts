@@ -54,6 +54,35 @@ it.each(['sum/press', 'sum/single-point', 'sum/o-ring', 'table/unc-unf', 'table/
   expect(await seriousProblems()).toEqual([]);
 });
 
+it.each(['What fits what', 'Parts to order', 'Loose pieces', 'Point of no return'])('strip of a job in pieces: %s', async (tab) => {
+  await maud.open('Grapple cylinder rod', 'strip');
+  await maud.page.click(tab);
+  await maud.page.settled();
+  expect(await seriousProblems()).toEqual([]);
+});
+
+it.each(['Rod, straightness', 'Chromed rod', 'Piston thread', 'Depth to the ring groove'])('measuring %s', async (place) => {
+  await maud.open('Grapple cylinder rod', 'measure');
+  await maud.page.click(place);
+  await maud.page.click('Gauge');
+  await maud.page.settled();
+  expect(await seriousProblems()).toEqual([]);
+});
+
+it('a photograph with its markers', async () => {
+  await maud.open('Ramp hinge pin', 'receive');
+  await maud.page.click('Open picture As it came in');
+  await maud.page.sees('Set a marker in the middle');
+  expect(await seriousProblems()).toEqual([]);
+});
+
+it('the crib, with an instrument to check', async () => {
+  await maud.page.go('/crib');
+  await maud.page.click('Check Caliper 150');
+  await maud.page.settled();
+  expect(await seriousProblems()).toEqual([]);
+});
+
 it('house rules, with what a change would move', async () => {
   await maud.page.go('/house-rules');
   await maud.page.fill('Base, negative for interference', '0.07 mm');

@@ -1,3 +1,4 @@
+import type { IncomingMessage } from 'node:http';
 import { join } from 'node:path';
 import { routes } from '@iron-patch/contract';
 import express, { type Express } from 'express';
@@ -47,6 +48,12 @@ const sameSiteOnly: express.RequestHandler = (req, _res, next) => {
   next();
 };
 
+/** The host that the page was asked of; what is no plain name or address counts as this machine. */
+function hostOf(req: IncomingMessage): string {
+  const host = (req.headers.host ?? '').replace(/:\d+$/, '');
+  return /^[\w.-]+$/.test(host) ? host : 'localhost';
+}
+
 function mountWeb(app: Express, directory: string): void {
   app.use(express.static(directory, { index: false, maxAge: '1y', immutable: true }));
   app.get('/{*path}', (req, res, next) => {
@@ -63,7 +70,13 @@ export function createApp({ pool, live, log, webDirectory }: AppParts): Express 
     helmet({
       // Plain HTTP on loopback: no upgrade to HTTPS.
       contentSecurityPolicy: {
-        directives: { 'upgrade-insecure-requests': null, 'style-src': ["'self'", "'unsafe-inline'"], 'worker-src': ["'self'"] },
+        directives: {
+          'upgrade-insecure-requests': null,
+          'style-src': ["'self'", "'unsafe-inline'"],
+          'worker-src': ["'self'"],
+          // A gauge speaks by WebSocket from this machine, or from the one that serves the page.
+          'connect-src': ["'self'", 'ws://127.0.0.1:*', 'ws://localhost:*', (req) => `ws://${hostOf(req)}:*`],
+        },
       },
       strictTransportSecurity: false,
     }),

@@ -65,7 +65,7 @@ export function diagnosisFinding(sheet: JobSheet, all: readonly FeatureFinding[]
       return under !== null && under > (f.shape?.plusMinusMm ?? 0) ? [{ name: f.feature.name, underMm: under }] : [];
     }),
     tracks: sized.flatMap((f) => {
-      const depthMm = trackMm(f);
+      const depthMm = f.feature.suspicions.includes('seal-groove') ? trackMm(f) : 0;
       return depthMm > (f.shape?.plusMinusMm ?? 0) ? [{ name: f.feature.name, depthMm }] : [];
     }),
     bends: all.flatMap((f) => (f.indicator?.bend ? [{ name: f.feature.name, ...f.indicator.bend }] : [])),

@@ -18,7 +18,7 @@ import { chosenNominal, chosenSkips, settledPairs, type NominalChoice } from './
 import { depthFinding } from './depth-finding';
 import { NO_FIGURES, quantityFindings, shapeFigures, type QuantityFinding, type ShapeFigures } from './feature-figures';
 import { indicatorFinding, type IndicatorFinding } from './indicator-finding';
-import { measuredPlace, pairKey, type Measured } from './measured';
+import { isSettled, measuredPlace, pairKey, type Measured } from './measured';
 import type { ComponentRecord, FeatureRecord, JobSheet, ReadingRecord, Shop } from './records';
 import { threadFinding, type ThreadFinding } from './thread-finding';
 
@@ -133,7 +133,7 @@ function finding(m: Measured, nominal: RecoveredNominal, sheet: JobSheet, shop: 
     depth: depthFinding(feature, values),
     thread: feature.kind === 'thread' ? threadFinding(feature, values) : null,
     indicator,
-    disputes: m.disputes.map((dispute) => ({ dispute, pair: pairKey(dispute), believed: settled[pairKey(dispute)] ?? null })),
+    disputes: m.disputes.map((dispute) => ({ dispute, pair: pairKey(dispute), believed: isSettled(dispute, settled) ? settled[pairKey(dispute)]! : null })),
     ...plan,
     advice: planAdvice(feature.side, shape, feature, unit),
     cannotShow: [...(shape?.cannotShow ?? []), ...(indicator?.cannotShow ?? [])],

@@ -79,7 +79,7 @@ function turnedFinding(m: Measured, noiseMm: number, unit: LengthUnit, figures: 
   const round = at && feature.detail.holding !== 'v-blocks' ? roundness(at.points, noiseMm) : null;
   const name = feature.name.toLowerCase();
   const how = bend
-    ? `twice the bow in the plane at ${deg(bend.planeDeg)}, crest at ${placeWithUnit(bend.highAtMm, unit)}`
+    ? `twice the bow in the plane at ${deg(bend.planeDeg)}, crest at ${placeWithUnit(Math.round(bend.highAtMm), unit)}`
     : worst && `highest less lowest reading at station ${placeWithUnit(worst.stationMm, unit)}`;
   const blind: string[] = [];
   if (worst && worst.formMm === null) blind.push('Three angles cannot tell an eccentric section from one with a flat. Add angles between.');
@@ -104,7 +104,7 @@ function turnedFinding(m: Measured, noiseMm: number, unit: LengthUnit, figures: 
         )
       : null,
     words: bend
-      ? `High spot at ${placeWithUnit(bend.highAtMm, unit)} along ${deg(bend.planeDeg)}.`
+      ? `High spot at ${placeWithUnit(Math.round(bend.highAtMm), unit)} along ${deg(bend.planeDeg)}.`
       : worst
         ? `High along ${deg(worst.highDeg)}; ${formatWithUnit(worst.fromEccentricMm, unit)} of it is off centre${worst.formMm === null ? '' : `, ${formatWithUnit(worst.formMm, unit)} form`}.`
         : '',

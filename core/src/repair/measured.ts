@@ -106,11 +106,14 @@ export interface MeasuredInput {
 
 export const pairKey = (d: Dispute): string => `${d.first.instrumentId}|${d.second.instrumentId}`;
 
-/** Readings of the instruments that lost a settled dispute. */
+/** Instruments whose readings do not count: those not believed, and while nobody has said, the coarser one; never the average of both. */
 function losers(found: readonly Dispute[], settled: Readonly<Record<string, string>>): ReadonlySet<string> {
   const lost = found.flatMap((d) => {
     const believed = settled[pairKey(d)];
-    return believed === d.first.instrumentId ? [d.second.instrumentId] : believed === d.second.instrumentId ? [d.first.instrumentId] : [];
+    const { first, second } = d;
+    if (believed === first.instrumentId) return [second.instrumentId];
+    if (believed === second.instrumentId) return [first.instrumentId];
+    return [first.uMm > second.uMm ? first.instrumentId : second.instrumentId];
   });
   return new Set(lost);
 }
@@ -127,6 +130,11 @@ function bySection(sizes: readonly ReadingRecord[], shape: Shape | null, figureO
 }
 
 const SIZE: Quantity = 'size';
+/** Carried by every figure of a place while its instruments disagree. */
+export const UNSETTLED = 'two instruments disagree here and nobody has said which is right';
+
+export const isSettled = (d: Dispute, settled: Readonly<Record<string, string>>): boolean =>
+  [d.first.instrumentId, d.second.instrumentId].includes(settled[pairKey(d)] ?? '');
 
 function measure({ feature, component, readings, settled, shopTempC, unit, shop }: MeasuredInput): Measured {
   const { materialId } = component;
@@ -137,11 +145,15 @@ function measure({ feature, component, readings, settled, shopTempC, unit, shop 
   const sizes = lost.size ? all.filter((r) => !lost.has(r.instrumentId)) : all;
   const diameters = lost.size ? everyDiameter.filter((d) => !lost.has(d.instrumentId)) : everyDiameter;
   const shape = analyseShape(feature.side, diameters, alphaOf(materialId));
+  const open = found.some((d) => !isSettled(d, settled));
   const made = new Map<ReadingRecord, Figure>();
   const figureOf = (r: ReadingRecord): Figure => {
-    const there = made.get(r) ?? readingFigure(r, sizeOf(r, materialId, shopTempC, shop), shop, unit);
-    made.set(r, there);
-    return there;
+    const there = made.get(r);
+    if (there) return there;
+    const plain = readingFigure(r, sizeOf(r, materialId, shopTempC, shop), shop, unit);
+    const fresh = open && r.quantity === SIZE ? { ...plain, flags: [...(plain.flags ?? []), UNSETTLED] } : plain;
+    made.set(r, fresh);
+    return fresh;
   };
   let groups: Map<Section, Figure[]> | null = null;
   const readingsOf = (s: Section): Figure[] => (groups ??= bySection(sizes, shape, figureOf)).get(s) ?? [];

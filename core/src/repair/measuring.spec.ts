@@ -64,7 +64,15 @@ describe('two instruments that disagree', () => {
     const sheet = testSheet({ readings });
     const [d] = place(sheet, 'land').disputes;
     expect(d).toMatchObject({ pair: 'mic|tele', believed: null });
+    // Never the average: the finer one stands for the size, and says so.
+    expect(place(sheet, 'land').shape!.meanMm).toBeCloseTo(39.975, 9);
+    expect(place(sheet, 'land').mean!.flags).toEqual([expect.stringContaining('two instruments disagree')]);
     expect(standing(sheet, 'measure')).toMatchObject({ state: 'out', waitsFor: 'two instruments disagree on land' });
+  });
+
+  it('are open again once neither is believed', () => {
+    const opened = testSheet({ readings, choices: [testChoice(choiceKey.settle('land', 'mic|tele'), { believed: 'neither' })] });
+    expect(place(opened, 'land').disputes[0]!.believed).toBeNull();
   });
 
   it('leave only the believed one in the size, and keep the other on record', () => {

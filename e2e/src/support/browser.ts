@@ -23,6 +23,8 @@ export const SCREEN = { width: 1280, height: 800 } as const;
 export interface Browser {
   readonly driver: WebDriver;
   screenshot(file: string): Promise<void>;
+  /** Pulls the plug of this browser's network, or puts it back. */
+  offline(off: boolean): Promise<void>;
   close(): Promise<void>;
 }
 
@@ -42,6 +44,11 @@ export async function openBrowser(size: { width: number; height: number } = SCRE
     driver,
     async screenshot(file) {
       await writeFile(file, Buffer.from(await driver.takeScreenshot(), 'base64'));
+    },
+    async offline(off) {
+      await (driver as Driver).sendDevToolsCommand('Network.enable', {});
+      const none = { latency: 0, downloadThroughput: -1, uploadThroughput: -1 };
+      await (driver as Driver).sendDevToolsCommand('Network.emulateNetworkConditions', { offline: off, ...none });
     },
     async close() {
       await driver.quit();

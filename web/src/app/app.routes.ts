@@ -27,6 +27,7 @@ export const appRoutes: Routes = [
     title: `House rules, ${TITLE}`,
     loadComponent: () => import('./house-rules/house-rules').then((m) => m.HouseRules),
   },
+  { path: 'crib', title: `Crib, ${TITLE}`, loadComponent: () => import('./crib/crib').then((m) => m.Crib) },
   { path: 'sums', title: `Sums, ${TITLE}`, loadComponent: () => import('./sums/sums-page').then((m) => m.SumsPage) },
   { path: 'sums/:kind/:id', title: `Sums, ${TITLE}`, loadComponent: () => import('./sums/sums-page').then((m) => m.SumsPage) },
   { path: '**', title: TITLE, loadComponent: () => import('./shell/not-here').then((m) => m.NotHere) },

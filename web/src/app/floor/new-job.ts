@@ -1,10 +1,11 @@
 import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
 import { Router } from '@angular/router';
-import { routes, type JobInput } from '@iron-patch/contract';
+import { MOST_BUNDLE_BYTES, routes, type JobInput } from '@iron-patch/contract';
 import type { JobRecord, Problem } from '@iron-patch/core';
 import { Api, ApiProblem, newId, SessionStore, ShopStore } from '../data';
 import { JobForm } from '../stations/receive/job-form';
 
+const SHOWN_PROBLEMS = 5;
 const EMPTY: JobInput = {
   customerName: '',
   customerContact: '',
@@ -29,7 +30,13 @@ const EMPTY: JobInput = {
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section>
-      <h1>New job</h1>
+      <header>
+        <h1>New job</h1>
+        <label class="file"
+          >{{ bringing() ? 'Bringing it in' : 'Bring in a job file' }}
+          <input class="sr-only" type="file" accept=".json,application/json" [disabled]="bringing()" (change)="bring($event)" />
+        </label>
+      </header>
       <ip-job-form [start]="start" action="Take it in" [busy]="busy()" [serverProblems]="problems()" (saved)="save($event)" />
       @if (message()) {
         <p class="said bad" role="alert">{{ message() }}</p>
@@ -37,7 +44,7 @@ const EMPTY: JobInput = {
     </section>
   `,
   styles:
-    'section { max-width: 1000px; margin: 0 auto; padding: 20px 24px 40px; background: var(--sheet); min-height: 100%; } h1 { font-size: 24px; margin-bottom: 12px; }',
+    'section { max-width: 1000px; margin: 0 auto; padding: 20px 24px 40px; background: var(--sheet); min-height: 100%; } header { display: flex; align-items: center; gap: 20px; margin-bottom: 12px; } h1 { font-size: 24px; } .file { margin-left: auto; color: var(--blue); border: 1px solid var(--blue); border-radius: 2px; min-height: 44px; padding: 0 16px; display: inline-flex; align-items: center; cursor: pointer; font: 600 16px var(--label); } .file:focus-within { outline: 3px solid var(--accent); }',
 })
 export class NewJob {
   private readonly api = inject(Api);
@@ -45,11 +52,38 @@ export class NewJob {
   private readonly shop = inject(ShopStore);
   protected readonly start: JobInput = { ...EMPTY, unit: inject(SessionStore).unit() ?? 'mm' };
   protected readonly busy = signal(false);
+  protected readonly bringing = signal(false);
   protected readonly problems = signal<readonly Problem[]>([]);
   protected readonly message = signal('');
   /** One key for this form: pressing twice, or again after a silence, takes the job in once. */
   private key = newId();
   private lastSent = '';
+
+  /** Makes a job out of a file that Iron Patch once gave out. */
+  protected async bring(event: Event): Promise<void> {
+    const input = event.target as HTMLInputElement;
+    const file = input.files?.[0];
+    input.value = '';
+    if (!file) return;
+    if (file.size > MOST_BUNDLE_BYTES) return this.message.set('The file is over 64 MB. Is it the right one?');
+    this.bringing.set(true);
+    this.message.set('');
+    try {
+      const text = await file.text();
+      const job = await this.api.postFile<JobRecord>(routes.bundles, new Blob([text], { type: 'application/json' }), newId());
+      void this.shop.load();
+      await this.router.navigate(['/jobs', job.id, 'receive']);
+    } catch (e) {
+      const told = e instanceof ApiProblem ? (e.details.problems ?? []).slice(0, SHOWN_PROBLEMS).map((p) => p.message) : [];
+      this.message.set(
+        e instanceof ApiProblem
+          ? `Nothing was stored. ${told.length ? told.join(' ') : `${e.details.title} ${e.details.detail}`}`
+          : 'The server does not answer. Choose the file again in a moment.',
+      );
+    } finally {
+      this.bringing.set(false);
+    }
+  }
 
   protected async save(input: JobInput): Promise<void> {
     this.busy.set(true);

@@ -36,7 +36,7 @@ const SIZE_PX = 70;
         <text x="18" y="28" class="title">{{ m.drawn ? 'New part' : 'As found' }}</text>
         <text x="18" y="47" class="sub">half section</text>
         @if (wear()) {
-          <text x="18" y="65" class="sub">wear {{ wearTimes }} times deeper</text>
+          <text x="18" y="65" class="sub">wear {{ wearTimes }} x deeper</text>
         }
         @for (mate of m.mates; track mate.id) {
           <g class="mate" [class.on]="mate.id === store.selection().spanId" (click)="pick(mate.id)">

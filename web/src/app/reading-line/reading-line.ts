@@ -3,6 +3,7 @@ import {
   ChangeDetectionStrategy,
   Component,
   computed,
+  DestroyRef,
   effect,
   HostListener,
   inject,
@@ -26,6 +27,7 @@ import {
 } from '@iron-patch/core';
 import { Outbox, SessionStore, ShopStore } from '../data';
 import { SheetStore } from '../sheet-data';
+import { GaugeLink, GaugePanel } from '../gauge';
 import { ImportDialog } from './import-dialog';
 import { lineTarget, sameSpot, type LineTarget } from './spot';
 
@@ -37,7 +39,7 @@ const NOWHERE = { spanId: null, stationMm: null, clockDeg: null, quantity: null 
  */
 @Component({
   selector: 'ip-reading-line',
-  imports: [ImportDialog],
+  imports: [ImportDialog, GaugePanel],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './reading-line.html',
   styleUrl: './reading-line.less',
@@ -48,6 +50,9 @@ export class ReadingLine {
   protected readonly shop = inject(ShopStore);
   private readonly session = inject(SessionStore);
   protected readonly outbox = inject(Outbox);
+  private readonly gauge = inject(GaugeLink);
+  /** The gauge's panel stays out while its line is up. */
+  protected readonly gaugeOut = signal(this.gauge.state() !== 'off');
   private readonly entry = viewChild<ElementRef<HTMLInputElement>>('entry');
   protected readonly text = signal('');
   protected readonly doubt = signal<Doubt | null>(null);
@@ -113,6 +118,8 @@ export class ReadingLine {
   );
 
   constructor() {
+    const readings = this.gauge.readings.subscribe((text) => this.fromGauge(text));
+    inject(DestroyRef).onDestroy(() => readings.unsubscribe());
     // A gauge types wherever the cursor is: at the measuring stations it is here.
     effect(() => {
       const typing = ['measure', 'cut', 'prove'].includes(this.station()) && this.entry();
@@ -145,6 +152,20 @@ export class ReadingLine {
     if (!doubt) return this.take(parsed.value.valueMm, false);
     this.doubt.set(doubt);
     this.said.set({ text: doubt.message, bad: false });
+  }
+
+  /** The gauge's own instrument, where the crib has one of that name. */
+  protected gaugeInstrument(name: string): void {
+    const plain = (n: string): string => n.split(',')[0]!.trim().toLowerCase();
+    const own = this.shop.shop().instruments.find((i) => plain(i.name) === plain(name));
+    if (own) this.instrumentId.set(own.id);
+  }
+
+  /** A reading from the gauge is typed and entered like any other; where nothing is asked for it waits in the line. */
+  private fromGauge(text: string): void {
+    this.forget();
+    this.text.set(text);
+    if (this.target()) this.enter();
   }
 
   /** Somebody was asked and says that the typed number is right. */

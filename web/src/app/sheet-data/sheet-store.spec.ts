@@ -74,6 +74,17 @@ describe('a reading', () => {
     expect(store.sheet()!.readings).toHaveLength(16);
   });
 
+  it('stays on the screen when a sheet that was asked for before comes after it was acknowledged', async () => {
+    const older = server.sheet;
+    store.takeReading(newReading('40.10'), 40.1);
+    await breathe();
+    server.sheet = older;
+    await store.refresh();
+    expect(store.sheet()!.readings).toHaveLength(16);
+    await store.open('job');
+    expect(store.sheet()!.readings).toHaveLength(16);
+  });
+
   it('is taken back by a withdrawal, never by deleting', async () => {
     store.takeReading(newReading('40.10'), 40.1);
     await breathe();

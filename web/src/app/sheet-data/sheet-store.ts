@@ -69,6 +69,7 @@ const START: SheetState = {
   message: null,
 };
 
+const MOST_ACKNOWLEDGED = 2000;
 const DRAFT_KEY = 'iron-patch.draft.';
 
 /** The open job: what the server has, what is on its way, and everything that core works out from both. */
@@ -117,11 +118,20 @@ export const SheetStore = signalStore(
     const jobId = (): string => store.sheet()!.job.id;
     const say = (text: string, bad = false): void => patchState(store, { message: { text, bad } });
 
+    // Readings that the server has acknowledged to this page. A sheet that was asked for before one of them was stored may come
+    // after it was acknowledged: what is on record never goes off the screen for that.
+    const acknowledged: ReadingRecord[] = [];
+    const withAcknowledged = (sheet: JobSheet): JobSheet => {
+      const known = new Set(sheet.readings.map((r) => r.id));
+      const missing = acknowledged.filter((r) => r.jobId === sheet.job.id && !known.has(r.id));
+      return missing.length ? { ...sheet, readings: [...sheet.readings, ...missing] } : sheet;
+    };
+
     const refresh = async (): Promise<void> => {
       const id = store.sheet()?.job.id;
       if (!id) return;
       const sheet = await api.get<JobSheet>(routes.sheet(id)).catch(() => null);
-      if (sheet && store.sheet()?.job.id === id) patchState(store, { sheet });
+      if (sheet && store.sheet()?.job.id === id) patchState(store, { sheet: withAcknowledged(sheet) });
     };
 
     /** Does something on the server; a change by another becomes a question, everything else is told and thrown on. */
@@ -213,7 +223,7 @@ export const SheetStore = signalStore(
           patchState(store, { ...START, wantedId: id, draftPart: kept?.part ?? null, draftFrom: kept?.from ?? 0 });
         }
         try {
-          patchState(store, { sheet: await api.get<JobSheet>(routes.sheet(id)), missing: false });
+          patchState(store, { sheet: withAcknowledged(await api.get<JobSheet>(routes.sheet(id))), missing: false });
         } catch (e) {
           if (e instanceof ApiProblem && e.details.status === 404) patchState(store, { missing: true });
           else say('The server does not answer. The sheet comes when it is back.', true);
@@ -250,6 +260,8 @@ export const SheetStore = signalStore(
         patchState(store, { undo: { what: `reading ${input.text}`, back } });
       },
       acknowledge: (reading: ReadingRecord): void => {
+        acknowledged.push(reading);
+        if (acknowledged.length > MOST_ACKNOWLEDGED) acknowledged.shift();
         if (store.sheet()?.job.id === reading.jobId) patchSheet((s) => ({ ...s, readings: replaceById(s.readings, reading) }));
       },
       importReadings: async (csv: string, key: string): Promise<number> => {

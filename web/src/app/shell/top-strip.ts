@@ -23,6 +23,7 @@ const typingIn = (target: EventTarget | null): boolean => target instanceof HTML
           <a [routerLink]="['/jobs', job.id]" routerLinkActive="on">Job {{ job.number }}</a>
         }
         <a routerLink="/sums" routerLinkActive="on" title="Key =">Sums</a>
+        <a routerLink="/crib" routerLinkActive="on">Crib</a>
         <a routerLink="/house-rules" routerLinkActive="on">House rules</a>
       </nav>
       <span class="push" role="status">

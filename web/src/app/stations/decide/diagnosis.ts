@@ -19,6 +19,8 @@ import { newId } from '../../data';
 import { SheetStore } from '../../sheet-data';
 import { ChooseField, LengthInput, type Option } from '../../show';
 
+const SHOWN_REASONS = 3;
+
 /** What was found and where, the likely causes with what speaks for them, the root cause, and what is done against it. */
 @Component({
   selector: 'ip-diagnosis',
@@ -64,6 +66,11 @@ export class Diagnosis {
     const component = this.store.sheet()?.components.find((c) => c.id === f.value.componentId)?.name ?? '';
     const { atMm } = f.value;
     return atMm === null ? component : `${component}, at ${formatPlace(atMm, this.store.unit())} ${this.store.unit()}`;
+  }
+
+  protected reasons(because: readonly string[]): string {
+    const more = because.length > SHOWN_REASONS ? `; and ${because.length - SHOWN_REASONS} more` : '';
+    return because.slice(0, SHOWN_REASONS).join('; ') + more;
   }
 
   protected percent(share: number): string {

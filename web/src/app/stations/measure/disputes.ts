@@ -104,6 +104,7 @@ export class Disputes {
   }
 
   protected believe(d: DisputeFinding, s: SideOfDispute): void {
+    this.store.select({ spanId: this.finding().feature.id });
     void this.store
       .putChoice(this.keyOf(d), 'which instrument is believed', { believed: s.instrumentId }, this.why().trim())
       .then(() => this.why.set(''))

@@ -40,7 +40,7 @@ interface Line {
             <td class="num">{{ l.value ? '±' + show(l.value.plusMinusMm) : '' }}</td>
             <td class="num">{{ l.value ? l.value.readings.length : '' }}</td>
             <td class="right">
-              <button type="button" class="plain" [attr.aria-label]="'Read ' + l.name" (click)="read(l)">Read it</button>
+              <button type="button" class="plain" [attr.aria-label]="'Read it: ' + l.name" (click)="read(l)">Read it</button>
             </td>
           </tr>
         }

@@ -212,7 +212,7 @@ export class SpotGrid {
 
   protected spoken(row: Row, cell: Cell): string {
     const last = cell.readings.at(-1);
-    const what = last ? this.show(last.valueMm) : this.isNext(row, cell) ? 'next' : cell.skipped ? 'passed over' : 'no reading';
+    const what = last ? this.cellText(row, cell) : this.isNext(row, cell) ? 'next' : cell.skipped ? 'passed over' : 'no reading';
     return `Station ${this.place(row.stationMm)}, ${cell.clockDeg} degrees, ${what}`;
   }
 

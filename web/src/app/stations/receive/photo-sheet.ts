@@ -72,7 +72,7 @@ const NUDGE = 0.02;
                 <button type="button" class="bad" (click)="takeOff()">Take the picture off</button>
               } @else {
                 <button type="button" class="plain" (click)="sure.set(true)">Take off</button>
-                <button type="button" class="next" [disabled]="busy() || !changed()" (click)="save()">Save</button>
+                <button type="button" class="next" [disabled]="busy() || !changed()" (click)="save()">Save the picture</button>
               }
             </div>
           </div>
@@ -183,7 +183,9 @@ export class PhotoSheet {
     const by = { ArrowLeft: [-NUDGE, 0], ArrowRight: [NUDGE, 0], ArrowUp: [0, -NUDGE], ArrowDown: [0, NUDGE] }[event.key];
     if (!by) return;
     event.preventDefault();
-    this.change(m, { x: clamp(m.x + by[0]!), y: clamp(m.y + by[1]!) });
+    // Keys come faster than the page is drawn: from where the marker is now, not where it was drawn.
+    const now = this.markers().find((x) => x.id === m.id) ?? m;
+    this.change(m, { x: clamp(now.x + by[0]!), y: clamp(now.y + by[1]!) });
   }
 
   protected tie(m: PhotoMarker, event: Event): void {

@@ -45,7 +45,7 @@ const STATE_MARK: Readonly<Record<PointOfNoReturn['state'], Verdict>> = { held: 
               <ip-state [state]="s.onRecord ? 'fits' : 'unknown'" [size]="15" />
               <span>{{ s.what }}</span>
               @if (!s.onRecord && s.featureId && p.state !== 'done') {
-                <button type="button" class="plain" [attr.aria-label]="'Measure ' + s.what" (click)="measure(s)">Measure it</button>
+                <button type="button" class="plain" [attr.aria-label]="'Measure it: ' + s.what" (click)="measure(s)">Measure it</button>
               }
             </li>
           }

@@ -8,7 +8,7 @@ import { LoosePieces } from './loose-pieces';
 import { NoReturn } from './no-return';
 import { ToOrder } from './to-order';
 
-const TABS = ['Components', 'What fits what', 'Parts to order', 'Loose pieces, earlier repairs', 'Point of no return'] as const;
+const TABS = ['What came apart', 'What fits what', 'Parts to order', 'Loose pieces, earlier repairs', 'Point of no return'] as const;
 type Tab = (typeof TABS)[number];
 
 /** What came apart, what fits together with what, what is ordered, what is loose, and what may be destroyed only once it is measured. */
@@ -35,7 +35,7 @@ type Tab = (typeof TABS)[number];
         </p>
       }
       @switch (tab()) {
-        @case ('Components') {
+        @case ('What came apart') {
           <ip-component-tree (destroy)="destroy($event)" />
         }
         @case ('What fits what') {
@@ -67,7 +67,7 @@ type Tab = (typeof TABS)[number];
 export class Strip {
   protected readonly store = inject(SheetStore);
   protected readonly tabs = TABS;
-  protected readonly tab = signal<Tab>('Components');
+  protected readonly tab = signal<Tab>('What came apart');
   protected readonly meant = signal('');
   protected readonly held = computed(() => {
     const point = this.store.repair()?.pointsOfNoReturn.find((p) => p.state === 'held');
@@ -78,10 +78,16 @@ export class Strip {
     const sheet = this.store.sheet();
     const many = (n: number): string => (n ? ` (${n})` : '');
     if (!sheet)
-      return { Components: '', 'What fits what': '', 'Parts to order': '', 'Loose pieces, earlier repairs': '', 'Point of no return': '' };
+      return {
+        'What came apart': '',
+        'What fits what': '',
+        'Parts to order': '',
+        'Loose pieces, earlier repairs': '',
+        'Point of no return': '',
+      };
     const loose = looseFragments(sheet).length;
     return {
-      Components: many(sheet.components.length),
+      'What came apart': many(sheet.components.length),
       'What fits what': '',
       'Parts to order': many(softParts(sheet).length),
       'Loose pieces, earlier repairs': loose ? ` (${loose} open)` : many(fragments(sheet).length + earlierRepairs(sheet).length),

@@ -1,0 +1,147 @@
+import { mkdtemp, writeFile } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join, resolve } from 'node:path';
+import { Key } from 'selenium-webdriver';
+import { openShop, type TestShop } from './support/shop';
+import { visit, type Visit } from './support/visit';
+
+/** What is written down before it is lost: photographs with markers, the point of no return, loose pieces, the instrument's own record. */
+const PHOTO = resolve(__dirname, '../../demo/data/photos/hinge-pin.jpg');
+let shop: TestShop;
+let maud: Visit;
+beforeAll(async () => {
+  shop = await openShop({ demo: true });
+  maud = await visit(shop, 'maud');
+});
+afterAll(async () => {
+  await maud.close();
+  await shop.close();
+});
+
+it('takes a photograph, marks a place on it by keyboard too, and finds it again', async () => {
+  const { page } = maud;
+  await maud.open('Grapple cylinder rod', 'receive');
+  await page.sees('None yet. One of the whole thing');
+  await (await page.css('ip-photos input[type=file]')).sendKeys(PHOTO);
+  await page.click('Open picture 1');
+  await page.fill('Caption', 'Rod on the bench');
+  await page.click('Set a marker in the middle');
+  await page.choose('Place of marker 1', 'Chromed rod');
+  await page.fill('What marker 1 shows', 'scored');
+  const marker = await page.css('.mark');
+  await marker.sendKeys(Key.ARROW_LEFT, Key.ARROW_LEFT, Key.ARROW_UP);
+  await page.run(
+    `const img = document.querySelector('.picture img'); const b = img.getBoundingClientRect();
+     img.dispatchEvent(new MouseEvent('click', { bubbles: true, clientX: b.left + b.width * 0.8, clientY: b.top + b.height * 0.3 }));`,
+  );
+  await page.click('Save the picture');
+  await page.sees('Rod on the bench, 2 marked');
+  const [photo] = await shop.query<{ markers: { x: number; y: number; text: string; featureId: string | null }[] }>(
+    `select markers from photos p join jobs j on j.id = p.job_id where j.title = 'Grapple cylinder rod'`,
+  );
+  expect(photo!.markers[0]).toMatchObject({ x: expect.closeTo(0.46, 6), y: expect.closeTo(0.48, 6), text: 'scored' });
+  expect(photo!.markers[0]!.featureId).not.toBeNull();
+  expect(photo!.markers[1]!.x).toBeCloseTo(0.8, 1);
+});
+
+it('says what is wrong with a file that is no picture, and keeps the rest', async () => {
+  const { page } = maud;
+  const file = join(await mkdtemp(join(tmpdir(), 'photo-')), 'notes.jpg');
+  await writeFile(file, 'not a picture');
+  await (await page.css('ip-photos input[type=file]')).sendKeys(file);
+  await page.sees('notes.jpg: This is no JPEG, PNG or WebP picture that can be read.');
+  await page.click('Leave it out');
+  await page.seesNot('notes.jpg');
+});
+
+it('stands in the way of an act that would destroy what is not on record, and yields once it is', async () => {
+  const { page, line } = maud;
+  await page.click('Strip');
+  await page.sees('The point of no return: press out, gland is planned');
+  await page.click('See what is missing');
+  await page.sees('Not yet: record these first');
+  expect(await (await page.css('ip-no-return article button.next')).isEnabled()).toBe(false);
+
+  await page.click('What came apart');
+  await page.click('As found: Gland');
+  await page.fill('Which way it faced', 'Grease nipple up');
+  await page.tick('It had no play or shims');
+  await page.click('Save as found');
+  await page.sees('Faced: Grease nipple up');
+  await page.click('Point of no return');
+  await page.click('Measure it: Gland bore');
+  await page.until('the line', async () => (await line.where()).startsWith('Gland bore, 36'));
+  await line.takeAll(['40.131', '40.128', '40.127', '40.129']);
+  await page.click('Strip');
+  await page.click('Point of no return');
+  await page.sees('Everything is on record: go ahead');
+  await page.click('It is done');
+  await page.sees('Done');
+});
+
+it('lets an act go ahead with a reason, which is kept', async () => {
+  const { page } = maud;
+  await page.choose('What is done', 'Saw through');
+  await page.choose('To which component', 'Cylinder, whole');
+  await page.fill('Where', 'Across the eye');
+  await page.click('Put it on the plan');
+  await page.sees('Saw through: Cylinder, whole');
+  await page.fill('Why it goes ahead all the same', 'The eye is scrap either way.');
+  await page.click('Go ahead without');
+  await page.sees('Goes ahead because: The eye is scrap either way.');
+});
+
+it('does not let the job go back while a piece is loose', async () => {
+  const { page } = maud;
+  await page.click('Loose pieces');
+  await page.sees('A third of the piston ring');
+  await page.fill('How it was accounted for', 'Fished out of the barrel');
+  await page.click('Accounted for');
+  await page.sees('Fished out of the barrel');
+  expect(
+    await shop.query(`select 1 from choices where key like 'fragment:%' and value ->> 'settled' = 'Fished out of the barrel'`),
+  ).toHaveLength(1);
+});
+
+it('finds the size to order in the tables', async () => {
+  const { page } = maud;
+  await page.click('Parts to order');
+  await page.choose('What', 'O-ring');
+  await page.fill('Inside, measured', '18.7');
+  await page.fill('Section, measured', '3.5');
+  await page.click('AS568 -210');
+  await page.fill('How many', '2');
+  await page.click('Put on the list');
+  await page.sees('AS568 -210');
+  await page.until(
+    'it to be stored',
+    async () => (await shop.query(`select 1 from choices where value ->> 'size' = 'AS568 -210'`)).length === 1,
+  );
+});
+
+it('logs a check of an instrument, which corrects what it reads from then on', async () => {
+  const { page } = maud;
+  await page.go('/crib');
+  await page.sees('overdue');
+  await page.click('Check Outside mic 25 to 50');
+  await page.fill('Checked against', 'Setting piece 25');
+  await page.fill('Its size', '25');
+  await page.fill('It reads', '25.004');
+  await page.sees('+0.004 mm');
+  await page.click('Log the check');
+  await page.sees('Setting piece 25: +0.004 mm');
+  expect(await shop.query('select 1 from instrument_checks')).toHaveLength(1);
+});
+
+it('takes like for like with a cause that it keeps alive only with what is done against it', async () => {
+  const { page } = maud;
+  await maud.open('Gearbox shaft, spun seat', 'decide');
+  await page.sees('The inner ring turned on its seat');
+  await page.click('This is it: The inner ring turned on its seat');
+  await page.fill('What is done, and what', 'New shaft.');
+  await page.click('Save cause and route');
+  await page.sees('Like for like keeps this alive');
+  await page.click('new bearing');
+  await page.click('Save cause and route');
+  await page.seesNot('Like for like keeps this alive');
+});

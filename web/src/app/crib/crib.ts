@@ -1,0 +1,175 @@
+import { DatePipe } from '@angular/common';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import {
+  biasAtMm,
+  formatLength,
+  INSTRUMENT_KINDS,
+  instrumentUncertaintyMm,
+  otherUnit,
+  type InstrumentRecord,
+  type LengthUnit,
+  type Verdict,
+} from '@iron-patch/core';
+import { OpenJob, ShopStore } from '../data';
+import { StateMark } from '../mark';
+import { InstrumentCheck } from './instrument-check';
+import { InstrumentForm } from './instrument-form';
+
+const SOON_DAYS = 30;
+const DAY_MS = 86_400_000;
+
+/** The crib: each instrument with its range, what it is good for, when it was calibrated, and what its last check found. */
+@Component({
+  selector: 'ip-crib',
+  imports: [StateMark, InstrumentForm, InstrumentCheck, DatePipe],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <main>
+      <header>
+        <h1>Crib: instruments</h1>
+        <span class="quiet">What an instrument reads too big is taken off every reading from its last check on.</span>
+        <button type="button" [class.on]="opened() === 'new'" (click)="open('new')">Add an instrument</button>
+      </header>
+      @if (opened() === 'new') {
+        <ip-instrument-form (closed)="open('')" />
+      }
+      <table class="plain">
+        <thead>
+          <tr>
+            <th>Instrument</th>
+            <th class="num">range</th>
+            <th class="num">±95 %</th>
+            <th class="num">reads too big</th>
+            <th>Calibrated, due</th>
+            <th>Last check</th>
+            <th><span class="sr-only">Change</span></th>
+          </tr>
+        </thead>
+        <tbody>
+          @for (i of instruments(); track i.id) {
+            <tr [class.overdue]="due(i) === 'out'">
+              <td>
+                <b>{{ i.name }}</b>
+                <small>{{ kinds[i.kind].name }}, {{ i.unit }}</small>
+              </td>
+              <td class="num">{{ show(i.rangeLowMm, 0) }} to {{ show(i.rangeHighMm, unit() === 'mm' ? 0 : 1) }}</td>
+              <td class="num">{{ show(2 * uncertainty(i)) }}</td>
+              <td class="num">{{ show(bias(i)) }}</td>
+              <td>
+                <span class="due"
+                  ><ip-state [state]="due(i)" [size]="17" /> {{ i.calibratedOn ? (i.calibratedOn | date: 'd MMM yyyy') : 'no record' }},
+                  {{ i.dueOn ? 'due ' + (i.dueOn | date: 'd MMM yyyy') : 'no date' }}{{ due(i) === 'out' ? ': overdue' : '' }}</span
+                >
+              </td>
+              <td>{{ lastCheck(i) }}</td>
+              <td class="acts">
+                <button type="button" class="plain" [attr.aria-label]="'Check ' + i.name" (click)="open('k' + i.id)">Check</button>
+                <button type="button" class="plain" [attr.aria-label]="'Change ' + i.name" (click)="open('c' + i.id)">Change</button>
+              </td>
+            </tr>
+            @if (opened() === 'k' + i.id) {
+              <tr>
+                <td colspan="7"><ip-instrument-check [instrument]="i" (closed)="open('')" /></td>
+              </tr>
+            }
+            @if (opened() === 'c' + i.id) {
+              <tr>
+                <td colspan="7"><ip-instrument-form [record]="i" (closed)="open('')" /></td>
+              </tr>
+            }
+          } @empty {
+            <tr>
+              <td colspan="7" class="quiet">The crib is empty. Add the instruments that hang in it.</td>
+            </tr>
+          }
+        </tbody>
+      </table>
+    </main>
+  `,
+  styles: `
+    :host {
+      display: block;
+      height: 100%;
+      overflow: auto;
+    }
+    main {
+      max-width: 1240px;
+      margin: 0 auto;
+      padding: 18px 24px 40px;
+      background: var(--sheet);
+      min-height: 100%;
+    }
+    header {
+      display: flex;
+      align-items: center;
+      gap: 18px;
+      margin-bottom: 12px;
+    }
+    header button {
+      margin-left: auto;
+    }
+    h1 {
+      font-size: 24px;
+    }
+    small {
+      display: block;
+      font-size: 14px;
+      color: var(--quiet);
+    }
+    td {
+      vertical-align: middle !important;
+    }
+    .due {
+      display: inline-flex;
+      gap: 8px;
+      align-items: center;
+    }
+    .overdue {
+      background: var(--out-soft);
+    }
+    .acts {
+      white-space: nowrap;
+      text-align: right;
+    }
+  `,
+})
+export class Crib {
+  private readonly shop = inject(ShopStore);
+  protected readonly unit = inject(OpenJob).unit as () => LengthUnit;
+  protected readonly kinds = INSTRUMENT_KINDS;
+  protected readonly opened = signal('');
+  protected readonly instruments = computed(() => this.shop.shop().instruments);
+  private readonly today = new Date();
+
+  protected open(what: string): void {
+    this.opened.update((now) => (now === what ? '' : what));
+  }
+
+  protected show(mm: number, decimals?: number): string {
+    return formatLength(mm, this.unit(), decimals);
+  }
+
+  protected uncertainty(i: InstrumentRecord): number {
+    return instrumentUncertaintyMm(i, 'outside');
+  }
+
+  protected bias(i: InstrumentRecord): number {
+    return biasAtMm(this.shop.shop(), i.id, new Date().toISOString());
+  }
+
+  /** Overdue is out, within a month close, without a date not known. */
+  protected due(i: InstrumentRecord): Verdict {
+    if (!i.dueOn) return 'unknown';
+    const days = (Date.parse(i.dueOn) - this.today.getTime()) / DAY_MS;
+    return days < -1 ? 'out' : days < SOON_DAYS ? 'close' : 'fits';
+  }
+
+  protected lastCheck(i: InstrumentRecord): string {
+    const check = this.shop.shop().instrumentChecks.findLast((c) => c.instrumentId === i.id);
+    if (!check) return 'never here';
+    const who = this.shop.shop().people.find((p) => p.id === check.personId)?.name ?? 'somebody';
+    const off = check.readMm - check.referenceMm;
+    const unit = this.unit();
+    return `${check.at.slice(0, 10)}, ${check.reference}: ${off >= 0 ? '+' : ''}${formatLength(off, unit)} ${unit} (${formatLength(off, otherUnit(unit))}), ${who}`;
+  }
+}

@@ -1,0 +1,2 @@
+export { GaugeLink, type LinkState } from './gauge-link';
+export { GaugePanel } from './gauge-panel';
