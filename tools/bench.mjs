@@ -30,6 +30,7 @@ const memoryOf = (pid) => mb(Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${
 const readingOf = (featureId) => ({
   id: randomUUID(),
   purpose: 'found',
+  quantity: 'size',
   featureId,
   segmentId: null,
   stationMm: 71,
@@ -91,9 +92,12 @@ export async function bench() {
   buildAll();
   bundle('core/src/repair/repair.bench.ts', 'core/dist/repair.bench.mjs');
   bundle('core/src/book/book.bench.ts', 'core/dist/book.bench.mjs');
+  bundle('core/src/simulated/known-truth.bench.ts', 'core/dist/known-truth.bench.mjs');
   bundle('e2e/src/bench.ts', 'e2e/dist/bench.mjs');
   console.log('Working out');
   node(join(root, 'core/dist/repair.bench.mjs'));
+  console.log('Known truth');
+  node(join(root, 'core/dist/known-truth.bench.mjs'));
   console.log('The book');
   node(join(root, 'core/dist/book.bench.mjs'));
   console.log('Web build');

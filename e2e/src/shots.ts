@@ -38,9 +38,6 @@ const VIEWS: readonly {
   { file: 'why', job: 'Ramp hinge pin', station: 'decide', to: 'ip-diagnosis', wait: 'Why did it wear?' },
   { file: 'crib', job: null, path: '/crib', wait: 'Crib: instruments' },
   { file: 'photo', job: 'Ramp hinge pin', station: 'receive', click: ['Open picture As it came in'], wait: 'Set a marker' },
-  { file: 'profile', job: 'Ramp hinge pin', station: 'measure', click: ['Body'], to: 'ip-profile-chart', wait: 'made to' },
-  { file: 'order', job: 'Ramp hinge pin', station: 'strip', click: ['Parts to order'], to: 'ip-to-order', wait: 'O-ring' },
-  { file: 'map', job: 'Ramp hinge pin', station: 'strip', click: ['What fits what'], to: 'ip-fits-map', wait: 'inside' },
   {
     file: 'place',
     job: 'Ramp hinge pin',
@@ -49,7 +46,6 @@ const VIEWS: readonly {
     to: 'ip-feature-form',
     wait: 'What is suspected',
   },
-  { file: 'loose', job: 'Grapple cylinder rod', station: 'strip', click: ['Loose pieces'], to: 'ip-loose-pieces', wait: 'Earlier repairs' },
   {
     file: 'values',
     job: 'Grapple cylinder rod',

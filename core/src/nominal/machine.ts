@@ -34,18 +34,34 @@ interface Scored {
   readonly feature: MachineFeature;
   readonly scored: readonly { readonly candidate: Candidate; readonly likelihood: number }[];
   readonly evidence: Readonly<Record<LengthUnit, number>>;
+  /** Likelihood of sizes that were asked for already, by size and unit. */
+  readonly known: Map<number, number>;
+}
+
+/** A size and its unit as one number: tenths of a micrometre, inch sizes half a step off. */
+const sizeKey = (c: Candidate): number => Math.round(c.sizeMm * 1e4) + (c.unit === 'in' ? 0.5 : 0);
+
+function likelihoodOf(c: Candidate, s: Scored): number {
+  const key = sizeKey(c);
+  const there = s.known.get(key);
+  if (there !== undefined) return there;
+  const fresh = likelihood(c, s.feature);
+  s.known.set(key, fresh);
+  return fresh;
 }
 
 function score(feature: MachineFeature): Scored {
   const seen = feature.land?.sizeMm ?? feature.worn?.sizeMm;
   const candidates = seen === undefined ? [] : candidatesBetween(seen - SEARCH_MM, seen + SEARCH_MM, feature.use, feature.side);
   const evidence = { mm: 0, in: 0 };
+  const known = new Map<number, number>();
   const scored = candidates.map((candidate) => {
     const l = likelihood(candidate, feature);
+    known.set(sizeKey(candidate), l);
     evidence[candidate.unit] += candidate.weight * l;
     return { candidate, likelihood: l };
   });
-  return { feature, scored, evidence };
+  return { feature, scored, evidence, known };
 }
 
 const foreign = (f: MachineFeature): number => FOREIGN_SHARE[f.use ?? 'any'];
@@ -67,7 +83,7 @@ function unitBelief(all: readonly Scored[], without: ReadonlySet<string>, inchPr
 function twinFactor(c: Candidate, twin: Scored): number {
   if (twin.scored.length === 0) return 1;
   const anything = (twin.evidence.in + twin.evidence.mm) / 2;
-  return TWIN_SHARE * likelihood(c, twin.feature) + (1 - TWIN_SHARE) * anything;
+  return TWIN_SHARE * likelihoodOf(c, twin) + (1 - TWIN_SHARE) * anything;
 }
 
 /**

@@ -76,12 +76,14 @@ const INCH: Readonly<Record<Side, Readonly<Record<Use, readonly (readonly [from:
     },
   };
 
-const kept = new Map<string, readonly MadeBand[]>();
+const kept = new Map<string, Map<number, readonly MadeBand[]>>();
 
 /** The bands in which an unworn part of that nominal was usually made; the usual one first. Sizes in mm. */
 export function madeBands(sizeMm: number, unit: LengthUnit, side: Side, use: Use): readonly MadeBand[] {
-  const key = `${sizeMm} ${unit} ${side} ${use}`;
-  const known = kept.get(key);
+  const family = `${unit}${side}${use}`;
+  const sizes = kept.get(family) ?? new Map<number, readonly MadeBand[]>();
+  kept.set(family, sizes);
+  const known = sizes.get(sizeMm);
   if (known) return known;
   const bands: MadeBand[] =
     unit === 'in'
@@ -97,7 +99,7 @@ export function madeBands(sizeMm: number, unit: LengthUnit, side: Side, use: Use
         });
   const whole = bands.reduce((s, b) => s + b.share, 0);
   const said = bands.map((b) => ({ ...b, share: b.share / whole }));
-  kept.set(key, said);
+  sizes.set(sizeMm, said);
   return said;
 }
 

@@ -95,51 +95,79 @@ function evidenceOf(m: Measured, all: readonly Measured[]): MachineFeature {
 
 const NOT_MEASURED: RecoveredNominal = { ranked: [], canTell: false, note: 'Nothing measured yet.', deciding: null };
 
-function wasFigure(m: Measured, nominal: RecoveredNominal): Figure | null {
+/** All that follows from a place's own readings, worked out once while they stay as they are. */
+interface OwnFinding {
+  readonly figures: ShapeFigures;
+  readonly all: readonly Figure[];
+  readonly values: readonly QuantityFinding[];
+  readonly depth: DepthCheck | null;
+  readonly thread: ThreadFinding | null;
+  readonly indicator: IndicatorFinding | null;
+  readonly planned: readonly Spot[];
+  /** Planned spots without a reading. */
+  readonly unread: readonly Spot[];
+  readonly plan: MeasuringPlan;
+  readonly advice: readonly PlanAdvice[];
+}
+
+const kept = new WeakMap<Measured, OwnFinding>();
+
+function ownFinding(m: Measured, sheet: JobSheet, shop: Shop): OwnFinding {
+  const there = kept.get(m);
+  if (there) return there;
+  const { feature, readings, shape } = m;
+  const { unit } = sheet.job;
+  const { kind, side, startMm, lengthMm, suspicions } = feature;
+  const values = quantityFindings(m, shop);
+  const planned = plannedSpots(feature.stationsMm, feature.clocksDeg, FEATURE_KINDS[kind].quantities);
+  const made: OwnFinding = {
+    figures: shape ? shapeFigures(feature, shape, m.readingsOf, unit) : NO_FIGURES,
+    all: shape ? shape.sections.flatMap(m.readingsOf) : [],
+    values,
+    depth: depthFinding(feature, values),
+    thread: kind === 'thread' ? threadFinding(feature, values) : null,
+    indicator: indicatorFinding(m, shop, unit),
+    planned,
+    unread: openSpots(planned, readings),
+    plan: planFor({ kind, side, startMm, lengthMm, suspicions }),
+    advice: planAdvice(side, shape, feature, unit),
+  };
+  kept.set(m, made);
+  return made;
+}
+
+function wasFigure({ feature }: Measured, nominal: RecoveredNominal, all: readonly Figure[]): Figure | null {
   const best = nominal.ranked[0];
   if (!best) return null;
   const how = `${best.name}, ${Math.round(best.probability * 100)} %: ${best.reasons.join('; ')}`;
-  return workedOut(
-    `${m.feature.id}.was`,
-    `${m.feature.name.toLowerCase()} as drawn by its maker`,
-    best.sizeMm,
-    how,
-    m.shape ? m.shape.sections.flatMap(m.readingsOf) : [],
-  );
-}
-
-function planOf(feature: FeatureRecord, readings: readonly ReadingRecord[], sheet: JobSheet) {
-  const { kind, side, startMm, lengthMm, suspicions } = feature;
-  const planned = plannedSpots(feature.stationsMm, feature.clocksDeg, FEATURE_KINDS[kind].quantities);
-  const skipped = chosenSkips(sheet, feature.id);
-  const open = openSpots(planned, readings, skipped);
-  return { planned, skipped, open, next: open[0] ?? null, plan: planFor({ kind, side, startMm, lengthMm, suspicions }) };
+  return workedOut(`${feature.id}.was`, `${feature.name.toLowerCase()} as drawn by its maker`, best.sizeMm, how, all);
 }
 
 function finding(m: Measured, nominal: RecoveredNominal, sheet: JobSheet, shop: Shop): FeatureFinding {
   const { feature, component, readings, shape } = m;
-  const { unit } = sheet.job;
   const settled = settledPairs(sheet, feature.id);
-  const values = quantityFindings(m, shop);
-  const indicator = indicatorFinding(m, shop, unit);
-  const plan = planOf(feature, readings, sheet);
+  const { figures, all, unread, ...own } = ownFinding(m, sheet, shop);
+  const skipped = chosenSkips(sheet, feature.id);
+  const open = skipped.length ? openSpots(unread, [], skipped) : unread;
   return {
     feature,
     component,
     readings,
     shape,
-    ...(shape ? shapeFigures(feature, shape, m.readingsOf, unit) : NO_FIGURES),
-    values,
-    depth: depthFinding(feature, values),
-    thread: feature.kind === 'thread' ? threadFinding(feature, values) : null,
-    indicator,
-    disputes: m.disputes.map((dispute) => ({ dispute, pair: pairKey(dispute), believed: isSettled(dispute, settled) ? settled[pairKey(dispute)]! : null })),
-    ...plan,
-    advice: planAdvice(feature.side, shape, feature, unit),
-    cannotShow: [...(shape?.cannotShow ?? []), ...(indicator?.cannotShow ?? [])],
+    ...figures,
+    ...own,
+    disputes: m.disputes.map((dispute) => ({
+      dispute,
+      pair: pairKey(dispute),
+      believed: isSettled(dispute, settled) ? settled[pairKey(dispute)]! : null,
+    })),
+    skipped,
+    open,
+    next: open[0] ?? null,
+    cannotShow: [...(shape?.cannotShow ?? []), ...(own.indicator?.cannotShow ?? [])],
     nominal,
     chosenNominal: chosenNominal(sheet, feature.id),
-    was: wasFigure(m, nominal),
+    was: wasFigure(m, nominal, all),
   };
 }
 

@@ -1,7 +1,7 @@
 import { playDistribution } from '../proof';
 import { choiceKey } from './choices';
 import { workOut } from './repair';
-import { drawnPin, testChoice, testReading, testSheet, testShop } from './testing';
+import { drawnPin, testChoice, testFeature, testReading, testSheet, testShop } from './testing';
 
 /** Prints how long a whole job takes to work out, and how fast plays are drawn. */
 const median = (times: number[]): number => times.sort((p, q) => p - q)[Math.floor(times.length / 2)]!;
@@ -22,6 +22,30 @@ for (const count of [20, 200, 2000]) {
     return performance.now() - start;
   });
   console.log(`  whole job, ${count} readings: ${median(times).toFixed(2)} ms (median of 40)`);
+}
+{
+  const features = Array.from({ length: 10 }, (_, i) => testFeature(`f${i}`, { stationsMm: [5], clocksDeg: [0] }));
+  const readings = Array.from({ length: 5000 }, (_, i) =>
+    testReading({
+      featureId: `f${i % 10}`,
+      stationMm: 5 + (Math.floor(i / 10) % 25),
+      clockDeg: (i * 45) % 180,
+      valueMm: 40 + (i % 7) * 0.002,
+    }),
+  );
+  let sheet = testSheet({ features, readings });
+  workOut(sheet, testShop);
+  const times = Array.from({ length: 40 }, (_, i) => {
+    const more = testReading({ featureId: `f${i % 10}`, stationMm: 5, valueMm: 40.003 });
+    sheet = { ...sheet, readings: [...sheet.readings, more] };
+    const start = performance.now();
+    workOut(sheet, testShop);
+    return performance.now() - start;
+  });
+  const slowest = Math.max(...times);
+  console.log(
+    `  one more of 5,000 readings: ${median(times).toFixed(2)} ms (median of 40), slowest ${slowest.toFixed(2)} ms; a frame is 16.7 ms`,
+  );
 }
 const draws = 2_000_000;
 const input = { pinMm: 40.04, pinPlusMinusMm: 0.004, holeSmallestMm: 40.16, holeLargestMm: 40.31, holePlusMinusMm: 0.016, draws, seed: 1 };

@@ -60,6 +60,18 @@ export class FakeServer {
       return { jobId: this.sheet.job.id, key, value: sent['value'], reason: sent['reason'], personId: 'tomas', at: '', version };
     }
     if (path.endsWith('/readings')) return { ...sent, jobId: this.sheet.job.id, personId: 'tomas', valueMm: 1, confirmed: undefined };
+    if (path.endsWith('/photos'))
+      return {
+        id: 'photo',
+        jobId: this.sheet.job.id,
+        caption: '',
+        widthPx: 4,
+        heightPx: 3,
+        markers: [],
+        personId: 'tomas',
+        at: '',
+        version: 1,
+      };
     if (path.endsWith('/releases'))
       return { id: 'release', jobId: this.sheet.job.id, figures: [], personId: 'tomas', at: '2026-11-25T09:00:00Z' };
     return { id: 'new', ...sent, jobId: this.sheet.job.id, version: 2 };

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { formatLength, madeSizeMm, type PictureStation } from '@iron-patch/core';
+import { formatLength, isDiameter, madeSizeMm, type PictureStation } from '@iron-patch/core';
 import { line } from 'd3-shape';
 import { SheetStore } from '../sheet-data';
 import { Axis, LANE_NAME_PX } from './axis';
@@ -205,7 +205,7 @@ export class Lanes {
         return { title: 'Readings', sub: 'outside, mean' };
       case 'wear': {
         const all = this.store.repair()?.features ?? [];
-        const pin = all.find((f) => f.component.role === 'worn' && f.feature.land === 'worn');
+        const pin = all.find((f) => f.component.role === 'worn' && f.feature.land === 'worn' && isDiameter(f.feature.kind));
         const made = pin && madeSizeMm(pin, all);
         return { title: 'Wear', sub: made ? `deepened, from ${this.show(made)}` : 'original not known' };
       }

@@ -5,11 +5,11 @@ import { line } from 'd3-shape';
 import { SheetStore } from '../sheet-data';
 
 const WIDTH = 720;
-const HEIGHT = 150;
+const HEIGHT = 168;
 const LEFT = 84;
 const RIGHT = 16;
 const TOP = 16;
-const BOTTOM = 34;
+const BOTTOM = 48;
 const NICE = [1, 2, 5, 10, 20, 50, 100, 200, 500, 1000, 2000, 5000];
 
 /** Size along the axis, drawn far larger across than along, with the scale said: smallest to largest a bar, the means a line, the believed original beside it. */
@@ -17,7 +17,7 @@ const NICE = [1, 2, 5, 10, 20, 50, 100, 200, 500, 1000, 2000, 5000];
   selector: 'ip-profile-chart',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <svg [attr.viewBox]="'0 0 720 150'" role="img" [attr.aria-label]="spoken()">
+    <svg [attr.viewBox]="'0 0 720 168'" role="img" [attr.aria-label]="spoken()">
       @if (originalY(); as y) {
         <line class="original" [attr.x1]="left" [attr.x2]="right" [attr.y1]="y" [attr.y2]="y" />
         <text class="word" [attr.x]="right" [attr.y]="y - 5" text-anchor="end">made to {{ originalText() }}</text>
@@ -28,13 +28,13 @@ const NICE = [1, 2, 5, 10, 20, 50, 100, 200, 500, 1000, 2000, 5000];
       }
       @for (b of bars(); track b.x) {
         <line class="bar" [attr.x1]="b.x" [attr.x2]="b.x" [attr.y1]="b.low" [attr.y2]="b.high" />
-        <text class="fig" [attr.x]="b.x" [attr.y]="height - 14" text-anchor="middle">{{ b.text }}</text>
+        <text class="fig" [attr.x]="b.x" [attr.y]="height - 28" text-anchor="middle">{{ b.text }}</text>
       }
       <path [attr.d]="path()" />
       @for (b of bars(); track b.x) {
         <circle [attr.cx]="b.x" [attr.cy]="b.mean" r="4" />
       }
-      <text class="word" [attr.x]="left" [attr.y]="height - 1">
+      <text class="word" [attr.x]="left" [attr.y]="height - 7">
         station, {{ store.unit() }}; across drawn {{ times() }} times larger than along
       </text>
     </svg>

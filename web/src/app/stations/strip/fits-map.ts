@@ -34,7 +34,7 @@ const TOP = 40;
         <text class="head" [attr.x]="right" y="18">inside</text>
         @for (l of lines(); track $index) {
           <line [attr.x1]="l.x1" [attr.y1]="l.y1" [attr.x2]="l.x2" [attr.y2]="l.y2" />
-          <text class="play" [attr.x]="(l.x1 + l.x2) / 2" [attr.y]="(l.y1 + l.y2) / 2 - 8" text-anchor="middle">{{ l.words }}</text>
+          <text class="play" [attr.x]="l.x2 - 16" [attr.y]="l.y2 - 9" text-anchor="end">{{ l.words }}</text>
         }
         @for (n of nodes(); track n.id) {
           <circle [attr.cx]="n.x" [attr.cy]="n.y" r="6" />

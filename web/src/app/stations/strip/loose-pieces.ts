@@ -104,6 +104,9 @@ const JUDGED: readonly Option[] = [
     .push {
       margin-left: auto;
     }
+    button {
+      white-space: nowrap;
+    }
     label {
       font-size: 15px;
     }

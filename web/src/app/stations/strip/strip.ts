@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { earlierRepairs, fragments, looseFragments, softParts } from '@iron-patch/core';
+import { CAUTIONS, earlierRepairs, fragments, looseFragments, softParts } from '@iron-patch/core';
 import { SheetStore } from '../../sheet-data';
 import { CautionNote } from '../../show';
 import { ComponentTree } from './component-tree';
@@ -18,8 +18,17 @@ type Tab = (typeof TABS)[number];
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section>
-      @for (h of store.sheet()!.job.hazards; track h) {
-        <ip-caution [hazard]="h" />
+      @if (hazards().length > 1) {
+        <details class="said">
+          <summary>{{ hazardNames() }}</summary>
+          @for (h of hazards(); track h) {
+            <ip-caution [hazard]="h" />
+          }
+        </details>
+      } @else {
+        @for (h of hazards(); track h) {
+          <ip-caution [hazard]="h" />
+        }
       }
       <div class="tabs" role="group" aria-label="Strip">
         @for (t of tabs; track t) {
@@ -59,6 +68,11 @@ type Tab = (typeof TABS)[number];
       display: grid;
       gap: 14px;
     }
+    summary {
+      cursor: pointer;
+      font: 600 16px var(--label);
+      min-height: 28px;
+    }
     .said button {
       margin-left: 12px;
     }
@@ -69,6 +83,14 @@ export class Strip {
   protected readonly tabs = TABS;
   protected readonly tab = signal<Tab>('What came apart');
   protected readonly meant = signal('');
+  protected readonly hazards = computed(() => this.store.sheet()?.job.hazards ?? []);
+  /** Several cautions are named in one line, each told in full when it is opened. */
+  protected readonly hazardNames = computed(
+    () =>
+      `${this.hazards().length} cautions: ${this.hazards()
+        .map((h) => CAUTIONS[h].what)
+        .join(' ')}`,
+  );
   protected readonly held = computed(() => {
     const point = this.store.repair()?.pointsOfNoReturn.find((p) => p.state === 'held');
     return point ? `${point.act.value.kind.replace('-', ' ')}, ${point.componentName.toLowerCase()}` : '';
