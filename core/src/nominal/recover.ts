@@ -9,6 +9,7 @@ export interface RankedNominal {
   readonly unit: LengthUnit;
   readonly name: string;
   readonly probability: number;
+  /** What speaks for it; empty far down the list. */
   readonly reasons: readonly string[];
 }
 
@@ -36,6 +37,8 @@ const TELLING_RATIO = 1 / 3;
 const FINE_MM = 0.002;
 /** Two sizes nearer than this many of its uncertainties need something else than a finer reading. */
 const SEPARABLE = 4;
+/** Candidates further down the list are not explained. */
+const MOST_REASONED = 8;
 const INCH_TO_TELL = 0.9;
 
 const show = (mm: number, unit: LengthUnit): string => formatLength(mm, unit, unit === 'mm' ? 3 : 4);
@@ -117,7 +120,7 @@ export function recoverNominals(
     const land = f.land ? 'own' : twins.some((t) => t.land) ? 'twin' : 'none';
     const canTell = land !== 'none' && weighed.length > 0 && (weighed[1]?.probability ?? 0) < TELLING_RATIO * weighed[0]!.probability;
     byFeature.set(f.id, {
-      ranked: weighed.map((w) => ({
+      ranked: weighed.map((w, i) => ({
         sizeMm: w.candidate.sizeMm,
         unit: w.candidate.unit,
         name:
@@ -125,7 +128,7 @@ export function recoverNominals(
             ? `${w.candidate.name} ${bandFor(madeBands(w.candidate.sizeMm, 'mm', f.side, f.use ?? 'any'), f.land?.sizeMm ?? null).words}`
             : w.candidate.name,
         probability: w.probability,
-        reasons: reasonsFor(w, f, twins, belief),
+        reasons: i < MOST_REASONED ? reasonsFor(w, f, twins, belief) : [],
       })),
       canTell,
       note: noteFor(land, canTell, weighed),

@@ -113,6 +113,23 @@ describe('places that are no plain diameter', () => {
     expect(place(sheet, 'thread').next).toMatchObject({ quantity: 'wires' });
   });
 
+  it('give the pitch diameter from the size over three wires', () => {
+    // 1/2-13 UNC: wire 0.0444 in, over wires 0.5166 in, E 0.4500 in (as in the wires' own published case).
+    const detail = { ...NO_DETAIL, pitches: 1, wireMm: 0.0444 * 25.4 };
+    const thread = testFeature('thread', { kind: 'thread', stationsMm: [110], clocksDeg: [0], detail });
+    const reading = (quantity: 'major' | 'crests' | 'wires', inch: number) =>
+      testReading({ featureId: 'thread', quantity, valueMm: inch * 25.4, stationMm: 110, instrumentId: 'mic' });
+    const readings = [reading('major', 0.498), reading('crests', 1 / 13), reading('wires', 0.5166)];
+    const found = place(withPlace(thread, readings), 'thread').thread!;
+    expect(found.answer!.matches[0]!.thread.name).toBe('1/2-13 UNC');
+    expect(found.pitchDiameter!.value / 25.4).toBeCloseTo(0.45, 3);
+    const thick = { ...thread, detail: { ...detail, wireMm: 5 } };
+    expect(place(withPlace(thick, readings), 'thread').thread!.wireProblem).toContain('lies between');
+    expect(place(withPlace({ ...thread, detail: { ...detail, wireMm: null } }, readings), 'thread').thread!.wireProblem).toContain(
+      'which wire',
+    );
+  });
+
   it('hold a depth over the ring against the direct one', () => {
     const detail = { ...NO_DETAIL, ringMm: 1.75, grooveWidthMm: 1.85, ringRestsOn: 'far' as const, ringFace: 'near' as const };
     const depth = testFeature('depth', { kind: 'depth', stationsMm: [40], clocksDeg: [0], detail });

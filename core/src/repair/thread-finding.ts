@@ -1,4 +1,4 @@
-import { identifyThread, type ThreadAnswer } from '../threads';
+import { identifyThread, overWires, pitchDiameterFromWires, type ThreadAnswer } from '../threads';
 import { workedOut, type Figure } from '../working';
 import type { QuantityFinding } from './feature-figures';
 import type { FeatureRecord } from './records';
@@ -7,6 +7,35 @@ import type { FeatureRecord } from './records';
 export interface ThreadFinding {
   readonly pitch: Figure;
   readonly answer: ThreadAnswer | null;
+  /** Pitch diameter by the size over three wires; null until the thread is named and the wire is told. */
+  readonly pitchDiameter: Figure | null;
+  /** Why the wires give no pitch diameter; null where they do, or where there is none. */
+  readonly wireProblem: string | null;
+}
+
+function byWires(
+  feature: FeatureRecord,
+  values: readonly QuantityFinding[],
+  answer: ThreadAnswer | null,
+): Pick<ThreadFinding, 'pitchDiameter' | 'wireProblem'> {
+  const over = values.find((v) => v.quantity === 'wires');
+  const thread = answer?.matches[0]?.thread;
+  const { wireMm } = feature.detail;
+  if (!over || !thread) return { pitchDiameter: null, wireProblem: null };
+  if (wireMm === null) return { pitchDiameter: null, wireProblem: 'Say at Strip which wire was used.' };
+  const fits = overWires(thread, wireMm);
+  if (!fits.ok) return { pitchDiameter: null, wireProblem: fits.problems[0]!.message };
+  return {
+    pitchDiameter: workedOut(
+      `${feature.id}.pitch-diameter`,
+      `pitch diameter of ${feature.name.toLowerCase()}`,
+      pitchDiameterFromWires(thread, wireMm, over.mean.value),
+      `over three ${wireMm.toFixed(3)} mm wires as ${thread.name}, lead angle allowed for`,
+      [over.mean],
+      { plusMinus: over.plusMinusMm },
+    ),
+    wireProblem: null,
+  };
 }
 
 /** Pitch from the length over crests; the thread once its major diameter is there too. */
@@ -25,5 +54,5 @@ export function threadFinding(feature: FeatureRecord, values: readonly QuantityF
     { plusMinus: crests.plusMinusMm / pitches },
   );
   const answer = major ? identifyThread(feature.side, major.mean.value, pitchMm) : null;
-  return { pitch, answer: answer?.ok ? answer.value : null };
+  return { pitch, answer: answer?.ok ? answer.value : null, ...byWires(feature, values, answer?.ok ? answer.value : null) };
 }

@@ -62,6 +62,12 @@ interface Line {
         } @else {
           <span class="quiet">With the major diameter it can be named.</span>
         }
+        @if (t.pitchDiameter; as e) {
+          pitch diameter <ip-figure [figure]="e" [size]="20" [strong]="true" />
+        }
+        @if (t.wireProblem; as w) {
+          <span class="quiet">{{ w }}</span>
+        }
       </p>
     }
   `,
