@@ -2,46 +2,29 @@ import {
   BUNDLE_FORMAT,
   BUNDLE_VERSION,
   INSTRUMENT_KINDS,
-  QUANTITY_IDS,
   type InstrumentKind,
   type JobBundle,
   type Outcome,
   type Problem,
 } from '@iron-patch/core';
-import { array, boolean, mixed, number, object, string } from 'yup';
+import { array, mixed, number, object, string } from 'yup';
 import { check } from './check';
 import { choiceInput } from './choice';
 import { componentInput } from './component';
 import { featureInput } from './feature';
-import { dateOrNull, idOf, lengthOf, numberOf, oneOf } from './fields';
+import { dateOrNull, idOf, numberOf, oneOf } from './fields';
 import { jobInput } from './job';
 import { photoInput } from './photo';
+import { readingFields } from './reading';
 import { requiredText, textOf, TEXT_LIMITS } from './text';
 
 /** Largest bundle that is taken, bytes: a job with a good many photographs. */
 export const MOST_BUNDLE_BYTES = 64 * 1024 * 1024;
 
 const reading = object({
-  id: idOf('Reading'),
-  purpose: oneOf('a purpose', ['found', 'cut', 'proof'] as const),
-  featureId: idOf('Feature').nullable(),
-  segmentId: textOf('Segment', TEXT_LIMITS.name).nullable(),
-  quantity: oneOf('what was read', QUANTITY_IDS),
-  stationMm: lengthOf('Station'),
-  clockDeg: numberOf('Clock angle', 0, 359.99, '°'),
-  text: textOf('Reading', 64),
-  unit: oneOf('a unit', ['mm', 'in'] as const),
+  ...readingFields,
   valueMm: numberOf('Value', -20_000, 20_000, 'mm'),
-  instrumentId: requiredText('Instrument', TEXT_LIMITS.name),
-  partTempC: numberOf('Part temperature', -30, 200, '°C').nullable(),
-  dial: numberOf('Dial', -10_000, 10_000).nullable(),
   personId: requiredText('Person', TEXT_LIMITS.name),
-  takenAt: string()
-    .strict()
-    .required('When it was taken is needed.')
-    .test('time', 'When it was taken is a time.', (v) => !Number.isNaN(Date.parse(v ?? ''))),
-  supersedesId: idOf('Superseded reading').nullable(),
-  withdrawn: boolean().strict().required('Withdrawn: yes or no.'),
 });
 
 const listOf = (label: string, item: Parameters<ReturnType<typeof array>['of']>[0], most: number) =>

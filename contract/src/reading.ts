@@ -6,11 +6,8 @@ import { requiredText, textOf, TEXT_LIMITS } from './text';
 /** Readings this far ahead of the server's clock are taken as now, minutes. */
 export const CLOCK_SLACK_MIN = 5;
 
-/**
- * One reading as it was typed. The server parses the text itself; the id is made in the browser, so that a reading typed while
- * the line was down is recorded once however often it is sent.
- */
-export const readingInput = object({
+/** What is told of every reading, new or out of a file. */
+export const readingFields = {
   id: idOf('Reading'),
   purpose: oneOf('a purpose', ['found', 'cut', 'proof'] as const),
   featureId: idOf('Feature').nullable(),
@@ -29,6 +26,14 @@ export const readingInput = object({
     .test('time', 'When it was taken is a time.', (v) => !Number.isNaN(Date.parse(v ?? ''))),
   supersedesId: idOf('Superseded reading').nullable(),
   withdrawn: boolean().strict().required('Withdrawn: yes or no.'),
+};
+
+/**
+ * One reading as it was typed. The server parses the text itself; the id is made in the browser, so that a reading typed while
+ * the line was down is recorded once however often it is sent.
+ */
+export const readingInput = object({
+  ...readingFields,
   /** Somebody was asked about an implausible value and said that it is right. */
   confirmed: boolean().strict().required('Confirmed: yes or no.'),
 });

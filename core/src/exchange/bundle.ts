@@ -1,18 +1,4 @@
-import type {
-  ChoiceRecord,
-  ComponentRecord,
-  CustomerRecord,
-  FeatureRecord,
-  InstrumentRecord,
-  JobRecord,
-  JobSheet,
-  NoteRecord,
-  PhotoMarker,
-  ProofRecord,
-  ReadingRecord,
-  ReleaseRecord,
-  Shop,
-} from '../repair';
+import type { InstrumentRecord, JobSheet, PhotoMarker, Shop } from '../repair';
 
 export const BUNDLE_FORMAT = 'iron-patch-job';
 export const BUNDLE_VERSION = 1;
@@ -26,21 +12,11 @@ export interface BundlePhoto {
 }
 
 /** A whole job as one file: everything that was put in, nothing that is worked out. See docs/job-bundle.md. */
-export interface JobBundle {
+export interface JobBundle extends Omit<JobSheet, 'photos'> {
   readonly format: typeof BUNDLE_FORMAT;
   readonly version: typeof BUNDLE_VERSION;
-  readonly job: JobRecord;
-  readonly customer: CustomerRecord;
-  readonly components: readonly ComponentRecord[];
-  readonly features: readonly FeatureRecord[];
-  /** Every reading ever taken, corrected and withdrawn ones too. */
-  readonly readings: readonly ReadingRecord[];
-  readonly choices: readonly ChoiceRecord[];
-  readonly releases: readonly ReleaseRecord[];
-  readonly proofs: readonly ProofRecord[];
-  readonly notes: readonly NoteRecord[];
   readonly photos: readonly BundlePhoto[];
-  /** Who and what the ids above stand for. */
+  /** Who and what the ids stand for. */
   readonly people: readonly { readonly id: string; readonly name: string }[];
   readonly instruments: readonly InstrumentRecord[];
 }
@@ -52,15 +28,7 @@ export function bundleOf(sheet: JobSheet, shop: Shop, photos: readonly BundlePho
   return {
     format: BUNDLE_FORMAT,
     version: BUNDLE_VERSION,
-    job: sheet.job,
-    customer: sheet.customer,
-    components: sheet.components,
-    features: sheet.features,
-    readings: sheet.readings,
-    choices: sheet.choices,
-    releases: sheet.releases,
-    proofs: sheet.proofs,
-    notes: sheet.notes,
+    ...sheet,
     photos,
     people: shop.people.filter((p) => people.has(p.id)).map(({ id, name }) => ({ id, name })),
     instruments: shop.instruments.filter((i) => instruments.has(i.id)),

@@ -93,3 +93,15 @@ describe('release and proof', () => {
     expect((svg.body as Buffer).toString()).toContain('<title>1001 Ramp hinge pin</title>');
   });
 });
+
+it('keeps its place in the list when it is changed', async () => {
+  const { jobId } = await makeJob(call);
+  const note = (what: string) => ({ value: { what, where: '', settled: '', removed: false }, reason: '' });
+  for (const key of ['fragment:b', 'fragment:a']) await call.put(routes.choice(jobId, key), note(key), '*');
+  await call.put(routes.choice(jobId, 'fragment:b'), note('changed'), '"v1"');
+  const { choices } = (await call.get(routes.sheet(jobId))).body;
+  expect(choices.map((c: { key: string; version: number }) => [c.key, c.version])).toEqual([
+    ['fragment:b', 2],
+    ['fragment:a', 1],
+  ]);
+});

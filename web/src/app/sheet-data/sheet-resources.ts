@@ -8,6 +8,7 @@ import {
   type ProofInput,
 } from '@iron-patch/contract';
 import type {
+  ChoiceRecord,
   ComponentRecord,
   FeatureRecord,
   JobRecord,
@@ -22,6 +23,10 @@ import { ApiProblem, type Api } from '../data';
 /** The list with a row put in its place, or at the end when it is new. */
 export const replaceById = <T extends { readonly id: string }>(rows: readonly T[], row: T): T[] =>
   rows.some((r) => r.id === row.id) ? rows.map((r) => (r.id === row.id ? row : r)) : [...rows, row];
+
+/** The choices with one in the place of its older version, or at the end when it is the first of its key. */
+export const replaceChoice = (choices: readonly ChoiceRecord[], choice: ChoiceRecord): ChoiceRecord[] =>
+  choices.some((c) => c.key === choice.key) ? choices.map((c) => (c.key === choice.key ? choice : c)) : [...choices, choice];
 
 /** What the resources of a sheet need of its store. */
 export interface SheetAccess {

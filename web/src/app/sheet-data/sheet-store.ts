@@ -14,7 +14,7 @@ import {
   choiceKey,
 } from '@iron-patch/core';
 import { Api, ApiProblem, Live, newId, NoAnswer, OpenJob, Outbox, readStored, SessionStore, ShopStore, writeStored } from '../data';
-import { replaceById, sheetResources } from './sheet-resources';
+import { replaceById, replaceChoice, sheetResources } from './sheet-resources';
 
 /** What is looked at: a place or a segment, and a spot in it. */
 export interface Selection {
@@ -175,7 +175,7 @@ export const SheetStore = signalStore(
         (version) => api.put<ChoiceRecord>(routes.choice(jobId(), key), body, version),
         readAt ?? before?.version ?? 0,
         (choice) => {
-          patchSheet((s) => ({ ...s, choices: [...s.choices.filter((c) => c.key !== key), choice] }));
+          patchSheet((s) => ({ ...s, choices: replaceChoice(s.choices, choice) }));
           const back = before ? { what, back: () => putChoice(key, what, before.value, 'undone', false) } : null;
           patchState(store, { undo: undoable ? back : null });
         },
