@@ -94,12 +94,11 @@ it('says that the line to the gauge is lost, calls again by itself, and doubles 
   await startGauge(port);
   await page.sees('Connected');
   // A gauge that starts anew counts from 1 again: what it sends now is new, and what was taken stays taken once.
-  await page.until('the line to be up', async () => {
-    await page.keys(Key.F2);
-    return (await boreTexts()).length > before;
-  });
-  const all = await boreTexts();
-  expect(all.length).toBeGreaterThan(before);
+  await page.until('the display', async () => /\d mm/.test(await page.run('return document.querySelector(".live")?.textContent ?? ""')));
+  await page.keys(Key.F2);
+  await page.until('the reading', async () => (await boreTexts()).length > before);
+  await new Promise((r) => setTimeout(r, 500));
+  expect((await boreTexts()).length).toBe(before + 1);
   const ids = await shop.query<{ n: number }>('select count(*)::int - count(distinct id)::int as n from readings');
   expect(ids[0]!.n).toBe(0);
   await page.click('Disconnect');

@@ -58,10 +58,10 @@ export class GaugeDesk {
   private open(name: string): { readonly lines: string[]; readonly session: string | null } {
     if (!/^[\w-]{1,60}$/.test(name)) return { lines: ['! A session is named by letters, digits and dashes'], session: null };
     const known = this.sessions.get(name);
-    if (known) return { lines: [`SESSION ${name}`, ...known.waiting.map(lineOf)], session: name };
+    if (known) return { lines: [`SESSION ${name} ${known.last}`, ...known.waiting.map(lineOf)], session: name };
     if (this.sessions.size >= MOST_SESSIONS) this.sessions.delete(this.sessions.keys().next().value!);
     this.sessions.set(name, { instrument: this.file.instruments[0]!, stationMm: 0, clockDeg: 0, last: 0, waiting: [] });
-    return { lines: [`SESSION ${name}`], session: name };
+    return { lines: [`SESSION ${name} 0`], session: name };
   }
 
   private use(session: Session, id: string): string[] {

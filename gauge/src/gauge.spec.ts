@@ -63,10 +63,14 @@ describe('the line protocol', () => {
     const [first] = desk.answer('SEND', 'a').lines;
     const [second] = desk.answer('SEND', 'a').lines;
     desk.answer('OK 1', 'a');
-    expect(desk.answer('SESSION a', null).lines).toEqual(['SESSION a', second]);
+    expect(desk.answer('SESSION a', null).lines).toEqual(['SESSION a 2', second]);
     expect(first).toContain('= 1 ');
     desk.answer('OK 2', 'a');
-    expect(desk.answer('SESSION a', null).lines).toEqual(['SESSION a']);
+    expect(desk.answer('SESSION a', null).lines).toEqual(['SESSION a 2']);
+  });
+
+  it('says how far its count has come, so that a gauge that starts anew is known for one', () => {
+    expect(new GaugeDesk(file).answer('SESSION a', null).lines).toEqual(['SESSION a 0']);
   });
 
   it('measures the same for the same seed, and what the part is within the instrument’s faults', () => {
@@ -99,7 +103,7 @@ describe('over the line', () => {
     await once(socket, 'connect');
     for (const piece of ['SESS', 'ION tcp\r\nAT 1', '0 0\r\nSEND\r\n']) socket.write(piece);
     for (let i = 0; i < 100 && !heard.includes('= 1 '); i++) await new Promise((r) => setTimeout(r, 10));
-    expect(heard).toMatch(/^HELLO iron-patch-gauge 1\r\nSESSION tcp\r\nAT 10 0\r\n= 1 .* mm\r\n$/);
+    expect(heard).toMatch(/^HELLO iron-patch-gauge 1\r\nSESSION tcp 0\r\nAT 10 0\r\n= 1 .* mm\r\n$/);
     socket.destroy();
   });
 

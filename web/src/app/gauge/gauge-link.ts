@@ -130,18 +130,28 @@ export class GaugeLink {
     else if (word === '=') this.take(Number(rest[0]), rest.slice(1).join(' '));
     else if (word === '!') this.problem.set(rest.join(' '));
     else if (word === 'USE') this.using.set(rest[0] ?? '');
-    else if (word === 'SESSION') this.instruments.set([]);
+    else if (word === 'SESSION') this.begin(Number(rest[1] ?? 0));
     else if (word === 'I')
       this.instruments.update((all) => [...all, { id: rest[0] ?? '', unit: rest[1] ?? '', name: rest.slice(2).join(' ') }]);
     else if (word === '.' && !this.using()) this.use(this.instruments()[0]?.id ?? '');
+  }
+
+  /** A gauge whose count is behind what was taken has started anew: its next reading is 1 again, and is none of the old ones. */
+  private begin(count: number): void {
+    this.instruments.set([]);
+    if (count < this.kept.last) this.keep(count);
+  }
+
+  private keep(last: number): void {
+    this.kept = { ...this.kept, last };
+    sessionStorage.setItem(KEPT, JSON.stringify(this.kept));
   }
 
   /** Takes a numbered reading once; one that comes again after a lost line is only acknowledged. */
   private take(number: number, text: string): void {
     if (number > this.kept.last) {
       this.readings.next(text);
-      this.kept = { ...this.kept, last: number };
-      sessionStorage.setItem(KEPT, JSON.stringify(this.kept));
+      this.keep(number);
       this.problem.set('');
     }
     this.say(`OK ${number}`);

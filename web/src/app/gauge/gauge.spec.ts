@@ -50,7 +50,7 @@ const connected = (): FakeSocket => {
   link.connect('ws://127.0.0.1:8463');
   const socket = FakeSocket.all.at(-1)!;
   socket.up();
-  socket.says('HELLO iron-patch-gauge 1', 'SESSION x', 'I tele mm Telescoping gauge and mic', 'I mic mm Outside mic 25 to 50', '.');
+  socket.says('HELLO iron-patch-gauge 1', 'SESSION x 0', 'I tele mm Telescoping gauge and mic', 'I mic mm Outside mic 25 to 50', '.');
   return socket;
 };
 
@@ -79,9 +79,20 @@ it('calls again by itself when the line is lost, in the same session, and double
   const second = FakeSocket.all.at(-1)!;
   expect(second).not.toBe(first);
   second.up();
-  second.says('SESSION x', '= 1 30.062 mm');
+  second.says('SESSION x 1', '= 1 30.062 mm');
   expect(second.said[0]).toBe(first.said[0]);
   expect(taken).toEqual(['30.062 mm']);
+});
+
+it('knows a gauge that has started anew, and takes its first reading', async () => {
+  const first = connected();
+  first.says('= 1 30.062 mm', '= 2 30.063 mm');
+  first.close();
+  await new Promise((r) => setTimeout(r, 1100));
+  const second = FakeSocket.all.at(-1)!;
+  second.up();
+  second.says('SESSION x 0', '= 1 30.070 mm');
+  expect(taken).toEqual(['30.062 mm', '30.063 mm', '30.070 mm']);
 });
 
 it('stays down when it was put down on purpose', async () => {

@@ -1,10 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { formatLength, otherUnit, showValue, type Figure } from '@iron-patch/core';
+import { StateMark } from '../mark';
 import { SheetStore } from '../sheet-data';
 
 /** A number that says where it came from: touch it and the Working column tells. */
 @Component({
   selector: 'ip-figure',
+  imports: [StateMark],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <button type="button" class="fig" [class.on]="chosen()" (click)="store.show(figure())">
@@ -12,6 +14,11 @@ import { SheetStore } from '../sheet-data';
       <span [style.font-size.px]="size()" [style.font-weight]="strong() ? 700 : 400">{{ text() }}</span>
       @if (withOther()) {
         <small>{{ other() }}</small>
+      }
+      @if (doubts(); as d) {
+        <span class="doubt" [title]="d"
+          ><ip-state state="close" [size]="13" /><span class="sr-only">, in doubt: {{ d }}</span></span
+        >
       }
       <span class="sr-only">, show its working</span>
     </button>
@@ -37,6 +44,10 @@ import { SheetStore } from '../sheet-data';
       background: var(--accent-soft);
       border-bottom: 2px solid var(--accent);
     }
+    .doubt {
+      align-self: center;
+      line-height: 0;
+    }
     small {
       font: 400 14px var(--figures);
       color: var(--quiet);
@@ -57,5 +68,7 @@ export class FigureButton {
     const unit = otherUnit(this.store.unit());
     return `${formatLength(this.figure().value, unit)} ${unit}`;
   });
+  /** What it rests on that is in doubt, such as an overdue instrument; empty for nothing. */
+  protected readonly doubts = computed(() => (this.figure().flags ?? []).join('; '));
   protected readonly chosen = computed(() => this.store.figure()?.key === this.figure().key);
 }

@@ -53,3 +53,13 @@ it('has words when there is no number yet', async () => {
   await openSheet(new FakeServer(testSheet({ features: [], readings: [] })));
   expect(words(await show(WorkingColumn))).toContain('Touch any number that has a dotted line');
 });
+
+it('tells what a number rests on that is in doubt', async () => {
+  const server = new FakeServer();
+  server.shop = { ...server.shop, instruments: server.shop.instruments.map((i) => ({ ...i, dueOn: '2026-10-01' })) };
+  await openSheet(server);
+  const overdue = 'Telescoping gauge and mic was overdue for calibration since 2026-10-01';
+  const text = words(await show(WorkingColumn));
+  expect(text).toContain(`1.5767 in ${overdue}`);
+  expect(text).toContain(`Tomas Quill, ${overdue}`);
+});

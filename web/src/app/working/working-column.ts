@@ -1,10 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { explain, formatLength, otherUnit, showValue, type Figure } from '@iron-patch/core';
+import { StateMark } from '../mark';
 import { SheetStore } from '../sheet-data';
 
 /** The chain behind the chosen number, in words; before one is chosen, the number that matters most now. */
 @Component({
   selector: 'ip-working',
+  imports: [StateMark],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section aria-label="Working" aria-live="polite">
@@ -15,6 +17,9 @@ import { SheetStore } from '../sheet-data';
         </p>
         @if (f.measure === 'length') {
           <p class="other fig">{{ other() }}{{ f.plusMinus ? ', ±' + plusMinus() : '' }}</p>
+        }
+        @for (doubt of f.flags ?? []; track doubt) {
+          <p class="doubt"><ip-state state="close" [size]="15" /> {{ doubt }}</p>
         }
         @if (f.limits; as l) {
           <p class="quiet fig limits">{{ show(l.lower) }} to {{ show(l.upper) }}</p>
@@ -121,6 +126,10 @@ import { SheetStore } from '../sheet-data';
       font-size: 14px;
       color: var(--quiet);
     }
+    .doubt {
+      font-size: 15px;
+      margin: 4px 0;
+    }
     .note {
       font-size: 14px;
       margin-top: 6px;
@@ -200,7 +209,7 @@ export class WorkingColumn {
       case 'typed':
         return `typed at ${f.origin.by}`;
       case 'reading':
-        return `“${f.origin.text}”, ${f.origin.instrument}, ${f.origin.by}`;
+        return [`“${f.origin.text}”`, f.origin.instrument, f.origin.by, f.note, ...(f.flags ?? [])].filter(Boolean).join(', ');
       case 'worked':
         return f.origin.how;
       case 'sum':
