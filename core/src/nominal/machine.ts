@@ -50,7 +50,22 @@ function likelihoodOf(c: Candidate, s: Scored): number {
   return fresh;
 }
 
+/** Scores of evidence that was weighed before: typing at one place leaves the others' evidence as it was. */
+const keptScores = new Map<string, Omit<Scored, 'feature'>>();
+const MOST_KEPT = 400;
+
 function score(feature: MachineFeature): Scored {
+  const { side, use, land, worn } = feature;
+  const key = JSON.stringify([side, use, land, worn]);
+  const there = keptScores.get(key);
+  if (there) return { ...there, feature };
+  const fresh = weigh(feature);
+  if (keptScores.size >= MOST_KEPT) keptScores.clear();
+  keptScores.set(key, fresh);
+  return fresh;
+}
+
+function weigh(feature: MachineFeature): Scored {
   const seen = feature.land?.sizeMm ?? feature.worn?.sizeMm;
   const candidates = seen === undefined ? [] : candidatesBetween(seen - SEARCH_MM, seen + SEARCH_MM, feature.use, feature.side);
   const evidence = { mm: 0, in: 0 };

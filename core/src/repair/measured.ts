@@ -79,6 +79,20 @@ export function readingFigure(r: ReadingRecord, at20Mm: number, shop: Shop, unit
   };
 }
 
+// A reading never changes: its figure is made once for a shop, a unit and a temperature.
+const keptFigures = new WeakMap<
+  ReadingRecord,
+  { readonly shop: Shop; readonly unit: LengthUnit; readonly at20Mm: number; readonly figure: Figure }
+>();
+
+function keptFigure(r: ReadingRecord, at20Mm: number, shop: Shop, unit: LengthUnit): Figure {
+  const there = keptFigures.get(r);
+  if (there && there.shop === shop && there.unit === unit && there.at20Mm === at20Mm) return there.figure;
+  const figure = readingFigure(r, at20Mm, shop, unit);
+  keptFigures.set(r, { shop, unit, at20Mm, figure });
+  return figure;
+}
+
 /** The readings of one place and what they are by themselves. */
 export interface Measured {
   readonly feature: FeatureRecord;
@@ -150,7 +164,7 @@ function measure({ feature, component, readings, settled, shopTempC, unit, shop 
   const figureOf = (r: ReadingRecord): Figure => {
     const there = made.get(r);
     if (there) return there;
-    const plain = readingFigure(r, sizeOf(r, materialId, shopTempC, shop), shop, unit);
+    const plain = keptFigure(r, sizeOf(r, materialId, shopTempC, shop), shop, unit);
     const fresh = open && r.quantity === SIZE ? { ...plain, flags: [...(plain.flags ?? []), UNSETTLED] } : plain;
     made.set(r, fresh);
     return fresh;
