@@ -51,7 +51,7 @@ const boreTexts = async (): Promise<string[]> =>
   ).map((r) => r.text);
 const focused = (): Promise<string> => tomas.page.run('return document.activeElement?.id ?? ""');
 
-it('takes readings of the simulated gauge by key, spot after spot, without a mouse', async () => {
+it('takes readings of the simulated gauge by key, spot after spot', async () => {
   const { page, line } = tomas;
   await startGauge();
   await tomas.open('Gearbox shaft, spun seat', 'strip');
