@@ -94,6 +94,7 @@ export async function bench() {
   bundle('core/src/book/book.bench.ts', 'core/dist/book.bench.mjs');
   bundle('core/src/simulated/known-truth.bench.ts', 'core/dist/known-truth.bench.mjs');
   bundle('e2e/src/bench.ts', 'e2e/dist/bench.mjs');
+  bundle('e2e/src/bench-many.ts', 'e2e/dist/bench-many.mjs');
   console.log('Working out');
   node(join(root, 'core/dist/repair.bench.mjs'));
   console.log('Known truth');
@@ -113,6 +114,7 @@ export async function bench() {
     const floor = await get('/api/floor');
     const job = floor.find((j) => j.title === 'Sprayer pump shaft');
     node(join(root, 'e2e/dist/bench.mjs'), shop.address, job.id);
+    node(join(root, 'e2e/dist/bench-many.mjs'), shop.address);
     console.log('Server');
     const sheet = await get(`/api/jobs/${job.id}/sheet`);
     await recording(shop, job.id, sheet.features.find((f) => f.name === 'Seal track').id);

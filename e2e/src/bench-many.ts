@@ -1,0 +1,75 @@
+import { randomUUID } from 'node:crypto';
+import { HEADERS, routes } from '@iron-patch/contract/wire';
+import { NO_DETAIL } from '@iron-patch/core';
+import { openBrowser } from './support/browser';
+
+/** How long the page takes to show one reading more on a job that has 5,000: from Enter to the next frame drawn. */
+const [address] = process.argv.slice(2);
+const PLACES = 10;
+const EACH = 500;
+const EDITS = 20;
+
+async function post<T>(path: string, body: unknown): Promise<T> {
+  const headers = { 'Content-Type': 'application/json', [HEADERS.person]: 'tomas', [HEADERS.idempotencyKey]: randomUUID() };
+  const res = await fetch(address + path, { method: 'POST', headers, body: JSON.stringify(body) });
+  if (!res.ok) throw new Error(`${path}: ${await res.text()}`);
+  return (await res.json()) as T;
+}
+
+const ticket = { customerName: 'Bench', customerContact: '', title: 'Many readings', machine: '', complaint: '', want: 'like-for-like' };
+const rest = { changes: [], restBy: '', askBefore: '', pieces: 1, promisedOn: null, unit: 'mm', shopTempC: 20, hazards: [] };
+const { id: jobId } = await post<{ id: string }>(routes.jobs, { ...ticket, ...rest });
+const component = { parentId: null, name: 'Shaft', role: 'worn', materialId: 'steel-c45', axisOffsetMm: 0, verdict: 'remake', asFound: '' };
+const { id: componentId } = await post<{ id: string }>(routes.components(jobId), component);
+const stationsMm = Array.from({ length: 25 }, (_, i) => 2 + i);
+for (let p = 0; p < PLACES; p++)
+  await post(routes.features(jobId), {
+    ...{
+      componentId,
+      name: `Place ${p}`,
+      kind: 'diameter',
+      suspicions: [],
+      detail: NO_DETAIL,
+      side: 'outside',
+      startMm: 30 * p,
+      lengthMm: 30,
+    },
+    ...{ land: 'worn', matesFeatureId: null, stationsMm, clocksDeg: [0, 45, 90, 135], instrumentId: 'mic-25-50' },
+  });
+const rows = Array.from({ length: PLACES * EACH }, (_, i) => {
+  const k = Math.floor(i / PLACES);
+  return `Place ${i % PLACES},${2 + (k % 25)},${(Math.floor(k / 25) % 4) * 45},${(40 + (i % 7) * 0.002).toFixed(3)}`;
+});
+await post(routes.readingsFile(jobId), { csv: ['feature,station_mm,clock_deg,reading', ...rows].join('\n') });
+
+const browser = await openBrowser();
+await browser.driver.get(`${address}/`);
+await browser.driver.executeScript('localStorage.setItem("iron-patch.person", JSON.stringify("tomas"))');
+await browser.driver.get(`${address}/jobs/${jobId}/measure`);
+while (!(await browser.driver.executeScript<boolean>('return document.querySelector(".cell") !== null')))
+  await new Promise((r) => setTimeout(r, 20));
+const times: number[] = [];
+for (let i = 0; i < EDITS; i++) {
+  await browser.driver.executeScript('document.querySelectorAll(".cell")[arguments[0]].click()', i % 8);
+  await new Promise((r) => setTimeout(r, 150));
+  times.push(
+    await browser.driver.executeAsyncScript<number>(
+      `const done = arguments[arguments.length - 1];
+       const line = document.getElementById('reading');
+       line.value = '40.00' + (arguments[0] % 10);
+       line.dispatchEvent(new Event('input', { bubbles: true }));
+       requestAnimationFrame(() => {
+         const start = performance.now();
+         line.form.requestSubmit();
+         requestAnimationFrame(() => { const c = new MessageChannel(); c.port1.onmessage = () => done(performance.now() - start); c.port2.postMessage(0); });
+       });`,
+      i,
+    ),
+  );
+  await new Promise((r) => setTimeout(r, 150));
+}
+await browser.close();
+times.sort((p, q) => p - q);
+process.stdout.write(
+  `  one reading more among ${PLACES * EACH}, Enter to the frame after: ${times[EDITS / 2]!.toFixed(0)} ms (median of ${EDITS}), slowest ${times.at(-1)!.toFixed(0)} ms\n`,
+);
