@@ -174,14 +174,21 @@ export class Lanes {
     return formatLength(mm, unit, unit === 'mm' ? 2 : 3);
   }
 
-  /** Leaves a figure out where it would run into the one before; the worst is always told. */
-  protected roomy(s: PictureStation): boolean {
-    if (s === this.worst()) return true;
-    const w = this.worst();
-    if (w && Math.abs(this.x(w.atMm) - this.x(s.atMm)) < FIGURE_PX) return false;
-    const shownBefore = this.pinStations().filter((p) => p.atMm < s.atMm && this.x(s.atMm) - this.x(p.atMm) < FIGURE_PX);
-    return shownBefore.length === 0 || shownBefore.length % 2 === 0;
-  }
+  /** Stations that have room for their figure: one that would run into the last shown is left out, the worst is always told. */
+  protected readonly roomy = computed<ReadonlySet<PictureStation>>(() => {
+    const worst = this.worst();
+    const scale = this.axis.scale();
+    const told = new Set<PictureStation>(worst ? [worst] : []);
+    const worstPx = worst ? scale(worst.atMm) : -Infinity;
+    let lastPx = -Infinity;
+    for (const s of [...this.pinStations()].sort((p, q) => p.atMm - q.atMm)) {
+      const px = scale(s.atMm);
+      if (Math.abs(px - worstPx) < FIGURE_PX || px - lastPx < FIGURE_PX) continue;
+      told.add(s);
+      lastPx = px;
+    }
+    return told;
+  });
 
   protected wearArea(lane: LaneBox): string {
     const top = lane.y + 14;
