@@ -22,8 +22,6 @@ export interface HarmonicFit {
   /** Scatter of one reading, k = 1, mm: what the instrument should show or what the residuals do show, whichever is more. */
   readonly noiseMm: number;
   readonly spare: number;
-  /** Largest distance of a reading from the fit, mm. */
-  readonly worstMm: number;
   readonly solution: LeastSquares;
 }
 
@@ -81,7 +79,6 @@ export function fitHarmonics(points: readonly ClockPoint[], orders: readonly num
     waves,
     noiseMm: noise,
     spare: solution.spare,
-    worstMm: Math.max(0, ...solution.residuals.map(Math.abs)),
     solution,
   };
 }

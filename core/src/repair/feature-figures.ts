@@ -1,8 +1,6 @@
-import { QUANTITIES, type Quantity, type Section, type Shape } from '../readings';
+import { expand95, QUANTITIES, temperatureUncertaintyMm, type Quantity, type Section, type Shape } from '../readings';
 import { placeWithUnit, type LengthUnit } from '../quantity';
 import { workedOut, type Figure } from '../working';
-import { expand95 } from '../readings';
-import { temperatureUncertaintyMm } from '../readings';
 import { alphaOf, instrumentUncertaintyMm, type Measured } from './measured';
 import { instrumentOf } from './bias';
 import type { FeatureRecord, ReadingRecord, Shop } from './records';
@@ -48,15 +46,15 @@ function ovalityFigure(f: FeatureRecord, shape: Shape, readingsOf: (s: Section) 
 }
 
 function alongFigures(f: FeatureRecord, shape: Shape, all: readonly Figure[]): Pick<ShapeFigures, 'taper' | 'belly'> {
-  const { taper, profile } = shape;
+  const { profile } = shape;
   const name = f.name.toLowerCase();
   const bellyMm = profile?.bellyMm ?? null;
+  // Value and band are of one fit: with a belly in it, where the stations lie unevenly, the slope is another than a plain line's.
+  const how = `slope of the ${bellyMm === null ? 'straight line' : 'curve of second order'} through the station means, per 100 mm`;
   return {
     taper:
-      taper &&
-      workedOut(`${f.id}.taper`, `taper of ${name}`, taper.perMm * 100, 'least-squares line through the station means, per 100 mm', all, {
-        ...(profile ? { plusMinus: profile.taperPlusMinus * 100 } : {}),
-      }),
+      profile &&
+      workedOut(`${f.id}.taper`, `taper of ${name}`, profile.taperPerMm * 100, how, all, { plusMinus: profile.taperPlusMinus * 100 }),
     belly:
       bellyMm === null
         ? null

@@ -1,9 +1,10 @@
 import { QUANTITIES } from '../readings';
 import { placeWithUnit, type LengthUnit } from '../quantity';
 import { ACTS } from './acts.data';
+import { chosenStrip } from './choices';
 import type { FeatureFinding } from './feature-finding';
 import type { JobSheet } from './records';
-import { acts, type ActChoice, type Item, type StripChoice } from './strip-records';
+import { acts, type ActChoice, type Item } from './strip-records';
 
 /** Something that an act would take with it. */
 export interface AtStake {
@@ -40,10 +41,10 @@ function ofPlace(f: FeatureFinding, unit: LengthUnit): AtStake {
 }
 
 function asFound(sheet: JobSheet, componentId: string): AtStake[] {
-  const strip = sheet.choices.find((c) => c.key === `strip:${componentId}`)?.value as StripChoice | undefined;
+  const strip = chosenStrip(sheet, componentId);
   const component = sheet.components.find((c) => c.id === componentId);
   const faced = Boolean(strip?.faced.trim()) || Boolean(component?.asFound.trim());
-  const play = strip !== undefined && (strip.noPlay || strip.endPlayMm !== null || strip.sidePlayMm !== null || strip.shims.length > 0);
+  const play = strip !== null && (strip.noPlay || strip.endPlayMm !== null || strip.sidePlayMm !== null || strip.shims.length > 0);
   return [
     { what: 'Which way it faced, and its match marks', onRecord: faced, featureId: null },
     { what: 'As-found play, or its shim packs', onRecord: play, featureId: null },

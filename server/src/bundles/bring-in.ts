@@ -1,13 +1,12 @@
 import { withFreshIds, type JobBundle, type JobRecord, type Problem, type Shop } from '@iron-patch/core';
 import { check, jobInput } from '@iron-patch/contract';
 import { addChoice } from '../choices/choice-queries';
-import type { Db } from '../db';
+import { statements, type Db } from '../db';
 import { invalid } from '../http';
 import { insertJob } from '../jobs/job-queries';
 import { insertPhoto, readPicture } from '../photos';
 import { insertReadings } from '../readings/reading-queries';
 import { loadShop } from '../shop';
-import { statements } from '../db';
 import sql from './bring-in.sql';
 
 const q = statements(sql, ['component', 'parent', 'feature', 'mate', 'note']);
