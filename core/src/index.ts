@@ -1,4 +1,5 @@
 export * from './outcome';
+export * from './kept';
 export * from './quantity';
 export * from './working';
 export * from './materials';

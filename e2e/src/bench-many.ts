@@ -8,6 +8,10 @@ const [address] = process.argv.slice(2);
 const PLACES = 10;
 const EACH = 500;
 const EDITS = 20;
+/** Stations of a place, and those of them that are read: the rest is still to be typed. */
+const STATIONS = 25;
+const READ = 15;
+const CLOCKS = [0, 45, 90, 135];
 
 async function post<T>(path: string, body: unknown): Promise<T> {
   const headers = { 'Content-Type': 'application/json', [HEADERS.person]: 'tomas', [HEADERS.idempotencyKey]: randomUUID() };
@@ -21,7 +25,7 @@ const rest = { changes: [], restBy: '', askBefore: '', pieces: 1, promisedOn: nu
 const { id: jobId } = await post<{ id: string }>(routes.jobs, { ...ticket, ...rest });
 const component = { parentId: null, name: 'Shaft', role: 'worn', materialId: 'steel-c45', axisOffsetMm: 0, verdict: 'remake', asFound: '' };
 const { id: componentId } = await post<{ id: string }>(routes.components(jobId), component);
-const stationsMm = Array.from({ length: 25 }, (_, i) => 2 + i);
+const stationsMm = Array.from({ length: STATIONS }, (_, i) => 2 + i);
 for (let p = 0; p < PLACES; p++)
   await post(routes.features(jobId), {
     ...{
@@ -34,11 +38,11 @@ for (let p = 0; p < PLACES; p++)
       startMm: 30 * p,
       lengthMm: 30,
     },
-    ...{ land: 'worn', matesFeatureId: null, stationsMm, clocksDeg: [0, 45, 90, 135], instrumentId: 'mic-25-50' },
+    ...{ land: 'worn', matesFeatureId: null, stationsMm, clocksDeg: CLOCKS, instrumentId: 'mic-25-50' },
   });
 const rows = Array.from({ length: PLACES * EACH }, (_, i) => {
   const k = Math.floor(i / PLACES);
-  return `Place ${i % PLACES},${2 + (k % 25)},${(Math.floor(k / 25) % 4) * 45},${(40 + (i % 7) * 0.002).toFixed(3)}`;
+  return `Place ${i % PLACES},${2 + (k % READ)},${CLOCKS[Math.floor(k / READ) % CLOCKS.length]},${(40 + (i % 7) * 0.002).toFixed(3)}`;
 });
 await post(routes.readingsFile(jobId), { csv: ['feature,station_mm,clock_deg,reading', ...rows].join('\n') });
 
@@ -48,28 +52,36 @@ await browser.driver.executeScript('localStorage.setItem("iron-patch.person", JS
 await browser.driver.get(`${address}/jobs/${jobId}/measure`);
 while (!(await browser.driver.executeScript<boolean>('return document.querySelector(".cell") !== null')))
   await new Promise((r) => setTimeout(r, 20));
-const times: number[] = [];
-for (let i = 0; i < EDITS; i++) {
-  await browser.driver.executeScript('document.querySelectorAll(".cell")[arguments[0]].click()', i % 8);
-  await new Promise((r) => setTimeout(r, 150));
-  times.push(
-    await browser.driver.executeAsyncScript<number>(
-      `const done = arguments[arguments.length - 1];
-       const line = document.getElementById('reading');
-       line.value = '40.00' + (arguments[0] % 10);
-       line.dispatchEvent(new Event('input', { bubbles: true }));
-       requestAnimationFrame(() => {
-         const start = performance.now();
-         line.form.requestSubmit();
-         requestAnimationFrame(() => { const c = new MessageChannel(); c.port1.onmessage = () => done(performance.now() - start); c.port2.postMessage(0); });
-       });`,
-      i,
-    ),
+
+/** Types a reading and Enter, and waits for the frame that shows it, ms. */
+const typed = (text: string): Promise<number> =>
+  browser.driver.executeAsyncScript<number>(
+    `const done = arguments[arguments.length - 1];
+     const afterwards = (then) => { const c = new MessageChannel(); c.port1.onmessage = then; c.port2.postMessage(0); };
+     const line = document.getElementById('reading');
+     line.value = arguments[0];
+     line.dispatchEvent(new Event('input', { bubbles: true }));
+     setTimeout(() => {
+       const start = performance.now();
+       line.form.requestSubmit();
+       requestAnimationFrame(() => afterwards(() => done(performance.now() - start)));
+     }, 40 + Math.random() * 16);`,
+    text,
   );
-  await new Promise((r) => setTimeout(r, 150));
+
+async function edits(what: string, before: (i: number) => Promise<unknown>): Promise<void> {
+  const times: number[] = [];
+  for (let i = 0; i < EDITS; i++) {
+    await before(i);
+    times.push(await typed(`40.00${i % 10}`));
+    await new Promise((r) => setTimeout(r, 150));
+  }
+  times.sort((p, q) => p - q);
+  process.stdout.write(
+    `  ${what} among ${PLACES * EACH}, Enter to the frame after: ${times[EDITS / 2]!.toFixed(0)} ms (median of ${EDITS}), slowest ${times.at(-1)!.toFixed(0)} ms\n`,
+  );
 }
+
+await edits('the next planned reading', () => Promise.resolve());
+await edits('one corrected', (i) => browser.driver.executeScript('document.querySelectorAll(".cell")[arguments[0]].click()', i % 8));
 await browser.close();
-times.sort((p, q) => p - q);
-process.stdout.write(
-  `  one reading more among ${PLACES * EACH}, Enter to the frame after: ${times[EDITS / 2]!.toFixed(0)} ms (median of ${EDITS}), slowest ${times.at(-1)!.toFixed(0)} ms\n`,
-);

@@ -9,6 +9,8 @@ import { curveAt, fitHarmonics, K95, ordersAllowed, type HarmonicFit, type Wave 
 export interface Section {
   readonly stationMm: number;
   readonly readings: number;
+  /** Different directions of two points, 0 where three-point heads alone were used. */
+  readonly directions: number;
   readonly meanMm: number;
   /** Half width of the 95 % band of the mean, mm, without temperature. */
   readonly meanPlusMinusMm: number;
@@ -55,7 +57,9 @@ function byDirection(readings: readonly DiameterReading[]): Direction[] {
   const groups = new Map<number, number[]>();
   for (const r of readings) {
     const deg = Math.round(modulo180(r.clockDeg) * 100) / 100;
-    groups.set(deg, [...(groups.get(deg) ?? []), r.valueMm]);
+    const there = groups.get(deg);
+    if (there) there.push(r.valueMm);
+    else groups.set(deg, [r.valueMm]);
   }
   return [...groups].map(([deg, values]) => {
     const meanMm = mean(values);
@@ -122,6 +126,7 @@ export function analyseSection(stationMm: number, readings: readonly DiameterRea
   const plain = {
     stationMm,
     readings: readings.length,
+    directions: twoPoint.length ? directions.length : 0,
     repeatMm,
     lobingMm: lobes?.mm ?? null,
     lobingPlusMinusMm: lobes?.plusMinusMm ?? null,

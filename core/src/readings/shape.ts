@@ -1,3 +1,4 @@
+import { keeper } from '../kept';
 import type { DiameterReading, Side } from './diameter-reading';
 import { analyseSection, type Section } from './section';
 import { commonMm, scatterMm } from './diameter-reading';
@@ -40,11 +41,11 @@ function byStation(readings: readonly DiameterReading[]): Section[] {
     if (last && reading.stationMm - last[0]!.stationMm < SAME_STATION_MM) last.push(reading);
     else groups.push([reading]);
   }
-  return groups.map((group) => analyseSection(group[0]!.stationMm, group));
+  return groups.map((group) => keepSection(group[0]!, group, () => analyseSection(group[0]!.stationMm, group)));
 }
 
-const directionsIn = (readings: readonly DiameterReading[], stationMm: number): number =>
-  new Set(readings.flatMap((r) => (Math.abs(r.stationMm - stationMm) < SAME_STATION_MM && r.points === 2 ? [r.clockDeg % 180] : []))).size;
+// A reading more at one station leaves the other sections as they are.
+const keepSection = keeper<DiameterReading, Section>();
 
 function blindSpots(readings: readonly DiameterReading[], sections: readonly Section[]): string[] {
   const said: string[] = [];
@@ -54,7 +55,7 @@ function blindSpots(readings: readonly DiameterReading[], sections: readonly Sec
   if (threePoint === readings.length)
     said.push('A three-point head cannot show an oval. Use a telescoping gauge or a dial bore gauge at four clock angles.');
   if (threePoint > 0 && !turned) said.push('A three-point head shows lobes only when it is turned: read it at 0°, 40° and 80°.');
-  const three = (s: Section): boolean => s.ovalityKind === 'fitted' && directionsIn(readings, s.stationMm) === 3;
+  const three = (s: Section): boolean => s.ovalityKind === 'fitted' && s.directions === 3;
   if (sections.some(three)) said.push('Three directions take four lobes for an oval. A fourth tells them apart.');
   const onlyLowerBound = sections.filter((s) => s.ovalityKind === 'at-least').length;
   const noOval = sections.filter((s) => s.ovalityKind === 'unknown').length;

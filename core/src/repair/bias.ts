@@ -1,3 +1,4 @@
+import { keeper } from '../kept';
 import type { InstrumentRecord, ReadingRecord, Shop } from './records';
 
 interface Known {
@@ -7,20 +8,17 @@ interface Known {
 }
 
 // A shop is one frozen answer of the server: its look-up tables live as long as it does.
-const kept = new WeakMap<Shop, Known>();
+const keepKnown = keeper<Shop, Known>();
+const known = (shop: Shop): Known => keepKnown(shop, [], () => tablesOf(shop));
 
-function known(shop: Shop): Known {
-  const there = kept.get(shop);
-  if (there) return there;
+function tablesOf(shop: Shop): Known {
   const checks = new Map<string, { at: string; biasMm: number }[]>();
   for (const c of [...shop.instrumentChecks].sort((p, q) => p.at.localeCompare(q.at))) {
     const list = checks.get(c.instrumentId) ?? [];
     list.push({ at: c.at, biasMm: c.readMm - c.referenceMm });
     checks.set(c.instrumentId, list);
   }
-  const made = { byId: new Map(shop.instruments.map((i) => [i.id, i])), checks };
-  kept.set(shop, made);
-  return made;
+  return { byId: new Map(shop.instruments.map((i) => [i.id, i])), checks };
 }
 
 export const instrumentOf = (shop: Shop, id: string): InstrumentRecord | undefined => known(shop).byId.get(id);

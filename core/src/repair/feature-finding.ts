@@ -1,3 +1,4 @@
+import { keeper } from '../kept';
 import { recoverNominals, type MachineFeature, type RecoveredNominal } from '../nominal';
 import {
   FEATURE_KINDS,
@@ -110,17 +111,16 @@ interface OwnFinding {
   readonly advice: readonly PlanAdvice[];
 }
 
-const kept = new WeakMap<Measured, OwnFinding>();
+const keepOwn = keeper<Measured, OwnFinding>();
+const ownFinding = (m: Measured, sheet: JobSheet, shop: Shop): OwnFinding => keepOwn(m, [], () => workOutOwn(m, sheet, shop));
 
-function ownFinding(m: Measured, sheet: JobSheet, shop: Shop): OwnFinding {
-  const there = kept.get(m);
-  if (there) return there;
+function workOutOwn(m: Measured, sheet: JobSheet, shop: Shop): OwnFinding {
   const { feature, readings, shape } = m;
   const { unit } = sheet.job;
   const { kind, side, startMm, lengthMm, suspicions } = feature;
   const values = quantityFindings(m, shop);
   const planned = plannedSpots(feature.stationsMm, feature.clocksDeg, FEATURE_KINDS[kind].quantities);
-  const made: OwnFinding = {
+  return {
     figures: shape ? shapeFigures(feature, shape, m.readingsOf, unit) : NO_FIGURES,
     all: shape ? shape.sections.flatMap(m.readingsOf) : [],
     values,
@@ -132,8 +132,6 @@ function ownFinding(m: Measured, sheet: JobSheet, shop: Shop): OwnFinding {
     plan: planFor({ kind, side, startMm, lengthMm, suspicions }),
     advice: planAdvice(side, shape, feature, unit),
   };
-  kept.set(m, made);
-  return made;
 }
 
 function wasFigure({ feature }: Measured, nominal: RecoveredNominal, all: readonly Figure[]): Figure | null {

@@ -1,3 +1,4 @@
+import { keeper } from '../kept';
 import { materialOf } from '../materials';
 import {
   analyseShape,
@@ -79,19 +80,9 @@ export function readingFigure(r: ReadingRecord, at20Mm: number, shop: Shop, unit
   };
 }
 
-// A reading never changes: its figure is made once for a shop, a unit and a temperature.
-const keptFigures = new WeakMap<
-  ReadingRecord,
-  { readonly shop: Shop; readonly unit: LengthUnit; readonly at20Mm: number; readonly figure: Figure }
->();
-
-function keptFigure(r: ReadingRecord, at20Mm: number, shop: Shop, unit: LengthUnit): Figure {
-  const there = keptFigures.get(r);
-  if (there && there.shop === shop && there.unit === unit && there.at20Mm === at20Mm) return there.figure;
-  const figure = readingFigure(r, at20Mm, shop, unit);
-  keptFigures.set(r, { shop, unit, at20Mm, figure });
-  return figure;
-}
+// A reading never changes: what it comes to is worked out once for a shop and a temperature.
+const keepDiameter = keeper<ReadingRecord, InstrumentReading>();
+const keepFigure = keeper<ReadingRecord, Figure>();
 
 /** The readings of one place and what they are by themselves. */
 export interface Measured {
@@ -136,9 +127,14 @@ function losers(found: readonly Dispute[], settled: Readonly<Record<string, stri
 function bySection(sizes: readonly ReadingRecord[], shape: Shape | null, figureOf: (r: ReadingRecord) => Figure): Map<Section, Figure[]> {
   const sections = shape?.sections ?? [];
   const groups = new Map<Section, Figure[]>(sections.map((s) => [s, []]));
+  const homes = new Map<number, Figure[]>();
   for (const r of sizes) {
-    const home = sections.findLast((s) => s.stationMm <= r.stationMm + 1e-9) ?? sections[0];
-    if (home) groups.get(home)!.push(figureOf(r));
+    let home = homes.get(r.stationMm);
+    if (!home) {
+      home = groups.get(sections.findLast((s) => s.stationMm <= r.stationMm + 1e-9) ?? sections[0]!)!;
+      homes.set(r.stationMm, home);
+    }
+    home.push(figureOf(r));
   }
   return groups;
 }
@@ -153,18 +149,22 @@ export const isSettled = (d: Dispute, settled: Readonly<Record<string, string>>)
 function measure({ feature, component, readings, settled, shopTempC, unit, shop }: MeasuredInput): Measured {
   const { materialId } = component;
   const all = isDiameter(feature.kind) ? readings.filter((r) => r.quantity === SIZE) : [];
-  const everyDiameter = all.map((r) => toDiameter(r, feature.side, materialId, shopTempC, shop));
+  const { side } = feature;
+  const everyDiameter = all.map((r) =>
+    keepDiameter(r, [side, materialId, shopTempC, shop], () => toDiameter(r, side, materialId, shopTempC, shop)),
+  );
   const found = disputes(everyDiameter);
   const lost = losers(found, settled);
   const sizes = lost.size ? all.filter((r) => !lost.has(r.instrumentId)) : all;
   const diameters = lost.size ? everyDiameter.filter((d) => !lost.has(d.instrumentId)) : everyDiameter;
-  const shape = analyseShape(feature.side, diameters, alphaOf(materialId));
+  const shape = analyseShape(side, diameters, alphaOf(materialId));
   const open = found.some((d) => !isSettled(d, settled));
   const made = new Map<ReadingRecord, Figure>();
   const figureOf = (r: ReadingRecord): Figure => {
     const there = made.get(r);
     if (there) return there;
-    const plain = keptFigure(r, sizeOf(r, materialId, shopTempC, shop), shop, unit);
+    const at20Mm = sizeOf(r, materialId, shopTempC, shop);
+    const plain = keepFigure(r, [shop, unit, at20Mm], () => readingFigure(r, at20Mm, shop, unit));
     const fresh = open && r.quantity === SIZE ? { ...plain, flags: [...(plain.flags ?? []), UNSETTLED] } : plain;
     made.set(r, fresh);
     return fresh;
@@ -174,26 +174,11 @@ function measure({ feature, component, readings, settled, shopTempC, unit, shop 
   return { feature, component, readings, sizes, diameters, shape, disputes: found, figureOf, readingsOf };
 }
 
-const same = <T>(p: readonly T[], q: readonly T[]): boolean => p.length === q.length && p.every((x, i) => x === q[i]);
-
-// What was worked out of a place stays good while none of what it rests on changed: with thousands of readings on a job, one more
-// at one place leaves the others alone.
-const kept = new WeakMap<FeatureRecord, { readonly input: MeasuredInput; readonly result: Measured }>();
+// With thousands of readings on a job, one more at one place leaves the other places alone.
+const keepPlace = keeper<FeatureRecord, Measured>();
 
 /** The readings of one place analysed; the same answer again while its inputs are the same objects. */
 export function measuredPlace(input: MeasuredInput): Measured {
-  const before = kept.get(input.feature);
-  if (
-    before &&
-    before.input.component === input.component &&
-    before.input.shop === input.shop &&
-    before.input.shopTempC === input.shopTempC &&
-    before.input.unit === input.unit &&
-    JSON.stringify(before.input.settled) === JSON.stringify(input.settled) &&
-    same(before.input.readings, input.readings)
-  )
-    return before.result;
-  const result = measure(input);
-  kept.set(input.feature, { input, result });
-  return result;
+  const { component, shop, shopTempC, unit, settled, readings } = input;
+  return keepPlace(input.feature, [component, shop, shopTempC, unit, JSON.stringify(settled), ...readings], () => measure(input));
 }

@@ -59,7 +59,10 @@ export class FakeServer {
       const version = (this.sheet.choices.find((c) => c.key === key)?.version ?? 0) + 1;
       return { jobId: this.sheet.job.id, key, value: sent['value'], reason: sent['reason'], personId: 'tomas', at: '', version };
     }
-    if (path.endsWith('/readings')) return { ...sent, jobId: this.sheet.job.id, personId: 'tomas', valueMm: 1, confirmed: undefined };
+    if (path.endsWith('/readings')) {
+      const { confirmed: _, ...reading } = sent;
+      return { ...reading, jobId: this.sheet.job.id, personId: 'tomas', valueMm: Number.parseFloat(String(sent['text'])) || 0 };
+    }
     if (path.endsWith('/photos'))
       return {
         id: 'photo',

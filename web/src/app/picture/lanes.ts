@@ -25,6 +25,7 @@ const FIGURE_PX = 62;
   templateUrl: './lanes.html',
   styles: `
     :host {
+      isolation: isolate;
       display: block;
       background: var(--sheet);
       border-bottom: 1px solid var(--hairline);
@@ -174,20 +175,24 @@ export class Lanes {
     return formatLength(mm, unit, unit === 'mm' ? 2 : 3);
   }
 
+  /** A mark at each station, as one line: a job may have hundreds. */
+  protected readonly ticks = computed(() =>
+    this.pinStations()
+      .map((s) => `M${this.x(s.atMm)} 0v14`)
+      .join(''),
+  );
   /** Stations that have room for their figure: one that would run into the last shown is left out, the worst is always told. */
-  protected readonly roomy = computed<ReadonlySet<PictureStation>>(() => {
+  protected readonly roomy = computed<readonly PictureStation[]>(() => {
     const worst = this.worst();
-    const scale = this.axis.scale();
-    const told = new Set<PictureStation>(worst ? [worst] : []);
-    const worstPx = worst ? scale(worst.atMm) : -Infinity;
+    const worstPx = worst ? this.x(worst.atMm) : -Infinity;
     let lastPx = -Infinity;
-    for (const s of [...this.pinStations()].sort((p, q) => p.atMm - q.atMm)) {
-      const px = scale(s.atMm);
-      if (Math.abs(px - worstPx) < FIGURE_PX || px - lastPx < FIGURE_PX) continue;
-      told.add(s);
+    return this.pinStations().filter((s) => {
+      if (s === worst) return true;
+      const px = this.x(s.atMm);
+      if (Math.abs(px - worstPx) < FIGURE_PX || px - lastPx < FIGURE_PX) return false;
       lastPx = px;
-    }
-    return told;
+      return true;
+    });
   });
 
   protected wearArea(lane: LaneBox): string {

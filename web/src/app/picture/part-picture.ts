@@ -120,6 +120,7 @@ const SIZE_PX = 70;
       fill: var(--ink);
     }
     :host {
+      isolation: isolate;
       display: block;
       background: var(--blue);
     }

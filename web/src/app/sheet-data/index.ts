@@ -1,1 +1,2 @@
 export { SheetStore, type Conflict, type Selection, type Undo } from './sheet-store';
+export { shareUnchanged } from './share-unchanged';

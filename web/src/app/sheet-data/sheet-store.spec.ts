@@ -74,6 +74,27 @@ describe('a reading', () => {
     expect(store.sheet()!.readings).toHaveLength(16);
   });
 
+  it('is worked out once, not again when the server acknowledges it or sends the same sheet', async () => {
+    store.takeReading(newReading('40.10'), 40.1);
+    const worked = store.repair();
+    await breathe();
+    expect(store.sheet()!.readings).toHaveLength(16);
+    expect(store.repair()).toBe(worked);
+    server.sheet = JSON.parse(JSON.stringify(store.sheet())) as typeof server.sheet;
+    await store.refresh();
+    expect(store.repair()).toBe(worked);
+  });
+
+  it('leaves the places that it does not touch as they were worked out', () => {
+    const before = store.repair()!.features;
+    store.takeReading(newReading('40.10'), 40.1);
+    const after = store.repair()!.features;
+    const same = after.filter((f, i) => f.shape === before[i]!.shape).map((f) => f.feature.id);
+    expect(same).toEqual(before.map((f) => f.feature.id).filter((id) => id !== 'barrel'));
+    const [barrel, was] = [after, before].map((all) => all.find((f) => f.feature.id === 'barrel')!.shape!.sections);
+    expect(barrel!.filter((s, i) => s === was![i])).toHaveLength(was!.length - 1);
+  });
+
   it('stays on the screen when a sheet that was asked for before comes after it was acknowledged', async () => {
     const older = server.sheet;
     store.takeReading(newReading('40.10'), 40.1);

@@ -15,6 +15,8 @@ import {
 } from '@iron-patch/core';
 import { Api, ApiProblem, Live, newId, NoAnswer, OpenJob, Outbox, readStored, SessionStore, ShopStore, writeStored } from '../data';
 import { replaceById, replaceChoice, sheetResources } from './sheet-resources';
+import { SAME_SHEET, shownSheet } from './shown-sheet';
+import { shareUnchanged } from './share-unchanged';
 
 /** What is looked at: a place or a segment, and a spot in it. */
 export interface Selection {
@@ -77,27 +79,10 @@ export const SheetStore = signalStore(
   { providedIn: 'root' },
   withState<SheetState>(START),
   withComputed((store, shop = inject(ShopStore), session = inject(SessionStore), outbox = inject(Outbox)) => {
-    /** The sheet with the readings that the server has not acknowledged yet. */
-    const shown = computed<JobSheet | null>(() => {
+    const shown = computed(() => {
       const sheet = store.sheet();
-      if (!sheet) return null;
-      const known = new Set(sheet.readings.map((r) => r.id));
-      const waiting = outbox
-        .items()
-        .filter((i) => i.jobId === sheet.job.id && i.refused === null && !known.has(i.input.id))
-        .map(({ input: { confirmed: _, ...input }, personId, valueMm, jobId }): ReadingRecord => ({ ...input, jobId, personId, valueMm }));
-      const draft = store.draftPart();
-      const before = sheet.choices.find((c) => c.key === choiceKey.part);
-      const drafted: ChoiceRecord | null = draft && {
-        ...(before ?? { jobId: sheet.job.id, key: choiceKey.part, reason: '', personId: '', at: '', version: 0 }),
-        value: draft,
-      };
-      return {
-        ...sheet,
-        readings: waiting.length ? [...sheet.readings, ...waiting] : sheet.readings,
-        choices: drafted ? [...sheet.choices.filter((c) => c.key !== choiceKey.part), drafted] : sheet.choices,
-      };
-    });
+      return sheet && shownSheet(sheet, outbox.items(), store.draftPart());
+    }, SAME_SHEET);
     const repair = computed(() => {
       const sheet = shown();
       return sheet && shop.loaded() ? workOut(sheet, shop.shop()) : null;
@@ -131,7 +116,7 @@ export const SheetStore = signalStore(
       const id = store.sheet()?.job.id;
       if (!id) return;
       const sheet = await api.get<JobSheet>(routes.sheet(id)).catch(() => null);
-      if (sheet && store.sheet()?.job.id === id) patchState(store, { sheet: withAcknowledged(sheet) });
+      if (sheet && store.sheet()?.job.id === id) patchState(store, { sheet: shareUnchanged(store.sheet(), withAcknowledged(sheet)) });
     };
 
     /** Does something on the server; a change by another becomes a question, everything else is told and thrown on. */
@@ -259,7 +244,9 @@ export const SheetStore = signalStore(
         };
         patchState(store, { undo: { what: `reading ${input.text}`, back } });
       },
-      acknowledge: (reading: ReadingRecord): void => {
+      acknowledge: (stored: ReadingRecord): void => {
+        const waiting = store.shown()?.readings.findLast((r) => r.id === stored.id);
+        const reading = shareUnchanged(waiting, stored);
         acknowledged.push(reading);
         if (acknowledged.length > MOST_ACKNOWLEDGED) acknowledged.shift();
         if (store.sheet()?.job.id === reading.jobId) patchSheet((s) => ({ ...s, readings: replaceById(s.readings, reading) }));

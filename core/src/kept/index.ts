@@ -1,0 +1,1 @@
+export { keeper, sameMembers } from './keeper';
