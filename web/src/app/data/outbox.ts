@@ -43,11 +43,13 @@ export class Outbox {
     void this.flush();
   }
 
-  add(jobId: string, input: ReadingInput, valueMm: number): void {
+  add(jobId: string, input: ReadingInput, valueMm: number): OutboxItem {
     const item: OutboxItem = { jobId, personId: readStored<string>(PERSON_KEY, ''), input, valueMm, refused: null };
     this.full.set(!writeStored(PREFIX + input.id, item));
     this.all.update((items) => [...items, item]);
-    void this.flush();
+    // It is kept: sending it can wait until it is seen.
+    setTimeout(() => void this.flush());
+    return item;
   }
 
   /** Drops a refused reading that somebody has looked at. */

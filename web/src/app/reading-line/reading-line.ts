@@ -26,11 +26,13 @@ import {
   type StationId,
 } from '@iron-patch/core';
 import { Outbox, SessionStore, ShopStore } from '../data';
-import { SheetStore } from '../sheet-data';
+import { SheetStore, type TypedReading } from '../sheet-data';
 import { GaugeLink, GaugePanel } from '../gauge';
 import { ImportDialog } from './import-dialog';
 import { lineTarget, sameSpot, type LineTarget } from './spot';
 
+/** Between two keys of a number there is less than this. */
+const PAUSE_MS = 25;
 const NOWHERE = { spanId: null, stationMm: null, clockDeg: null, quantity: null };
 
 /**
@@ -120,6 +122,13 @@ export class ReadingLine {
   constructor() {
     const readings = this.gauge.readings.subscribe((text) => this.fromGauge(text));
     inject(DestroyRef).onDestroy(() => readings.unsubscribe());
+    // What stands in the line is worked out before Enter asks for it.
+    effect((onCleanup) => {
+      const [t, parsed] = [this.target(), this.parsed()];
+      if (!t || !parsed.ok || this.text().trim() === '') return;
+      const timer = setTimeout(() => this.store.foresee(this.typed(t, parsed.value.valueMm, false), parsed.value.valueMm), PAUSE_MS);
+      onCleanup(() => clearTimeout(timer));
+    });
     // A gauge types wherever the cursor is: at the measuring stations it is here.
     effect(() => {
       const typing = ['measure', 'cut', 'prove'].includes(this.station()) && this.entry();
@@ -177,31 +186,32 @@ export class ReadingLine {
   /** Keeps a reading; a suggested one is kept as the text that stands for it. */
   protected take(valueMm: number, confirmed: boolean): void {
     const t = this.target()!;
+    this.store.takeReading(this.typed(t, valueMm, confirmed), valueMm);
+    this.clear();
+    this.onward(t);
+    this.focus();
+  }
+
+  private typed(t: LineTarget, valueMm: number, confirmed: boolean): TypedReading {
     const parsed = this.parsed();
     const asTyped = parsed.ok && Math.abs(parsed.value.valueMm - valueMm) < 1e-9;
     const unit = parsed.ok ? parsed.value.unit : this.store.unit();
     const relative = asTyped && /nominal/i.test(this.text());
     const text = asTyped && !relative ? parsed.value.text : `${formatLength(valueMm, unit, unit === 'mm' ? 4 : 5)} ${unit}`;
-    this.store.takeReading(
-      {
-        purpose: t.purpose,
-        featureId: t.featureId,
-        segmentId: t.segmentId,
-        ...t.spot,
-        text,
-        unit,
-        instrumentId: this.instrumentId(),
-        partTempC: this.tempValue() ?? null,
-        dial: t.purpose === 'cut' ? this.dialValue() : null,
-        supersedesId: this.corrects(t) ? t.replaces : null,
-        withdrawn: false,
-        confirmed,
-      },
-      valueMm,
-    );
-    this.clear();
-    this.onward(t);
-    this.focus();
+    return {
+      purpose: t.purpose,
+      featureId: t.featureId,
+      segmentId: t.segmentId,
+      ...t.spot,
+      text,
+      unit,
+      instrumentId: this.instrumentId(),
+      partTempC: this.tempValue() ?? null,
+      dial: t.purpose === 'cut' ? this.dialValue() : null,
+      supersedesId: this.corrects(t) ? t.replaces : null,
+      withdrawn: false,
+      confirmed,
+    };
   }
 
   protected keys(event: KeyboardEvent): void {

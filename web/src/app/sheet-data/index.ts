@@ -1,2 +1,3 @@
+export type { TypedReading } from './foresight';
 export { SheetStore, type Conflict, type Selection, type Undo } from './sheet-store';
 export { shareUnchanged } from './share-unchanged';

@@ -1,10 +1,9 @@
 import { computed, effect, inject } from '@angular/core';
 import { patchState, signalStore, withComputed, withHooks, withMethods, withState } from '@ngrx/signals';
-import { routes, type ChoiceInput, type ReadingInput } from '@iron-patch/contract';
+import { routes, type ChoiceInput } from '@iron-patch/contract';
 import {
   nextMove,
   pictureModel,
-  workOut,
   type ChoiceRecord,
   type Figure,
   type JobSheet,
@@ -13,9 +12,10 @@ import {
   type TurnedPart,
   choiceKey,
 } from '@iron-patch/core';
-import { Api, ApiProblem, Live, newId, NoAnswer, OpenJob, Outbox, readStored, SessionStore, ShopStore, writeStored } from '../data';
+import { Api, ApiProblem, Live, NoAnswer, OpenJob, Outbox, readStored, SessionStore, ShopStore, writeStored } from '../data';
 import { replaceById, replaceChoice, sheetResources } from './sheet-resources';
-import { SAME_SHEET, shownSheet } from './shown-sheet';
+import { Foresight, type TypedReading } from './foresight';
+import { SAME_SHEET, shownSheet, standsFor } from './shown-sheet';
 import { shareUnchanged } from './share-unchanged';
 
 /** What is looked at: a place or a segment, and a spot in it. */
@@ -78,187 +78,203 @@ const DRAFT_KEY = 'iron-patch.draft.';
 export const SheetStore = signalStore(
   { providedIn: 'root' },
   withState<SheetState>(START),
-  withComputed((store, shop = inject(ShopStore), session = inject(SessionStore), outbox = inject(Outbox)) => {
-    const shown = computed(() => {
-      const sheet = store.sheet();
-      return sheet && shownSheet(sheet, outbox.items(), store.draftPart());
-    }, SAME_SHEET);
-    const repair = computed(() => {
-      const sheet = shown();
-      return sheet && shop.loaded() ? workOut(sheet, shop.shop()) : null;
-    });
-    return {
-      shown,
-      repair,
-      picture: computed(() => {
-        const r = repair();
-        return r && pictureModel(r, store.pictured());
-      }),
-      unit: computed(() => session.unit() ?? store.sheet()?.job.unit ?? 'mm'),
-      next: computed(() => nextMove(repair()?.stations ?? [])),
-    };
-  }),
-  withMethods((store, api = inject(Api), outbox = inject(Outbox)) => {
-    const patchSheet = (change: (s: JobSheet) => JobSheet): void => patchState(store, (s) => ({ sheet: s.sheet && change(s.sheet) }));
-    const jobId = (): string => store.sheet()!.job.id;
-    const say = (text: string, bad = false): void => patchState(store, { message: { text, bad } });
+  withComputed(
+    (store, shop = inject(ShopStore), session = inject(SessionStore), outbox = inject(Outbox), foresight = inject(Foresight)) => {
+      const shown = computed(() => {
+        const sheet = store.sheet();
+        return sheet && shownSheet(sheet, outbox.items(), store.draftPart());
+      }, SAME_SHEET);
+      const repair = computed(() => {
+        const sheet = shown();
+        return sheet && shop.loaded() ? foresight.repairOf(sheet, shop.shop()) : null;
+      });
+      return {
+        shown,
+        repair,
+        picture: computed(() => {
+          const r = repair();
+          return r && pictureModel(r, store.pictured());
+        }),
+        unit: computed(() => session.unit() ?? store.sheet()?.job.unit ?? 'mm'),
+        next: computed(() => nextMove(repair()?.stations ?? [])),
+      };
+    },
+  ),
+  withMethods(
+    (
+      store,
+      api = inject(Api),
+      outbox = inject(Outbox),
+      shop = inject(ShopStore),
+      session = inject(SessionStore),
+      foresight = inject(Foresight),
+    ) => {
+      const patchSheet = (change: (s: JobSheet) => JobSheet): void => patchState(store, (s) => ({ sheet: s.sheet && change(s.sheet) }));
+      const jobId = (): string => store.sheet()!.job.id;
+      const say = (text: string, bad = false): void => patchState(store, { message: { text, bad } });
 
-    // Readings that the server has acknowledged to this page. A sheet that was asked for before one of them was stored may come
-    // after it was acknowledged: what is on record never goes off the screen for that.
-    const acknowledged: ReadingRecord[] = [];
-    const withAcknowledged = (sheet: JobSheet): JobSheet => {
-      const known = new Set(sheet.readings.map((r) => r.id));
-      const missing = acknowledged.filter((r) => r.jobId === sheet.job.id && !known.has(r.id));
-      return missing.length ? { ...sheet, readings: [...sheet.readings, ...missing] } : sheet;
-    };
+      // Readings that the server has acknowledged to this page. A sheet that was asked for before one of them was stored may come
+      // after it was acknowledged: what is on record never goes off the screen for that.
+      const acknowledged: ReadingRecord[] = [];
+      const withAcknowledged = (sheet: JobSheet): JobSheet => {
+        const known = new Set(sheet.readings.map((r) => r.id));
+        const missing = acknowledged.filter((r) => r.jobId === sheet.job.id && !known.has(r.id));
+        return missing.length ? { ...sheet, readings: [...sheet.readings, ...missing] } : sheet;
+      };
 
-    const refresh = async (): Promise<void> => {
-      const id = store.sheet()?.job.id;
-      if (!id) return;
-      const sheet = await api.get<JobSheet>(routes.sheet(id)).catch(() => null);
-      if (sheet && store.sheet()?.job.id === id) patchState(store, { sheet: shareUnchanged(store.sheet(), withAcknowledged(sheet)) });
-    };
+      const refresh = async (): Promise<void> => {
+        const id = store.sheet()?.job.id;
+        if (!id) return;
+        const sheet = await api.get<JobSheet>(routes.sheet(id)).catch(() => null);
+        if (sheet && store.sheet()?.job.id === id) patchState(store, { sheet: shareUnchanged(store.sheet(), withAcknowledged(sheet)) });
+      };
 
-    /** Does something on the server; a change by another becomes a question, everything else is told and thrown on. */
-    const attempt = async <T>(
-      what: string,
-      act: (version: number) => Promise<T>,
-      version: number,
-      done: (result: T) => void,
-    ): Promise<T | null> => {
-      try {
-        const result = await act(version);
-        done(result);
-        patchState(store, { message: null, conflict: null });
-        return result;
-      } catch (e) {
-        if (e instanceof ApiProblem && e.details.status === 412) {
-          const now = (e.details.current as { version?: number } | null)?.version ?? 0;
-          await refresh();
-          const keepMine = async (): Promise<void> => void (await attempt(what, act, now, done));
-          patchState(store, { conflict: { what, keepMine } });
-          return null;
-        }
-        if (e instanceof NoAnswer) say('The server does not answer. What you typed is still here: try again in a moment.', true);
-        else if (e instanceof ApiProblem) say(`${e.details.title} ${e.details.detail}`, true);
-        throw e;
-      }
-    };
-
-    const putChoice = (
-      key: string,
-      what: string,
-      value: unknown,
-      reason = '',
-      undoable = true,
-      readAt?: number,
-    ): Promise<ChoiceRecord | null> => {
-      const before = store.sheet()!.choices.find((c) => c.key === key);
-      const body: ChoiceInput = { value, reason };
-      return attempt(
-        what,
-        (version) => api.put<ChoiceRecord>(routes.choice(jobId(), key), body, version),
-        readAt ?? before?.version ?? 0,
-        (choice) => {
-          patchSheet((s) => ({ ...s, choices: replaceChoice(s.choices, choice) }));
-          const back = before ? { what, back: () => putChoice(key, what, before.value, 'undone', false) } : null;
-          patchState(store, { undo: undoable ? back : null });
-        },
-      );
-    };
-
-    const addReading = (input: Omit<ReadingInput, 'id' | 'takenAt'>, valueMm: number): string => {
-      const reading: ReadingInput = { ...input, id: newId(), takenAt: new Date().toISOString() };
-      outbox.add(jobId(), reading, valueMm);
-      return reading.id;
-    };
-
-    const withdraw = (reading: ReadingRecord): void => {
-      const { purpose, featureId, segmentId, quantity, stationMm, clockDeg, unit, instrumentId } = reading;
-      addReading(
-        {
-          purpose,
-          featureId,
-          segmentId,
-          quantity,
-          stationMm,
-          clockDeg,
-          unit,
-          instrumentId,
-          text: '',
-          partTempC: null,
-          dial: null,
-          supersedesId: reading.id,
-          withdrawn: true,
-          confirmed: true,
-        },
-        0,
-      );
-    };
-
-    return {
-      say,
-      refresh,
-      putChoice,
-      withdraw,
-      async open(id: string): Promise<void> {
-        patchState(store, { wantedId: id });
-        if (store.sheet()?.job.id !== id) {
-          const kept = readStored<{ part: TurnedPart; from: number } | null>(DRAFT_KEY + id, null);
-          patchState(store, { ...START, wantedId: id, draftPart: kept?.part ?? null, draftFrom: kept?.from ?? 0 });
-        }
+      /** Does something on the server; a change by another becomes a question, everything else is told and thrown on. */
+      const attempt = async <T>(
+        what: string,
+        act: (version: number) => Promise<T>,
+        version: number,
+        done: (result: T) => void,
+      ): Promise<T | null> => {
         try {
-          patchState(store, { sheet: withAcknowledged(await api.get<JobSheet>(routes.sheet(id))), missing: false });
+          const result = await act(version);
+          done(result);
+          patchState(store, { message: null, conflict: null });
+          return result;
         } catch (e) {
-          if (e instanceof ApiProblem && e.details.status === 404) patchState(store, { missing: true });
-          else say('The server does not answer. The sheet comes when it is back.', true);
+          if (e instanceof ApiProblem && e.details.status === 412) {
+            const now = (e.details.current as { version?: number } | null)?.version ?? 0;
+            await refresh();
+            const keepMine = async (): Promise<void> => void (await attempt(what, act, now, done));
+            patchState(store, { conflict: { what, keepMine } });
+            return null;
+          }
+          if (e instanceof NoAnswer) say('The server does not answer. What you typed is still here: try again in a moment.', true);
+          else if (e instanceof ApiProblem) say(`${e.details.title} ${e.details.detail}`, true);
+          throw e;
         }
-      },
-      select: (selection: Partial<Selection>): void =>
-        patchState(store, (s) => ({ selection: { ...s.selection, quantity: null, ...selection } })),
-      show: (figure: Figure | null): void => patchState(store, { figure }),
-      lookAt: (pictured: 'worn' | 'new'): void => patchState(store, { pictured }),
-      /** Draws on without saving; kept in this browser, so that a reload loses nothing. */
-      draft(part: TurnedPart | null): void {
-        const saved = store.sheet()!.choices.find((c) => c.key === choiceKey.part)?.version ?? 0;
-        const draftFrom = store.draftPart() ? store.draftFrom() : saved;
-        if (part) writeStored(DRAFT_KEY + jobId(), { part, from: draftFrom });
-        else localStorage.removeItem(DRAFT_KEY + jobId());
-        patchState(store, { draftPart: part, draftFrom });
-      },
-      clearMessage: (): void => patchState(store, { message: null }),
-      takeTheirs: (): void => patchState(store, { conflict: null }),
-      async undoLast(): Promise<void> {
-        const undo = store.undo();
-        patchState(store, { undo: null });
-        await undo?.back();
-      },
-      /** Takes a reading; it counts at once and is on record as soon as the server has it. */
-      takeReading(input: Omit<ReadingInput, 'id' | 'takenAt'>, valueMm: number): void {
-        const id = addReading(input, valueMm);
-        const find = (): ReadingRecord | undefined => store.shown()?.readings.find((r) => r.id === id);
-        const back = (): Promise<void> => {
-          const taken = find();
-          if (taken) withdraw(taken);
-          return Promise.resolve();
-        };
-        patchState(store, { undo: { what: `reading ${input.text}`, back } });
-      },
-      acknowledge: (stored: ReadingRecord): void => {
-        const waiting = store.shown()?.readings.findLast((r) => r.id === stored.id);
-        const reading = shareUnchanged(waiting, stored);
-        acknowledged.push(reading);
-        if (acknowledged.length > MOST_ACKNOWLEDGED) acknowledged.shift();
-        if (store.sheet()?.job.id === reading.jobId) patchSheet((s) => ({ ...s, readings: replaceById(s.readings, reading) }));
-      },
-      importReadings: async (csv: string, key: string): Promise<number> => {
-        const { stored } = await api.post<{ stored: number }>(routes.readingsFile(jobId()), { csv }, key);
-        await refresh();
-        return stored;
-      },
-      ...sheetResources({ api, jobId, attempt, patchSheet }),
-    };
-  }),
+      };
+
+      const putChoice = (
+        key: string,
+        what: string,
+        value: unknown,
+        reason = '',
+        undoable = true,
+        readAt?: number,
+      ): Promise<ChoiceRecord | null> => {
+        const before = store.sheet()!.choices.find((c) => c.key === key);
+        const body: ChoiceInput = { value, reason };
+        return attempt(
+          what,
+          (version) => api.put<ChoiceRecord>(routes.choice(jobId(), key), body, version),
+          readAt ?? before?.version ?? 0,
+          (choice) => {
+            patchSheet((s) => ({ ...s, choices: replaceChoice(s.choices, choice) }));
+            const back = before ? { what, back: () => putChoice(key, what, before.value, 'undone', false) } : null;
+            patchState(store, { undo: undoable ? back : null });
+          },
+        );
+      };
+
+      const addReading = (typed: TypedReading, valueMm: number): string => {
+        const record = foresight.taken(jobId(), typed, session.personId(), valueMm);
+        standsFor(outbox.add(jobId(), { ...typed, id: record.id, takenAt: record.takenAt }, valueMm), record);
+        return record.id;
+      };
+
+      const withdraw = (reading: ReadingRecord): void => {
+        const { purpose, featureId, segmentId, quantity, stationMm, clockDeg, unit, instrumentId } = reading;
+        addReading(
+          {
+            purpose,
+            featureId,
+            segmentId,
+            quantity,
+            stationMm,
+            clockDeg,
+            unit,
+            instrumentId,
+            text: '',
+            partTempC: null,
+            dial: null,
+            supersedesId: reading.id,
+            withdrawn: true,
+            confirmed: true,
+          },
+          0,
+        );
+      };
+
+      return {
+        say,
+        refresh,
+        putChoice,
+        withdraw,
+        async open(id: string): Promise<void> {
+          patchState(store, { wantedId: id });
+          if (store.sheet()?.job.id !== id) {
+            const kept = readStored<{ part: TurnedPart; from: number } | null>(DRAFT_KEY + id, null);
+            patchState(store, { ...START, wantedId: id, draftPart: kept?.part ?? null, draftFrom: kept?.from ?? 0 });
+          }
+          try {
+            patchState(store, { sheet: withAcknowledged(await api.get<JobSheet>(routes.sheet(id))), missing: false });
+          } catch (e) {
+            if (e instanceof ApiProblem && e.details.status === 404) patchState(store, { missing: true });
+            else say('The server does not answer. The sheet comes when it is back.', true);
+          }
+        },
+        select: (selection: Partial<Selection>): void =>
+          patchState(store, (s) => ({ selection: { ...s.selection, quantity: null, ...selection } })),
+        show: (figure: Figure | null): void => patchState(store, { figure }),
+        lookAt: (pictured: 'worn' | 'new'): void => patchState(store, { pictured }),
+        /** Draws on without saving; kept in this browser, so that a reload loses nothing. */
+        draft(part: TurnedPart | null): void {
+          const saved = store.sheet()!.choices.find((c) => c.key === choiceKey.part)?.version ?? 0;
+          const draftFrom = store.draftPart() ? store.draftFrom() : saved;
+          if (part) writeStored(DRAFT_KEY + jobId(), { part, from: draftFrom });
+          else localStorage.removeItem(DRAFT_KEY + jobId());
+          patchState(store, { draftPart: part, draftFrom });
+        },
+        clearMessage: (): void => patchState(store, { message: null }),
+        takeTheirs: (): void => patchState(store, { conflict: null }),
+        async undoLast(): Promise<void> {
+          const undo = store.undo();
+          patchState(store, { undo: null });
+          await undo?.back();
+        },
+        /** Works out what a reading that is being typed would change; it does not count yet. */
+        foresee(typed: TypedReading, valueMm: number): void {
+          const sheet = store.shown();
+          if (sheet && shop.loaded()) foresight.foresee(sheet, shop.shop(), typed, session.personId(), valueMm);
+        },
+        /** Takes a reading; it counts at once and is on record as soon as the server has it. */
+        takeReading(input: TypedReading, valueMm: number): void {
+          const id = addReading(input, valueMm);
+          const find = (): ReadingRecord | undefined => store.shown()?.readings.find((r) => r.id === id);
+          const back = (): Promise<void> => {
+            const taken = find();
+            if (taken) withdraw(taken);
+            return Promise.resolve();
+          };
+          patchState(store, { undo: { what: `reading ${input.text}`, back } });
+        },
+        acknowledge: (stored: ReadingRecord): void => {
+          const waiting = store.shown()?.readings.findLast((r) => r.id === stored.id);
+          const reading = shareUnchanged(waiting, stored);
+          acknowledged.push(reading);
+          if (acknowledged.length > MOST_ACKNOWLEDGED) acknowledged.shift();
+          if (store.sheet()?.job.id === reading.jobId) patchSheet((s) => ({ ...s, readings: replaceById(s.readings, reading) }));
+        },
+        importReadings: async (csv: string, key: string): Promise<number> => {
+          const { stored } = await api.post<{ stored: number }>(routes.readingsFile(jobId()), { csv }, key);
+          await refresh();
+          return stored;
+        },
+        ...sheetResources({ api, jobId, attempt, patchSheet }),
+      };
+    },
+  ),
   withHooks((store, live = inject(Live), outbox = inject(Outbox), openJob = inject(OpenJob)) => ({
     onInit(): void {
       effect(() => openJob.set(store.sheet()?.job ?? null));

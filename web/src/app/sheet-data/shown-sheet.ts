@@ -3,6 +3,9 @@ import type { OutboxItem } from '../data';
 
 const keepWaiting = keeper<OutboxItem, ReadingRecord>();
 
+/** Says which record an item of the outbox stands for, so that it is the same object wherever it shows. */
+export const standsFor = (item: OutboxItem, record: ReadingRecord): ReadingRecord => keepWaiting(item, [], () => record);
+
 /** A reading on its way, as it will stand on record. */
 const waitingReading = (item: OutboxItem): ReadingRecord =>
   keepWaiting(item, [], () => {

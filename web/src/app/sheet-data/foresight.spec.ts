@@ -1,0 +1,65 @@
+import { testReading, testSheet, testShop } from '@iron-patch/core/testing';
+import { Foresight, type TypedReading } from './foresight';
+
+const typed: TypedReading = {
+  purpose: 'found',
+  featureId: 'barrel',
+  segmentId: null,
+  quantity: 'size',
+  stationMm: 20,
+  clockDeg: 90,
+  text: '40.10',
+  unit: 'mm',
+  instrumentId: 'tele',
+  partTempC: null,
+  dial: null,
+  supersedesId: null,
+  withdrawn: false,
+  confirmed: false,
+};
+const sheet = testSheet();
+const jobId = sheet.job.id;
+
+describe('a reading that is foreseen', () => {
+  let foresight: Foresight;
+  beforeEach(() => {
+    jest.useFakeTimers({ now: new Date('2026-11-25T10:00:00Z') });
+    foresight = new Foresight();
+    foresight.foresee(sheet, testShop, typed, 'tomas', 40.1);
+  });
+  afterEach(() => jest.useRealTimers());
+
+  it('is worked out before it is taken, and not again after', () => {
+    const record = foresight.taken(jobId, typed, 'tomas', 40.1);
+    expect(record).toMatchObject({ text: '40.10', valueMm: 40.1, personId: 'tomas', jobId });
+    expect(record).not.toHaveProperty('confirmed');
+    const then = { ...sheet, readings: [...sheet.readings, record] };
+    const repair = foresight.repairOf(then, testShop);
+    expect(foresight.repairOf({ ...then, readings: [...then.readings] }, testShop)).toBe(repair);
+    expect(repair.live).toContain(record);
+  });
+
+  it('does not count until it is taken', () => {
+    expect(foresight.repairOf(sheet, testShop).live).toHaveLength(sheet.readings.length);
+  });
+
+  it('is nothing when another number, place or person is taken', () => {
+    const foreseen = foresight.taken(jobId, typed, 'tomas', 40.1).id;
+    expect(foresight.taken(jobId, { ...typed, text: '40.11' }, 'tomas', 40.11).id).not.toBe(foreseen);
+    expect(foresight.taken(jobId, { ...typed, clockDeg: 0 }, 'tomas', 40.1).id).not.toBe(foreseen);
+    expect(foresight.taken(jobId, typed, 'ines', 40.1)).toMatchObject({ personId: 'ines' });
+    expect(foresight.taken('other', typed, 'tomas', 40.1)).toMatchObject({ jobId: 'other' });
+  });
+
+  it('takes the time of Enter when it stood in the line for long', () => {
+    jest.advanceTimersByTime(20_000);
+    expect(foresight.taken(jobId, typed, 'tomas', 40.1).takenAt).toBe('2026-11-25T10:00:20.000Z');
+  });
+
+  it('is worked out anew on a sheet that changed meanwhile', () => {
+    const record = foresight.taken(jobId, typed, 'tomas', 40.1);
+    const other = testReading({ featureId: 'barrel', stationMm: 20, clockDeg: 45, valueMm: 40.2 });
+    const then = { ...sheet, readings: [...sheet.readings, other, record] };
+    expect(foresight.repairOf(then, testShop).live).toHaveLength(sheet.readings.length + 2);
+  });
+});

@@ -1,0 +1,55 @@
+import { Injectable } from '@angular/core';
+import type { ReadingInput } from '@iron-patch/contract';
+import { workOut, type JobSheet, type ReadingRecord, type Repair, type Shop } from '@iron-patch/core';
+import { newId } from '../data';
+import { SAME_SHEET } from './shown-sheet';
+
+/** A reading as it is typed, before it has an identity. */
+export type TypedReading = Omit<ReadingInput, 'id' | 'takenAt'>;
+
+interface Foreseen {
+  readonly asked: string;
+  readonly record: ReadingRecord;
+  readonly sheet: JobSheet;
+  readonly shop: Shop;
+  readonly repair: Repair;
+}
+
+/** A reading that was foreseen longer ago than this takes its time when it is taken, ms. */
+const FRESH_MS = 5000;
+
+const nameOf = (typed: TypedReading, personId: string, valueMm: number): string => JSON.stringify([typed, personId, valueMm]);
+
+/**
+ * Works a reading out while it stands in the line and the hand is on its way to Enter, so that Enter has only to show it: on a job
+ * of thousands of readings that is half of the way to the next frame. Nothing foreseen counts before it is taken.
+ */
+@Injectable({ providedIn: 'root' })
+export class Foresight {
+  private foreseen: Foreseen | null = null;
+
+  foresee(sheet: JobSheet, shop: Shop, typed: TypedReading, personId: string, valueMm: number): void {
+    const record = this.recordOf(sheet.job.id, typed, personId, valueMm);
+    const then: JobSheet = { ...sheet, readings: [...sheet.readings, record] };
+    this.foreseen = { asked: nameOf(typed, personId, valueMm), record, sheet: then, shop, repair: workOut(then, shop) };
+  }
+
+  /** The record of a reading that is taken now: the foreseen one if it is the same and fresh. */
+  taken(jobId: string, typed: TypedReading, personId: string, valueMm: number): ReadingRecord {
+    const f = this.foreseen;
+    const same = f && f.record.jobId === jobId && f.asked === nameOf(typed, personId, valueMm);
+    if (same && Date.now() - Date.parse(f.record.takenAt) < FRESH_MS) return f.record;
+    return this.recordOf(jobId, typed, personId, valueMm);
+  }
+
+  /** What follows from a sheet: as foreseen when it is that sheet, else worked out. */
+  repairOf(sheet: JobSheet, shop: Shop): Repair {
+    const f = this.foreseen;
+    return f && f.shop === shop && SAME_SHEET.equal(f.sheet, sheet) ? f.repair : workOut(sheet, shop);
+  }
+
+  private recordOf(jobId: string, typed: TypedReading, personId: string, valueMm: number): ReadingRecord {
+    const { confirmed: _, ...rest } = typed;
+    return { ...rest, id: newId(), takenAt: new Date().toISOString(), jobId, personId, valueMm };
+  }
+}
