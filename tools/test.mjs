@@ -1,69 +1,70 @@
-import { spawnSync } from 'node:child_process';
+import { spawn } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { buildAll, root } from './build.mjs';
+import { root } from './build.mjs';
 import { freePort, postgres } from './postgres.mjs';
 
 const bin = (name) => join(root, 'node_modules/.bin', name);
 let passed = 0;
 let failed = 0;
 
+/** Runs a program to its end. */
+const run = (command, args, env = {}) =>
+  new Promise((resolve) => {
+    const child = spawn(command, args, { cwd: root, env: { ...process.env, ...env, FORCE_COLOR: '0' } });
+    let told = '';
+    child.stdout.on('data', (d) => (told += d));
+    child.stderr.on('data', (d) => (told += d));
+    child.on('error', (e) => resolve({ status: 1, told: e.message }));
+    child.on('close', (status) => resolve({ status, told }));
+  });
+
 /** One check that passes or fails as a whole. */
-function check(title, command, args) {
-  process.stdout.write(`${title} ... `);
-  const result = spawnSync(command, args, { cwd: root, encoding: 'utf8', env: { ...process.env, FORCE_COLOR: '0' } });
-  if (result.status === 0) passed++;
+async function check(title, command, args) {
+  const { status, told } = await run(command, args);
+  if (status === 0) passed++;
   else failed++;
-  console.log(result.status === 0 ? 'good' : `wrong\n${result.stdout}${result.stderr}`);
+  console.log(`${title} ... ${status === 0 ? 'good' : `wrong\n${told}`}`);
 }
 
 /** A set of Jest projects; each test counts. */
-function jest(title, projects, env, extra = []) {
-  process.stdout.write(`${title} ... `);
+async function jest(title, projects, env) {
   const directory = mkdtempSync(join(tmpdir(), 'iron-patch-jest-'));
   const file = join(directory, 'result.json');
-  const args = ['--selectProjects', ...projects, '--json', `--outputFile=${file}`, '--forceExit', ...extra];
-  const result = spawnSync(bin('jest'), args, {
-    cwd: root,
-    encoding: 'utf8',
-    env: { ...process.env, ...env, FORCE_COLOR: '0' },
-    maxBuffer: 1 << 28,
-  });
+  const args = ['--selectProjects', ...projects, '--json', `--outputFile=${file}`, '--forceExit', '--maxWorkers=2'];
+  const { told } = await run(bin('jest'), args, env);
   try {
-    const told = JSON.parse(readFileSync(file, 'utf8'));
-    passed += told.numPassedTests;
-    failed += told.numFailedTests + told.numRuntimeErrorTestSuites;
-    const wrong = told.numFailedTests + told.numRuntimeErrorTestSuites;
-    console.log(wrong ? `${wrong} wrong` : `${told.numPassedTests} good`);
-    if (wrong) for (const suite of told.testResults.filter((s) => s.status === 'failed')) console.log(suite.message);
+    const result = JSON.parse(readFileSync(file, 'utf8'));
+    passed += result.numPassedTests;
+    const wrong = result.numFailedTests + result.numRuntimeErrorTestSuites;
+    failed += wrong;
+    console.log(`${title} ... ${wrong ? `${wrong} wrong` : `${result.numPassedTests} good`}`);
+    if (wrong) for (const suite of result.testResults.filter((s) => s.status === 'failed')) console.log(suite.message);
   } catch {
     failed++;
-    console.log(`wrong\n${result.stdout}${result.stderr}`);
+    console.log(`${title} ... wrong\n${told}`);
   }
   rmSync(directory, { recursive: true, force: true });
 }
 
-/** Lint, types, arrows, unit, database and interface tests; the last line counts them. */
+const arrows = ['--config', '.dependency-cruiser.cjs', ...['core', 'contract', 'server', 'web', 'demo', 'gauge'].map((w) => `${w}/src`)];
+
+/** Lint, types, arrows, unit, database and interface tests; what does not need all of the machine goes side by side. The last line counts them. */
 export async function test() {
-  check('Format', bin('prettier'), ['--check', '.']);
-  check('Lint', bin('eslint'), ['.', '--max-warnings', '0']);
-  check('Types', process.execPath, ['tools/types.mjs']);
-  check('Dependency arrows', bin('depcruise'), [
-    '--config',
-    '.dependency-cruiser.cjs',
-    ...['core', 'contract', 'server', 'web', 'demo', 'gauge'].map((w) => `${w}/src`),
-  ]);
-  jest('Unit tests', ['core', 'contract', 'demo', 'gauge', 'web'], {});
+  const slow = check('Lint', bin('eslint'), ['.', '--max-warnings', '0']);
+  await check('Format', bin('prettier'), ['--check', '.']);
+  await check('Types', process.execPath, ['tools/types.mjs']);
+  await check('Dependency arrows', bin('depcruise'), arrows);
+  await slow;
+  await jest('Unit tests', ['core', 'contract', 'demo', 'gauge', 'web'], {});
   const directory = mkdtempSync(join(tmpdir(), 'iron-patch-test-'));
   const db = postgres(directory, await freePort(), { throwAway: true });
   try {
     db.start();
     const env = { IRON_PATCH_TEST_DATABASE_URL: db.url('postgres') };
-    jest('Database tests', ['server'], env);
-    buildAll();
-    passed++;
-    jest('Interface tests', ['e2e'], env, ['--maxWorkers=2']);
+    await Promise.all([jest('Database tests', ['server'], env), check('Build', process.execPath, ['tools/build-all.mjs'])]);
+    await jest('Interface tests', ['e2e'], env);
   } catch (e) {
     failed++;
     console.log(e.message);

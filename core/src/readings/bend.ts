@@ -1,4 +1,4 @@
-import { fitHarmonics, K95_VECTOR, type ClockPoint } from './harmonics';
+import { fitHarmonics, K95, K95_VECTOR, type ClockPoint } from './harmonics';
 
 /** Run-out of one station: r(t) = e cos(t - f) + form. */
 export interface RunOut {
@@ -49,6 +49,8 @@ export interface Bend {
   readonly stations: readonly RunOut[];
   /** Direction in which it bows out, degrees. */
   readonly planeDeg: number;
+  /** Half width of its 95 % band, degrees; 180 where the bow is lost in the scatter. */
+  readonly planePlusMinusDeg: number;
   /** Station of the largest bow, mm. */
   readonly highAtMm: number;
   /** Largest distance from the line through the supports, mm; the indicator shows twice this. */
@@ -66,18 +68,50 @@ interface Vector {
   readonly y: number;
 }
 
-/** Off the line through two supports; a chuck and centres turn about their own axis, which is that line already. */
-function offSupports(map: readonly RunOut[], supportsMm: readonly number[]): Vector[] {
-  const vectors = map.map((s) => ({ at: s.stationMm, x: s.x, y: s.y }));
-  if (supportsMm.length < 2) return vectors;
-  const [from, to] = [Math.min(...supportsMm), Math.max(...supportsMm)];
-  const near = (at: number): Vector => vectors.reduce((p, q) => (Math.abs(q.at - at) < Math.abs(p.at - at) ? q : p));
-  const [a, b] = [near(from), near(to)];
-  if (b.at - a.at < 1e-9) return vectors;
-  return vectors.map((v) => {
-    const share = (v.at - a.at) / (b.at - a.at);
+/** Stations that the line goes through, and how far from the first to the second each station lies; null for a line that is the axis itself. */
+interface SupportLine {
+  readonly a: number;
+  readonly b: number;
+  readonly shares: readonly number[];
+}
+
+/** The line through two supports; a chuck and centres turn about their own axis, which is that line already. */
+function supportLine(stations: readonly Vector[], supportsMm: readonly number[]): SupportLine | null {
+  if (supportsMm.length < 2) return null;
+  const near = (at: number): number => stations.reduce((p, q, i) => (Math.abs(q.at - at) < Math.abs(stations[p]!.at - at) ? i : p), 0);
+  const [a, b] = [near(Math.min(...supportsMm)), near(Math.max(...supportsMm))];
+  const span = stations[b]!.at - stations[a]!.at;
+  return span < 1e-9 ? null : { a, b, shares: stations.map((v) => (v.at - stations[a]!.at) / span) };
+}
+
+function offLine(stations: readonly Vector[], line: SupportLine | null): Vector[] {
+  if (!line) return [...stations];
+  const [a, b] = [stations[line.a]!, stations[line.b]!];
+  return stations.map((v, i) => {
+    const share = line.shares[i]!;
     return { at: v.at, x: v.x - a.x - share * (b.x - a.x), y: v.y - a.y - share * (b.y - a.y) };
   });
+}
+
+/**
+ * Half width of the 95 % band of the plane, degrees. The axis turns by the bow-weighted mean of what stands square to it,
+ * sum(bow x off) / sum(bow²); a station off a support line brings the scatter of both supports in.
+ *
+ * @param noiseMm scatter of one coordinate of one station, k = 1
+ */
+function planeBand(bows: readonly number[], square: readonly number[], line: SupportLine | null, noiseMm: number): number {
+  const strength = bows.reduce((s, b) => s + b * b, 0);
+  if (strength < 1e-18) return 180;
+  const free = bows.length - 1 - (line ? 2 : 0);
+  const seen = free > 0 ? Math.sqrt(square.reduce((s, o) => s + o * o, 0) / free) : 0;
+  const noise = Math.max(noiseMm, seen);
+  const weights = [...bows];
+  if (line) {
+    weights[line.a]! -= bows.reduce((s, b, i) => s + b * (1 - line.shares[i]!), 0);
+    weights[line.b]! -= bows.reduce((s, b, i) => s + b * line.shares[i]!, 0);
+  }
+  const rad = (K95 * noise * Math.hypot(...weights)) / strength;
+  return Math.min((rad * 180) / Math.PI, 180);
 }
 
 /** Top of the parabola through the largest station and its neighbours; the station itself at an end of the map. */
@@ -104,10 +138,9 @@ function crest(points: readonly { readonly at: number; readonly bow: number }[],
  */
 export function fitBend(map: readonly RunOut[], supportsMm: readonly number[]): Bend | null {
   if (map.length < 3) return null;
-  const vectors = offSupports(
-    [...map].sort((p, q) => p.stationMm - q.stationMm),
-    supportsMm,
-  );
+  const stations = [...map].sort((p, q) => p.stationMm - q.stationMm).map((s) => ({ at: s.stationMm, x: s.x, y: s.y }));
+  const line = supportLine(stations, supportsMm);
+  const vectors = offLine(stations, line);
   const xx = vectors.reduce((s, v) => s + v.x * v.x, 0);
   const yy = vectors.reduce((s, v) => s + v.y * v.y, 0);
   const xy = vectors.reduce((s, v) => s + v.x * v.y, 0);
@@ -120,13 +153,21 @@ export function fitBend(map: readonly RunOut[], supportsMm: readonly number[]): 
     k,
   );
   const planeDeg = ((((axis * 180) / Math.PI + (sign < 0 ? 180 : 0)) % 360) + 360) % 360;
+  const square = vectors.map((v) => v.y * Math.cos(axis) - v.x * Math.sin(axis));
   const inside = bows.reduce((s, p) => s + p.bow * p.bow, 0);
   const worst = map.reduce((p, q) => (q.plusMinusMm > p.plusMinusMm ? q : p));
   // The line through two supports brings their own scatter in.
-  const widen = supportsMm.length < 2 ? 1 : Math.sqrt(1.5);
+  const widen = line ? Math.sqrt(1.5) : 1;
+  const noiseMm = worst.plusMinusMm / 2 / K95_VECTOR;
   return {
     stations: map,
     planeDeg: Math.round(planeDeg * 1e6) / 1e6,
+    planePlusMinusDeg: planeBand(
+      bows.map((p) => p.bow),
+      square,
+      line,
+      noiseMm,
+    ),
     highAtMm: top.at,
     bowMm: top.bow,
     totalMm: 2 * top.bow,

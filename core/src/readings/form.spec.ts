@@ -196,6 +196,22 @@ describe('a bent shaft', () => {
     expect(bend.inPlane).toBeCloseTo(1, 9);
   });
 
+  it('tells how well its plane is known: 2 x scatter of a coordinate / root of the bows squared', () => {
+    // Eight angles by 0.002 leave 0.001 a coordinate; bows 0, 0.1414, 0.2, 0.1414, 0 have squares of 0.08 in all.
+    expect(fitBend(map(bowed), [])!.planePlusMinusDeg).toBeCloseTo(((2 * 0.001) / Math.sqrt(0.08) / Math.PI) * 180, 9);
+    // On V-blocks at the ends each of them weighs -0.2414 more: root of 0.08 + 2 x 0.2414² is 0.4434.
+    expect(fitBend(map(bowed), [0, 400])!.planePlusMinusDeg).toBeCloseTo(0.635, 3);
+    // A straight shaft has no plane.
+    expect(
+      fitBend(
+        map(() => 0),
+        [],
+      )!.planePlusMinusDeg,
+    ).toBe(180);
+    const scattered = map(bowed).map((s, i) => ({ ...s, x: s.x + (i % 2 ? 0.05 : -0.05) }));
+    expect(fitBend(scattered, [])!.planePlusMinusDeg).toBeGreaterThan(5);
+  });
+
   it('is taken from the line through the V-blocks', () => {
     const bend = fitBend(
       map((x) => bowed(x) + 0.05 + x * 0.0002),

@@ -104,7 +104,7 @@ function turnedFinding(m: Measured, noiseMm: number, unit: LengthUnit, figures: 
         )
       : null,
     words: bend
-      ? `High spot at ${placeWithUnit(Math.round(bend.highAtMm), unit)} along ${deg(bend.planeDeg)}.`
+      ? `High spot at ${placeWithUnit(Math.round(bend.highAtMm), unit)} along ${deg(bend.planeDeg)} ±${deg(Math.max(bend.planePlusMinusDeg, 1))}.`
       : worst
         ? `High along ${deg(worst.highDeg)}; ${formatWithUnit(worst.fromEccentricMm, unit)} of it is off centre${worst.formMm === null ? '' : `, ${formatWithUnit(worst.formMm, unit)} form`}.`
         : '',

@@ -102,10 +102,9 @@ function bendTrials(uniform: () => number, normal: () => number): Pick<Record<Re
   );
   const bend = fitBend(map, [])!;
   const off = ((bend.planeDeg - planeDeg + 540) % 360) - 180;
-  const spreadDeg = ((bend.plusMinusMm / bend.totalMm) * 180) / Math.PI;
   return {
     bend: { truth: 2 * bowMm, found: bend.totalMm, plusMinus: bend.plusMinusMm },
-    'direction of the bend': { truth: 0, found: off, plusMinus: spreadDeg },
+    'direction of the bend': { truth: 0, found: off, plusMinus: bend.planePlusMinusDeg },
   };
 }
 

@@ -4,3 +4,4 @@ export { PartPicture } from './part-picture';
 export { PolarSection } from './polar-section';
 export { IndicatorMap } from './indicator-map';
 export { ProfileChart } from './profile-chart';
+export { PlacePicker } from './place-picker';

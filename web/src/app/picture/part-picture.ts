@@ -2,7 +2,9 @@ import { ChangeDetectionStrategy, Component, computed, inject, input } from '@an
 import { formatLength, toUnit, fromUnit, type OutlinePoint, type PictureModel, type PictureSpan } from '@iron-patch/core';
 import { scaleLinear } from 'd3-scale';
 import { SheetStore } from '../sheet-data';
-import { Axis, LANE_NAME_PX } from './axis';
+import { Axis } from './axis';
+import { PlacePicker } from './place-picker';
+import { TouchLayer } from './touch-layer';
 
 /** Room below the part for the axis, and above it for the mates' names, px. */
 const BELOW = 36;
@@ -17,6 +19,7 @@ const SIZE_PX = 70;
 /** The part on layout blue: half section above the centre line, outside below, the mates dashed round it. */
 @Component({
   selector: 'ip-part-picture',
+  imports: [TouchLayer],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (model(); as m) {
@@ -104,6 +107,9 @@ const SIZE_PX = 70;
         </g>
         @if (axis.cursorPx(); as c) {
           <line [attr.x1]="c" [attr.x2]="c" y1="0" [attr.y2]="heightPx()" class="cursor" />
+        }
+        @if (picker.asking()) {
+          <g ipTouchLayer [heightPx]="heightPx()"></g>
         }
         @if (!m.outline.length && !m.mates.length) {
           <text [attr.x]="axis.widthPx() / 2" [attr.y]="centre() - 14" text-anchor="middle" class="title">Nothing to draw yet</text>
@@ -211,13 +217,13 @@ const SIZE_PX = 70;
 export class PartPicture {
   protected readonly store = inject(SheetStore);
   protected readonly axis = inject(Axis);
+  protected readonly picker = inject(PlacePicker);
   protected readonly Math = Math;
   protected readonly wearTimes = WEAR_TIMES;
   /** Lower where the station's own work needs the room. */
   readonly heightPx = input(196);
   protected readonly centre = computed(() => ABOVE + this.roomPx());
   private readonly roomPx = computed(() => (this.heightPx() - ABOVE - BELOW) / 2);
-  protected readonly left = LANE_NAME_PX;
   protected readonly model = computed<PictureModel | null>(() => this.store.picture());
   private readonly radial = computed(() =>
     scaleLinear()

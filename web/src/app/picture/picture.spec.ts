@@ -4,7 +4,7 @@ import { TestBed } from '@angular/core/testing';
 import { FakeServer } from '../../testing/fake-server';
 import { openSheet, show, words } from '../../testing/open-sheet';
 import type { SheetStore } from '../sheet-data';
-import { Axis, Lanes, PartPicture, PolarSection } from './index';
+import { Axis, Lanes, PartPicture, PlacePicker, PolarSection } from './index';
 
 let store: InstanceType<typeof SheetStore>;
 const places = testSheet().features.map((f) =>
@@ -50,6 +50,44 @@ describe('the picture', () => {
     const inch = { ...testSheet({ features: places }) };
     store = await openSheet(new FakeServer({ ...inch, job: { ...inch.job, unit: 'in' } }));
     expect(words(await show(PartPicture))).toMatch(/1 2 3 4|0 0\.5 1/);
+  });
+});
+
+describe('a place that a form asks for', () => {
+  it('is where the picture is touched, to half a millimetre', async () => {
+    await open();
+    const [picker, axis] = [TestBed.inject(PlacePicker), TestBed.inject(Axis)];
+    const fixture = await show(PartPicture);
+    const over = (): SVGElement | null => (fixture.nativeElement as HTMLElement).querySelector('.over');
+    expect(over()).toBeNull();
+    const answer = jest.fn();
+    picker.ask(answer);
+    await fixture.whenStable();
+    expect(words(fixture)).toContain('Touch the place');
+    const px = axis.scale()(40.2);
+    // The test's browser has no layout: the drawing begins at 0 and is as wide as the axis says.
+    jest.spyOn(SVGElement.prototype, 'getBoundingClientRect').mockReturnValue({ left: 0, width: axis.widthPx() } as unknown as DOMRect);
+    over()!.dispatchEvent(new MouseEvent('pointermove', { clientX: px }));
+    await fixture.whenStable();
+    expect(words(fixture)).toContain('40 mm');
+    over()!.dispatchEvent(new MouseEvent('click', { clientX: px }));
+    expect(answer).toHaveBeenCalledWith(40);
+    await fixture.whenStable();
+    expect(over()).toBeNull();
+    jest.restoreAllMocks();
+  });
+
+  it('is asked for no more after Escape', async () => {
+    await open();
+    const picker = TestBed.inject(PlacePicker);
+    const fixture = await show(PartPicture);
+    const answer = jest.fn();
+    picker.ask(answer);
+    await fixture.whenStable();
+    document.dispatchEvent(new KeyboardEvent('keydown', { key: 'Escape' }));
+    expect(picker.asking()).toBe(false);
+    picker.answer(12);
+    expect(answer).not.toHaveBeenCalled();
   });
 });
 

@@ -8,6 +8,7 @@ import type { SheetStore } from '../sheet-data';
 import { Diagnosis } from './decide/diagnosis';
 import { Measure } from './measure/measure';
 import { Photos } from './receive/photos';
+import { PlacePicker } from '../picture';
 import { LoosePieces } from './strip/loose-pieces';
 import { NoReturn } from './strip/no-return';
 import { Strip } from './strip/strip';
@@ -177,7 +178,7 @@ describe('Measure', () => {
     await open({ features: [...testSheet().features, rod], readings: [...testSheet().readings, ...readings] });
     store.select({ spanId: 'rod' });
     const fixture = await show(Measure);
-    expect(words(fixture)).toContain('High spot at 50 mm along 0°.');
+    expect(words(fixture)).toContain('High spot at 50 mm along 0° ±');
     expect(words(fixture)).toContain('press here, high spot up');
     await type(fixture, 'input[name=hardness]', '42');
     await press(fixture, 'Keep');
@@ -205,4 +206,17 @@ it('ranks causes by what the readings say, and asks for what is done against the
   await press(fixture, 'Save cause and route');
   expect(body(1).value).toMatchObject({ cure: 'bronze bush that can be changed' });
   expect(store.sheet()!.choices.find((c) => c.key === choiceKey.route)).toBeDefined();
+});
+
+it('takes where something was found from a touch on the picture, along the component that it is on', async () => {
+  const components = testSheet().components.map((c) => (c.id === testSheet().components[0]!.id ? { ...c, axisOffsetMm: 15 } : c));
+  await open({ components });
+  const fixture = await show(Diagnosis);
+  await press(fixture, 'Pick something that was found');
+  await press(fixture, 'Touch it on the picture');
+  TestBed.inject(PlacePicker).answer(62.5);
+  await fixture.whenStable();
+  expect((fixture.nativeElement.querySelector('ip-length input') as HTMLInputElement).value).toBe('47.5');
+  await press(fixture, 'Add the finding');
+  expect(body().value).toMatchObject({ componentId: components[0]!.id, atMm: 47.5 });
 });

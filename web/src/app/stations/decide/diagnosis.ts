@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, linkedSignal, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import {
   CAUSE_IDS,
@@ -16,6 +16,7 @@ import {
 } from '@iron-patch/core';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { newId } from '../../data';
+import { PlacePicker } from '../../picture';
 import { SheetStore } from '../../sheet-data';
 import { ChooseField, LengthInput, type Option } from '../../show';
 
@@ -31,6 +32,7 @@ const SHOWN_REASONS = 3;
 })
 export class Diagnosis {
   protected readonly store = inject(SheetStore);
+  protected readonly picker = inject(PlacePicker);
   protected readonly findingOptions: readonly Option[] = FINDING_IDS.map((id) => [id, FINDINGS[id].name] as const);
   protected readonly causeOptions: readonly Option[] = [['', 'none of the list'], ...CAUSE_IDS.map((id) => [id, CAUSES[id].name] as const)];
   protected readonly found = computed(() => {
@@ -57,6 +59,10 @@ export class Diagnosis {
   protected readonly cures = computed(() => (this.causeId() ? CAUSES[this.causeId() as CauseId].cures : []));
   protected readonly routes = computed(() => [...new Set(this.found().flatMap((f) => FINDINGS[f.value.findingId as FindingId].routes))]);
   protected readonly problem = signal('');
+
+  constructor() {
+    inject(DestroyRef).onDestroy(() => this.picker.cancel());
+  }
 
   protected nameOf(f: Item<FindingChoice>): string {
     return FINDINGS[f.value.findingId as FindingId].name;
@@ -90,10 +96,25 @@ export class Diagnosis {
     void this.store
       .putChoice(choiceKey.finding(newId()), FINDINGS[this.findingId() as FindingId].name.toLowerCase(), value)
       .then(() => {
-        this.adding.set(false);
+        this.leave();
         this.atMm.set(null);
       })
       .catch(() => undefined);
+  }
+
+  /** The next touch on the picture says where, along the component that it is on. */
+  protected touch(button: EventTarget | null): void {
+    if (this.picker.asking()) return this.picker.cancel();
+    this.picker.ask((atMm) => {
+      const offset = this.store.sheet()?.components.find((c) => c.id === this.componentId())?.axisOffsetMm ?? 0;
+      this.atMm.set(atMm - offset);
+      (button as HTMLElement | null)?.focus();
+    });
+  }
+
+  protected leave(): void {
+    this.picker.cancel();
+    this.adding.set(false);
   }
 
   protected takeOff(f: Item<FindingChoice>): void {

@@ -1,0 +1,3 @@
+import { buildAll } from './build.mjs';
+
+buildAll();
