@@ -31,6 +31,22 @@ describe('what was it?', () => {
     expect(r.note).toContain('cannot be told apart');
   });
 
+  it('counts as wear only what lies beyond the band that it was made to', () => {
+    // 40 f7 is 39.950 to 39.975 (ISO 286-2).
+    const said = (worn: number): string =>
+      recoverNominal({
+        side: 'outside',
+        use: 'running',
+        land: { sizeMm: 39.96, uMm: 0.002 },
+        worn: { sizeMm: worn, uMm: 0.002 },
+      })
+        .ranked.find((r) => r.sizeMm === 40 && r.unit === 'mm')!
+        .reasons.join('; ');
+    expect(said(39.9)).toContain('means at least 0.050 of wear');
+    expect(said(39.955)).toContain('its least worn place is still within f7');
+    expect(said(39.99)).toContain('worn place stands 0.015 on the wrong side');
+  });
+
   it('gives probabilities that sum to one, and none without evidence', () => {
     const r = recoverNominal({ side: 'inside', land: null, worn: { sizeMm: 40.16, uMm: 0.008 } });
     expect(r.ranked.reduce((s, x) => s + x.probability, 0)).toBeCloseTo(1, 9);

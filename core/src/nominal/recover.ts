@@ -1,7 +1,8 @@
 import { formatLength, type LengthUnit } from '../quantity';
 import type { NominalEvidence } from './likelihood';
 import { recoverMachine, type MachineBelief, type MachineFeature, type Weighed } from './machine';
-import { bandFor, madeBands } from './made';
+import { bandFor, madeBands, type MadeBand } from './made';
+import type { Side } from '../readings';
 
 /** A candidate with what the evidence makes of it. */
 export interface RankedNominal {
@@ -49,6 +50,15 @@ const madeMiddle = (w: Weighed, e: NominalEvidence): number => {
   return (band.lowMm + band.highMm) / 2;
 };
 
+/** What a worn place means if it was made to that band: only what lies beyond the band is sure to be wear. */
+function wornWords(sizeMm: number, side: Side, band: MadeBand, unit: LengthUnit): string {
+  const [over, under] = [sizeMm - band.highMm, band.lowMm - sizeMm];
+  const [gone, grown] = side === 'outside' ? [under, over] : [over, under];
+  if (gone > 0) return `means at least ${show(gone, unit)} of wear`;
+  if (grown > 0) return `worn place stands ${show(grown, unit)} on the wrong side: deposit or burr?`;
+  return `its least worn place is still within ${band.words}`;
+}
+
 function reasonsFor(w: Weighed, f: MachineFeature, twins: readonly MachineFeature[], belief: MachineBelief): string[] {
   const { candidate: c } = w;
   const bands = madeBands(c.sizeMm, c.unit, f.side, f.use ?? 'any');
@@ -65,15 +75,7 @@ function reasonsFor(w: Weighed, f: MachineFeature, twins: readonly MachineFeatur
     const own = bandFor(madeBands(c.sizeMm, c.unit, twin.side, twin.use ?? 'any'), twin.land!.sizeMm);
     said.push(`the unworn land that belongs to it ${against(twin.land!.sizeMm, own)}`);
   }
-  if (f.worn) {
-    const middle = (band.lowMm + band.highMm) / 2;
-    const wear = f.side === 'outside' ? middle - f.worn.sizeMm : f.worn.sizeMm - middle;
-    said.push(
-      wear >= 0
-        ? `means at least ${show(wear, c.unit)} of wear`
-        : `worn place stands ${show(-wear, c.unit)} on the wrong side: deposit or burr?`,
-    );
-  }
+  if (f.worn) said.push(wornWords(f.worn.sizeMm, f.side, band, c.unit));
   for (const also of c.also) said.push(`also ${also}`);
   const unit = c.unit === 'in' ? belief.inch : 1 - belief.inch;
   if (unit > INCH_TO_TELL) said.push(`all places together speak for ${c.unit === 'in' ? 'inch' : 'metric'}`);

@@ -12,5 +12,6 @@ export {
   type InchFraction,
 } from './format-length';
 export { parseNumber, parseSignedNumber, type TypedNumber } from './parse-number';
+export { significant } from './significant';
 export { parseNumberList } from './parse-number-list';
 export { parseLength, MOST_LENGTH_MM, type TypedLength, type ParseLengthOptions } from './parse-length';

@@ -27,7 +27,7 @@ it('temperatures and the metal round the hole are asked for and kept', () => {
 
 it('an own target is its clearance, is found again by its id, and can be chosen', () => {
   const fit = fitOf();
-  const own = ownOption(fit, 40.123, 'mm')!;
+  const own = ownOption(fit, 40.123)!;
   expect(own.id).toBe('own:0.0770');
   expect(own.kept).toMatchObject({ value: { upperMm: expect.closeTo(40.123, 9) } });
   const chosen = fitOf({ choices: [testChoice(choiceKey.fit('barrel'), { schoolId: own.id, hole: 'keep', truedMm: null })] });

@@ -12,7 +12,7 @@ import {
   type School,
 } from '../fits';
 import type { Outcome } from '../outcome';
-import type { LengthUnit } from '../quantity';
+import { formatWithUnit, type LengthUnit } from '../quantity';
 import { isDiameter } from '../readings';
 import { minus, plus, ruled, sumOf, workedOut, type Figure } from '../working';
 import { chosenFit, type FitChoice } from './choices';
@@ -49,6 +49,9 @@ export interface FitFinding {
   readonly hole: FeatureFinding;
   readonly options: readonly SchoolOption[];
   readonly setting: DeskSetting;
+  /** Smallest usual size at which the hole cleans up all round, and the size it is bored to where it is trued, mm; null while it is not measured. */
+  readonly cleanUpMm: number | null;
+  readonly truedMm: number | null;
   readonly choice: FitChoice | null;
   /** The target by the choice, or by the house default while nothing is chosen. */
   readonly target: PinTarget | null;
@@ -74,8 +77,7 @@ const measuredHole = (hole: FeatureFinding): MeasuredHole => ({
   nominalMm: hole.chosenNominal?.sizeMm,
 });
 
-function optionFor(school: School, hole: FeatureFinding, setting: DeskSetting, unit: LengthUnit): SchoolOption {
-  const truedMm = truedSizeMm(hole.shape!.largestMm, unit);
+function optionFor(school: School, hole: FeatureFinding, setting: DeskSetting, truedMm: number): SchoolOption {
   const kept = pinForKeptHole(measuredHole(hole), school);
   return {
     school,
@@ -93,8 +95,11 @@ function optionFor(school: School, hole: FeatureFinding, setting: DeskSetting, u
  *
  * @param upperMm largest that the pin may be, mm
  */
-export const ownOption = (fit: Pick<FitFinding, 'hole' | 'setting'>, upperMm: number, unit: LengthUnit): SchoolOption | null =>
-  fit.hole.shape ? optionFor({ kind: 'own', clearanceMm: fit.hole.shape.smallestMm - upperMm }, fit.hole, fit.setting, unit) : null;
+export const ownOption = (
+  { hole, setting, truedMm }: Pick<FitFinding, 'hole' | 'setting' | 'truedMm'>,
+  upperMm: number,
+): SchoolOption | null =>
+  hole.shape ? optionFor({ kind: 'own', clearanceMm: hole.shape.smallestMm - upperMm }, hole, setting, truedMm ?? upperMm) : null;
 
 function figuresFor(hole: FeatureFinding, target: PinTarget, choice: FitChoice, unit: LengthUnit): FitFigures {
   const id = hole.feature.id;
@@ -126,18 +131,31 @@ function figuresFor(hole: FeatureFinding, target: PinTarget, choice: FitChoice, 
   };
 }
 
+/** Why a hole cannot be bored to that size; null when it can. */
+export function truedTooSmall(largestMm: number, truedMm: number | null, unit: LengthUnit): string | null {
+  if (truedMm === null || truedMm >= largestMm) return null;
+  const show = (mm: number): string => formatWithUnit(mm, unit);
+  return `Bored to ${show(truedMm)} the widest place, ${show(largestMm)}, would not clean up. ${show(truedSizeMm(largestMm, unit))} or more does.`;
+}
+
 function fitOf(hole: FeatureFinding, features: readonly FeatureFinding[], sheet: JobSheet, shop: Shop): FitFinding {
   const choice = chosenFit(sheet, hole.feature.id);
   const setting = deskSetting(hole, sheet);
-  const options = hole.shape ? schoolsFor(hole, features, choice, shop).map((s) => optionFor(s, hole, setting, sheet.job.unit)) : [];
+  const { unit } = sheet.job;
+  const largestMm = hole.shape?.largestMm ?? null;
+  const cleanUpMm = largestMm === null ? null : truedSizeMm(largestMm, unit);
+  const truedMm = choice?.truedMm ?? cleanUpMm;
+  const options = truedMm === null ? [] : schoolsFor(hole, features, choice, shop).map((s) => optionFor(s, hole, setting, truedMm));
   const used: FitChoice = choice ?? { schoolId: HOUSE_DEFAULT_SCHOOL, hole: 'keep', truedMm: null };
-  const base = { hole, options, choice, setting };
+  const base = { hole, options, choice, setting, cleanUpMm, truedMm };
   const option = options.find((o) => o.id === used.schoolId);
   if (!hole.shape) return { ...base, target: null, figures: null, problem: 'Measure the hole first.' };
+  const small = used.hole === 'true' ? truedTooSmall(hole.shape.largestMm, used.truedMm, unit) : null;
+  if (small) return { ...base, target: null, figures: null, problem: small };
   if (!option) return { ...base, target: null, figures: null, problem: `The house rule "${used.schoolId}" is gone. Choose another.` };
   const outcome = used.hole === 'keep' ? option.kept : used.truedMm === null ? option.trued : pinForTruedHole(used.truedMm, option.school);
   if (!outcome.ok) return { ...base, target: null, figures: null, problem: outcome.problems[0]!.message };
-  return { ...base, target: outcome.value, figures: figuresFor(hole, outcome.value, used, sheet.job.unit), problem: null };
+  return { ...base, target: outcome.value, figures: figuresFor(hole, outcome.value, used, unit), problem: null };
 }
 
 /** Every inside feature of a mate, as a hole that the new part must fit. */

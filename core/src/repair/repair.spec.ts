@@ -57,6 +57,21 @@ describe('the check case, measured', () => {
     expect(lines.join('\n')).toContain('read as "40.16" with Telescoping gauge and mic by Tomas Quill, 2026-11-20');
   });
 
+  it('bores the hole to the size that was chosen, every school for it, but never to one that does not clean up', () => {
+    const bored = (truedMm: number) =>
+      workOut(testSheet({ choices: [testChoice(choiceKey.fit('barrel'), { schoolId: 'grease', hole: 'true', truedMm })] }), testShop)
+        .fits[0]!;
+    const fit = bored(40.6);
+    expect(fit).toMatchObject({ truedMm: 40.6, problem: null });
+    expect(fit.cleanUpMm).toBeCloseTo(40.35, 9);
+    // Grease: 0.0020 in and 0.0015 per inch of 40.6 mm: 0.0508 + 0.0609.
+    expect(fit.target!.upperMm).toBeCloseTo(40.6 - 0.0508 - 0.0609, 6);
+    expect(fit.options.every((o) => o.truedMm === 40.6)).toBe(true);
+    const small = bored(40.2);
+    expect(small.target).toBeNull();
+    expect(small.problem).toBe('Bored to 40.200 mm the widest place, 40.310 mm, would not clean up. 40.350 mm or more does.');
+  });
+
   it('shows every school with the hole kept and trued', () => {
     const ids = repair.fits[0]!.options.map((o) => o.id);
     expect(ids).toEqual(expect.arrayContaining(['grease', 'close', 'iso:f7', 'iso:p6']));

@@ -1,4 +1,4 @@
-import { formatLength, USUAL_DECIMALS, type LengthUnit } from '../quantity';
+import { formatLength, significant, USUAL_DECIMALS, type LengthUnit } from '../quantity';
 import type { Figure } from './figure';
 
 /** One line of the working: a figure told in words, with how deep in the chain it stands. */
@@ -31,17 +31,17 @@ export function showValue(figure: Figure, unit: LengthUnit, decimals = USUAL_DEC
     case 'angle':
       return `${((figure.value * 180) / Math.PI).toFixed(3)}°`;
     case 'stress':
-      return `${figure.value.toPrecision(3)} MPa`;
+      return `${significant(figure.value, 3)} MPa`;
     case 'force':
-      return Math.abs(figure.value) >= 1000 ? `${(figure.value / 1000).toPrecision(3)} kN` : `${figure.value.toPrecision(3)} N`;
+      return Math.abs(figure.value) >= 1000 ? `${significant(figure.value / 1000, 3)} kN` : `${significant(figure.value, 3)} N`;
     case 'torque':
-      return `${figure.value.toPrecision(3)} Nm`;
+      return `${significant(figure.value, 3)} Nm`;
     case 'time':
       return `${figure.value.toFixed(1)} min`;
     case 'price':
       return figure.value.toFixed(2);
     case 'ratio':
-      return figure.value.toPrecision(3);
+      return significant(figure.value, 3);
   }
 }
 

@@ -1,12 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import { choiceKey, originalSizeMm, type FeatureFinding, type FitFinding, type RankedNominal, type SchoolOption } from '@iron-patch/core';
+import { choiceKey, originalSizeMm, type FeatureFinding, type FitFinding, type RankedNominal } from '@iron-patch/core';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { ShopStore } from '../../data';
 import { SheetStore } from '../../sheet-data';
 import { FigureButton } from '../../show';
 import { Diagnosis } from './diagnosis';
-import { FitDesk } from './fit-desk';
+import { FitDesk, type PickedFit } from './fit-desk';
 
 /** What it was, which fit each mate gets, hole kept or trued, and why it wore. */
 @Component({
@@ -70,10 +70,16 @@ export class Decide {
       (f) => f.component.role === 'worn' && f.feature.land === 'worn' && f.nominal.ranked.length,
     ),
   );
-  protected choose(fit: FitFinding, o: SchoolOption, hole: 'keep' | 'true'): void {
+  /** Several holes on one pin are bored in one setting: the size at which all of them clean up. */
+  protected readonly inLineMm = computed(() => {
+    const sizes = this.fits().flatMap((f) => f.cleanUpMm ?? []);
+    return sizes.length > 1 ? Math.max(...sizes) : null;
+  });
+
+  protected choose(fit: FitFinding, { option, hole, truedMm }: PickedFit): void {
     const name = fit.hole.feature.name.toLowerCase();
     void this.store
-      .putChoice(choiceKey.fit(fit.hole.feature.id), `fit of ${name}`, { schoolId: o.id, hole, truedMm: null }, this.reason())
+      .putChoice(choiceKey.fit(fit.hole.feature.id), `fit of ${name}`, { schoolId: option.id, hole, truedMm }, this.reason())
       .catch(() => undefined);
   }
 
@@ -82,6 +88,12 @@ export class Decide {
     const who = this.shop.shop().people.find((p) => p.id === choice?.personId)?.name ?? 'somebody';
     const why = choice?.reason ? `Why: ${choice.reason}` : 'No reason was written down.';
     return `Chosen by ${who}. ${why}`;
+  }
+
+  /** What speaks for the first, as a sentence. */
+  protected reasons(f: FeatureFinding): string {
+    const said = f.nominal.ranked[0]?.reasons.join('; ') ?? '';
+    return said && `${said[0]!.toUpperCase()}${said.slice(1)}.`;
   }
 
   protected chosen(f: FeatureFinding): number | null {

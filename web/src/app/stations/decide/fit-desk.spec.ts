@@ -73,7 +73,7 @@ it('moves an own target by arrow keys, by typing, and by dragging; picking it na
   slider(fixture).dispatchEvent(key('PageUp'));
   await fixture.whenStable();
   expect(own(fixture)).toContain('40.060 mm');
-  await type(fixture, 'input[inputmode=decimal]', '40.1');
+  await type(fixture, '.own input[inputmode=decimal]', '40.1');
   expect(own(fixture)).toContain('40.100 mm');
   jest.spyOn(slider(fixture), 'getBoundingClientRect').mockReturnValue({ left: 0, width: 200 } as DOMRect);
   const down = new MouseEvent('pointerdown', { clientX: 100, buttons: 1, cancelable: true });
@@ -82,7 +82,7 @@ it('moves an own target by arrow keys, by typing, and by dragging; picking it na
   const dragged = Number(slider(fixture).getAttribute('aria-valuenow'));
   expect(dragged).not.toBeCloseTo(40.1, 3);
   expect(dragged * 1000).toBeCloseTo(Math.round(dragged * 1000), 6);
-  await type(fixture, 'input[inputmode=decimal]', '40.1');
+  await type(fixture, '.own input[inputmode=decimal]', '40.1');
   await press(fixture, 'Own target, keep the hole, pin 40.100');
   expect(picked[0]!.hole).toBe('keep');
   expect(picked[0]!.option.id).toMatch(/^own:0\.0\d+$/);
@@ -101,4 +101,50 @@ it('refuses to crack a hub in the words of the shop', async () => {
   );
   const fixture = await show(FitDesk, { fit: store.repair()!.fits[0] });
   expect(words(fixture)).toContain('would crack the hub');
+});
+
+describe('a hole that is bored true', () => {
+  const boreTo = async (fixture: Awaited<ReturnType<typeof open>>['fixture'], text: string): Promise<void> => {
+    await type(fixture, '.truing input', text);
+    (fixture.nativeElement.querySelector('.truing input') as HTMLInputElement).dispatchEvent(new Event('blur'));
+    await fixture.whenStable();
+  };
+
+  it('starts at the smallest usual size that cleans up, and needs no size of its own then', async () => {
+    const { fixture, picked } = await open();
+    expect(words(fixture)).toContain('It cleans up from 40.350 on.');
+    await press(fixture, 'Running in grease or dirt, true the hole, pin 40.239');
+    expect(picked[0]).toMatchObject({ hole: 'true', truedMm: null });
+  });
+
+  it('takes a size that is typed, and every pin follows it', async () => {
+    const { fixture, picked } = await open();
+    await boreTo(fixture, '40.6');
+    expect(words(fixture)).toContain('trued to 40.600');
+    await press(fixture, 'Running in grease or dirt, true the hole, pin 40.488');
+    expect(picked[0]).toMatchObject({ hole: 'true', truedMm: 40.6 });
+  });
+
+  it('says when a size does not clean up, and offers no pin for it', async () => {
+    const { fixture } = await open();
+    await boreTo(fixture, '40.2');
+    expect(words(fixture)).toContain('would not clean up');
+    expect(words(fixture)).not.toContain('true the hole, pin');
+  });
+
+  it('can go in line with the other holes of the job', async () => {
+    const { fixture, picked } = await open();
+    fixture.componentRef.setInput('inLineMm', 40.5);
+    await fixture.whenStable();
+    await press(fixture, 'All holes in line: 40.500');
+    expect(words(fixture)).not.toContain('All holes in line');
+    await press(fixture, 'Running in grease or dirt, true the hole');
+    expect(picked[0]).toMatchObject({ truedMm: 40.5 });
+  });
+
+  it('leaves an own target where the hole as it is wants it', async () => {
+    const { fixture } = await open([testChoice(choiceKey.fit('barrel'), { schoolId: 'grease', hole: 'true', truedMm: 40.6 })]);
+    expect(words(fixture)).toContain('trued to 40.600');
+    expect(own(fixture)).toMatch(/^40[.]049 mm/);
+  });
 });

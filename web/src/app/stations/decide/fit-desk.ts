@@ -6,8 +6,11 @@ import {
   fromUnit,
   HOUSE_DEFAULT_SCHOOL,
   ownOption,
+  pinForTruedHole,
   REFERENCE_TEMP_C,
+  significant,
   toUnit,
+  truedTooSmall,
   type DeskOutlook,
   type FitFinding,
   type PinTarget,
@@ -23,6 +26,8 @@ import { RunningForm } from './running-form';
 export interface PickedFit {
   readonly option: SchoolOption;
   readonly hole: 'keep' | 'true';
+  /** Size that a trued hole is bored to, mm; null for the smallest usual one that cleans up. */
+  readonly truedMm: number | null;
 }
 
 /** One row of the desk, ready to show. */
@@ -49,7 +54,7 @@ const STEP = { mm: 0.001, in: 0.0001 } as const;
 function goesWords({ goesIn, push }: DeskOutlook): string {
   const [way, share] = (Object.entries(goesIn) as [keyof typeof WAYS, number][]).sort((a, b) => b[1] - a[1])[0]!;
   const newton = push && way === 'presses' ? push.pushForceN : 0;
-  const force = newton >= 1000 ? `, ${(newton / 1000).toPrecision(2)}\u00a0kN` : newton ? `, ${newton.toPrecision(2)}\u00a0N` : '';
+  const force = newton >= 1000 ? `, ${significant(newton / 1000, 2)}\u00a0kN` : newton ? `, ${significant(newton, 2)}\u00a0N` : '';
   return `${WAYS[way]}${share > 0.995 ? '' : ` ${Math.round(share * 100)}\u00a0%`}${force}`;
 }
 
@@ -67,6 +72,8 @@ const LAST_TICK = 92;
 export class FitDesk {
   protected readonly store = inject(SheetStore);
   readonly fit = input.required<FitFinding>();
+  /** The size at which every hole of the job cleans up, where there are several: for boring them in line. */
+  readonly inLineMm = input<number | null>(null);
   readonly picked = output<PickedFit>();
   protected readonly houseDefault = HOUSE_DEFAULT_SCHOOL;
   protected readonly unit = computed(() => this.store.unit());
@@ -74,9 +81,19 @@ export class FitDesk {
   /** Largest that an own pin may be, mm: starts where the pin stands now. */
   protected readonly ownMm = linkedSignal<string, number>({
     source: () => this.fit().hole.feature.id,
-    computation: () => this.fit().target?.upperMm ?? this.fit().hole.shape!.smallestMm,
+    computation: () => {
+      const { choice, target, hole, options } = this.fit();
+      const house = options.find((o) => o.id === HOUSE_DEFAULT_SCHOOL)?.kept;
+      // An own target is for the hole as it is.
+      const kept = choice?.hole === 'true' ? (house?.ok ? house.value : null) : target;
+      return kept?.upperMm ?? hole.shape!.smallestMm;
+    },
   });
-  protected readonly own = computed(() => ownOption(this.fit(), this.ownMm(), this.unit()));
+  protected readonly own = computed(() => ownOption(this.fit(), this.ownMm()));
+
+  /** Size that the hole is bored to where it is trued, mm: as chosen, or as typed here. */
+  protected readonly truedMm = linkedSignal<number>(() => this.fit().truedMm!);
+  protected readonly tooSmall = computed(() => truedTooSmall(this.fit().hole.shape!.largestMm, this.truedMm(), this.unit()));
 
   private readonly kept = computed(() => this.fit().options.flatMap((o) => (o.kept.ok ? [{ option: o, target: o.kept.value }] : [])));
   /** Percent of the bar column, 0 to 100, over every size that is shown. */
@@ -135,12 +152,22 @@ export class FitDesk {
       tight: t.clearanceMm < 0,
       pin: this.show(t.upperMm),
       play: `${this.show(t.playAtSmallestMm)} to ${this.show(t.playAtLargestMm)}`,
-      trued: option.trued.ok ? this.show(option.trued.value.upperMm) : '',
+      trued: this.truedPin(option),
       goes: goesWords(out),
       cracks: out.push?.stresses.some((s) => s.verdict === 'refuse') ?? false,
       warm: this.show(out.playWarm.leastMm),
       seizes: out.playNow.leastMm > 0 && out.playWarm.leastMm <= 0,
     };
+  }
+
+  /** Largest the pin may be in the hole once it is bored true. */
+  private truedPin({ school }: SchoolOption): string {
+    const trued = pinForTruedHole(this.truedMm(), school);
+    return trued.ok && !this.tooSmall() ? this.show(trued.value.upperMm) : '';
+  }
+
+  protected bore(mm: number | null): void {
+    if (mm !== null) this.truedMm.set(mm);
   }
 
   protected show(mm: number): string {
@@ -152,11 +179,13 @@ export class FitDesk {
   }
 
   protected is(o: SchoolOption, hole: 'keep' | 'true'): boolean {
-    return this.fit().choice?.schoolId === o.id && this.fit().choice?.hole === hole;
+    const { choice, truedMm } = this.fit();
+    return choice?.schoolId === o.id && choice.hole === hole && (hole === 'keep' || truedMm === this.truedMm());
   }
 
   protected pick(option: SchoolOption, hole: 'keep' | 'true'): void {
-    this.picked.emit({ option, hole });
+    const own = hole === 'true' && this.truedMm() !== this.fit().cleanUpMm;
+    this.picked.emit({ option, hole, truedMm: own ? this.truedMm() : null });
   }
 
   /** The handle follows the finger; sizes are kept to what a micrometer can show. */
