@@ -15,7 +15,7 @@ export function expectedAt(finding: FeatureFinding, quantity: Quantity): number 
   if (QUANTITIES[quantity].reads === 'indicator') return null;
   const size = quantity === 'size' ? (finding.chosenNominal?.sizeMm ?? null) : null;
   return expectedSizeMm(
-    finding.readings.filter((r) => r.quantity === quantity),
+    finding.readings.filter((r) => r.quantity === quantity && !finding.lost.has(r.instrumentId)),
     size,
   );
 }

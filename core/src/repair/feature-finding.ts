@@ -42,6 +42,8 @@ export interface FeatureFinding extends ShapeFigures {
   readonly thread: ThreadFinding | null;
   readonly indicator: IndicatorFinding | null;
   readonly disputes: readonly DisputeFinding[];
+  /** Instruments whose readings do not count, as another is believed; until somebody says which, the coarser one. */
+  readonly lost: ReadonlySet<string>;
   readonly planned: readonly Spot[];
   readonly skipped: readonly Spot[];
   /** Planned spots still to measure. */
@@ -159,6 +161,7 @@ function finding(m: Measured, nominal: RecoveredNominal, sheet: JobSheet, shop: 
       pair: pairKey(dispute),
       believed: isSettled(dispute, settled) ? settled[pairKey(dispute)]! : null,
     })),
+    lost: m.lost,
     skipped,
     open,
     next: open[0] ?? null,

@@ -94,6 +94,8 @@ export interface Measured {
   readonly diameters: readonly DiameterReading[];
   readonly shape: Shape | null;
   readonly disputes: readonly Dispute[];
+  /** Instruments whose readings do not count, as another is believed. */
+  readonly lost: ReadonlySet<string>;
   readonly figureOf: (r: ReadingRecord) => Figure;
   readonly readingsOf: (s: Section) => Figure[];
 }
@@ -171,7 +173,7 @@ function measure({ feature, component, readings, settled, shopTempC, unit, shop 
   };
   let groups: Map<Section, Figure[]> | null = null;
   const readingsOf = (s: Section): Figure[] => (groups ??= bySection(sizes, shape, figureOf)).get(s) ?? [];
-  return { feature, component, readings, sizes, diameters, shape, disputes: found, figureOf, readingsOf };
+  return { feature, component, readings, sizes, diameters, shape, disputes: found, lost, figureOf, readingsOf };
 }
 
 // With thousands of readings on a job, one more at one place leaves the other places alone.

@@ -1,5 +1,6 @@
 import { explain } from '../working';
 import { choiceKey } from './choices';
+import { expectedAt } from './expected';
 import { NO_DETAIL, type FeatureRecord, type JobSheet, type Shop } from './records';
 import { workOut } from './repair';
 import type { ActChoice, StripChoice } from './strip-records';
@@ -80,6 +81,10 @@ describe('two instruments that disagree', () => {
     const land = place(settled, 'land');
     expect(land.shape!.meanMm).toBeCloseTo(39.975, 9);
     expect(land.readings).toHaveLength(2);
+    // The next reading is expected by what counts, not by the one that came last.
+    expect(expectedAt(land, 'size')).toBeCloseTo(39.975, 9);
+    const other = testSheet({ readings, choices: [testChoice(choiceKey.settle('land', 'mic|tele'), { believed: 'tele' })] });
+    expect(expectedAt(place(other, 'land'), 'size')).toBeCloseTo(39.9, 9);
     expect(standing(settled, 'measure').state).not.toBe('out');
   });
 });

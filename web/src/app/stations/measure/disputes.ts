@@ -49,6 +49,9 @@ import { SheetStore } from '../../sheet-data';
       display: grid;
       gap: 8px;
     }
+    :host:not(:empty) {
+      margin-bottom: 14px;
+    }
     .sides {
       display: grid;
       grid-template-columns: 1fr 1fr;

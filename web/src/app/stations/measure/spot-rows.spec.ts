@@ -48,6 +48,11 @@ describe('the grid of a hole', () => {
     expect(grid.rows.flatMap((r) => r.cells.map((c) => c.on))).toEqual([false, false, false, true]);
   });
 
+  it('shows the reading that counts where another instrument is believed', () => {
+    const mic = { ...at(5, 0, 40.3), instrumentId: 'mic' };
+    expect(gridOf([mic, at(5, 0, 40.1)]).rows[0]!.cells[0]!.text).toBe('40.300 ×2');
+  });
+
   it('says what was passed over, and misses it no more', () => {
     const repair = workOut(testSheet({ features: [hole], readings: [at(5, 0, 40.1)] }), testShop);
     const finding: FeatureFinding = { ...repair.features[0]!, skipped: [{ stationMm: 5, clockDeg: 90, quantity: 'size' }] };

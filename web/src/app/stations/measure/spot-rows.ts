@@ -105,9 +105,13 @@ export function spotGrid(input: SpotGridInput): SpotGridModel {
     return sign + formatLength(r.valueMm, unit, INSTRUMENT_KINDS[kind].decimals[unit]);
   };
 
+  /** The newest of a spot that counts. */
+  const telling = (there: readonly ReadingRecord[]): ReadingRecord | undefined =>
+    there.findLast((r) => !finding.lost.has(r.instrumentId)) ?? there.at(-1);
+
   const cell = (stationMm: number, place: string, clockDeg: number): SpotCell => {
     const there = spots.get(spotKey(stationMm, clockDeg)) ?? [];
-    const last = there.at(-1);
+    const last = telling(there);
     const isNext = next?.stationMm === stationMm && next.clockDeg === clockDeg;
     const skip = passed.has(spotKey(stationMm, clockDeg));
     const read = last && size(last) + (there.length > 1 ? ` ×${there.length}` : '');
@@ -123,7 +127,7 @@ export function spotGrid(input: SpotGridInput): SpotGridModel {
   const row = (stationMm: number): SpotRow => {
     const place = formatPlace(stationMm, unit);
     const section = finding.shape?.sections.find((s) => Math.abs(s.stationMm - stationMm) < SAME_STATION_MM) ?? null;
-    const read = (clockDeg: number): ReadingRecord | undefined => spots.get(spotKey(stationMm, clockDeg))?.at(-1);
+    const read = (clockDeg: number): ReadingRecord | undefined => telling(spots.get(spotKey(stationMm, clockDeg)) ?? []);
     const planned = feature.stationsMm.includes(stationMm) ? feature.clocksDeg : [];
     const missing = planned.some((c) => !passed.has(spotKey(stationMm, c)) && !read(c));
     const values = clocks.flatMap((c) => read(c)?.valueMm ?? []);
