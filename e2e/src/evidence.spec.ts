@@ -54,6 +54,29 @@ it('says what is wrong with a file that is no picture, and keeps the rest', asyn
   await page.seesNot('notes.jpg');
 });
 
+it('keeps a photograph that was taken while the line was down, though the page is left, and sends it once', async () => {
+  const { page, browser } = maud;
+  const stored = async (): Promise<number> =>
+    Number(
+      (
+        await shop.query<{ n: string }>(
+          `select count(*) n from photos p join jobs j on j.id = p.job_id where j.title = 'Grapple cylinder rod'`,
+        )
+      )[0]!.n,
+    );
+  const before = await stored();
+  await browser.offline(true);
+  await (await page.css('ip-photos input[type=file]')).sendKeys(PHOTO);
+  await page.sees('hinge-pin.jpg: the server does not answer. It is kept here and goes by itself.');
+  await page.driver.get('about:blank');
+  await browser.offline(false);
+  expect(await stored()).toBe(before);
+  await maud.open('Grapple cylinder rod', 'receive');
+  await page.until('the picture to be stored', async () => (await stored()) === before + 1);
+  await page.button('Open picture 2');
+  await page.seesNot('hinge-pin.jpg:');
+});
+
 it('stands in the way of an act that would destroy what is not on record, and yields once it is', async () => {
   const { page, line } = maud;
   await page.click('Strip');

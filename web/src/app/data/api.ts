@@ -50,8 +50,12 @@ export class Api {
   }
 
   /** Sends a file as it is; its id is its key, so that it is kept once however often it is sent. */
-  postFile<T>(path: string, file: Blob, key: string): Promise<T> {
-    return this.send<T>('POST', path, file, { [HEADERS.idempotencyKey]: key, 'Content-Type': file.type });
+  postFile<T>(path: string, file: Blob, key: string, person?: string): Promise<T> {
+    return this.send<T>('POST', path, file, {
+      [HEADERS.idempotencyKey]: key,
+      'Content-Type': file.type,
+      ...(person ? { [HEADERS.person]: person } : {}),
+    });
   }
 
   private async send<T>(method: string, path: string, body: unknown, headers: Record<string, string>): Promise<T> {

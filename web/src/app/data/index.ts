@@ -4,6 +4,8 @@ export { Live } from './live';
 export { newId } from './new-id';
 export { OpenJob } from './open-job';
 export { Outbox, type OutboxItem } from './outbox';
+export { KeptFiles } from './kept-files';
+export { PhotoOutbox, type WaitingPhoto } from './photo-outbox';
 export { SessionStore } from './session-store';
 export { SumsDesk, type SumsView, type TypedSum } from './sums-desk';
 export { ShopStore } from './shop-store';

@@ -13,6 +13,8 @@ const ABOVE = 24;
 const WEAR_TIMES = 25;
 /** Neighbouring stations that differ by more are on two sides of a shoulder. */
 const SHOULDER_SHARE = 0.05;
+/** A finding's mark needs this much metal, px. */
+const MARK_PX = 26;
 /** A size needs this much room, px. */
 const SIZE_PX = 70;
 
@@ -92,8 +94,8 @@ const SIZE_PX = 70;
         @for (f of m.findings; track f.number) {
           <g class="found">
             <title>{{ f.number }}: {{ f.name }}</title>
-            <circle [attr.cx]="x(f.atMm)" [attr.cy]="centre() - px(radiusAt(f.atMm)) - 13" r="11" />
-            <text [attr.x]="x(f.atMm)" [attr.y]="centre() - px(radiusAt(f.atMm)) - 8" text-anchor="middle">{{ f.number }}</text>
+            <circle [attr.cx]="x(f.atMm)" [attr.cy]="markY(f.atMm)" r="11" />
+            <text [attr.x]="x(f.atMm)" [attr.y]="markY(f.atMm) + 5" text-anchor="middle">{{ f.number }}</text>
           </g>
         }
         <line [attr.x1]="x(m.fromMm) - 30" [attr.x2]="x(m.toMm) + 30" [attr.y1]="centre()" [attr.y2]="centre()" class="centre" />
@@ -287,6 +289,12 @@ export class PartPicture {
 
   protected radiusAt(atMm: number): number {
     return this.model()?.spans.find((s) => atMm >= s.fromMm && atMm <= s.toMm)?.radiusMm ?? 0;
+  }
+
+  /** A finding's mark stands in the metal, clear of the mates' names; on a thin part above it. */
+  protected markY(atMm: number): number {
+    const radius = this.px(this.radiusAt(atMm));
+    return this.centre() - (radius > MARK_PX ? radius / 2 : radius + MARK_PX / 2);
   }
 
   protected mateBox(fromMm: number, toMm: number, radiusMm: number): string {

@@ -18,7 +18,7 @@ import type {
   ProofRecord,
   ReleaseRecord,
 } from '@iron-patch/core';
-import { ApiProblem, type Api } from '../data';
+import type { Api } from '../data';
 
 /** The list with a row put in its place, or at the end when it is new. */
 export const replaceById = <T extends { readonly id: string }>(rows: readonly T[], row: T): T[] =>
@@ -121,17 +121,6 @@ export const sheetResources = ({ api, jobId, attempt, patchSheet }: SheetAccess)
       0,
       (p) => patchSheet((s) => ({ ...s, proofs: replaceById(s.proofs, p) })),
     ),
-  /** Adds a photograph; resolves to null, or to what to say when it did not go. */
-  addPhoto: async (file: File, id: string): Promise<string | null> => {
-    try {
-      const photo = await api.postFile<PhotoRecord>(routes.photos(jobId()), file, id);
-      patchSheet((s) => ({ ...s, photos: replaceById(s.photos, photo) }));
-      return null;
-    } catch (e) {
-      if (e instanceof ApiProblem) return e.details.problems?.[0]?.message ?? `${e.details.title} ${e.details.detail}`;
-      return 'the server does not answer. It is still here: send it again in a moment.';
-    }
-  },
   savePhoto: (p: PhotoRecord, input: PhotoInput): Promise<PhotoRecord | null> =>
     attempt(
       'the photograph',

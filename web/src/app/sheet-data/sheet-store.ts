@@ -7,12 +7,13 @@ import {
   type ChoiceRecord,
   type Figure,
   type JobSheet,
+  type PhotoRecord,
   type Quantity,
   type ReadingRecord,
   type TurnedPart,
   choiceKey,
 } from '@iron-patch/core';
-import { Api, ApiProblem, Live, NoAnswer, OpenJob, Outbox, readStored, SessionStore, ShopStore, writeStored } from '../data';
+import { Api, ApiProblem, Live, NoAnswer, OpenJob, Outbox, PhotoOutbox, readStored, SessionStore, ShopStore, writeStored } from '../data';
 import { replaceById, replaceChoice, sheetResources } from './sheet-resources';
 import { Foresight, type TypedReading } from './foresight';
 import { SAME_SHEET, shownSheet, standsFor } from './shown-sheet';
@@ -259,6 +260,9 @@ export const SheetStore = signalStore(
           };
           patchState(store, { undo: { what: `reading ${input.text}`, back } });
         },
+        acknowledgePhoto: (photo: PhotoRecord): void => {
+          if (store.sheet()?.job.id === photo.jobId) patchSheet((s) => ({ ...s, photos: replaceById(s.photos, photo) }));
+        },
         acknowledge: (stored: ReadingRecord): void => {
           const waiting = store.shown()?.readings.findLast((r) => r.id === stored.id);
           const reading = shareUnchanged(waiting, stored);
@@ -275,10 +279,11 @@ export const SheetStore = signalStore(
       };
     },
   ),
-  withHooks((store, live = inject(Live), outbox = inject(Outbox), openJob = inject(OpenJob)) => ({
+  withHooks((store, live = inject(Live), outbox = inject(Outbox), photos = inject(PhotoOutbox), openJob = inject(OpenJob)) => ({
     onInit(): void {
       effect(() => openJob.set(store.sheet()?.job ?? null));
       outbox.acknowledged.subscribe((reading) => store.acknowledge(reading));
+      photos.acknowledged.subscribe((photo) => store.acknowledgePhoto(photo));
       live.back.subscribe(() => void (store.sheet() ? store.refresh() : store.wantedId() && store.open(store.wantedId())));
       let soon: ReturnType<typeof setTimeout> | undefined;
       live.news.subscribe(({ jobId }) => {

@@ -99,7 +99,7 @@ describe('photographs', () => {
     const fixture = await show(Photos);
     server.replies.push('silence');
     await choose(fixture, new File(['x'], 'pin.jpg', { type: 'image/jpeg' }));
-    expect(words(fixture)).toContain('pin.jpg: the server does not answer. It is still here');
+    expect(words(fixture)).toContain('pin.jpg: the server does not answer. It is kept here and goes by itself.');
     await press(fixture, 'Send again');
     await breathe();
     const [first, second] = server.changes();

@@ -1,16 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MOST_PHOTO_BYTES, PHOTO_TYPES, routes } from '@iron-patch/contract';
 import type { PhotoRecord } from '@iron-patch/core';
-import { newId } from '../../data';
+import { PhotoOutbox } from '../../data';
 import { SheetStore } from '../../sheet-data';
 import { PhotoSheet } from './photo-sheet';
-
-interface Sending {
-  readonly id: string;
-  readonly file: File;
-  /** Why it did not go; empty while it is on its way. */
-  readonly problem: string;
-}
 
 /** The job's photographs: taken with the camera or from a file, each a sheet of its own with markers. */
 @Component({
@@ -41,14 +34,21 @@ interface Sending {
         <p class="quiet">None yet. One of the whole thing as it came in settles many an argument.</p>
       }
       <div aria-live="polite">
-        @for (s of sending(); track s.id) {
-          <p class="said" [class.bad]="s.problem">
-            {{ s.file.name }}: {{ s.problem || 'on its way' }}
-            @if (s.problem) {
-              <button type="button" (click)="again(s)">Send again</button>
-              <button type="button" (click)="drop(s)">Leave it out</button>
+        @for (t of turnedAway(); track $index) {
+          <p class="said bad">{{ t }} <button type="button" (click)="forget(t)">All right</button></p>
+        }
+        @for (p of waiting(); track p.id) {
+          <p class="said" [class.bad]="p.refused">
+            {{ p.name }}:
+            {{ p.refused || (outbox.silent() ? 'the server does not answer. It is kept here and goes by itself.' : 'on its way') }}
+            @if (p.refused || outbox.silent()) {
+              <button type="button" (click)="outbox.again(p.id)">Send again</button>
+              <button type="button" (click)="outbox.drop(p.id)">Leave it out</button>
             }
           </p>
+        }
+        @if (outbox.full() && waiting().length) {
+          <p class="said bad">This browser has no room to keep pictures. Do not close the page until they are sent.</p>
         }
       </div>
     </section>
@@ -118,7 +118,10 @@ export class Photos {
   protected readonly photos = computed(() => this.store.sheet()?.photos ?? []);
   protected readonly opened = signal('');
   protected readonly shown = computed(() => this.photos().find((p) => p.id === this.opened()) ?? null);
-  protected readonly sending = signal<readonly Sending[]>([]);
+  protected readonly outbox = inject(PhotoOutbox);
+  protected readonly waiting = computed(() => this.outbox.items().filter((p) => p.jobId === this.store.sheet()?.job.id));
+  /** Files that are no pictures, with what to say of them. */
+  protected readonly turnedAway = signal<readonly string[]>([]);
 
   protected pixels(p: PhotoRecord): string {
     return routes.photoPixels(p.id, 'small');
@@ -139,20 +142,15 @@ export class Photos {
     this.take([...(event.dataTransfer?.files ?? [])]);
   }
 
-  protected again(s: Sending): void {
-    this.set(s.id, '');
-    void this.send({ ...s, problem: '' });
-  }
-
-  protected drop(s: Sending): void {
-    this.sending.update((all) => all.filter((x) => x.id !== s.id));
+  protected forget(told: string): void {
+    this.turnedAway.update((all) => all.filter((t) => t !== told));
   }
 
   private take(files: readonly File[]): void {
     for (const file of files) {
-      const s: Sending = { id: newId(), file, problem: this.refusal(file) };
-      this.sending.update((all) => [...all, s]);
-      if (!s.problem) void this.send(s);
+      const refusal = this.refusal(file);
+      if (refusal) this.turnedAway.update((all) => [...all, `${file.name}: ${refusal}`]);
+      else void this.outbox.add(this.store.sheet()!.job.id, file);
     }
   }
 
@@ -160,15 +158,5 @@ export class Photos {
     if (file.size > MOST_PHOTO_BYTES) return 'over 15 MB. Take it smaller.';
     if (!PHOTO_TYPES.some((t) => t === file.type)) return 'no JPEG, PNG or WebP picture.';
     return '';
-  }
-
-  private async send(s: Sending): Promise<void> {
-    const problem = await this.store.addPhoto(s.file, s.id);
-    if (problem === null) this.drop(s);
-    else this.set(s.id, problem);
-  }
-
-  private set(id: string, problem: string): void {
-    this.sending.update((all) => all.map((x) => (x.id === id ? { ...x, problem } : x)));
   }
 }
