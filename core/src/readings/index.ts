@@ -29,6 +29,7 @@ export {
   type PlanInput,
   type Spot,
   type Suspicion,
+  sameSpot,
 } from './measuring-plan';
 export { planAdvice, type PlanAdvice } from './plan-advice';
 export {

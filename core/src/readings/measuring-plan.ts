@@ -135,6 +135,9 @@ export const plannedSpots = (stationsMm: readonly number[], clocksDeg: readonly 
 
 const keyOf = (s: Spot): string => `${Math.round(s.stationMm * 100)} ${Math.round(s.clockDeg * 100)} ${s.quantity}`;
 
+/** The same place, direction and thing read. */
+export const sameSpot = (p: Spot, q: Spot): boolean => keyOf(p) === keyOf(q);
+
 /** Planned spots that are neither measured nor passed over, in order. */
 export function openSpots(planned: readonly Spot[], taken: readonly Spot[], skipped: readonly Spot[] = []): Spot[] {
   const closed = new Set([...taken, ...skipped].map(keyOf));

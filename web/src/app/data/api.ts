@@ -1,5 +1,6 @@
 import { Injectable } from '@angular/core';
 import { etagOf, HEADERS, PROBLEM_TYPE, type ProblemDetails } from '@iron-patch/contract/wire';
+import type { Problem } from '@iron-patch/core';
 import { newId } from './new-id';
 import { readStored } from './stored';
 
@@ -12,6 +13,14 @@ export class ApiProblem extends Error {
 
 /** No answer came: the line is down or the server is. Nothing is known of what became of the request. */
 export class NoAnswer extends Error {}
+
+/** Why the server would not take something, so that sending it again is no use; null when it may yet go: no answer, busy, broken. */
+export function refusalOf(error: unknown): readonly Problem[] | null {
+  if (!(error instanceof ApiProblem)) return null;
+  const { status, problems, title, detail } = error.details;
+  if (status < 400 || status >= 500 || status === 408 || status === 429) return null;
+  return problems ?? [{ code: 'refused', path: '', message: `${title} ${detail}` }];
+}
 
 /** Id of this screen, so that its own changes are not news to it. */
 export const SCREEN_ID = newId();

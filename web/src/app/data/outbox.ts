@@ -2,8 +2,9 @@ import { computed, inject, Injectable, signal } from '@angular/core';
 import { routes, type ReadingInput } from '@iron-patch/contract/wire';
 import type { Problem, ReadingRecord } from '@iron-patch/core';
 import { Subject } from 'rxjs';
-import { Api, ApiProblem, PERSON_KEY } from './api';
+import { Api, PERSON_KEY, refusalOf } from './api';
 import { Live } from './live';
+import { OneByOne } from './one-by-one';
 import { readStored, writeStored } from './stored';
 
 /** A reading on its way to the server, or refused by it. */
@@ -30,7 +31,10 @@ export class Outbox {
   private readonly api = inject(Api);
   private readonly live = inject(Live);
   private readonly all = signal<readonly OutboxItem[]>(this.stored());
-  private sending = false;
+  private readonly line = new OneByOne<OutboxItem>(
+    () => this.all().find((i) => i.refused === null),
+    (item) => this.sendOne(item),
+  );
   /** True when the browser had no room to keep a reading. */
   readonly full = signal(false);
   readonly items = this.all.asReadonly();
@@ -66,19 +70,8 @@ export class Outbox {
     this.add(item.jobId, { ...item.input, confirmed: true }, item.valueMm);
   }
 
-  /** Sends what is waiting, oldest first, one after another. */
-  async flush(): Promise<void> {
-    if (this.sending) return;
-    this.sending = true;
-    try {
-      for (let item = this.first(); item; item = this.first()) if (!(await this.sendOne(item))) return;
-    } finally {
-      this.sending = false;
-    }
-  }
-
-  private first(): OutboxItem | undefined {
-    return this.all().find((i) => i.refused === null);
+  flush(): Promise<void> {
+    return this.line.flush();
   }
 
   private async sendOne(item: OutboxItem): Promise<boolean> {
@@ -87,13 +80,10 @@ export class Outbox {
       this.drop(item.input.id);
       return true;
     } catch (e) {
-      const details = e instanceof ApiProblem ? e.details : null;
-      if (details && details.status >= 400 && details.status < 500 && details.status !== 408 && details.status !== 429) {
-        this.refuse(item, details.problems ?? [{ code: 'refused', path: '', message: `${details.title} ${details.detail}` }]);
-        return true;
-      }
-      setTimeout(() => void this.flush(), RETRY_MS);
-      return false;
+      const refused = refusalOf(e);
+      if (refused) this.refuse(item, refused);
+      else setTimeout(() => void this.flush(), RETRY_MS);
+      return refused !== null;
     }
   }
 

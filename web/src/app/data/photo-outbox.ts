@@ -2,10 +2,11 @@ import { inject, Injectable, signal } from '@angular/core';
 import { routes } from '@iron-patch/contract/wire';
 import type { PhotoRecord } from '@iron-patch/core';
 import { Subject } from 'rxjs';
-import { Api, ApiProblem, PERSON_KEY } from './api';
+import { Api, PERSON_KEY, refusalOf } from './api';
 import { KeptFiles } from './kept-files';
 import { Live } from './live';
 import { newId } from './new-id';
+import { OneByOne } from './one-by-one';
 import { readStored } from './stored';
 
 /** A photograph on its way to the server, or refused by it. */
@@ -32,7 +33,10 @@ export class PhotoOutbox {
   private readonly live = inject(Live);
   private readonly kept = inject<KeptFiles<WaitingPhoto>>(KeptFiles);
   private readonly all = signal<readonly WaitingPhoto[]>([]);
-  private sending = false;
+  private readonly line = new OneByOne<WaitingPhoto>(
+    () => this.all().find((p) => !p.refused),
+    (photo) => this.send(photo),
+  );
   readonly items = this.all.asReadonly();
   /** The server did not answer the last time. */
   readonly silent = signal(false);
@@ -72,15 +76,8 @@ export class PhotoOutbox {
     return this.flush();
   }
 
-  /** Sends what is waiting, oldest first, one after another. */
-  async flush(): Promise<void> {
-    if (this.sending) return;
-    this.sending = true;
-    try {
-      for (let photo = this.first(); photo; photo = this.first()) if (!(await this.send(photo))) return;
-    } finally {
-      this.sending = false;
-    }
+  flush(): Promise<void> {
+    return this.line.flush();
   }
 
   private async recall(): Promise<void> {
@@ -91,10 +88,6 @@ export class PhotoOutbox {
     await this.flush();
   }
 
-  private first(): WaitingPhoto | undefined {
-    return this.all().find((p) => !p.refused);
-  }
-
   private async send({ id, jobId, file, personId }: WaitingPhoto): Promise<boolean> {
     try {
       const stored = await this.api.postFile<PhotoRecord>(routes.photos(jobId), file, id, personId);
@@ -103,14 +96,13 @@ export class PhotoOutbox {
       this.drop(id);
       return true;
     } catch (e) {
-      const details = e instanceof ApiProblem ? e.details : null;
-      if (details && details.status >= 400 && details.status < 500 && details.status !== 408 && details.status !== 429) {
-        this.mark(id, details.problems?.[0]?.message ?? `${details.title} ${details.detail}`);
-        return true;
+      const refused = refusalOf(e);
+      if (refused) this.mark(id, refused[0]!.message);
+      else {
+        this.silent.set(true);
+        setTimeout(() => void this.flush(), RETRY_MS);
       }
-      this.silent.set(true);
-      setTimeout(() => void this.flush(), RETRY_MS);
-      return false;
+      return refused !== null;
     }
   }
 

@@ -21,6 +21,7 @@ import {
   INSTRUMENT_KINDS,
   otherUnit,
   parseLength,
+  sameSpot,
   suggestInstrument,
   type Doubt,
   type StationId,
@@ -29,7 +30,7 @@ import { Outbox, SessionStore, ShopStore } from '../data';
 import { SheetStore, type TypedReading } from '../sheet-data';
 import { GaugeLink, GaugePanel } from '../gauge';
 import { ImportDialog } from './import-dialog';
-import { lineTarget, sameSpot, type LineTarget } from './spot';
+import { lineTarget, type LineTarget } from './spot';
 
 /** Between two keys of a number there is less than this. */
 const PAUSE_MS = 25;

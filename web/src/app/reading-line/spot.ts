@@ -4,6 +4,7 @@ import {
   formatPlace,
   isDiameter,
   QUANTITIES,
+  sameSpot,
   type FeatureFinding,
   type LengthUnit,
   type Quantity,
@@ -35,10 +36,6 @@ export interface LineTarget {
 const PROOF_CLOCKS = [0, 90];
 
 const isSigned = (quantity: Quantity): boolean => QUANTITIES[quantity].reads === 'indicator';
-
-/** The same place, direction and thing read. */
-export const sameSpot = (p: Spot, q: Spot): boolean =>
-  p.stationMm === q.stationMm && p.clockDeg === q.clockDeg && p.quantity === q.quantity;
 
 function titleOf({ feature }: FeatureFinding, spot: Spot, unit: LengthUnit): string {
   if (isDiameter(feature.kind)) return `${feature.name}, ${formatPlace(spot.stationMm, unit)} ${unit} in, ${spot.clockDeg}°`;

@@ -1,22 +1,8 @@
 import { testReading, testSheet, testShop } from '@iron-patch/core/testing';
-import { Foresight, type TypedReading } from './foresight';
+import { typedReading } from '../../testing/typed-reading';
+import { Foresight } from './foresight';
 
-const typed: TypedReading = {
-  purpose: 'found',
-  featureId: 'barrel',
-  segmentId: null,
-  quantity: 'size',
-  stationMm: 20,
-  clockDeg: 90,
-  text: '40.10',
-  unit: 'mm',
-  instrumentId: 'tele',
-  partTempC: null,
-  dial: null,
-  supersedesId: null,
-  withdrawn: false,
-  confirmed: false,
-};
+const typed = typedReading('40.10');
 const sheet = testSheet();
 const jobId = sheet.job.id;
 

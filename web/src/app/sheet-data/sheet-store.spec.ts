@@ -2,6 +2,7 @@ import { TestBed } from '@angular/core/testing';
 import { choiceKey } from '@iron-patch/core';
 import { drawnPin, testChoice, testReading, testSheet } from '@iron-patch/core/testing';
 import { FakeServer, problem } from '../../testing/fake-server';
+import { typedReading } from '../../testing/typed-reading';
 import { breathe, openSheet } from '../../testing/open-sheet';
 import { Live } from '../data';
 import type { SheetStore } from './sheet-store';
@@ -15,23 +16,6 @@ beforeEach(async () => {
 
 const fitKey = choiceKey.fit('barrel');
 const keep = { schoolId: 'grease', hole: 'keep', truedMm: null };
-const newReading = (text: string) => ({
-  purpose: 'found' as const,
-  featureId: 'barrel',
-  segmentId: null,
-  quantity: 'size' as const,
-  stationMm: 20,
-  clockDeg: 90,
-  text,
-  unit: 'mm' as const,
-  instrumentId: 'tele',
-  partTempC: null,
-  dial: null,
-  supersedesId: null,
-  withdrawn: false,
-  confirmed: false,
-});
-
 describe('an open sheet', () => {
   it('is worked out by core', () => {
     expect(store.repair()!.fits[0]!.figures!.upper.value).toBeCloseTo(40.049, 3);
@@ -60,7 +44,7 @@ describe('an open sheet', () => {
 describe('a reading', () => {
   it('counts at once, before the server has it', async () => {
     server.down = true;
-    store.takeReading(newReading('40.10'), 40.1);
+    store.takeReading(typedReading('40.10'), 40.1);
     expect(store.repair()!.fits[0]!.figures!.hole.value).toBeLessThan(40.16);
     await breathe();
     expect(store.sheet()!.readings).toHaveLength(15);
@@ -68,14 +52,14 @@ describe('a reading', () => {
   });
 
   it('is not counted twice when the server has it', async () => {
-    store.takeReading(newReading('40.10'), 40.1);
+    store.takeReading(typedReading('40.10'), 40.1);
     await breathe();
     expect(store.shown()!.readings).toHaveLength(16);
     expect(store.sheet()!.readings).toHaveLength(16);
   });
 
   it('is worked out once, not again when the server acknowledges it or sends the same sheet', async () => {
-    store.takeReading(newReading('40.10'), 40.1);
+    store.takeReading(typedReading('40.10'), 40.1);
     const worked = store.repair();
     await breathe();
     expect(store.sheet()!.readings).toHaveLength(16);
@@ -87,7 +71,7 @@ describe('a reading', () => {
 
   it('leaves the places that it does not touch as they were worked out', () => {
     const before = store.repair()!.features;
-    store.takeReading(newReading('40.10'), 40.1);
+    store.takeReading(typedReading('40.10'), 40.1);
     const after = store.repair()!.features;
     const same = after.filter((f, i) => f.shape === before[i]!.shape).map((f) => f.feature.id);
     expect(same).toEqual(before.map((f) => f.feature.id).filter((id) => id !== 'barrel'));
@@ -97,7 +81,7 @@ describe('a reading', () => {
 
   it('stays on the screen when a sheet that was asked for before comes after it was acknowledged', async () => {
     const older = server.sheet;
-    store.takeReading(newReading('40.10'), 40.1);
+    store.takeReading(typedReading('40.10'), 40.1);
     await breathe();
     server.sheet = older;
     await store.refresh();
@@ -107,7 +91,7 @@ describe('a reading', () => {
   });
 
   it('is taken back by a withdrawal, never by deleting', async () => {
-    store.takeReading(newReading('40.10'), 40.1);
+    store.takeReading(typedReading('40.10'), 40.1);
     await breathe();
     expect(store.undo()!.what).toBe('reading 40.10');
     await store.undoLast();
