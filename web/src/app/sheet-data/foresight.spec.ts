@@ -29,12 +29,23 @@ describe('a reading that is foreseen', () => {
     expect(foresight.repairOf(sheet, testShop).live).toHaveLength(sheet.readings.length);
   });
 
-  it('is nothing when another number, place or person is taken', () => {
-    const foreseen = foresight.taken(jobId, typed, 'tomas', 40.1).id;
-    expect(foresight.taken(jobId, { ...typed, text: '40.11' }, 'tomas', 40.11).id).not.toBe(foreseen);
-    expect(foresight.taken(jobId, { ...typed, clockDeg: 0 }, 'tomas', 40.1).id).not.toBe(foreseen);
-    expect(foresight.taken(jobId, typed, 'ines', 40.1)).toMatchObject({ personId: 'ines' });
-    expect(foresight.taken('other', typed, 'tomas', 40.1)).toMatchObject({ jobId: 'other' });
+  it('is taken once: the same number once more is another reading', () => {
+    const first = foresight.taken(jobId, typed, 'tomas', 40.1);
+    expect(foresight.taken(jobId, typed, 'tomas', 40.1).id).not.toBe(first.id);
+  });
+
+  it.each([
+    ['number', { ...typed, text: '40.11' }, 'tomas', 40.11, jobId],
+    ['place', { ...typed, clockDeg: 0 }, 'tomas', 40.1, jobId],
+    ['person', typed, 'ines', 40.1, jobId],
+    ['job', typed, 'tomas', 40.1, 'other'],
+  ])('is nothing to another %s, and still there for its own', (_, reading, person, valueMm, job) => {
+    const other = foresight.taken(job, reading, person, valueMm);
+    expect(other).toMatchObject({ text: reading.text, clockDeg: reading.clockDeg, personId: person, jobId: job });
+    const own = foresight.taken(jobId, typed, 'tomas', 40.1);
+    expect(own.id).not.toBe(other.id);
+    const then = { ...sheet, readings: [...sheet.readings, own] };
+    expect(foresight.repairOf(then, testShop)).toBe(foresight.repairOf(then, testShop));
   });
 
   it('takes the time of Enter when it stood in the line for long', () => {

@@ -18,7 +18,8 @@ interface Foreseen {
 /** A reading that was foreseen longer ago than this takes its time when it is taken, ms. */
 const FRESH_MS = 5000;
 
-const nameOf = (typed: TypedReading, personId: string, valueMm: number): string => JSON.stringify([typed, personId, valueMm]);
+const nameOf = (typed: TypedReading, personId: string, valueMm: number): string =>
+  JSON.stringify([{ ...typed, confirmed: false }, personId, valueMm]);
 
 /**
  * Works a reading out while it stands in the line and the hand is on its way to Enter, so that Enter has only to show it: on a job
@@ -27,10 +28,13 @@ const nameOf = (typed: TypedReading, personId: string, valueMm: number): string 
 @Injectable({ providedIn: 'root' })
 export class Foresight {
   private foreseen: Foreseen | null = null;
+  /** The foreseen reading was taken: the same number once more is another reading. */
+  private spent = false;
 
   foresee(sheet: JobSheet, shop: Shop, typed: TypedReading, personId: string, valueMm: number): void {
     const record = this.recordOf(sheet.job.id, typed, personId, valueMm);
     const then: JobSheet = { ...sheet, readings: [...sheet.readings, record] };
+    this.spent = false;
     this.foreseen = { asked: nameOf(typed, personId, valueMm), record, sheet: then, shop, repair: workOut(then, shop) };
   }
 
@@ -38,7 +42,10 @@ export class Foresight {
   taken(jobId: string, typed: TypedReading, personId: string, valueMm: number): ReadingRecord {
     const f = this.foreseen;
     const same = f && f.record.jobId === jobId && f.asked === nameOf(typed, personId, valueMm);
-    if (same && Date.now() - Date.parse(f.record.takenAt) < FRESH_MS) return f.record;
+    if (same && !this.spent && Date.now() - Date.parse(f.record.takenAt) < FRESH_MS) {
+      this.spent = true;
+      return f.record;
+    }
     return this.recordOf(jobId, typed, personId, valueMm);
   }
 
