@@ -1,4 +1,4 @@
-import { QUANTITIES, type Quantity } from '../readings';
+import { QUANTITIES, sameSpot, type Spot } from '../readings';
 import type { FeatureFinding } from './feature-finding';
 import type { ReadingRecord } from './records';
 
@@ -10,12 +10,15 @@ const newest = (readings: readonly ReadingRecord[]): ReadingRecord | undefined =
 export const expectedSizeMm = (readings: readonly ReadingRecord[], chosenNominalMm: number | null): number | null =>
   newest(readings)?.valueMm ?? chosenNominalMm;
 
-/** The same for one quantity of a place that is already worked out; an indicator swings about nothing and expects nothing. */
-export function expectedAt(finding: FeatureFinding, quantity: Quantity): number | null {
+/**
+ * The same for one spot of a place that is already worked out: what was read at the very spot, else the newest reading that counts,
+ * else what it was. An indicator swings about nothing and expects nothing.
+ */
+export function expectedAt(finding: FeatureFinding, spot: Spot): number | null {
+  const { quantity } = spot;
   if (QUANTITIES[quantity].reads === 'indicator') return null;
   const size = quantity === 'size' ? (finding.chosenNominal?.sizeMm ?? null) : null;
-  return expectedSizeMm(
-    finding.readings.filter((r) => r.quantity === quantity && !finding.lost.has(r.instrumentId)),
-    size,
-  );
+  const counting = finding.readings.filter((r) => r.quantity === quantity && !finding.lost.has(r.instrumentId));
+  const there = counting.filter((r) => sameSpot(r, spot));
+  return expectedSizeMm(there.length ? there : counting, size);
 }

@@ -55,6 +55,18 @@ describe('an instrument', () => {
   });
 });
 
+const landSpot = { stationMm: 14, clockDeg: 0, quantity: 'size' as const };
+
+it('expects at a spot what was read there, else the newest of the place', () => {
+  const barrel = place(testSheet(), 'barrel');
+  const [first] = barrel.readings;
+  const newest = barrel.readings.reduce((p, q) => (q.takenAt >= p.takenAt ? q : p));
+  expect(expectedAt(barrel, { ...first!, quantity: 'size' })).toBe(first!.valueMm);
+  expect(expectedAt(barrel, { stationMm: 11, clockDeg: 30, quantity: 'size' })).toBe(newest.valueMm);
+  expect(first!.valueMm).not.toBe(newest.valueMm);
+  expect(expectedAt(barrel, { stationMm: 11, clockDeg: 30, quantity: 'indicator' })).toBeNull();
+});
+
 describe('two instruments that disagree', () => {
   const readings = [
     ...testSheet().readings,
@@ -82,9 +94,9 @@ describe('two instruments that disagree', () => {
     expect(land.shape!.meanMm).toBeCloseTo(39.975, 9);
     expect(land.readings).toHaveLength(2);
     // The next reading is expected by what counts, not by the one that came last.
-    expect(expectedAt(land, 'size')).toBeCloseTo(39.975, 9);
+    expect(expectedAt(land, landSpot)).toBeCloseTo(39.975, 9);
     const other = testSheet({ readings, choices: [testChoice(choiceKey.settle('land', 'mic|tele'), { believed: 'tele' })] });
-    expect(expectedAt(place(other, 'land'), 'size')).toBeCloseTo(39.9, 9);
+    expect(expectedAt(place(other, 'land'), landSpot)).toBeCloseTo(39.9, 9);
     expect(standing(settled, 'measure').state).not.toBe('out');
   });
 });

@@ -59,7 +59,7 @@ function foundTarget(repair: Repair, selection: Selection, unit: LengthUnit): Li
     segmentId: null,
     spot,
     title: titleOf(finding, spot, unit),
-    expectedMm: expectedAt(finding, spot.quantity),
+    expectedMm: expectedAt(finding, spot),
     nominalMm: spot.quantity === 'size' ? (finding.chosenNominal?.sizeMm ?? null) : null,
     instrumentId: finding.feature.instrumentId,
     // Another instrument at the same spot does not correct the first: both stay, and are held against each other.
