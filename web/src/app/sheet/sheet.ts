@@ -205,6 +205,9 @@ const WORN_STATIONS: readonly StationId[] = ['receive', 'strip', 'measure', 'dec
         height: auto;
         overflow: visible;
       }
+      .working {
+        max-height: none;
+      }
     }
   `,
 })
