@@ -64,3 +64,37 @@ it('a standard class is chosen like a house rule', async () => {
   await page.click('RC3, keep the hole');
   await page.until('it to be stored', async () => (await chosen())?.id === 'inch:RC3');
 });
+
+it('bores the hole to a size that is typed, but not to one that leaves the widest place standing', async () => {
+  const { page } = tomas;
+  await page.fill('Bored true to', '.500');
+  await page.sees('would not clean up');
+  await page.fill('Bored true to', '.512');
+  await page.sees('trued to 0.5120');
+  await page.fill('Why this fit (kept with the choice)', 'Reamer on the shelf.');
+  await page.click('Running in grease or dirt, true the hole');
+  await page.sees('Why: Reamer on the shelf.');
+  const [stored] = await shop.query<{ mm: string }>(
+    `select value ->> 'truedMm' as mm from choices where key like 'fit:%' and job_id = (select id from jobs where title = 'Rocker pivot') order by at desc limit 1`,
+  );
+  expect(Number(stored!.mm)).toBeCloseTo(0.512 * 25.4, 6);
+  // 0.512 in less 0.0020 in and 0.0015 per inch of it.
+  await page.sees(`largest the pin may be: ${(0.512 - 0.002 - 0.0015 * 0.512).toFixed(4)}`);
+});
+
+it('takes where something was found from a touch on the picture', async () => {
+  const { page } = tomas;
+  await page.click('Pick something that was found');
+  await page.click('Touch it on the picture');
+  const picture = await page.css('ip-part-picture .over');
+  await page.driver.actions().move({ origin: picture, x: 40, y: 10 }).click().perform();
+  const field = await page.field('Where along it');
+  const typed = await page.until('a place', async () => Number(await field.getAttribute('value')) || null);
+  await page.click('Add the finding');
+  await page.until('it to be stored', async () => {
+    const [found] = await shop.query<{ mm: string }>(
+      `select value ->> 'atMm' as mm from choices where key like 'finding:%' and person_id = 'tomas' order by at desc limit 1`,
+    );
+    return found && Math.abs(Number(found.mm) - typed * 25.4) < 0.02;
+  });
+});
