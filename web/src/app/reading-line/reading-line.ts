@@ -31,6 +31,7 @@ import { SheetStore, type TypedReading } from '../sheet-data';
 import { GaugeLink, GaugePanel } from '../gauge';
 import { ImportDialog } from './import-dialog';
 import { lineTarget, type LineTarget } from './spot';
+import { typedReading } from './typed-reading';
 
 /** Between two keys of a number there is less than this. */
 const PAUSE_MS = 25;
@@ -193,26 +194,17 @@ export class ReadingLine {
     this.focus();
   }
 
-  private typed(t: LineTarget, valueMm: number, confirmed: boolean): TypedReading {
-    const parsed = this.parsed();
-    const asTyped = parsed.ok && Math.abs(parsed.value.valueMm - valueMm) < 1e-9;
-    const unit = parsed.ok ? parsed.value.unit : this.store.unit();
-    const relative = asTyped && /nominal/i.test(this.text());
-    const text = asTyped && !relative ? parsed.value.text : `${formatLength(valueMm, unit, unit === 'mm' ? 4 : 5)} ${unit}`;
-    return {
-      purpose: t.purpose,
-      featureId: t.featureId,
-      segmentId: t.segmentId,
-      ...t.spot,
-      text,
-      unit,
+  private typed(target: LineTarget, valueMm: number, confirmed: boolean): TypedReading {
+    return typedReading(target, valueMm, {
+      text: this.text(),
+      parsed: this.parsed(),
+      unit: this.store.unit(),
       instrumentId: this.instrumentId(),
       partTempC: this.tempValue() ?? null,
-      dial: t.purpose === 'cut' ? this.dialValue() : null,
-      supersedesId: this.corrects(t) ? t.replaces : null,
-      withdrawn: false,
+      dial: this.dialValue(),
+      corrects: this.corrects(target),
       confirmed,
-    };
+    });
   }
 
   protected keys(event: KeyboardEvent): void {
