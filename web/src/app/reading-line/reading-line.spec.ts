@@ -6,7 +6,7 @@ import { FakeServer } from '../../testing/fake-server';
 import { breathe, openSheet, press, show, type, words } from '../../testing/open-sheet';
 import type { SheetStore } from '../sheet-data';
 import { ReadingLine } from './reading-line';
-import { lineTarget } from './spot';
+import { corrected, lineTarget } from './spot';
 
 const nothing = { spanId: null, stationMm: null, clockDeg: null, quantity: null };
 const half = testSheet().readings.filter((r) => r.featureId !== 'barrel' || r.stationMm < 20);
@@ -27,7 +27,7 @@ describe('where the line stands', () => {
       featureId: 'barrel',
       spot: { stationMm: 20, clockDeg: 0, quantity: 'size' },
       title: 'Barrel bore, 20 mm in, 0°',
-      replaces: null,
+      there: [],
     });
     expect(t.expectedMm).toBe(40.24);
   });
@@ -40,9 +40,20 @@ describe('where the line stands', () => {
   it('at a picked spot, to correct the reading there', () => {
     const sheet = testSheet();
     const there = sheet.readings.find((r) => r.featureId === 'barrel' && r.stationMm === 5 && r.clockDeg === 90)!;
-    expect(
-      lineTarget(workOut(sheet, testShop), 'measure', { spanId: 'barrel', stationMm: 5, clockDeg: 90, quantity: null }, 'mm')!.replaces,
-    ).toBe(there.id);
+    const t = lineTarget(workOut(sheet, testShop), 'measure', { spanId: 'barrel', stationMm: 5, clockDeg: 90, quantity: null }, 'mm')!;
+    expect(corrected(t, there.instrumentId)!.id).toBe(there.id);
+    expect(corrected(t, 'another')).toBeNull();
+  });
+
+  it('corrects each instrument’s own reading where two stand at one spot, and a proof whatever it was taken with', () => {
+    const standing = [
+      { id: 'by-mic', instrumentId: 'mic' },
+      { id: 'by-caliper', instrumentId: 'caliper' },
+    ];
+    const found = { ...lineTarget(repair({ readings: half }), 'measure', nothing, 'mm')!, there: standing };
+    expect(corrected(found, 'mic')!.id).toBe('by-mic');
+    expect(corrected(found, 'caliper')!.id).toBe('by-caliper');
+    expect(corrected({ ...found, purpose: 'proof' }, 'ring')!.id).toBe('by-caliper');
   });
 
   it('names places in the reader’s unit', () => {

@@ -30,7 +30,7 @@ import { Outbox, SessionStore, ShopStore } from '../data';
 import { SheetStore, type TypedReading } from '../sheet-data';
 import { GaugeLink, GaugePanel } from '../gauge';
 import { ImportDialog } from './import-dialog';
-import { lineTarget, type LineTarget } from './spot';
+import { corrected, lineTarget, type LineTarget, type Standing } from './spot';
 import { typedReading } from './typed-reading';
 
 /** Between two keys of a number there is less than this. */
@@ -101,7 +101,7 @@ export class ReadingLine {
       : t.expectedMm === null
         ? 'the first here'
         : `expecting about ${this.show(t.expectedMm)}`;
-    if (!t.replaces) return about;
+    if (!t.there.length) return about;
     if (this.again()) return `${about}; once more, kept beside the one there`;
     return this.corrects(t) ? `${about}; corrects the one there` : `${about}; a second instrument at this spot`;
   });
@@ -202,7 +202,7 @@ export class ReadingLine {
       instrumentId: this.instrumentId(),
       partTempC: this.tempValue() ?? null,
       dial: this.dialValue(),
-      corrects: this.corrects(target),
+      supersedesId: this.corrects(target)?.id ?? null,
       confirmed,
     });
   }
@@ -267,9 +267,8 @@ export class ReadingLine {
     this.focus();
   }
 
-  /** The same instrument again at a spot corrects its reading; another one stands beside it. */
-  private corrects(t: LineTarget): boolean {
-    return !this.again() && t.replaces !== null && (t.replacesInstrumentId === null || t.replacesInstrumentId === this.instrumentId());
+  private corrects(t: LineTarget): Standing | null {
+    return this.again() ? null : corrected(t, this.instrumentId());
   }
 
   /** Passes over the spot on purpose: it is no longer asked for, and can be measured all the same. */

@@ -8,11 +8,15 @@ import {
   type FeatureFinding,
   type LengthUnit,
   type Quantity,
+  type ReadingRecord,
   type Repair,
   type Spot,
   type StationId,
 } from '@iron-patch/core';
 import type { Selection } from '../sheet-data';
+
+/** A reading that stands at a spot. */
+export type Standing = Pick<ReadingRecord, 'id' | 'instrumentId'>;
 
 /** Where the next entry goes and what it should come near to. */
 export interface LineTarget {
@@ -24,9 +28,8 @@ export interface LineTarget {
   readonly expectedMm: number | null;
   readonly nominalMm: number | null;
   readonly instrumentId: string;
-  /** Live reading that stands at this spot already; a new one by the same instrument corrects it. */
-  readonly replaces: string | null;
-  readonly replacesInstrumentId: string | null;
+  /** Live readings that stand at this spot already, oldest first. */
+  readonly there: readonly Standing[];
   /** Numbers below zero are read here. */
   readonly signed: boolean;
   /** Where the dial should stand for this cut. */
@@ -52,7 +55,6 @@ function foundTarget(repair: Repair, selection: Selection, unit: LengthUnit): Li
   const finding = picked || chosen?.next ? chosen : repair.features.find((f) => f.next);
   const spot = picked ?? finding?.next;
   if (!finding || !spot) return null;
-  const there = finding.readings.filter((r) => sameSpot(r, spot)).at(-1);
   return {
     purpose: 'found',
     featureId: finding.feature.id,
@@ -62,9 +64,7 @@ function foundTarget(repair: Repair, selection: Selection, unit: LengthUnit): Li
     expectedMm: expectedAt(finding, spot),
     nominalMm: spot.quantity === 'size' ? (finding.chosenNominal?.sizeMm ?? null) : null,
     instrumentId: finding.feature.instrumentId,
-    // Another instrument at the same spot does not correct the first: both stay, and are held against each other.
-    replaces: there?.id ?? null,
-    replacesInstrumentId: there?.instrumentId ?? null,
+    there: finding.readings.filter((r) => sameSpot(r, spot)),
     signed: isSigned(spot.quantity),
     dial: null,
   };
@@ -86,8 +86,7 @@ function cutTarget(repair: Repair, selection: Selection): LineTarget | null {
     expectedMm: cut.advice.nextMm ?? cut.cuts.at(-1)?.measuredMm ?? repair.plan?.bar?.diameterMm ?? null,
     nominalMm: cut.segment.diameter.value,
     instrumentId: '',
-    replaces: null,
-    replacesInstrumentId: null,
+    there: [],
     signed: false,
     dial: cut.advice.nextDial ?? cut.cuts.at(-1)?.dial ?? 0,
   };
@@ -109,12 +108,18 @@ function proofTarget(repair: Repair, selection: Selection): LineTarget | null {
     expectedMm: proof.segment.diameter.value,
     nominalMm: proof.segment.diameter.value,
     instrumentId: '',
-    replaces: proof.readings.find((r) => r.clockDeg === clockDeg)?.id ?? null,
-    replacesInstrumentId: null,
+    there: proof.readings.filter((r) => r.clockDeg === clockDeg),
     signed: false,
     dial: null,
   };
 }
+
+/**
+ * The reading that a new one by this instrument corrects. At a place that is measured as found, another instrument's reading stays
+ * and is held against it; a proof counts once, whatever it was taken with.
+ */
+export const corrected = ({ purpose, there }: LineTarget, instrumentId: string): Standing | null =>
+  there.findLast((r) => purpose === 'proof' || r.instrumentId === instrumentId) ?? null;
 
 /** The spot that the reading line stands at: at Cut and Prove the new part's, elsewhere the measuring plan's. */
 export function lineTarget(repair: Repair, station: StationId, selection: Selection, unit: LengthUnit): LineTarget | null {

@@ -11,8 +11,7 @@ const target: LineTarget = {
   expectedMm: 40,
   nominalMm: 40,
   instrumentId: 'tele',
-  replaces: 'before',
-  replacesInstrumentId: 'tele',
+  there: [{ id: 'before', instrumentId: 'tele' }],
   signed: false,
   dial: 0.1,
 };
@@ -23,7 +22,7 @@ const lineOf = (text: string, more: Partial<LineState> = {}): LineState => ({
   instrumentId: 'mic',
   partTempC: null,
   dial: 0.25,
-  corrects: false,
+  supersedesId: null,
   confirmed: false,
   ...more,
 });
@@ -58,7 +57,7 @@ describe('the reading that a line stands for', () => {
   });
 
   it('takes the place of the one at its spot when it corrects it, and has a dial only at a cut', () => {
-    expect(typedReading(target, 40.1, lineOf('40.1', { corrects: true })).supersedesId).toBe('before');
+    expect(typedReading(target, 40.1, lineOf('40.1', { supersedesId: 'before' })).supersedesId).toBe('before');
     expect(typedReading({ ...target, purpose: 'cut' }, 40.1, lineOf('40.1')).dial).toBe(0.25);
   });
 });

@@ -11,8 +11,8 @@ export interface LineState {
   readonly instrumentId: string;
   readonly partTempC: number | null;
   readonly dial: number | null;
-  /** The reading takes the place of the one at its spot. */
-  readonly corrects: boolean;
+  /** Id of the reading whose place it takes. */
+  readonly supersedesId: string | null;
   readonly confirmed: boolean;
 }
 
@@ -37,7 +37,7 @@ export function typedReading(target: LineTarget, valueMm: number, line: LineStat
     instrumentId: line.instrumentId,
     partTempC: line.partTempC,
     dial: target.purpose === 'cut' ? line.dial : null,
-    supersedesId: line.corrects ? target.replaces : null,
+    supersedesId: line.supersedesId,
     withdrawn: false,
     confirmed: line.confirmed,
   };
