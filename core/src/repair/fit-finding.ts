@@ -163,3 +163,9 @@ export const fitFindings = (features: readonly FeatureFinding[], sheet: JobSheet
   features
     .filter((f) => f.component.role === 'mate' && f.feature.side === 'inside' && isDiameter(f.feature.kind))
     .map((f) => fitOf(f, features, sheet, shop));
+
+/** Several holes on one pin are bored in one setting: the smallest usual size at which all of them clean up, mm; null for a single hole. */
+export function inLineMm(fits: readonly Pick<FitFinding, 'cleanUpMm'>[]): number | null {
+  const sizes = fits.flatMap((f) => f.cleanUpMm ?? []);
+  return sizes.length > 1 ? Math.max(...sizes) : null;
+}

@@ -12,7 +12,15 @@ export type { ThreadFinding } from './thread-finding';
 export { ACTS, type ActRow } from './acts.data';
 export { atStake, holdsBack, pointsOfNoReturn, type AtStake, type PointOfNoReturn } from './no-return';
 export { HUB_SHARE, USUAL_RUNNING, type DeskOutlook, type DeskSetting } from './fit-desk';
-export { HOUSE_DEFAULT_SCHOOL, ownOption, truedTooSmall, type FitFigures, type FitFinding, type SchoolOption } from './fit-finding';
+export {
+  HOUSE_DEFAULT_SCHOOL,
+  inLineMm,
+  ownOption,
+  truedTooSmall,
+  type FitFigures,
+  type FitFinding,
+  type SchoolOption,
+} from './fit-finding';
 export { expectedAt, expectedSizeMm } from './expected';
 export type { PartFinding, SegmentFinding } from './part-finding';
 export { rungFigure, type PlanFinding, type SegmentPasses } from './plan-finding';

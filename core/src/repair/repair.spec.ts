@@ -1,6 +1,7 @@
 import { explain } from '../working';
 import { CAUTIONS } from './cautions.data';
 import { choiceKey } from './choices';
+import { inLineMm } from './fit-finding';
 import { liveReadings } from './live-readings';
 import { HAZARDS, type JobSheet } from './records';
 import { rungFigure } from './plan-finding';
@@ -70,6 +71,12 @@ describe('the check case, measured', () => {
     const small = bored(40.2);
     expect(small.target).toBeNull();
     expect(small.problem).toBe('Bored to 40.200 mm the widest place, 40.310 mm, would not clean up. 40.350 mm or more does.');
+  });
+
+  it('bores several holes in line at the size at which all of them clean up', () => {
+    expect(inLineMm([{ cleanUpMm: 40.1 }, { cleanUpMm: 40.35 }, { cleanUpMm: null }])).toBe(40.35);
+    expect(inLineMm([{ cleanUpMm: 40.1 }])).toBeNull();
+    expect(inLineMm(repair.fits)).toBeNull();
   });
 
   it('shows every school with the hole kept and trued', () => {

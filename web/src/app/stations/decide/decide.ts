@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import { choiceKey, originalSizeMm, type FeatureFinding, type FitFinding, type RankedNominal } from '@iron-patch/core';
+import { choiceKey, inLineMm, originalSizeMm, type FeatureFinding, type FitFinding, type RankedNominal } from '@iron-patch/core';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { ShopStore } from '../../data';
 import { SheetStore } from '../../sheet-data';
@@ -70,11 +70,7 @@ export class Decide {
       (f) => f.component.role === 'worn' && f.feature.land === 'worn' && f.nominal.ranked.length,
     ),
   );
-  /** Several holes on one pin are bored in one setting: the size at which all of them clean up. */
-  protected readonly inLineMm = computed(() => {
-    const sizes = this.fits().flatMap((f) => f.cleanUpMm ?? []);
-    return sizes.length > 1 ? Math.max(...sizes) : null;
-  });
+  protected readonly inLineMm = computed(() => inLineMm(this.fits()));
 
   protected choose(fit: FitFinding, { option, hole, truedMm }: PickedFit): void {
     const name = fit.hole.feature.name.toLowerCase();
