@@ -14,6 +14,8 @@ const run = (command, args, env = {}) =>
   new Promise((resolve) => {
     const child = spawn(command, args, { cwd: root, env: { ...process.env, ...env, FORCE_COLOR: '0' } });
     let told = '';
+    child.stdout.setEncoding('utf8');
+    child.stderr.setEncoding('utf8');
     child.stdout.on('data', (d) => (told += d));
     child.stderr.on('data', (d) => (told += d));
     child.on('error', (e) => resolve({ status: 1, told: e.message }));

@@ -1,6 +1,5 @@
 import fc from 'fast-check';
 import { disputes, type InstrumentReading } from './agreement';
-import { fitBend, runOut } from './bend';
 import { depthCheck } from './depth-check';
 import { fitHarmonics, ordersAllowed } from './harmonics';
 import { leastSquares } from './least-squares';
@@ -173,72 +172,6 @@ describe('along the axis', () => {
     expect(p.bellyMm).toBeCloseTo(0.045, 9);
     expect(p.taperPerMm).toBeCloseTo(0.002, 9);
     expect(fitProfile('outside', at([30]))).toBeNull();
-  });
-});
-
-describe('a bent shaft', () => {
-  const stations = [0, 100, 200, 300, 400];
-  const bowed = (x: number): number => 0.2 * Math.sin((Math.PI * x) / 400);
-  const map = (offset: (x: number) => number, plane = 30) =>
-    stations.map((x) =>
-      runOut(
-        x,
-        round(8).map((clockDeg) => ({ clockDeg, valueMm: offset(x) * Math.cos(rad(clockDeg - plane)) })),
-        0.002,
-      )!,
-    );
-
-  it('shows twice its bow, the plane, and the high spot', () => {
-    const bend = fitBend(map(bowed), [])!;
-    expect(bend.planeDeg).toBeCloseTo(30, 6);
-    expect(bend.highAtMm).toBeCloseTo(200, 6);
-    expect(bend.totalMm).toBeCloseTo(0.4, 9);
-    expect(bend.inPlane).toBeCloseTo(1, 9);
-  });
-
-  it('tells how well its plane is known: 2 x scatter of a coordinate / root of the bows squared', () => {
-    // Eight angles by 0.002 leave 0.001 a coordinate; bows 0, 0.1414, 0.2, 0.1414, 0 have squares of 0.08 in all.
-    expect(fitBend(map(bowed), [])!.planePlusMinusDeg).toBeCloseTo(((2 * 0.001) / Math.sqrt(0.08) / Math.PI) * 180, 9);
-    // On V-blocks at the ends each of them weighs -0.2414 more: root of 0.08 + 2 x 0.2414² is 0.4434.
-    expect(fitBend(map(bowed), [0, 400])!.planePlusMinusDeg).toBeCloseTo(0.635, 3);
-    // A straight shaft has no plane.
-    expect(
-      fitBend(
-        map(() => 0),
-        [],
-      )!.planePlusMinusDeg,
-    ).toBe(180);
-    const scattered = map(bowed).map((s, i) => ({ ...s, x: s.x + (i % 2 ? 0.05 : -0.05) }));
-    expect(fitBend(scattered, [])!.planePlusMinusDeg).toBeGreaterThan(5);
-  });
-
-  it('is taken from the line through the V-blocks', () => {
-    const bend = fitBend(
-      map((x) => bowed(x) + 0.05 + x * 0.0002),
-      [0, 400],
-    )!;
-    expect(bend.totalMm).toBeCloseTo(0.4, 9);
-  });
-
-  it('has its high spot between two stations, and needs three', () => {
-    const bend = fitBend(
-      map((x) => 0.2 - 0.000005 * (x - 160) ** 2),
-      [],
-    )!;
-    expect(bend.highAtMm).toBeCloseTo(160, 6);
-    expect(bend.bowMm).toBeCloseTo(0.2, 9);
-    expect(fitBend(map(bowed).slice(0, 2), [])).toBeNull();
-  });
-
-  it('run-out keeps form apart from eccentricity', () => {
-    const r = runOut(
-      0,
-      round(8).map((clockDeg) => ({ clockDeg, valueMm: 0.05 * Math.cos(rad(clockDeg)) + 0.01 * Math.cos(2 * rad(clockDeg)) })),
-      0.002,
-    )!;
-    expect(r.fromEccentricMm).toBeCloseTo(0.1, 9);
-    expect(r.formMm).toBeCloseTo(0.02, 9);
-    expect(r.totalMm).toBeCloseTo(0.1, 2);
   });
 });
 

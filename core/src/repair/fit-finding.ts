@@ -27,7 +27,6 @@ export interface SchoolOption {
   readonly name: string;
   readonly kept: Outcome<PinTarget>;
   readonly trued: Outcome<PinTarget>;
-  readonly truedMm: number;
   /** What the pin for the kept hole will do; null where there is none. */
   readonly outlook: DeskOutlook | null;
 }
@@ -85,7 +84,6 @@ function optionFor(school: School, hole: FeatureFinding, setting: DeskSetting, t
     name: schoolName(school),
     kept,
     trued: pinForTruedHole(truedMm, school),
-    truedMm,
     outlook: kept.ok ? deskOutlook(kept.value, setting) : null,
   };
 }
@@ -132,10 +130,14 @@ function figuresFor(hole: FeatureFinding, target: PinTarget, choice: FitChoice, 
 }
 
 /** Why a hole cannot be bored to that size; null when it can. */
-export function truedTooSmall(largestMm: number, truedMm: number | null, unit: LengthUnit): string | null {
-  if (truedMm === null || truedMm >= largestMm) return null;
+export function truedTooSmall(
+  { hole, cleanUpMm }: Pick<FitFinding, 'hole' | 'cleanUpMm'>,
+  truedMm: number | null,
+  unit: LengthUnit,
+): string | null {
+  if (!hole.shape || cleanUpMm === null || truedMm === null || truedMm >= hole.shape.largestMm) return null;
   const show = (mm: number): string => formatWithUnit(mm, unit);
-  return `Bored to ${show(truedMm)} the widest place, ${show(largestMm)}, would not clean up. ${show(truedSizeMm(largestMm, unit))} or more does.`;
+  return `Bored to ${show(truedMm)} the widest place, ${show(hole.shape.largestMm)}, would not clean up. ${show(cleanUpMm)} or more does.`;
 }
 
 function fitOf(hole: FeatureFinding, features: readonly FeatureFinding[], sheet: JobSheet, shop: Shop): FitFinding {
@@ -150,10 +152,10 @@ function fitOf(hole: FeatureFinding, features: readonly FeatureFinding[], sheet:
   const base = { hole, options, choice, setting, cleanUpMm, truedMm };
   const option = options.find((o) => o.id === used.schoolId);
   if (!hole.shape) return { ...base, target: null, figures: null, problem: 'Measure the hole first.' };
-  const small = used.hole === 'true' ? truedTooSmall(hole.shape.largestMm, used.truedMm, unit) : null;
+  const small = used.hole === 'true' ? truedTooSmall(base, used.truedMm, unit) : null;
   if (small) return { ...base, target: null, figures: null, problem: small };
   if (!option) return { ...base, target: null, figures: null, problem: `The house rule "${used.schoolId}" is gone. Choose another.` };
-  const outcome = used.hole === 'keep' ? option.kept : used.truedMm === null ? option.trued : pinForTruedHole(used.truedMm, option.school);
+  const outcome = used.hole === 'keep' ? option.kept : option.trued;
   if (!outcome.ok) return { ...base, target: null, figures: null, problem: outcome.problems[0]!.message };
   return { ...base, target: outcome.value, figures: figuresFor(hole, outcome.value, used, unit), problem: null };
 }

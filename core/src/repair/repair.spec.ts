@@ -67,7 +67,7 @@ describe('the check case, measured', () => {
     expect(fit.cleanUpMm).toBeCloseTo(40.35, 9);
     // Grease: 0.0020 in and 0.0015 per inch of 40.6 mm: 0.0508 + 0.0609.
     expect(fit.target!.upperMm).toBeCloseTo(40.6 - 0.0508 - 0.0609, 6);
-    expect(fit.options.every((o) => o.truedMm === 40.6)).toBe(true);
+    expect(fit.options.every((o) => o.trued.ok && o.trued.value.holeSmallestMm === 40.6)).toBe(true);
     const small = bored(40.2);
     expect(small.target).toBeNull();
     expect(small.problem).toBe('Bored to 40.200 mm the widest place, 40.310 mm, would not clean up. 40.350 mm or more does.');
@@ -82,7 +82,9 @@ describe('the check case, measured', () => {
   it('shows every school with the hole kept and trued', () => {
     const ids = repair.fits[0]!.options.map((o) => o.id);
     expect(ids).toEqual(expect.arrayContaining(['grease', 'close', 'iso:f7', 'iso:p6']));
-    expect(repair.fits[0]!.options.every((o) => o.kept.ok && o.trued.ok && Math.abs(o.truedMm - 40.35) < 1e-9)).toBe(true);
+    expect(repair.fits[0]!.options.every((o) => o.kept.ok && o.trued.ok && Math.abs(o.trued.value.holeLargestMm - 40.35) < 1e-9)).toBe(
+      true,
+    );
   });
 
   it('stands at Decide', () => {

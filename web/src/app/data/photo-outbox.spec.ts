@@ -87,11 +87,19 @@ it('sets one aside that the server refuses, and sends the others', async () => {
 
 it('says when the browser has no room, and sends all the same', async () => {
   shelf.room = false;
+  server.down = true;
   const outbox = fresh();
   await outbox.add('job', picture('pin.jpg'));
+  shelf.room = true;
+  await outbox.add('job', picture('hub.jpg'));
   await breathe();
+  // The first is still kept nowhere else, whatever room there is now.
   expect(outbox.full()).toBe(true);
-  expect(server.changes()).toHaveLength(1);
+  server.down = false;
+  await outbox.flush();
+  await breathe();
+  expect(outbox.items()).toEqual([]);
+  expect(outbox.full()).toBe(false);
 });
 
 it('drops one that is left out for good', async () => {

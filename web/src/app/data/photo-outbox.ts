@@ -60,13 +60,14 @@ export class PhotoOutbox {
       refused: '',
     };
     this.all.update((items) => [...items, photo]);
-    this.full.set(!(await this.kept.put(photo)));
+    if (!(await this.kept.put(photo))) this.full.set(true);
     await this.flush();
   }
 
   /** Drops one that somebody has looked at. */
   drop(id: string): void {
     this.all.update((items) => items.filter((p) => p.id !== id));
+    if (!this.all().length) this.full.set(false);
     void this.kept.remove(id);
   }
 

@@ -181,7 +181,7 @@ export class WorkingColumn {
   protected readonly advice = computed(() => {
     const fit = this.store.repair()?.fits.find((f) => f.target?.trueTheHole && f.choice?.hole !== 'true');
     if (!fit) return null;
-    return `Play at the widest place ${this.show(fit.figures!.playLargest.value)}. The oval of ${fit.hole.feature.name.toLowerCase()} eats more than half of the play that this fit allows. Bore the hole true to ${this.show(fit.options[0]!.truedMm)}.`;
+    return `Play at the widest place ${this.show(fit.figures!.playLargest.value)}. The oval of ${fit.hole.feature.name.toLowerCase()} eats more than half of the play that this fit allows. Bore the hole true to ${this.show(fit.truedMm!)}.`;
   });
   protected readonly asked = computed(() => {
     const repair = this.store.repair();

@@ -93,7 +93,7 @@ export class FitDesk {
 
   /** Size that the hole is bored to where it is trued, mm: as chosen, or as typed here. */
   protected readonly truedMm = linkedSignal<number>(() => this.fit().truedMm!);
-  protected readonly tooSmall = computed(() => truedTooSmall(this.fit().hole.shape!.largestMm, this.truedMm(), this.unit()));
+  protected readonly tooSmall = computed(() => truedTooSmall(this.fit(), this.truedMm(), this.unit()));
 
   private readonly kept = computed(() => this.fit().options.flatMap((o) => (o.kept.ok ? [{ option: o, target: o.kept.value }] : [])));
   /** Percent of the bar column, 0 to 100, over every size that is shown. */

@@ -1,0 +1,52 @@
+import { OneByOne } from './one-by-one';
+
+describe('a queue that is sent one by one', () => {
+  let waiting: number[];
+  let sent: number[];
+  const line = (send: (n: number) => Promise<boolean>): OneByOne<number> => new OneByOne(() => waiting[0], send);
+  const take = (n: number): Promise<boolean> => {
+    sent.push(n);
+    waiting.shift();
+    return Promise.resolve(true);
+  };
+  beforeEach(() => {
+    waiting = [1, 2, 3];
+    sent = [];
+  });
+
+  it('goes in order to its end, and takes along what comes meanwhile', async () => {
+    await line((n) => {
+      if (n === 2) waiting.push(4);
+      return take(n);
+    }).flush();
+    expect(sent).toEqual([1, 2, 3, 4]);
+  });
+
+  it('stops where there is no use in going on, and begins there again', async () => {
+    let open = false;
+    const queue = line((n) => (n === 2 && !open ? Promise.resolve(false) : take(n)));
+    await queue.flush();
+    expect(sent).toEqual([1]);
+    open = true;
+    await queue.flush();
+    expect(sent).toEqual([1, 2, 3]);
+  });
+
+  it('never sends the same twice at once', async () => {
+    const queue = line(async (n) => {
+      await Promise.resolve();
+      return take(n);
+    });
+    await Promise.all([queue.flush(), queue.flush(), queue.flush()]);
+    expect(sent).toEqual([1, 2, 3]);
+  });
+
+  it('can go on after something broke', async () => {
+    let broken = true;
+    const queue = line((n) => (broken ? Promise.reject(new Error('no room')) : take(n)));
+    await expect(queue.flush()).rejects.toThrow('no room');
+    broken = false;
+    await queue.flush();
+    expect(sent).toEqual([1, 2, 3]);
+  });
+});
