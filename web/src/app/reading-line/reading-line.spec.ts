@@ -121,6 +121,19 @@ describe('typing on the line', () => {
     expect(store.selection()).toMatchObject({ spanId: 'barrel', clockDeg: 45, quantity: 'size' });
   });
 
+  it('is empty after a gauge that types and enters within one frame', async () => {
+    const fixture = await line();
+    const input = fixture.nativeElement.querySelector('#reading') as HTMLInputElement;
+    for (const text of ['40.28', '40.25']) {
+      input.value = text;
+      input.dispatchEvent(new Event('input', { bubbles: true }));
+      fixture.nativeElement.querySelector('form').dispatchEvent(new Event('submit'));
+      expect(input.value).toBe('');
+    }
+    await breathe();
+    expect(sent().map((r) => r.text)).toEqual(['40.28', '40.25']);
+  });
+
   it('asks about a slip and takes what was meant, or what was typed', async () => {
     const fixture = await line();
     await enter(fixture, '4.022');

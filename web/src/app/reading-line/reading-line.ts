@@ -226,6 +226,9 @@ export class ReadingLine {
 
   protected clear(): void {
     this.text.set('');
+    // A gauge types and enters within one frame: to the binding nothing changed then, and the number would stay in the line.
+    const input = this.entry()?.nativeElement;
+    if (input) input.value = '';
     this.forget();
     this.focus();
   }
