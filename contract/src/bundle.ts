@@ -2,6 +2,7 @@ import {
   BUNDLE_FORMAT,
   BUNDLE_VERSION,
   INSTRUMENT_KINDS,
+  upgradeBundle,
   type InstrumentKind,
   type JobBundle,
   type Outcome,
@@ -117,7 +118,7 @@ const under = (path: string, problems: readonly Problem[]): Problem[] =>
 export function checkBundle(input: unknown): Outcome<JobBundle> {
   const checked = check(shape, input);
   if (!checked.ok) return checked;
-  const bundle = input as JobBundle;
+  const bundle = upgradeBundle(input as JobBundle);
   const ticket = check(jobInput, ticketOf(bundle));
   const problems = [
     ...(ticket.ok ? [] : under('job', ticket.problems)),

@@ -132,9 +132,16 @@ export const CHOICE_VALUES: Readonly<Record<string, AnyObjectSchema>> = {
     holeC: numberOf('Hole when it runs', -60, 400, '°C'),
     hubOutsideMm: lengthOf('Metal round the hole', 1, 3000).nullable(),
   }),
-  returned: object({ lesson: requiredText('Lesson', TEXT_LIMITS.text), stillToDo: textOf('Still to do', TEXT_LIMITS.text) }),
+  returned: object({
+    lesson: requiredText('Lesson', TEXT_LIMITS.text),
+    stillToDo: textOf('Still to do', TEXT_LIMITS.text),
+    outcome: oneOf('passed or not passed', ['passed', 'not-passed'] as const),
+    beforeUse: textOf('Before it is used', TEXT_LIMITS.large),
+    unproved: textOf('Why it goes out unproved', TEXT_LIMITS.text),
+    undone: textOf('Why planned acts are left', TEXT_LIMITS.text),
+  }),
   nominal: object({ sizeMm: lengthOf('Size', 0.1, 2000), name: requiredText('Name', 60) }),
-  caution: object({ signedBy: requiredText('Who decided', TEXT_LIMITS.name) }),
+  caution: object({ signedBy: requiredText('Name of who decided', TEXT_LIMITS.name), licence: requiredText('Licence', TEXT_LIMITS.name) }),
   accept: object({ valueMm: numberOf('Value', -20_000, 20_000, 'mm').nullable() }),
 };
 

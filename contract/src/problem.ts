@@ -22,6 +22,7 @@ export const PROBLEM_NAMES = {
   person: 'who-is-at-the-bench',
   reused: 'key-used-for-another',
   inUse: 'still-in-use',
+  held: 'held-back',
   tooLarge: 'too-large',
   bug: 'bug',
 } as const;

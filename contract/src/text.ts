@@ -1,7 +1,7 @@
 import { string, type StringSchema } from 'yup';
 
-/** Longest names and texts that are stored. */
-export const TEXT_LIMITS = { name: 120, line: 200, text: 4000 } as const;
+/** Longest names and texts that are stored; `large` is what is printed large on a paper. */
+export const TEXT_LIMITS = { name: 120, line: 200, large: 600, text: 4000 } as const;
 
 // Control characters other than tab and newline have no business in a name or a note.
 // eslint-disable-next-line no-control-regex

@@ -9,6 +9,8 @@ const settings: CoachSettings = {
   roughMostMm: 4,
   finishMm: 0.6,
   part: { tempC: 20, shopC: 20, alphaPerK: 11.5e-6 },
+  plusMinusMm: 0.004,
+  noDust: false,
 };
 const cut = (dial: number, measuredMm: number): CutRecord => ({ dial, measuredMm });
 
@@ -39,6 +41,14 @@ describe('learning the tool', () => {
     expect(learnShortfall(two, lathe, 0.0508)).toBeCloseTo((0.05 * 0.04) / 1.05, 9);
     expect(learnShortfall([cut(0.1, 41), cut(0.05, 41)], lathe, 0.3)).toBe(0);
   });
+  it('learns nothing from a size taken twice, one that went the wrong way, or a miss over a fifth of the cut', () => {
+    const dialled = 2 * 0.02 * 25.4;
+    expect(learnShortfall([cut(0.02, 41), cut(0.02, 40.98)], lathe, dialled)).toBe(0);
+    expect(learnShortfall([cut(0, 42), cut(0.02, 42.05)], lathe, dialled)).toBe(0);
+    expect(learnShortfall([cut(0, 42), cut(0.02, 42 - 0.7 * dialled)], lathe, dialled)).toBe(0);
+    expect(learnShortfall([cut(0, 42), cut(0.02, 42 - 1.3 * dialled)], lathe, dialled)).toBe(0);
+    expect(learnShortfall([cut(0, 42), cut(0.02, 42 - 0.85 * dialled)], lathe, dialled)).toBeCloseTo((0.15 * dialled) / 2, 9);
+  });
   it('asks that much more of the dial and says so', () => {
     const a = advise(two, settings);
     const asked = (a.turnIn ?? 0) * 2 * 25.4;
@@ -64,6 +74,25 @@ describe('when not to cut', () => {
   it('stops inside the limits, and under them', () => {
     expect(advise([cut(0, 40.041)], settings).state).toBe('in');
     expect(advise([cut(0, 40.02)], settings).state).toBe('under');
+  });
+  it('calls nothing inside that the instrument cannot tell from outside (ISO 14253-1)', () => {
+    expect(advise([cut(0, 40.036)], settings)).toMatchObject({ state: 'close', sentences: [expect.stringContaining('lower limit')] });
+    expect(advise([cut(0, 40.0475)], settings).state).toBe('polish');
+    expect(advise([cut(0, 40.041)], { ...settings, plusMinusMm: 0.04 })).toMatchObject({
+      state: 'close',
+      sentences: [expect.stringContaining('finer instrument')],
+    });
+    expect(advise([cut(0, 40.03)], settings).sentences[0]).toContain('before it is given up');
+  });
+  it('never sends a file, emery or a grinder to metal whose dust is a danger', () => {
+    for (const left of [0.02, 0.05, 0.09])
+      expect(advise([cut(0, 40.041 + left)], { ...settings, noDust: true })).toMatchObject({
+        state: 'polish',
+        abrasive: false,
+        sentences: [expect.any(String), expect.stringContaining('No file, emery or grinder')],
+      });
+    expect(advise([cut(0, 40.06)], settings).abrasive).toBe(true);
+    expect(advise([cut(0, 40.12)], settings).abrasive).toBe(false);
   });
   it('hands a cut thinner than the chip to emery, file or grinder', () => {
     expect(advise([cut(0, 40.06)], settings)).toMatchObject({

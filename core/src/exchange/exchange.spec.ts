@@ -1,8 +1,11 @@
 import { newPart } from '../part';
-import { testReading, testSheet, testShop } from '../repair/testing';
+import type { Hazard } from '../repair';
+import { testChoice, testReading, testSheet, testShop } from '../repair/testing';
+import { bundleOf } from './bundle';
 import { drawingSvg } from './drawing-svg';
 import { readingsToCsv, READINGS_CSV_COLUMNS } from './readings-csv';
 import { importReadings } from './readings-import';
+import { upgradeBundle } from './upgrade-bundle';
 
 const row = (more: Record<string, string> = {}) => ({ feature: 'Barrel bore', station_mm: '5', clock_deg: '0', reading: '40.31', ...more });
 
@@ -70,4 +73,16 @@ it('draws the part in true size, with limits, and no markup from its title', () 
   expect(svg).toContain('width="180.000mm"');
   expect(svg).toContain('Body ⌀ 40.033 to 40.049');
   expect(svg).not.toContain('<script>');
+});
+
+it('reads a job file of before cautions were taken apart and hand-overs had an outcome', () => {
+  const old = testSheet({
+    choices: [testChoice('returned', { lesson: 'L', stillToDo: '' }), testChoice('caution:vessel', { signedBy: 'S' })],
+  });
+  const bundle = bundleOf({ ...old, job: { ...old.job, hazards: ['vessel', 'burning-metals' as Hazard] } }, testShop, []);
+  const now = upgradeBundle(bundle);
+  expect(now.job.hazards).toEqual(['vessel', 'magnesium', 'beryllium', 'lead-bronze']);
+  expect(now.choices.map((c) => c.value)).toEqual([
+    { lesson: 'L', stillToDo: '', outcome: 'passed', beforeUse: '', unproved: '', undone: '' },
+  ]);
 });

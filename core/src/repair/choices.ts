@@ -44,9 +44,24 @@ export interface PlanChoice {
   readonly finishes: 2 | 3;
 }
 
+/** The hand-over. */
 export interface ReturnChoice {
   readonly lesson: string;
   readonly stillToDo: string;
+  /** `not-passed` goes out with what must be done before it is used: the only way past a licensed matter that nobody has signed. */
+  readonly outcome: 'passed' | 'not-passed';
+  /** What must be done before it is used; empty when it is passed. */
+  readonly beforeUse: string;
+  /** Why dimensions go out that nobody proved and passed; empty where all are. */
+  readonly unproved: string;
+  /** Why planned acts were neither done nor called off; empty where none is left. */
+  readonly undone: string;
+}
+
+/** Who decided a licensed matter. */
+export interface CautionChoice {
+  readonly signedBy: string;
+  readonly licence: string;
 }
 
 /** Keys of the choices that a job can hold. */
@@ -83,7 +98,18 @@ export function chosenRoute(sheet: JobSheet): RouteChoice | null {
 }
 export const chosenPart = (sheet: JobSheet): TurnedPart | null => valueOf(sheet, choiceKey.part);
 export const chosenPlan = (sheet: JobSheet): PlanChoice | null => valueOf(sheet, choiceKey.plan);
-export const chosenReturn = (sheet: JobSheet): ReturnChoice | null => valueOf(sheet, choiceKey.returned);
+/** A hand-over of before outcomes were asked for was a pass. */
+export function chosenReturn(sheet: JobSheet): ReturnChoice | null {
+  const returned = valueOf<ReturnChoice>(sheet, choiceKey.returned);
+  return returned && { ...NO_EXCEPTIONS, ...returned };
+}
+/** A hand-over that lets nothing pass. */
+export const NO_EXCEPTIONS = { outcome: 'passed', beforeUse: '', unproved: '', undone: '' } as const;
+/** Who decided that hazard, with name and licence; null while either is missing. */
+export function signedCaution(sheet: Pick<JobSheet, 'choices'>, hazard: string): CautionChoice | null {
+  const value = sheet.choices.find((c) => c.key === choiceKey.caution(hazard))?.value as Partial<CautionChoice> | undefined;
+  return value?.signedBy?.trim() && value.licence?.trim() ? { signedBy: value.signedBy, licence: value.licence } : null;
+}
 export const chosenStrip = (sheet: JobSheet, componentId: string): StripChoice | null => valueOf(sheet, choiceKey.strip(componentId));
 export const chosenSeen = (sheet: JobSheet, featureId: string): SeenChoice | null => valueOf(sheet, choiceKey.seen(featureId));
 export const chosenSkips = (sheet: JobSheet, featureId: string): readonly Spot[] =>

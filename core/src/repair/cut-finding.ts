@@ -1,7 +1,10 @@
 import { advise, LEAST_CHIP_MM, type Advice, type CutRecord } from '../coach';
 import { USUAL_PASSES } from '../process';
+import { K95 } from '../readings';
 import { minus, plus, sumOf, type Figure } from '../working';
-import { alphaOf, readingFigure, toDiameter } from './measured';
+import { CAUTIONS, FILE_CAUTION, hazardsAtCut, type Caution } from './cautions.data';
+import { instrumentOf } from './bias';
+import { alphaOf, instrumentUncertaintyMm, readingFigure, toDiameter } from './measured';
 import type { PartFinding, SegmentFinding } from './part-finding';
 import type { PlanFinding } from './plan-finding';
 import type { JobSheet, ReadingRecord, Shop } from './records';
@@ -16,6 +19,8 @@ export interface CutFinding {
   readonly left: Figure | null;
   /** Temperature of the part at the last reading, °C. */
   readonly partTempC: number;
+  /** What to mind while this is cut: dust of the metal, file and emery where they are advised. */
+  readonly cautions: readonly Caution[];
 }
 
 function cutOf(
@@ -33,6 +38,8 @@ function cutOf(
     measuredMm: toDiameter(r, 'outside', materialId, shopTempC, shop).valueMm,
   }));
   const partTempC = readings.at(-1)?.partTempC ?? shopTempC;
+  const lastInstrument = instrumentOf(shop, readings.at(-1)?.instrumentId ?? '');
+  const cautions = hazardsAtCut(sheet.job.hazards, materialId).map((h) => CAUTIONS[h]);
   const advice = advise(cuts, {
     lathe: plan.lathe,
     unit: sheet.job.unit,
@@ -41,6 +48,8 @@ function cutOf(
     roughMostMm: USUAL_PASSES.roughMostMm,
     finishMm: USUAL_PASSES.finishMm,
     part: { tempC: partTempC, shopC: shopTempC, alphaPerK: alphaOf(materialId) },
+    plusMinusMm: K95 * instrumentUncertaintyMm(lastInstrument, 'outside'),
+    noDust: cautions.some((c) => c.dust),
   });
   const last = readings.at(-1);
   const left =
@@ -49,7 +58,15 @@ function cutOf(
       plus(readingFigure(last, cuts.at(-1)!.measuredMm, shop, sheet.job.unit)),
       minus(segment.diameter),
     ]);
-  return { segment, readings, cuts, advice, left: left ?? null, partTempC };
+  return {
+    segment,
+    readings,
+    cuts,
+    advice,
+    left: left ?? null,
+    partTempC,
+    cautions: [...cautions.filter((c) => c.dust), ...(advice.abrasive ? [FILE_CAUTION] : [])],
+  };
 }
 
 /** Every segment of the new part at the lathe. */

@@ -27,7 +27,8 @@ export { rungFigure, type PlanFinding, type SegmentPasses } from './plan-finding
 export type { CutFinding } from './cut-finding';
 export type { ProofFinding } from './proof-finding';
 export { freeze, movedFigures, newestRelease, MOVED_LEAST_MM, type MovedFigure } from './release';
-export { CAUTIONS, type Caution } from './cautions.data';
+export { CAUTIONS, FILE_CAUTION, hazardsAtCut, LICENSED_HAZARDS, type Caution } from './cautions.data';
+export { handOverHolds, stillHeld, type HandOverHold } from './hand-over';
 export { nextMove } from './stations';
 export {
   madeSizeMm,

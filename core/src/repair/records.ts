@@ -8,16 +8,25 @@ import type { Bar } from '../stock';
 export const HAZARDS = [
   'lifting',
   'vessel',
+  'steering',
   'pressure',
+  'structural-weld',
   'spring',
   'raised-load',
+  'drives',
+  'ignition',
+  'electricity',
+  'hot',
   'fuel',
-  'steering',
+  'solvent',
   'welding',
   'press',
   'old-linings',
   'plating',
-  'burning-metals',
+  'burnt-seals',
+  'magnesium',
+  'beryllium',
+  'lead-bronze',
 ] as const;
 export type Hazard = (typeof HAZARDS)[number];
 

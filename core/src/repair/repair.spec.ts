@@ -264,7 +264,10 @@ describe('cut and prove', () => {
       proofs: [signed('head'), signed('body')],
     };
     expect(state(ready, 'prove')).toMatchObject({ state: 'under-way', waitsFor: expect.stringContaining('licensed person') });
-    const passed = { ...ready, choices: [...ready.choices, testChoice(choiceKey.caution('vessel'), { signedBy: 'a licensed surveyor' })] };
+    const passed = {
+      ...ready,
+      choices: [...ready.choices, testChoice(choiceKey.caution('vessel'), { signedBy: 'a licensed surveyor', licence: '7' })],
+    };
     expect(state(passed, 'prove').state).toBe('done');
   });
 });

@@ -3,6 +3,7 @@ import { diagnosisFinding, type DiagnosisFinding } from './diagnosis-finding';
 import { pointsOfNoReturn, type PointOfNoReturn } from './no-return';
 import { featureFindings, type FeatureFinding } from './feature-finding';
 import { fitFindings, type FitFinding } from './fit-finding';
+import { handOverHolds, type HandOverHold } from './hand-over';
 import { liveReadings } from './live-readings';
 import { partFinding, type PartFinding } from './part-finding';
 import { planFinding, type PlanFinding } from './plan-finding';
@@ -29,6 +30,8 @@ export interface Repair {
   readonly moved: readonly MovedFigure[];
   readonly stations: readonly StationStanding[];
   readonly next: StationStanding | null;
+  /** What stands between this job and its hand-over. */
+  readonly holds: readonly HandOverHold[];
 }
 
 /**
@@ -63,5 +66,6 @@ export function workOut(sheet: JobSheet, shop: Shop): Repair {
     moved,
     stations,
     next: nextMove(stations),
+    holds: handOverHolds(sheet, proofs),
   };
 }

@@ -1,4 +1,5 @@
-import { chosenPlan, chosenReturn, chosenRoute, choiceKey } from './choices';
+import { chosenPlan, chosenReturn, chosenRoute, signedCaution } from './choices';
+import { handOverHolds } from './hand-over';
 import type { CutFinding } from './cut-finding';
 import type { DiagnosisFinding } from './diagnosis-finding';
 import type { FeatureFinding } from './feature-finding';
@@ -12,7 +13,7 @@ import { formatWithUnit, placeWithUnit } from '../quantity';
 import type { JobSheet } from './records';
 import type { MovedFigure } from './release';
 import { STATIONS, type StationId, type StationStanding } from '../stations';
-import { CAUTIONS } from './cautions.data';
+import { CAUTIONS, LICENSED_HAZARDS } from './cautions.data';
 
 export interface StandingInputs {
   readonly sheet: JobSheet;
@@ -109,16 +110,16 @@ function prove({ sheet, proofs }: StandingInputs): Standing {
   if (unmeasured) return underWay(`readings of ${unmeasured.segment.segment.name.toLowerCase()}`);
   const unsigned = proofs.find((p) => !p.signed);
   if (unsigned) return underWay(`somebody to pass ${unsigned.segment.segment.name.toLowerCase()}`);
-  const caution = sheet.job.hazards.find(
-    (h) => (h === 'lifting' || h === 'vessel' || h === 'steering') && !sheet.choices.some((c) => c.key === choiceKey.caution(h)),
-  );
+  const caution = LICENSED_HAZARDS.find((h) => sheet.job.hazards.includes(h) && !signedCaution(sheet, h));
   return caution ? underWay(`a licensed person: ${CAUTIONS[caution].what.toLowerCase().replace(/\.$/, '')}`) : done;
 }
 
-function returned({ sheet }: StandingInputs): Standing {
+function returned({ sheet, proofs }: StandingInputs): Standing {
   const loose = looseFragments(sheet);
   if (loose.length) return out(`a loose piece to account for: ${loose[0]!.value.what.toLowerCase()}`);
-  return chosenReturn(sheet) ? done : notYet('the report and the hand-over');
+  if (chosenReturn(sheet)) return done;
+  const licensed = handOverHolds(sheet, proofs).find((h) => h.code === 'licensed');
+  return notYet(licensed ? licensed.message.replace(/\.$/, '').toLowerCase() : 'the report and the hand-over');
 }
 
 const RULES: Readonly<Record<StationId, (i: StandingInputs) => Standing>> = {

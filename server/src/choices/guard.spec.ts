@@ -65,15 +65,35 @@ describe('an act that destroys evidence', () => {
   });
 });
 
+const back = { lesson: 'Count the pieces.', stillToDo: '', outcome: 'passed', beforeUse: '', unproved: '', undone: '' };
+const onRecord = { cause: 'Dry', route: 'New pin', causeId: '', cure: '' };
+
 it('does not hand a job back while a piece is loose', async () => {
   const fragment = { what: 'Half a snap ring', where: '', settled: '', removed: false };
   const key = choiceKey.fragment('0b2f7a52-6a2b-4f0e-9b1e-0d8f6a1c2b3d');
+  await choose(choiceKey.route, onRecord);
   await choose(key, fragment);
-  const back = { lesson: 'Count the pieces.', stillToDo: '' };
   const held = await choose(choiceKey.returned, back);
-  expect([held.status, held.body.problems[0].message]).toEqual([422, 'Account first for what is loose: half a snap ring.']);
+  expect([held.status, held.body.problems[0].message]).toEqual([409, 'Account first for what is loose: half a snap ring.']);
   await choose(key, { ...fragment, settled: 'Found in the sump' }, '"v1"');
+  await choose(choiceKey.caution('vessel'), { signedBy: 'A surveyor', licence: '7' });
   expect((await choose(choiceKey.returned, back)).status).toBe(201);
+});
+
+it('holds a hand-over with everything that is missing, and lets a licensed matter out only as not passed', async () => {
+  made = await makeJob(call, { hazards: ['lifting'] });
+  const held = await choose(choiceKey.returned, { ...back, unproved: 'No time.', undone: 'No time.' });
+  expect([held.status, held.headers['content-type']]).toEqual([409, expect.stringContaining('application/problem+json')]);
+  expect(held.body.problems.map((p: { code: string; path: string }) => [p.code, p.path])).toEqual([
+    ['licensed', 'value.beforeUse'],
+    ['found', 'value'],
+    ['made', 'value'],
+  ]);
+  await choose(choiceKey.route, onRecord);
+  expect((await choose(choiceKey.caution('lifting'), { signedBy: 'A surveyor', licence: '' })).status).toBe(422);
+  expect((await choose(choiceKey.returned, back)).status).toBe(409);
+  const out = { ...back, outcome: 'not-passed', beforeUse: 'A licensed person passes it.' };
+  expect((await choose(choiceKey.returned, out)).status).toBe(201);
 });
 
 it('keeps the tree of components a tree', async () => {

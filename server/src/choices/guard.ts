@@ -1,7 +1,7 @@
-import { choiceKey, holdsBack, looseFragments, workOut, type ActChoice, type JobSheet } from '@iron-patch/core';
+import { choiceKey, holdsBack, stillHeld, workOut, type ActChoice, type JobSheet, type ReturnChoice } from '@iron-patch/core';
 import type { ChoiceInput } from '@iron-patch/contract';
 import type { Db } from '../db';
-import { invalid } from '../http';
+import { heldBack, invalid } from '../http';
 import { loadSheet } from '../sheets';
 import { loadShop } from '../shop';
 
@@ -23,20 +23,18 @@ async function guardAct(db: Db, jobId: string, key: string, act: ActChoice): Pro
   if (held) throw invalid([{ code: 'no-return', path: 'value.override', message: held }]);
 }
 
-async function guardReturn(db: Db, jobId: string): Promise<void> {
-  const loose = looseFragments(await loadSheet(db, jobId));
-  if (loose.length)
-    throw invalid([
-      {
-        code: 'loose',
-        path: 'value',
-        message: `Account first for what is loose: ${loose.map((f) => f.value.what.toLowerCase()).join(', ')}.`,
-      },
-    ]);
+async function guardReturn(db: Db, jobId: string, given: ReturnChoice): Promise<void> {
+  const { holds } = workOut(await loadSheet(db, jobId), await loadShop(db));
+  const held = stillHeld(holds, given);
+  if (held.length)
+    throw heldBack(
+      'It cannot be handed over yet.',
+      held.map((h) => ({ code: h.code, path: h.passedBy ? `value.${h.passedBy}` : 'value', message: h.message })),
+    );
 }
 
 /** What the shape of a choice cannot tell: that evidence is on record before it is destroyed, that nothing is left loose inside. */
 export async function guardChoice(db: Db, jobId: string, key: string, input: ChoiceInput): Promise<void> {
   if (key.startsWith(choiceKey.act(''))) return guardAct(db, jobId, key, input.value as ActChoice);
-  if (key === choiceKey.returned) return guardReturn(db, jobId);
+  if (key === choiceKey.returned) return guardReturn(db, jobId, input.value as ReturnChoice);
 }

@@ -1,5 +1,6 @@
 import { workOut, type JobSheet } from '@iron-patch/core';
 import { drawnPin, testChoice, testReading, testSheet, testShop } from '@iron-patch/core/testing';
+import { TEXT_LIMITS } from '@iron-patch/contract';
 import { jobSlip } from './job-slip';
 import { printable } from './page';
 import { report } from './report';
@@ -67,7 +68,14 @@ describe('papers stay on one page', () => {
           })),
         }),
         testChoice('route', { cause: long, route: long }),
-        testChoice('returned', { lesson: long, stillToDo: long }),
+        testChoice('returned', {
+          lesson: long,
+          stillToDo: long,
+          outcome: 'not-passed',
+          beforeUse: long.slice(0, TEXT_LIMITS.large),
+          unproved: long,
+          undone: long,
+        }),
       ],
     };
     const repair = workOut(sheet, testShop);

@@ -1,5 +1,5 @@
 import type { JobSheet } from '@iron-patch/core';
-import { CAUTIONS } from '@iron-patch/core';
+import { CAUTIONS, chosenReturn } from '@iron-patch/core';
 import PDFDocument from 'pdfkit';
 import QRCode from 'qrcode';
 import { printable } from './page';
@@ -36,11 +36,11 @@ export function label(sheet: JobSheet, address: string): Promise<Buffer> {
     doc.on('error', reject);
   });
   const textPt = WIDTH_PT - CODE_PT - 3 * MARGIN_PT;
-  const line = (text: string, y: number, sizePt: number, font: string, lines = 1): void => {
+  const line = (text: string, y: number, sizePt: number, font: string, lines = 1, colour = '#000000'): void => {
     doc
       .font(font)
       .fontSize(sizePt)
-      .fillColor('#000000')
+      .fillColor(colour)
       .text(printable(text), MARGIN_PT, y, { width: textPt, height: lines * sizePt * 1.25, ellipsis: true });
   };
   line(String(job.number), MARGIN_PT, 34, 'Helvetica-Bold');
@@ -48,8 +48,15 @@ export function label(sheet: JobSheet, address: string): Promise<Buffer> {
   line(customer.name, MARGIN_PT + 70, 10, 'Helvetica');
   const pieces = `${job.pieces} piece${job.pieces === 1 ? '' : 's'}${job.promisedOn ? `, for ${job.promisedOn}` : ''}`;
   line(pieces, MARGIN_PT + 84, 10, 'Helvetica');
-  const caution = job.hazards.map((h) => CAUTIONS[h].what).join(' ');
-  if (caution) line(caution, MARGIN_PT + 98, 8, 'Helvetica-Bold', 2);
+  const handed = chosenReturn(sheet);
+  if (handed?.outcome === 'not-passed') {
+    doc.rect(0, MARGIN_PT + 78, textPt + 1.5 * MARGIN_PT, HEIGHT_PT).fill('#000000');
+    line('NOT PASSED', MARGIN_PT + 80, 17, 'Helvetica-Bold', 1, '#ffffff');
+    line(`Before use: ${handed.beforeUse}`, MARGIN_PT + 100, 8, 'Helvetica-Bold', 2, '#ffffff');
+  } else {
+    const caution = job.hazards.map((h) => CAUTIONS[h].what).join(' ');
+    if (caution) line(caution, MARGIN_PT + 98, 8, 'Helvetica-Bold', 2);
+  }
   drawCode(doc, address, WIDTH_PT - CODE_PT - MARGIN_PT, MARGIN_PT, CODE_PT);
   doc.end();
   return done;

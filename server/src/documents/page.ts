@@ -59,6 +59,25 @@ export function heading(doc: Pdf, number: number, title: string, sub: string): v
   doc.moveDown(0.4);
 }
 
+/** Large and first: white on black over the whole width. */
+export function banner(doc: Pdf, title: string, text: string): void {
+  const y = doc.y;
+  const heightPt =
+    34 +
+    doc
+      .font('Helvetica-Bold')
+      .fontSize(12)
+      .heightOfString(printable(text), { width: CONTENT_PT - 20 });
+  doc.rect(PAGE.marginPt, y, CONTENT_PT, heightPt + 8).fill('#000000');
+  doc
+    .fillColor('#ffffff')
+    .fontSize(20)
+    .text(title, PAGE.marginPt + 10, y + 8, { lineBreak: false });
+  doc.fontSize(12).text(printable(text), PAGE.marginPt + 10, y + 32, { width: CONTENT_PT - 20 });
+  doc.fillColor(INK);
+  doc.y = y + heightPt + 12;
+}
+
 const full = new WeakSet<Pdf>();
 
 /** Whether that much more fits on the page; says once that the rest is on the screen. */

@@ -3,13 +3,15 @@ import {
   chosenReturn,
   chosenRoute,
   formatLength,
+  LICENSED_HAZARDS,
   otherUnit,
+  signedCaution,
   type JobSheet,
   type Repair,
   type Shop,
   type Verdict,
 } from '@iron-patch/core';
-import { heading, newPage, paragraph, section, table, toBuffer } from './page';
+import { banner, heading, newPage, paragraph, section, table, toBuffer } from './page';
 
 const VERDICT_WORDS: Readonly<Record<Verdict, string>> = { fits: 'fits', close: 'close to a limit', out: 'out', unknown: 'not measured' };
 
@@ -25,6 +27,8 @@ export function report(sheet: JobSheet, repair: Repair, shop: Shop): Promise<Buf
     job.title,
     `Report for ${sheet.customer.name}. ${job.machine}. Received ${job.receivedAt.slice(0, 10)}. Sizes in ${unit}, in brackets ${otherUnit(unit)}, at 20 °C.`,
   );
+  const handed = chosenReturn(sheet);
+  if (handed?.outcome === 'not-passed') banner(doc, 'HANDED OVER, NOT PASSED', `Before it is used: ${handed.beforeUse}`);
   section(doc, 'What you told us');
   paragraph(doc, job.complaint.slice(0, 600) || 'Nothing was written down.');
   const route = chosenRoute(sheet);
@@ -69,7 +73,15 @@ export function report(sheet: JobSheet, repair: Repair, shop: Shop): Promise<Buf
   const play = repair.proofs.flatMap((p) => p.play);
   for (const p of play.slice(0, 4))
     paragraph(doc, `Play in ${p.mate.hole.feature.name.toLowerCase()}: ${both(p.tight.value)} to ${both(p.loose.value)}.`);
-  const handed = chosenReturn(sheet);
+  for (const [what, why] of [
+    ['Not proved', handed?.unproved],
+    ['Planned and not done', handed?.undone],
+  ])
+    if (why) paragraph(doc, `${what}: ${why.slice(0, 400)}`, 11);
+  for (const h of LICENSED_HAZARDS) {
+    const signed = signedCaution(sheet, h);
+    if (signed && job.hazards.includes(h)) paragraph(doc, `${CAUTIONS[h].what} Decided by ${signed.signedBy}, ${signed.licence}.`);
+  }
   section(doc, 'What you still do');
   paragraph(doc, handed?.stillToDo.slice(0, 600) || 'Nothing is on record.');
   for (const h of job.hazards) paragraph(doc, `${CAUTIONS[h].what} ${CAUTIONS[h].who}`);

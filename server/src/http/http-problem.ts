@@ -54,6 +54,10 @@ export const keyNeeded = (): HttpProblem => make('reused', 400, 'A key is needed
 
 export const stillInUse = (detail: string): HttpProblem => make('inUse', 409, 'It is still in use.', detail);
 
+/** It may not go on as things stand: what is missing, one problem each. */
+export const heldBack = (title: string, problems: readonly Problem[]): HttpProblem =>
+  make('held', 409, title, problems.map((p) => p.message).join(' '), { problems });
+
 export const tooLarge = (): HttpProblem => make('tooLarge', 413, 'That is too much at once.', 'Send less than 4 MB.');
 
 export const bug = (): HttpProblem =>

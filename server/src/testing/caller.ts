@@ -94,8 +94,8 @@ export interface MadeJob {
 }
 
 /** A job with a pin, its body, and the bore that it runs in. */
-export async function makeJob(call: Caller): Promise<MadeJob> {
-  const jobId = (await call.post(routes.jobs, jobBody())).body.id as string;
+export async function makeJob(call: Caller, more: object = {}): Promise<MadeJob> {
+  const jobId = (await call.post(routes.jobs, jobBody(more))).body.id as string;
   const pinId = (await call.post(routes.components(jobId), componentBody())).body.id as string;
   const barrel = (await call.post(routes.components(jobId), componentBody({ name: 'Barrel', role: 'mate', verdict: 'reuse' }))).body
     .id as string;

@@ -248,7 +248,9 @@ describe('Prove', () => {
   it('keeps the name of the licensed person', async () => {
     await open({ choices: [fit, part] });
     const fixture = await show(Prove);
-    await type(fixture, 'input.by', 'Surveyor, licence 7');
+    await type(fixture, '[aria-label^="Licensed person"]', 'Surveyor');
+    expect(fixture.nativeElement.querySelector('.licensed button').disabled).toBe(true);
+    await type(fixture, '[aria-label^="Licence for"]', 'licence 7');
     await press(fixture, 'On record');
     await breathe();
     await fixture.whenStable();
@@ -257,17 +259,27 @@ describe('Prove', () => {
 });
 
 describe('Return', () => {
-  it('tells what is still open and wants one lesson', async () => {
-    await open({ choices: [fit, part] });
+  it('tells what holds it back, and lets a licensed matter out only as not passed', async () => {
+    await open({ choices: [fit, part, testChoice('route', { cause: 'Dry', route: 'New pin', causeId: '', cure: '' })] });
     const fixture = await show(Return);
-    expect(words(fixture)).toContain('Plan still waits for lathe, bar and tool.');
-    await press(fixture, 'Hand it back');
-    expect(words(fixture)).toContain('Write one lesson');
+    expect(words(fixture)).toContain('Body is not measured.');
     await type(fixture, 'textarea[name=lesson]', 'Grease it.');
+    await type(fixture, 'textarea[name=unproved]', 'Maud: trial fit only.');
     await press(fixture, 'Hand it back');
+    expect(fixture.nativeElement.querySelector('[role=alert]').textContent.trim()).toBe(
+      "Part of a vessel's ramp. Name and licence of who decided are missing.",
+    );
+    fixture.nativeElement.querySelector('input[type=checkbox]').click();
+    await fixture.whenStable();
+    await press(fixture, 'Hand it back, not passed');
+    expect(words(fixture)).toContain('Say what must be done before it is used.');
+    await type(fixture, 'textarea[name=beforeUse]', 'A surveyor passes it.');
+    await press(fixture, 'Hand it back, not passed');
     expect(server.changes()[0]).toMatchObject({
       path: '/api/jobs/job/choices/returned',
-      body: { value: { lesson: 'Grease it.', stillToDo: '' } },
+      body: {
+        value: { lesson: 'Grease it.', outcome: 'not-passed', beforeUse: 'A surveyor passes it.', unproved: 'Maud: trial fit only.' },
+      },
     });
   });
 });

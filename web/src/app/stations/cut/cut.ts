@@ -10,6 +10,7 @@ const TITLES: Readonly<Record<Advice['state'], string>> = {
   cut: 'Next cut: set the cross slide to',
   polish: 'Too thin for this tool',
   in: 'Inside its limits',
+  close: 'Too near a limit to tell',
   under: 'Under its limit',
   cool: 'Let it cool',
 };
@@ -84,6 +85,10 @@ const TITLES: Readonly<Record<Advice['state'], string>> = {
     .next p:not(.dial):not(.reads) {
       font-size: 18px;
       margin-top: 8px;
+    }
+    .next .mind {
+      border-left: 4px solid var(--brass);
+      padding-left: 12px;
     }
     .next.calm h2 {
       font-size: 40px;

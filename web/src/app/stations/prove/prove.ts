@@ -1,29 +1,20 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import {
-  CAUTIONS,
-  choiceKey,
-  formatLength,
-  type FitFinding,
-  type Hazard,
-  type PlayInputs,
-  type ProofFinding,
-  type Verdict,
-} from '@iron-patch/core';
+import { formatLength, type FitFinding, type PlayInputs, type ProofFinding, type Verdict } from '@iron-patch/core';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { ShopStore } from '../../data';
 import { SheetStore } from '../../sheet-data';
 import { StateMark } from '../../mark';
 import { FigureButton } from '../../show';
+import { LicensedMatters } from '../licensed-matters';
 import { PlayChart } from './play-chart';
 
 const WORDS: Readonly<Record<Verdict, string>> = { fits: 'fits', close: 'close', out: 'out', unknown: 'not measured' };
-const LICENSED: readonly Hazard[] = ['lifting', 'vessel', 'steering'];
 
 /** The finished part, cold, against its limits with the instrument's own uncertainty; its play; who passes it. */
 @Component({
   selector: 'ip-prove',
-  imports: [FormsModule, NzInputModule, FigureButton, StateMark, PlayChart],
+  imports: [FormsModule, NzInputModule, FigureButton, StateMark, LicensedMatters, PlayChart],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './prove.html',
   styles: `
@@ -58,9 +49,6 @@ const LICENSED: readonly Hazard[] = ['lifting', 'vessel', 'steering'];
     .said {
       margin: 10px 0;
     }
-    .by {
-      max-width: 340px;
-    }
     section {
       border-top: 1px solid var(--hairline);
       padding: 10px 0;
@@ -79,21 +67,9 @@ export class Prove {
   private readonly shop = inject(ShopStore);
   protected readonly words = WORDS;
   protected readonly remark = signal('');
-  protected readonly names = signal<Partial<Record<Hazard, string>>>({});
   protected readonly proofs = computed(() => this.store.repair()?.proofs ?? []);
   protected readonly open = computed(() => this.proofs().some((p) => p.measured && !p.signed));
   protected readonly close = computed(() => this.proofs().some((p) => p.verdict === 'close' && !p.signed));
-  protected readonly licensed = computed(() => {
-    const sheet = this.store.sheet();
-    return (sheet?.job.hazards ?? [])
-      .filter((h) => LICENSED.includes(h))
-      .map((hazard) => ({
-        hazard,
-        caution: CAUTIONS[hazard],
-        signedBy:
-          (sheet?.choices.find((c) => c.key === choiceKey.caution(hazard))?.value as { signedBy: string } | undefined)?.signedBy ?? '',
-      }));
-  });
   protected readonly plays = computed(() =>
     this.proofs().flatMap((p) => p.play.map((x) => ({ ...x, expected: p.measured === null, inputs: this.inputsFor(p, x.mate) }))),
   );
@@ -126,13 +102,5 @@ export class Prove {
   protected async sign(p: ProofFinding, passed: boolean): Promise<void> {
     const done = await this.store.prove({ segmentId: p.segment.segment.id, passed, remark: this.remark() }).catch(() => null);
     if (done) this.remark.set('');
-  }
-
-  protected nameTyped(hazard: Hazard, name: string): void {
-    this.names.update((n) => ({ ...n, [hazard]: name }));
-  }
-
-  protected signCaution(hazard: Hazard): void {
-    void this.store.putChoice(choiceKey.caution(hazard), 'who decided', { signedBy: this.names()[hazard] }).catch(() => undefined);
   }
 }

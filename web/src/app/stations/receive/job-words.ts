@@ -3,16 +3,25 @@ import type { Change, Hazard, Want } from '@iron-patch/core';
 export const HAZARD_WORDS: Readonly<Record<Hazard, string>> = {
   lifting: 'Lifting gear',
   vessel: "A vessel's ramp",
+  steering: 'Steering or brakes',
   pressure: 'Trapped pressure or gas',
+  'structural-weld': 'Structural or pressure weld',
   spring: 'Loaded spring',
   'raised-load': 'Raised load',
+  drives: 'Belts, blades, drives',
+  ignition: 'Engine that can start',
+  electricity: 'Stored electricity',
+  hot: 'Hot parts',
   fuel: 'Held fuel',
-  steering: 'Steering or brakes',
+  solvent: 'Solvents, degreaser',
   welding: 'Welding',
   press: 'Press work',
-  'old-linings': 'Old linings or paint',
+  'old-linings': 'Old linings or paint: asbestos, lead',
   plating: 'Old plating or chrome',
-  'burning-metals': 'Beryllium, magnesium or lead',
+  'burnt-seals': 'Burnt seals',
+  magnesium: 'Magnesium',
+  beryllium: 'Beryllium copper',
+  'lead-bronze': 'Leaded bronze or brass',
 };
 
 export const WANT_WORDS: Readonly<Record<Want, string>> = {

@@ -1,25 +1,56 @@
 import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
+import { RouterLink } from '@angular/router';
 import { routes } from '@iron-patch/contract';
-import { choiceKey, chosenReturn, chosenRoute, formatLength, otherUnit, STATION_NAMES } from '@iron-patch/core';
+import {
+  choiceKey,
+  chosenReturn,
+  chosenRoute,
+  formatLength,
+  LICENSED_HAZARDS,
+  otherUnit,
+  STATION_NAMES,
+  stillHeld,
+  type ReturnChoice,
+} from '@iron-patch/core';
+import { NzCheckboxModule } from 'ng-zorro-antd/checkbox';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { ShopStore } from '../../data';
 import { SheetStore } from '../../sheet-data';
 import { StateMark } from '../../mark';
 import { CautionNote } from '../../show';
+import { LicensedMatters } from '../licensed-matters';
+
+const NOTHING_SAID: ReturnChoice = { lesson: '', stillToDo: '', outcome: 'passed', beforeUse: '', unproved: '', undone: '' };
 
 /** The hand-over: the report with measured sizes, what the customer still does, and one lesson. */
 @Component({
   selector: 'ip-return',
-  imports: [FormsModule, NzInputModule, CautionNote, StateMark, DatePipe],
+  imports: [FormsModule, NzCheckboxModule, NzInputModule, CautionNote, LicensedMatters, StateMark, DatePipe, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    @for (s of open(); track s.id) {
-      <p class="said">
-        <ip-state [state]="s.state" />&nbsp;<b>{{ names[s.id] }}</b> still waits for {{ s.waitsFor }}.
-      </p>
+    @if (stored(); as r) {
+      @if (r.outcome === 'not-passed') {
+        <p class="not-passed" role="status"><b>Handed over, not passed.</b> Before it is used: {{ r.beforeUse }}</p>
+      }
     }
+    @if (!stored() && holds().length) {
+      <section class="holds" aria-label="What holds it back">
+        <h2>What holds it back</h2>
+        <ul>
+          @for (h of holds(); track h.message) {
+            <li>
+              <ip-state [state]="h.passedBy === null || h.code === 'licensed' ? 'out' : 'under-way'" /> <span>{{ h.message }}</span>
+              @if (h.station !== 'return') {
+                <a [routerLink]="['/jobs', sheet().job.id, h.station]">{{ names[h.station] }}</a>
+              }
+            </li>
+          }
+        </ul>
+      </section>
+    }
+    <ip-licensed-matters />
     <section>
       <h2>The report</h2>
       <table class="plain">
@@ -54,23 +85,87 @@ import { CautionNote } from '../../show';
         <a [href]="report()" target="_blank">Report for the customer, PDF</a><a [href]="slip()" target="_blank">Job slip, PDF</a
         ><a [href]="csv()">Readings as CSV</a>
       </p>
-      @for (h of sheet().job.hazards; track h) {
+      @for (h of otherHazards(); track h) {
         <ip-caution [hazard]="h" />
       }
     </section>
     <form (ngSubmit)="save()">
       <label
         >What the customer still does: gasket, oil, run-in
-        <textarea nz-input rows="2" name="todo" maxlength="4000" [ngModel]="todo()" (ngModelChange)="todo.set($event)"></textarea>
+        <textarea
+          nz-input
+          rows="2"
+          name="todo"
+          maxlength="4000"
+          [ngModel]="draft().stillToDo"
+          (ngModelChange)="set('stillToDo', $event)"
+        ></textarea>
       </label>
       <label
         >One lesson for the next repair of the same thing
-        <textarea nz-input rows="2" name="lesson" maxlength="4000" [ngModel]="lesson()" (ngModelChange)="lesson.set($event)"></textarea>
+        <textarea
+          nz-input
+          rows="2"
+          name="lesson"
+          maxlength="4000"
+          [ngModel]="draft().lesson"
+          (ngModelChange)="set('lesson', $event)"
+        ></textarea>
       </label>
-      @if (problem()) {
-        <p class="problem" role="alert">{{ problem() }}</p>
+      @if (needs('unproved')) {
+        <label
+          >Why it goes out with what is not proved (printed on the report)
+          <textarea
+            nz-input
+            rows="2"
+            name="unproved"
+            maxlength="4000"
+            [ngModel]="draft().unproved"
+            (ngModelChange)="set('unproved', $event)"
+          ></textarea>
+        </label>
       }
-      <button type="submit" class="next">{{ stored() ? 'Save' : 'Hand it back' }}</button>
+      @if (needs('undone')) {
+        <label
+          >Why what was planned is left (printed on the report)
+          <textarea
+            nz-input
+            rows="2"
+            name="undone"
+            maxlength="4000"
+            [ngModel]="draft().undone"
+            (ngModelChange)="set('undone', $event)"
+          ></textarea>
+        </label>
+      }
+      @if (needs('beforeUse') || draft().outcome === 'not-passed') {
+        <label nz-checkbox name="notPassed" [ngModel]="draft().outcome === 'not-passed'" (ngModelChange)="pass(!$event)"
+          >It goes out not passed: not to be used as it is</label
+        >
+      }
+      @if (draft().outcome === 'not-passed') {
+        <label
+          >What must be done before it is used, and by whom (large on the report and the tag)
+          <textarea
+            nz-input
+            rows="2"
+            name="beforeUse"
+            maxlength="600"
+            [ngModel]="draft().beforeUse"
+            (ngModelChange)="set('beforeUse', $event)"
+          ></textarea>
+        </label>
+      }
+      @if (problems().length) {
+        <div role="alert">
+          @for (p of problems(); track $index) {
+            <p class="problem">{{ p }}</p>
+          }
+        </div>
+      }
+      <button type="submit" class="next">
+        {{ stored() ? 'Save' : draft().outcome === 'not-passed' ? 'Hand it back, not passed' : 'Hand it back' }}
+      </button>
     </form>
     <section>
       <h2>Notes</h2>
@@ -108,8 +203,29 @@ import { CautionNote } from '../../show';
     th[scope='row'] {
       width: 170px;
     }
-    .said {
-      margin-bottom: 8px;
+    .holds ul {
+      list-style: none;
+      padding: 0;
+      margin: 6px 0;
+    }
+    .holds li {
+      display: flex;
+      align-items: center;
+      gap: 10px;
+      min-height: 44px;
+      font-size: 17px;
+    }
+    .holds a {
+      min-height: 44px;
+      display: inline-flex;
+      align-items: center;
+    }
+    .not-passed {
+      background: var(--ink);
+      color: #fff;
+      font-size: 22px;
+      padding: 14px 18px;
+      margin-bottom: 16px;
     }
     .papers {
       display: flex;
@@ -141,11 +257,11 @@ export class Return {
   protected readonly sheet = computed(() => this.store.sheet()!);
   protected readonly route = computed(() => chosenRoute(this.sheet()));
   protected readonly stored = computed(() => chosenReturn(this.sheet()));
-  protected readonly todo = linkedSignal(() => this.stored()?.stillToDo ?? '');
-  protected readonly lesson = linkedSignal(() => this.stored()?.lesson ?? '');
+  protected readonly draft = linkedSignal<ReturnChoice>(() => this.stored() ?? NOTHING_SAID);
   protected readonly note = signal('');
-  protected readonly problem = signal('');
-  protected readonly open = computed(() => (this.store.repair()?.stations ?? []).filter((s) => s.state !== 'done' && s.id !== 'return'));
+  protected readonly problems = signal<readonly string[]>([]);
+  protected readonly holds = computed(() => this.store.repair()?.holds ?? []);
+  protected readonly otherHazards = computed(() => this.sheet().job.hazards.filter((h) => !LICENSED_HAZARDS.includes(h)));
   protected readonly report = computed(() => routes.report(this.sheet().job.id));
   protected readonly slip = computed(() => routes.slip(this.sheet().job.id));
   protected readonly csv = computed(() => routes.readingsCsv(this.sheet().job.id));
@@ -159,12 +275,25 @@ export class Return {
     return this.shop.shop().people.find((p) => p.id === id)?.name ?? '';
   }
 
+  /** Whether something is held that this reason would let pass, or the reason is on record. */
+  protected needs(field: 'unproved' | 'undone' | 'beforeUse'): boolean {
+    return this.holds().some((h) => h.passedBy === field) || this.draft()[field] !== '';
+  }
+
+  protected set(field: 'lesson' | 'stillToDo' | 'unproved' | 'undone' | 'beforeUse', text: string): void {
+    this.draft.update((d) => ({ ...d, [field]: text }));
+  }
+
+  protected pass(passed: boolean): void {
+    this.draft.update((d) => ({ ...d, outcome: passed ? 'passed' : 'not-passed' }));
+  }
+
   protected save(): void {
-    if (!this.lesson().trim()) return this.problem.set('Write one lesson: it is what the next repair of this thing starts from.');
-    this.problem.set('');
-    void this.store
-      .putChoice(choiceKey.returned, 'the hand-over', { lesson: this.lesson(), stillToDo: this.todo() })
-      .catch(() => undefined);
+    const given = this.draft();
+    const lesson = given.lesson.trim() ? [] : ['Write one lesson: it is what the next repair of this thing starts from.'];
+    this.problems.set([...lesson, ...stillHeld(this.holds(), given).map((h) => h.message)]);
+    if (this.problems().length) return;
+    void this.store.putChoice(choiceKey.returned, 'the hand-over', given).catch(() => undefined);
   }
 
   protected async addNote(): Promise<void> {
