@@ -65,3 +65,39 @@ it('makes the seats that bearing practice prints', () => {
   expect(housingSeat(80, 'normal', 'outer')).toMatchObject({ value: { zone: 'N7', mostClearanceMm: expect.closeTo(0.004, 9) } });
   expect(shaftSeat(60, 'heavy', 'inner')).toMatchObject({ value: { zone: 'm6' } });
 });
+
+it.each([
+  ['6204-2RS', '6204'],
+  ['6205ZZ', '6205'],
+  ['6204 C3', '6204'],
+  ['NA4905', '4905'],
+  ['HK1612', 'cup 16 x 22 x 12'],
+  ['R8-2RS', 'R8'],
+  ['NU205', 'NU205'],
+  ['30206', '30206'],
+  ['32008X', '32008X'],
+  ['7206B', '7206'],
+])('%s is found as %s', (typed, code) => expect(bearingOf(typed)?.code).toBe(code));
+
+it('sealed inch bearings are wider: R8 1/4 open, 5/16 sealed; R12 7/16; R16 1/2 in', () => {
+  for (const [code, open, sealed] of [
+    ['R8', 0.25, 0.3125],
+    ['R12', 0.3125, 0.4375],
+    ['R16', 0.375, 0.5],
+  ] as const) {
+    const b = bearingOf(code)!;
+    expect([b.widthMm / 25.4, b.sealedWidthMm! / 25.4]).toEqual([expect.closeTo(open, 6), expect.closeTo(sealed, 6)]);
+  }
+});
+
+it('rollers, taper and angular ones have their principal sizes', () => {
+  const sizes = (code: string) => {
+    const { boreMm, outsideMm, widthMm } = bearingOf(code)!;
+    return [boreMm, outsideMm, widthMm];
+  };
+  expect(sizes('NU206')).toEqual([30, 62, 16]);
+  expect(sizes('7305')).toEqual([25, 62, 17]);
+  expect(sizes('30205')).toEqual([25, 52, 16.25]);
+  expect(sizes('30308')).toEqual([40, 90, 25.25]);
+  expect(sizes('32007X')).toEqual([35, 62, 18]);
+});

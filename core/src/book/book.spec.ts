@@ -30,6 +30,17 @@ it.each([
   ['4140', 'Alloy steel, annealed (42CrMo4+A, 4140)'],
   ['leaded bearing bronze', 'Leaded bearing bronze (CuSn7Zn4Pb7, C93200)'],
   ['taper pin 6 mm', 'Taper pin 6 mm'],
+  ['6204-2RS', 'Bearing 6204'],
+  ['6205ZZ', 'Bearing 6205'],
+  ['HK1612', 'Drawn cup 16 x 22 x 12'],
+  ['NA4905', 'Bearing 4905'],
+  ['30206', 'Bearing 30206'],
+  ['10-32', '#10-32 UNF'],
+  ['M8x1.25', 'M8'],
+  ['7/16-24', '7/16-24 UNS'],
+  ['half moon 808', 'Woodruff key 808'],
+  ['1/4-26 cycle', '1/4-26 cycle'],
+  ['gunmetal', 'Cast tin bronze (CuSn12, C90800)'],
 ])('"%s" finds %s first', (text, title) => expect(first(text)?.title).toBe(title));
 
 it('says the numbers with it', () => {
@@ -42,6 +53,17 @@ it('says the numbers with it', () => {
   expect(cell(first('key 25'), 'Over the shaft')).toBe(21);
   expect(cell(first('ring 25'), 'Groove')).toBe(23.9);
   expect(cell(first('ring 1', 'in'), 'Groove')).toBeCloseTo(0.94 * 25.4, 9);
+});
+
+it('knows rings by what people call them', () => {
+  for (const word of ['circlip', 'snap ring', 'e-clip']) expect(first(`${word} 25`)?.title).toContain('25');
+});
+
+it('works nothing of an NPT thread from the pipe’s outside', () => {
+  const npt = first('1/2 npt');
+  expect(npt!.rows.map(([label]) => label)).not.toContain('Pitch diameter');
+  expect(cell(npt, 'Minor at the small end, K0')).toBeCloseTo(0.70129 * 25.4, 3);
+  expect(cell(npt, 'Tap drill, no reamer')).toBe('45/64 in');
 });
 
 it('finds nothing for nothing, and holds against nonsense', () => {

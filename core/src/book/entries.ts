@@ -4,7 +4,18 @@ import { WOODRUFF, type Woodruff } from '../keys';
 import { MATERIALS, MATERIAL_SOURCE, materialOf, type Material } from '../materials';
 import { TAPER_PINS, type TaperPin } from '../pins';
 import { LIP_SEAL_SHAFT, LIP_SEAL_SIZES, ORINGS, ORING_SOURCE, type LipSeal, type ORing } from '../seals';
-import { minorMm, pitchDiameterMm, tapDrills, taperPipe, threadLimits, THREADS, THREAD_CLASSES, type Band, type Thread } from '../threads';
+import {
+  minorMm,
+  pitchDiameterMm,
+  taperDrills,
+  taperPipe,
+  tapHole,
+  threadLimits,
+  THREADS,
+  THREAD_CLASSES,
+  type Band,
+  type Thread,
+} from '../threads';
 import type { BookEntry, Cell } from './entry';
 
 type Row = readonly [label: string, value: Cell];
@@ -28,24 +39,47 @@ function limitRows(t: Thread): Row[] {
   });
 }
 
+/** What to drill for it: within its own limits, or what to bore. */
+function tapDrillRows(t: Thread): Row[] {
+  const taper = taperDrills(t);
+  if (taper)
+    return [
+      ['Tap drill, no reamer', drillWords(taper.plain)],
+      ...(taper.reamed ? [['Tap drill, before a taper reamer', drillWords(taper.reamed)] as const] : []),
+    ];
+  const hole = tapHole(t, 75);
+  if (!hole.ok) return [];
+  const { drills, chart, limits } = hole.value;
+  const [best] = drills;
+  return [
+    ...(best
+      ? [['Tap drill', `${drillWords(best.drill)}, ${best.percent.toFixed(0)} %`] as const]
+      : [['Bore, least', limits.lowerMm] as const, ['Bore, most', limits.upperMm] as const]),
+    ...(chart ? [[`${drillWords(chart.drill)} is ${chart.outsideMm > 0 ? 'over' : 'under'} by`, Math.abs(chart.outsideMm)] as const] : []),
+  ];
+}
+
 export function threadEntry(t: Thread): BookEntry {
-  const drill = t.tapered ? null : tapDrills(t, 75, t.unit === 'mm' ? ['metric'] : ['fraction', 'number', 'letter'], 1);
   const pipe = taperPipe(t.name);
+  // An NPT thread is known by its tapered sizes; sizes worked from the pipe's outside would be of another thread.
+  const parallel = t.series !== 'NPT';
   return {
     title: t.name,
     kind: 'thread',
     rows: [
-      ['Major', t.majorMm],
+      [parallel ? 'Major' : 'Outside of the pipe', t.majorMm],
       ['Pitch', t.pitchMm],
       ...(t.tpi ? [['To the inch', String(t.tpi)] as const] : []),
-      ['Pitch diameter', pitchDiameterMm(t)],
-      ['Minor of the inside thread', minorMm(t)],
-      ['Angle', `${t.form.angleDeg}°`],
-      ...(pipe ? [[pipe.words, pipe.gaugedMm] as const, ['Hand tight', pipe.handTightMm] as const] : []),
-      ...(drill?.ok && drill.value[0]
-        ? [['Tap drill', `${drillWords(drill.value[0].drill)}, ${drill.value[0].percent.toFixed(0)} %`] as const]
+      ...(parallel
+        ? ([
+            ['Pitch diameter', pitchDiameterMm(t)],
+            ['Minor of the inside thread', minorMm(t)],
+          ] as const)
         : []),
-      ['Best wire', t.form.bestWire * t.pitchMm],
+      ['Angle', `${t.form.angleDeg}°`],
+      ...(pipe ?? []),
+      ...tapDrillRows(t),
+      ...(t.tapered ? [] : [['Best wire', t.form.bestWire * t.pitchMm] as const]),
       ...limitRows(t),
     ],
     ...(t.common ? {} : { words: 'A rare one: order it or cut it.' }),
@@ -62,7 +96,8 @@ export function bearingEntry(b: BearingSize): BookEntry {
     rows: [
       [b.kind === 'cup' ? 'Runs on' : 'Bore', b.boreMm],
       ['Outside', b.outsideMm],
-      ['Width', b.widthMm],
+      [b.kind === 'taper' ? 'Width over both rings' : 'Width', b.widthMm],
+      ...(b.sealedWidthMm ? [['Width, sealed or shielded', b.sealedWidthMm] as const] : []),
       ...(b.kind === 'needle' ? [['Under the needles', b.underNeedlesMm!] as const] : []),
       ...(b.kind === 'ball' && shaft.ok
         ? [
@@ -155,6 +190,15 @@ export const materialEntry = (m: Material): BookEntry => ({
   source: MATERIAL_SOURCE,
 });
 
+const BEARING_WORDS: Readonly<Record<BearingSize['kind'], string>> = {
+  ball: 'ball',
+  angular: 'angular contact',
+  roller: 'cylindrical roller',
+  taper: 'taper roller',
+  needle: 'needle',
+  cup: 'needle drawn cup',
+};
+
 /** Something that can be looked up: the words that find it, and how to show it. Entries are made only when they are shown. */
 export interface Findable {
   readonly words: string;
@@ -164,7 +208,11 @@ export interface Findable {
 
 export const FINDABLES: readonly Findable[] = [
   ...THREADS.map((t) => ({ words: `${t.name} thread`, common: t.common, entry: () => threadEntry(t) })),
-  ...BEARINGS.map((b) => ({ words: `${b.code} bearing`, common: true, entry: () => bearingEntry(b) })),
+  ...BEARINGS.map((b) => ({
+    words: `${b.code} ${b.alias ?? ''} ${BEARING_WORDS[b.kind]} bearing`,
+    common: b.kind === 'ball',
+    entry: () => bearingEntry(b),
+  })),
   ...ORINGS.map((r) => ({ words: `${r.name} o-ring`, common: true, entry: () => oringEntry(r) })),
   ...DRILLS.map((d) => ({
     words: `${d.kind === 'number' || d.kind === 'letter' ? `${d.kind} ` : ''}${d.name} drill`,

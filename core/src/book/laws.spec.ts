@@ -5,7 +5,7 @@ import { materialOf } from '../materials';
 import { press, shrinkWays } from '../interference';
 import { ringsFor } from '../rings';
 import { glandOf, ORINGS, oringsFor, type GlandKind } from '../seals';
-import { identifyThread, neededEngagement, threadLimits, THREADS, tapDrills } from '../threads';
+import { identifyThread, neededEngagement, threadLimits, THREADS, tapHole } from '../threads';
 
 /** What must hold whatever the size: laws of the trade over all tables of the book. */
 const RUNS = { seed: 17, numRuns: 150 };
@@ -35,9 +35,9 @@ describe('threads', () => {
 
   it('a larger drill always leaves less thread', () => {
     for (const t of withLimits) {
-      const drills = tapDrills(t, 75, ['metric', 'fraction', 'number', 'letter'], 8);
-      if (!drills.ok) throw new Error(t.name);
-      const sorted = [...drills.value].sort((a, b) => a.drill.diameterMm - b.drill.diameterMm);
+      const hole = tapHole(t, 75);
+      if (!hole.ok) throw new Error(t.name);
+      const sorted = [...hole.value.drills].sort((a, b) => a.drill.diameterMm - b.drill.diameterMm);
       sorted.slice(1).forEach((d, i) => expect(d.percent).toBeLessThanOrEqual(sorted[i]!.percent));
     }
   });
@@ -97,12 +97,19 @@ describe('keys and rings', () => {
     );
   });
 
-  it('every Woodruff key stands out of its seat by less than it sits in it', () => {
+  it('every Woodruff key that is taken stands proud of its shaft, in a seat that leaves the middle alone', () => {
     for (const key of WOODRUFF) {
-      const seat = woodruffSeat(key.name, 4 * key.heightMm);
-      if (!seat.ok) throw new Error(key.name);
-      expect(seat.value.standsOutMm).toBeGreaterThan(0);
-      expect(seat.value.standsOutMm).toBeLessThan(key.heightMm / 1.5);
+      let taken = 0;
+      for (let d = key.widthMm; d < 120; d += 0.5) {
+        const seat = woodruffSeat(key.name, d);
+        if (!seat.ok) continue;
+        taken++;
+        expect(seat.value.standsOutMm).toBeGreaterThan(0);
+        expect(seat.value.fromCrownMm).toBeLessThan(d / 2);
+        // The key's top stands over the crown, worked from the middle of the shaft.
+        expect(d / 2 - seat.value.fromCrownMm + key.leastHeightMm).toBeGreaterThan(d / 2);
+      }
+      expect(taken).toBeGreaterThan(5);
     }
   });
 

@@ -1,8 +1,11 @@
 import { INCH_CLASSES, ISO286_SOURCE, fitPair, isHoleZone, splitIsoFit, zoneDeviations } from '../fits';
+import { bearingOf } from '../bearings';
 import { keySeats } from '../keys';
 import { parseLength } from '../quantity';
 import { ringsFor } from '../rings';
-import { FINDABLES, type Findable } from './entries';
+import { findThread } from '../threads';
+import { bearingEntry, FINDABLES, threadEntry, type Findable } from './entries';
+import { inBookWords } from './synonyms.data';
 import type { BookEntry } from './entry';
 
 /** What parts words and numbers is left out, so that `3/8 24`, `3/8-24` and `m16x1.5` find the same as the book's own writing. */
@@ -38,7 +41,7 @@ function rank(item: Indexed, typed: readonly string[]): number | null {
 }
 
 function named(text: string, how: number): BookEntry[] {
-  const typed = wordsOf(text);
+  const typed = inBookWords(wordsOf(text));
   const [first] = typed;
   if (!first) return [];
   // Every word must stand in what is found, so the word that fewest have says where to look.
@@ -109,7 +112,7 @@ function fits(text: string): BookEntry[] {
 
 /** `key 25`, `ring 25`: keys and rings for a diameter; bare numbers in the reader's unit. */
 function forDiameter(text: string, unit: 'mm' | 'in'): BookEntry[] {
-  const match = /^(key|ring)s?\s+(?:for\s+)?(.+)$/i.exec(text);
+  const match = /^(key|ring)s?\s+(?:for\s+)?(.+)$/i.exec(inBookWords(text.toLowerCase().split(/\s+/)).join(' '));
   const parsed = match && parseLength(match[2]!, { unit });
   if (!match || !parsed?.ok) return [];
   const mm = parsed.value.valueMm;
@@ -154,6 +157,20 @@ function forDiameter(text: string, unit: 'mm' | 'in'): BookEntry[] {
   });
 }
 
+/** A bearing with what stands behind its code for seals and play. */
+function bearings(text: string): BookEntry[] {
+  const found = /\d/.test(text) ? bearingOf(text) : undefined;
+  return found && found.code.toLowerCase() !== text.toLowerCase() ? [bearingEntry(found)] : [];
+}
+
+/** A thread as people say it: `10-32`, `M8x1.25`, `7/16-24`. */
+function threads(text: string): BookEntry[] {
+  const found = /[-x×\s/]/.test(text) ? findThread(text) : undefined;
+  return found && !found.name.endsWith('special') ? [threadEntry(found)] : [];
+}
+
+const once = (entries: readonly BookEntry[]): BookEntry[] => entries.filter((e, i) => entries.findIndex((o) => o.title === e.title) === i);
+
 const LONGEST_TEXT = 60;
 
 /**
@@ -165,6 +182,6 @@ const LONGEST_TEXT = 60;
 export function lookUp(text: string, unit: 'mm' | 'in', how = 8): BookEntry[] {
   const asked = text.trim().slice(0, LONGEST_TEXT);
   if (!asked) return [];
-  const found = [...fits(asked), ...forDiameter(asked, unit)];
-  return found.length >= how ? found.slice(0, how) : [...found, ...named(asked, how - found.length)];
+  const found = [...fits(asked), ...forDiameter(asked, unit), ...bearings(asked), ...threads(asked)];
+  return found.length >= how ? found.slice(0, how) : once([...found, ...named(asked, how)]).slice(0, how);
 }

@@ -7,7 +7,7 @@ import { CLEVIS_PINS, DOWELS_MM, PIN_SOURCES, SPLIT_PINS, SPRING_PINS_MM, TAPER_
 import { MM_PER_INCH } from '../quantity';
 import { RINGS, type RingGroove } from '../rings';
 import { LIP_SEAL_SIZES, LIP_SEAL_SOURCE, ORINGS, ORING_SOURCE } from '../seals';
-import { minorMm, pitchDiameterMm, tapDrills, THREADS, type Thread } from '../threads';
+import { minorMm, pitchDiameterMm, taperDrills, tapHole, THREADS, type Thread } from '../threads';
 import type { BookTable, Cell } from './entry';
 
 const threadTable = (id: string, title: string, unit: 'mm' | 'in', has: (t: Thread) => boolean): BookTable => ({
@@ -18,14 +18,16 @@ const threadTable = (id: string, title: string, unit: 'mm' | 'in', has: (t: Thre
   columns: ['Thread', 'Major', unit === 'in' ? 'To the inch' : 'Pitch', 'Pitch diameter', 'Minor', 'Tap drill'],
   rows: () =>
     THREADS.filter(has).map((t): Cell[] => {
-      const drill = t.tapered ? null : tapDrills(t, 75, unit === 'mm' ? ['metric'] : ['fraction', 'number', 'letter'], 1);
+      const hole = tapHole(t, 75);
+      const drill = hole.ok ? hole.value.drills[0]?.drill : taperDrills(t)?.plain;
+      const parallel = t.series !== 'NPT';
       return [
         t.name,
         t.majorMm,
         unit === 'in' ? String(t.tpi) : t.pitchMm,
-        pitchDiameterMm(t),
-        minorMm(t),
-        drill?.ok && drill.value[0] ? drillWords(drill.value[0].drill) : '–',
+        parallel ? pitchDiameterMm(t) : '–',
+        parallel ? minorMm(t) : '–',
+        drill ? drillWords(drill) : hole.ok ? 'bore' : '–',
       ];
     }),
 });
@@ -83,7 +85,9 @@ export const TABLES: readonly BookTable[] = [
   ),
   threadTable('metric-coarse', 'Metric threads, coarse', 'mm', (t) => t.series === 'coarse'),
   threadTable('metric-fine', 'Metric threads, fine', 'mm', (t) => t.series === 'fine'),
-  threadTable('whitworth', 'Whitworth threads, BSW and BSF', 'in', (t) => t.system === 'whitworth'),
+  threadTable('whitworth', 'Whitworth threads, BSW and BSF', 'in', (t) => t.system === 'whitworth' && t.series !== 'model'),
+  threadTable('model', 'Model engineers’ threads', 'in', (t) => t.series === 'model'),
+  threadTable('cycle', 'Cycle threads', 'in', (t) => t.system === 'cycle'),
   threadTable('ba', 'BA threads', 'mm', (t) => t.system === 'ba'),
   threadTable('trapezoidal', 'Trapezoidal threads', 'mm', (t) => t.system === 'trapezoidal'),
   threadTable('acme', 'ACME threads', 'in', (t) => t.system === 'acme'),

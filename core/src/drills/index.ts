@@ -12,20 +12,27 @@ export interface Drill {
   readonly diameterMm: number;
 }
 
-/** Fractions by 1/64 to 1 in, then by 1/32 to 1 1/2 in. */
+/** Fractions as sold: by 1/64 to 1 3/4 in, by 1/32 to 2 1/4, by 1/16 to 3 1/2. */
 const fractions = (): Drill[] =>
-  Array.from({ length: 96 }, (_, i) => i + 1)
-    .filter((n) => n <= 64 || n % 2 === 0)
+  Array.from({ length: 3.5 * 64 }, (_, i) => i + 1)
+    .filter((n) => n <= 1.75 * 64 || (n <= 2.25 * 64 && n % 2 === 0) || n % 4 === 0)
     .map((n) => ({ name: toInchFraction((n / 64) * MM_PER_INCH).text, kind: 'fraction', diameterMm: (n / 64) * MM_PER_INCH }));
 
-/** ISO 235 jobber sizes: by 0.1 mm from 0.5 to 14, by 0.25 to 20, by 0.5 to 40. */
-function metric(): Drill[] {
-  const drills: Drill[] = [];
-  for (let tenth = 5; tenth <= 140; tenth++) drills.push({ name: String(tenth / 10), kind: 'metric', diameterMm: tenth / 10 });
-  for (let quarter = 57; quarter <= 80; quarter++) drills.push({ name: String(quarter / 4), kind: 'metric', diameterMm: quarter / 4 });
-  for (let half = 41; half <= 80; half++) drills.push({ name: String(half / 2), kind: 'metric', diameterMm: half / 2 });
-  return drills;
-}
+/** Metric as sold (DIN 338, DIN 345), hundredths of a mm: from, to, step. */
+const METRIC_STEPS = [
+  [50, 1400, 10],
+  [1425, 3200, 25],
+  [3250, 5100, 50],
+  [5200, 8000, 100],
+] as const;
+
+const metric = (): Drill[] =>
+  METRIC_STEPS.flatMap(([from, to, step]) =>
+    Array.from({ length: (to - from) / step + 1 }, (_, i): Drill => {
+      const diameterMm = (from + i * step) / 100;
+      return { name: String(diameterMm), kind: 'metric', diameterMm };
+    }),
+  );
 
 /** Every drill of the usual sets, smallest first. */
 export const DRILLS: readonly Drill[] = [

@@ -1,5 +1,5 @@
-import { inchFit, inchFitMm, INCH_CLASSES } from './ansi-b41';
-import { B41_FORCE_STEP_UPPER_IN } from './ansi-b41.data';
+import { B41_MOST_IN, inchFit, inchFitMm, INCH_CLASSES } from './ansi-b41';
+import { B41_FORCE_STEP_UPPER_IN, B41_STEP_UPPER_IN } from './ansi-b41.data';
 
 const rowOf = (name: string, size: number): number[] => {
   const f = inchFit(name, size);
@@ -67,4 +67,13 @@ it('gives reasons for what is no class and no size', () => {
   expect(inchFit('RC10', 1)).toMatchObject({ ok: false, problems: [{ code: 'class' }] });
   expect(inchFit(' rc 4 ', 1)).toMatchObject({ ok: true });
   for (const size of [0, -1, NaN, 19.7]) expect(inchFit('RC4', size)).toMatchObject({ ok: false, problems: [{ code: 'out-of-table' }] });
+});
+
+it('keeps every step at its very end, through mm and back', () => {
+  for (const upper of [...B41_STEP_UPPER_IN, ...B41_FORCE_STEP_UPPER_IN].filter((x) => x < B41_MOST_IN)) {
+    const through = (upper * 25.4) / 25.4;
+    for (const name of ['RC4', 'LC5', 'FN2'] as const) expect(inchFit(name, through)).toEqual(inchFit(name, upper - 1e-5));
+  }
+  // 0.95 in is the end of a step of the force fits: FN2 +1.9 to +1.4 thou.
+  expect(inchFit('FN2', (0.95 * 25.4) / 25.4)).toMatchObject({ value: { shaft: { lowerThou: 1.4, upperThou: 1.9 } } });
 });

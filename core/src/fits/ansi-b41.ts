@@ -14,7 +14,10 @@ export interface InchFit {
 }
 
 /** The step of the tables that a size lies in; -1 outside. */
-const stepIn = (bounds: readonly number[], sizeIn: number): number => (sizeIn > 0 ? bounds.findIndex((upper) => sizeIn <= upper) : -1);
+const stepIn = (bounds: readonly number[], sizeIn: number): number =>
+  sizeIn > 0 ? bounds.findIndex((upper) => sizeIn <= upper + DUST_IN) : -1;
+/** A size that went to mm and back is no longer exact: 0.95 in must stay in its step. */
+const DUST_IN = 1e-7;
 
 /** Takes the dust off sums of tabled decimals: the table has at most two decimals of a thou. */
 const published = (thou: number): number => Math.round(thou * 100) / 100 + 0;

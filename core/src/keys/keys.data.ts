@@ -47,10 +47,14 @@ export const B17_1_ROWS: readonly (readonly [over: number, upTo: number, square:
  */
 export const B17_2_SOURCE = 'ASME B17.2-1967 (R2013)';
 export const B17_2_NUMBERS: readonly number[] = [
-  204, 304, 305, 404, 405, 406, 505, 506, 507, 606, 607, 608, 609, 807, 808, 809, 810, 811, 812, 1008, 1009, 1010, 1011, 1012, 1210, 1211,
-  1212,
+  202, 202.5, 302.5, 203, 303, 403, 204, 304, 404, 305, 405, 505, 605, 406, 506, 606, 806, 507, 607, 707, 807, 608, 708, 808, 1008, 1208,
+  609, 709, 809, 1009, 610, 710, 810, 1010, 1210, 811, 1011, 1211, 812, 1012, 1212,
 ];
+/** Greatest height; the least is 0.005 in under it, and the seat is worked from the least. */
 export const B17_2_HEIGHT: Readonly<Record<number, number>> = {
+  2: 0.109,
+  2.5: 0.14,
+  3: 0.172,
   4: 0.203,
   5: 0.25,
   6: 0.313,
@@ -61,6 +65,7 @@ export const B17_2_HEIGHT: Readonly<Record<number, number>> = {
   11: 0.594,
   12: 0.641,
 };
+export const B17_2_HEIGHT_TOLERANCE = 0.005;
 
 /** DIN 6888 Woodruff keys, series A: width b, height h, cutter diameter d, depth in shaft t1 from the crown, in hub t2, mm. */
 export const DIN6888_SOURCE = 'DIN 6888:1956';
@@ -88,3 +93,15 @@ export const DIN6888_ROWS: readonly (readonly [b: number, h: number, d: number, 
   [10, 13, 32, 9.8, 3.4],
   [10, 16, 45, 12.8, 3.4],
 ];
+
+/** DIN 6888: shafts for a key of width b, over and up to, mm: both ways of use together; null where there is no upper end. */
+export const DIN6888_SHAFTS: Readonly<Record<number, readonly [over: number, upTo: number | null]>> = {
+  2: [6, 10],
+  2.5: [8, 12],
+  3: [8, 17],
+  4: [10, 22],
+  5: [12, 30],
+  6: [17, 38],
+  8: [22, null],
+  10: [30, null],
+};

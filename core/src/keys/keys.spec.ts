@@ -1,6 +1,7 @@
 import { B17_1_ROWS, DIN6885_ROWS, DIN6888_ROWS } from './keys.data';
-import { chordHeightMm, keySeats } from './keyseat';
+import { chordHeightMm, isListedFor, keySeats } from './keyseat';
 import { WOODRUFF, woodruffSeat } from './woodruff';
+import { keyZones } from './zones';
 
 const seats = (shaft: number) => {
   const s = keySeats(shaft);
@@ -52,11 +53,26 @@ it('the tables run on without a gap, and the key has room over it', () => {
 });
 
 it.each([
-  ['404', 0.1405],
-  ['405', 0.1875],
-  ['606', 0.2193],
-  ['808', 0.313],
-  ['1210', 0.3595],
+  // Least depth at the side, ASME B17.2 keyseat table, inch: from the smallest key.
+  ['202', 0.0728],
+  ['202.5', 0.1038],
+  ['302.5', 0.0882],
+  ['303', 0.1202],
+  ['403', 0.1045],
+  ['404', 0.1355],
+  ['405', 0.1825],
+  ['605', 0.1513],
+  ['606', 0.2143],
+  ['806', 0.183],
+  ['707', 0.2607],
+  ['708', 0.3237],
+  ['808', 0.308],
+  ['1208', 0.2455],
+  ['709', 0.3697],
+  ['610', 0.4483],
+  ['710', 0.4327],
+  ['1210', 0.3545],
+  ['1012', 0.4798],
 ])('Woodruff %s: seat %d in deep at the side, as published', (name, depth) =>
   expect(Math.abs(WOODRUFF.find((k) => k.name === name)!.depthMm / 25.4 - depth)).toBeLessThan(0.0001),
 );
@@ -66,14 +82,55 @@ it('gives a Woodruff seat all its settings', () => {
   if (!s.ok) throw new Error('no seat');
   expect(s.value.key.cutterMm).toBeCloseTo(19.05, 9);
   expect(s.value.fromCrownMm - s.value.afterFlatMm).toBeCloseTo(chordHeightMm(25.4, 4.7625), 9);
-  expect(s.value.standsOutMm / 25.4).toBeCloseTo(0.3125 / 2 - 0.0625, 2);
+  // Half the width stands out at the sides, whichever key.
+  expect(s.value.standsOutMm / 25.4).toBeCloseTo(0.1875 / 2, 6);
   const din = woodruffSeat('5 x 6.5', 20);
   expect(din).toMatchObject({ value: { fromCrownMm: 4.5, cutterCentreOverCrownMm: 3.5 } });
+});
+
+it('takes 808 on 0.8745 in, warns of the unusual, refuses what leaves no shaft or no key', () => {
+  expect(woodruffSeat('808', 0.8745 * 25.4)).toMatchObject({ value: { unusual: null } });
+  expect(woodruffSeat('808', 0.7 * 25.4)).toMatchObject({ value: { unusual: expect.stringContaining('wide') } });
+  expect(woodruffSeat('204', 25.4)).toMatchObject({ value: { unusual: expect.stringContaining('narrow') } });
+  expect(woodruffSeat('808', 0.6 * 25.4)).toMatchObject({ problems: [{ message: expect.stringContaining('middle') }] });
+  expect(woodruffSeat('1212', 7)).toMatchObject({ problems: [{ path: 'shaftMm' }] });
+});
+
+it('DIN 6888 keeps its ranges of shafts', () => {
+  expect(woodruffSeat('10 x 16', 25)).toMatchObject({ problems: [{ message: expect.stringContaining('over 30 mm') }] });
+  expect(woodruffSeat('5 x 6.5', 60)).toMatchObject({ problems: [{ message: expect.stringContaining('12 to 30') }] });
+  expect(woodruffSeat('10 x 16', 60).ok).toBe(true);
+});
+
+it('mixes: an inch key in a metric shaft, a narrower one than listed', () => {
+  const mixed = keySeats(25, 0.25 * 25.4);
+  expect(mixed.ok && mixed.value.map((k) => k.standard)).toEqual(['ASME B17.1 square', 'ASME B17.1 flat']);
+  expect(mixed.ok && mixed.value[0]!.afterFlatMm).toBeCloseTo(0.125 * 25.4, 9);
+  // 3/16 in 0.9845 in, where the book lists 1/4.
+  const kept = keySeats(0.9845 * 25.4, 0.1875 * 25.4);
+  if (!kept.ok) throw new Error('none');
+  expect(kept.value[0]!.widthMm).toBeCloseTo(4.7625, 9);
+  expect(isListedFor(kept.value[0]!, 0.9845 * 25.4)).toBe(false);
+  expect(keySeats(25, 7.4)).toMatchObject({ problems: [{ path: 'widthMm' }] });
+  expect(keySeats(10, 8)).toMatchObject({ problems: [{ code: 'too-wide' }] });
 });
 
 it('says what is not in the book', () => {
   expect(keySeats(5)).toMatchObject({ problems: [{ code: 'out-of-table' }] });
   expect(keySeats(NaN)).toMatchObject({ problems: [{ path: 'shaftMm' }] });
   expect(woodruffSeat('999', 25)).toMatchObject({ problems: [{ path: 'name' }] });
-  expect(woodruffSeat('1212', 20)).toMatchObject({ problems: [{ path: 'shaftMm' }] });
+});
+
+it('has the zones of a key’s width as published for 8 mm (DIN 6885-1)', () => {
+  const [din] = seats(25);
+  const found = keyZones(din!).map((z) => [z.where, z.zone, Math.round(z.lowerMm * 1000), Math.round(z.upperMm * 1000)]);
+  expect(found).toEqual([
+    ['shaft', 'P9', -51, -15],
+    ['shaft', 'N9', -36, 0],
+    ['shaft', 'H9', 0, 36],
+    ['hub', 'P9', -51, -15],
+    ['hub', 'JS9', -18, 18],
+    ['hub', 'D10', 40, 98],
+  ]);
+  expect(keyZones(seats(25).find((k) => k.standard.startsWith('ASME'))!)).toEqual([]);
 });

@@ -47,20 +47,41 @@ function inchSeat(standard: 'ASME B17.1 square' | 'ASME B17.1 flat', shaftMm: nu
   return seat(standard, shaftMm, w, h, y + h / 2, shaftMm - y + h / 2 + B17_ROOM_IN * MM_PER_INCH, B17_1_SOURCE);
 }
 
+const dinSeat = (shaftMm: number, [, , b, h, t1, t2]: (typeof DIN6885_ROWS)[number]): KeySeat =>
+  seat('DIN 6885', shaftMm, b, h, t1, shaftMm + t2, DIN6885_SOURCE);
+
+const inchSeats = (shaftMm: number, [, , square, flat]: (typeof B17_1_ROWS)[number]): KeySeat[] => [
+  inchSeat('ASME B17.1 square', shaftMm, square, square),
+  ...(flat ? [inchSeat('ASME B17.1 flat', shaftMm, square, flat)] : []),
+];
+
+/** A key of a width that was measured or bought is this near to a listed one, mm. */
+const SAME_WIDTH_MM = 0.06;
+
 /**
  * Every standard key for a shaft with its seat: DIN 6885 (t1 from the crown) and ASME B17.1 (H/2 at the side).
  *
+ * @param widthMm a key of that width instead of the one listed for the shaft: an earlier repair, or an inch key in a metric shaft
  * @example keySeats(25): DIN 8 x 7, t1 4.0, 21.0 over the shaft
  */
-export function keySeats(shaftMm: number): Outcome<KeySeat[]> {
+export function keySeats(shaftMm: number, widthMm: number | null = null): Outcome<KeySeat[]> {
   if (!(shaftMm > 0)) return bad('shaft', 'Give the shaft diameter.', 'shaftMm');
-  const found: KeySeat[] = [];
-  const din = within(DIN6885_ROWS, shaftMm);
-  if (din) found.push(seat('DIN 6885', shaftMm, din[2], din[3], din[4], shaftMm + din[5], DIN6885_SOURCE));
-  const inch = within(B17_1_ROWS, shaftMm / MM_PER_INCH);
-  if (inch) found.push(inchSeat('ASME B17.1 square', shaftMm, inch[2], inch[2]));
-  if (inch?.[3]) found.push(inchSeat('ASME B17.1 flat', shaftMm, inch[2], inch[3]));
-  return found.length
-    ? good(found)
-    : bad('out-of-table', 'Standard keys are in the book for shafts over 6 mm (5/16 in) to 230 mm.', 'shaftMm');
+  const wide = (w: number): boolean => Math.abs(w - widthMm!) <= SAME_WIDTH_MM;
+  const din = widthMm === null ? within(DIN6885_ROWS, shaftMm) : DIN6885_ROWS.find((r) => wide(r[2]));
+  const inch = widthMm === null ? within(B17_1_ROWS, shaftMm / MM_PER_INCH) : B17_1_ROWS.find((r) => wide(r[2] * MM_PER_INCH));
+  const found = [...(din ? [dinSeat(shaftMm, din)] : []), ...(inch ? inchSeats(shaftMm, inch) : [])];
+  if (!found.length)
+    return widthMm === null
+      ? bad('out-of-table', 'Standard keys are in the book for shafts over 6 mm (5/16 in) to 230 mm.', 'shaftMm')
+      : bad('out-of-table', 'No key of that width is in DIN 6885 or ASME B17.1.', 'widthMm');
+  const fits = found.filter((k) => k.widthMm < MOST_WIDTH_SHARE * shaftMm && k.fromCrownMm < shaftMm / 2);
+  return fits.length ? good(fits) : bad('too-wide', 'A key that wide would cut half the shaft away.', 'widthMm');
 }
+/** A seat wider than this share of the shaft leaves no shaft. */
+const MOST_WIDTH_SHARE = 0.6;
+
+/** Whether a key is the one that its standard lists for the shaft. */
+export const isListedFor = (k: KeySeat, shaftMm: number): boolean => {
+  const listed = keySeats(shaftMm);
+  return listed.ok && listed.value.some((l) => l.standard === k.standard && l.widthMm === k.widthMm);
+};

@@ -12,7 +12,7 @@ export interface Material {
   readonly alphaPerK: number;
   readonly youngMpa: number;
   readonly poisson: number;
-  /** 0.2 % yield, MPa; null where the material breaks without yielding, or is a plastic. */
+  /** 0.2 % yield (a plastic's own yield point), MPa; null where the material breaks without yielding. */
   readonly yieldMpa: number | null;
   readonly tensileMpa: number;
   /** Breaks without yielding: judged by tensile strength, never stretched past it. */
@@ -43,7 +43,7 @@ export const MATERIALS: readonly Material[] = PHYSICAL.map(
       poisson,
       yieldMpa,
       tensileMpa,
-      brittle: family === 'iron' && yieldMpa === null,
+      brittle: yieldMpa === null,
       speedHss,
       speedCarbide,
       machinability,

@@ -1,7 +1,7 @@
 /**
  * Materials a repair shop turns. Usual handbook means at 20 °C for the condition named, not a certificate: density kg/m³;
  * expansion per kelvin x 10⁶ between 20 and 100 °C; Young's modulus GPa; Poisson's ratio; 0.2 % yield and tensile strength MPa
- * (grey iron has no yield; plastics at break); hardness as sold. Order: what a shop reaches for first, by family.
+ * (grey iron and laminates break without yielding; plastics yield, and tear later or at once); hardness as sold. Order: what a shop reaches for first, by family.
  */
 export const MATERIAL_SOURCE = 'handbook means for the condition named; a certificate wins';
 
@@ -69,10 +69,10 @@ export const PHYSICAL: readonly Row[] = [
   ['aluminium-cast', 'Cast aluminium (AlSi7Mg0.3-T6, A356)', 'aluminium', '80 HB', 2680, 21.5, 72, 0.33, 190, 250],
   ['magnesium-cast', 'Cast magnesium (AZ91)', 'light', '65 HB', 1810, 26, 45, 0.35, 150, 230],
   ['titanium-5', 'Titanium (Ti-6Al-4V, grade 5)', 'light', '36 HRC', 4430, 8.6, 114, 0.34, 880, 950],
-  ['pa6-cast', 'Cast nylon (PA 6 G)', 'plastic', '83 Shore D', 1150, 80, 3.3, 0.4, null, 80],
-  ['pom', 'Acetal (POM-C)', 'plastic', '81 Shore D', 1410, 110, 2.8, 0.35, null, 65],
-  ['uhmwpe', 'Ultra-high polyethylene (PE-UHMW)', 'plastic', '63 Shore D', 930, 180, 0.7, 0.46, null, 20],
-  ['ptfe', 'PTFE', 'plastic', '55 Shore D', 2180, 120, 0.5, 0.46, null, 25],
-  ['peek', 'PEEK', 'plastic', '87 Shore D', 1310, 50, 4, 0.4, null, 110],
+  ['pa6-cast', 'Cast nylon (PA 6 G)', 'plastic', '83 Shore D', 1150, 80, 3.3, 0.4, 78, 80],
+  ['pom', 'Acetal (POM-C)', 'plastic', '81 Shore D', 1410, 110, 2.8, 0.35, 65, 65],
+  ['uhmwpe', 'Ultra-high polyethylene (PE-UHMW)', 'plastic', '63 Shore D', 930, 180, 0.7, 0.46, 19, 40],
+  ['ptfe', 'PTFE', 'plastic', '55 Shore D', 2180, 120, 0.5, 0.46, 10, 25],
+  ['peek', 'PEEK', 'plastic', '87 Shore D', 1310, 50, 4, 0.4, 110, 110],
   ['phenolic', 'Cotton phenolic laminate', 'plastic', '100 Rockwell M', 1350, 30, 7, 0.3, null, 80],
 ];

@@ -33,24 +33,27 @@ export const DIN472_ROWS: readonly Row[] = [
   [100, 3, 103.5, 3.15],
 ];
 
-/** DIN 6799, retaining washers: groove diameter d2, shaft from, to, thickness s, groove width m, mm. */
-export const DIN6799_ROWS: readonly (readonly [groove: number, from: number, to: number, thickness: number, width: number])[] = [
-  [1.2, 1.4, 2, 0.3, 0.34],
-  [1.5, 2, 2.5, 0.4, 0.44],
-  [1.9, 2.5, 3, 0.5, 0.54],
-  [2.3, 3, 4, 0.6, 0.64],
-  [3.2, 4, 5, 0.6, 0.64],
-  [4, 5, 7, 0.7, 0.74],
-  [5, 6, 8, 0.7, 0.74],
-  [6, 7, 9, 0.7, 0.74],
-  [7, 8, 11, 0.9, 0.94],
-  [8, 9, 12, 1, 1.05],
-  [9, 10, 14, 1.1, 1.15],
-  [10, 11, 15, 1.2, 1.25],
-  [12, 13, 18, 1.3, 1.35],
-  [15, 16, 24, 1.5, 1.55],
-  [19, 20, 31, 1.75, 1.8],
-  [24, 25, 38, 2, 2.05],
+/**
+ * DIN 6799, retaining washers: groove diameter d2, shaft from, to, thickness s, groove width m, metal outside the groove n, mm.
+ */
+type WasherRow = readonly [groove: number, from: number, to: number, thickness: number, width: number, outside: number];
+export const DIN6799_ROWS: readonly WasherRow[] = [
+  [1.2, 1.4, 2, 0.3, 0.34, 0.6],
+  [1.5, 2, 2.5, 0.4, 0.44, 0.8],
+  [1.9, 2.5, 3, 0.5, 0.54, 1],
+  [2.3, 3, 4, 0.6, 0.64, 1],
+  [3.2, 4, 5, 0.6, 0.64, 1],
+  [4, 5, 7, 0.7, 0.74, 1.2],
+  [5, 6, 8, 0.7, 0.74, 1.2],
+  [6, 7, 9, 0.7, 0.74, 1.2],
+  [7, 8, 11, 0.9, 0.94, 1.5],
+  [8, 9, 12, 1, 1.05, 1.8],
+  [9, 10, 14, 1.1, 1.15, 2],
+  [10, 11, 15, 1.2, 1.25, 2],
+  [12, 13, 18, 1.3, 1.35, 2.5],
+  [15, 16, 24, 1.5, 1.55, 3],
+  [19, 20, 31, 1.75, 1.8, 3.5],
+  [24, 25, 38, 2, 2.05, 4],
 ];
 
 /** ASME B18.27 basic external: shaft, ring thickness, groove diameter, groove width, inch. */

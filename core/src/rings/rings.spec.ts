@@ -46,6 +46,16 @@ it('has every groove wider than its ring, and on the right side of the size', ()
   }
 });
 
+it.each([
+  [10, 2],
+  [12, 2.5],
+  [15, 3],
+  [19, 3.5],
+  [24, 4],
+])('a retaining washer in a groove of %d wants %d mm outside it (DIN 6799, n)', (groove, n) =>
+  expect(leastEdgeMm(RINGS.find((r) => r.kind === 'retaining washer' && r.grooveMm === groove)!)).toBe(n),
+);
+
 it('wants three groove depths of metal outside the groove', () => expect(leastEdgeMm(first('shaft', 40))).toBeCloseTo(3.75, 9));
 
 it('names the nearest when there is none', () => {

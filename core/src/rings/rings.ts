@@ -16,6 +16,8 @@ export interface RingGroove {
   /** Tolerance of the groove diameter, where the standard names a zone for it. */
   readonly grooveLimits: Deviations | null;
   readonly widthMm: number;
+  /** Metal that must stand outside the groove, where the standard names it, mm. */
+  readonly outsideMm: number | null;
   readonly unit: 'mm' | 'in';
   readonly source: string;
 }
@@ -40,6 +42,7 @@ function din(on: 'shaft' | 'bore', rows: readonly (readonly [number, number, num
       grooveMm,
       grooveLimits,
       widthMm,
+      outsideMm: null,
       unit: 'mm',
       source,
     };
@@ -59,13 +62,14 @@ const inch = (on: 'shaft' | 'bore', rows: readonly (readonly [number, number, nu
       grooveMm,
       grooveLimits: null,
       widthMm,
+      outsideMm: null,
       unit: 'in',
       source: data.B18_27_SOURCE,
     };
   });
 
 const washers = (): RingGroove[] =>
-  data.DIN6799_ROWS.map(([grooveMm, from, to, thicknessMm, widthMm]) => {
+  data.DIN6799_ROWS.map(([grooveMm, from, to, thicknessMm, widthMm, outsideMm]) => {
     const limits = zoneDeviations('h11', grooveMm);
     return {
       standard: 'DIN 6799',
@@ -77,6 +81,7 @@ const washers = (): RingGroove[] =>
       grooveMm,
       grooveLimits: limits.ok ? limits.value : null,
       widthMm,
+      outsideMm,
       unit: 'mm',
       source: data.DIN6799_SOURCE,
     };
@@ -110,5 +115,9 @@ export function ringsFor(on: 'shaft' | 'bore', sizeMm: number): Outcome<RingGroo
   return bad('no-ring', `No ring in the book is made for that ${on}; the nearest is ${name} (${near.standard}).`, 'sizeMm');
 }
 
-/** A ring pushes on the groove's wall: what stands outside the groove must be at least three groove depths long (DIN 471). */
-export const leastEdgeMm = (r: Pick<RingGroove, 'on' | 'sizeMm' | 'grooveMm'>): number => (3 * Math.abs(r.sizeMm - r.grooveMm)) / 2;
+/**
+ * A ring pushes on the groove's wall: what must stand outside the groove, mm. A retaining washer's is its standard's n (DIN 6799); a
+ * ring's three groove depths (DIN 471, 472).
+ */
+export const leastEdgeMm = (r: Pick<RingGroove, 'sizeMm' | 'grooveMm' | 'outsideMm'>): number =>
+  r.outsideMm ?? (3 * Math.abs(r.sizeMm - r.grooveMm)) / 2;

@@ -32,6 +32,18 @@ export const whole = (id: string, label: string, start: number, from: number, to
   whole: true,
 });
 
+/** The row of a table that is worked, 1 the first: the table's own rows set it. */
+export const rowField = (label = 'Row that is worked'): SumField => whole('row', label, 1, 1, 20);
+
+/** The chosen of some rows; the last where there are fewer. */
+export const rowOf = <T>(
+  rows: readonly T[],
+  row: number,
+): { readonly item: T; readonly chosen: { readonly field: string; readonly row: number } } => {
+  const at = Math.min(row, rows.length);
+  return { item: rows[at - 1]!, chosen: { field: 'row', row: at } };
+};
+
 export const choice = (id: string, label: string, options: readonly (readonly [string, string])[], start = options[0]![0]): SumField => ({
   kind: 'choice',
   id,

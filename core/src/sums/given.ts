@@ -1,4 +1,4 @@
-import { typed, workedOut, type Figure, type Measure } from '../working';
+import { tabled, typed, workedOut, type Figure, type Measure } from '../working';
 
 /** A figure that somebody typed at the bench. */
 export const given = (key: string, label: string, value: number, measure: Measure = 'length'): Figure =>
@@ -13,3 +13,7 @@ export const result = (
   from: readonly Figure[] = [],
   measure: Measure = 'length',
 ): Figure => workedOut(key, label, value, how, from, { measure });
+
+/** A figure that stands in a table or follows from one: it says which. */
+export const fromTable = (key: string, label: string, value: number, source: string, measure: Measure = 'length'): Figure =>
+  tabled(key, label, value, source, measure);

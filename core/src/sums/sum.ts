@@ -50,6 +50,8 @@ export interface SumTable {
   readonly title: string;
   readonly columns: readonly string[];
   readonly rows: readonly (readonly (string | number)[])[];
+  /** Its rows can be chosen: the whole-number field that holds the row's number, from 1, and the row that is worked above. */
+  readonly chosen?: { readonly field: string; readonly row: number };
 }
 
 /** What a calculation says. The answer is a name where there is one, else the first figure; the others stand beside it. */

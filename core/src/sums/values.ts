@@ -1,7 +1,6 @@
 import { bad, good, type Outcome, type Problem } from '../outcome';
 import { formatLength, fromUnit, MOST_LENGTH_MM, parseLength, parseNumberList, parseSignedNumber, type LengthUnit } from '../quantity';
-import { threadOf, type Thread } from '../threads';
-import { findThread } from './find-thread';
+import { findThread, threadOf, type Thread } from '../threads';
 import type { SumField } from './sum';
 
 type Value = number | string | Thread | readonly number[];

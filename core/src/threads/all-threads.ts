@@ -6,6 +6,9 @@ import {
   ACME_SOURCE,
   BA_ROWS,
   BA_SOURCE,
+  CYCLE_SERIES,
+  CYCLE_SOURCE,
+  MODEL_SERIES,
   TRAPEZOIDAL_ROWS,
   TRAPEZOIDAL_SOURCE,
   WHITWORTH_SERIES,
@@ -85,6 +88,32 @@ const whitworth = (): Thread[] =>
     ),
   );
 
+const cycle = (): Thread[] =>
+  pairsOf(CYCLE_SERIES).map(([size, tpi]) =>
+    inchThread(tpi, {
+      name: `${written(size)}-${tpi} cycle`,
+      system: 'cycle',
+      series: 'cycle',
+      form: FORMS.cycle,
+      common: false,
+      source: CYCLE_SOURCE,
+      majorIn: inchSize(size),
+    }),
+  );
+
+const model = (): Thread[] =>
+  pairsOf(MODEL_SERIES).map(([size, tpi]) =>
+    inchThread(tpi, {
+      name: `${written(size)}-${tpi} model`,
+      system: 'whitworth',
+      series: 'model',
+      form: FORMS.whitworth,
+      common: false,
+      source: `model engineers' series, form of ${WHITWORTH_SOURCE}`,
+      majorIn: inchSize(size),
+    }),
+  );
+
 const ba = (): Thread[] =>
   BA_ROWS.map(([number, majorMm, pitchMm]) => ({
     name: `${number} BA`,
@@ -148,7 +177,17 @@ function pipe(): Thread[] {
 }
 
 /** Every thread in the book, common ones of each system first. */
-export const THREADS: readonly Thread[] = [...unified(), ...metric(), ...whitworth(), ...ba(), ...trapezoidal(), ...acme(), ...pipe()];
+export const THREADS: readonly Thread[] = [
+  ...unified(),
+  ...metric(),
+  ...whitworth(),
+  ...ba(),
+  ...trapezoidal(),
+  ...acme(),
+  ...pipe(),
+  ...cycle(),
+  ...model(),
+];
 
 const byName = new Map(THREADS.map((t) => [t.name, t]));
 

@@ -1,6 +1,6 @@
 /** A thread form: the shape of the groove, not its size. */
 export interface ThreadForm {
-  readonly id: 'iso60' | 'whitworth' | 'ba' | 'trapezoidal' | 'acme';
+  readonly id: 'iso60' | 'whitworth' | 'ba' | 'trapezoidal' | 'acme' | 'cycle';
   readonly name: string;
   readonly angleDeg: number;
   /** Pitch diameter = major - this x pitch. */
@@ -13,6 +13,10 @@ export interface ThreadForm {
   readonly wireFactor: number;
   readonly pitchFactor: number;
   readonly bestWire: number;
+  /** From the pitch line, in pitches: out to the crest, out to the end of the straight flank, in to its other end. */
+  readonly crest: number;
+  readonly flankOut: number;
+  readonly flankIn: number;
   readonly source: string;
 }
 
@@ -20,6 +24,12 @@ const trapezoid = (halfDeg: number): Pick<ThreadForm, 'wireFactor' | 'pitchFacto
   const half = (halfDeg * Math.PI) / 180;
   return { wireFactor: 1 + 1 / Math.sin(half), pitchFactor: 0.5 / Math.tan(half), bestWire: 0.5 / Math.cos(half) };
 };
+
+/** A form whose crests and roots are rounded alike by a radius: where its flank ends, in pitches from the pitch line. */
+function rounded(halfDeg: number, depth: number, radius: number): Pick<ThreadForm, 'crest' | 'flankOut' | 'flankIn'> {
+  const flank = depth / 2 - radius * (1 - Math.sin((halfDeg * Math.PI) / 180));
+  return { crest: depth / 2, flankOut: flank, flankIn: flank };
+}
 
 export const FORMS = {
   iso60: {
@@ -30,6 +40,10 @@ export const FORMS = {
     toMinor: 1.0825317547,
     toRoot: 1.2268693,
     ...trapezoid(30),
+    // Crest flat P/8, root of the basic form P/4.
+    crest: 0.3247595264,
+    flankOut: 0.3247595264,
+    flankIn: 0.2165063509,
     source: 'ISO 68-1, ASME B1.1',
   },
   whitworth: {
@@ -40,6 +54,7 @@ export const FORMS = {
     toMinor: 1.2806538,
     toRoot: 1.2806538,
     ...trapezoid(27.5),
+    ...rounded(27.5, 0.6403269, 0.1373291),
     source: 'BS 84',
   },
   ba: {
@@ -50,6 +65,7 @@ export const FORMS = {
     toMinor: 1.2,
     toRoot: 1.2,
     ...trapezoid(23.75),
+    ...rounded(23.75, 0.6, 2 / 11),
     source: 'BS 93',
   },
   trapezoidal: {
@@ -60,6 +76,9 @@ export const FORMS = {
     toMinor: 1,
     toRoot: 1,
     ...trapezoid(15),
+    crest: 0.25,
+    flankOut: 0.25,
+    flankIn: 0.25,
     source: 'ISO 2901',
   },
   acme: {
@@ -70,6 +89,20 @@ export const FORMS = {
     toMinor: 1,
     toRoot: 1,
     ...trapezoid(14.5),
+    crest: 0.25,
+    flankOut: 0.25,
+    flankIn: 0.25,
     source: 'ASME B1.5',
+  },
+  cycle: {
+    id: 'cycle',
+    name: '60°, cycle',
+    angleDeg: 60,
+    toPitchDiameter: 0.5327,
+    toMinor: 1.0654,
+    toRoot: 1.0654,
+    ...trapezoid(30),
+    ...rounded(30, 0.5327, 1 / 6),
+    source: 'BS 811',
   },
 } as const satisfies Record<string, ThreadForm>;

@@ -2,7 +2,7 @@ import { good, type Outcome } from '../outcome';
 import { MM_PER_INCH } from '../quantity';
 import type { ThreadLimits } from './limits';
 import type { Thread } from './thread';
-import { UNIFIED_SOURCE } from './unified.data';
+import { UNIFIED_AT_A_HALF, UNIFIED_SOURCE } from './unified.data';
 
 /** Share of the 2A pitch-diameter tolerance by class. */
 const PITCH_SHARE: Readonly<Record<string, number>> = { '1A': 1.5, '2A': 1, '3A': 0.75, '1B': 1.95, '2B': 1.3, '3B': 0.975 };
@@ -11,12 +11,17 @@ const PITCH_SHARE: Readonly<Record<string, number>> = { '1A': 1.5, '2A': 1, '3A'
 const tenThou = (inch: number): number => Math.round(inch * 1e4 + 1e-6);
 /** The 2A tolerance itself is carried to six decimals before a class takes its share. */
 const sixDecimals = (inch: number): number => Math.round(inch * 1e6) / 1e6;
+/** Where the sum lies at a half, the printed table decides; whole ten-thousandths. */
+const asPrinted = (t: Thread, what: string, inch: number): number => UNIFIED_AT_A_HALF[t.name]?.[what] ?? tenThou(inch);
 const toMm = (ten: number): number => (ten / 1e4) * MM_PER_INCH;
 /** Minor diameters of classes 1B and 2B are published to three decimals, from 0.138 in. */
 const threeDecimals = (ten: number): number => Math.round(ten / 10 + 1e-9) * 10;
 
 /** Length of engagement that the tolerance is for: the diameter, or nine pitches in extra-fine, constant-pitch and special ones. */
-const engagementIn = (t: Thread, d: number, p: number): number => (['UNC', 'UNF', 'UNS', '8-UN'].includes(t.series) ? d : 9 * p);
+const engagementIn = (t: Thread, d: number, p: number): number =>
+  ['UNC', 'UNF', '8-UN'].includes(t.series) || t.name === LISTED_AS_FINE ? d : 9 * p;
+/** A special by its series, with the tolerances of the fine series. */
+const LISTED_AS_FINE = '1-14 UNS';
 
 function minorTolerance(d: number, p: number, threadClass: string): number {
   const curve = 0.05 * p ** (2 / 3) + (0.03 * p) / d - 0.002;
@@ -36,11 +41,11 @@ function minorTolerance(d: number, p: number, threadClass: string): number {
 export function unifiedLimits(t: Thread, side: 'outside' | 'inside', threadClass: string): Outcome<ThreadLimits> {
   const [d, p] = [t.majorMm / MM_PER_INCH, t.pitchMm / MM_PER_INCH];
   const two = sixDecimals(0.0015 * Math.cbrt(d) + 0.0015 * Math.sqrt(engagementIn(t, d, p)) + 0.015 * p ** (2 / 3));
-  const tolerance = tenThou(PITCH_SHARE[threadClass]! * two);
+  const tolerance = asPrinted(t, threadClass, PITCH_SHARE[threadClass]! * two);
   const [major, pitch] = [tenThou(d), tenThou(d - t.form.toPitchDiameter * p)];
   const base = { side, threadClass, source: UNIFIED_SOURCE };
   if (side === 'outside') {
-    const allowance = threadClass === '3A' ? 0 : tenThou(0.3 * two);
+    const allowance = threadClass === '3A' ? 0 : asPrinted(t, 'allowance', 0.3 * two);
     const majorTolerance = tenThou((threadClass === '1A' ? 0.09 : 0.06) * p ** (2 / 3));
     return good({
       ...base,

@@ -24,6 +24,16 @@ it.each([
   ['1/2-28 UNEF', 'outside', '2A', [0.4924, 0.4989], [0.472, 0.4757], null],
   ['1-8 UNC', 'outside', '2A', [0.983, 0.998], [0.91, 0.9168], null],
   ['1-8 UNC', 'inside', '2B', null, [0.9188, 0.9276], [0.865, 0.89]],
+  // Rows whose sum lies at a half, as printed.
+  ['5/8-11 UNC', 'outside', '2A', [0.6113, 0.6234], [0.5589, 0.5644], null],
+  ['1 1/8-7 UNC', 'outside', '2A', [1.1064, 1.1228], [1.0228, 1.03], null],
+  ['1 1/8-7 UNC', 'outside', '1A', [1.0982, 1.1228], [1.0191, 1.03], null],
+  ['2-4.5 UNC', 'outside', '2A', [1.9751, 1.9971], [1.8433, 1.8528], null],
+  ['9/16-12 UNC', 'outside', '2A', [0.5495, 0.5609], [0.5016, 0.5068], null],
+  ['7/16-20 UNF', 'outside', '1A', [0.424, 0.4362], [0.3975, 0.4037], null],
+  ['#6-32 UNC', 'inside', '3B', null, [0.1177, 0.1204], null],
+  ['1/4-24 UNS', 'outside', '2A', [0.2417, 0.2489], [0.2181, 0.2218], null],
+  ['1-14 UNS', 'outside', '2A', [0.988, 0.9983], [0.9463, 0.9519], null],
   ['#10-24 UNC', 'inside', '2B', null, [0.1629, 0.1672], [0.145, 0.156]],
 ] as const)('%s %s %s as published', (name, side, threadClass, major, pitch, minor) => {
   const l = limits(name, side, threadClass);

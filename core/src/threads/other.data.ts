@@ -83,3 +83,35 @@ export const ACME_SOURCE = 'ASME B1.5-1997';
 export const ACME_SERIES =
   '1/4-16 5/16-14 3/8-12 7/16-12 1/2-10 5/8-8 3/4-6 7/8-6 1-5 1_1/8-5 1_1/4-5 1_3/8-4 1_1/2-4 1_3/4-4 2-4 2_1/4-3 2_1/2-3 2_3/4-3 3-2 ' +
   '3_1/2-2 4-2 4_1/2-2 5-2';
+
+/** Cycle threads: 60°, depth 0.5327 P; sizes of BS 811 and the older ones of spokes and lamps. */
+export const CYCLE_SOURCE = 'BS 811:1950';
+export const CYCLE_SERIES =
+  '0.056-62 0.064-62 0.072-62 0.08-62 0.092-56 0.104-44 1/8-40 0.154-40 5/32-32 0.175-32 3/16-32 7/32-26 1/4-26 0.266-26 9/32-26 5/16-26 ' +
+  '3/8-26 7/16-26 1/2-26 9/16-26 9/16-20 5/8-26 11/16-26 3/4-26 1-26 1.29-24 1.37-24';
+
+/** Model engineers' threads: Whitworth's form at 40 and 32 to the inch. */
+export const MODEL_SERIES =
+  '1/8-40 5/32-40 3/16-40 7/32-40 1/4-40 9/32-40 5/16-40 3/8-40 7/16-40 1/2-40 5/32-32 3/16-32 7/32-32 1/4-32 9/32-32 5/16-32 3/8-32 7/16-32 1/2-32';
+
+/** BS 93: room of a nut's minor diameter over basic, as a share of the pitch. */
+export const BA_NUT_MINOR_SHARE = 0.375;
+
+/** ISO 2903: tolerance of the minor diameter of the inside trapezoidal thread, 4H, by pitch, mm. */
+export const TRAPEZOIDAL_MINOR_4H: Readonly<Record<string, number>> = {
+  1.5: 0.19,
+  2: 0.236,
+  3: 0.315,
+  4: 0.375,
+  5: 0.45,
+  6: 0.5,
+  7: 0.56,
+  8: 0.63,
+  9: 0.67,
+  10: 0.71,
+  12: 0.8,
+  14: 0.9,
+  16: 1,
+  18: 1.12,
+  20: 1.18,
+};

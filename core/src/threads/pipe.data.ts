@@ -57,3 +57,31 @@ export const NPT_ROWS: readonly (readonly [size: string, tpi: number, outsideIn:
   ['5', 8, 5.563, 0.937],
   ['6', 8, 6.625, 0.958],
 ];
+
+/** Drills for NPT as tap charts have them: without a taper reamer, and before one, inch. */
+export const NPT_DRILLS_IN: Readonly<Record<string, readonly [plain: number, reamed: number]>> = {
+  '1/16': [0.246, 0.234],
+  '1/8': [0.332, 21 / 64],
+  '1/4': [7 / 16, 27 / 64],
+  '3/8': [37 / 64, 9 / 16],
+  '1/2': [45 / 64, 11 / 16],
+  '3/4': [29 / 32, 57 / 64],
+  '1': [1 + 9 / 64, 1 + 1 / 8],
+  '1 1/4': [1 + 31 / 64, 1 + 15 / 32],
+  '1 1/2': [1 + 23 / 32, 1 + 45 / 64],
+  '2': [2 + 3 / 16, 2 + 5 / 32],
+};
+
+/** Drills for an inside R thread (Rc) as tap charts have them, mm. */
+export const R_DRILLS_MM: Readonly<Record<string, number>> = {
+  '1/16': 6.4,
+  '1/8': 8.4,
+  '1/4': 11.2,
+  '3/8': 14.75,
+  '1/2': 18.25,
+  '3/4': 23.75,
+  '1': 30,
+  '1 1/4': 38.5,
+  '1 1/2': 44.5,
+  '2': 56,
+};

@@ -36,6 +36,8 @@ function depthFromMajor(t: Thread, tool: ThreadTool): number {
       return 0.6403269 * p;
     case 'ba':
       return 0.6 * p;
+    case 'cycle':
+      return 0.5327 * p;
     case 'trapezoidal':
       return 0.5 * p + TRAPEZOIDAL_CLEARANCE.find(([upTo]) => p <= upTo)![1];
     case 'acme':

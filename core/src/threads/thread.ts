@@ -5,7 +5,7 @@ import { FORMS, type ThreadForm } from './form';
 export interface Thread {
   /** As written on a drawing: `3/8-24 UNF`, `M16 x 1.5`, `1/2 BSF`, `2 BA`, `Tr 30 x 6`, `1-5 ACME`, `G 1/2`, `1/2 NPT`. */
   readonly name: string;
-  readonly system: 'unified' | 'metric' | 'whitworth' | 'ba' | 'trapezoidal' | 'acme' | 'pipe';
+  readonly system: 'unified' | 'metric' | 'whitworth' | 'ba' | 'trapezoidal' | 'acme' | 'pipe' | 'cycle';
   readonly series: string;
   readonly form: ThreadForm;
   readonly majorMm: number;
@@ -56,4 +56,17 @@ export const specialUnified = (majorIn: number, tpi: number): Thread => ({
   tpi,
   common: false,
   source: 'ASME B1.1 formulas',
+});
+
+/** A metric thread by formula, for a pair that is in no series. */
+export const specialMetric = (majorMm: number, pitchMm: number): Thread => ({
+  name: `M${majorMm} x ${pitchMm} special`,
+  system: 'metric',
+  series: 'special',
+  form: FORMS.iso60,
+  majorMm,
+  pitchMm,
+  unit: 'mm',
+  common: false,
+  source: 'ISO 68-1 form, no series',
 });

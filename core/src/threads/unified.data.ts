@@ -26,7 +26,11 @@ export const UNIFIED_SERIES = {
   UNEF:
     '#12-32 1/4-32 5/16-32 3/8-32 7/16-28 1/2-28 9/16-24 5/8-24 11/16-24 3/4-20 13/16-20 7/8-20 15/16-20 1-20 1_1/16-18 1_1/8-18 ' +
     '1_3/16-18 1_1/4-18 1_5/16-18 1_3/8-18 1_7/16-18 1_1/2-18 1_9/16-18 1_5/8-18 1_11/16-18',
-  UNS: '1-14',
+  UNS:
+    '#10-28 #10-36 #10-40 #10-48 #10-56 #12-36 #12-40 #12-48 #12-56 1/4-24 1/4-27 1/4-36 1/4-40 1/4-48 1/4-56 5/16-27 5/16-36 5/16-40 ' +
+    '5/16-48 3/8-18 3/8-27 3/8-36 3/8-40 0.390-27 7/16-18 7/16-24 7/16-27 1/2-14 1/2-18 1/2-24 1/2-27 9/16-14 9/16-27 5/8-14 5/8-27 ' +
+    '3/4-14 3/4-18 3/4-24 3/4-27 7/8-10 7/8-18 7/8-24 7/8-27 1-10 1-14 1-18 1-24 1-27 1_1/8-10 1_1/8-14 1_1/8-24 1_1/4-10 1_1/4-14 ' +
+    '1_1/4-24 1_3/8-10 1_3/8-14 1_3/8-24 1_1/2-10 1_1/2-14 1_1/2-24',
 } as const;
 
 /** Constant-pitch series: threads per inch, and the sixteenths of an inch from and to which they run (every eighth above 1 1/2 in). */
@@ -38,3 +42,14 @@ export const CONSTANT_PITCH = [
 
 /** Series that people keep on the shelf; others exist but are rare. */
 export const COMMON_UNIFIED: readonly string[] = ['UNC', 'UNF'];
+
+/**
+ * Where a sum of the standard series lies within rounding of a half ten-thousandth, the printed tables go either way. These are printed
+ * lower than the sum would round: allowance, or tolerance of the pitch diameter by class, ten-thousandths of an inch.
+ */
+export const UNIFIED_AT_A_HALF: Readonly<Record<string, Readonly<Record<string, number>>>> = {
+  '5/8-11 UNC': { allowance: 16 },
+  '1 1/8-7 UNC': { '2A': 72 },
+  '7/16-20 UNF': { '1A': 62 },
+  '#6-32 UNC': { '3B': 27 },
+};

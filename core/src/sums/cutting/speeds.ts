@@ -1,8 +1,8 @@
-import { materialOf } from '../../materials';
+import { MATERIAL_SOURCE, materialOf } from '../../materials';
 import { good } from '../../outcome';
 import { spindleSpeed } from '../../process';
 import { choice, length, material } from '../fields';
-import { given, result } from '../given';
+import { fromTable, given, result } from '../given';
 import { circle, cross, rectangle, size } from '../marks';
 import type { Sum } from '../sum';
 
@@ -41,7 +41,7 @@ export const speeds: Sum = {
     const speed = spindleSpeed(surface, diameter.value, gears);
     if (!speed.ok) return { ok: false, problems: speed.problems.map((p) => ({ ...p, path: 'lathe' })) };
     const s = speed.value;
-    const start = given('speeds.surface', `surface speed for ${m.name}`, surface, 'speed');
+    const start = fromTable('speeds.surface', `surface speed for ${m.name}`, surface, MATERIAL_SOURCE, 'speed');
     const ideal = result('speeds.ideal', 'rpm by the sum', s.idealRpm, '1000 V / (pi D)', [start, diameter], 'rpm');
     const gear = result('speeds.gear', 'gear', s.gearRpm, 'the next slower that the machine has', [ideal], 'rpm');
     const [f, a] = [v.number('feed'), v.number('depth')];

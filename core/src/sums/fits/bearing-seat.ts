@@ -10,7 +10,7 @@ import {
 } from '../../bearings';
 import { bad, good } from '../../outcome';
 import { choice } from '../fields';
-import { given, result } from '../given';
+import { fromTable, result } from '../given';
 import { cross, ringMarks, size } from '../marks';
 import type { Sum, SumTable } from '../sum';
 
@@ -57,7 +57,8 @@ export const bearingSeat: Sum = {
     const housing = housingSeat(bearing.outsideMm, load, turns, cls);
     if (!shaft.ok) return shaft;
     if (!housing.ok) return housing;
-    const bore = given('seat.bore', 'bore', bearing.boreMm);
+    const bore = fromTable('seat.bore', 'bore', bearing.boreMm, bearing.source);
+    const outside = fromTable('seat.outside', 'outside', bearing.outsideMm, bearing.source);
     const [D, d] = [bearing.outsideMm, bearing.boreMm];
     return good({
       figures: [
@@ -80,14 +81,14 @@ export const bearingSeat: Sum = {
           `housing, least (${housing.value.zone})`,
           D + housing.value.seat.lowerMm,
           `outside and the lower deviation of ${housing.value.zone}`,
-          [],
+          [outside],
         ),
         result(
           'seat.housing-most',
           `housing, most (${housing.value.zone})`,
           D + housing.value.seat.upperMm,
           `outside and the upper deviation of ${housing.value.zone}`,
-          [],
+          [outside],
         ),
       ],
       tables: [seatTable('Shaft', d, shaft.value), seatTable('Housing', D, housing.value)],

@@ -1,7 +1,7 @@
 import { nearestFits, nearestZones } from '../../fits';
 import { bad, good } from '../../outcome';
 import { length } from '../fields';
-import { given } from '../given';
+import { fromTable } from '../given';
 import { circle, cross, size } from '../marks';
 import type { Sum } from '../sum';
 
@@ -30,8 +30,8 @@ export const whichFit: Sum = {
     return good({
       answer: { label: 'Nearest fit', text: best.name },
       figures: [
-        given('which.least', `least play of ${best.name}`, best.leastClearanceMm),
-        given('which.most', `most play of ${best.name}`, best.mostClearanceMm),
+        fromTable('which.least', `least play of ${best.name}`, best.leastClearanceMm, best.source),
+        fromTable('which.most', `most play of ${best.name}`, best.mostClearanceMm, best.source),
       ],
       tables: [
         {

@@ -51,7 +51,7 @@ export const oring: Sum = {
           'squeeze',
           g.squeeze,
           '1 - room / section of the stretched ring',
-          [depth, given('oring.section', 'section, stretched', g.sectionMm)],
+          [depth, result('oring.section', 'section, stretched', g.sectionMm, 'the ring stretches thinner', [])],
           'probability',
         ),
         result('oring.stretch', 'stretch', g.stretch, 'what it sits on / its inside diameter - 1', [], 'ratio'),

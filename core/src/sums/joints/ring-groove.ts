@@ -1,7 +1,7 @@
 import { good } from '../../outcome';
 import { leastEdgeMm, ringsFor } from '../../rings';
-import { choice, length } from '../fields';
-import { given, result } from '../given';
+import { choice, length, rowField, rowOf } from '../fields';
+import { fromTable, result } from '../given';
 import { line, rectangle, size } from '../marks';
 import type { Sum } from '../sum';
 
@@ -9,7 +9,7 @@ import type { Sum } from '../sum';
 export const ringGroove: Sum = {
   id: 'ring-groove',
   title: 'Ring groove',
-  about: 'retaining ring groove DIN 471 472 6799 B18.27',
+  about: 'retaining ring groove circlip snap ring E-clip e clip clip DIN 471 472 6799 B18.27',
   group: 'Keys, rings, seals',
   fields: () => [
     choice('on', 'Ring', [
@@ -17,23 +17,27 @@ export const ringGroove: Sum = {
       ['bore', 'in a bore'],
     ]),
     length('size', 'Shaft or bore', 25, 300, 1),
+    rowField('Ring that is worked'),
   ],
   work: (v) => {
     const on = v.choice<'shaft' | 'bore'>('on');
     const rings = ringsFor(on, v.number('size'));
     if (!rings.ok) return { ok: false, problems: rings.problems.map((p) => ({ ...p, path: 'size' })) };
-    const r = rings.value[0]!;
-    const d = r.sizeMm;
-    const groove = given('ring.groove', 'groove diameter', r.grooveMm);
+    const { item: r, chosen } = rowOf(rings.value, v.number('row'));
+    // A retaining washer takes a range of shafts: it is this one that is drawn and grooved.
+    const d = r.kind === 'ring' ? r.sizeMm : v.number('size');
+    const groove = fromTable('ring.groove', 'groove diameter', r.grooveMm, r.source);
     const depth = Math.abs(d - r.grooveMm) / 2;
     const edge = leastEdgeMm(r);
     const y = d / 2;
     return good({
       figures: [
         groove,
-        given('ring.width', 'groove width, at least', r.widthMm),
-        given('ring.thick', 'ring thickness', r.thicknessMm),
-        result('ring.edge', 'metal outside the groove, at least', edge, 'three times the depth of the groove', [groove]),
+        fromTable('ring.width', 'groove width, at least', r.widthMm, r.source),
+        fromTable('ring.thick', 'ring thickness', r.thicknessMm, r.source),
+        r.outsideMm === null
+          ? result('ring.edge', 'metal outside the groove, at least', edge, 'three times the depth of the groove', [groove])
+          : fromTable('ring.edge', 'metal outside the groove, at least', edge, `n of ${r.source}`),
       ],
       tables: [
         {
@@ -47,6 +51,7 @@ export const ringGroove: Sum = {
             x.grooveLimits ? x.grooveMm + x.grooveLimits.upperMm : '–',
             x.widthMm,
           ]),
+          chosen,
         },
       ],
       words: [`${r.source}. The wall that the ring bears on must be square: a ramped wall throws the ring out.`],

@@ -1,7 +1,7 @@
 import { WOODRUFF, woodruffSeat } from '../../keys';
 import { good } from '../../outcome';
 import { choice, length } from '../fields';
-import { given, result } from '../given';
+import { fromTable, given, result } from '../given';
 import { circle, cross, size } from '../marks';
 import type { Sum } from '../sum';
 
@@ -26,10 +26,16 @@ export const woodruff: Sum = {
           'woodruff.after',
           'feed on after the flat is as wide as the cutter',
           s.afterFlatMm,
-          `depth at the side of the seat, ${s.key.source}`,
+          `least depth at the side of the seat, from the smallest key, ${s.key.source}`,
           [shaft],
         ),
-        given('woodruff.crown', 'depth from the crown', s.fromCrownMm),
+        result(
+          'woodruff.crown',
+          'depth from the crown',
+          s.fromCrownMm,
+          s.key.depthFrom === 'crown' ? s.key.source : 'depth at the side and the arc over the key',
+          [shaft],
+        ),
         result(
           'woodruff.centre',
           'cutter centre over the crown',
@@ -37,10 +43,19 @@ export const woodruff: Sum = {
           'half the cutter less the depth from the crown',
           [],
         ),
-        given('woodruff.width', 'width', s.key.widthMm),
-        given('woodruff.stands', 'key stands out at its sides', s.standsOutMm),
+        fromTable('woodruff.width', 'width', s.key.widthMm, s.key.source),
+        result(
+          'woodruff.stands',
+          'smallest key stands out at its sides',
+          s.standsOutMm,
+          `least height of the key less the depth at the side, ${s.key.source}`,
+          [],
+        ),
       ],
-      words: ['Run a Woodruff cutter at a third of turning speed, climb nothing, and lift it straight out.'],
+      words: [
+        ...(s.unusual ? [s.unusual] : []),
+        'Run a Woodruff cutter at a third of turning speed, climb nothing, and lift it straight out.',
+      ],
       picture: [
         circle(r),
         ...cross(r),

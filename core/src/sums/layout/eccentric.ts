@@ -4,6 +4,12 @@ import { given, result } from '../given';
 import { circle, cross, size } from '../marks';
 import type { Sum } from '../sum';
 
+/**
+ * Packing under one jaw of a self-centring three-jaw that throws the work off by `e`: the two other jaws stand at e/2 + sqrt(r² - 3/4
+ * e²) from the axis, so does the packed one, and the work there reaches to r - e on its far side.
+ */
+export const packingMm = (e: number, r: number): number => 1.5 * e - r + Math.sqrt(r * r - 0.75 * e * e);
+
 /** An eccentric in a four-jaw, or packed in a three-jaw. */
 export const eccentric: Sum = {
   id: 'eccentric',
@@ -21,11 +27,11 @@ export const eccentric: Sum = {
         result(
           'eccentric.packing',
           'packing under one jaw of a three-jaw',
-          1.5 * e + r - Math.sqrt(r * r - 0.75 * e * e),
-          '1.5 e + r - sqrt(r² - 0.75 e²), point contact',
+          packingMm(e, r),
+          '1.5 e - r + sqrt(r² - 0.75 e²), jaws as points',
           [offset],
         ),
-        given('eccentric.throw', 'throw or lift', 2 * e),
+        result('eccentric.throw', 'throw or lift', 2 * e, 'twice the offset', [offset]),
       ],
       words: ['Packing is a start: indicate and change it. Balance it and keep the speed down.'],
       caution: 'Off-centre work shakes: low gear first, tailstock where it can, stand out of the line of the chuck.',

@@ -6,6 +6,15 @@ import { given, result } from '../given';
 import { cross, ringMarks, size } from '../marks';
 import type { Sum } from '../sum';
 
+/** What the thin-wall sum is worth here. */
+function besideLame(thin: number, thick: number): string {
+  const low = (100 * (thick - thin)) / thick;
+  return low > WORTH_SAYING_PERCENT
+    ? `The thin-wall sum is ${low.toFixed(0)} % under Lamé at the bore: the wall is thick, take Lamé's.`
+    : `The thin-wall sum agrees with Lamé's to ${Math.max(low, 0.1).toFixed(1)} %: the wall is thin.`;
+}
+const WORTH_SAYING_PERCENT = 2;
+
 /** Stress in a tube under pressure, thin and thick wall. */
 export const pressure: Sum = {
   id: 'pressure',
@@ -32,7 +41,7 @@ export const pressure: Sum = {
       from,
       'stress',
     );
-    const thin = result('pressure.thin', 'hoop stress, thin wall', (p * d) / (D - d), 'p d / 2 t', from, 'stress');
+    const thin = result('pressure.thin', 'hoop stress, thin wall', (p * (D + d)) / 2 / (D - d), 'p x mean diameter / 2 t', from, 'stress');
     const tresca = result('pressure.tresca', 'Tresca stress at the bore', p * trescaInside(ring), '2 p D²/(D² - d²)', from, 'stress');
     const limit = m.yieldMpa ?? m.tensileMpa / 2;
     const factor = result(
@@ -46,7 +55,7 @@ export const pressure: Sum = {
     return good({
       figures: [factor, tresca, thick, thin],
       words: [
-        (D - d) / 2 / d > 0.05 ? 'The wall is thick: the thin-wall sum is too low at the bore.' : 'The wall is thin: both sums agree.',
+        besideLame(thin.value, thick.value),
         ...(m.yieldMpa === null ? ['No yield on record for this: half the tensile strength is taken.'] : []),
       ],
       caution:

@@ -58,7 +58,11 @@ export const singlePointSum: Sum = {
     ]);
     const m = t.majorMm;
     return good({
-      figures: [along, depth, given('single.groove', 'stop groove, diameter', c.grooveMm)],
+      figures: [
+        along,
+        depth,
+        result('single.groove', 'stop groove, diameter', c.grooveMm, 'blank less twice the depth, and a little', [depth]),
+      ],
       tables: [
         {
           title: 'Dial the compound to',

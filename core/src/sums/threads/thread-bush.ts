@@ -1,7 +1,7 @@
 import { good } from '../../outcome';
 import { minorMm, threadBush, wireInsert } from '../../threads';
 import { length, thread } from '../fields';
-import { given, result } from '../given';
+import { fromTable, result } from '../given';
 import { ringMarks, size, cross } from '../marks';
 import type { Sum } from '../sum';
 
@@ -26,7 +26,10 @@ export const threadBushSum: Sum = {
       'wall of the bush',
       bush.value.wallMm,
       '(minor of the outside thread - major of the inside thread)/2',
-      [given('bush.outer', `minor of ${outer.name}`, minorMm(outer)), given('bush.inner', `major of ${inner.name}`, inner.majorMm)],
+      [
+        fromTable('bush.outer', `minor of ${outer.name}`, minorMm(outer), outer.source),
+        fromTable('bush.inner', `major of ${inner.name}`, inner.majorMm, inner.source),
+      ],
     );
     const boss = result(
       'bush.boss',
@@ -36,7 +39,7 @@ export const threadBushSum: Sum = {
       [],
     );
     return good({
-      figures: [wall, given('bush.least', 'least wall: the inner pitch', bush.value.leastWallMm), boss],
+      figures: [wall, fromTable('bush.least', 'least wall: the inner pitch', bush.value.leastWallMm, inner.source), boss],
       tables: insert.ok
         ? [
             {

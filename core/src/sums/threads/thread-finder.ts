@@ -1,8 +1,8 @@
 import { good } from '../../outcome';
 import { MM_PER_INCH } from '../../quantity';
 import { conversionWords, convertThread, identifyThread, pitchDiameterMm } from '../../threads';
-import { choice, length, whole } from '../fields';
-import { given, result } from '../given';
+import { choice, length, rowField, rowOf, whole } from '../fields';
+import { fromTable, given, result } from '../given';
 import { size, threadMarks } from '../marks';
 import type { Sum } from '../sum';
 
@@ -20,6 +20,7 @@ export const threadFinder: Sum = {
     length('diameter', 'Diameter', 9.46, 500, 0.3),
     length('over', 'Length over crests', 10.58, 500, 0.1),
     whole('crests', 'Pitches in that length', 10, 1, 100),
+    rowField('Thread that is taken'),
   ],
   work: (v) => {
     const pitch = result(
@@ -34,21 +35,23 @@ export const threadFinder: Sum = {
       return { ok: false, problems: answer.problems.map((p) => ({ ...p, path: p.path === 'pitchMm' ? 'over' : 'diameter' })) };
     const { matches, nearest, words } = answer.value;
     const shown = matches.length ? matches.slice(0, 6) : nearest;
-    const best = shown[0]!.thread;
+    const { item, chosen } = rowOf(shown, v.number('row'));
+    const best = item.thread;
     const other = convertThread(best, 1)[0];
     return good({
       answer: { label: matches.length ? 'It is' : 'Nearest, but not it', text: best.name },
       figures: [
         pitch,
         result('thread.tpi', 'to the inch', MM_PER_INCH / pitch.value, '25.4 mm divided by the pitch', [pitch], 'count'),
-        given('thread.major', `major of ${best.name}`, best.majorMm),
-        given('thread.pd', `pitch diameter of ${best.name}`, pitchDiameterMm(best)),
+        fromTable('thread.major', `major of ${best.name}`, best.majorMm, best.source),
+        fromTable('thread.pd', `pitch diameter of ${best.name}`, pitchDiameterMm(best), best.source),
       ],
       tables: [
         {
           title: matches.length ? 'It can be' : 'Nearest, but not it',
           columns: ['Thread', 'Major', 'Pitch', 'Angle', 'Source'],
           rows: shown.map((m) => [m.thread.name, m.thread.majorMm, m.thread.pitchMm, `${m.thread.form.angleDeg}°`, m.thread.source]),
+          chosen,
         },
       ],
       words: [

@@ -1,7 +1,7 @@
-import { good } from '../../outcome';
+import { bad, good } from '../../outcome';
 import { overWires, pitchDiameterFromWires, pitchDiameterMm, threadLimits, THREAD_CLASSES } from '../../threads';
 import { length, thread, whole } from '../fields';
-import { given, result } from '../given';
+import { fromTable, given, result } from '../given';
 import { circle, size, threadMarks } from '../marks';
 import type { Sum } from '../sum';
 
@@ -19,10 +19,11 @@ export const wires: Sum = {
   ],
   work: (v) => {
     const t = v.thread('thread');
+    if (t.tapered) return bad('tapered', 'A tapered pipe thread is gauged by ring and plug, not over wires.', 'thread');
     const sum = overWires(t, v.number('wire'), undefined, v.number('starts'));
     if (!sum.ok) return { ok: false, problems: sum.problems.map((p) => ({ ...p, path: 'wire' })) };
     const wire = given('wires.wire', 'wire', v.number('wire'));
-    const basic = given('wires.basic', `basic pitch diameter of ${t.name}`, pitchDiameterMm(t));
+    const basic = fromTable('wires.basic', `basic pitch diameter of ${t.name}`, pitchDiameterMm(t), t.source);
     const over = result(
       'wires.over',
       'over wires at the basic pitch diameter',
@@ -54,7 +55,9 @@ export const wires: Sum = {
           'pitch diameter cut less basic; below the limits it is too small',
           [pd, basic],
         ),
-        given('wires.best', 'best wire', sum.value.bestWireMm),
+        result('wires.best', 'best wire', sum.value.bestWireMm, `${t.form.bestWire.toFixed(5)} P: it touches at the pitch line`, []),
+        result('wires.least', 'smallest wire that will do', sum.value.leastWireMm, 'it must stand out over the crests', []),
+        result('wires.most', 'largest wire that will do', sum.value.mostWireMm, 'it must touch the straight flank', []),
       ],
       tables: band
         ? [

@@ -187,6 +187,7 @@ export class TopStrip {
   private openSums(event: KeyboardEvent): void {
     event.preventDefault();
     if (!this.router.url.startsWith('/sums')) this.sums.setOpen(!this.sums.open());
+    else document.getElementById('ask-book')?.focus();
   }
 
   private toStation(key: string): void {

@@ -26,6 +26,8 @@ import { ChooseField, TextField } from '../show';
 import { SendToJob } from './send-to-job';
 import { SumPicture } from './sum-picture';
 
+const ROW = 'row';
+
 /** One bench calculation: what it asks on the left with its picture, what it says on the right with the working in words. */
 @Component({
   selector: 'ip-sum-bench',
@@ -41,6 +43,8 @@ export class SumBench {
   readonly sum = input.required<Sum>();
   protected readonly unit = computed<LengthUnit>(() => this.open.unit());
   protected readonly fields = computed(() => this.sum().fields(this.shop.shop()));
+  /** The row of a table is picked in the table. */
+  protected readonly shown = computed(() => this.fields().filter((f) => f.id !== ROW));
   private readonly kept = computed(() => this.desk.typed()[this.sum().id]);
   /** What stands in each field: what was typed here before, or where the sum starts. */
   protected readonly texts = computed<Readonly<Record<string, string>>>(() => {
@@ -84,7 +88,13 @@ export class SumBench {
   }
 
   protected type(id: string, text: string): void {
-    this.desk.type(this.sum().id, { unit: this.unit(), texts: { ...this.texts(), [id]: text } });
+    // Another size has other rows: the first is worked again until one is chosen.
+    const row: Record<string, string> = id === ROW ? {} : { [ROW]: '1' };
+    this.desk.type(this.sum().id, { unit: this.unit(), texts: { ...this.texts(), ...row, [id]: text } });
+  }
+
+  protected pick(t: SumTable, at: number): void {
+    if (t.chosen) this.type(t.chosen.field, String(at + 1));
   }
 
   protected unitOf(f: SumField): string {

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, output } from '@angular/core';
-import { lookUp, TABLES } from '@iron-patch/core/book';
+import { inBookWords, lookUp, TABLES } from '@iron-patch/core/book';
 import { SUMS, type Sum } from '@iron-patch/core/sums';
 import { OpenJob, SumsDesk, type SumsView } from '../data';
 import { BookTableView } from './book-table';
@@ -20,6 +20,7 @@ const MOST_ENTRIES = 12;
       <label for="ask-book">Look up, or find a sum</label>
       <input
         id="ask-book"
+        cdkFocusInitial
         class="text"
         type="search"
         autocomplete="off"
@@ -145,7 +146,11 @@ export class Sums {
   readonly laid = output<SumsView>();
 
   private readonly words = computed(() => this.desk.asked().toLowerCase().split(/\s+/).filter(Boolean));
-  private readonly has = (text: string): boolean => this.words().every((w) => text.toLowerCase().includes(w));
+  /** As typed, or in the book's own words for what people call it. */
+  private readonly has = (text: string): boolean => {
+    const lower = text.toLowerCase();
+    return [this.words(), inBookWords(this.words())].some((list) => list.every((w) => lower.includes(w)));
+  };
   protected readonly groups = computed(() =>
     GROUPS.map((g) => ({ name: g.name, sums: g.sums.filter((s) => this.has(`${s.title} ${s.about} ${g.name}`)) })).filter(
       (g) => g.sums.length,
