@@ -26,14 +26,13 @@ describe('on the reading line', () => {
   it.each([
     ['', 'Type a size first.'],
     ['wobbly', 'is not a size'],
-    ['-19.9', 'below zero'],
+    ['-50', 'below zero'],
     ['0', 'Zero is no size'],
     ['1e9', 'is not a unit used here'],
     ['999999999', 'Check the point and the unit'],
     ['19.9 furlong', 'is not a unit used here'],
-    ['19,903', 'can be read two ways'],
     ['1.99', 'Did you mean 19.900'],
-    ['199.0', 'Did you mean 19.900'],
+    ['199.0', 'cannot show 199.0 mm'],
     ['<script>alert(1)</script>', 'is not a size'],
   ])('"%s": %s', async (text, message) => {
     const before = await readings();
@@ -49,7 +48,7 @@ describe('on the reading line', () => {
     const before = await readings();
     await tomas.line.type('1.990');
     await (await tomas.page.css('#reading')).sendKeys(Key.ENTER);
-    await tomas.page.click('It is right as typed');
+    await tomas.page.click('It is right');
     await tomas.page.until('it to be stored', async () => (await readings()) === before + 1);
     await tomas.page.click('Take back: reading 1.990');
     await tomas.page.until('the withdrawal to be stored', async () => (await readings()) === before + 2);

@@ -46,6 +46,48 @@ describe('parseLength takes what people type', () => {
     expect(codeOf('+3 thou over nominal')).toBe('no-nominal');
   });
 
+  it.each([
+    // As people write them.
+    ['1½', inMm, 38.1],
+    ['1 1/2 + 2 thou', inMm, 38.1508],
+    ['1½" + 2 thou', inMm, 38.1508],
+    ['40 - 0.02', inMm, 39.98],
+    ['40 - 20 micron', inMm, 39.98],
+    ['12 micron', inInch, 0.012],
+    ['3/4”', inMm, 19.05],
+    ['687.8', inMm, 687.8],
+    ['1 - 1/2 in', inMm, 38.1],
+  ] as const)('%s in %j is %d mm', (text, options, expected) => expect(mmOf(text, options)).toBeCloseTo(expected, 9));
+
+  it.each([
+    // Counted from what is expected, and said so.
+    ['-3 thou', 19.05, 18.9738],
+    ['3 thou under', 19.05, 18.9738],
+    ['3 thou over', 19.05, 19.1262],
+    ['+2 tenths', 19.05, 19.05508],
+    ['−0.02', 40, 39.98],
+    ['12 micron under', 40, 39.988],
+  ] as const)('%s where %d is expected is %d', (text, expectedMm, mm) => {
+    const parsed = parseLength(text, { unit: 'mm', expectedMm });
+    expect(parsed).toMatchObject({ ok: true, value: { countedFromMm: expectedMm, valueMm: expect.closeTo(mm, 9), text } });
+  });
+
+  it('takes a signed number as the reading itself at an indicator', () => {
+    const at = { unit: 'in', allowNegative: true, expectedMm: 19 } as const;
+    expect(mmOf('-3 thou', at)).toBeCloseTo(-0.0762, 9);
+    expect(mmOf('3 thou under', at)).toBeCloseTo(-0.0762, 9);
+    expect(codeOf('3 thou under', inMm)).toBe('no-expected');
+    expect(codeOf('-3 thou', inMm)).toBe('negative');
+  });
+
+  it('reads a comma with three digits where what is expected leaves one meaning', () => {
+    expect(mmOf('37,960', { unit: 'mm', expectedMm: 38 })).toBeCloseTo(37.96, 9);
+    expect(mmOf('19,027mm', { unit: 'in', expectedMm: 19.05 })).toBeCloseTo(19.027, 9);
+    expect(mmOf('1,250', { unit: 'mm', expectedMm: 1240 })).toBeCloseTo(1250, 9);
+    expect(codeOf('37,960', { unit: 'mm', expectedMm: 0.5 })).toBe('ambiguous-comma');
+    expect(codeOf('37,960', inMm)).toBe('ambiguous-comma');
+  });
+
   it('keeps the text, the unit as written and the decimals the instrument showed', () => {
     expect(parseLength(' 19.027mm ', inInch)).toEqual({ ok: true, value: { text: '19.027mm', valueMm: 19.027, unit: 'mm', decimals: 3 } });
     expect(parseLength('15 thou', inMm)).toMatchObject({ value: { unit: 'in', decimals: 3 } });

@@ -32,13 +32,23 @@ function fractionOf(whole: string, above: string, below: string): Outcome<TypedN
   return Number.isFinite(value) ? good({ value, decimals: 0, fraction: true }) : bad('too-big', 'Too many digits to be a size.');
 }
 
+/** Of the two readings of `37,960` the one that lies near what is expected; null where neither or both do. */
+function nearerOf(point: number, thousands: number, expected: number): number | null {
+  const near = (x: number): boolean => x > expected / NEAR_TIMES && x < expected * NEAR_TIMES;
+  return near(point) === near(thousands) ? null : near(point) ? point : thousands;
+}
+/** A factor of a thousand lies between the two meanings: within ten either way is near. */
+const NEAR_TIMES = 10;
+
 /**
  * An unsigned decimal or fraction as people type it: `0.7491`, `.7491`, `40,25`, `3/4`, `1 3/16`, `6-13/32`.
- * A comma is the decimal sign unless three digits follow it and it could part thousands (`19,027`): then it asks.
+ * A comma is the decimal sign unless three digits follow it and it could part thousands (`19,027`): then what is expected settles it,
+ * and where nothing is, it asks.
  *
+ * @param expected about what the number should be, in its own unit
  * @returns the number, or why it is none; never NaN or infinity
  */
-export function parseNumber(raw: string): Outcome<TypedNumber> {
+export function parseNumber(raw: string, expected?: number): Outcome<TypedNumber> {
   const text = raw.trim();
   if (text === '') return bad('empty', 'Nothing was typed.');
   const mixed = MIXED.exec(text);
@@ -52,6 +62,9 @@ export function parseNumber(raw: string): Outcome<TypedNumber> {
   if (comma) {
     const [, whole, after] = comma as unknown as [string, string, string];
     const couldBeThousands = after.length === 3 && whole.length >= 1 && whole.length <= 3 && !whole.startsWith('0');
+    const settled =
+      couldBeThousands && expected !== undefined ? nearerOf(Number(`${whole}.${after}`), Number(whole + after), expected) : null;
+    if (settled !== null) return plain(settled === Number(whole + after) ? whole + after : `${whole}.${after}`);
     if (couldBeThousands)
       return bad('ambiguous-comma', `${text} can be read two ways. Type ${whole}.${after} or ${whole}${after}.`, '', whole.length);
     return plain(`${whole}.${after}`);

@@ -44,7 +44,10 @@ export {
   type FeatureKindRow,
   type Quantity,
 } from './feature-kinds.data';
-export { doubtReading, PLAUSIBLE_SHARE, type Doubt } from './plausible';
-export { suggestForPlan, suggestInstrument, type Suggestable } from './suggest-instrument';
+export { doubtReading, PLAUSIBLE_SHARE, type Doubt } from './doubt/plausible';
+export { instrumentsFor, type Suggestable } from './suggest-instrument';
 export { depthCheck, type DepthCheck, type DepthCheckInput } from './depth-check';
 export { disputes, type Dispute, type InstrumentReading, type SideOfDispute } from './agreement';
+export { grossError, grossErrors, repeatConflicts, type RepeatConflict, type Suspect, type Weighable } from './doubt/gross-errors';
+export { coarseSlips, fineSlips, type Slip } from './doubt/slips';
+export { readsIt, outOfRange } from './doubt/range';

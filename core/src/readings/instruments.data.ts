@@ -10,8 +10,8 @@ export type Reads = 'outside' | 'inside' | 'length' | 'depth' | 'indicator' | 'p
 export const INSTRUMENT_KINDS = {
   caliper: {
     name: 'Caliper',
-    outsideMm: 0.013,
-    insideMm: 0.02,
+    outsideMm: 0.02,
+    insideMm: 0.03,
     decimals: { mm: 2, in: 3 },
     points: 2,
     reads: ['outside', 'inside', 'length', 'depth'],
@@ -34,8 +34,8 @@ export const INSTRUMENT_KINDS = {
   },
   'telescoping-gauge': {
     name: 'Telescoping gauge and mic',
-    outsideMm: 0.008,
-    insideMm: 0.008,
+    outsideMm: 0.012,
+    insideMm: 0.012,
     decimals: { mm: 3, in: 4 },
     points: 2,
     reads: ['inside'],

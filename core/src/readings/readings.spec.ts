@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import type { DiameterReading } from './diameter-reading';
 import { nextSpot, plannedSpots, defaultStations } from './measuring-plan';
-import { doubtReading } from './plausible';
+import { doubtReading } from './doubt/plausible';
 import { analyseSection } from './section';
 import { analyseShape, expand95 } from './shape';
 import { fitTaper } from './taper';

@@ -1,4 +1,5 @@
-import { suggestForPlan, suggestInstrument, type Suggestable } from './suggest-instrument';
+import type { Reads } from './instruments.data';
+import { instrumentsFor, type Suggestable } from './suggest-instrument';
 
 const instrument = (id: string, kind: Suggestable['kind'], unit: 'mm' | 'in', rangeLowMm: number, rangeHighMm: number): Suggestable => ({
   id,
@@ -14,9 +15,9 @@ const crib = [
   instrument('mic-25-50', 'micrometer', 'mm', 25, 50),
   instrument('head', 'bore-head', 'mm', 20, 50),
   instrument('tele', 'telescoping-gauge', 'mm', 8, 150),
+  instrument('depth', 'depth-mic', 'mm', 0, 75),
 ];
-const of = (...args: [side: 'outside' | 'inside', sizeMm: number | null, unit: 'mm' | 'in']): string | undefined =>
-  suggestInstrument(crib, ...args)?.id;
+const of = (...args: [reads: Reads, sizeMm: number | null, unit: 'mm' | 'in']): string | undefined => instrumentsFor(crib, ...args)[0]?.id;
 
 it.each([
   ['outside', 19, 'mm', 'mic-0-25'],
@@ -27,15 +28,18 @@ it.each([
   ['outside', null, 'in', 'mic-0-1-in'],
   ['inside', 40, 'mm', 'tele'],
   ['inside', 5, 'mm', 'caliper'],
-] as const)('%s %p in a job in %s: %s', (side, size, unit, id) => expect(of(side, size, unit)).toBe(id));
+  ['depth', 12, 'mm', 'depth'],
+  ['indicator', null, 'mm', undefined],
+] as const)('%s %p in a job in %s: %s', (reads, size, unit, id) => expect(of(reads, size, unit)).toBe(id));
 
-it('never reaches for a three-point head while a two-point instrument will do', () => {
+it('never reaches for a three-point head while a two-point instrument will do, nor for an outside mic in a bore', () => {
   expect(of('inside', 30, 'mm')).not.toBe('head');
-  expect(suggestInstrument([crib[4]!], 'inside', 30, 'mm')!.id).toBe('head');
+  expect(instrumentsFor([crib[4]!], 'inside', 30, 'mm')[0]!.id).toBe('head');
+  expect(instrumentsFor([crib[3]!], 'inside', 30, 'mm', ['micrometer'])).toEqual([]);
 });
 
 it('takes what the plan reaches for first, and what there is where the crib lacks it', () => {
-  expect(suggestForPlan(crib, ['bore-head', 'telescoping-gauge'], 'inside', 40, 'mm')?.id).toBe('head');
-  expect(suggestForPlan(crib, ['bore-head', 'telescoping-gauge'], 'inside', 90, 'mm')?.id).toBe('tele');
-  expect(suggestForPlan(crib, ['indicator'], 'outside', null, 'mm')?.id).toBe('mic-0-25');
+  expect(instrumentsFor(crib, 'inside', 40, 'mm', ['bore-head', 'telescoping-gauge'])[0]?.id).toBe('head');
+  expect(instrumentsFor(crib, 'inside', 90, 'mm', ['bore-head', 'telescoping-gauge'])[0]?.id).toBe('tele');
+  expect(instrumentsFor(crib, 'outside', 20, 'mm', ['indicator'])[0]?.id).toBe('mic-0-25');
 });

@@ -130,7 +130,7 @@ export function quantityFindings({ feature, component, readings, figureOf }: Mea
     const meanMm = figures.reduce((s, f) => s + f.value, 0) / figures.length;
     const repeatMm =
       figures.length > 1 ? Math.sqrt(figures.reduce((s, f) => s + (f.value - meanMm) ** 2, 0) / (figures.length - 1) / figures.length) : 0;
-    const instrumentMm = Math.max(...of.map((r) => instrumentUncertaintyMm(instrumentOf(shop, r.instrumentId), feature.side)));
+    const instrumentMm = Math.max(...of.map((r) => instrumentUncertaintyMm(instrumentOf(shop, r.instrumentId), feature.side, r.valueMm)));
     const plusMinusMm = expand95({
       instrumentMm,
       repeatMm,

@@ -21,6 +21,7 @@ import { NO_FIGURES, quantityFindings, shapeFigures, type QuantityFinding, type 
 import { indicatorFinding, type IndicatorFinding } from './indicator-finding';
 import { isSettled, measuredPlace, pairKey, type Measured } from './measured';
 import type { ComponentRecord, FeatureRecord, JobSheet, ReadingRecord, Shop } from './records';
+import { NOTHING_STANDS_OUT, standingOut, stillStandingOut, type StandingOut } from './suspects';
 import { threadFinding, type ThreadFinding } from './thread-finding';
 
 /** Two instruments that disagree, and which one is believed once somebody settled it. */
@@ -44,6 +45,8 @@ export interface FeatureFinding extends ShapeFigures {
   readonly disputes: readonly DisputeFinding[];
   /** Instruments whose readings do not count, as another is believed; until somebody says which, the coarser one. */
   readonly lost: ReadonlySet<string>;
+  /** Readings that a slip explains better than wear, and repeats that cannot both be right. */
+  readonly standOut: StandingOut;
   readonly planned: readonly Spot[];
   readonly skipped: readonly Spot[];
   /** Planned spots still to measure. */
@@ -106,6 +109,7 @@ interface OwnFinding {
   readonly depth: DepthCheck | null;
   readonly thread: ThreadFinding | null;
   readonly indicator: IndicatorFinding | null;
+  readonly standOut: StandingOut;
   readonly planned: readonly Spot[];
   /** Planned spots without a reading. */
   readonly unread: readonly Spot[];
@@ -129,6 +133,7 @@ function workOutOwn(m: Measured, sheet: JobSheet, shop: Shop): OwnFinding {
     depth: depthFinding(feature, values),
     thread: kind === 'thread' ? threadFinding(feature, values) : null,
     indicator: indicatorFinding(m, shop, unit),
+    standOut: isDiameter(kind) ? standingOut(m, shop) : NOTHING_STANDS_OUT,
     planned,
     unread: openSpots(planned, readings),
     plan: planFor({ kind, side, startMm, lengthMm, suspicions }),
@@ -162,6 +167,7 @@ function finding(m: Measured, nominal: RecoveredNominal, sheet: JobSheet, shop: 
       believed: isSettled(dispute, settled) ? settled[pairKey(dispute)]! : null,
     })),
     lost: m.lost,
+    standOut: stillStandingOut(own.standOut, sheet, feature.id),
     skipped,
     open,
     next: open[0] ?? null,

@@ -42,3 +42,6 @@ export {
 export { movedByShop, type MovedJob, type ShopMove } from './shop-moves';
 export { workOut, type Repair } from './repair';
 export type { DiagnosisFinding } from './diagnosis-finding';
+export { doubtOf, type DoubtInput, type Offer, type ReadingDoubt } from './reading-doubt';
+export { doubtInputFor, type AboutToKeep } from './doubt-input';
+export { rightKey, type StandingOut } from './suspects';

@@ -5,9 +5,11 @@ import {
   disputes,
   INSTRUMENT_KINDS,
   isDiameter,
+  outOfRange,
   sizeAt20,
   type DiameterReading,
   type Dispute,
+  type InstrumentKind,
   type InstrumentReading,
   type Quantity,
   type Section,
@@ -24,10 +26,19 @@ export const FALLBACK_ALPHA_PER_K = 11.5e-6;
 
 export const alphaOf = (materialId: string): number => materialOf(materialId)?.alphaPerK ?? FALLBACK_ALPHA_PER_K;
 
-/** Standard uncertainty of an instrument on that side of the metal, mm. */
-export function instrumentUncertaintyMm(instrument: InstrumentRecord | undefined, side: Side): number {
-  const kind = INSTRUMENT_KINDS[instrument?.kind ?? 'caliper'];
-  return instrument?.uMm ?? (side === 'outside' ? kind.outsideMm : kind.insideMm);
+const kindUncertaintyMm = (kind: InstrumentKind, side: Side): number =>
+  side === 'outside' ? INSTRUMENT_KINDS[kind].outsideMm : INSTRUMENT_KINDS[kind].insideMm;
+
+/**
+ * Standard uncertainty of an instrument on that side of the metal, mm. A number that it cannot show was read some other way: it counts as
+ * a caliper's at best.
+ *
+ * @param valueMm what was read by it, where its range matters
+ */
+export function instrumentUncertaintyMm(instrument: InstrumentRecord | undefined, side: Side, valueMm: number | null = null): number {
+  const own = instrument?.uMm ?? kindUncertaintyMm(instrument?.kind ?? 'caliper', side);
+  const beyond = instrument !== undefined && valueMm !== null && instrument.kind !== 'indicator' && outOfRange(valueMm, instrument);
+  return beyond ? Math.max(own, kindUncertaintyMm('caliper', side)) : own;
 }
 
 /** A reading at 20 °C with the instrument's known bias taken off; an indicator shows differences, which warmth hardly moves. */
@@ -45,11 +56,18 @@ export function toDiameter(r: ReadingRecord, side: Side, materialId: string, sho
     stationMm: r.stationMm,
     clockDeg: r.clockDeg,
     valueMm: sizeOf(r, materialId, shopTempC, shop),
-    instrumentMm: instrumentUncertaintyMm(instrument, side),
+    instrumentMm: instrumentUncertaintyMm(instrument, side, r.valueMm),
     ...(repeatMm == null ? {} : { repeatMm }),
     points: INSTRUMENT_KINDS[instrument?.kind ?? 'caliper'].points,
     instrumentId: r.instrumentId,
   };
+}
+
+/** What to say of a reading that its instrument cannot show; null when it can. */
+function beyondRange(r: ReadingRecord, shop: Shop): string | null {
+  const instrument = instrumentOf(shop, r.instrumentId);
+  const beyond = instrument && r.quantity !== 'indicator' && instrument.kind !== 'indicator' && outOfRange(r.valueMm, instrument);
+  return beyond ? `${instrument.name} cannot show this: taken as a caliper's` : null;
 }
 
 const FULL_DIGITS_MM = 0.0005;
@@ -63,6 +81,8 @@ export function readingFigure(r: ReadingRecord, at20Mm: number, shop: Shop, unit
     ...(Math.abs(bias) >= FULL_DIGITS_MM / 5 && r.quantity !== 'indicator' ? ['the instrument’s bias taken off'] : []),
   ];
   const overdue = overdueFlag(shop, r);
+  const beyond = beyondRange(r, shop);
+  const flags = [...(overdue ? [overdue] : []), ...(beyond ? [beyond] : [])];
   return {
     key: `reading.${r.id}`,
     label: `reading at ${placeWithUnit(r.stationMm, unit)}, ${r.clockDeg}°`,
@@ -76,7 +96,7 @@ export function readingFigure(r: ReadingRecord, at20Mm: number, shop: Shop, unit
       at: r.takenAt.slice(0, 10),
     },
     ...(notes.length ? { note: notes.join(', ') } : {}),
-    ...(overdue ? { flags: [overdue] } : {}),
+    ...(flags.length ? { flags } : {}),
   };
 }
 

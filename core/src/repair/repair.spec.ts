@@ -208,7 +208,7 @@ describe('release', () => {
     const pin = repair.moved.find((m) => m.key === 'segment.body.diameter')!;
     expect(pin.oldMm).toBeCloseTo(40.0408, 3);
     expect(pin.newMm).toBeLessThan(pin.oldMm);
-    expect(repair.next).toMatchObject({ id: 'cut', state: 'out' });
+    expect(repair.stations.find((s) => s.id === 'cut')).toMatchObject({ state: 'out' });
     const accepted = {
       ...moved,
       choices: [...moved.choices, ...repair.moved.map((m) => testChoice(choiceKey.accept(m.key), { valueMm: m.newMm }))],

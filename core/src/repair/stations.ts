@@ -56,6 +56,8 @@ function measure({ sheet, features }: StandingInputs): Standing {
   if (features.length === 0) return notYet('the places to measure');
   const quarrel = features.find((f) => f.disputes.some((d) => d.believed === null));
   if (quarrel) return out(`two instruments disagree on ${quarrel.feature.name.toLowerCase()}`);
+  const odd = features.find((f) => f.standOut.suspects.length || f.standOut.repeats.length);
+  if (odd) return out(`a reading of ${odd.feature.name.toLowerCase()} that stands out: read it again, or say that it is right`);
   const left = features.reduce((s, f) => s + f.open.length, 0);
   if (left === 0) return done;
   const first = features.find((f) => f.next)!;

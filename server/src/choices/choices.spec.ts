@@ -1,4 +1,4 @@
-import { newPart } from '@iron-patch/core';
+import { newPart, rightKey } from '@iron-patch/core';
 import { routes } from '@iron-patch/contract';
 import { caller, makeJob, readingBody, type Caller, type MadeJob } from '../testing/caller';
 import { openTestShop, type TestShop } from '../testing/test-database';
@@ -62,6 +62,10 @@ describe('release and proof', () => {
     const floor = async () => (await call.get(routes.floor)).body.find((j: { id: string }) => j.id === made.jobId);
     expect((await floor()).next.id).not.toBe('cut');
     await call.post(routes.readings(made.jobId), readingBody(made.boreId, '40.46', { instrumentId: 'tele' }));
+    // The new reading is far from the one that stands at its spot: somebody says that it is right.
+    expect((await floor()).next).toMatchObject({ id: 'measure', state: 'out', waitsFor: expect.stringContaining('stands out') });
+    const { readings } = (await call.get(routes.sheet(made.jobId))).body as { readings: { id: string }[] };
+    for (const { id } of readings) await choose(rightKey(made.boreId, id), { believed: id }, '*');
     expect((await floor()).next).toMatchObject({ id: 'cut', state: 'out', waitsFor: expect.stringContaining('released number') });
   });
 

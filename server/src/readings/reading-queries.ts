@@ -1,4 +1,4 @@
-import type { Quantity, ReadingRecord } from '@iron-patch/core';
+import type { InstrumentRecord, Quantity, ReadingRecord } from '@iron-patch/core';
 import { statements, type Db } from '../db';
 import { invalid } from '../http';
 import sql from './readings.sql';
@@ -57,4 +57,7 @@ export interface SupersededReading {
 export const supersededReading = async (db: Db, id: string): Promise<SupersededReading | null> =>
   (await db.query<SupersededReading>(q.superseded, [id])).rows[0] ?? null;
 
-export const instrumentExists = async (db: Db, id: string): Promise<boolean> => (await db.query(q.instrument, [id])).rowCount === 1;
+export type RangedInstrument = Pick<InstrumentRecord, 'name' | 'kind' | 'rangeLowMm' | 'rangeHighMm'>;
+
+export const rangedInstrument = async (db: Db, id: string): Promise<RangedInstrument | null> =>
+  (await db.query<RangedInstrument>(q.instrument, [id])).rows[0] ?? null;

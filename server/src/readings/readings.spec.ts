@@ -44,6 +44,7 @@ describe('a reading', () => {
     await take('39.91');
     const doubted = await take('3.991');
     expect(doubted.body.problems).toMatchObject([
+      { path: 'instrumentId', code: 'range', message: expect.stringContaining('cannot show 3.991') },
       { path: 'text', code: 'implausible', message: expect.stringContaining('Did you mean 39.910') },
     ]);
     expect((await take('3.991', { confirmed: true })).status).toBe(201);

@@ -29,4 +29,4 @@ select r.job_id as "jobId", r.feature_id as "featureId", r.segment_id as "segmen
 from readings r where r.id = $1
 
 -- :name instrument
-select 1 from instruments where id = $1
+select name, kind, range_low_mm as "rangeLowMm", range_high_mm as "rangeHighMm" from instruments where id = $1

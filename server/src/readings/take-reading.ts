@@ -1,9 +1,18 @@
-import { doubtReading, FEATURE_KINDS, parseLength, QUANTITIES, type Problem, type Quantity, type ReadingRecord } from '@iron-patch/core';
+import {
+  doubtReading,
+  FEATURE_KINDS,
+  outOfRange,
+  parseLength,
+  QUANTITIES,
+  type Problem,
+  type Quantity,
+  type ReadingRecord,
+} from '@iron-patch/core';
 import { CLOCK_SLACK_MIN, type ReadingInput } from '@iron-patch/contract';
 import type { Db } from '../db';
 import { featureById } from '../features';
 import { invalid } from '../http';
-import { instrumentExists, lastSizeOf, supersededReading } from './reading-queries';
+import { lastSizeOf, rangedInstrument, type RangedInstrument, supersededReading } from './reading-queries';
 
 type Say = (path: string, code: string, message: string) => void;
 
@@ -33,7 +42,12 @@ async function checkCorrection(db: Db, jobId: string, r: ReadingInput, say: Say)
 }
 
 /** The value as the server reads the typed text; a withdrawal keeps no value of its own. */
-async function readText(db: Db, r: ReadingInput, say: Say): Promise<{ valueMm: number; unit: ReadingRecord['unit'] }> {
+async function readText(
+  db: Db,
+  r: ReadingInput,
+  instrument: RangedInstrument | null,
+  say: Say,
+): Promise<{ valueMm: number; unit: ReadingRecord['unit'] }> {
   if (r.withdrawn) return { valueMm: 0, unit: r.unit };
   const signed = r.quantity === 'indicator';
   const parsed = parseLength(r.text, { unit: r.unit, allowNegative: signed, allowZero: signed });
@@ -43,6 +57,8 @@ async function readText(db: Db, r: ReadingInput, say: Say): Promise<{ valueMm: n
   }
   // An indicator swings about nothing: no reading of it is implausible by its size.
   if (r.confirmed || signed) return parsed.value;
+  if (instrument && instrument.kind !== 'indicator' && outOfRange(parsed.value.valueMm, instrument))
+    say('instrumentId', 'range', `${instrument.name} cannot show ${r.text}: which instrument, or which size?`);
   const expected = r.purpose === 'found' && r.featureId ? await lastSizeOf(db, r.featureId, r.quantity) : null;
   const doubt = doubtReading(parsed.value.valueMm, parsed.value.unit, expected);
   if (doubt) say('text', 'implausible', doubt.message);
@@ -59,9 +75,12 @@ export async function takeReading(db: Db, jobId: string, personId: string, r: Re
   const problems: Problem[] = [];
   const say: Say = (path, code, message) => problems.push({ path, code, message });
   await checkPlace(db, jobId, r, say);
-  if (!(await instrumentExists(db, r.instrumentId))) say('instrumentId', 'unknown', 'This instrument is not in the crib.');
+  const instrument = await rangedInstrument(db, r.instrumentId);
+  if (!instrument) say('instrumentId', 'unknown', 'This instrument is not in the crib.');
   await checkCorrection(db, jobId, r, say);
-  const { valueMm, unit } = problems.some((p) => p.path === 'featureId') ? { valueMm: 0, unit: r.unit } : await readText(db, r, say);
+  const { valueMm, unit } = problems.some((p) => p.path === 'featureId')
+    ? { valueMm: 0, unit: r.unit }
+    : await readText(db, r, instrument, say);
   if (problems.length) throw invalid(problems);
   const { confirmed: _, ...rest } = r;
   return { ...rest, jobId, personId, valueMm, unit, takenAt: notAhead(r.takenAt) };

@@ -9,7 +9,7 @@ export const OpenJob = signalStore(
   withState<{ readonly job: JobRecord | null }>({ job: null }),
   withComputed((store, session = inject(SessionStore)) => ({
     /** The unit that this screen prefers, else the job's. */
-    unit: computed<LengthUnit>(() => session.unit() ?? store.job()?.unit ?? 'mm'),
+    unit: computed<LengthUnit>(() => session.unitFor(store.job()?.id) ?? store.job()?.unit ?? 'mm'),
   })),
   withMethods((store) => ({
     set(job: JobRecord | null): void {

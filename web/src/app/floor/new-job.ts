@@ -50,7 +50,7 @@ export class NewJob {
   private readonly api = inject(Api);
   private readonly router = inject(Router);
   private readonly shop = inject(ShopStore);
-  protected readonly start: JobInput = { ...EMPTY, unit: inject(SessionStore).unit() ?? 'mm' };
+  protected readonly start: JobInput = { ...EMPTY, unit: inject(SessionStore).unitFor() ?? 'mm' };
   protected readonly busy = signal(false);
   protected readonly bringing = signal(false);
   protected readonly problems = signal<readonly Problem[]>([]);

@@ -16,15 +16,22 @@ import {
   decimalsInOther,
   choiceKey,
   dialDecimals,
-  doubtReading,
+  doubtInputFor,
+  doubtOf,
   formatLength,
+  formatWithUnit,
   INSTRUMENT_KINDS,
+  instrumentsFor,
   otherUnit,
   parseLength,
+  readsFor,
+  readsIt,
   sameSpot,
-  suggestInstrument,
-  type Doubt,
+  type LengthUnit,
+  type Offer,
+  type ReadingDoubt,
   type StationId,
+  type TypedLength,
 } from '@iron-patch/core';
 import { Outbox, SessionStore, ShopStore } from '../data';
 import { SheetStore, type TypedReading } from '../sheet-data';
@@ -59,7 +66,7 @@ export class ReadingLine {
   protected readonly gaugeOut = signal(this.gauge.state() !== 'off');
   private readonly entry = viewChild<ElementRef<HTMLInputElement>>('entry');
   protected readonly text = signal('');
-  protected readonly doubt = signal<Doubt | null>(null);
+  protected readonly doubt = signal<ReadingDoubt | null>(null);
   protected readonly said = signal<{ readonly text: string; readonly bad: boolean } | null>(null);
   protected readonly pasted = signal<string | null>(null);
   /** The spot is read once more, to see how well it repeats: both readings stay. */
@@ -71,7 +78,7 @@ export class ReadingLine {
   });
   private readonly place = computed(() => {
     const t = this.target();
-    return t ? `${t.purpose}${t.featureId ?? t.segmentId}` : '';
+    return t ? `${t.purpose}${t.featureId ?? t.segmentId}${t.spot.quantity}` : '';
   });
   /** The instrument stays with a place until somebody takes another. */
   protected readonly instrumentId = linkedSignal({
@@ -86,12 +93,17 @@ export class ReadingLine {
   protected readonly dialValue = computed(() => numberIn(this.dialText(), -10_000, 10_000));
   protected readonly tempValue = computed(() => (this.temp().trim() === '' ? null : (numberIn(this.temp(), -30, 200) ?? undefined)));
   protected readonly shopTemp = computed(() => String(this.store.sheet()?.job.shopTempC ?? ''));
+  /** What a bare number means: what the instrument in hand shows, whatever the screen shows; then the job's unit. */
+  protected readonly bareUnit = computed<LengthUnit>(
+    () => this.shop.shop().instruments.find((i) => i.id === this.instrumentId())?.unit ?? this.store.sheet()?.job.unit ?? 'mm',
+  );
   private readonly parsed = computed(() =>
     parseLength(this.text(), {
-      unit: this.store.unit(),
+      unit: this.bareUnit(),
       allowNegative: this.target()?.signed ?? false,
       allowZero: this.target()?.signed ?? false,
       ...(this.target()?.nominalMm == null ? {} : { nominalMm: this.target()!.nominalMm! }),
+      ...(this.target()?.expectedMm == null || this.target()!.signed ? {} : { expectedMm: this.target()!.expectedMm! }),
     }),
   );
   protected readonly expecting = computed(() => {
@@ -109,7 +121,9 @@ export class ReadingLine {
     const p = this.parsed();
     if (!p.ok || this.text().trim() === '') return '';
     const other = otherUnit(p.value.unit);
-    return `${formatLength(p.value.valueMm, other, Math.min(decimalsInOther(p.value.decimals, p.value.unit), 5))} ${other}`;
+    const { countedFromMm, valueMm, unit } = p.value;
+    const counted = countedFromMm === undefined ? '' : `${formatWithUnit(valueMm, unit)}, from ${formatWithUnit(countedFromMm, unit)}; `;
+    return `${counted}${formatLength(valueMm, other, Math.min(decimalsInOther(p.value.decimals, p.value.unit), 5))} ${other}`;
   });
   protected readonly nothing = computed(() =>
     this.station() === 'prove' && this.store.repair()?.proofs.length
@@ -159,10 +173,30 @@ export class ReadingLine {
     const parsed = this.parsed();
     if (!parsed.ok) return this.say(parsed.problems[0]!.message, true);
     const t = this.target()!;
-    const doubt = t.signed ? null : doubtReading(parsed.value.valueMm, parsed.value.unit, t.expectedMm);
+    const doubt = t.signed ? null : this.doubtOf(t, parsed.value);
     if (!doubt) return this.take(parsed.value.valueMm, false);
     this.doubt.set(doubt);
     this.said.set({ text: doubt.message, bad: false });
+  }
+
+  private doubtOf(t: LineTarget, value: TypedLength): ReadingDoubt | null {
+    const { purpose, featureId, segmentId, spot, expectedMm } = t;
+    const about = {
+      ...{ purpose, featureId, segmentId, spot, expectedMm },
+      ...{ valueMm: value.valueMm, unit: value.unit, decimals: value.decimals },
+      ...{ instrumentId: this.instrumentId(), dial: this.dialValue(), supersedesId: this.corrects(t)?.id ?? null },
+    };
+    return doubtOf(doubtInputFor(this.store.repair()!, this.shop.shop(), this.store.sheet()!.job.unit, about));
+  }
+
+  /** One way out of a doubt. */
+  protected answer(offer: Offer): void {
+    if (offer.kind === 'keep') return this.insist();
+    if (offer.kind === 'take') return this.take(offer.valueMm, true);
+    // The same text read by another instrument may mean another size: it is weighed again.
+    this.instrumentId.set(offer.instrumentId);
+    this.forget();
+    this.enter();
   }
 
   /** The gauge's own instrument, where the crib has one of that name. */
@@ -198,7 +232,7 @@ export class ReadingLine {
     return typedReading(target, valueMm, {
       text: this.text(),
       parsed: this.parsed(),
-      unit: this.store.unit(),
+      unit: this.bareUnit(),
       instrumentId: this.instrumentId(),
       partTempC: this.tempValue() ?? null,
       dial: this.dialValue(),
@@ -259,9 +293,13 @@ export class ReadingLine {
   /** The one planned for the place, else what a machinist would reach for. */
   private instrumentFor(target: LineTarget | null): string {
     const { instruments } = this.shop.shop();
+    const side = this.store.repair()?.features.find((f) => f.feature.id === target?.featureId)?.feature.side ?? 'outside';
+    const reads = target ? readsFor(target.spot.quantity, side) : 'outside';
+    const size = reads === 'indicator' ? null : (target?.expectedMm ?? null);
     const planned = instruments.find((i) => i.id === target?.instrumentId);
-    const suggested = suggestInstrument(instruments, 'outside', target?.expectedMm ?? null, this.store.sheet()?.job.unit ?? 'mm');
-    return (planned ?? suggested ?? instruments[0])?.id ?? '';
+    if (planned && readsIt(planned, reads, size)) return planned.id;
+    const [suggested] = instrumentsFor(instruments, reads, size, this.store.sheet()?.job.unit ?? 'mm');
+    return (suggested ?? planned ?? instruments[0])?.id ?? '';
   }
 
   private say(text: string, bad: boolean): void {

@@ -50,10 +50,10 @@ describe('the reading that a line stands for', () => {
     expect(typedReading(target, 40.16, lineOf('4016'))).toMatchObject({ text: '40.1600 mm', unit: 'mm' });
   });
 
-  it('keeps a size told from the nominal size by itself', () => {
+  it('keeps what was typed with the size that it was counted from, so that it can be read again by itself', () => {
     const line = lineOf('+0.1 over nominal');
     expect(line.parsed).toMatchObject({ ok: true });
-    expect(typedReading(target, 40.1, line)).toMatchObject({ text: '40.1000 mm' });
+    expect(typedReading(target, 40.1, line)).toMatchObject({ text: '+0.1 over 40.0000 mm' });
   });
 
   it('takes the place of the one at its spot when it corrects it, and has a dial only at a cut', () => {

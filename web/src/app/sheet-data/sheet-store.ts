@@ -96,7 +96,7 @@ export const SheetStore = signalStore(
           const r = repair();
           return r && pictureModel(r, store.pictured());
         }),
-        unit: computed(() => session.unit() ?? store.sheet()?.job.unit ?? 'mm'),
+        unit: computed(() => session.unitFor(store.sheet()?.job.id) ?? store.sheet()?.job.unit ?? 'mm'),
         next: computed(() => nextMove(repair()?.stations ?? [])),
       };
     },

@@ -31,7 +31,9 @@ describe('the strip on top', () => {
     await show(TopStrip);
     key('u');
     expect(TestBed.inject(SheetStore).unit()).toBe('in');
-    expect(localStorage.getItem('iron-patch.unit')).toBe('"in"');
+    expect(localStorage.getItem('iron-patch.units')).toBe('{"job":"in"}');
+    // Another job keeps its own unit.
+    expect(TestBed.inject(SessionStore).unitFor('another')).toBeNull();
   });
 
   it('goes to stations by number, and not while somebody types one', async () => {

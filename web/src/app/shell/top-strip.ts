@@ -162,7 +162,7 @@ export class TopStrip {
   protected readonly unit = computed(() => this.open.unit());
 
   protected switchUnit(): void {
-    this.session.chooseUnit(otherUnit(this.unit()));
+    this.session.chooseUnit(otherUnit(this.unit()), this.open.job()?.id);
   }
 
   protected choose(event: Event): void {

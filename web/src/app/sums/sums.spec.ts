@@ -3,7 +3,7 @@ import { SUMS, sumOfId, type Mark } from '@iron-patch/core/sums';
 import { TABLES } from '@iron-patch/core/book';
 import { FakeServer } from '../../testing/fake-server';
 import { openSheet, press, show, type, words } from '../../testing/open-sheet';
-import { FloorStore, SessionStore, SumsDesk } from '../data';
+import { FloorStore, OpenJob, SessionStore, SumsDesk } from '../data';
 import { BookTableView } from './book-table';
 import { SumBench } from './sum-bench';
 import { SumPicture } from './sum-picture';
@@ -54,11 +54,11 @@ describe('a calculation', () => {
   it('rewrites a bare size when the unit is switched, never reads it anew', async () => {
     const fixture = await bench('cross-hole');
     await type(fixture, 'input[name=round]', '50.8');
-    TestBed.inject(SessionStore).chooseUnit('in');
+    TestBed.inject(SessionStore).chooseUnit('in', TestBed.inject(OpenJob).job()?.id);
     await fixture.whenStable();
     expect(fixture.nativeElement.querySelector('input[name=round]').value).toBe('2');
     expect(answer(fixture)).toBe('1.2000 in');
-    TestBed.inject(SessionStore).chooseUnit('mm');
+    TestBed.inject(SessionStore).chooseUnit('mm', TestBed.inject(OpenJob).job()?.id);
     await fixture.whenStable();
     expect(fixture.nativeElement.querySelector('input[name=round]').value).toBe('50.8');
   });

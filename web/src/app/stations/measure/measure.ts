@@ -20,6 +20,7 @@ import { SheetStore } from '../../sheet-data';
 import { FigureButton } from '../../show';
 import { Advice } from './advice';
 import { Disputes } from './disputes';
+import { StandingOutNote } from './standing-out';
 import { OtherValues } from './other-values';
 import { SeenForm } from './seen-form';
 import { SpotGrid } from './spot-grid';
@@ -41,6 +42,7 @@ const MOST_SECTIONS = 12;
     DatePipe,
     Advice,
     Disputes,
+    StandingOutNote,
     OtherValues,
     SeenForm,
     SpotGrid,

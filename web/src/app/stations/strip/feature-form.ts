@@ -6,10 +6,11 @@ import {
   FOUR_CLOCKS,
   formatPlace,
   fromUnit,
+  instrumentsFor,
   isDiameter,
   parseNumberList,
   planFor,
-  suggestForPlan,
+  readsFor,
   SUSPICIONS,
   type FeatureKind,
   type FeatureRecord,
@@ -299,9 +300,11 @@ export class FeatureForm implements OnInit {
 
   private suggested(side: Side, kinds: readonly InstrumentKind[]): string {
     const { instruments } = this.shop.shop();
-    const seen = this.store.repair()?.features.find((f) => f.shape)?.shape?.meanMm ?? null;
-    const size = isDiameter(this.draft().kind ?? 'diameter') ? seen : null;
-    return (suggestForPlan(instruments, kinds, side, size, this.store.sheet()!.job.unit) ?? instruments[0])?.id ?? '';
+    const seen = this.store.repair()?.features.find((f) => f.shape && f.component.id === this.componentId())?.shape?.meanMm ?? null;
+    const kind = this.draft().kind ?? 'diameter';
+    const size = isDiameter(kind) ? seen : null;
+    const reads = readsFor(FEATURE_KINDS[kind].quantities[0], side);
+    return (instrumentsFor(instruments, reads, size, this.store.sheet()!.job.unit, kinds)[0] ?? instruments[0])?.id ?? '';
   }
 
   private showStations(): void {

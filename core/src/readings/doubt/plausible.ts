@@ -1,4 +1,5 @@
-import { formatLength, MM_PER_INCH, otherUnit, type LengthUnit } from '../quantity';
+import { formatLength, fromUnit, toUnit, type LengthUnit } from '../../quantity';
+import { coarseSlips, type Slip } from './slips';
 
 /** A question to ask before a reading is kept, and what was probably meant. */
 export interface Doubt {
@@ -16,18 +17,12 @@ const within = (valueMm: number, expectedMm: number): boolean =>
   valueMm < 2 * expectedMm &&
   valueMm > expectedMm / 2;
 
-/** Every number that differs from the typed one by one slip: point, unit, or first digit. */
-function slips(valueMm: number, unit: LengthUnit, expectedMm: number): { mm: number; why: string }[] {
-  const inUnit = unit === 'mm' ? valueMm : valueMm / MM_PER_INCH;
-  const leading = (expectedMm / (unit === 'mm' ? 1 : MM_PER_INCH)).toFixed(4);
-  const swapped = Number(leading.slice(0, 3) + inUnit.toFixed(4).slice(3)) * (unit === 'mm' ? 1 : MM_PER_INCH);
-  return [
-    { mm: valueMm / 10, why: 'the point one place off' },
-    { mm: valueMm * 10, why: 'the point one place off' },
-    { mm: valueMm / 100, why: 'the point two places off' },
-    { mm: unit === 'mm' ? valueMm * MM_PER_INCH : valueMm / MM_PER_INCH, why: `typed in ${otherUnit(unit)}` },
-    { mm: swapped, why: 'a digit slipped' },
-  ];
+/** The point, the unit, thou for inch, or a first digit that slipped: what would bring a number near what is expected. */
+function slips(valueMm: number, unit: LengthUnit, expectedMm: number): Slip[] {
+  const inUnit = toUnit(valueMm, unit);
+  const leading = toUnit(expectedMm, unit).toFixed(4);
+  const firstDigit = fromUnit(Number(leading.slice(0, 3) + inUnit.toFixed(4).slice(3)), unit);
+  return [...coarseSlips(valueMm, unit), { mm: firstDigit, why: 'a digit slipped' }];
 }
 
 /**

@@ -1,0 +1,90 @@
+import { FEATURE_KINDS, INSTRUMENT_KINDS, QUANTITIES, readsFor, type Spot, type Weighable } from '../readings';
+import type { LengthUnit } from '../quantity';
+import { diameterForCrossDial } from '../setups';
+import { instrumentOf } from './bias';
+import type { FeatureFinding } from './feature-finding';
+import { instrumentUncertaintyMm, type Measured } from './measured';
+import type { DoubtInput } from './reading-doubt';
+import type { ReadingRecord, Shop } from './records';
+import type { Repair } from './repair';
+
+/** A number about to be kept at a spot. */
+export interface AboutToKeep {
+  readonly purpose: ReadingRecord['purpose'];
+  readonly featureId: string | null;
+  readonly segmentId: string | null;
+  readonly spot: Spot;
+  readonly expectedMm: number | null;
+  readonly valueMm: number;
+  readonly unit: LengthUnit;
+  readonly decimals: number;
+  readonly instrumentId: string;
+  readonly dial: number | null;
+  /** The reading whose place it takes: it no longer speaks. */
+  readonly supersedesId: string | null;
+}
+
+const DECIMALS = /[.,](\d+)/;
+
+const weighableOf = (r: ReadingRecord, side: 'outside' | 'inside', shop: Shop): Weighable => {
+  const instrument = instrumentOf(shop, r.instrumentId);
+  return {
+    id: r.id,
+    stationMm: r.stationMm,
+    clockDeg: r.clockDeg,
+    valueMm: r.valueMm,
+    uMm: instrumentUncertaintyMm(instrument, side, r.valueMm),
+    points: INSTRUMENT_KINDS[instrument?.kind ?? 'caliper'].points,
+    unit: r.unit,
+    decimals: DECIMALS.exec(r.text)?.[1]?.length ?? 3,
+  };
+};
+
+/** The readings of a place that count, one quantity of them, ready to be held against each other. */
+export const weighables = (f: Pick<Measured, 'readings' | 'lost' | 'feature'>, quantity: Spot['quantity'], shop: Shop): Weighable[] =>
+  f.readings.filter((r) => r.quantity === quantity && !f.lost.has(r.instrumentId)).map((r) => weighableOf(r, f.feature.side, shop));
+
+/** Sizes of the part that a first reading belongs to: its other places, and what this one was. */
+function scaleOf(repair: Repair, own: FeatureFinding | undefined): number[] {
+  if (!own) return [];
+  const { quantity } = { quantity: FEATURE_KINDS[own.feature.kind].quantities[0] };
+  if (QUANTITIES[quantity].reads !== 'outside') return [];
+  return repair.features.flatMap((f) => (f !== own && f.component.id === own.component.id && f.shape ? [f.shape.meanMm] : []));
+}
+
+/** Everything that a reading is held against before it stands, from the worked-out job. */
+export function doubtInputFor(repair: Repair, shop: Shop, jobUnit: LengthUnit, at: AboutToKeep): DoubtInput {
+  const own = at.purpose === 'found' ? repair.features.find((f) => f.feature.id === at.featureId) : undefined;
+  const side = own?.feature.side ?? 'outside';
+  const reads = readsFor(at.spot.quantity, side);
+  const instrument = instrumentOf(shop, at.instrumentId);
+  const cut = at.purpose === 'cut' ? repair.cuts.find((c) => c.segment.segment.id === at.segmentId) : undefined;
+  const last = cut?.readings.at(-1);
+  const lathe = repair.plan?.lathe;
+  return {
+    valueMm: at.valueMm,
+    unit: at.unit,
+    decimals: at.decimals,
+    instrument,
+    crib: shop.instruments,
+    reads,
+    jobUnit,
+    uMm: instrumentUncertaintyMm(instrument, side, at.valueMm),
+    stationMm: at.spot.stationMm,
+    clockDeg: at.spot.clockDeg,
+    points: INSTRUMENT_KINDS[instrument?.kind ?? 'caliper'].points,
+    // A cut is held against the dial, which is finer.
+    expectedMm: last ? null : at.expectedMm,
+    taken: own && reads !== 'indicator' ? weighables(own, at.spot.quantity, shop).filter((r) => r.id !== at.supersedesId) : [],
+    scaleMm: scaleOf(repair, own),
+    cut: cut
+      ? {
+          beforeMm: last?.valueMm ?? null,
+          dialMm:
+            last && lathe && at.dial !== null && last.dial !== null && at.dial > last.dial
+              ? last.valueMm - diameterForCrossDial(at.dial - last.dial, lathe)
+              : null,
+        }
+      : null,
+  };
+}

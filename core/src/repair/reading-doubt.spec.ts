@@ -1,0 +1,87 @@
+import { doubtOf, type DoubtInput } from './reading-doubt';
+import { testInstrument } from './testing';
+
+const mic01in = testInstrument('mic-in', { name: 'Outside mic 0 to 1 in', unit: 'in', rangeLowMm: 0, rangeHighMm: 25.4 });
+const mic2550 = testInstrument('mic');
+const caliper = testInstrument('caliper', { name: 'Caliper 150', kind: 'caliper', rangeLowMm: 0, rangeHighMm: 150 });
+const tele = testInstrument('tele', { name: 'Telescoping gauge', kind: 'telescoping-gauge', rangeLowMm: 8, rangeHighMm: 150 });
+const at = (more: Partial<DoubtInput>): DoubtInput => ({
+  valueMm: 40,
+  unit: 'mm',
+  decimals: 3,
+  instrument: mic2550,
+  crib: [mic01in, mic2550, caliper, tele],
+  reads: 'outside',
+  jobUnit: 'mm',
+  uMm: 0.002,
+  stationMm: 10,
+  clockDeg: 0,
+  points: 2,
+  expectedMm: null,
+  taken: [],
+  scaleMm: [],
+  cut: null,
+  ...more,
+});
+const offers = (more: Partial<DoubtInput>): string[] => (doubtOf(at(more))?.offers ?? []).map((o) => o.words);
+const other = (valueMm: number, stationMm: number, clockDeg: number) =>
+  ({ id: `${stationMm} ${clockDeg}`, stationMm, clockDeg, valueMm, uMm: 0.002, points: 2, unit: 'mm', decimals: 3 }) as const;
+
+describe('what an instrument cannot show', () => {
+  it('is asked about, with the instruments that can', () => {
+    const doubt = doubtOf(at({ valueMm: 1.575 * 25.4, unit: 'in', instrument: mic01in }))!;
+    expect(doubt.message).toBe('Outside mic 0 to 1 in cannot show 1.575 in: which instrument, or which size?');
+    expect(doubt.offers.flatMap((o) => (o.kind === 'instrument' ? [o.instrumentId] : []))).toEqual(['mic', 'caliper']);
+  });
+  it('typed as thou is offered first as thou', () => {
+    for (const [typed, first] of [
+      [687.8, 'Take 0.6878 in (thou)'],
+      [182, 'Take 0.182 in (thou)'],
+    ] as const)
+      expect(offers({ valueMm: typed * 25.4, unit: 'in', decimals: typed === 182 ? 0 : 1, instrument: mic01in })[0]).toBe(first);
+    const big = { ...caliper, unit: 'in' as const };
+    expect(offers({ valueMm: 1750 * 25.4, unit: 'in', decimals: 0, instrument: big })[0]).toBe('Take 1.750 in (thou)');
+  });
+  it('never offers an outside mic for a bore', () => {
+    const doubt = doubtOf(at({ valueMm: 30, reads: 'inside', instrument: { ...tele, rangeLowMm: 50 } }))!;
+    expect(doubt.offers.flatMap((o) => (o.kind === 'instrument' ? [o.instrumentId] : []))).not.toContain('mic');
+  });
+  it('is nothing of an indicator', () => expect(doubtOf(at({ valueMm: 0.3, reads: 'indicator', instrument: mic2550 }))).toBeNull());
+});
+
+describe('among its neighbours', () => {
+  const taken = [other(39.98, 10, 45), other(39.983, 10, 90), other(39.981, 30, 0), other(39.979, 30, 45)];
+  it('names one turn of the thimble, and two digits swapped', () => {
+    expect(offers({ valueMm: 40.481, taken })[0]).toContain('one turn of the thimble, 0.5 mm');
+    expect(offers({ valueMm: 39.891, taken })[0]).toContain('two digits swapped');
+  });
+  it('leaves wear alone', () => {
+    for (const valueMm of [39.95, 39.9, 39.7, 40.01]) expect(doubtOf(at({ valueMm, taken }))).toBeNull();
+  });
+  it('stops doubting the right ones once a wrong first value is gone', () => {
+    expect(doubtOf(at({ valueMm: 39.98, expectedMm: 0.5 }))).not.toBeNull();
+    expect(doubtOf(at({ valueMm: 39.98, expectedMm: null }))).toBeNull();
+  });
+  it('weighs a first reading against the part', () => {
+    expect(offers({ valueMm: 182 * 25.4, unit: 'in', decimals: 0, instrument: undefined, scaleMm: [4.7] })[0]).toBe('Take 0.182 in (thou)');
+    expect(doubtOf(at({ valueMm: 30, scaleMm: [40, 12] }))).toBeNull();
+  });
+});
+
+describe('at the lathe', () => {
+  const cut = { beforeMm: 41, dialMm: 40.5 };
+  it('cutting makes no outside bigger, beyond heat and the bands', () => {
+    expect(doubtOf(at({ valueMm: 41.01, cut: { beforeMm: 41, dialMm: null } }))).toBeNull();
+    expect(doubtOf(at({ valueMm: 41.2, cut: { beforeMm: 41, dialMm: null } }))!.message).toContain('cutting makes no outside bigger');
+  });
+  it('offers an unlogged cut before a slip where more came off than was dialled, a slip first where less did', () => {
+    expect(offers({ valueMm: 40, cut })).toEqual([
+      'Right: there was a cut that is not written down',
+      expect.stringContaining('one turn of the thimble'),
+    ]);
+    expect(offers({ valueMm: 40.99, cut })[0]).toContain('one turn of the thimble');
+  });
+  it('says nothing where the dial and the mic agree, spring and all', () => {
+    for (const valueMm of [40.5, 40.52, 40.56, 40.46]) expect(doubtOf(at({ valueMm, cut }))).toBeNull();
+  });
+});
