@@ -241,6 +241,9 @@ describe('the measuring plan by suspicion', () => {
     const step = analyseShape('outside', [mic(0, 0, 30), mic(40, 0, 29.8)], 1e-5)!;
     expect(planAdvice('outside', step, { stationsMm: [0, 40], clocksDeg: [0] }, 'mm')[0]!.addStationsMm).toEqual([20]);
     const scored = analyseShape('outside', [mic(0, 0, 30), mic(0, 45, 29.9), mic(0, 90, 30), mic(0, 135, 29.9)], 1e-5)!;
-    expect(planAdvice('outside', scored, { stationsMm: [0], clocksDeg: [0, 45, 90, 135] }, 'mm')[0]!.text).toContain('has a flat');
+    const said = planAdvice('outside', scored, { stationsMm: [0], clocksDeg: [0, 45, 90, 135] }, 'mm');
+    expect(said.map((a) => a.text).join(' ')).toContain('has a flat');
+    // No oval and no arc looks like that: between the directions nobody has looked.
+    expect(said[0]!.addClocksDeg).toEqual([22.5, 67.5, 112.5, 157.5]);
   });
 });

@@ -51,3 +51,4 @@ export { disputes, type Dispute, type InstrumentReading, type SideOfDispute } fr
 export { grossError, grossErrors, repeatConflicts, type RepeatConflict, type Suspect, type Weighable } from './doubt/gross-errors';
 export { coarseSlips, fineSlips, type Slip } from './doubt/slips';
 export { readsIt, outOfRange } from './doubt/range';
+export { sectionEnds, crescent, type DirectionSize, type Interval, type SectionEnds } from './section-ends';

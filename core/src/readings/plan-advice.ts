@@ -12,6 +12,9 @@ export interface PlanAdvice {
 /** Two directions that differ by this many uncertainties ask for two more. */
 const TELLING = 2;
 const BETWEEN_MM = 4;
+/** With so few directions an oval and an arc may look alike; worth more readings when the band of the tight end is this many times the usual. */
+const FEW_DIRECTIONS = 4;
+const UNSETTLED_TIMES = 1.5;
 
 /**
  * What to add to the plan, from the readings that are in.
@@ -36,6 +39,22 @@ export function planAdvice(
       addClocksDeg: missing,
       addStationsMm: [],
     });
+  const wide = shape.sections.find(
+    (s) =>
+      s.ovalityKind === 'fitted' &&
+      s.directions <= FEW_DIRECTIONS &&
+      (side === 'inside' ? s.smallestPlusMinusMm : s.largestPlusMinusMm) > UNSETTLED_TIMES * shape.plusMinusMm,
+  );
+  if (wide) {
+    const between = planned.clocksDeg.filter((c) => c < 180).map((c) => c + 90 / wide.directions);
+    const fresh = between.filter((c) => !planned.clocksDeg.some((p) => Math.abs(p - c) < 1));
+    if (fresh.length)
+      advice.push({
+        text: `${wide.directions} directions cannot tell an oval from wear on one side at ${placeWithUnit(wide.stationMm, unit)}: add ${fresh.map((c) => `${c}°`).join(', ')}.`,
+        addClocksDeg: fresh,
+        addStationsMm: [],
+      });
+  }
   const steps = shape.sections
     .slice(1)
     .map((s, i) => ({ from: shape.sections[i]!, to: s, jump: Math.abs(s.meanMm - shape.sections[i]!.meanMm) }));

@@ -1,5 +1,6 @@
-import { commonMm, scatterMm, type DiameterReading } from './diameter-reading';
+import { commonMm, scatterMm, type DiameterReading, type Side } from './diameter-reading';
 import { curveAt, fitHarmonics, K95, ordersAllowed, type HarmonicFit, type Wave } from './harmonics';
+import { sectionEnds, type Interval } from './section-ends';
 
 /**
  * What diameters at one station say. Two points: d(t) = mean + waves of even order, of which the second is the oval; as many as
@@ -16,6 +17,9 @@ export interface Section {
   readonly meanPlusMinusMm: number;
   readonly smallestMm: number;
   readonly largestMm: number;
+  /** Half widths of their 95 % bands, mm, without temperature: what the directions leave open between an oval and wear on one side. */
+  readonly smallestPlusMinusMm: number;
+  readonly largestPlusMinusMm: number;
   /**
    * `fitted` from three or more directions; `at-least` from two, a lower bound; `unknown` from one, or when every reading
    * averages three points and cannot see an oval.
@@ -24,8 +28,9 @@ export interface Section {
   readonly ovalityMm: number;
   /** Half width of its 95 % band, mm; null where it is not fitted. */
   readonly ovalityPlusMinusMm: number | null;
-  /** Direction of the long axis, degrees in [0, 180), when fitted. */
+  /** Direction of the long axis, degrees in [0, 180), when fitted and told from none; and half width of its 95 % band. */
   readonly longAxisDeg: number | null;
+  readonly longAxisPlusMinusDeg: number | null;
   /** Three-lobedness by a three-point head: highest less lowest radius, mm; null when no head turned through three directions. */
   readonly lobingMm: number | null;
   readonly lobingPlusMinusMm: number | null;
@@ -86,11 +91,26 @@ function fitEven(readings: readonly DiameterReading[], directions: readonly Dire
 }
 
 /** Smallest and largest of a fitted curve. */
-function ends(fit: HarmonicFit): { readonly low: number; readonly high: number } {
+function curveEnds(fit: HarmonicFit): { readonly low: number; readonly high: number } {
   if (fit.waves.length === 1) return { low: fit.meanMm - fit.waves[0]!.amplitudeMm, high: fit.meanMm + fit.waves[0]!.amplitudeMm };
   const sizes = Array.from({ length: 180 / SCAN_DEG }, (_, i) => curveAt(fit, i * SCAN_DEG));
   return { low: Math.min(...sizes), high: Math.max(...sizes) };
 }
+
+/** An end of the section with its band. */
+interface End {
+  readonly mm: number;
+  readonly plusMinusMm: number;
+}
+
+/** Of the fitted curve's end and the readings' own, the one that the belief lies nearer to; the band reaches as far as either side of it. */
+function endIn(interval: Interval, fittedMm: number, readMm: number, sharedMm: number): End {
+  const mm = Math.abs(fittedMm - interval.middleMm) <= Math.abs(readMm - interval.middleMm) ? fittedMm : readMm;
+  return { mm, plusMinusMm: bandAbout(interval, mm, sharedMm) };
+}
+
+const directionSizes = (directions: readonly Direction[], scatter: number): { deg: number; meanMm: number; uMm: number }[] =>
+  directions.map((d) => ({ deg: d.deg, meanMm: d.meanMm, uMm: scatter / Math.sqrt(d.count) }));
 
 /** Lobes by a three-point head: its size goes with 2 c cos 3t where the radius goes with c cos 3t. */
 function lobing(readings: readonly DiameterReading[]): { readonly mm: number; readonly plusMinusMm: number } | null {
@@ -106,12 +126,13 @@ export const diameterAt = (section: Pick<Section, 'meanMm' | 'waves'>, clockDeg:
 /**
  * Analyses the readings of one station.
  *
- * Smallest and largest are those of the fitted curve and of the averaged directions together: the long axis may lie
- * between two directions, and a direction may stand off the curve.
+ * Smallest and largest are those of the fitted curve or of the averaged directions, whichever the readings make likelier: the long axis
+ * may lie between two directions, and a curve is not believed beyond the readings where they may as well be wear on one side.
  *
  * @param readings at least one, all of one station
+ * @param side a hole wears larger, a shaft smaller: it tells on which side one-sided wear lies
  */
-export function analyseSection(stationMm: number, readings: readonly DiameterReading[]): Section {
+export function analyseSection(stationMm: number, readings: readonly DiameterReading[], side: Side = 'inside'): Section {
   const twoPoint = readings.filter((r) => r.points === 2);
   // Sizes by three points are another thing than sizes by two: where both were taken, two points tell the section.
   const telling = twoPoint.length ? twoPoint : readings;
@@ -131,38 +152,71 @@ export function analyseSection(stationMm: number, readings: readonly DiameterRea
     lobingMm: lobes?.mm ?? null,
     lobingPlusMinusMm: lobes?.plusMinusMm ?? null,
   };
+  // Waves beyond the oval are measured only with directions to spare: then the curve is the section.
+  const ends =
+    twoPoint.length && directions.length >= 2 ? sectionEnds(side, directionSizes(directions, Math.max(scatter, LEAST_U_MM))) : null;
   const fit = twoPoint.length && directions.length >= 3 ? fitEven(telling, directions, scatter) : null;
   if (fit === null) {
     const atLeast = twoPoint.length > 0 && directions.length >= 2;
+    const single = K95 * Math.hypot(common, scatter);
+    const band = K95 * Math.hypot(common, scatter / Math.sqrt(telling.length));
     return {
       ...plain,
       meanMm: mean(sizes),
-      meanPlusMinusMm: K95 * Math.hypot(common, scatter / Math.sqrt(telling.length)),
+      meanPlusMinusMm: ends
+        ? Math.hypot(
+            Math.max(band, bandAbout(ends.mean, mean(sizes), common)),
+            K95 * Math.max(FOURTH_SHARE * (high - low), FOURTH_LEAST_MM),
+          )
+        : band,
       smallestMm: low,
       largestMm: high,
+      smallestPlusMinusMm: ends ? bandAbout(ends.smallest, low, common) : single,
+      largestPlusMinusMm: ends ? bandAbout(ends.largest, high, common) : single,
       ovalityKind: atLeast ? 'at-least' : 'unknown',
       ovalityMm: atLeast ? high - low : 0,
       ovalityPlusMinusMm: null,
       longAxisDeg: null,
+      longAxisPlusMinusDeg: null,
       unexplainedMm: null,
       waves: [],
     };
   }
-  const curve = ends(fit);
+  const curve = curveEnds(fit);
   const oval = fit.waves[0]!;
   const off = directions.map((d) => Math.abs(d.meanMm - curveAt(fit, d.deg)));
   const unknowns = 1 + 2 * fit.waves.length;
+  const smallest = endIn(ends!.smallest, Math.min(curve.low, low), low, common);
+  const largest = endIn(ends!.largest, Math.max(curve.high, high), high, common);
+  const told = oval.amplitudeMm > Math.max(oval.plusMinusMm, 1e-9);
   return {
     ...plain,
     meanMm: fit.meanMm,
-    meanPlusMinusMm: Math.hypot(K95 * common, fit.meanPlusMinusMm),
-    smallestMm: Math.min(curve.low, low),
-    largestMm: Math.max(curve.high, high),
+    meanPlusMinusMm: Math.max(Math.hypot(K95 * common, fit.meanPlusMinusMm), bandAbout(ends!.mean, fit.meanMm, common)),
+    smallestMm: smallest.mm,
+    largestMm: largest.mm,
+    smallestPlusMinusMm: smallest.plusMinusMm,
+    largestPlusMinusMm: largest.plusMinusMm,
     ovalityKind: 'fitted',
     ovalityMm: 2 * oval.amplitudeMm,
     ovalityPlusMinusMm: 2 * oval.plusMinusMm,
-    longAxisDeg: oval.amplitudeMm < 1e-9 ? null : oval.peakDeg,
+    longAxisDeg: told ? oval.peakDeg : null,
+    longAxisPlusMinusDeg: told ? axisBandDeg(oval) : null,
     unexplainedMm: directions.length > unknowns ? Math.max(...off) : null,
     waves: fit.waves,
   };
 }
+
+/** Half width of the band of an axis: the wave may turn until its tip leaves its own band. */
+const axisBandDeg = (wave: Wave): number => (Math.asin(Math.min(wave.plusMinusMm / wave.amplitudeMm, 1)) * 180) / Math.PI / wave.order;
+
+/** How far an interval reaches to either side of a value, with what all readings share. */
+const bandAbout = (i: Interval, mm: number, sharedMm: number): number =>
+  Math.hypot(Math.max(i.highMm - mm, mm - i.lowMm, 0), K95 * sharedMm);
+
+/** Two directions at a right angle cannot see the fourth wave, which shifts both alike: so large a share of what they differ by,
+ * and at least so many mm, k = 1. */
+const FOURTH_SHARE = 0.4;
+const FOURTH_LEAST_MM = 0.004;
+/** Readings of an instrument that is said to have no scatter still have their last digit, mm. */
+const LEAST_U_MM = 1e-4;

@@ -2,7 +2,7 @@ import { keeper } from '../kept';
 import type { DiameterReading, Side } from './diameter-reading';
 import { analyseSection, type Section } from './section';
 import { commonMm, scatterMm } from './diameter-reading';
-import { K95 } from './harmonics';
+import { K95, K95_VECTOR } from './harmonics';
 import { fitProfile, type Profile, type ProfilePoint } from './profile';
 import { fitTaper, type Taper } from './taper';
 import { temperatureUncertaintyMm } from './temperature';
@@ -17,7 +17,12 @@ export interface Shape {
   readonly largestMm: number;
   readonly smallestAtMm: number;
   readonly largestAtMm: number;
-  /** The section with the largest ovality seen. */
+  /** Half widths of their 95 % bands, mm. */
+  readonly smallestPlusMinusMm: number;
+  readonly largestPlusMinusMm: number;
+  /** Nothing but three-point heads: they give a mean, and no smallest or largest. */
+  readonly meansOnly: boolean;
+  /** The section with the largest ovality seen; its band is that of the largest of so many. */
   readonly mostOval: Section;
   readonly taper: Taper | null;
   /** Taper and belly along the axis with their 95 % bands; null with one station. */
@@ -33,7 +38,7 @@ export interface Shape {
 /** Stations closer than this are one station, mm. */
 const SAME_STATION_MM = 0.25;
 
-function byStation(readings: readonly DiameterReading[]): Section[] {
+function byStation(side: Side, readings: readonly DiameterReading[]): Section[] {
   const sorted = [...readings].sort((p, q) => p.stationMm - q.stationMm);
   const groups: DiameterReading[][] = [];
   for (const reading of sorted) {
@@ -41,7 +46,7 @@ function byStation(readings: readonly DiameterReading[]): Section[] {
     if (last && reading.stationMm - last[0]!.stationMm < SAME_STATION_MM) last.push(reading);
     else groups.push([reading]);
   }
-  return groups.map((group) => keepSection(group[0]!, group, () => analyseSection(group[0]!.stationMm, group)));
+  return groups.map((group) => keepSection(group[0]!, [side, ...group], () => analyseSection(group[0]!.stationMm, group)));
 }
 
 // A reading more at one station leaves the other sections as they are.
@@ -106,6 +111,19 @@ function meanBand(readings: readonly DiameterReading[], sections: readonly Secti
   return K95 * Math.hypot(common, scatter, temperatureMm);
 }
 
+/** 95 % of the longest of `count` vectors of unit scatter lies within this many: each must lie within it with the count-th root of 0.95. */
+const largestOf = (count: number): number => Math.sqrt(-2 * Math.log(1 - 0.95 ** (1 / Math.max(count, 1))));
+
+/** The most oval of the sections. It was picked for being so: its band is that of the largest of as many as could have been picked. */
+function mostOvalOf(sections: readonly Section[]): Section {
+  const most = sections.reduce((p, q) => (q.ovalityMm > p.ovalityMm ? q : p));
+  const fitted = sections.filter((s) => s.ovalityKind === 'fitted').length;
+  if (most.ovalityPlusMinusMm === null || fitted < 2) return most;
+  const ovalityPlusMinusMm = (most.ovalityPlusMinusMm * largestOf(fitted)) / K95_VECTOR;
+  const told = most.ovalityMm > ovalityPlusMinusMm;
+  return { ...most, ovalityPlusMinusMm, ...(told ? {} : { longAxisDeg: null, longAxisPlusMinusDeg: null }) };
+}
+
 /**
  * Analyses one feature's diameters.
  *
@@ -115,9 +133,11 @@ function meanBand(readings: readonly DiameterReading[], sections: readonly Secti
  */
 export function analyseShape(side: Side, readings: readonly DiameterReading[], alphaPerK: number): Shape | null {
   if (readings.length === 0) return null;
-  const sections = byStation(readings);
+  const sections = byStation(side, readings);
   const smallest = sections.reduce((p, q) => (q.smallestMm < p.smallestMm ? q : p));
   const largest = sections.reduce((p, q) => (q.largestMm > p.largestMm ? q : p));
+  const { temperatureMm } = uncertaintyParts(readings, sections, alphaPerK);
+  const withWarmth = (band: number): number => Math.hypot(band, K95 * temperatureMm);
   return {
     side,
     sections,
@@ -127,7 +147,10 @@ export function analyseShape(side: Side, readings: readonly DiameterReading[], a
     largestMm: largest.largestMm,
     smallestAtMm: smallest.stationMm,
     largestAtMm: largest.stationMm,
-    mostOval: sections.reduce((p, q) => (q.ovalityMm > p.ovalityMm ? q : p)),
+    smallestPlusMinusMm: withWarmth(smallest.smallestPlusMinusMm),
+    largestPlusMinusMm: withWarmth(largest.largestPlusMinusMm),
+    meansOnly: sections.every((s) => s.directions === 0),
+    mostOval: mostOvalOf(sections),
     taper: fitTaper(sections.map((s) => ({ stationMm: s.stationMm, sizeMm: s.meanMm }))),
     profile: fitProfile(side, profilePoints(readings, sections)),
     meanPlusMinusMm: meanBand(readings, sections, alphaPerK),

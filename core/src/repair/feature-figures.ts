@@ -39,7 +39,7 @@ function ovalityFigure(f: FeatureRecord, shape: Shape, readingsOf: (s: Section) 
   const at = placeWithUnit(oval.stationMm, unit);
   const how =
     oval.ovalityKind === 'fitted'
-      ? `largest less smallest diameter of the oval fitted at station ${at}${oval.longAxisDeg === null ? '' : `, long axis along ${Math.round(oval.longAxisDeg)}°`}`
+      ? `largest less smallest diameter of the oval fitted at station ${at}${oval.longAxisDeg === null ? '' : `, long axis along ${Math.round(oval.longAxisDeg)}° ±${Math.ceil(oval.longAxisPlusMinusDeg ?? 0)}°`}`
       : `difference of two directions at station ${at}: at least this`;
   const band = oval.ovalityPlusMinusMm === null ? {} : { plusMinus: oval.ovalityPlusMinusMm };
   return workedOut(`${f.id}.ovality`, `ovality of ${f.name.toLowerCase()}`, oval.ovalityMm, how, readingsOf(oval), band);
@@ -73,9 +73,13 @@ function alongFigures(f: FeatureRecord, shape: Shape, all: readonly Figure[]): P
 export function shapeFigures(f: FeatureRecord, shape: Shape, readingsOf: (s: Section) => Figure[], unit: LengthUnit): ShapeFigures {
   const name = f.name.toLowerCase();
   const all = shape.sections.flatMap(readingsOf);
-  const band = { plusMinus: shape.plusMinusMm };
   const end = (which: 'smallest' | 'largest', value: number, stationMm: number): Figure => {
     const s = shape.sections.find((x) => x.stationMm === stationMm)!;
+    const band = { plusMinus: which === 'smallest' ? shape.smallestPlusMinusMm : shape.largestPlusMinusMm };
+    if (shape.meansOnly) {
+      const mean = `mean at station ${placeWithUnit(stationMm, unit)} by a three-point head, which gives no smallest and no largest`;
+      return workedOut(`${f.id}.${which}`, `mean of ${name}`, value, mean, readingsOf(s), band);
+    }
     const how = `${which} of ${fitted(s)} at station ${placeWithUnit(stationMm, unit)}, at 20 °C`;
     return workedOut(`${f.id}.${which}`, `${which} place in ${name}`, value, how, readingsOf(s), band);
   };
