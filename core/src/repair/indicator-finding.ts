@@ -85,6 +85,8 @@ function turnedFinding(m: Measured, noiseMm: number, unit: LengthUnit, figures: 
   if (worst && worst.formMm === null) blind.push('Three angles cannot tell an eccentric section from one with a flat. Add angles between.');
   if (feature.kind === 'straightness' && map.length < 3) blind.push('A bend needs readings at three stations or more.');
   if (feature.detail.holding === 'chuck') blind.push('Held in a chuck, the error of the jaws is in it. Between centres it would not be.');
+  if (bend && bend.readNextMm !== null)
+    blind.push(`A kink could stand higher between two stations. Read at ${placeWithUnit(Math.round(bend.readNextMm), unit)} as well.`);
   if (bend && bend.inPlane < 0.9) blind.push('The bows do not lie in one plane: it is bent twice. Straighten one bend at a time.');
   return {
     map,
