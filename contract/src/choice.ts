@@ -1,4 +1,4 @@
-import { ACT_KINDS, CAUSE_IDS, FINDING_IDS, QUANTITY_IDS, SOFT_KINDS } from '@iron-patch/core';
+import { ACT_KINDS, CAUSE_IDS, FINDING_IDS, PAIR_KINDS, QUANTITY_IDS, SOFT_KINDS } from '@iron-patch/core';
 import { array, boolean, lazy, mixed, object, type AnyObjectSchema } from 'yup';
 import { idOf, lengthOf, materialIdOf, numberOf, oneOf } from './fields';
 import { requiredText, textOf, TEXT_LIMITS } from './text';
@@ -127,6 +127,7 @@ export const CHOICE_VALUES: Readonly<Record<string, AnyObjectSchema>> = {
   part,
   plan,
   fit,
+  runs: object({ kind: oneOf('what runs here', PAIR_KINDS) }),
   running: object({
     pinC: numberOf('Pin when it runs', -60, 400, '°C'),
     holeC: numberOf('Hole when it runs', -60, 400, '°C'),

@@ -72,7 +72,7 @@ it('is measured on the reading line, which moves on and asks about a slip', asyn
   await line.take('.7410');
   await line.type('7.412');
   await page.keys('\uE007');
-  await page.sees('Did you mean 0.7412 in');
+  await page.sees('cannot show 7.412 in');
   await page.click('Take 0.7412');
   await page.until('the line at the bore', async () => (await line.where()) === 'Bush bore, 0.5 in in, 0°');
   await line.takeAll(['.7524', '.7522', '.7520', '.7522', '.7524', '.7522', '.7520', '.7522']);

@@ -22,7 +22,13 @@ export const STARTING_HOUSE_RULES: readonly HouseRule[] = [
   rule('free-oil', 'Free running, oil', 0.001, 0.001, 'Oil film room for a shaft that turns.'),
   rule('grease', 'Running in grease or dirt', 0.002, 0.0015, 'Room for grease and for grit to pass: the house default for outdoor pins.'),
   rule('close', 'Close sliding or locating', 0.0005, 0.0003, 'Goes in by hand and does not rattle.'),
-  rule('light-tap', 'Light tap', -0.0002, 0, 'Stays where it is put and comes out with a soft hammer.'),
+  rule(
+    'light-tap',
+    'Light tap',
+    -0.0004,
+    -0.0002,
+    'Tight over its whole band, about k6: stays where it is put and comes out with a soft hammer.',
+  ),
   rule('press-bush', 'Bronze bush pressed in', -0.0005, -0.001, 'A bronze bush in steel or iron.'),
 ];
 

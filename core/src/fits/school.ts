@@ -11,7 +11,14 @@ export type School =
   | { readonly kind: 'house'; readonly rule: HouseRule }
   | { readonly kind: 'pair'; readonly fit: string }
   | { readonly kind: 'maker'; readonly clearanceMm: number; readonly words: string }
-  | { readonly kind: 'seat'; readonly name: string; readonly lowerMm: number; readonly upperMm: number; readonly words: string }
+  | {
+      readonly kind: 'seat';
+      readonly standing?: true;
+      readonly name: string;
+      readonly lowerMm: number;
+      readonly upperMm: number;
+      readonly words: string;
+    }
   | { readonly kind: 'own'; readonly clearanceMm: number };
 
 /** What a school says for a mate of a given smallest size: allowance from the mate down (or up) to the new part's upper limit. */
@@ -29,6 +36,7 @@ export interface SchoolAnswer {
 export function schoolId(s: School): string {
   if (s.kind === 'house') return s.rule.id;
   if (s.kind === 'own') return `own:${s.clearanceMm.toFixed(OWN_DECIMALS)}`;
+  if (s.kind === 'seat' && s.standing) return 'seat-standing';
   if (s.kind !== 'pair') return s.kind;
   const iso = splitIsoFit(s.fit);
   if (!iso) return `inch:${s.fit}`;

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { materialOf } from '../materials';
 import { pressLayers } from './layers';
 import { boreBeforePressing, press, pressurePerMm, type PressFit } from './press';
-import { COLD_STEEL_ALPHA_PER_K, shrinkWays } from './shrink';
+import { COLD_STEEL_ALPHA_PER_K, coldAlphaPerK, shrinkWays } from './shrink';
 
 const steel = { ...materialOf('steel-c45')!, youngMpa: 210_000, poisson: 0.3 };
 const bronze = materialOf('bronze-tin')!;
@@ -168,3 +168,14 @@ describe('shrink', () => {
     expect(shrinkWays({ ...q, diameterMm: NaN })).toMatchObject({ problems: [{ path: 'diameterMm' }] });
   });
 });
+
+it.each([
+  // DIN 7190-1: contraction on undercooling, 1e-6 per kelvin, of the metal that is cooled.
+  ['steel-c45', 8.5],
+  ['iron-grey', 8],
+  ['bronze-tin', 14],
+  ['bronze-leaded', 15],
+  ['brass', 16],
+  ['aluminium-6082', 18],
+  ['magnesium-cast', 21],
+])('%s shrinks by %d in the cold', (id, alpha) => expect(coldAlphaPerK(materialOf(id)!) * 1e6).toBeCloseTo(alpha, 9));

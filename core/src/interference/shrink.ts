@@ -1,7 +1,43 @@
 import { bad, good, type Outcome } from '../outcome';
 
-/** Steel cooled far below room shrinks less a degree than it grows when warmed (DIN 7190). */
-export const COLD_STEEL_ALPHA_PER_K = 8.5e-6;
+/**
+ * What a metal shrinks by a degree when it is cooled far below the room, per kelvin: less than it grows when warmed. Of the metal that is
+ * cooled, whichever it is.
+ *
+ * Source: DIN 7190-1, contraction on undercooling.
+ */
+export const COLD_ALPHA_PER_K = {
+  steel: 8.5e-6,
+  'cast iron': 8e-6,
+  'tin bronze': 14e-6,
+  gunmetal: 15e-6,
+  brass: 16e-6,
+  aluminium: 18e-6,
+  magnesium: 21e-6,
+} as const;
+export const COLD_STEEL_ALPHA_PER_K = COLD_ALPHA_PER_K.steel;
+
+/** Materials of the book by the row of DIN 7190 that they fall under. */
+const COLD_ROW: Readonly<Record<string, keyof typeof COLD_ALPHA_PER_K>> = {
+  'bronze-tin': 'tin bronze',
+  'bronze-phosphor': 'tin bronze',
+  'bronze-leaded': 'gunmetal',
+  'bronze-sintered': 'tin bronze',
+  brass: 'brass',
+  'magnesium-cast': 'magnesium',
+};
+/** Cold share of the warm expansion where the standard has no row: that of steel. */
+const COLD_SHARE = 8.5 / 11.5;
+
+/** Contraction by a degree of a material that is cooled, per kelvin. */
+export function coldAlphaPerK(m: { readonly id: string; readonly family: string; readonly alphaPerK: number }): number {
+  const row = COLD_ROW[m.id];
+  if (row) return COLD_ALPHA_PER_K[row];
+  if (m.family === 'steel') return COLD_ALPHA_PER_K.steel;
+  if (m.family === 'iron') return COLD_ALPHA_PER_K['cast iron'];
+  if (m.family === 'aluminium') return COLD_ALPHA_PER_K.aluminium;
+  return m.alphaPerK * COLD_SHARE;
+}
 export const COLD_C = { 'dry ice': -78, 'liquid nitrogen': -196 } as const;
 export type ColdBath = keyof typeof COLD_C;
 /** Share of a cold bath's reach that is left when the part is in the hole: it warms on the way. */

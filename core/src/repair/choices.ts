@@ -2,6 +2,7 @@ import type { TurnedPart } from '../part';
 import type { TouchedEdge } from '../setups';
 import type { Spot } from '../readings';
 import type { JobSheet } from './records';
+import type { PairKind } from './runs-here.data';
 import type { SeenChoice, SettleChoice, SkipChoice, StripChoice } from './strip-records';
 
 /** Which fit a mate gets, and whether its hole stays as it is. */
@@ -18,6 +19,11 @@ export interface RunningChoice {
   readonly holeC: number;
   /** Outside of the metal round the hole, mm; null where it was not measured. */
   readonly hubOutsideMm: number | null;
+}
+
+/** What runs in a pair. */
+export interface RunsChoice {
+  readonly kind: PairKind;
 }
 
 export interface NominalChoice {
@@ -73,6 +79,7 @@ export const choiceKey = {
   nominal: (featureId: string): string => `nominal:${featureId}`,
   fit: (featureId: string): string => `fit:${featureId}`,
   running: (featureId: string): string => `running:${featureId}`,
+  runs: (featureId: string): string => `runs:${featureId}`,
   caution: (hazard: string): string => `caution:${hazard}`,
   strip: (componentId: string): string => `strip:${componentId}`,
   soft: (id: string): string => `soft:${id}`,
@@ -90,6 +97,7 @@ const valueOf = <T>(sheet: JobSheet, key: string): T | null => (sheet.choices.fi
 
 export const chosenFit = (sheet: JobSheet, featureId: string): FitChoice | null => valueOf(sheet, choiceKey.fit(featureId));
 export const chosenRunning = (sheet: JobSheet, featureId: string): RunningChoice | null => valueOf(sheet, choiceKey.running(featureId));
+export const chosenRuns = (sheet: JobSheet, featureId: string): RunsChoice | null => valueOf(sheet, choiceKey.runs(featureId));
 export const chosenNominal = (sheet: JobSheet, featureId: string): NominalChoice | null => valueOf(sheet, choiceKey.nominal(featureId));
 /** A route written down before causes had ids has none. */
 export function chosenRoute(sheet: JobSheet): RouteChoice | null {

@@ -61,9 +61,10 @@ describe('schools of the pair itself', () => {
   });
 
   it('a bearing’s bore gets its seat, on the nominal bore and not on what was read', () => {
-    const components = sheet.components.map((c) => (c.id === mate.id ? { ...c, name: 'Bearing inner ring' } : c));
+    // Known by what was said of the place, not by a word in its name.
+    const features = sheet.features.map((f) => (f.id === 'barrel' ? { ...f, suspicions: ['bearing'] as const } : f));
     const readings = [0, 90].map((clockDeg) => testReading({ featureId: 'barrel', stationMm: 5, clockDeg, valueMm: 39.994 }));
-    const seat = workOut(testSheet({ components, readings }), testShop).fits[0]!.options.find((o) => o.id === 'seat')!;
+    const seat = workOut(testSheet({ features, readings }), testShop).fits[0]!.options.find((o) => o.id === 'seat')!;
     expect(seat.name).toBe('Bearing seat k5');
     expect(seat.kept).toMatchObject({ value: { upperMm: expect.closeTo(40.013, 6), lowerMm: expect.closeTo(40.002, 6) } });
   });

@@ -7,6 +7,7 @@ import { chosenPart, chosenRunning, type RunningChoice } from './choices';
 import type { FeatureFinding } from './feature-finding';
 import { alphaOf } from './measured';
 import type { JobSheet } from './records';
+import type { PairKind } from './runs-here.data';
 
 /** What a pin made to a target will do in its hole. */
 export interface DeskOutlook extends FitOutlook {
@@ -32,9 +33,11 @@ export interface DeskSetting {
   readonly holeMaterialId: string;
   readonly lengthMm: number;
   readonly plusMinusMm: number;
+  /** Bore of what goes in, mm; 0 where it is solid or its bore was not measured. */
+  readonly pinBoreMm: number;
 }
 
-export function deskSetting(hole: FeatureFinding, sheet: JobSheet): DeskSetting {
+export function deskSetting(hole: FeatureFinding, features: readonly FeatureFinding[], sheet: JobSheet): DeskSetting {
   const running = chosenRunning(sheet, hole.feature.id) ?? USUAL_RUNNING;
   const worn = sheet.components.find((c) => c.role === 'worn');
   return {
@@ -44,7 +47,15 @@ export function deskSetting(hole: FeatureFinding, sheet: JobSheet): DeskSetting 
     holeMaterialId: hole.component.materialId,
     lengthMm: hole.feature.lengthMm,
     plusMinusMm: hole.smallest?.plusMinus ?? 0,
+    pinBoreMm: boreOf(worn?.id, hole, features),
   };
+}
+
+/** The bore of the worn part itself, as a bush has one: the largest that was measured, where it leaves a wall. */
+function boreOf(componentId: string | undefined, hole: FeatureFinding, features: readonly FeatureFinding[]): number {
+  const own = features.filter((f) => f.component.id === componentId && f.feature.side === 'inside' && f.shape);
+  const mm = Math.max(0, ...own.map((f) => f.shape!.meanMm));
+  return hole.shape && mm < hole.shape.smallestMm ? mm : 0;
 }
 
 function pushFor(target: PinTarget, setting: DeskSetting): PressResult | null {
@@ -53,9 +64,10 @@ function pushFor(target: PinTarget, setting: DeskSetting): PressResult | null {
   const result = press({
     diameterMm: target.holeSmallestMm,
     hubOutsideMm: setting.hubOutsideMm,
-    shaftBoreMm: 0,
+    shaftBoreMm: setting.pinBoreMm,
     lengthMm: setting.lengthMm,
-    interferenceMm: target.aimMm - target.holeSmallestMm,
+    // The tightest pair that the limits and what is known of the hole allow: a hub cracks by that one.
+    interferenceMm: target.upperMm - target.holeSmallestMm + setting.plusMinusMm,
     rzHubMm: USUAL_RZ_MM,
     rzShaftMm: USUAL_RZ_MM,
     hub,
@@ -107,28 +119,31 @@ function makerSchool(hole: FeatureFinding, features: readonly FeatureFinding[]):
 }
 
 /** A hole this near to a bearing's bore is taken for one, mm. */
-const BEARING_BORE_MM = 0.03;
+const BEARING_BORE_MM = 0.06;
 
-/** The seat of a rolling bearing, where the hole is the bore of one. */
-function seatSchool(hole: FeatureFinding): School[] {
+/** The seats of a rolling bearing by its table, where the hole is the bore of one: for an inner ring that turns, and one that stands. */
+function seatSchools(hole: FeatureFinding, kind: PairKind | null): School[] {
   const bore = hole.shape?.smallestMm;
   const bearing = bore === undefined ? undefined : nearestBearings({ boreMm: bore }, 1)[0];
-  if (
-    !bearing ||
-    bearing.kind !== 'ball' ||
-    Math.abs(bearing.boreMm - bore!) > BEARING_BORE_MM ||
-    !/bearing|inner ring/i.test(hole.component.name + hole.feature.name)
-  )
-    return [];
-  const seat = shaftSeat(bearing.boreMm, 'normal', 'inner');
-  if (!seat.ok) return [];
-  const { zone, words } = seat.value;
-  const [lowerMm, upperMm] = [bearing.boreMm + seat.value.seat.lowerMm, bearing.boreMm + seat.value.seat.upperMm];
-  return [{ kind: 'seat', name: `Bearing seat ${zone}`, lowerMm, upperMm, words: `${words}, ${zone} on ${bearing.boreMm} mm` }];
+  if (!kind?.startsWith('bearing') || !bearing || Math.abs(bearing.boreMm - bore!) > BEARING_BORE_MM) return [];
+  return (['inner', 'outer'] as const).flatMap((turning): School[] => {
+    const seat = shaftSeat(bearing.boreMm, 'normal', turning);
+    if (!seat.ok) return [];
+    const { zone, words } = seat.value;
+    const [lowerMm, upperMm] = [bearing.boreMm + seat.value.seat.lowerMm, bearing.boreMm + seat.value.seat.upperMm];
+    const base = {
+      kind: 'seat',
+      name: `Bearing seat ${zone}`,
+      lowerMm,
+      upperMm,
+      words: `${words}, ${zone} on ${bearing.boreMm} mm`,
+    } as const;
+    return [turning === 'inner' ? base : { ...base, standing: true }];
+  });
 }
 
 /** Schools that only the measured pair itself can offer. */
-export const pairSchools = (hole: FeatureFinding, features: readonly FeatureFinding[]): School[] => [
+export const pairSchools = (hole: FeatureFinding, features: readonly FeatureFinding[], kind: PairKind | null): School[] => [
   ...makerSchool(hole, features),
-  ...seatSchool(hole),
+  ...seatSchools(hole, kind),
 ];

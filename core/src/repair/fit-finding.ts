@@ -1,4 +1,5 @@
 import {
+  askSchool,
   pinForKeptHole,
   pinForTruedHole,
   schoolId,
@@ -18,7 +19,10 @@ import { minus, plus, ruled, sumOf, workedOut, type Figure } from '../working';
 import { chosenFit, type FitChoice } from './choices';
 import type { FeatureFinding } from './feature-finding';
 import { deskOutlook, deskSetting, pairSchools, type DeskOutlook, type DeskSetting } from './fit-desk';
+import { gripIn, type Grip } from './grip';
 import type { JobSheet, Shop } from './records';
+import { runsHere, type RunsHere } from './runs-here';
+import { PAIRS, type PairKind } from './runs-here.data';
 
 /** What one school says for one measured mate, hole kept and hole trued. */
 export interface SchoolOption {
@@ -29,6 +33,8 @@ export interface SchoolOption {
   readonly trued: Outcome<PinTarget>;
   /** What the pin for the kept hole will do; null where there is none. */
   readonly outlook: DeskOutlook | null;
+  /** Why it will not do for what runs here; null where it will. */
+  readonly barred: string | null;
 }
 
 /** A chosen fit as figures with their chain. */
@@ -46,6 +52,10 @@ export interface FitFigures {
 /** A hole that the new part must fit. */
 export interface FitFinding {
   readonly hole: FeatureFinding;
+  /** What runs here: said, or proposed from the evidence. */
+  readonly runs: RunsHere;
+  /** What an interference fit really holds in this hole; null where it holds all over, or is none. */
+  readonly grip: Grip | null;
   readonly options: readonly SchoolOption[];
   readonly setting: DeskSetting;
   /** Smallest usual size at which the hole cleans up all round, and the size it is bored to where it is trued, mm; null while it is not measured. */
@@ -58,12 +68,18 @@ export interface FitFinding {
   readonly problem: string | null;
 }
 
-/** House default for pins in the open: room for grease and grit; another is chosen at Decide. */
+/** House default for pins that turn in the open: room for grease and grit. */
 export const HOUSE_DEFAULT_SCHOOL = 'grease';
 
 /** The usual schools, those of the pair itself, and the chosen one where it is none of them. */
-function schoolsFor(hole: FeatureFinding, features: readonly FeatureFinding[], choice: FitChoice | null, shop: Shop): School[] {
-  const usual = [...pairSchools(hole, features), ...schoolsOf(shop.houseRules)];
+function schoolsFor(
+  hole: FeatureFinding,
+  features: readonly FeatureFinding[],
+  choice: FitChoice | null,
+  kind: PairKind | null,
+  shop: Shop,
+): School[] {
+  const usual = [...pairSchools(hole, features, kind), ...schoolsOf(shop.houseRules)];
   if (!choice || usual.some((s) => schoolId(s) === choice.schoolId)) return usual;
   const chosen = schoolOfId(choice.schoolId, shop.houseRules);
   return chosen ? [...usual, chosen] : usual;
@@ -76,7 +92,7 @@ const measuredHole = (hole: FeatureFinding): MeasuredHole => ({
   nominalMm: hole.chosenNominal?.sizeMm,
 });
 
-function optionFor(school: School, hole: FeatureFinding, setting: DeskSetting, truedMm: number): SchoolOption {
+function optionFor(school: School, hole: FeatureFinding, setting: DeskSetting, truedMm: number, kind: PairKind | null): SchoolOption {
   const kept = pinForKeptHole(measuredHole(hole), school);
   return {
     school,
@@ -85,7 +101,20 @@ function optionFor(school: School, hole: FeatureFinding, setting: DeskSetting, t
     kept,
     trued: pinForTruedHole(truedMm, school),
     outlook: kept.ok ? deskOutlook(kept.value, setting) : null,
+    barred: kind ? barredBy(kind, school, hole) : null,
   };
+}
+
+function barredBy(kind: PairKind, school: School, hole: FeatureFinding): string | null {
+  const answer = askSchool(school, hole.shape!.smallestMm, hole.chosenNominal?.sizeMm);
+  return answer.ok ? PAIRS[kind].bars(school, answer.value) : null;
+}
+
+/** The school of a pair while nobody has chosen one: the maker's fit where both unworn sizes are known, else that of what runs here. */
+export function defaultSchoolOf({ runs, options }: Pick<FitFinding, 'runs' | 'options'>): string | null {
+  if (runs.kind === null) return null;
+  const maker = options.find((o) => o.id === 'maker' && o.barred === null);
+  return maker ? maker.id : PAIRS[runs.kind].schoolId;
 }
 
 /**
@@ -94,10 +123,12 @@ function optionFor(school: School, hole: FeatureFinding, setting: DeskSetting, t
  * @param upperMm largest that the pin may be, mm
  */
 export const ownOption = (
-  { hole, setting, truedMm }: Pick<FitFinding, 'hole' | 'setting' | 'truedMm'>,
+  { hole, setting, truedMm, runs }: Pick<FitFinding, 'hole' | 'setting' | 'truedMm' | 'runs'>,
   upperMm: number,
 ): SchoolOption | null =>
-  hole.shape ? optionFor({ kind: 'own', clearanceMm: hole.shape.smallestMm - upperMm }, hole, setting, truedMm ?? upperMm) : null;
+  hole.shape
+    ? optionFor({ kind: 'own', clearanceMm: hole.shape.smallestMm - upperMm }, hole, setting, truedMm ?? upperMm, runs.kind)
+    : null;
 
 function figuresFor(hole: FeatureFinding, target: PinTarget, choice: FitChoice, unit: LengthUnit): FitFigures {
   const id = hole.feature.id;
@@ -142,22 +173,34 @@ export function truedTooSmall(
 
 function fitOf(hole: FeatureFinding, features: readonly FeatureFinding[], sheet: JobSheet, shop: Shop): FitFinding {
   const choice = chosenFit(sheet, hole.feature.id);
-  const setting = deskSetting(hole, sheet);
+  const runs = runsHere(hole, features, sheet);
+  const setting = deskSetting(hole, features, sheet);
   const { unit } = sheet.job;
   const largestMm = hole.shape?.largestMm ?? null;
   const cleanUpMm = largestMm === null ? null : truedSizeMm(largestMm, unit);
   const truedMm = choice?.truedMm ?? cleanUpMm;
-  const options = truedMm === null ? [] : schoolsFor(hole, features, choice, shop).map((s) => optionFor(s, hole, setting, truedMm));
-  const used: FitChoice = choice ?? { schoolId: HOUSE_DEFAULT_SCHOOL, hole: 'keep', truedMm: null };
-  const base = { hole, options, choice, setting, cleanUpMm, truedMm };
+  const options =
+    truedMm === null ? [] : schoolsFor(hole, features, choice, runs.kind, shop).map((s) => optionFor(s, hole, setting, truedMm, runs.kind));
+  const base = { hole, runs, options, choice, setting, cleanUpMm, truedMm, grip: null };
+  const none = (problem: string): FitFinding => ({ ...base, target: null, figures: null, problem });
+  if (!hole.shape) return none('Measure the hole first.');
+  const taken = choice?.schoolId ?? defaultSchoolOf({ runs, options });
+  if (taken === null) return none(runs.kind ? PAIRS[runs.kind].words : `Not known yet: say what runs here (${runs.why}).`);
+  const used: FitChoice = choice ?? { schoolId: taken, hole: 'keep', truedMm: null };
   const option = options.find((o) => o.id === used.schoolId);
-  if (!hole.shape) return { ...base, target: null, figures: null, problem: 'Measure the hole first.' };
   const small = used.hole === 'true' ? truedTooSmall(base, used.truedMm, unit) : null;
-  if (small) return { ...base, target: null, figures: null, problem: small };
-  if (!option) return { ...base, target: null, figures: null, problem: `The house rule "${used.schoolId}" is gone. Choose another.` };
+  if (small) return none(small);
+  if (!option)
+    return none(
+      runs.kind?.startsWith('bearing')
+        ? 'No listed bearing has this bore: measure it again, or type an own target.'
+        : `The house rule "${used.schoolId}" is gone. Choose another.`,
+    );
+  if (option.barred) return none(`${option.name} will not do here: ${option.barred}. Choose another, or say what runs here.`);
   const outcome = used.hole === 'keep' ? option.kept : option.trued;
-  if (!outcome.ok) return { ...base, target: null, figures: null, problem: outcome.problems[0]!.message };
-  return { ...base, target: outcome.value, figures: figuresFor(hole, outcome.value, used, unit), problem: null };
+  if (!outcome.ok) return none(outcome.problems[0]!.message);
+  const grip = used.hole === 'keep' ? gripIn(hole, outcome.value.aimMm) : null;
+  return { ...base, grip, target: outcome.value, figures: figuresFor(hole, outcome.value, used, unit), problem: null };
 }
 
 /** Every inside feature of a mate, as a hole that the new part must fit. */
@@ -166,8 +209,16 @@ export const fitFindings = (features: readonly FeatureFinding[], sheet: JobSheet
     .filter((f) => f.component.role === 'mate' && f.feature.side === 'inside' && isDiameter(f.feature.kind))
     .map((f) => fitOf(f, features, sheet, shop));
 
-/** Several holes on one pin are bored in one setting: the smallest usual size at which all of them clean up, mm; null for a single hole. */
-export function inLineMm(fits: readonly Pick<FitFinding, 'cleanUpMm'>[]): number | null {
-  const sizes = fits.flatMap((f) => f.cleanUpMm ?? []);
+/** Holes further apart in size than this do not share one pin size, mm. */
+const ONE_PIN_MM = 1;
+
+/**
+ * Holes that share one pin size are bored in one setting: the smallest usual size at which all of them clean up, mm; null for a hole that
+ * stands alone.
+ */
+export function inLineMm(own: Pick<FitFinding, 'cleanUpMm'>, fits: readonly Pick<FitFinding, 'cleanUpMm'>[]): number | null {
+  const sizes = fits.flatMap((f) =>
+    f.cleanUpMm !== null && own.cleanUpMm !== null && Math.abs(f.cleanUpMm - own.cleanUpMm) <= ONE_PIN_MM ? [f.cleanUpMm] : [],
+  );
   return sizes.length > 1 ? Math.max(...sizes) : null;
 }

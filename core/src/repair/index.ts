@@ -13,6 +13,7 @@ export { ACTS, type ActRow } from './acts.data';
 export { atStake, holdsBack, pointsOfNoReturn, type AtStake, type PointOfNoReturn } from './no-return';
 export { HUB_SHARE, USUAL_RUNNING, type DeskOutlook, type DeskSetting } from './fit-desk';
 export {
+  defaultSchoolOf,
   HOUSE_DEFAULT_SCHOOL,
   inLineMm,
   ownOption,
@@ -45,3 +46,5 @@ export type { DiagnosisFinding } from './diagnosis-finding';
 export { doubtOf, type DoubtInput, type Offer, type ReadingDoubt } from './reading-doubt';
 export { doubtInputFor, type AboutToKeep } from './doubt-input';
 export { rightKey, type StandingOut } from './suspects';
+export { PAIR_KINDS, PAIRS, type PairKind } from './runs-here.data';
+export type { RunsHere } from './runs-here';

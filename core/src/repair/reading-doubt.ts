@@ -10,7 +10,7 @@ import {
   type Slip,
   type Weighable,
 } from '../readings';
-import { formatLength, formatWithUnit, type LengthUnit } from '../quantity';
+import { formatLength, formatWithUnit, toUnit, type LengthUnit } from '../quantity';
 import type { InstrumentRecord } from './records';
 
 /** One way out of a doubt. */
@@ -71,7 +71,10 @@ function doubtRange(i: DoubtInput): ReadingDoubt | null {
   if (!instrument || i.reads === 'indicator' || !outOfRange(valueMm, instrument)) return null;
   // What the scale of the part or the instrument's own range makes of the number with the point elsewhere.
   const meant = coarseSlips(valueMm, unit).filter(
-    (s) => !outOfRange(s.mm, instrument) && s.mm > instrument.rangeLowMm && (i.scaleMm.length === 0 || onScale(s.mm, i.scaleMm)),
+    (s) =>
+      !outOfRange(s.mm, instrument) &&
+      s.mm > instrument.rangeLowMm &&
+      (i.scaleMm.length ? onScale(s.mm, i.scaleMm) : isThou(s, i) || (i.expectedMm !== null && onScale(s.mm, [i.expectedMm]))),
   );
   const others = instrumentsFor(i.crib, i.reads, valueMm, i.jobUnit)
     .filter((o) => o.id !== instrument.id)
@@ -85,6 +88,10 @@ function doubtRange(i: DoubtInput): ReadingDoubt | null {
     ],
   };
 }
+
+/** Nobody measures 20 in with a mic that ends at one: a whole number as large was meant in thou. */
+const isThou = (s: Slip, i: DoubtInput): boolean => s.why === 'thou' && toUnit(i.valueMm, 'in') >= LEAST_AS_THOU;
+const LEAST_AS_THOU = 20;
 
 const onScale = (mm: number, scaleMm: readonly number[]): boolean =>
   mm < SCALE_TIMES * Math.max(...scaleMm) && mm > Math.min(...scaleMm) / SCALE_TIMES;

@@ -74,9 +74,11 @@ describe('the check case, measured', () => {
   });
 
   it('bores several holes in line at the size at which all of them clean up', () => {
-    expect(inLineMm([{ cleanUpMm: 40.1 }, { cleanUpMm: 40.35 }, { cleanUpMm: null }])).toBe(40.35);
-    expect(inLineMm([{ cleanUpMm: 40.1 }])).toBeNull();
-    expect(inLineMm(repair.fits)).toBeNull();
+    const holes = [{ cleanUpMm: 40.1 }, { cleanUpMm: 40.35 }, { cleanUpMm: null }, { cleanUpMm: 18 }];
+    expect(inLineMm(holes[0]!, holes)).toBe(40.35);
+    // A hole for another pin size is no part of the line.
+    expect(inLineMm(holes[3]!, holes)).toBeNull();
+    expect(inLineMm(repair.fits[0]!, repair.fits)).toBeNull();
   });
 
   it('shows every school with the hole kept and trued', () => {

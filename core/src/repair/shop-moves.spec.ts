@@ -3,13 +3,14 @@ import { movedByShop } from './shop-moves';
 import { testChoice, testReading, testSheet, testShop } from './testing';
 
 const readings = [0, 45, 90, 135].map((clockDeg) => testReading({ featureId: 'barrel', stationMm: 5, clockDeg, valueMm: 40.2 }));
+const runs = testChoice(choiceKey.runs('barrel'), { kind: 'running-grease' });
 const wider = (id: string) => ({
   ...testShop,
   houseRules: testShop.houseRules.map((r) => (r.id === id ? { ...r, baseMm: r.baseMm + 0.02 } : r)),
 });
 
 it('names the clearance and both limits that a changed rule moves', () => {
-  const moved = movedByShop(testSheet({ readings }), testShop, wider('grease'));
+  const moved = movedByShop(testSheet({ readings, choices: [runs] }), testShop, wider('grease'));
   expect(moved!.moves.map((m) => [m.label.split(': ')[1], Math.round(1000 * (m.afterMm! - m.beforeMm!))])).toEqual([
     ['running clearance', 20],
     ['largest the pin may be', -20],
@@ -18,7 +19,7 @@ it('names the clearance and both limits that a changed rule moves', () => {
 });
 
 it('is silent about a rule that the job does not use, and about no change', () => {
-  expect(movedByShop(testSheet({ readings }), testShop, wider('close'))).toBeNull();
+  expect(movedByShop(testSheet({ readings, choices: [runs] }), testShop, wider('close'))).toBeNull();
   expect(movedByShop(testSheet({ readings }), testShop, testShop)).toBeNull();
   expect(movedByShop(testSheet({ readings: [] }), testShop, wider('grease'))).toBeNull();
 });

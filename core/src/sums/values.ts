@@ -1,6 +1,7 @@
 import { bad, good, type Outcome, type Problem } from '../outcome';
 import { formatLength, fromUnit, MOST_LENGTH_MM, parseLength, parseNumberList, parseSignedNumber, type LengthUnit } from '../quantity';
 import { findThread, threadOf, type Thread } from '../threads';
+import { MPA_PER_KSI, N_PER_LBF } from '../working';
 import type { SumField } from './sum';
 
 type Value = number | string | Thread | readonly number[];
@@ -41,10 +42,19 @@ function readLength(f: Extract<SumField, { kind: 'length' }>, text: string, unit
   return mm < f.fromMm - 1e-9 || mm > f.toMm + 1e-9 ? outside(f.id, f.label, show(f.fromMm), show(f.toMm)) : good(mm);
 }
 
+/** Units that a number may be typed in besides its own, and what one of them is in it. */
+const TYPED_UNITS: Readonly<Record<string, Readonly<Record<string, number>>>> = {
+  MPa: { mpa: 1, psi: MPA_PER_KSI / 1000, ksi: MPA_PER_KSI, bar: 0.1 },
+  N: { n: 1, kn: 1000, lbf: N_PER_LBF, lb: N_PER_LBF },
+  kN: { kn: 1, n: 0.001, lbf: N_PER_LBF / 1000 },
+};
+
 function readNumber(f: Extract<SumField, { kind: 'number' }>, text: string): Outcome<Value> {
-  const parsed = parseSignedNumber(text);
+  const [, digits, word] = /^(.*?)\s*([a-z]*)$/i.exec(text.trim())!;
+  const each = word ? TYPED_UNITS[f.unit]?.[word.toLowerCase()] : 1;
+  const parsed = parseSignedNumber(each === undefined ? text : digits!);
   if (!parsed.ok) return bad(parsed.problems[0]!.code, parsed.problems[0]!.message, f.id);
-  const { value } = parsed.value;
+  const value = parsed.value.value * (each ?? 1);
   if (f.whole && !Number.isInteger(value)) return bad('whole', `${f.label}: a whole number.`, f.id);
   return value < f.from || value > f.to ? outside(f.id, f.label, String(f.from), `${f.to} ${f.unit}`.trim()) : good(value);
 }

@@ -11,6 +11,26 @@ export interface WorkingLine {
 /** How deep a chain is told before it only names what it rests on. */
 export const DEEPEST_LEVEL = 5;
 
+/** NIST SP 811: newton in a pound force, megapascal in a thousand pounds a square inch, newton metre in a pound foot. */
+export const N_PER_LBF = 4.4482216152605;
+export const MPA_PER_KSI = 6.894757293168;
+const NM_PER_LBF_FT = 1.3558179483314;
+
+/** A force in the reader's system: `4.12 kN`, `926 lbf`. */
+export const showForce = (newton: number, unit: LengthUnit, digits = 3): string =>
+  unit === 'in'
+    ? `${significant(newton / N_PER_LBF, digits)} lbf`
+    : Math.abs(newton) >= 1000
+      ? `${significant(newton / 1000, digits)} kN`
+      : `${significant(newton, digits)} N`;
+
+/** A stress or pressure in the reader's system: `137 MPa`, `19.9 ksi`, `145 psi`. */
+export function showStress(mpa: number, unit: LengthUnit): string {
+  if (unit === 'mm') return `${significant(mpa, 3)} MPa`;
+  const ksi = mpa / MPA_PER_KSI;
+  return Math.abs(ksi) < 1 ? `${significant(ksi * 1000, 3)} psi` : `${significant(ksi, 3)} ksi`;
+}
+
 /** The figure's value as text in the reader's unit, with its unit. */
 export function showValue(figure: Figure, unit: LengthUnit, decimals = USUAL_DECIMALS[unit]): string {
   switch (figure.measure) {
@@ -31,11 +51,11 @@ export function showValue(figure: Figure, unit: LengthUnit, decimals = USUAL_DEC
     case 'angle':
       return `${((figure.value * 180) / Math.PI).toFixed(3)}°`;
     case 'stress':
-      return `${significant(figure.value, 3)} MPa`;
+      return showStress(figure.value, unit);
     case 'force':
-      return Math.abs(figure.value) >= 1000 ? `${significant(figure.value / 1000, 3)} kN` : `${significant(figure.value, 3)} N`;
+      return showForce(figure.value, unit);
     case 'torque':
-      return `${significant(figure.value, 3)} Nm`;
+      return unit === 'in' ? `${significant(figure.value / NM_PER_LBF_FT, 3)} lbf·ft` : `${significant(figure.value, 3)} Nm`;
     case 'time':
       return `${figure.value.toFixed(1)} min`;
     case 'price':

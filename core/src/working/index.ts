@@ -1,2 +1,2 @@
 export { plus, minus, sumOf, workedOut, ruled, tabled, typed, type Figure, type Measure, type Origin, type Term } from './figure';
-export { explain, sentence, showValue, DEEPEST_LEVEL, type WorkingLine } from './explain';
+export { explain, sentence, showForce, showStress, showValue, DEEPEST_LEVEL, MPA_PER_KSI, N_PER_LBF, type WorkingLine } from './explain';

@@ -45,3 +45,14 @@ it('shows each measure with its unit', () => {
   expect(showValue({ ...clearance, measure: 'mass', value: 1.2345 }, 'in')).toBe('1.234 kg');
   expect(showValue({ ...clearance, measure: 'probability', value: 0.923 }, 'in')).toBe('92 %');
 });
+
+it.each([
+  // NIST SP 811: 1 kN is 224.809 lbf, 100 MPa 14.5038 ksi.
+  ['force', 1000, '225 lbf', '1.00 kN'],
+  ['stress', 100, '14.5 ksi', '100 MPa'],
+  ['stress', 1, '145 psi', '1.00 MPa'],
+  ['torque', 100, '73.8 lbf·ft', '100 Nm'],
+] as const)('a %s of %d reads %s in an inch job and %s in a metric one', (measure, value, inch, mm) => {
+  const figure = workedOut('f', 'f', value, 'told', [], { measure });
+  expect([showValue(figure, 'in'), showValue(figure, 'mm')]).toEqual([inch, mm]);
+});

@@ -1,4 +1,13 @@
-import { choiceKey, holdsBack, stillHeld, workOut, type ActChoice, type JobSheet, type ReturnChoice } from '@iron-patch/core';
+import {
+  choiceKey,
+  holdsBack,
+  stillHeld,
+  workOut,
+  type ActChoice,
+  type FitChoice,
+  type JobSheet,
+  type ReturnChoice,
+} from '@iron-patch/core';
 import type { ChoiceInput } from '@iron-patch/contract';
 import type { Db } from '../db';
 import { heldBack, invalid } from '../http';
@@ -33,8 +42,17 @@ async function guardReturn(db: Db, jobId: string, given: ReturnChoice): Promise<
     );
 }
 
+/** A fit that will not do for what runs there is refused: a bearing seat by a running fit, clearance on a pressed bush. */
+async function guardFit(db: Db, jobId: string, key: string, fit: FitChoice): Promise<void> {
+  const { fits } = workOut(withChoice(await loadSheet(db, jobId), key, fit), await loadShop(db));
+  const own = fits.find((f) => choiceKey.fit(f.hole.feature.id) === key);
+  const barred = own?.options.find((o) => o.id === fit.schoolId)?.barred;
+  if (barred) throw invalid([{ code: 'barred', path: 'value.schoolId', message: `It will not do for what runs here: ${barred}.` }]);
+}
+
 /** What the shape of a choice cannot tell: that evidence is on record before it is destroyed, that nothing is left loose inside. */
 export async function guardChoice(db: Db, jobId: string, key: string, input: ChoiceInput): Promise<void> {
   if (key.startsWith(choiceKey.act(''))) return guardAct(db, jobId, key, input.value as ActChoice);
+  if (key.startsWith(choiceKey.fit(''))) return guardFit(db, jobId, key, input.value as FitChoice);
   if (key === choiceKey.returned) return guardReturn(db, jobId, input.value as ReturnChoice);
 }

@@ -29,6 +29,7 @@ it('come with the shop at version 1, with nobody behind them', async () => {
 });
 
 it('tell what a change would move before it is made, and change nothing', async () => {
+  await call.put(routes.choice(made.jobId, `runs:${made.boreId}`), { value: { kind: 'running-grease' }, reason: '' }, '*');
   const wide = input({ baseMm: grease.baseMm + 0.05 });
   const { body } = await call.post(routes.houseRulePreview('grease'), wide);
   expect(body).toHaveLength(1);

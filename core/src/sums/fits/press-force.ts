@@ -1,12 +1,4 @@
-import {
-  boreBeforePressing,
-  COLD_STEEL_ALPHA_PER_K,
-  HEAT_LIMIT_C,
-  press,
-  shrinkWays,
-  type Heated,
-  type PressFit,
-} from '../../interference';
+import { boreBeforePressing, coldAlphaPerK, HEAT_LIMIT_C, press, shrinkWays, type Heated, type PressFit } from '../../interference';
 import { materialOf } from '../../materials';
 import { good } from '../../outcome';
 import { choice, length, material, number } from '../fields';
@@ -43,7 +35,7 @@ function heatTable(v: SumValues, fit: PressFit): NonNullable<SumResult['tables']
     enteringMm: v.number('entering'),
     hubAlphaPerK: materialOf(v.choice('hubMaterial'))!.alphaPerK,
     heated: v.choice<Heated>('heated'),
-    shaftAlphaColdPerK: Math.min(materialOf(v.choice('shaftMaterial'))!.alphaPerK, COLD_STEEL_ALPHA_PER_K),
+    shaftAlphaColdPerK: coldAlphaPerK(materialOf(v.choice('shaftMaterial'))!),
     roomC: v.number('room'),
   });
   if (!ways.ok) return [];

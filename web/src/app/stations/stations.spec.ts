@@ -107,7 +107,7 @@ describe('Decide', () => {
     await open();
     const fixture = await show(Decide);
     expect(words(fixture)).toContain('True the hole.');
-    expect(words(fixture)).toContain('follow the house default');
+    expect(words(fixture)).toContain('follow what is usual for what runs here');
     await type(fixture, 'input[name=reason]', 'Boring bar is free.');
     await press(fixture, 'Running in grease or dirt, true the hole, pin 40.239');
     expect(server.changes()[0]).toMatchObject({

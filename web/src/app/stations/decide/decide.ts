@@ -1,17 +1,27 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import { choiceKey, inLineMm, originalSizeMm, type FeatureFinding, type FitFinding, type RankedNominal } from '@iron-patch/core';
+import {
+  choiceKey,
+  formatWithUnit,
+  inLineMm,
+  originalSizeMm,
+  PAIR_KINDS,
+  PAIRS,
+  type FeatureFinding,
+  type FitFinding,
+  type RankedNominal,
+} from '@iron-patch/core';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { ShopStore } from '../../data';
 import { SheetStore } from '../../sheet-data';
-import { FigureButton } from '../../show';
+import { ChooseField, FigureButton, type Option } from '../../show';
 import { Diagnosis } from './diagnosis';
 import { FitDesk, type PickedFit } from './fit-desk';
 
 /** What it was, which fit each mate gets, hole kept or trued, and why it wore. */
 @Component({
   selector: 'ip-decide',
-  imports: [FigureButton, FitDesk, Diagnosis, FormsModule, NzInputModule],
+  imports: [ChooseField, FigureButton, FitDesk, Diagnosis, FormsModule, NzInputModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './decide.html',
   styles: `
@@ -31,6 +41,13 @@ import { FitDesk, type PickedFit } from './fit-desk';
     }
     .said {
       margin: 8px 0;
+    }
+    .runs {
+      display: grid;
+      grid-template-columns: 300px 1fr;
+      gap: 4px 20px;
+      align-items: end;
+      margin: 6px 0 10px;
     }
     .pick {
       border: 1px solid var(--hairline);
@@ -70,13 +87,34 @@ export class Decide {
       (f) => f.component.role === 'worn' && f.feature.land === 'worn' && f.nominal.ranked.length,
     ),
   );
-  protected readonly inLineMm = computed(() => inLineMm(this.fits()));
+
+  protected inLine(fit: FitFinding): number | null {
+    return inLineMm(fit, this.fits());
+  }
 
   protected choose(fit: FitFinding, { option, hole, truedMm }: PickedFit): void {
     const name = fit.hole.feature.name.toLowerCase();
     void this.store
       .putChoice(choiceKey.fit(fit.hole.feature.id), `fit of ${name}`, { schoolId: option.id, hole, truedMm }, this.reason())
       .catch(() => undefined);
+  }
+
+  protected readonly pairs: readonly Option[] = [['', 'not known yet'] as const, ...PAIR_KINDS.map((k) => [k, PAIRS[k].name] as const)];
+
+  protected runsWords({ runs }: FitFinding): string {
+    if (runs.kind === null) return `Not known yet: ${runs.why}. It decides by which school the pair is sized.`;
+    return `${runs.chosen ? '' : `Proposed: ${runs.why}. `}${PAIRS[runs.kind].words}`;
+  }
+
+  protected say(fit: FitFinding, kind: string): void {
+    if (!kind) return;
+    void this.store
+      .putChoice(choiceKey.runs(fit.hole.feature.id), `what runs in ${fit.hole.feature.name.toLowerCase()}`, { kind }, this.reason())
+      .catch(() => undefined);
+  }
+
+  protected show(mm: number): string {
+    return formatWithUnit(mm, this.store.unit());
   }
 
   protected reasonOf(fit: FitFinding): string {

@@ -35,10 +35,12 @@ it('lays every school on one scale: play left of the hole, interference into it'
   }
 });
 
-it('says how each goes in, and marks the house default', async () => {
+it('says how each goes in, and marks what is usual here, and bars what will not do', async () => {
   const { fixture } = await open();
-  expect(words(fixture)).toMatch(/Running in grease or dirt house default .*? by hand/);
-  expect(words(fixture)).toMatch(/H7\/s6 .*? press/);
+  expect(words(fixture)).toMatch(/Running in grease or dirt usual here .*? by hand/);
+  expect(words(fixture)).toMatch(/H7\/s6 .*? what runs needs clearance/);
+  const barred = [...fixture.nativeElement.querySelectorAll('button.pick')].filter((b: HTMLButtonElement) => b.disabled);
+  expect(barred.length).toBeGreaterThan(4);
 });
 
 it('shows the play when it runs once a temperature is given, and that it seizes', async () => {
@@ -95,7 +97,11 @@ it('refuses to crack a hub in the words of the shop', async () => {
     new FakeServer(
       testSheet({
         components,
-        choices: [running(20, 50), testChoice(choiceKey.fit('barrel'), { schoolId: 'own:-0.2000', hole: 'keep', truedMm: null })],
+        choices: [
+          running(20, 50),
+          testChoice(choiceKey.runs('barrel'), { kind: 'pressed-bush' }),
+          testChoice(choiceKey.fit('barrel'), { schoolId: 'own:-0.2000', hole: 'keep', truedMm: null }),
+        ],
       }),
     ),
   );

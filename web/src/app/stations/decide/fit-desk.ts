@@ -4,15 +4,16 @@ import {
   choiceKey,
   formatLength,
   fromUnit,
-  HOUSE_DEFAULT_SCHOOL,
+  defaultSchoolOf,
   ownOption,
   pinForTruedHole,
   REFERENCE_TEMP_C,
-  significant,
+  showForce,
   toUnit,
   truedTooSmall,
   type DeskOutlook,
   type FitFinding,
+  type LengthUnit,
   type PinTarget,
   type RunningChoice,
   type SchoolOption,
@@ -43,6 +44,8 @@ interface Row {
   readonly cracks: boolean;
   readonly warm: string;
   readonly seizes: boolean;
+  /** It will not do for what runs here: `goes` says why. */
+  readonly barred: boolean;
 }
 
 const WAYS = { slides: 'by hand', taps: 'soft hammer', presses: 'press' } as const;
@@ -51,10 +54,10 @@ const WAYS = { slides: 'by hand', taps: 'soft hammer', presses: 'press' } as con
 const STEP = { mm: 0.001, in: 0.0001 } as const;
 
 /** "by hand 98 %", "press 92 %, 4.1 kN": the likeliest way in, and what it takes. */
-function goesWords({ goesIn, push }: DeskOutlook): string {
+function goesWords({ goesIn, push }: DeskOutlook, unit: LengthUnit): string {
   const [way, share] = (Object.entries(goesIn) as [keyof typeof WAYS, number][]).sort((a, b) => b[1] - a[1])[0]!;
   const newton = push && way === 'presses' ? push.pushForceN : 0;
-  const force = newton >= 1000 ? `, ${significant(newton / 1000, 2)}\u00a0kN` : newton ? `, ${significant(newton, 2)}\u00a0N` : '';
+  const force = newton ? `, ${showForce(newton, unit, 2).replace(' ', '\u00a0')}` : '';
   return `${WAYS[way]}${share > 0.995 ? '' : ` ${Math.round(share * 100)}\u00a0%`}${force}`;
 }
 
@@ -75,7 +78,8 @@ export class FitDesk {
   /** The size at which every hole of the job cleans up, where there are several: for boring them in line. */
   readonly inLineMm = input<number | null>(null);
   readonly picked = output<PickedFit>();
-  protected readonly houseDefault = HOUSE_DEFAULT_SCHOOL;
+  /** What is taken while nobody has chosen. */
+  protected readonly byDefault = computed(() => defaultSchoolOf(this.fit()));
   protected readonly unit = computed(() => this.store.unit());
 
   /** Largest that an own pin may be, mm: starts where the pin stands now. */
@@ -83,7 +87,7 @@ export class FitDesk {
     source: () => this.fit().hole.feature.id,
     computation: () => {
       const { choice, target, hole, options } = this.fit();
-      const house = options.find((o) => o.id === HOUSE_DEFAULT_SCHOOL)?.kept;
+      const house = options.find((o) => o.id === defaultSchoolOf(this.fit()))?.kept;
       // An own target is for the hole as it is.
       const kept = choice?.hole === 'true' ? (house?.ok ? house.value : null) : target;
       return kept?.upperMm ?? hole.shape!.smallestMm;
@@ -153,7 +157,8 @@ export class FitDesk {
       pin: this.show(t.upperMm),
       play: `${this.show(t.playAtSmallestMm)} to ${this.show(t.playAtLargestMm)}`,
       trued: this.truedPin(option),
-      goes: goesWords(out),
+      goes: option.barred ?? goesWords(out, this.unit()),
+      barred: option.barred !== null,
       cracks: out.push?.stresses.some((s) => s.verdict === 'refuse') ?? false,
       warm: this.show(out.playWarm.leastMm),
       seizes: out.playNow.leastMm > 0 && out.playWarm.leastMm <= 0,
@@ -175,7 +180,7 @@ export class FitDesk {
   }
 
   protected using(o: SchoolOption): boolean {
-    return (this.fit().choice?.schoolId ?? HOUSE_DEFAULT_SCHOOL) === o.id;
+    return (this.fit().choice?.schoolId ?? this.byDefault()) === o.id;
   }
 
   protected is(o: SchoolOption, hole: 'keep' | 'true'): boolean {

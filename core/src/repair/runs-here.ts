@@ -1,0 +1,52 @@
+import { BEARINGS, type BearingSize } from '../bearings';
+import { chosenRuns } from './choices';
+import type { FeatureFinding } from './feature-finding';
+import type { JobSheet } from './records';
+import type { PairKind } from './runs-here.data';
+
+/** What runs in a hole: as somebody said, else as the evidence proposes; null while neither knows. */
+export interface RunsHere {
+  readonly kind: PairKind | null;
+  readonly chosen: boolean;
+  readonly why: string;
+}
+
+/** Wear takes this much off a bearing's fit before its sizes no longer tell it, mm. */
+const BEARING_WEAR_MM = 0.06;
+/** Play beyond this share of the size is the play of something that moves. */
+const MOVING_SHARE = 0.0015;
+/** Interference of unworn places beyond this is no accident of measuring, mm. */
+const PRESSED_MM = 0.004;
+
+const near = (mm: number, listed: number): boolean => Math.abs(mm - listed) <= BEARING_WEAR_MM;
+
+/** The listed bearing whose bore and outside are both on the hole's component. */
+export function bearingOn(hole: FeatureFinding, features: readonly FeatureFinding[]): BearingSize | undefined {
+  const bore = hole.shape?.smallestMm;
+  const outsides = features.filter((f) => f.component.id === hole.component.id && f.feature.side === 'outside' && f.shape);
+  return bore === undefined
+    ? undefined
+    : BEARINGS.find((b) => near(bore, b.boreMm) && outsides.some((o) => near(o.shape!.largestMm, b.outsideMm)));
+}
+
+function propose(hole: FeatureFinding, features: readonly FeatureFinding[]): Omit<RunsHere, 'chosen'> {
+  const mate = features.find((f) => f.feature.id === hole.feature.matesFeatureId || f.feature.matesFeatureId === hole.feature.id);
+  const said = [hole, ...(mate ? [mate] : [])].find((f) => f.feature.suspicions.includes('bearing'));
+  if (said) return { kind: 'bearing-inner', why: `a bearing ran at ${said.feature.name.toLowerCase()}, as was said at Strip` };
+  const bearing = bearingOn(hole, features);
+  if (bearing) return { kind: 'bearing-inner', why: `bore and outside are those of a ${bearing.code}` };
+  const pin = mate?.feature.side === 'outside' ? mate : undefined;
+  const holeMm = hole.shape?.smallestMm;
+  const pinMm = pin?.shape?.largestMm;
+  if (holeMm === undefined || pinMm === undefined) return { kind: null, why: 'only one side of the pair is measured' };
+  const unworn = hole.feature.land === 'unworn' && pin!.feature.land === 'unworn';
+  if (unworn && pinMm - holeMm > PRESSED_MM) return { kind: 'pressed-bush', why: 'the unworn pin is larger than its hole' };
+  if (holeMm - pinMm > MOVING_SHARE * holeMm) return { kind: 'running-grease', why: 'both are worn by moving on each other' };
+  return { kind: null, why: 'it neither shows wear of moving nor a press' };
+}
+
+/** What runs in a hole. Asked once for a pair, proposed from what was said, from sizes in the book, and from wear. */
+export function runsHere(hole: FeatureFinding, features: readonly FeatureFinding[], sheet: JobSheet): RunsHere {
+  const chosen = chosenRuns(sheet, hole.feature.id);
+  return chosen ? { kind: chosen.kind, chosen: true, why: 'as somebody said at Decide' } : { ...propose(hole, features), chosen: false };
+}
