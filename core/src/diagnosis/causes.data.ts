@@ -74,6 +74,43 @@ export const CAUSES = {
   overtightened: { name: 'Overtightened', survivesCopy: false, cures: ['torque written on the report', 'longer engagement'] },
   'earlier-repair': { name: 'An earlier repair was not sound', survivesCopy: true, cures: ['do it afresh'] },
   'shims-wrong': { name: 'Wrong shim pack', survivesCopy: true, cures: ['shims to the measured target'] },
+  'ordinary-wear': {
+    name: 'Ordinary wear of a pin in its hole',
+    survivesCopy: true,
+    cures: ['bush that can be changed', 'grease it, and write down when', 'harder pin'],
+  },
+  'oversize-as-made': { name: 'Made too large or too small from the start', survivesCopy: true, cures: ['fit to the measured mate'] },
+  'bearing-fatigue': {
+    name: 'Bearing tired: metal flaked off the raceways',
+    survivesCopy: false,
+    cures: ['new bearing', 'larger one if it came early', 'check the load'],
+  },
+  'false-brinelling': {
+    name: 'False brinelling: shaken while it stood still',
+    survivesCopy: true,
+    cures: ['lock or unload it in transport', 'grease that stays', 'let it turn now and then'],
+  },
+  'true-brinelling': {
+    name: 'Brinelling: balls dented the raceways under a blow or a press',
+    survivesCopy: false,
+    cures: ['press on the tight ring only', 'no hammer on it'],
+  },
+  'current-through': {
+    name: 'Current through the bearing',
+    survivesCopy: true,
+    cures: ['earth brush or insulated bearing', 'welder’s earth clamp beside the weld'],
+  },
+  corrosion: {
+    name: 'Corrosion, under the chrome too',
+    survivesCopy: true,
+    cures: ['seal that keeps water out', 'stainless or thicker plating', 'oil it before it stands'],
+  },
+  'overhung-load': {
+    name: 'Overhung load or belt pull',
+    survivesCopy: true,
+    cures: ['pulley close to the bearing', 'less belt tension', 'outer bearing'],
+  },
+  'loose-clamp': { name: 'Clamp bolts loose', survivesCopy: true, cures: ['torque and lock them', 'dowels'] },
   'wear-out': { name: 'Worn out by its hours', survivesCopy: false, cures: ['note the hours for the next one'] },
 } as const satisfies Record<string, CauseRow>;
 export type CauseId = keyof typeof CAUSES;

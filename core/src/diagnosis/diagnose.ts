@@ -39,8 +39,11 @@ export interface DiagnosisEvidence {
 export interface RankedCause {
   readonly causeId: CauseId;
   readonly name: string;
-  /** Share of all evidence, 0 to 1. */
-  readonly share: number;
+  /** Sum of what speaks for it, less what speaks against; more is stronger. */
+  readonly weight: number;
+  readonly strength: 'strong' | 'fair' | 'a hint';
+  /** What speaks against it. */
+  readonly against: readonly string[];
   readonly because: readonly string[];
   readonly survivesCopy: boolean;
   readonly cures: readonly string[];
@@ -57,7 +60,7 @@ type Say = (cause: CauseId, weight: number, because: string) => void;
 
 const surely = (b: Banded | null): number => (b === null ? 0 : Math.max(b.mm - b.plusMinusMm, 0));
 
-function pairSays(p: PairEvidence, show: (mm: number) => string, say: Say): void {
+function pairSays(p: PairEvidence, show: (mm: number) => string, say: Say, deny: Say): void {
   const [hole, pin] = [surely(p.holeOval), surely(p.pinOval)];
   const [holeName, pinName] = [p.holeName.toLowerCase(), p.pinName.toLowerCase()];
   if (hole > 0 && p.pinOval && p.pinOval.mm < ROUND_SHARE * p.holeOval!.mm)
@@ -71,20 +74,32 @@ function pairSays(p: PairEvidence, show: (mm: number) => string, say: Say): void
   const both = (p.holeWearMm ?? 0) > WORN_MM && (p.pinWearMm ?? 0) > WORN_MM;
   if (both && hole === 0 && pin === 0)
     say('dirt', 2, `${holeName} and ${pinName} are both worn evenly, by ${show(p.holeWearMm!)} and ${show(p.pinWearMm!)}`);
+  if (both && hole > 0 && pin > 0) say('ordinary-wear', 2, `${holeName} and ${pinName} are both worn, and neither is round`);
+  else if (both) say('ordinary-wear', 2, `${holeName} and ${pinName} wore together`);
+  if (both) deny('copied-small', 2, `${pinName} is worn too`);
+  if (hole === 0 && p.holeOval !== null) deny('load-one-way', 2, `${holeName} is round`);
   if (both) say('dry', 1, `${holeName} and ${pinName} are both worn`);
   if (p.playMm !== null && p.playMm > COPIED_PLAY_MM && (p.holeWearMm ?? 1) < WORN_MM && hole === 0)
     say('copied-small', 3, `${holeName} is as made and round, and yet there is ${show(p.playMm)} of play`);
 }
 
-/** Likely causes from the evidence, the likeliest first; empty when nothing speaks for any. */
+/** How strong the evidence is, in words: a single hint is never a certainty. */
+const strengthOf = (weight: number): RankedCause['strength'] => (weight >= STRONG ? 'strong' : weight >= FAIR ? 'fair' : 'a hint');
+const STRONG = 4;
+const FAIR = 2;
+
+/** Likely causes from the evidence, the strongest first; empty when nothing speaks for any. One fact counts once for a cause. */
 export function diagnose(e: DiagnosisEvidence): RankedCause[] {
-  const said = new Map<CauseId, { weight: number; because: string[] }>();
-  const say: Say = (cause, weight, because) => {
-    const there = said.get(cause) ?? { weight: 0, because: [] };
-    said.set(cause, { weight: there.weight + weight, because: [...there.because, because] });
+  const said = new Map<CauseId, Map<string, number>>();
+  const denied = new Map<CauseId, Map<string, number>>();
+  const put = (into: typeof said, cause: CauseId, weight: number, because: string): void => {
+    const there = into.get(cause) ?? new Map<string, number>();
+    into.set(cause, there.set(because, Math.max(there.get(because) ?? 0, weight)));
   };
+  const say: Say = (cause, weight, because) => put(said, cause, weight, because);
+  const deny: Say = (cause, weight, because) => put(denied, cause, weight, because);
   const show = (mm: number): string => formatWithUnit(mm, e.unit);
-  e.pairs.forEach((p) => pairSays(p, show, say));
+  e.pairs.forEach((p) => pairSays(p, show, say, deny));
   for (const s of e.seatsUnder) {
     say('spun-inner', 3, `${s.name.toLowerCase()}, a bearing’s seat, is ${show(s.underMm)} under what it was`);
     say('fit-lost', 1, `${s.name.toLowerCase()} has lost its fit`);
@@ -100,8 +115,19 @@ export function diagnose(e: DiagnosisEvidence): RankedCause[] {
   for (const id of e.findings)
     for (const [cause, weight] of Object.entries(FINDINGS[id].causes)) say(cause as CauseId, weight, FINDINGS[id].name.toLowerCase());
   for (const repair of e.faultyRepairs) say('earlier-repair', 4, `an earlier repair is the fault: ${repair}`);
-  const total = [...said.values()].reduce((s, x) => s + x.weight, 0);
+  const sumOf = (facts: Map<string, number> | undefined): number => [...(facts?.values() ?? [])].reduce((s, w) => s + w, 0);
   return [...said]
-    .map(([causeId, { weight, because }]) => ({ causeId, ...CAUSES[causeId], share: weight / total, because: [...new Set(because)] }))
-    .sort((p, q) => q.share - p.share);
+    .map(([causeId, facts]) => {
+      const weight = sumOf(facts) - sumOf(denied.get(causeId));
+      return {
+        causeId,
+        ...CAUSES[causeId],
+        weight,
+        strength: strengthOf(weight),
+        because: [...facts.keys()],
+        against: [...(denied.get(causeId)?.keys() ?? [])],
+      };
+    })
+    .filter((c) => c.weight > 0)
+    .sort((p, q) => q.weight - p.weight);
 }

@@ -49,11 +49,20 @@ it.each([
 it('takes a stepped key for a loose fit or a reversing load, both with their reason', () => {
   const ranked = diagnose(evidence({ findings: ['key-stepped'] }));
   expect(ranked.map((r) => r.causeId).sort()).toEqual(['loose-key', 'reversing']);
-  expect(ranked.reduce((s, r) => s + r.share, 0)).toBeCloseTo(1, 9);
+  // One thing that was seen is fair evidence, never a certainty.
+  expect(ranked.map((r) => r.strength)).toEqual(['fair', 'fair']);
   expect(ranked[0]!.because[0]).toContain('key stepped');
 });
 
 it('does not see an oval in what the readings cannot tell from round, and says nothing without evidence', () => {
   expect(diagnose(evidence({ pairs: [pair({ holeOval: { mm: 0.008, plusMinusMm: 0.01 } })] }))).toEqual([]);
   expect(diagnose(evidence({ bends: [{ name: 'Rod', totalMm: 0.01, plusMinusMm: 0.02 }] }))).toEqual([]);
+});
+
+it('counts one fact once, and hears what speaks against', () => {
+  const once = diagnose(evidence({ findings: ['ring-groove-ramped'] }))[0]!;
+  const twice = diagnose(evidence({ findings: ['ring-groove-ramped', 'ring-groove-ramped'] }))[0]!;
+  expect(twice.weight).toBe(once.weight);
+  const round = diagnose(evidence({ findings: ['tight-then-loose'], pairs: [pair({ holeOval: band(0.001) })] }));
+  expect(round.find((c) => c.causeId === 'load-one-way')).toBeUndefined();
 });

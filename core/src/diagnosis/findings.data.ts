@@ -92,6 +92,32 @@ export const FINDINGS = {
     causes: { 'shims-wrong': 4, 'spun-outer': 1 },
     routes: ['choose shims to a target'],
   },
+  'raceway-flaked': {
+    name: 'Raceway flaked or spalled',
+    causes: { 'bearing-fatigue': 4, overload: 1 },
+    routes: ['new bearing, and look at the load'],
+  },
+  'raceway-dents': {
+    name: 'Dents in the raceway at the pitch of the balls',
+    causes: { 'false-brinelling': 3, 'true-brinelling': 3 },
+    routes: ['new bearing, and what shook or struck it'],
+  },
+  'raceway-washboard': {
+    name: 'Fine grey washboard lines in the raceway',
+    causes: { 'current-through': 4 },
+    routes: ['new bearing, and lead the current past it'],
+  },
+  'rust-pits': { name: 'Rust pits, or chrome lifting', causes: { corrosion: 4 }, routes: ['new part', 'strip and rechrome by a plater'] },
+  'one-side-bearing': {
+    name: 'Bearing or seat worn on the side of a belt or an overhung wheel',
+    causes: { 'overhung-load': 4, misaligned: 1 },
+    routes: ['repair, and move the load in'],
+  },
+  'clamp-fretted': {
+    name: 'Clamped faces fretted, red dust',
+    causes: { 'loose-clamp': 4, 'fit-lost': 1 },
+    routes: ['dress the faces, new bolts, lock them'],
+  },
   'ring-gap': {
     name: 'Piston ring gap too big, bore tapered',
     causes: { dirt: 2, 'wear-out': 3 },

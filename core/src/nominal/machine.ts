@@ -20,6 +20,15 @@ export interface MachineBelief {
   readonly inch: number;
   /** Candidates of each feature, most probable first; empty where nothing was measured. */
   readonly byFeature: ReadonlyMap<string, readonly Weighed[]>;
+  /** Probability that a place was made to none of the listed sizes: a regrind, a maker's own decimal. The candidates share the rest. */
+  readonly noneOf: ReadonlyMap<string, number>;
+}
+
+/** Something else of the machine that tells its system: a thread's pitch, a key's width. */
+export interface UnitWitness {
+  readonly unit: LengthUnit;
+  /** How many times likelier it is on a machine of that system. */
+  readonly times: number;
 }
 
 /** How far evidence may stand from a candidate to be looked at, mm. */
@@ -29,6 +38,10 @@ const FOREIGN_SHARE = { any: 0.06, running: 0.06, thread: 0.12, seat: 0.5 } as c
 /** How sure it is that a pin and its hole, or two stretches of one turned size, were drawn alike. */
 const TWIN_SHARE = 0.9;
 const UNITS = ['in', 'mm'] as const;
+/** Share of places that were made to no listed size, spread evenly over the millimetres about them. */
+const NONE_SHARE = 0.08;
+/** A worn place tells less of it: its size lies anywhere under what it was. */
+const NONE_SHARE_WORN = 0.03;
 
 interface Scored {
   readonly feature: MachineFeature;
@@ -85,8 +98,14 @@ const under = (s: Scored, unit: LengthUnit): number =>
   (1 - foreign(s.feature)) * s.evidence[unit] + foreign(s.feature) * s.evidence[unit === 'in' ? 'mm' : 'in'];
 
 /** Belief in each unit from all features but some, prior in; sums to 1. */
-function unitBelief(all: readonly Scored[], without: ReadonlySet<string>, inchPrior: number): Record<LengthUnit, number> {
+function unitBelief(
+  all: readonly Scored[],
+  without: ReadonlySet<string>,
+  inchPrior: number,
+  witnesses: readonly UnitWitness[],
+): Record<LengthUnit, number> {
   const logs = { in: Math.log(inchPrior), mm: Math.log(1 - inchPrior) };
+  for (const w of witnesses) logs[w.unit] += Math.log(w.times);
   for (const s of all)
     if (s.scored.length && !without.has(s.feature.id)) for (const u of UNITS) logs[u] += Math.log(Math.max(under(s, u), 1e-300));
   const top = Math.max(logs.in, logs.mm);
@@ -107,20 +126,31 @@ function twinFactor(c: Candidate, twin: Scored): number {
  *
  * @param inchPrior probability that such a machine is inch before anything was measured, in (0, 1)
  */
-export function recoverMachine(features: readonly MachineFeature[], inchPrior: number): MachineBelief {
+export function recoverMachine(
+  features: readonly MachineFeature[],
+  inchPrior: number,
+  witnesses: readonly UnitWitness[] = [],
+): MachineBelief {
   const all = features.map(score);
   const byId = new Map(all.map((s) => [s.feature.id, s]));
   const byFeature = new Map<string, readonly Weighed[]>();
+  const noneOf = new Map<string, number>();
   for (const own of all) {
     const twins = own.feature.twinIds.flatMap((id) => byId.get(id) ?? []);
-    const belief = unitBelief(all, new Set([own.feature.id, ...own.feature.twinIds]), inchPrior);
-    const share = foreign(own.feature);
+    const belief = unitBelief(all, new Set([own.feature.id, ...own.feature.twinIds]), inchPrior, witnesses);
+    const outside = foreign(own.feature);
     const weighed = own.scored.map(({ candidate, likelihood: l }) => {
       const other = candidate.unit === 'in' ? 'mm' : 'in';
-      const unit = (1 - share) * belief[candidate.unit] + share * belief[other];
+      const unit = (1 - outside) * belief[candidate.unit] + outside * belief[other];
       return { candidate, score: unit * candidate.weight * l * twins.reduce((p, t) => p * twinFactor(candidate, t), 1) };
     });
-    const total = weighed.reduce((s, w) => s + w.score, 0);
+    const listed = weighed.reduce((s, w) => s + w.score, 0);
+    const share = own.feature.land ? NONE_SHARE : NONE_SHARE_WORN;
+    // Each twin, drawn to no listed size either, is explained as anything is.
+    const twinsAnyhow = twins.reduce((p, t) => p * (t.scored.length ? (t.evidence.in + t.evidence.mm) / 2 : 1), 1);
+    const none = own.scored.length ? (share / (2 * SEARCH_MM)) * twinsAnyhow : 0;
+    const total = listed + none;
+    noneOf.set(own.feature.id, total > 0 ? none / total : 0);
     byFeature.set(
       own.feature.id,
       weighed
@@ -129,5 +159,5 @@ export function recoverMachine(features: readonly MachineFeature[], inchPrior: n
         .sort((p, q) => q.probability - p.probability),
     );
   }
-  return { inch: unitBelief(all, new Set(), inchPrior).in, byFeature };
+  return { inch: unitBelief(all, new Set(), inchPrior, witnesses).in, byFeature, noneOf };
 }

@@ -25,16 +25,16 @@ const zones = (text: string): ZoneShare[] =>
 /** ISO 286 zones by side and use, with the share of parts made to each. */
 const METRIC: Readonly<Record<Side, Readonly<Record<Use, readonly ZoneShare[]>>>> = {
   outside: {
-    running: zones('f7:0.45 h7:0.25 g6:0.2 h9:0.1'),
+    running: zones('f7:0.36 h7:0.2 g6:0.16 e8:0.1 h9:0.1 h11:0.08'),
     seat: zones('k6:0.45 j6:0.2 h6:0.25 m6:0.1'),
     thread: zones('h9:1'),
-    any: zones('f7:0.35 h7:0.25 g6:0.15 k6:0.15 h9:0.1'),
+    any: zones('f7:0.29 h7:0.2 g6:0.13 k6:0.13 e8:0.08 h9:0.1 h11:0.07'),
   },
   inside: {
-    running: zones('H7:0.75 H8:0.25'),
+    running: zones('H7:0.63 H8:0.2 H11:0.07 F8:0.1'),
     seat: zones('H7:0.7 J7:0.1 M7:0.1 N7:0.1'),
     thread: zones('H9:1'),
-    any: zones('H7:0.75 H8:0.2 M7:0.05'),
+    any: zones('H7:0.63 H8:0.17 M7:0.05 H11:0.07 F8:0.08'),
   },
 };
 
@@ -46,6 +46,7 @@ const INCH: Readonly<Record<Side, Readonly<Record<Use, readonly (readonly [from:
         [-0.002, -0.0005, 0.6, 'running size'],
         [-0.001, 0, 0.25, 'nominal, minus'],
         [-0.004, -0.002, 0.15, 'loose running size'],
+        [-0.006, -0.004, 0.03, 'bright bar'],
       ],
       seat: [
         [0, 0.0006, 0.6, 'bearing seat'],

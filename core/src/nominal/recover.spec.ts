@@ -1,7 +1,8 @@
 import { candidatesBetween } from './candidates';
 import { wearDensity } from './likelihood';
 import { recoverNominal, recoverNominals } from './recover';
-import { machineScore } from './worn-machines';
+import { normalDraws, seededRandom } from '../proof';
+import { machineScore, wornMachine } from './worn-machines';
 
 const first = (r: ReturnType<typeof recoverNominal>): string => r.ranked[0]!.name;
 
@@ -49,7 +50,7 @@ describe('what was it?', () => {
 
   it('gives probabilities that sum to one, and none without evidence', () => {
     const r = recoverNominal({ side: 'inside', land: null, worn: { sizeMm: 40.16, uMm: 0.008 } });
-    expect(r.ranked.reduce((s, x) => s + x.probability, 0)).toBeCloseTo(1, 9);
+    expect(r.ranked.reduce((s, x) => s + x.probability, r.none)).toBeCloseTo(1, 9);
     expect(recoverNominal({ side: 'inside', land: null, worn: null }).ranked).toEqual([]);
   });
 });
@@ -129,5 +130,49 @@ describe('100 worn machines made by a seeded die: inch, metric and mixed', () =>
   it('without any land the app says that it cannot tell', () => {
     expect(score.landless).toBe(100);
     expect(score.admitted).toBe(100);
+  });
+});
+
+describe('what is called told', () => {
+  it('is right in 95 of 100', () => {
+    let [told, right] = [0, 0];
+    for (let seed = 1; seed <= 250; seed++) {
+      const { features, truthMm } = wornMachine(seed, true);
+      const found = recoverNominals(features, 0.5).byFeature;
+      for (const f of features) {
+        const r = found.get(f.id)!;
+        if (!r.canTell) continue;
+        told++;
+        if (Math.abs(r.ranked[0]!.sizeMm - truthMm.get(f.id)!) < 1e-6) right++;
+      }
+    }
+    expect(told).toBeGreaterThan(200);
+    expect(right / told).toBeGreaterThanOrEqual(0.95);
+  });
+
+  it('is hardly ever a size that is in no list: a regrind, a quarter millimetre, a maker’s own decimal', () => {
+    const uniform = seededRandom(77);
+    const normal = normalDraws(uniform);
+    let told = 0;
+    const sizes = 300;
+    for (let i = 0; i < sizes; i++) {
+      const sizeMm = 15 + 45 * uniform();
+      const r = recoverNominal({ side: 'outside', land: { sizeMm: sizeMm + 0.003 * normal(), uMm: 0.003 }, worn: null });
+      if (r.canTell) told++;
+    }
+    expect(told / sizes).toBeLessThanOrEqual(0.1);
+  });
+
+  it('names none of the listed sizes where none fits', () => {
+    const r = recoverNominal({ side: 'outside', land: { sizeMm: 37.12, uMm: 0.002 }, worn: null });
+    expect(r.none).toBeGreaterThan(0.5);
+    expect(r.note).toContain('None of the listed sizes');
+  });
+
+  it('hears a thread: its pitch tells inch from metric for the whole machine', () => {
+    const unclear = [{ id: 'it', side: 'outside' as const, land: { sizeMm: 19.0, uMm: 0.002 }, worn: null, twinIds: [] }];
+    const belief = (unit: 'in' | 'mm'): number => recoverNominals(unclear, 0.5, [{ unit, times: 12 }]).inch;
+    expect(belief('in')).toBeGreaterThan(0.9 * recoverNominals(unclear, 0.5).inch);
+    expect(belief('in')).toBeGreaterThan(belief('mm') + 0.3);
   });
 });

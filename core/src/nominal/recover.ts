@@ -1,6 +1,6 @@
 import { formatLength, type LengthUnit } from '../quantity';
 import type { NominalEvidence } from './likelihood';
-import { recoverMachine, type MachineBelief, type MachineFeature, type Weighed } from './machine';
+import { recoverMachine, type MachineBelief, type MachineFeature, type UnitWitness, type Weighed } from './machine';
 import { bandFor, madeBands, type MadeBand } from './made';
 import type { Side } from '../readings';
 
@@ -23,8 +23,10 @@ export interface DecidingReading {
 }
 
 export interface RecoveredNominal {
-  /** Most probable first; probabilities of the whole list sum to 1. */
+  /** Most probable first; their probabilities and that of none sum to 1. */
   readonly ranked: readonly RankedNominal[];
+  /** Probability that it was made to none of them. */
+  readonly none: number;
   /** False when the evidence cannot tell the first two apart. */
   readonly canTell: boolean;
   readonly note: string;
@@ -32,8 +34,8 @@ export interface RecoveredNominal {
   readonly deciding: DecidingReading | null;
 }
 
-/** Below this share of the first, the second is told apart. Without a land nothing is: how much a part wore is no witness. */
-const TELLING_RATIO = 1 / 3;
+/** What is called told must be right in 95 of 100. Without a land nothing is: how much a part wore is no witness. */
+const TOLD = 0.95;
 /** An outside mic in a careful hand, k = 1, mm: what a deciding reading would be taken with. */
 const FINE_MM = 0.002;
 /** Two sizes nearer than this many of its uncertainties need something else than a finer reading. */
@@ -41,6 +43,8 @@ const SEPARABLE = 4;
 /** Candidates further down the list are not explained. */
 const MOST_REASONED = 8;
 const INCH_TO_TELL = 0.9;
+/** From this on the first is said to be the most likely, not one of two that cannot be told apart. */
+const MOST_LIKELY = 0.75;
 
 const show = (mm: number, unit: LengthUnit): string => formatLength(mm, unit, unit === 'mm' ? 3 : 4);
 
@@ -55,7 +59,7 @@ function wornWords(sizeMm: number, side: Side, band: MadeBand, unit: LengthUnit)
   const [over, under] = [sizeMm - band.highMm, band.lowMm - sizeMm];
   const [gone, grown] = side === 'outside' ? [under, over] : [over, under];
   if (gone > 0) return `means at least ${show(gone, unit)} of wear`;
-  if (grown > 0) return `worn place stands ${show(grown, unit)} on the wrong side: deposit or burr?`;
+  if (grown > 0) return `worn place stands ${show(grown, unit)} on the wrong side of it: deposit, burr, or made so?`;
   return `its least worn place is still within ${band.words}`;
 }
 
@@ -83,14 +87,18 @@ function reasonsFor(w: Weighed, f: MachineFeature, twins: readonly MachineFeatur
   return said;
 }
 
-function noteFor(land: 'own' | 'twin' | 'none', canTell: boolean, ranked: readonly Weighed[]): string {
+function noteFor(land: 'own' | 'twin' | 'none', canTell: boolean, ranked: readonly Weighed[], none: number): string {
   if (ranked.length === 0) return 'Nothing measured yet.';
+  if (none > ranked[0]!.probability)
+    return 'None of the listed sizes: a regrind, or the maker’s own. Type what it was where a drawing tells.';
   if (canTell) return land === 'own' ? 'The unworn land tells.' : 'The unworn land that belongs to it tells.';
   const [first, second] = ranked;
   const pair = second ? `${first!.candidate.name} and ${second.candidate.name}` : first!.candidate.name;
   return land === 'none'
     ? `Without an unworn land ${pair} cannot be told apart: look for a place that never ran.`
-    : `These readings cannot tell ${pair} apart.`;
+    : ranked[0]!.probability >= MOST_LIKELY
+      ? `Most likely ${first!.candidate.name}, not sure enough to call it told.`
+      : `These readings cannot tell ${pair} apart.`;
 }
 
 function decidingFor(f: MachineFeature, ranked: readonly Weighed[], land: 'own' | 'twin' | 'none'): DecidingReading | null {
@@ -113,14 +121,16 @@ function decidingFor(f: MachineFeature, ranked: readonly Weighed[], land: 'own' 
 export function recoverNominals(
   features: readonly MachineFeature[],
   inchPrior: number,
+  witnesses: readonly UnitWitness[] = [],
 ): { readonly inch: number; readonly byFeature: ReadonlyMap<string, RecoveredNominal> } {
-  const belief = recoverMachine(features, inchPrior);
+  const belief = recoverMachine(features, inchPrior, witnesses);
   const byFeature = new Map<string, RecoveredNominal>();
   for (const f of features) {
     const weighed = belief.byFeature.get(f.id)!;
     const twins = f.twinIds.flatMap((id) => features.find((o) => o.id === id) ?? []);
     const land = f.land ? 'own' : twins.some((t) => t.land) ? 'twin' : 'none';
-    const canTell = land !== 'none' && weighed.length > 0 && (weighed[1]?.probability ?? 0) < TELLING_RATIO * weighed[0]!.probability;
+    const none = belief.noneOf.get(f.id) ?? 0;
+    const canTell = land !== 'none' && weighed.length > 0 && weighed[0]!.probability >= TOLD;
     byFeature.set(f.id, {
       ranked: weighed.map((w, i) => ({
         sizeMm: w.candidate.sizeMm,
@@ -132,8 +142,9 @@ export function recoverNominals(
         probability: w.probability,
         reasons: i < MOST_REASONED ? reasonsFor(w, f, twins, belief) : [],
       })),
+      none,
       canTell,
-      note: noteFor(land, canTell, weighed),
+      note: noteFor(land, canTell, weighed, none),
       deciding: canTell ? null : decidingFor(f, weighed, land),
     });
   }

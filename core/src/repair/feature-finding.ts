@@ -1,5 +1,7 @@
 import { keeper } from '../kept';
-import { recoverNominals, type MachineFeature, type RecoveredNominal } from '../nominal';
+import { B17_1_ROWS, DIN6885_ROWS } from '../keys';
+import { recoverNominals, type MachineFeature, type RecoveredNominal, type UnitWitness } from '../nominal';
+import { MM_PER_INCH } from '../quantity';
 import {
   FEATURE_KINDS,
   isDiameter,
@@ -99,7 +101,7 @@ function evidenceOf(m: Measured, all: readonly Measured[]): MachineFeature {
   };
 }
 
-const NOT_MEASURED: RecoveredNominal = { ranked: [], canTell: false, note: 'Nothing measured yet.', deciding: null };
+const NOT_MEASURED: RecoveredNominal = { ranked: [], none: 0, canTell: false, note: 'Nothing measured yet.', deciding: null };
 
 /** All that follows from a place's own readings, worked out once while they stay as they are. */
 interface OwnFinding {
@@ -189,6 +191,23 @@ function byFeature(live: readonly ReadingRecord[]): Map<string, ReadingRecord[]>
   return found;
 }
 
+/** An original thread of one system is hardly found on a machine of the other; a key is, now and then. */
+const THREAD_TIMES = 12;
+const KEY_TIMES = 4;
+/** A key's width this near to a listed one is one of it, mm. */
+const KEY_WIDTH_MM = 0.06;
+
+/** What a thread or a key tells of the machine's system, where it can be of one alone. */
+function unitWitness({ feature }: Measured, { thread, values }: OwnFinding): UnitWitness[] {
+  const units = new Set(thread?.answer?.matches.map((m) => m.thread.unit));
+  if (units.size === 1) return [{ unit: [...units][0]!, times: THREAD_TIMES }];
+  const width = feature.kind === 'key' || feature.kind === 'keyseat' ? values.find((v) => v.quantity === 'width')?.mean.value : undefined;
+  if (width === undefined) return [];
+  const near = (listed: number): boolean => Math.abs(width - listed) <= KEY_WIDTH_MM;
+  const [mm, inch] = [DIN6885_ROWS.some((r) => near(r[2])), B17_1_ROWS.some((r) => near(r[2] * MM_PER_INCH))];
+  return mm === inch ? [] : [{ unit: mm ? 'mm' : 'in', times: KEY_TIMES }];
+}
+
 const NONE: readonly ReadingRecord[] = [];
 
 /** Findings of all places of a job, in the sheet's order. */
@@ -205,6 +224,7 @@ export function featureFindings(sheet: JobSheet, live: readonly ReadingRecord[],
   const nominals = recoverNominals(
     sized.map((m) => evidenceOf(m, sized)),
     INCH_PRIOR[unit],
+    measured.flatMap((m) => unitWitness(m, ownFinding(m, sheet, shop))),
   ).byFeature;
   return measured.map((m) => finding(m, nominals.get(m.feature.id) ?? NOT_MEASURED, sheet, shop));
 }

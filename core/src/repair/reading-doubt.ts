@@ -60,10 +60,19 @@ const HEAT_SHARE = 0.0006;
 const SCALE_TIMES = 8;
 const MOST_INSTRUMENTS = 2;
 
+/** As many decimals as show the number whole, at least those that were typed. */
+function wholeDecimals(mm: number, unit: LengthUnit, atLeast: number): number {
+  const value = toUnit(mm, unit);
+  let decimals = Math.max(atLeast, unit === 'mm' ? 2 : 3);
+  while (decimals < MOST_DECIMALS && Math.abs(value - Number(value.toFixed(decimals))) > 1e-7) decimals++;
+  return decimals;
+}
+const MOST_DECIMALS = 5;
+
 const takeIt = ({ mm, why }: Slip, unit: LengthUnit, decimals: number): Offer => ({
   kind: 'take',
   valueMm: mm,
-  words: `Take ${formatLength(mm, unit, Math.max(decimals, unit === 'mm' ? 2 : 3))} ${unit} (${why})`,
+  words: `Take ${formatLength(mm, unit, wholeDecimals(mm, unit, decimals))} ${unit} (${why})`,
 });
 
 function doubtRange(i: DoubtInput): ReadingDoubt | null {
@@ -82,7 +91,7 @@ function doubtRange(i: DoubtInput): ReadingDoubt | null {
   return {
     message: `${instrument.name} cannot show ${formatWithUnit(valueMm, unit, i.decimals)}: which instrument, or which size?`,
     offers: [
-      ...meant.slice(0, 1).map((s) => takeIt(s, unit, i.decimals + (s.why === 'thou' ? 3 : 0))),
+      ...meant.slice(0, 1).map((s) => takeIt(s, unit, i.decimals)),
       ...others.map((o): Offer => ({ kind: 'instrument', instrumentId: o.id, words: `It was ${o.name}` })),
       { kind: 'keep', words: `${KEEP}, as a caliper would` },
     ],
@@ -153,7 +162,7 @@ function doubtFirst(i: DoubtInput): ReadingDoubt | null {
   if (!slip) return null;
   return {
     message: `${formatWithUnit(i.valueMm, i.unit, i.decimals)} on a part of ${formatWithUnit(Math.max(...i.scaleMm), i.unit)}?`,
-    offers: [takeIt(slip, i.unit, i.decimals + (slip.why === 'thou' ? 3 : 0)), { kind: 'keep', words: KEEP }],
+    offers: [takeIt(slip, i.unit, i.decimals), { kind: 'keep', words: KEEP }],
   };
 }
 

@@ -79,10 +79,6 @@ export class Diagnosis {
     return because.slice(0, SHOWN_REASONS).join('; ') + more;
   }
 
-  protected percent(share: number): string {
-    return `${Math.round(share * 100)} %`;
-  }
-
   protected add(): void {
     const value: FindingChoice = {
       findingId: this.findingId(),
