@@ -93,7 +93,7 @@ it('stands in the way of an act that would destroy what is not on record, and yi
   await page.sees('Faced: Grease nipple up');
   await page.click('Point of no return');
   await page.click('Measure it: Gland bore');
-  await page.until('the line', async () => (await line.where()).startsWith('Gland bore, 36'));
+  await page.until('the line', async () => (await line.where()).startsWith('Gland bore at 36'));
   await line.takeAll(['40.131', '40.128', '40.127', '40.129']);
   await page.click('Strip');
   await page.click('Point of no return');

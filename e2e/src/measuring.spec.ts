@@ -80,7 +80,7 @@ it('takes readings of the simulated gauge by key, spot after spot', async () => 
   }
   for (const text of await boreTexts()) expect(text).toMatch(/^(29|30)\.\d{3} mm$/);
   expect(await focused()).toBe('reading');
-  await page.sees('Old bore, 30 mm in, 45°');
+  await page.sees('Old bore at 30 mm, 45°');
 });
 
 it('says that the line to the gauge is lost, calls again by itself, and doubles no reading', async () => {
@@ -128,7 +128,7 @@ it('puts two instruments that disagree side by side, and goes on once somebody s
 it('keeps what is typed while the line is down for a minute, and sends it when it is back', async () => {
   const { page, line } = tomas;
   await page.click('Gland bore');
-  await page.until('the line', async () => (await line.where()).startsWith('Gland bore, 36'));
+  await page.until('the line', async () => (await line.where()).startsWith('Gland bore at 36'));
   const count = async (): Promise<number> => (await shop.query(`select 1 from readings where text like '40.13%'`)).length;
   await tomas.browser.offline(true);
   for (const text of ['40.131', '40.132', '40.133']) {

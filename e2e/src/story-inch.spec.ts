@@ -66,15 +66,15 @@ it('is stripped: a spindle with a land and a track, and the bush it runs in', as
 it('is measured on the reading line, which moves on and asks about a slip', async () => {
   const { page, line } = tomas;
   await page.click('Measure');
-  await page.until('the line at the land', async () => (await line.where()) === 'Land, 0.25 in in, 0°');
+  await page.until('the line at the land', async () => (await line.where()) === 'Land at 0.25 in, 0°');
   await line.takeAll(['.7492', '.7492']);
-  expect(await line.where()).toBe('Track, 2 in in, 0°');
+  expect(await line.where()).toBe('Track at 2 in, 0°');
   await line.take('.7410');
   await line.type('7.412');
   await page.keys('\uE007');
   await page.sees('cannot show 7.412 in');
   await page.click('Take 0.7412');
-  await page.until('the line at the bore', async () => (await line.where()) === 'Bush bore, 0.5 in in, 0°');
+  await page.until('the line at the bore', async () => (await line.where()) === 'Bush bore at 0.5 in, 0°');
   await line.takeAll(['.7524', '.7522', '.7520', '.7522', '.7524', '.7522', '.7520', '.7522']);
   await page.sees('All planned readings are in.');
   await page.click('Bush bore');

@@ -146,7 +146,7 @@ it('takes the last thing back with Ctrl + Z and keeps it on record', async () =>
   const { page } = ines;
   await station(3);
   await press('Bore');
-  await tabTo('Bore, 20 mm in, 0°');
+  await tabTo('Bore at 20 mm, 0°');
   await take('40.29');
   await page.sees('Take back: reading 40.29');
   await page.driver.actions().keyDown(Key.CONTROL).sendKeys('z').keyUp(Key.CONTROL).perform();

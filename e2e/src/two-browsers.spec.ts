@@ -18,10 +18,10 @@ it("shows one's reading on the other's screen", async () => {
   await tomas.open('Sprayer pump shaft', 'measure');
   await ines.open('Sprayer pump shaft', 'measure');
   await ines.page.sees('Seal track');
-  await tomas.page.until('the line', async () => (await tomas.line.where()).startsWith('Seal track, 71 mm'));
+  await tomas.page.until('the line', async () => (await tomas.line.where()).startsWith('Seal track at 71 mm'));
   await tomas.line.take('19.903');
   await ines.page.sees('19.903');
-  await ines.page.until('the line to move on here too', async () => (await ines.line.where()).startsWith('Seal track, 71 mm in, 90°'));
+  await ines.page.until('the line to move on here too', async () => (await ines.line.where()).startsWith('Seal track at 71 mm, 90°'));
 });
 
 it('lets nobody overwrite the other unseen, and loses neither', async () => {

@@ -20,8 +20,13 @@ export function formatLength(mm: number, unit: LengthUnit, decimals = USUAL_DECI
 /** A length with its unit: `0.7500 in`. */
 export const formatWithUnit = (mm: number, unit: LengthUnit, decimals?: number): string => `${formatLength(mm, unit, decimals)} ${unit}`;
 
-/** A place along a part as short text: `5`, `12.5`, `0.197`. */
+/** Lines on an inch of a rule: a place on one is shown whole. */
+const RULE_LINES = 32;
+
+/** A place along a part as short text: `5`, `12.5`, `0.197`, `0.0625`. */
 export function formatPlace(mm: number, unit: LengthUnit): string {
+  const lines = toUnit(mm, unit) * RULE_LINES;
+  if (unit === 'in' && Math.abs(lines - Math.round(lines)) < 1e-6) return String(Math.round(lines) / RULE_LINES);
   const text = formatLength(mm, unit, COARSE_DECIMALS[unit]);
   return text.includes('.') ? text.replace(/\.?0+$/, '') : text;
 }

@@ -208,7 +208,7 @@ describe('two instruments', () => {
 
 describe('the measuring plan by suspicion', () => {
   const plan = (more: Partial<PlanInput>) =>
-    planFor({ kind: 'diameter', side: 'inside', startMm: 0, lengthMm: 60, suspicions: [], ...more });
+    planFor({ kind: 'diameter', side: 'inside', startMm: 0, lengthMm: 60, suspicions: [], unit: 'mm', ...more });
 
   it('reaches for two points where an oval is suspected, for three where lobes are', () => {
     expect(plan({ suspicions: ['oval'] }).clocksDeg).toEqual([0, 45, 90, 135]);
@@ -221,7 +221,7 @@ describe('the measuring plan by suspicion', () => {
     expect(plan({ suspicions: ['tapered'] }).stationsMm).toHaveLength(5);
     expect(plan({ kind: 'straightness', lengthMm: 400 }).stationsMm).toHaveLength(7);
     expect(plan({ kind: 'straightness' }).instruments).toEqual(['indicator']);
-    expect(plan({ side: 'outside', suspicions: ['seal-groove'] }).stationsMm).toEqual([3, 26, 30, 34, 57]);
+    expect(plan({ side: 'outside', suspicions: ['seal-groove'] }).stationsMm).toEqual([5, 25, 30, 35, 55]);
   });
 
   it('says why, and where the unworn land may be', () => {

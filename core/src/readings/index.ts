@@ -6,7 +6,7 @@ export {
   USUAL_TEMP_UNCERTAINTY_K,
   type Temperatures,
 } from './temperature';
-export { INSTRUMENT_KINDS, type InstrumentKind, type InstrumentKindRow, type Reads } from './instruments.data';
+export { INSTRUMENT_KINDS, unitShownBy, type InstrumentKind, type InstrumentKindRow, type Reads } from './instruments.data';
 export { commonMm, scatterMm, SCATTER_SHARE, type DiameterReading, type Side } from './diameter-reading';
 export { curveAt, fitHarmonics, K95, K95_VECTOR, ordersAllowed, type ClockPoint, type HarmonicFit, type Wave } from './harmonics';
 export { fitLobes, V_BLOCKS_DEG, vBlockFactor, vBlockSees, type LobeFit } from './v-block';
@@ -18,7 +18,6 @@ export { fitTaper, type Taper } from './taper';
 export { analyseShape, expand95, uncertaintyParts, type Shape, type UncertaintyParts } from './shape';
 export {
   defaultClocks,
-  defaultStations,
   FOUR_CLOCKS,
   nextSpot,
   openSpots,

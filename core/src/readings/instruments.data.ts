@@ -34,6 +34,7 @@ export const INSTRUMENT_KINDS = {
   },
   'telescoping-gauge': {
     name: 'Telescoping gauge and mic',
+    carried: true,
     outsideMm: 0.012,
     insideMm: 0.012,
     decimals: { mm: 3, in: 4 },
@@ -70,6 +71,8 @@ export const INSTRUMENT_KINDS = {
 
 export interface InstrumentKindRow {
   readonly name: string;
+  /** It has no scale of its own: its size is carried to whichever mic is at hand. */
+  readonly carried?: true;
   readonly outsideMm: number;
   readonly insideMm: number;
   readonly decimals: Readonly<Record<LengthUnit, number>>;
@@ -79,3 +82,9 @@ export interface InstrumentKindRow {
 }
 
 export type InstrumentKind = keyof typeof INSTRUMENT_KINDS;
+
+/** Unit of the numbers that it shows, which a bare number typed from it is in; null where another instrument shows them. */
+export const unitShownBy = (i: { readonly kind: InstrumentKind; readonly unit: LengthUnit }): LengthUnit | null => {
+  const kind: InstrumentKindRow = INSTRUMENT_KINDS[i.kind];
+  return kind.carried ? null : i.unit;
+};

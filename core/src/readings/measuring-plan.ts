@@ -1,6 +1,7 @@
 import type { Side } from './diameter-reading';
 import { FEATURE_KINDS, isDiameter, isIndicator, type FeatureKind, type Quantity } from './feature-kinds.data';
 import type { InstrumentKind } from './instruments.data';
+import { fromUnit, type LengthUnit } from '../quantity';
 
 /** One place to measure: where along the component, in which direction, and what is read there. */
 export interface Spot {
@@ -26,13 +27,36 @@ const EDGE_MM = 3;
 /** A lip wears a groove about this wide. */
 const LIP_MM = 2;
 
-const half = (mm: number): number => Math.round(mm * 2) / 2;
+/** What a rule shows, coarsest first: stations are set off with one. */
+const RULE_STEPS: Readonly<Record<LengthUnit, readonly number[]>> = { mm: [5, 1, 0.5], in: [1 / 4, 1 / 8, 1 / 16, 1 / 32] };
+/** A station moves to a line of the rule by this share of the feature's length at most, and by this, mm. */
+const MOVE_SHARE = 1 / 12;
+const MOST_MOVE_MM = 2.5;
 
-/** Stations near both ends and in the middle; a short feature gets fewer. Whole or half millimetres. */
-export function defaultStations(startMm: number, lengthMm: number): number[] {
+interface Span {
+  readonly startMm: number;
+  readonly lengthMm: number;
+}
+
+/** Stations on the coarsest lines of a rule that keep them apart, inside the feature and near where they should be. */
+function onRule(idealMm: readonly number[], { startMm, lengthMm }: Span, unit: LengthUnit): number[] {
+  const most = Math.min(lengthMm * MOVE_SHARE, MOST_MOVE_MM) + 1e-9;
+  const inside = (mm: number): boolean => mm > startMm && mm < startMm + lengthMm;
+  // Half way between two lines goes to the one nearer the middle, so that both ends are alike.
+  const nearest = (mm: number, stepMm: number): number =>
+    mm < startMm + lengthMm / 2 ? Math.round(mm / stepMm) : -Math.round(-mm / stepMm);
+  const snapped = RULE_STEPS[unit].map((step) => idealMm.map((mm) => fromUnit(nearest(mm, fromUnit(step, unit)) * step, unit)));
+  const good = snapped.find(
+    (at) => new Set(at).size === idealMm.length && at.every((mm, i) => inside(mm) && Math.abs(mm - idealMm[i]!) <= most),
+  );
+  return good ?? idealMm.map((mm) => Math.round(mm * 100) / 100);
+}
+
+/** Near both ends and in the middle; a short feature gets fewer. */
+function endsAndMiddle({ startMm, lengthMm }: Span): number[] {
   const edge = Math.min(EDGE_MM, lengthMm / 4);
   const at = lengthMm < 8 ? [0.5] : lengthMm < 16 ? [edge / lengthMm, 1 - edge / lengthMm] : [edge / lengthMm, 0.5, 1 - edge / lengthMm];
-  return at.map((f) => half(startMm + f * lengthMm));
+  return at.map((f) => startMm + f * lengthMm);
 }
 
 /** A hole is taken in four directions, an outside in two: add 45° and 135° when they differ. */
@@ -55,25 +79,30 @@ export interface PlanInput {
   readonly startMm: number;
   readonly lengthMm: number;
   readonly suspicions: readonly Suspicion[];
+  /** Whose rule the stations are set off with. */
+  readonly unit: LengthUnit;
 }
 
-const evenly = (startMm: number, lengthMm: number, count: number): number[] => {
+const evenly = ({ startMm, lengthMm }: Span, count: number): number[] => {
   const edge = Math.min(EDGE_MM, lengthMm / 8);
-  return Array.from({ length: count }, (_, i) => half(startMm + edge + (i * (lengthMm - 2 * edge)) / (count - 1)));
+  return Array.from({ length: count }, (_, i) => startMm + edge + (i * (lengthMm - 2 * edge)) / (count - 1));
 };
 
-function stationsFor({ kind, startMm, lengthMm, suspicions }: PlanInput): number[] {
+function idealStations(place: PlanInput): number[] {
+  const { kind, startMm, lengthMm, suspicions } = place;
   const has = (s: Suspicion): boolean => suspicions.includes(s);
-  if (!FEATURE_KINDS[kind].grid) return [half(startMm + lengthMm / 2)];
-  if (kind === 'straightness' || has('bent')) return [...new Set(evenly(startMm, lengthMm, lengthMm < 60 ? 3 : lengthMm < 200 ? 5 : 7))];
-  if (kind === 'lobes' || kind === 'run-out') return [half(startMm + lengthMm / 2)];
+  const middle = startMm + lengthMm / 2;
+  if (!FEATURE_KINDS[kind].grid) return [middle];
+  if (kind === 'straightness' || has('bent')) return evenly(place, lengthMm < 60 ? 3 : lengthMm < 200 ? 5 : 7);
+  if (kind === 'lobes' || kind === 'run-out') return [middle];
+  // Three in the track, one at each end where there is room beside it.
   if (has('seal-groove')) {
-    const middle = startMm + lengthMm / 2;
-    const run = [middle - 2 * LIP_MM, middle, middle + 2 * LIP_MM].map(half);
-    return [...new Set([...evenly(startMm, lengthMm, 3), ...run])].sort((p, q) => p - q);
+    const run = [middle - 2 * LIP_MM, middle, middle + 2 * LIP_MM].filter((mm) => mm > startMm && mm < startMm + lengthMm);
+    const ends = evenly(place, 2).filter((mm) => Math.abs(mm - middle) > 3 * LIP_MM);
+    return [...ends, ...run].sort((p, q) => p - q);
   }
-  if (kind === 'taper' || has('tapered')) return [...new Set(evenly(startMm, lengthMm, lengthMm < 16 ? 3 : 5))];
-  return defaultStations(startMm, lengthMm);
+  if (kind === 'taper' || has('tapered')) return evenly(place, lengthMm < 16 ? 3 : 5);
+  return endsAndMiddle(place);
 }
 
 function clocksFor({ kind, side, suspicions }: PlanInput): number[] {
@@ -117,7 +146,7 @@ const UNWORN: Readonly<Record<Side, string>> = {
 export function planFor(input: PlanInput): MeasuringPlan {
   const why = input.suspicions.map((s) => WHY[s]);
   return {
-    stationsMm: stationsFor(input),
+    stationsMm: onRule(idealStations(input), input, input.unit),
     clocksDeg: clocksFor(input),
     instruments: instrumentsFor(input),
     why: why.length

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import type { DiameterReading } from './diameter-reading';
-import { nextSpot, plannedSpots, defaultStations } from './measuring-plan';
+import { nextSpot, planFor, plannedSpots, type Suspicion } from './measuring-plan';
 import { doubtReading } from './doubt/plausible';
 import { analyseSection } from './section';
 import { analyseShape, expand95 } from './shape';
@@ -125,9 +125,36 @@ describe('the measuring plan', () => {
     expect(nextSpot(planned, planned)).toBeNull();
   });
 
-  it('stays off the edges', () => {
-    expect(defaultStations(36, 54)).toEqual([39, 63, 87]);
-    expect(defaultStations(0, 6)).toEqual([3]);
+  const stations = (startMm: number, lengthMm: number, unit: 'mm' | 'in', suspicions: Suspicion[] = []): readonly number[] =>
+    planFor({ kind: 'diameter', side: 'outside', startMm, lengthMm, suspicions, unit }).stationsMm;
+
+  it('stays off the edges, on whole lines of a rule', () => {
+    expect(stations(36, 54, 'mm')).toEqual([40, 65, 85]);
+    expect(stations(0, 40, 'mm')).toEqual([5, 20, 35]);
+    expect(stations(0, 12, 'mm')).toEqual([3, 9]);
+    expect(stations(0, 6, 'mm')).toEqual([3]);
+    expect(stations(0, 1, 'mm')).toEqual([0.5]);
+  });
+
+  it('sets stations of an inch job off in parts of an inch', () => {
+    const inches = (of: readonly number[]): number[] => of.map((mm) => Math.round((mm / 25.4) * 1e6) / 1e6);
+    expect(inches(stations(0, 38.1, 'in'))).toEqual([0.125, 0.75, 1.375]);
+    expect(inches(stations(0, 8 * 25.4, 'in'))).toEqual([0.125, 4, 7.875]);
+    expect(inches(stations(25.4, 12.7, 'in'))).toEqual([1.125, 1.375]);
+  });
+
+  it('keeps every station inside the feature, apart from the others and within reach of where it should be, whatever the place', () => {
+    for (const unit of ['mm', 'in'] as const)
+      for (const suspicions of [[], ['tapered'], ['bent'], ['seal-groove']] as const)
+        for (let n = 0; n < 400; n++) {
+          const startMm = (n * 7.31) % 90;
+          const lengthMm = 0.4 + ((n * 13.7) % 300);
+          const at = stations(startMm, lengthMm, unit, [...suspicions]);
+          expect(at.length).toBeGreaterThan(0);
+          expect(new Set(at).size).toBe(at.length);
+          expect(at).toEqual([...at].sort((p, q) => p - q));
+          expect(at.every((mm) => mm > startMm && mm < startMm + lengthMm)).toBe(true);
+        }
   });
 });
 
@@ -137,7 +164,7 @@ describe('an implausible reading is asked about', () => {
     [inch(0.491), 'in', inch(0.749), 'slipped'],
     [inch(7.491), 'in', inch(0.749), 'point'],
     [inch(0.0749), 'in', inch(0.749), 'point'],
-    [1.5767, 'mm', 40.05, 'typed in in'],
+    [1.5767, 'mm', 40.05, 'typed in inch'],
     [401.6, 'mm', 40.16, 'point'],
   ] as const)('%d mm where %s expected', (value, unit, expected, why) => {
     const doubt = doubtReading(value, unit, expected)!;

@@ -45,16 +45,25 @@ function ovalityFigure(f: FeatureRecord, shape: Shape, readingsOf: (s: Section) 
   return workedOut(`${f.id}.ovality`, `ovality of ${f.name.toLowerCase()}`, oval.ovalityMm, how, readingsOf(oval), band);
 }
 
-function alongFigures(f: FeatureRecord, shape: Shape, all: readonly Figure[]): Pick<ShapeFigures, 'taper' | 'belly'> {
+/** Length that a taper is told over: what the trade of the unit says. */
+export const TAPER_OVER: Readonly<Record<LengthUnit, { readonly mm: number; readonly words: string }>> = {
+  mm: { mm: 100, words: 'per 100 mm' },
+  in: { mm: 304.8, words: 'per foot' },
+};
+
+function alongFigures(f: FeatureRecord, shape: Shape, all: readonly Figure[], unit: LengthUnit): Pick<ShapeFigures, 'taper' | 'belly'> {
   const { profile } = shape;
+  const over = TAPER_OVER[unit];
   const name = f.name.toLowerCase();
   const bellyMm = profile?.bellyMm ?? null;
   // Value and band are of one fit: with a belly in it, where the stations lie unevenly, the slope is another than a plain line's.
-  const how = `slope of the ${bellyMm === null ? 'straight line' : 'curve of second order'} through the station means, per 100 mm`;
+  const how = `slope of the ${bellyMm === null ? 'straight line' : 'curve of second order'} through the station means, ${over.words}`;
   return {
     taper:
       profile &&
-      workedOut(`${f.id}.taper`, `taper of ${name}`, profile.taperPerMm * 100, how, all, { plusMinus: profile.taperPlusMinus * 100 }),
+      workedOut(`${f.id}.taper`, `taper of ${name}, ${over.words}`, profile.taperPerMm * over.mm, how, all, {
+        plusMinus: profile.taperPlusMinus * over.mm,
+      }),
     belly:
       bellyMm === null
         ? null
@@ -106,7 +115,7 @@ export function shapeFigures(f: FeatureRecord, shape: Shape, readingsOf: (s: Sec
         readingsOf(lobed),
         { plusMinus: lobed.lobingPlusMinusMm! },
       ),
-    ...alongFigures(f, shape, all),
+    ...alongFigures(f, shape, all, unit),
   };
 }
 

@@ -138,7 +138,7 @@ function workOutOwn(m: Measured, sheet: JobSheet, shop: Shop): OwnFinding {
     standOut: isDiameter(kind) ? standingOut(m, shop) : NOTHING_STANDS_OUT,
     planned,
     unread: openSpots(planned, readings),
-    plan: planFor({ kind, side, startMm, lengthMm, suspicions }),
+    plan: planFor({ kind, side, startMm, lengthMm, suspicions, unit }),
     advice: planAdvice(side, shape, feature, unit),
   };
 }

@@ -6,7 +6,7 @@ export { orderSizes, type OrderSize } from './order-sizes';
 export { alphaOf, instrumentUncertaintyMm } from './measured';
 export { biasAtMm, instrumentOf, overdueFlag } from './bias';
 export type { DisputeFinding, FeatureFinding } from './feature-finding';
-export type { QuantityFinding } from './feature-figures';
+export { TAPER_OVER, type QuantityFinding } from './feature-figures';
 export type { IndicatorFinding } from './indicator-finding';
 export type { ThreadFinding } from './thread-finding';
 export { ACTS, type ActRow } from './acts.data';

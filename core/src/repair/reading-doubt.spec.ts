@@ -42,6 +42,11 @@ describe('what an instrument cannot show', () => {
     const big = { ...caliper, unit: 'in' as const };
     expect(offers({ valueMm: 1750 * 25.4, unit: 'in', decimals: 0, instrument: big })[0]).toBe('Take 1.750 in (thou)');
   });
+  it('in the job’s unit, from an instrument that shows the other, is offered first in that unit', () => {
+    expect(offers({ valueMm: 0.7515, unit: 'mm', decimals: 4, jobUnit: 'in', instrument: tele, reads: 'inside', scaleMm: [] })[0]).toBe(
+      'Take 19.0881 mm (typed in inch)',
+    );
+  });
   it('never offers an outside mic for a bore', () => {
     const doubt = doubtOf(at({ valueMm: 30, reads: 'inside', instrument: { ...tele, rangeLowMm: 50 } }))!;
     expect(doubt.offers.flatMap((o) => (o.kind === 'instrument' ? [o.instrumentId] : []))).not.toContain('mic');

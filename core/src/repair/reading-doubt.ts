@@ -10,7 +10,7 @@ import {
   type Slip,
   type Weighable,
 } from '../readings';
-import { formatLength, formatWithUnit, toUnit, type LengthUnit } from '../quantity';
+import { formatLength, formatWithUnit, fromUnit, toUnit, type LengthUnit } from '../quantity';
 import type { InstrumentRecord } from './records';
 
 /** One way out of a doubt. */
@@ -83,7 +83,9 @@ function doubtRange(i: DoubtInput): ReadingDoubt | null {
     (s) =>
       !outOfRange(s.mm, instrument) &&
       s.mm > instrument.rangeLowMm &&
-      (i.scaleMm.length ? onScale(s.mm, i.scaleMm) : isThou(s, i) || (i.expectedMm !== null && onScale(s.mm, [i.expectedMm]))),
+      (i.scaleMm.length
+        ? onScale(s.mm, i.scaleMm)
+        : isThou(s, i) || isOtherUnit(s, i) || (i.expectedMm !== null && onScale(s.mm, [i.expectedMm]))),
   );
   const others = instrumentsFor(i.crib, i.reads, valueMm, i.jobUnit)
     .filter((o) => o.id !== instrument.id)
@@ -101,6 +103,10 @@ function doubtRange(i: DoubtInput): ReadingDoubt | null {
 /** Nobody measures 20 in with a mic that ends at one: a whole number as large was meant in thou. */
 const isThou = (s: Slip, i: DoubtInput): boolean => s.why === 'thou' && toUnit(i.valueMm, 'in') >= LEAST_AS_THOU;
 const LEAST_AS_THOU = 20;
+
+/** Read in the job's unit from an instrument that shows the other. */
+const isOtherUnit = (s: Slip, i: DoubtInput): boolean => i.unit !== i.jobUnit && Math.abs(s.mm - swapUnit(i)) < 1e-9;
+const swapUnit = ({ valueMm, unit, jobUnit }: DoubtInput): number => fromUnit(toUnit(valueMm, unit), jobUnit);
 
 const onScale = (mm: number, scaleMm: readonly number[]): boolean =>
   mm < SCALE_TIMES * Math.max(...scaleMm) && mm > Math.min(...scaleMm) / SCALE_TIMES;

@@ -1,4 +1,4 @@
-import { formatLength, MM_PER_INCH, otherUnit, type LengthUnit } from '../../quantity';
+import { formatLength, MM_PER_INCH, type LengthUnit } from '../../quantity';
 
 /** A number that differs from the typed one by one slip of hand or eye, and what slipped. */
 export interface Slip {
@@ -40,13 +40,12 @@ function swapped(mm: number, unit: LengthUnit, decimals: number): Slip[] {
 
 /** Slips of size: the point, the unit, thou for inch. They change a number out of all measure. */
 export function coarseSlips(mm: number, unit: LengthUnit): Slip[] {
-  const other = otherUnit(unit);
   return [
     { mm: mm / 1000, why: unit === 'in' ? 'thou' : 'micrometres' },
     { mm: mm / 10, why: 'the point one place off' },
     { mm: mm * 10, why: 'the point one place off' },
     { mm: mm / 100, why: 'the point two places off' },
-    { mm: unit === 'mm' ? mm * MM_PER_INCH : mm / MM_PER_INCH, why: `typed in ${other}` },
+    { mm: unit === 'mm' ? mm * MM_PER_INCH : mm / MM_PER_INCH, why: unit === 'mm' ? 'typed in inch' : 'typed in mm' },
   ];
 }
 

@@ -26,7 +26,7 @@ describe('where the line stands', () => {
       purpose: 'found',
       featureId: 'barrel',
       spot: { stationMm: 20, clockDeg: 0, quantity: 'size' },
-      title: 'Barrel bore, 20 mm in, 0°',
+      title: 'Barrel bore at 20 mm, 0°',
       there: [],
     });
     expect(t.expectedMm).toBe(40.24);
@@ -57,7 +57,7 @@ describe('where the line stands', () => {
   });
 
   it('names places in the reader’s unit', () => {
-    expect(lineTarget(repair({ readings: half }), 'measure', nothing, 'in')!.title).toBe('Barrel bore, 0.787 in in, 0°');
+    expect(lineTarget(repair({ readings: half }), 'measure', nothing, 'in')!.title).toBe('Barrel bore at 0.787 in, 0°');
   });
 
   it('at the cut: first the bar, then what the coach expects, with its dial', () => {
@@ -117,7 +117,7 @@ describe('typing on the line', () => {
       instrumentId: 'tele',
       confirmed: false,
     });
-    expect(words(fixture)).toContain('Barrel bore, 20 mm in, 45°');
+    expect(words(fixture)).toContain('Barrel bore at 20 mm, 45°');
     expect(store.selection()).toMatchObject({ spanId: 'barrel', clockDeg: 45, quantity: 'size' });
   });
 

@@ -27,6 +27,7 @@ import {
   readsFor,
   readsIt,
   sameSpot,
+  unitShownBy,
   type LengthUnit,
   type Offer,
   type ReadingDoubt,
@@ -94,9 +95,10 @@ export class ReadingLine {
   protected readonly tempValue = computed(() => (this.temp().trim() === '' ? null : (numberIn(this.temp(), -30, 200) ?? undefined)));
   protected readonly shopTemp = computed(() => String(this.store.sheet()?.job.shopTempC ?? ''));
   /** What a bare number means: what the instrument in hand shows, whatever the screen shows; then the job's unit. */
-  protected readonly bareUnit = computed<LengthUnit>(
-    () => this.shop.shop().instruments.find((i) => i.id === this.instrumentId())?.unit ?? this.store.sheet()?.job.unit ?? 'mm',
-  );
+  protected readonly bareUnit = computed<LengthUnit>(() => {
+    const inHand = this.shop.shop().instruments.find((i) => i.id === this.instrumentId());
+    return (inHand && unitShownBy(inHand)) ?? this.store.sheet()?.job.unit ?? 'mm';
+  });
   private readonly parsed = computed(() =>
     parseLength(this.text(), {
       unit: this.bareUnit(),

@@ -1,7 +1,7 @@
 import {
   expectedAt,
   FEATURE_KINDS,
-  formatPlace,
+  placeWithUnit,
   isDiameter,
   QUANTITIES,
   sameSpot,
@@ -41,10 +41,10 @@ const PROOF_CLOCKS = [0, 90];
 const isSigned = (quantity: Quantity): boolean => QUANTITIES[quantity].reads === 'indicator';
 
 function titleOf({ feature }: FeatureFinding, spot: Spot, unit: LengthUnit): string {
-  if (isDiameter(feature.kind)) return `${feature.name}, ${formatPlace(spot.stationMm, unit)} ${unit} in, ${spot.clockDeg}°`;
+  if (isDiameter(feature.kind)) return `${feature.name} at ${placeWithUnit(spot.stationMm, unit)}, ${spot.clockDeg}°`;
   const { name } = QUANTITIES[spot.quantity];
   if (!FEATURE_KINDS[feature.kind].grid) return `${feature.name}: ${name}`;
-  return `${feature.name}: ${name} at ${formatPlace(spot.stationMm, unit)} ${unit}, ${spot.clockDeg}°`;
+  return `${feature.name}: ${name} at ${placeWithUnit(spot.stationMm, unit)}, ${spot.clockDeg}°`;
 }
 
 function foundTarget(repair: Repair, selection: Selection, unit: LengthUnit): LineTarget | null {

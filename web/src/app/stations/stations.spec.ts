@@ -49,9 +49,9 @@ describe('Strip', () => {
     const componentId = store.sheet()!.components[0]!.id;
     const fixture = await show(FeatureForm, { componentId });
     const stations = (): string => fixture.nativeElement.querySelector('input[name=stations]').value;
-    expect(stations()).toBe('3, 20, 37');
+    expect(stations()).toBe('5, 20, 35');
     await type(fixture, 'ip-length:nth-of-type(2) input', '10');
-    expect(stations()).toBe('2.5, 7.5');
+    expect(stations()).toBe('3, 7');
     await type(fixture, 'input[name=stations]', '1, x');
     expect(words(fixture)).toContain('"x" is no number');
     await type(fixture, 'input[name=stations]', '1; 4,5');

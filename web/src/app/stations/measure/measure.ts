@@ -8,6 +8,7 @@ import {
   isDiameter,
   isIndicator,
   QUANTITIES,
+  TAPER_OVER,
   type FeatureFinding,
   type ReadingRecord,
   type StationState,
@@ -56,6 +57,7 @@ export class Measure {
   private readonly shop = inject(ShopStore);
   protected readonly importing = signal(false);
   protected readonly mostSections = MOST_SECTIONS;
+  protected readonly taperWords = computed(() => `taper ${TAPER_OVER[this.store.sheet()?.job.unit ?? 'mm'].words}`);
   protected readonly shown = signal(RECENT);
   /** The picked place; else one whose instruments disagree; else the one with the next planned spot; else the first mate. */
   protected readonly finding = computed<FeatureFinding | null>(() => {

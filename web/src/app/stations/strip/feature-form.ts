@@ -166,7 +166,7 @@ export class FeatureForm implements OnInit {
   protected readonly suspicionWords = SUSPICION_WORDS;
   protected readonly diameter = computed(() => isDiameter(this.draft().kind));
   protected readonly grid = computed(() => FEATURE_KINDS[this.draft().kind].grid);
-  protected readonly plan = computed(() => planFor(this.draft()));
+  protected readonly plan = computed(() => planFor({ ...this.draft(), unit: this.store.unit() }));
   protected readonly clockOptions: readonly Option[] = CLOCK_CHOICES.map((c, i) => [String(i), c.words] as const);
   protected readonly instruments = computed<readonly Option[]>(() => this.shop.shop().instruments.map((i) => [i.id, i.name] as const));
   protected readonly draft = signal<FeatureInput>({} as FeatureInput);
@@ -280,7 +280,7 @@ export class FeatureForm implements OnInit {
       .sheet()!
       .features.filter((f) => f.side !== side && f.componentId !== this.componentId() && f.land === 'worn' && isDiameter(f.kind));
     const place = { kind: 'diameter' as const, side, startMm: 0, lengthMm: 40, suspicions: [] };
-    const plan = planFor(place);
+    const plan = planFor({ ...place, unit: this.store.unit() });
     return {
       ...place,
       componentId: this.componentId(),
