@@ -36,6 +36,9 @@ export const placeWithUnit = (mm: number, unit: LengthUnit): string => `${format
 /** A length in its own unit and, in brackets, the other: `40.049 mm (1.5767 in)`. */
 export const formatBoth = (mm: number, unit: LengthUnit): string => `${formatWithUnit(mm, unit)} (${formatWithUnit(mm, otherUnit(unit))})`;
 
+/** `low to high` of two sizes in words; once where both read alike. */
+export const spanWords = (low: string, high: string): string => (low === high ? low : `${low} to ${high}`);
+
 /** Decimals that show a number typed in one unit without loss in the other: one more for inch. */
 export const decimalsInOther = (decimals: number, from: LengthUnit): number => (from === 'mm' ? decimals + 1 : Math.max(decimals - 1, 0));
 

@@ -5,6 +5,7 @@ export {
   formatLength,
   formatWithUnit,
   formatBoth,
+  spanWords,
   formatPlace,
   placeWithUnit,
   decimalsInOther,

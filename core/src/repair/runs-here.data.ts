@@ -26,12 +26,11 @@ export interface PairKindRow {
   readonly bars: (school: School, answer: SchoolAnswer) => string | null;
 }
 
-const seatOnly = (school: School): string | null =>
-  school.kind === 'seat' || school.kind === 'own' ? null : 'a bearing seat is sized by the bearing table alone';
+const seatOnly = (school: School): string | null => (school.kind === 'seat' || school.kind === 'own' ? null : 'by the bearing table alone');
 const tightOnly = (_: School, a: SchoolAnswer): string | null =>
-  a.clearanceMm - a.toleranceMm < 0 && a.clearanceMm < 0 ? null : 'a pressed bush is never given clearance';
-const looseOnly = (_: School, a: SchoolAnswer): string | null => (a.clearanceMm > 0 ? null : 'what runs needs clearance');
-const notTight = (_: School, a: SchoolAnswer): string | null => (a.clearanceMm >= 0 ? null : 'what slides in by hand is never tight');
+  a.clearanceMm - a.toleranceMm < 0 && a.clearanceMm < 0 ? null : 'pressed in: no play';
+const looseOnly = (_: School, a: SchoolAnswer): string | null => (a.clearanceMm > 0 ? null : 'it runs: needs play');
+const notTight = (_: School, a: SchoolAnswer): string | null => (a.clearanceMm >= 0 ? null : 'goes in by hand: never tight');
 const anything = (): null => null;
 
 export const PAIRS: Readonly<Record<PairKind, PairKindRow>> = {

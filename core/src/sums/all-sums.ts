@@ -1,3 +1,10 @@
+import { ringGap } from './joints/ring-gap';
+import { cylinderForce } from './stock/cylinder-force';
+import { finish } from './cutting/finish';
+import { oddTeeth } from './cutting/odd-teeth';
+import { tilt } from './layout/tilt';
+import { threePoints } from './layout/three-points';
+import { sineBar } from './layout/sine-bar';
 import { speeds } from './cutting/speeds';
 import { turningTime } from './cutting/turning-time';
 import { bearingSeat } from './fits/bearing-seat';
@@ -47,17 +54,24 @@ export const SUMS: readonly Sum[] = [
   woodruff,
   ringGroove,
   oring,
+  ringGap,
   flats,
   crossHole,
   eccentric,
   boltCircle,
   taper,
   chord,
+  threePoints,
+  sineBar,
+  tilt,
   speeds,
   turningTime,
+  finish,
+  oddTeeth,
   mass,
   offcuts,
   pressure,
+  cylinderForce,
 ];
 
 export const sumOfId = (id: string): Sum | undefined => SUMS.find((s) => s.id === id);

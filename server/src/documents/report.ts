@@ -6,6 +6,7 @@ import {
   LICENSED_HAZARDS,
   otherUnit,
   signedCaution,
+  spanWords,
   type JobSheet,
   type Repair,
   type Shop,
@@ -72,7 +73,7 @@ export function report(sheet: JobSheet, repair: Repair, shop: Shop): Promise<Buf
   );
   const play = repair.proofs.flatMap((p) => p.play);
   for (const p of play.slice(0, 4))
-    paragraph(doc, `Play in ${p.mate.hole.feature.name.toLowerCase()}: ${both(p.tight.value)} to ${both(p.loose.value)}.`);
+    paragraph(doc, `Play in ${p.mate.hole.feature.name.toLowerCase()}: ${spanWords(both(p.tight.value), both(p.loose.value))}.`);
   for (const [what, why] of [
     ['Not proved', handed?.unproved],
     ['Planned and not done', handed?.undone],

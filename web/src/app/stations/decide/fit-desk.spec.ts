@@ -38,7 +38,7 @@ it('lays every school on one scale: play left of the hole, interference into it'
 it('says how each goes in, and marks what is usual here, and bars what will not do', async () => {
   const { fixture } = await open();
   expect(words(fixture)).toMatch(/Running in grease or dirt usual here .*? by hand/);
-  expect(words(fixture)).toMatch(/H7\/s6 .*? what runs needs clearance/);
+  expect(words(fixture)).toMatch(/H7\/s6 .*? it runs: needs play/);
   const barred = [...fixture.nativeElement.querySelectorAll('button.pick')].filter((b: HTMLButtonElement) => b.disabled);
   expect(barred.length).toBeGreaterThan(4);
 });

@@ -10,6 +10,7 @@ import {
   formatLength,
   LICENSED_HAZARDS,
   otherUnit,
+  spanWords,
   STATION_NAMES,
   stillHeld,
   type ReturnChoice,
@@ -75,7 +76,7 @@ const NOTHING_SAID: ReturnChoice = { lesson: '', stillToDo: '', outcome: 'passed
             @for (x of p.play; track x.mate.hole.feature.id) {
               <tr>
                 <th scope="row">Play in {{ x.mate.hole.feature.name.toLowerCase() }}</th>
-                <td class="fig">{{ both(x.tight.value) }} to {{ both(x.loose.value) }}</td>
+                <td class="fig">{{ span(both(x.tight.value), both(x.loose.value)) }}</td>
               </tr>
             }
           }
@@ -266,6 +267,7 @@ export class Return {
   protected readonly slip = computed(() => routes.slip(this.sheet().job.id));
   protected readonly csv = computed(() => routes.readingsCsv(this.sheet().job.id));
 
+  protected readonly span = spanWords;
   protected both(mm: number): string {
     const unit = this.store.unit();
     return `${formatLength(mm, unit)} ${unit}, ${formatLength(mm, otherUnit(unit))} ${otherUnit(unit)}`;

@@ -1,0 +1,153 @@
+import { STARTING_HOUSE_RULES } from '../fits';
+import { sumOfId } from './all-sums';
+import type { SumResult, SumShop } from './sum';
+import { startText } from './values';
+import { workSum } from './work-sum';
+
+/** Sums held against a construction of another kind: points set out and touched, arcs integrated, volumes counted. */
+
+const shop: SumShop = { houseRules: STARTING_HOUSE_RULES, rack: [], lathes: [] };
+const outcome = (id: string, changes: Record<string, string>, unit: 'mm' | 'in' = 'mm') => {
+  const sum = sumOfId(id)!;
+  const starts = Object.fromEntries(sum.fields(shop).map((f) => [f.id, startText(f, unit)]));
+  return workSum(sum, { ...starts, ...changes }, shop, unit);
+};
+const work = (id: string, changes: Record<string, string>, unit: 'mm' | 'in' = 'mm'): SumResult => {
+  const r = outcome(id, changes, unit);
+  if (!r.ok) throw new Error(r.problems.map((p) => p.message).join('; '));
+  return r.value;
+};
+const figure = (r: SumResult, key: string): number => r.figures.find((f) => f.key === key)!.value;
+const wrongAt = (id: string, changes: Record<string, string>): string[] => {
+  const r = outcome(id, changes);
+  return r.ok ? [] : r.problems.map((p) => p.path);
+};
+
+describe('sine bar', () => {
+  it('5 in at 30° stands on 2.5 in; 100 mm at 14° 30′ on 25.038 mm, as the tables of sine-bar constants have it', () => {
+    expect(figure(work('sine-bar', { bar: '5', angle: '30' }, 'in'), 'sine.stack') / 25.4).toBeCloseTo(2.5, 9);
+    expect(figure(work('sine-bar', { bar: '100', angle: '14.5' }), 'sine.stack')).toBeCloseTo(25.038, 3);
+  });
+  it('goes back from the stack to the angle', () =>
+    expect(figure(work('sine-bar', { know: 'stack', bar: '200', stack: '68.404' }), 'sine.angle')).toBeCloseTo(20, 3));
+  it('refuses a stack longer than the bar, and says where it is blunt', () => {
+    expect(wrongAt('sine-bar', { know: 'stack', bar: '100', stack: '100' })).toEqual(['stack']);
+    expect(work('sine-bar', { angle: '75' }).words![0]).toContain('complement');
+  });
+});
+
+describe('circle through three points', () => {
+  const on = (x: number, y: number, r: number, deg: number): [string, string] => [
+    (x + r * Math.cos((deg * Math.PI) / 180)).toFixed(6),
+    (y + r * Math.sin((deg * Math.PI) / 180)).toFixed(6),
+  ];
+  it.each([
+    [12, -7, 35, [10, 130, 250]],
+    [-850, 420, 18.5, [0, 60, 200]],
+    [0, 0, 500, [80, 90, 101]],
+  ] as const)('centre %d, %d and radius %d come back from points set out on it', (x, y, r, at) => {
+    const [a, b, c] = at.map((deg) => on(x, y, r, deg));
+    const found = work('three-points', { x1: a![0], y1: a![1], x2: b![0], y2: b![1], x3: c![0], y3: c![1] });
+    expect(figure(found, 'points.x')).toBeCloseTo(x, 3);
+    expect(figure(found, 'points.y')).toBeCloseTo(y, 3);
+    expect(figure(found, 'points.radius')).toBeCloseTo(r, 3);
+  });
+  it('has none through a line, or through one point twice', () => {
+    expect(wrongAt('three-points', { x1: '0', y1: '0', x2: '10', y2: '10', x3: '20', y3: '20' })).toEqual(['x3']);
+    expect(wrongAt('three-points', { x1: '5', y1: '5', x2: '5', y2: '5', x3: '20', y3: '0' })).toEqual(['x3']);
+  });
+  it('warns of a short arc', () => {
+    const short = work('three-points', { x1: '0', y1: '0', x2: '10', y2: '0.5', x3: '20', y3: '0' });
+    expect(short.words![0]).toContain('short arc');
+  });
+});
+
+describe('a cutter with an odd number of teeth', () => {
+  /** Tips of n equal teeth on a circle of 20 mm. */
+  const tips = (n: number): [number, number][] =>
+    Array.from({ length: n }, (_, i) => [10 * Math.sin((2 * Math.PI * i) / n), 10 * Math.cos((2 * Math.PI * i) / n)]);
+
+  it.each([3, 5, 7, 9])('%d teeth: what mic, flat and V read of tips set out on 20 mm gives 20 mm back', (n) => {
+    const points = tips(n);
+    const teeth = String(n);
+    const across = Math.max(...points.flatMap(([x, y]) => points.map(([u, w]) => Math.hypot(x - u, y - w))));
+    const flat = Math.max(...points.map((p) => p[1])) - Math.min(...points.map((p) => p[1]));
+    // The V is pushed up from below until it touches a tip: the apex stands where the first of them stops it.
+    const half = (90 - 180 / n) * (Math.PI / 180);
+    const apex = Math.min(...points.map(([x, y]) => y - Math.abs(x) / Math.tan(half)));
+    const read = (over: string, mm: number): number => figure(work('odd-teeth', { teeth, over, read: mm.toFixed(6) }), 'teeth.diameter');
+    expect(read('across', across)).toBeCloseTo(20, 4);
+    expect(read('flat', flat)).toBeCloseTo(20, 4);
+    expect(read('vee', 10 - apex)).toBeCloseTo(20, 4);
+  });
+  it('three teeth fit a V of 60°, five one of 108°', () => {
+    expect(figure(work('odd-teeth', { teeth: '3' }), 'teeth.vee')).toBeCloseTo(60, 9);
+    expect(figure(work('odd-teeth', { teeth: '5' }), 'teeth.vee')).toBeCloseTo(108, 9);
+  });
+});
+
+describe('finish', () => {
+  it.each([
+    [0.1, 0.4],
+    [0.2, 0.8],
+    [0.05, 0.2],
+  ])('feed %d, nose %d: height and Ra agree with the arcs integrated', (f, r) => {
+    const heights = Array.from({ length: 20_001 }, (_, i) => {
+      const x = -f / 2 + (f * i) / 20_000;
+      return r - Math.sqrt(r * r - x * x);
+    });
+    const mean = heights.reduce((s, h) => s + h, 0) / heights.length;
+    const ra = heights.reduce((s, h) => s + Math.abs(h - mean), 0) / heights.length;
+    const said = work('finish', { feed: String(f), nose: String(r) });
+    expect(figure(said, 'finish.height')).toBeCloseTo(Math.max(...heights), 7);
+    const µm = Number(/^([\d.]+) µm/.exec(said.answer!.text)![1]);
+    expect(Math.abs(µm / (ra * 1000) - 1)).toBeLessThan(0.03);
+  });
+  it('0.2 a turn with a 0.8 nose leaves 6.3 µm, as the usual f²/8r table has it; a feed over the nose has no ridges of arcs', () => {
+    expect(figure(work('finish', { feed: '0.2', nose: '0.8' }), 'finish.height')).toBeCloseTo(0.0063, 4);
+    expect(wrongAt('finish', { feed: '0.4', nose: '0.4' })).toEqual(['feed']);
+  });
+});
+
+describe('hydraulic cylinder', () => {
+  it('4 in at 2,500 psi pushes 31,416 lbf and pulls 23,562 on a 2 in rod', () => {
+    const r = work('cylinder-force', { bore: '4', rod: '2', pressure: '2500 psi' }, 'in');
+    expect(figure(r, 'cylinder.push') / 4.4482216).toBeCloseTo(31_416, -1);
+    expect(figure(r, 'cylinder.pull') / 4.4482216).toBeCloseTo(23_562, -1);
+  });
+  it('times the stroke by the oil it swallows', () => {
+    // 50 mm bore, 300 mm: 0.589 litres, at 20 litres a minute 1.77 s; 25 mm rod leaves three quarters.
+    expect(work('cylinder-force', {}).words![0]).toBe('A full stroke takes 1.77 s out and 1.33 s back.');
+    expect(work('cylinder-force', {}).caution).toContain('Block the load');
+    expect(wrongAt('cylinder-force', { rod: '50' })).toEqual(['rod']);
+  });
+});
+
+describe('ring gap', () => {
+  it('opens by the way round that the bore gains: a ring of one length in two bores', () => {
+    const length = Math.PI * 80 - 0.3;
+    const r = work('ring-gap', { bore: '80', gap: '0.3', worst: '80.2', least: '79.95' });
+    expect(figure(r, 'gap.wide')).toBeCloseTo(Math.PI * 80.2 - length, 9);
+    expect(figure(r, 'gap.narrow')).toBeCloseTo(Math.PI * 79.95 - length, 9);
+  });
+  it('3 in in a water-cooled engine wants 0.009; too little is filed where the bore is narrowest', () => {
+    const r = work('ring-gap', { bore: '3', gap: '0.006', worst: '3.004', least: '3' }, 'in');
+    expect(figure(r, 'gap.least') / 25.4).toBeCloseTo(0.009, 9);
+    expect(figure(r, 'gap.file') / 25.4).toBeCloseTo(0.003, 9);
+    expect(r.answer!.text).toBe('file the gap');
+    expect(wrongAt('ring-gap', { worst: '79' })).toEqual(['worst']);
+  });
+});
+
+describe('tilt', () => {
+  it('lifts the low end until a straight line through both readings is level', () => {
+    const r = work('tilt', { first: '0.05', second: '-0.07', span: '150', feet: '400' });
+    const heights = (lift: number, x: number): number => 0.05 + ((-0.07 - 0.05) * x) / 150 + (lift * x) / 400;
+    const lift = figure(r, 'tilt.lift');
+    expect(heights(lift, 0)).toBeCloseTo(heights(lift, 150), 9);
+    expect(r.answer!.text).toBe('at the second place');
+  });
+  it('says level for level', () => expect(work('tilt', { first: '0.1', second: '0.1' }).answer!.text).toContain('level'));
+  it('refuses readings farther apart than their places', () =>
+    expect(wrongAt('tilt', { first: '0', second: '20', span: '10' })).toEqual(['second']));
+});
