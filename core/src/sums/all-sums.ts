@@ -1,3 +1,5 @@
+import { reamLadder } from './cutting/ream-ladder';
+import { upset } from './stock/upset';
 import { ringGap } from './joints/ring-gap';
 import { cylinderForce } from './stock/cylinder-force';
 import { finish } from './cutting/finish';
@@ -68,10 +70,12 @@ export const SUMS: readonly Sum[] = [
   turningTime,
   finish,
   oddTeeth,
+  reamLadder,
   mass,
   offcuts,
   pressure,
   cylinderForce,
+  upset,
 ];
 
 export const sumOfId = (id: string): Sum | undefined => SUMS.find((s) => s.id === id);

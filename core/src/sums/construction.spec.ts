@@ -151,3 +151,53 @@ describe('tilt', () => {
   it('refuses readings farther apart than their places', () =>
     expect(wrongAt('tilt', { first: '0', second: '20', span: '10' })).toEqual(['second']));
 });
+
+describe('drills before a reamer', () => {
+  it('16 mm after 15.75, with a pilot that clears its web', () => {
+    const r = work('ream-ladder', { reamer: '16' });
+    expect(r.answer!.text).toBe('15.75 mm');
+    expect(r.tables![0]!.rows.map((row) => row[0])).toEqual(['4.7 mm', '15.75 mm', 'reamer']);
+  });
+  it('1/2 in after 31/64', () => expect(work('ream-ladder', { reamer: '1/2', set: 'fraction' }, 'in').answer!.text).toBe('31/64 in'));
+  it('leaves enough for every reamer from 1 to 80 mm, and says where the drills leave too much', () => {
+    for (let mm = 1; mm <= 80; mm += 0.37) {
+      const r = work('ream-ladder', { reamer: mm.toFixed(2), set: 'all' });
+      const [left, least, most] = ['ream.left', 'ream.least', 'ream.most'].map((k) => figure(r, k));
+      expect(left).toBeGreaterThanOrEqual(least! - 1e-6);
+      expect(r.words![0]!.startsWith('More than')).toBe(left! > most! + 1e-6);
+    }
+  });
+});
+
+describe('length for a riveted head', () => {
+  /** Volume of a body of revolution by slices. */
+  const turned = (radius: (y: number) => number, high: number): number => {
+    const slices = 20_000;
+    return Array.from({ length: slices }, (_, i) => Math.PI * radius(((i + 0.5) / slices) * high) ** 2 * (high / slices)).reduce(
+      (a, b) => a + b,
+      0,
+    );
+  };
+  const shank = (Math.PI * 64) / 4;
+  it('fills a part of a ball, a disc and a cone as slices count them', () => {
+    const [D, h] = [14, 4.8];
+    const R = (D * D) / 8 / h + h / 2;
+    const ball = turned((y) => Math.sqrt(Math.max(R * R - (R - h + y) ** 2, 0)), h);
+    const at = { shank: '8', hole: '8', across: '14', height: '4.8' };
+    expect(figure(work('upset', { ...at, head: 'round' }), 'upset.out')).toBeCloseTo(ball / shank, 3);
+    expect(figure(work('upset', { ...at, head: 'flat' }), 'upset.out')).toBeCloseTo(turned(() => 7, 4.8) / shank, 6);
+    const cone = turned((y) => 4 + (3 * y) / 4.8, 4.8);
+    expect(figure(work('upset', { ...at, head: 'sunk' }), 'upset.out')).toBeCloseTo(cone / shank - 4.8, 3);
+  });
+  it('adds what a wider hole swallows', () => {
+    const at = { shank: '8', across: '14', height: '4.8', head: 'flat', grip: '12' };
+    const more = figure(work('upset', { ...at, hole: '8.4' }), 'upset.out') - figure(work('upset', { ...at, hole: '8' }), 'upset.out');
+    expect(more * shank).toBeCloseTo((12 * Math.PI * (8.4 ** 2 - 64)) / 4, 6);
+  });
+  it('refuses heads that cannot be', () => {
+    expect(wrongAt('upset', { hole: '7' })).toEqual(['hole']);
+    expect(wrongAt('upset', { across: '8.2' })).toEqual(['across']);
+    expect(wrongAt('upset', { height: '8' })).toEqual(['height']);
+    expect(wrongAt('upset', { head: 'sunk', height: '12' })).toEqual(['height']);
+  });
+});

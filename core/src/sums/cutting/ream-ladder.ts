@@ -1,0 +1,91 @@
+import { DRILL_KINDS, DRILL_SOURCE, drillWords, DRILLS, type Drill, type DrillKind } from '../../drills';
+import { bad, good } from '../../outcome';
+import { choice, length } from '../fields';
+import { fromTable, given, result } from '../given';
+import { circle, cross, size } from '../marks';
+import type { Sum } from '../sum';
+
+/** Metal left for a machine reamer, on the diameter, mm, up to a size: usual practice for steel and cast iron. */
+const LEFT = [
+  { toMm: 5, leastMm: 0.1, mostMm: 0.2 },
+  { toMm: 10, leastMm: 0.15, mostMm: 0.3 },
+  { toMm: 20, leastMm: 0.2, mostMm: 0.4 },
+  { toMm: 30, leastMm: 0.3, mostMm: 0.5 },
+  { toMm: 80, leastMm: 0.4, mostMm: 0.7 },
+] as const;
+const LEFT_SOURCE = 'usual practice for machine reamers in steel and cast iron; the reamer’s maker goes first';
+/** A drill from here on follows a pilot that clears its web, which is about this share of it. */
+const PILOT_FROM_MM = 12;
+const PILOT_SHARE = 0.3;
+
+const SETS: Readonly<Record<string, readonly DrillKind[]>> = {
+  metric: ['metric'],
+  fraction: ['fraction'],
+  inch: ['fraction', 'number', 'letter'],
+  all: DRILL_KINDS,
+};
+
+/** The largest drill of a set that is not over a size. */
+const upTo = (mm: number, kinds: readonly DrillKind[]): Drill | undefined =>
+  DRILLS.findLast((d) => d.diameterMm <= mm + 1e-9 && kinds.includes(d.kind));
+
+/** Drills in their order before a reamer, with what each leaves. */
+export const reamLadder: Sum = {
+  id: 'ream-ladder',
+  title: 'Drills before a reamer',
+  about: 'reamer ream drill ladder allowance pilot core drill hole',
+  group: 'Cutting',
+  fields: () => [
+    length('reamer', 'Reamer', 16, 80, 1),
+    choice('set', 'Drills at hand', [
+      ['metric', 'metric'],
+      ['fraction', 'inch fractions'],
+      ['inch', 'fractions, numbers, letters'],
+      ['all', 'all of them'],
+    ]),
+  ],
+  work: (v) => {
+    const D = v.number('reamer');
+    const kinds = SETS[v.choice('set')]!;
+    const row = LEFT.find((r) => D <= r.toMm + 1e-9)!;
+    const last = upTo(D - row.leastMm, kinds);
+    if (!last) return bad('drill', 'No drill of that set is small enough.', 'set');
+    const pilot = last.diameterMm >= PILOT_FROM_MM ? upTo(last.diameterMm * PILOT_SHARE, kinds) : undefined;
+    const reamer = given('ream.reamer', 'reamer', D);
+    const drill = fromTable('ream.drill', 'last drill', last.diameterMm, DRILL_SOURCE);
+    const left = result('ream.left', 'left for the reamer', D - last.diameterMm, 'reamer less the last drill', [reamer, drill]);
+    const steps = [...(pilot ? [pilot] : []), last];
+    return good({
+      answer: { label: 'last drill', text: drillWords(last) },
+      figures: [
+        left,
+        drill,
+        fromTable('ream.least', 'wanted at least', row.leastMm, LEFT_SOURCE),
+        fromTable('ream.most', 'wanted at most', row.mostMm, LEFT_SOURCE),
+      ],
+      tables: [
+        {
+          title: 'In this order',
+          columns: ['Tool', 'Diameter', 'Takes off'],
+          rows: [
+            ...steps.map((d, i) => [drillWords(d), d.diameterMm, d.diameterMm - (steps[i - 1]?.diameterMm ?? 0)]),
+            ['reamer', D, left.value],
+          ],
+        },
+      ],
+      words: [
+        left.value > row.mostMm + 1e-9
+          ? 'More than a reamer should take: bore, or core-drill, to leave what is wanted.'
+          : 'A drill cuts a little large: where the hole comes out within the least, bore the next one.',
+        'A reamer follows the hole that is there: where place or straightness count, bore before it. Half the speed of the drill, never turned back.',
+      ],
+      picture: [
+        circle(D / 2),
+        circle(last.diameterMm / 2, 'hidden'),
+        ...(pilot ? [circle(pilot.diameterMm / 2, 'tool')] : []),
+        ...cross(D / 2),
+        size('reamer', [-D / 2, -D * 0.66], [D / 2, -D * 0.66]),
+      ],
+    });
+  },
+};
