@@ -17,7 +17,7 @@ export interface PairEvidence {
   /** Metal gone from the diameter. */
   readonly holeWearMm: number | null;
   readonly pinWearMm: number | null;
-  readonly holeShape: 'straight' | 'taper' | 'barrel' | 'hourglass' | 'bell-mouth' | 'not known';
+  readonly holeShape: 'straight' | 'taper' | 'step' | 'barrel' | 'hourglass' | 'bell-mouth' | 'not known';
   /** The hole was never worn, and yet the pin is loose in it: hole less pin. */
   readonly playMm: number | null;
 }

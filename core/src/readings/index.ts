@@ -11,7 +11,7 @@ export { commonMm, scatterMm, SCATTER_SHARE, type DiameterReading, type Side } f
 export { curveAt, fitHarmonics, K95, K95_VECTOR, ordersAllowed, type ClockPoint, type HarmonicFit, type Wave } from './harmonics';
 export { fitLobes, V_BLOCKS_DEG, vBlockFactor, vBlockSees, type LobeFit } from './v-block';
 export { roundness, type Roundness } from './roundness';
-export { fitProfile, type Profile, type ProfileKind, type ProfilePoint } from './profile';
+export { fitProfile, type Profile, type ProfileKind, type ProfilePoint, type Step } from './profile';
 export { fitBend, runOut, type Bend, type Holding, type RunOut } from './bend';
 export { analyseSection, diameterAt, type Section } from './section';
 export { fitTaper, type Taper } from './taper';

@@ -14,6 +14,8 @@ export interface ShapeFigures {
   readonly lobing: Figure | null;
   readonly taper: Figure | null;
   readonly belly: Figure | null;
+  /** Change of size at once, where there is one; taper and belly are null then. */
+  readonly step: Figure | null;
 }
 
 export const NO_FIGURES: ShapeFigures = {
@@ -24,6 +26,7 @@ export const NO_FIGURES: ShapeFigures = {
   lobing: null,
   taper: null,
   belly: null,
+  step: null,
 };
 
 const fitted = (s: Section): string => {
@@ -51,14 +54,30 @@ export const TAPER_OVER: Readonly<Record<LengthUnit, { readonly mm: number; read
   in: { mm: 304.8, words: 'per foot' },
 };
 
-function alongFigures(f: FeatureRecord, shape: Shape, all: readonly Figure[], unit: LengthUnit): Pick<ShapeFigures, 'taper' | 'belly'> {
+function alongFigures(
+  f: FeatureRecord,
+  shape: Shape,
+  all: readonly Figure[],
+  unit: LengthUnit,
+): Pick<ShapeFigures, 'taper' | 'belly' | 'step'> {
   const { profile } = shape;
   const over = TAPER_OVER[unit];
   const name = f.name.toLowerCase();
+  if (profile?.step) {
+    const { fromMm, toMm, riseMm, plusMinusMm } = profile.step;
+    const where = `between ${placeWithUnit(fromMm, unit)} and ${placeWithUnit(toMm, unit)}`;
+    const how = `mean of the stations after it less mean of those before it, ${where}: one size on each side explains them better than any taper`;
+    return {
+      taper: null,
+      belly: null,
+      step: workedOut(`${f.id}.step`, `step in ${name} ${where}`, riseMm, how, all, { plusMinus: plusMinusMm }),
+    };
+  }
   const bellyMm = profile?.bellyMm ?? null;
   // Value and band are of one fit: with a belly in it, where the stations lie unevenly, the slope is another than a plain line's.
   const how = `slope of the ${bellyMm === null ? 'straight line' : 'curve of second order'} through the station means, ${over.words}`;
   return {
+    step: null,
     taper:
       profile &&
       workedOut(`${f.id}.taper`, `taper of ${name}, ${over.words}`, profile.taperPerMm * over.mm, how, all, {

@@ -76,7 +76,7 @@ export const reamLadder: Sum = {
       words: [
         left.value > row.mostMm + 1e-9
           ? 'More than a reamer should take: bore, or core-drill, to leave what is wanted.'
-          : 'A drill cuts a little large: where the hole comes out within the least, bore the next one.',
+          : 'A drill cuts a little large: where it leaves less than the least, take the next smaller.',
         'A reamer follows the hole that is there: where place or straightness count, bore before it. Half the speed of the drill, never turned back.',
       ],
       picture: [

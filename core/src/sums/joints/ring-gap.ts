@@ -19,7 +19,7 @@ export const ringGap: Sum = {
   about: 'piston ring end gap bore wear file engine compressor',
   group: 'Keys, rings, seals',
   fields: () => [
-    length('bore', 'Bore where the gap was measured', 80, 1000, 10),
+    length('bore', 'Gap measured in a bore of', 80, 1000, 10),
     length('gap', 'Gap measured there', 0.3, 50, 0),
     length('worst', 'Bore at its widest', 80.15, 1000, 10),
     length('least', 'Bore at its narrowest', 80, 1000, 10),

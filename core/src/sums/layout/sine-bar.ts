@@ -52,7 +52,7 @@ export const sineBar: Sum = {
         line('part', [0, 0], [x, high]),
         circle(L * 0.05, 'tool', 0, -L * 0.05),
         circle(L * 0.05, 'tool', x, high - L * 0.05),
-        line('centre', [0, -L * 0.1], [x, -L * 0.1]),
+        line('centre', [0, -L * 0.1], [x + L * 0.25, -L * 0.1]),
         size('stack', [x * 1.06, -L * 0.1], [x * 1.06, high - L * 0.1]),
       ],
     });

@@ -44,7 +44,7 @@ export const cylinderForce: Sum = {
         rectangle(-D * 0.2, -D / 2, D * 0.35, D),
         rectangle(D * 0.15, -d / 2, 1.4 * D, d),
         line('centre', [-D * 1.1, 0], [D * 1.7, 0]),
-        size('bore', [-D * 1.15, -D / 2], [-D * 1.15, D / 2]),
+        size('bore', [-D * 1.5, -D / 2], [-D * 1.5, D / 2]),
       ],
     });
   },

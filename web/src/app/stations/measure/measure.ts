@@ -58,6 +58,11 @@ export class Measure {
   protected readonly importing = signal(false);
   protected readonly mostSections = MOST_SECTIONS;
   protected readonly taperWords = computed(() => `taper ${TAPER_OVER[this.store.sheet()?.job.unit ?? 'mm'].words}`);
+  protected readonly stepWords = computed(() => {
+    const step = this.finding()?.shape?.profile?.step;
+    const at = (mm: number): string => formatPlace(mm, this.store.unit());
+    return step ? `step between ${at(step.fromMm)} and ${at(step.toMm)} ${this.store.unit()}` : '';
+  });
   protected readonly shown = signal(RECENT);
   /** The picked place; else one whose instruments disagree; else the one with the next planned spot; else the first mate. */
   protected readonly finding = computed<FeatureFinding | null>(() => {
