@@ -1,2 +1,2 @@
 export { planPasses, USUAL_PASSES, type Pass, type PassOptions } from './passes';
-export { spindleSpeed, PARTING_SHARE, type SpindleSpeed } from './speed';
+export { idealRpm, spindleSpeed, PARTING_SHARE, type SpindleSpeed } from './speed';

@@ -13,6 +13,9 @@ export interface SpindleSpeed {
 /** Parting, threading and form tools run at this share of turning speed. */
 export const PARTING_SHARE = 0.4;
 
+/** rpm = 1000 V/(pi D), for a surface speed in m/min and a diameter in mm. */
+export const idealRpm = (surfaceMMin: number, diameterMm: number): number => (1000 * surfaceMMin) / (Math.PI * diameterMm);
+
 /**
  * rpm = 1000 V/(pi D), stepped down to a gear the machine has.
  *
@@ -23,8 +26,8 @@ export const PARTING_SHARE = 0.4;
 export function spindleSpeed(surfaceMMin: number, diameterMm: number, gearsRpm: readonly number[]): Outcome<SpindleSpeed> {
   if (!(diameterMm > 0)) return bad('no-diameter', 'A speed needs a diameter.');
   if (gearsRpm.length === 0) return bad('no-gears', 'The machine has no spindle speeds on record. Add them in its card.');
-  const idealRpm = (1000 * surfaceMMin) / (Math.PI * diameterMm);
-  const slower = gearsRpm.filter((g) => g <= idealRpm);
+  const ideal = idealRpm(surfaceMMin, diameterMm);
+  const slower = gearsRpm.filter((g) => g <= ideal);
   const gearRpm = slower.length ? Math.max(...slower) : Math.min(...gearsRpm);
-  return good({ idealRpm, gearRpm, speedMMin: (Math.PI * diameterMm * gearRpm) / 1000 });
+  return good({ idealRpm: ideal, gearRpm, speedMMin: (Math.PI * diameterMm * gearRpm) / 1000 });
 }

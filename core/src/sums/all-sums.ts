@@ -1,3 +1,4 @@
+import { milling } from './cutting/milling';
 import { reamLadder } from './cutting/ream-ladder';
 import { upset } from './stock/upset';
 import { ringGap } from './joints/ring-gap';
@@ -68,6 +69,7 @@ export const SUMS: readonly Sum[] = [
   tilt,
   speeds,
   turningTime,
+  milling,
   finish,
   oddTeeth,
   reamLadder,

@@ -1,4 +1,5 @@
 import { STARTING_HOUSE_RULES } from '../fits';
+import { idealRpm } from '../process';
 import { sumOfId } from './all-sums';
 import type { SumResult, SumShop } from './sum';
 import { startText } from './values';
@@ -199,5 +200,31 @@ describe('length for a riveted head', () => {
     expect(wrongAt('upset', { across: '8.2' })).toEqual(['across']);
     expect(wrongAt('upset', { height: '8' })).toEqual(['height']);
     expect(wrongAt('upset', { head: 'sunk', height: '12' })).toEqual(['height']);
+  });
+});
+
+describe('milling', () => {
+  it('90 ft/min on 1/2 in is 688 rpm, as charts have it; the table goes rpm x teeth x feed', () => {
+    expect(idealRpm(90 * 0.3048, 12.7)).toBeCloseTo(687.5, 1);
+    const r = work('milling', { diameter: '12', teeth: '4', chip: '0.05', wide: '12', most: '500' });
+    expect(figure(r, 'mill.table')).toBeCloseTo(100, 9);
+  });
+  it.each([0.6, 1.5, 3, 5.9])('at %d mm wide in a 12 mm cutter the thickest chip is what was asked', (wide) => {
+    const f = figure(work('milling', { diameter: '12', wide: String(wide), chip: '0.05' }), 'mill.tooth');
+    // The tooth’s circle, and the same a feed before: the thickest metal between them along a radius, within the width of the cut.
+    let thickest = 0;
+    for (let i = 0; i <= 20_000; i++) {
+      const angle = (Math.PI * i) / 20_000;
+      const [x, y] = [6 * Math.sin(angle), -6 * Math.cos(angle)];
+      if (y > wide - 6 || x < 0) continue;
+      thickest = Math.max(thickest, 6 - inside(f, angle));
+    }
+    expect(Math.abs(thickest / 0.05 - 1)).toBeLessThan(0.03);
+  });
+  /** Radius at which the ray of an angle leaves the circle of the tooth before, whose centre is a feed behind. */
+  const inside = (feed: number, angle: number): number => -feed * Math.sin(angle) + Math.sqrt(36 - (feed * Math.cos(angle)) ** 2);
+  it('keeps to the fastest the spindle runs, and to cuts no wider than the cutter', () => {
+    expect(figure(work('milling', { diameter: '1', wide: '1', most: '1500' }), 'mill.rpm')).toBe(1500);
+    expect(wrongAt('milling', { diameter: '10', wide: '11' })).toEqual(['wide']);
   });
 });
