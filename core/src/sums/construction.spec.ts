@@ -135,7 +135,8 @@ describe('ring gap', () => {
     const r = work('ring-gap', { bore: '3', gap: '0.006', worst: '3.004', least: '3' }, 'in');
     expect(figure(r, 'gap.least') / 25.4).toBeCloseTo(0.009, 9);
     expect(figure(r, 'gap.file') / 25.4).toBeCloseTo(0.003, 9);
-    expect(r.answer!.text).toBe('file the gap');
+    expect(r.words![0]).toContain('file the gap');
+    expect(r.figures[0]!.key).toBe('gap.file');
     expect(wrongAt('ring-gap', { worst: '79' })).toEqual(['worst']);
   });
 });
@@ -146,9 +147,9 @@ describe('tilt', () => {
     const heights = (lift: number, x: number): number => 0.05 + ((-0.07 - 0.05) * x) / 150 + (lift * x) / 400;
     const lift = figure(r, 'tilt.lift');
     expect(heights(lift, 0)).toBeCloseTo(heights(lift, 150), 9);
-    expect(r.answer!.text).toBe('at the second place');
+    expect(r.figures[0]!.label).toBe('lift at the second place');
   });
-  it('says level for level', () => expect(work('tilt', { first: '0.1', second: '0.1' }).answer!.text).toContain('level'));
+  it('says level for level', () => expect(work('tilt', { first: '0.1', second: '0.1' }).words![0]).toContain('Level'));
   it('refuses readings farther apart than their places', () =>
     expect(wrongAt('tilt', { first: '0', second: '20', span: '10' })).toEqual(['second']));
 });

@@ -43,14 +43,14 @@ export const ringGap: Sum = {
     ]);
     const short = needs.value - atNarrow.value;
     return good({
-      answer: { label: 'ring', text: short > 0 ? 'file the gap' : 'gap wide enough' },
       figures: [
-        needs,
+        ...(short > 0 ? [result('gap.file', 'to file off', short, 'wanted less what there is', [needs, atNarrow])] : []),
         atNarrow,
         atWide,
-        ...(short > 0 ? [result('gap.file', 'to file off', short, 'wanted less what there is', [needs, atNarrow])] : []),
+        needs,
       ],
       words: [
+        short > 0 ? 'Too tight: file the gap.' : 'The gap is wide enough.',
         'A gap that closes when hot breaks the ring and scores the bore: measure it where the bore is narrowest, square, pushed down by a piston.',
       ],
       picture: [circle(B / 2, 'mate'), arc('part', B * 0.47, -255, 75), size('bore', [-B / 2, -B * 0.62], [B / 2, -B * 0.62])],

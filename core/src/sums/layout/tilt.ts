@@ -26,18 +26,24 @@ export const tilt: Sum = {
       given('tilt.span', 'span', span),
       given('tilt.feet', 'between the supports', feet),
     ];
-    const lift = result('tilt.lift', 'lift', (Math.abs(b - a) * feet) / span, 'difference x supports / span', from);
+    const lift = result(
+      'tilt.lift',
+      `lift ${b < a ? 'at the second place' : 'at the first place'}`,
+      (Math.abs(b - a) * feet) / span,
+      'difference x supports / span',
+      from,
+    );
     const slope = ((b - a) / span) * feet * 0.5;
     return good({
-      ...(b === a
-        ? { answer: { label: 'lift', text: 'level: nothing to lift' } }
-        : { answer: { label: 'lift the end', text: b > a ? 'at the first place' : 'at the second place' } }),
       figures: [
         lift,
         result('tilt.angle', 'tilt', (Math.asin(Math.abs(b - a) / span) * 180) / Math.PI, 'asin(difference / span)', from, 'angle'),
         result('tilt.metre', 'over 300 mm', (Math.abs(b - a) * 300) / span, 'difference x 300 / span', from),
       ],
-      words: ['A larger number is the higher place, with the indicator carried by what is true. Read it again after clamping.'],
+      words: [
+        ...(b === a ? ['Level: nothing to lift.'] : []),
+        'A larger number is the higher place, with the indicator carried by what is true. Read it again after clamping.',
+      ],
       picture: [
         line('mate', [-feet / 2, -feet * 0.1], [feet / 2, -feet * 0.1]),
         line('part', [-feet / 2, -Math.sign(slope) * feet * 0.06], [feet / 2, Math.sign(slope) * feet * 0.06]),
