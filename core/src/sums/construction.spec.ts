@@ -1,5 +1,6 @@
 import { STARTING_HOUSE_RULES } from '../fits';
 import { idealRpm } from '../process';
+import { showValue } from '../working';
 import { sumOfId } from './all-sums';
 import type { SumResult, SumShop } from './sum';
 import { startText } from './values';
@@ -19,6 +20,11 @@ const work = (id: string, changes: Record<string, string>, unit: 'mm' | 'in' = '
   return r.value;
 };
 const figure = (r: SumResult, key: string): number => r.figures.find((f) => f.key === key)!.value;
+const shown = (r: SumResult, key: string): string =>
+  showValue(
+    r.figures.find((f) => f.key === key)!,
+    'mm',
+  );
 const wrongAt = (id: string, changes: Record<string, string>): string[] => {
   const r = outcome(id, changes);
   return r.ok ? [] : r.problems.map((p) => p.path);
@@ -30,7 +36,7 @@ describe('sine bar', () => {
     expect(figure(work('sine-bar', { bar: '100', angle: '14.5' }), 'sine.stack')).toBeCloseTo(25.038, 3);
   });
   it('goes back from the stack to the angle', () =>
-    expect(figure(work('sine-bar', { know: 'stack', bar: '200', stack: '68.404' }), 'sine.angle')).toBeCloseTo(20, 3));
+    expect(shown(work('sine-bar', { know: 'stack', bar: '200', stack: '68.4040' }), 'sine.angle')).toBe('20.000°'));
   it('refuses a stack longer than the bar, and says where it is blunt', () => {
     expect(wrongAt('sine-bar', { know: 'stack', bar: '100', stack: '100' })).toEqual(['stack']);
     expect(work('sine-bar', { angle: '75' }).words![0]).toContain('complement');
@@ -82,8 +88,8 @@ describe('a cutter with an odd number of teeth', () => {
     expect(read('vee', 10 - apex)).toBeCloseTo(20, 4);
   });
   it('three teeth fit a V of 60°, five one of 108°', () => {
-    expect(figure(work('odd-teeth', { teeth: '3' }), 'teeth.vee')).toBeCloseTo(60, 9);
-    expect(figure(work('odd-teeth', { teeth: '5' }), 'teeth.vee')).toBeCloseTo(108, 9);
+    expect(shown(work('odd-teeth', { teeth: '3' }), 'teeth.vee')).toBe('60.000°');
+    expect(shown(work('odd-teeth', { teeth: '5' }), 'teeth.vee')).toBe('108.000°');
   });
 });
 
@@ -104,6 +110,11 @@ describe('finish', () => {
     const µm = Number(/^([\d.]+) µm/.exec(said.answer!.text)![1]);
     expect(Math.abs(µm / (ra * 1000) - 1)).toBeLessThan(0.03);
   });
+  it('says no number with an exponent', () => {
+    const r = work('finish', { feed: '0.3', nose: '0.4' });
+    expect([r.answer!.text, ...r.words!].join(' ')).not.toMatch(/\de[+-]\d/);
+    expect(r.answer!.text).toBe('7.5 µm (290 µin)');
+  });
   it('0.2 a turn with a 0.8 nose leaves 6.3 µm, as the usual f²/8r table has it; a feed over the nose has no ridges of arcs', () => {
     expect(figure(work('finish', { feed: '0.2', nose: '0.8' }), 'finish.height')).toBeCloseTo(0.0063, 4);
     expect(wrongAt('finish', { feed: '0.4', nose: '0.4' })).toEqual(['feed']);
@@ -120,6 +131,8 @@ describe('hydraulic cylinder', () => {
     // 50 mm bore, 300 mm: 0.589 litres, at 20 litres a minute 1.77 s; 25 mm rod leaves three quarters.
     expect(work('cylinder-force', {}).words![0]).toBe('A full stroke takes 1.77 s out and 1.33 s back.');
     expect(work('cylinder-force', {}).caution).toContain('Block the load');
+    // A rod side shut off carries the push on three quarters of the area: 16 MPa become 21.3.
+    expect(shown(work('cylinder-force', {}), 'cylinder.shut')).toBe('21.3 MPa');
     expect(wrongAt('cylinder-force', { rod: '50' })).toEqual(['rod']);
   });
 });
@@ -149,6 +162,7 @@ describe('tilt', () => {
     expect(heights(lift, 0)).toBeCloseTo(heights(lift, 150), 9);
     expect(r.figures[0]!.label).toBe('lift at the second place');
   });
+  it('is 1.146° for 2 in 100', () => expect(shown(work('tilt', { first: '0', second: '2', span: '100' }), 'tilt.angle')).toBe('1.146°'));
   it('says level for level', () => expect(work('tilt', { first: '0.1', second: '0.1' }).words![0]).toContain('Level'));
   it('refuses readings farther apart than their places', () =>
     expect(wrongAt('tilt', { first: '0', second: '20', span: '10' })).toEqual(['second']));

@@ -65,6 +65,9 @@ describe('every sum', () => {
       if (id === 'key') return;
       expect(Math.abs(inch.figures[i]!.value - f.value)).toBeLessThan(0.02 * Math.abs(f.value) + 0.02);
     });
+    // Angles are in radians: a degree here would show as thousands.
+    for (const f of mm.figures.filter((x) => x.measure === 'angle')) expect(Math.abs(f.value)).toBeLessThanOrEqual(2 * Math.PI);
+    expect([mm.answer?.text ?? '', ...(mm.words ?? [])].join(' ')).not.toMatch(/\de[+-]\d/);
     const points = mm.picture.flatMap((m: Mark) =>
       m.kind === 'circle' ? [m.x, m.y, m.r] : m.kind === 'line' ? m.points.flat() : [...m.from, ...m.to],
     );

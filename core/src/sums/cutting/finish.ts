@@ -1,5 +1,5 @@
 import { bad, good } from '../../outcome';
-import { MM_PER_INCH } from '../../quantity';
+import { MM_PER_INCH, significant } from '../../quantity';
 import { length } from '../fields';
 import { given, result } from '../given';
 import { arc, line, size } from '../marks';
@@ -8,7 +8,7 @@ import type { Sum } from '../sum';
 /** Mean height of parabolic ridges against their full height: 4 / (9 sqrt 3). */
 const RA_SHARE = 4 / (9 * Math.sqrt(3));
 
-const microns = (mm: number): string => `${(mm * 1000).toPrecision(2)} µm (${((mm * 1e6) / MM_PER_INCH).toPrecision(2)} µin)`;
+const microns = (mm: number): string => `${significant(mm * 1000, 2)} µm (${significant((mm * 1e6) / MM_PER_INCH, 2)} µin)`;
 
 /** The finish that a nose radius leaves at a feed, at best. */
 export const finish: Sum = {

@@ -49,7 +49,7 @@ export const oddTeeth: Sum = {
     const { share, how, words } = SHARES[v.choice<keyof typeof SHARES>('over')];
     const D = v.number('read') / share(n);
     const reading = given('teeth.read', words, v.number('read'));
-    const vee = 180 - 360 / n;
+    const vee = rad(180 - 360 / n);
     const point = (i: number): [number, number] => [(D / 2) * Math.sin((2 * Math.PI * i) / n), (D / 2) * Math.cos((2 * Math.PI * i) / n)];
     return good({
       figures: [

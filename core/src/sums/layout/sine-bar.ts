@@ -31,8 +31,8 @@ export const sineBar: Sum = {
     const deg = (rad * 180) / Math.PI;
     const high = L * Math.sin(rad);
     const main = byAngle
-      ? result('sine.stack', 'stack', high, 'bar x sin angle', [bar, given('sine.angle', 'angle', deg, 'angle')])
-      : result('sine.angle', 'angle', deg, 'asin(stack / bar)', [bar, given('sine.stack', 'stack', high)], 'angle');
+      ? result('sine.stack', 'stack', high, 'bar x sin angle', [bar, given('sine.angle', 'angle', rad, 'angle')])
+      : result('sine.angle', 'angle', rad, 'asin(stack / bar)', [bar, given('sine.stack', 'stack', high)], 'angle');
     const slip = result(
       'sine.slip',
       'stack for a hundredth of a degree',

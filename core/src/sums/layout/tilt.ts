@@ -37,7 +37,7 @@ export const tilt: Sum = {
     return good({
       figures: [
         lift,
-        result('tilt.angle', 'tilt', (Math.asin(Math.abs(b - a) / span) * 180) / Math.PI, 'asin(difference / span)', from, 'angle'),
+        result('tilt.angle', 'tilt', Math.asin(Math.abs(b - a) / span), 'asin(difference / span)', from, 'angle'),
         result('tilt.metre', 'over 300 mm', (Math.abs(b - a) * 300) / span, 'difference x 300 / span', from),
       ],
       words: [

@@ -1,4 +1,5 @@
 import { bad, good } from '../../outcome';
+import { significant } from '../../quantity';
 import { length, number } from '../fields';
 import { given, result } from '../given';
 import { line, rectangle, size } from '../marks';
@@ -32,10 +33,11 @@ export const cylinderForce: Sum = {
       figures: [
         result('cylinder.push', 'push', p * full, 'pressure x pi D²/4', from, 'force'),
         result('cylinder.pull', 'pull', p * ring, 'pressure x pi (D² - d²)/4', withRod, 'force'),
+        result('cylinder.shut', 'pressure on a rod side that is shut', (p * full) / ring, 'pressure x D² / (D² - d²)', withRod, 'stress'),
       ],
       words: [
-        `A full stroke takes ${out.toPrecision(3)} s out and ${back.toPrecision(3)} s back.`,
-        `With the rod side shut, pushing raises ${((p * full) / ring).toPrecision(3)} MPa there: more than the pump gives.`,
+        `A full stroke takes ${significant(out, 3)} s out and ${significant(back, 3)} s back.`,
+        'Shut on the rod side, a push raises more there than the pump gives: what is named above.',
         'Seals and the oil’s way back take some of it.',
       ],
       caution: 'Oil under pressure goes through skin, and a load held by oil comes down. Block the load, let the pressure off, then open.',
