@@ -68,7 +68,7 @@ it('is measured on the reading line, which moves on and asks about a slip', asyn
   await page.click('Measure');
   await page.until('the line at the land', async () => (await line.where()) === 'Land at 0.25 in, 0°');
   await line.takeAll(['.7492', '.7492']);
-  expect(await line.where()).toBe('Track at 2 in, 0°');
+  await page.until('the line at the track', async () => (await line.where()) === 'Track at 2 in, 0°');
   await line.take('.7410');
   await line.type('7.412');
   await page.keys('\uE007');
