@@ -86,15 +86,17 @@ export class Page {
     if (text) await field.sendKeys(text);
   }
 
+  /** Looks anew while the list is drawn again under its hand. */
   async choose(label: string, option: string): Promise<void> {
-    const field = await this.field(label);
-    const options = await field.findElements(By.css('option'));
-    for (const o of options)
-      if ((await o.getText()).startsWith(option)) {
-        await o.click();
-        return;
-      }
-    throw new Error(`There is no “${option}” under “${label}”.`);
+    await this.until(`“${option}” under “${label}”`, async () => {
+      const field = await this.field(label);
+      for (const o of await field.findElements(By.css('option')))
+        if ((await o.getText()).startsWith(option)) {
+          await o.click();
+          return true;
+        }
+      return false;
+    });
   }
 
   async tick(label: string): Promise<void> {
