@@ -33,7 +33,7 @@ export const tilt: Sum = {
       'difference x supports / span',
       from,
     );
-    const slope = ((b - a) / span) * feet * 0.5;
+    const up = Math.sign(b - a) * feet * 0.06;
     return good({
       figures: [
         lift,
@@ -46,7 +46,7 @@ export const tilt: Sum = {
       ],
       picture: [
         line('mate', [-feet / 2, -feet * 0.1], [feet / 2, -feet * 0.1]),
-        line('part', [-feet / 2, -Math.sign(slope) * feet * 0.06], [feet / 2, Math.sign(slope) * feet * 0.06]),
+        line('part', [-feet / 2, -up], [feet / 2, up]),
         size('supports', [-feet / 2, -feet * 0.22], [feet / 2, -feet * 0.22]),
       ],
     });
