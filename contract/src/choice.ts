@@ -1,6 +1,6 @@
 import { ACT_KINDS, CAUSE_IDS, FINDING_IDS, PAIR_KINDS, QUANTITY_IDS, SOFT_KINDS } from '@iron-patch/core';
 import { array, boolean, lazy, mixed, object, type AnyObjectSchema } from 'yup';
-import { idOf, lengthOf, materialIdOf, numberOf, oneOf } from './fields';
+import { idOf, lengthOf, materialIdOf, numberOf, oneOf, optionalIdOf } from './fields';
 import { requiredText, textOf, TEXT_LIMITS } from './text';
 
 const segment = object({
@@ -89,6 +89,7 @@ const FOUND_VALUES: Readonly<Record<string, AnyObjectSchema>> = {
   }),
   act: object({
     componentId: idOf('Component'),
+    featureId: optionalIdOf('Place'),
     kind: oneOf('what is done', ACT_KINDS),
     where: textOf('Where', TEXT_LIMITS.line),
     state: oneOf('planned or done', ['planned', 'done'] as const),

@@ -20,6 +20,14 @@ const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[1-8][0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-
 export const idOf = (label: string): StringSchema<string> =>
   string().strict().typeError(`${label} is an id.`).required(`${label} is needed.`).matches(UUID, `${label} is not an id.`);
 
+/** An id, null, or nothing at all. */
+export const optionalIdOf = (label: string): StringSchema<string | null | undefined> =>
+  string()
+    .strict()
+    .nullable()
+    .typeError(`${label} is an id.`)
+    .matches(UUID, { message: `${label} is not an id.`, excludeEmptyString: false });
+
 export const oneOf = <T extends string>(label: string, values: readonly T[]): StringSchema<T> =>
   string()
     .strict()

@@ -1,6 +1,6 @@
 import { QUANTITY_IDS } from '@iron-patch/core';
 import { boolean, object, string, type InferType } from 'yup';
-import { idOf, lengthOf, numberOf, oneOf } from './fields';
+import { idOf, lengthOf, numberOf, oneOf, optionalIdOf } from './fields';
 import { requiredText, textOf, TEXT_LIMITS } from './text';
 
 /** Readings this far ahead of the server's clock are taken as now, minutes. */
@@ -12,6 +12,8 @@ export const readingFields = {
   purpose: oneOf('a purpose', ['found', 'cut', 'proof'] as const),
   featureId: idOf('Feature').nullable(),
   segmentId: textOf('Segment', TEXT_LIMITS.name).nullable(),
+  /** Missing where it was written before parts had states: as found. */
+  afterActId: optionalIdOf('Act'),
   quantity: oneOf('what was read', QUANTITY_IDS),
   stationMm: lengthOf('Station'),
   clockDeg: numberOf('Clock angle', 0, 359.99, '°'),

@@ -1,5 +1,5 @@
 import type { JobSheet, Shop } from '../repair';
-import { liveReadings } from '../repair';
+import { AS_FOUND, liveReadings, partStates } from '../repair';
 
 /** Columns of the readings file, in order. `READINGS_CSV_NEEDED` are needed coming in; of the others what is there is taken. */
 export const READINGS_CSV_COLUMNS = [
@@ -8,6 +8,7 @@ export const READINGS_CSV_COLUMNS = [
   'station_mm',
   'clock_deg',
   'quantity',
+  'state',
   'reading',
   'unit',
   'instrument',
@@ -27,7 +28,18 @@ function cell(value: string | number | null): string {
 
 /** Live readings of a job as CSV (RFC 4180, header row, dot decimals). */
 export function readingsToCsv(sheet: JobSheet, shop: Shop): string {
-  const rows = liveReadings(sheet.readings).flatMap((r) => {
+  const live = liveReadings(sheet.readings);
+  const states = new Map(
+    sheet.features.map((f) => [
+      f.id,
+      partStates(
+        sheet,
+        f,
+        live.filter((r) => r.featureId === f.id),
+      ),
+    ]),
+  );
+  const rows = live.flatMap((r) => {
     if (r.purpose !== 'found') return [];
     const feature = sheet.features.find((f) => f.id === r.featureId);
     const component = sheet.components.find((c) => c.id === feature?.componentId);
@@ -39,6 +51,7 @@ export function readingsToCsv(sheet: JobSheet, shop: Shop): string {
       r.stationMm,
       r.clockDeg,
       r.quantity,
+      states.get(r.featureId ?? '')?.find((s) => s.actId === r.afterActId)?.words ?? AS_FOUND.words,
       r.text,
       r.unit,
       instrument?.name ?? '',

@@ -1,7 +1,7 @@
 import type { Problem } from '../outcome';
 import { parseLength, type LengthUnit, type TypedLength } from '../quantity';
 import { doubtReading, FEATURE_KINDS, QUANTITIES, type Quantity } from '../readings';
-import type { FeatureRecord, JobSheet, Shop } from '../repair';
+import { AS_FOUND, partStates, type FeatureRecord, type JobSheet, type PartState, type Shop } from '../repair';
 import { READINGS_CSV_NEEDED } from './readings-csv';
 
 /** A row of a readings file that can be stored. */
@@ -13,6 +13,7 @@ export interface ImportedReading {
   readonly instrumentId: string;
   readonly partTempC: number | null;
   readonly quantity: Quantity;
+  readonly afterActId: string | null;
   /** As the file tells them; null where it does not. */
   readonly personId: string | null;
   readonly takenAt: string | null;
@@ -46,6 +47,14 @@ function quantityOf(row: Row, feature: FeatureRecord | undefined): Quantity | nu
 function unitOf(row: Row, sheet: JobSheet): LengthUnit | null {
   const told = (row['unit'] ?? '').trim().toLowerCase();
   return told === '' ? sheet.job.unit : told === 'mm' || told === 'in' ? told : null;
+}
+
+/** The state of the part: as found where the file does not tell, else `after act 2` with or without its words. */
+function stateOf(row: Row, sheet: JobSheet, feature: FeatureRecord | undefined): PartState | null {
+  const told = (row['state'] ?? '').trim().toLowerCase();
+  if (told === '' || told === AS_FOUND.words) return AS_FOUND;
+  const number = Number(/^after act (\d+)\b/.exec(told)?.[1] ?? NaN);
+  return (feature && partStates(sheet, feature, []).find((s) => s.number === number)) ?? null;
 }
 
 interface Column {
@@ -98,6 +107,13 @@ export function importReadings(rows: readonly Readonly<Record<string, string>>[]
         'unknown',
         `"${(row['quantity'] ?? '').slice(0, 40)}" is not read of ${FEATURE_KINDS[feature.kind].name.toLowerCase()}.`,
       );
+    const state = stateOf(row, sheet, feature);
+    if (feature && state === null)
+      say(
+        'state',
+        'unknown',
+        `"${row['state']!.slice(0, 40)}" is neither "as found" nor an act that is done on this part, such as "after act 1".`,
+      );
     const unit = unitOf(row, sheet);
     if (unit === null) say('unit', 'unknown', `"${row['unit']!.slice(0, 20)}" is neither mm nor in.`);
     const time = (row['taken_at'] ?? '').trim();
@@ -110,12 +126,13 @@ export function importReadings(rows: readonly Readonly<Record<string, string>>[]
     const signed = quantity !== null && QUANTITIES[quantity].reads === 'indicator';
     const length = parseLength(row['reading'] ?? '', { unit: unit ?? sheet.job.unit, allowNegative: signed, allowZero: signed });
     if (!length.ok) say('reading', length.problems[0]!.code, length.problems[0]!.message);
-    if (feature && quantity && stationMm !== null && clockDeg !== null && instrument && length.ok)
+    if (feature && quantity && state && stationMm !== null && clockDeg !== null && instrument && length.ok)
       imported.push({
         featureId: feature.id,
         stationMm,
         clockDeg,
         quantity,
+        afterActId: state.actId,
         length: length.value,
         instrumentId: instrument.id,
         partTempC,
@@ -129,7 +146,7 @@ export function importReadings(rows: readonly Readonly<Record<string, string>>[]
 
 /** Rows far off from the middle of their feature, such as a point one place off. Every row is sound by now. */
 function doubtful(rows: readonly ImportedReading[], sheet: JobSheet): Problem[] {
-  const keyOf = (row: ImportedReading): string => `${row.featureId} ${row.quantity}`;
+  const keyOf = (row: ImportedReading): string => `${row.featureId} ${row.quantity} ${row.afterActId}`;
   const sizes = new Map<string, number[]>();
   for (const row of rows) {
     if (QUANTITIES[row.quantity].reads === 'indicator') continue;

@@ -15,5 +15,7 @@ export function upgradeBundle(bundle: JobBundle): JobBundle {
     const unlicensed = c.key.startsWith(choiceKey.caution('')) && !(c.value as { licence?: string }).licence;
     return unlicensed ? [] : [c];
   });
-  return { ...bundle, job: { ...bundle.job, ...(hazards ? { hazards } : {}) }, choices };
+  // Before parts had states everything was as found.
+  const readings = bundle.readings.map((r) => ({ ...r, afterActId: r.afterActId ?? null }));
+  return { ...bundle, readings, job: { ...bundle.job, ...(hazards ? { hazards } : {}) }, choices };
 }

@@ -17,5 +17,6 @@ export { nearestFits, nearestZones, NAMED_FITS, type NearFit, type NearZone } fr
 export { houseAllowanceMm, houseRuleWords, STARTING_HOUSE_RULES, type HouseRule } from './house-rule';
 export { askSchool, schoolId, schoolName, schoolOfId, schoolsOf, type School, type SchoolAnswer } from './school';
 export { pinForKeptHole, pinForTruedHole, truedSizeMm, TRUING, type MeasuredHole, type PinTarget } from './target';
+export { boreForKeptShaft, boreForTruedShaft, truedShaftMm, type BoreTarget, type MeasuredShaft } from './bore-target';
 export { fitOutlook, SLIDE_LEAST_MM, tapMostMm, type FitOutlook, type OutlookInput, type PlayBand } from './outlook';
 export { generalToleranceMm, GENERAL_TOLERANCE_SOURCE } from './general-tolerance';

@@ -1,6 +1,6 @@
 import { bad, good, type Outcome } from '../outcome';
 import { houseAllowanceMm, houseRuleWords, type HouseRule } from './house-rule';
-import { toleranceWidth } from './iso286';
+import { GRADES, toleranceWidth, type ToleranceGrade } from './iso286';
 import { fitPair, splitIsoFit } from './pair';
 
 /**
@@ -27,6 +27,8 @@ export interface SchoolAnswer {
   readonly clearanceMm: number;
   /** Width of the new part's own tolerance. */
   readonly toleranceMm: number;
+  /** The same where the new part has the hole: a hole is made a grade coarser than its shaft, or to the pair's own zone. */
+  readonly boreToleranceMm: number;
   /** The most play that the school allows. */
   readonly mostPlayMm: number;
   readonly words: string;
@@ -92,9 +94,18 @@ function answerFor(
   words: string,
   { grade, mostPlayFactor }: Pick<HouseRule, 'grade' | 'mostPlayFactor'> = PLAIN,
 ): SchoolAnswer {
-  const width = toleranceWidth(grade, sizeMm);
-  const toleranceMm = width.ok ? width.value : BEYOND_TABLE_TOLERANCE_MM;
-  return { clearanceMm, toleranceMm, mostPlayMm: Math.max(clearanceMm, 0) * mostPlayFactor, words };
+  const widthOf = (g: ToleranceGrade): number => {
+    const width = toleranceWidth(g, sizeMm);
+    return width.ok ? width.value : BEYOND_TABLE_TOLERANCE_MM;
+  };
+  const coarser = GRADES[GRADES.indexOf(grade) + 1] ?? grade;
+  return {
+    clearanceMm,
+    toleranceMm: widthOf(grade),
+    boreToleranceMm: widthOf(coarser),
+    mostPlayMm: Math.max(clearanceMm, 0) * mostPlayFactor,
+    words,
+  };
 }
 
 const houseAnswer = (rule: HouseRule, sizeMm: number): SchoolAnswer =>
@@ -108,6 +119,7 @@ function pairAnswer(fit: string, nominalMm: number): Outcome<SchoolAnswer> {
     // The mate is measured, so its smallest size stands for the hole's lower limit.
     clearanceMm: hole.lowerMm - shaft.upperMm,
     toleranceMm: shaft.upperMm - shaft.lowerMm,
+    boreToleranceMm: hole.upperMm - hole.lowerMm,
     mostPlayMm: Math.max(mostClearanceMm, 0),
     words: `${source} ${name}`,
   });
@@ -133,6 +145,7 @@ export function askSchool(school: School, sizeMm: number, nominalMm = sizeMm): O
       return good({
         clearanceMm: sizeMm - school.upperMm,
         toleranceMm: school.upperMm - school.lowerMm,
+        boreToleranceMm: school.upperMm - school.lowerMm,
         mostPlayMm: Math.max(sizeMm - school.lowerMm, 0),
         words: school.words,
       });

@@ -2,7 +2,7 @@ import { FEATURE_KINDS, INSTRUMENT_KINDS, QUANTITIES, readsFor, type Spot, type 
 import type { LengthUnit } from '../quantity';
 import { diameterForCrossDial } from '../setups';
 import { instrumentOf } from './bias';
-import type { FeatureFinding } from './feature-finding';
+import { inState, type FeatureFinding } from './feature-finding';
 import { instrumentUncertaintyMm, type Measured } from './measured';
 import type { DoubtInput } from './reading-doubt';
 import type { ReadingRecord, Shop } from './records';
@@ -13,6 +13,8 @@ export interface AboutToKeep {
   readonly purpose: ReadingRecord['purpose'];
   readonly featureId: string | null;
   readonly segmentId: string | null;
+  /** State of the part, as in the reading. */
+  readonly afterActId: string | null;
   readonly spot: Spot;
   readonly expectedMm: number | null;
   readonly valueMm: number;
@@ -49,12 +51,15 @@ function scaleOf(repair: Repair, own: FeatureFinding | undefined): number[] {
   if (!own) return [];
   const { quantity } = { quantity: FEATURE_KINDS[own.feature.kind].quantities[0] };
   if (QUANTITIES[quantity].reads !== 'outside') return [];
-  return repair.features.flatMap((f) => (f !== own && f.component.id === own.component.id && f.shape ? [f.shape.meanMm] : []));
+  // As it was found, a place that was bored or dressed since tells about how large it is.
+  const others = repair.features.filter((f) => f !== own && f.component.id === own.component.id);
+  return others.flatMap((f) => (f.shape ? [f.shape.meanMm] : []));
 }
 
 /** Everything that a reading is held against before it stands, from the worked-out job. */
 export function doubtInputFor(repair: Repair, shop: Shop, jobUnit: LengthUnit, at: AboutToKeep): DoubtInput {
-  const own = at.purpose === 'found' ? repair.features.find((f) => f.feature.id === at.featureId) : undefined;
+  const asFound = at.purpose === 'found' ? repair.features.find((f) => f.feature.id === at.featureId) : undefined;
+  const own = asFound && inState(asFound, at.afterActId);
   const side = own?.feature.side ?? 'outside';
   const reads = readsFor(at.spot.quantity, side);
   const instrument = instrumentOf(shop, at.instrumentId);

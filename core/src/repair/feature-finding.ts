@@ -21,6 +21,7 @@ import { chosenNominal, chosenSkips, settledPairs, type NominalChoice } from './
 import { depthFinding } from './depth-finding';
 import { NO_FIGURES, quantityFindings, shapeFigures, type QuantityFinding, type ShapeFigures } from './feature-figures';
 import { indicatorFinding, type IndicatorFinding } from './indicator-finding';
+import { AS_FOUND, partStates, type PartState } from './part-states';
 import { isSettled, measuredPlace, pairKey, type Measured } from './measured';
 import type { ComponentRecord, FeatureRecord, JobSheet, ReadingRecord, Shop } from './records';
 import { NOTHING_STANDS_OUT, standingOut, stillStandingOut, type StandingOut } from './suspects';
@@ -36,6 +37,10 @@ export interface DisputeFinding {
 /** Everything known of one measured place. */
 export interface FeatureFinding extends ShapeFigures {
   readonly feature: FeatureRecord;
+  /** In which state of the part it was measured so. */
+  readonly state: PartState;
+  /** The same place after acts that changed the part, oldest first; none within one of these. */
+  readonly after: readonly FeatureFinding[];
   readonly component: ComponentRecord;
   readonly readings: readonly ReadingRecord[];
   readonly shape: Shape | null;
@@ -150,8 +155,15 @@ function wasFigure({ feature }: Measured, nominal: RecoveredNominal, all: readon
   return workedOut(`${feature.id}.was`, `${feature.name.toLowerCase()} as drawn by its maker`, best.sizeMm, how, all);
 }
 
-function finding(m: Measured, nominal: RecoveredNominal, sheet: JobSheet, shop: Shop): FeatureFinding {
-  const { feature, component, readings, shape } = m;
+function finding(
+  m: Measured,
+  nominal: RecoveredNominal,
+  sheet: JobSheet,
+  shop: Shop,
+  feature = m.feature,
+  state = AS_FOUND,
+): FeatureFinding {
+  const { component, readings, shape } = m;
   const settled = settledPairs(sheet, feature.id);
   const { figures, all, unread, ...own } = ownFinding(m, sheet, shop);
   const skipped = chosenSkips(sheet, feature.id);
@@ -159,6 +171,8 @@ function finding(m: Measured, nominal: RecoveredNominal, sheet: JobSheet, shop: 
   return {
     feature,
     component,
+    state,
+    after: [],
     readings,
     shape,
     ...figures,
@@ -209,16 +223,56 @@ function unitWitness({ feature }: Measured, { thread, values }: OwnFinding): Uni
 }
 
 const NONE: readonly ReadingRecord[] = [];
+const inStateOf = (readings: readonly ReadingRecord[], actId: string | null): readonly ReadingRecord[] =>
+  readings.filter((r) => r.afterActId === actId);
+
+// The place as it is called after an act: one object while the place and the act stay as they are.
+const keepNamed = keeper<FeatureRecord, Map<string, FeatureRecord>>();
+/** The figures of another state are other figures: they have a key and a name of their own. */
+function namedAfter(feature: FeatureRecord, { actId, words }: PartState): FeatureRecord {
+  const names = keepNamed(feature, [], () => new Map());
+  const key = `${feature.id}@${actId}`;
+  const name = `${feature.name} ${words}`;
+  const there = names.get(key);
+  if (there?.name === name) return there;
+  const fresh = { ...feature, id: key, name };
+  names.set(key, fresh);
+  return fresh;
+}
+
+/** The place as it was last measured: after an act where it was read since, else as found. What is made has to fit this. */
+export const asItIsNow = (f: FeatureFinding): FeatureFinding => f.after.findLast((a) => a.readings.length > 0) ?? f;
+
+/** The place in one state of its part; as found where that state is not known of it. */
+export const inState = (f: FeatureFinding, actId: string | null): FeatureFinding => f.after.find((a) => a.state.actId === actId) ?? f;
+
+/**
+ * The place in the state that somebody picked; where nobody did, in the one that the part is in: after the last act that changes sizes.
+ *
+ * @param picked id of an act, null for as found, undefined where nobody picked
+ */
+export const inHand = (f: FeatureFinding, picked?: string | null): FeatureFinding =>
+  picked === undefined ? (f.after.findLast((a) => a.state.resizes) ?? f) : inState(f, picked);
 
 /** Findings of all places of a job, in the sheet's order. */
 export function featureFindings(sheet: JobSheet, live: readonly ReadingRecord[], shop: Shop): FeatureFinding[] {
   const found = byFeature(live);
   const { unit, shopTempC } = sheet.job;
+  const components = new Map(sheet.components.map((c) => [c.id, c]));
+  const states = new Map(sheet.features.map((f) => [f.id, partStates(sheet, f, found.get(f.id) ?? NONE)]));
+  const measureIn = (feature: FeatureRecord, component: ComponentRecord, state: PartState): Measured => {
+    const all = found.get(feature.id) ?? NONE;
+    return measuredPlace({
+      feature: state.actId === null ? feature : namedAfter(feature, state),
+      component,
+      readings: states.get(feature.id)!.length === 1 ? all : inStateOf(all, state.actId),
+      settled: settledPairs(sheet, feature.id),
+      ...{ shopTempC, unit, shop },
+    });
+  };
   const measured = sheet.features.flatMap((feature): Measured[] => {
-    const component = sheet.components.find((c) => c.id === feature.componentId);
-    if (!component) return [];
-    const settled = settledPairs(sheet, feature.id);
-    return [measuredPlace({ feature, component, readings: found.get(feature.id) ?? NONE, settled, shopTempC, unit, shop })];
+    const component = components.get(feature.componentId);
+    return component ? [measureIn(feature, component, AS_FOUND)] : [];
   });
   const sized = measured.filter((m) => m.shape && isDiameter(m.feature.kind));
   const nominals = recoverNominals(
@@ -226,5 +280,13 @@ export function featureFindings(sheet: JobSheet, live: readonly ReadingRecord[],
     INCH_PRIOR[unit],
     measured.flatMap((m) => unitWitness(m, ownFinding(m, sheet, shop))),
   ).byFeature;
-  return measured.map((m) => finding(m, nominals.get(m.feature.id) ?? NOT_MEASURED, sheet, shop));
+  return measured.map((m) => {
+    const { feature, component } = m;
+    const nominal = nominals.get(feature.id) ?? NOT_MEASURED;
+    const after = states.get(feature.id)!.slice(1);
+    return {
+      ...finding(m, nominal, sheet, shop),
+      after: after.map((s) => finding(measureIn(feature, component, s), nominal, sheet, shop, feature, s)),
+    };
+  });
 }

@@ -13,6 +13,8 @@ import type { PairKind } from './runs-here.data';
 export interface DeskOutlook extends FitOutlook {
   /** What pressing it in takes, where it may have to be pressed; null where it goes in by hand, or no sum is possible. */
   readonly push: PressResult | null;
+  /** How much the bore of a bush closes in when it is made to the middle of its limits, mm; 0 where it has no bore or no press. */
+  readonly closesAtAimMm: number;
 }
 
 /** Before anybody says otherwise a pair runs at 20 °C and the metal round the hole is twice its size. */
@@ -58,7 +60,7 @@ function boreOf(componentId: string | undefined, hole: FeatureFinding, features:
   return hole.shape && mm < hole.shape.smallestMm ? mm : 0;
 }
 
-function pushFor(target: PinTarget, setting: DeskSetting): PressResult | null {
+function pressed(interferenceMm: number, target: PinTarget, setting: DeskSetting): PressResult | null {
   const [pin, hub] = [materialOf(setting.pinMaterialId), materialOf(setting.holeMaterialId)];
   if (!pin || !hub) return null;
   const result = press({
@@ -66,8 +68,7 @@ function pushFor(target: PinTarget, setting: DeskSetting): PressResult | null {
     hubOutsideMm: setting.hubOutsideMm,
     shaftBoreMm: setting.pinBoreMm,
     lengthMm: setting.lengthMm,
-    // The tightest pair that the limits and what is known of the hole allow: a hub cracks by that one.
-    interferenceMm: target.upperMm - target.holeSmallestMm + setting.plusMinusMm,
+    interferenceMm,
     rzHubMm: USUAL_RZ_MM,
     rzShaftMm: USUAL_RZ_MM,
     hub,
@@ -94,7 +95,14 @@ export function deskOutlook(target: PinTarget, setting: DeskSetting): DeskOutloo
       tempC: setting.running.holeC,
     },
   });
-  return { ...outlook, push: outlook.goesIn.presses > PRESS_WORTH_ASKING ? pushFor(target, setting) : null };
+  // The tightest pair that the limits and what is known of the hole allow: a hub cracks by that one.
+  const tightestMm = target.upperMm - target.holeSmallestMm + setting.plusMinusMm;
+  const usualMm = target.aimMm - target.holeSmallestMm;
+  return {
+    ...outlook,
+    push: outlook.goesIn.presses > PRESS_WORTH_ASKING ? pressed(tightestMm, target, setting) : null,
+    closesAtAimMm: setting.pinBoreMm > 0 ? (pressed(usualMm, target, setting)?.boreClosesMm ?? 0) : 0,
+  };
 }
 
 const isLand = (f: FeatureFinding, role: 'worn' | 'mate', side: 'inside' | 'outside'): boolean =>
@@ -103,20 +111,35 @@ const isLand = (f: FeatureFinding, role: 'worn' | 'mate', side: 'inside' | 'outs
 /** Unworn places further apart in size than this are not of the same pair, as a share of the size. */
 const SAME_PAIR_SHARE = 0.03;
 
-/** What the maker gave: an unworn place of the mate against an unworn land of the worn part, of the same pair. */
-function makerSchool(hole: FeatureFinding, features: readonly FeatureFinding[]): School[] {
-  const holes = features.filter((f) => isLand(f, 'mate', 'inside') && f.component.id === hole.component.id);
-  const lands = features.filter((f) => isLand(f, 'worn', 'outside'));
+/**
+ * What the maker gave: an unworn hole less an unworn land of the same pair, one on the mate and one on the worn part.
+ *
+ * @param holeOn whose the hole is
+ * @param mateId the component of the mate
+ * @returns null where they were not both measured
+ */
+export function makerClearance(
+  features: readonly FeatureFinding[],
+  holeOn: 'worn' | 'mate',
+  pinOn: 'worn' | 'mate',
+  mateId: string,
+): School | null {
+  const ofPair = (f: FeatureFinding): boolean => f.component.role === 'worn' || f.component.id === mateId;
+  const holes = features.filter((f) => isLand(f, holeOn, 'inside') && ofPair(f));
+  const lands = features.filter((f) => isLand(f, pinOn, 'outside') && ofPair(f));
   for (const unworn of holes)
     for (const land of lands) {
       const clearanceMm = unworn.mean!.value - land.mean!.value;
       if (Math.abs(clearanceMm) > SAME_PAIR_SHARE * land.mean!.value) continue;
-      return [
-        { kind: 'maker', clearanceMm, words: `${unworn.feature.name.toLowerCase()} less ${land.feature.name.toLowerCase()}, both unworn` },
-      ];
+      return { kind: 'maker', clearanceMm, words: `${unworn.feature.name.toLowerCase()} less ${land.feature.name.toLowerCase()}, both unworn` };
     }
-  return [];
+  return null;
 }
+
+const makerSchool = (hole: FeatureFinding, features: readonly FeatureFinding[]): School[] => {
+  const maker = makerClearance(features, 'mate', 'worn', hole.component.id);
+  return maker ? [maker] : [];
+};
 
 /** A hole this near to a bearing's bore is taken for one, mm. */
 const BEARING_BORE_MM = 0.06;

@@ -5,7 +5,8 @@ export * from './strip-records';
 export { orderSizes, type OrderSize } from './order-sizes';
 export { alphaOf, instrumentUncertaintyMm } from './measured';
 export { biasAtMm, instrumentOf, overdueFlag } from './bias';
-export type { DisputeFinding, FeatureFinding } from './feature-finding';
+export { asItIsNow, inHand, inState, type DisputeFinding, type FeatureFinding } from './feature-finding';
+export { AS_FOUND, partStates, type PartState } from './part-states';
 export { TAPER_OVER, type QuantityFinding } from './feature-figures';
 export type { IndicatorFinding } from './indicator-finding';
 export type { ThreadFinding } from './thread-finding';
@@ -22,6 +23,7 @@ export {
   type FitFinding,
   type SchoolOption,
 } from './fit-finding';
+export { ownBore, truedTooLarge, type BoreFigures, type BoreFinding, type BoreOption } from './bore-finding';
 export { expectedAt, expectedSizeMm } from './expected';
 export type { PartFinding, SegmentFinding } from './part-finding';
 export { rungFigure, type PlanFinding, type SegmentPasses } from './plan-finding';

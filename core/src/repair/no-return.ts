@@ -53,8 +53,12 @@ function asFound(sheet: JobSheet, componentId: string): AtStake[] {
 }
 
 /** What an act on a component would take with it, and what of that is not on record yet. */
-export function atStake(sheet: JobSheet, componentId: string, features: readonly FeatureFinding[]): AtStake[] {
-  const own = features.filter((f) => f.component.id === componentId);
+export function atStake(
+  sheet: JobSheet,
+  { componentId, featureId }: Pick<ActChoice, 'componentId' | 'featureId'>,
+  features: readonly FeatureFinding[],
+): AtStake[] {
+  const own = features.filter((f) => f.component.id === componentId && (!featureId || f.feature.id === featureId));
   const places = own.map((f) => ofPlace(f, sheet.job.unit));
   const none: AtStake[] = own.length ? [] : [{ what: 'Any size of it: it has no places to measure yet', onRecord: false, featureId: null }];
   return [...places, ...none, ...asFound(sheet, componentId)];
@@ -64,7 +68,7 @@ export function atStake(sheet: JobSheet, componentId: string, features: readonly
 export function pointsOfNoReturn(sheet: JobSheet, features: readonly FeatureFinding[]): PointOfNoReturn[] {
   return acts(sheet).map((act) => {
     const { componentId, state, override } = act.value;
-    const stake = atStake(sheet, componentId, features);
+    const stake = atStake(sheet, act.value, features);
     const missing = stake.filter((s) => !s.onRecord);
     return {
       act,
@@ -81,7 +85,7 @@ export function pointsOfNoReturn(sheet: JobSheet, features: readonly FeatureFind
  */
 export function holdsBack(sheet: JobSheet, act: ActChoice, features: readonly FeatureFinding[]): string | null {
   if (act.state !== 'done' || act.removed || act.override.trim()) return null;
-  const missing = atStake(sheet, act.componentId, features).filter((s) => !s.onRecord);
+  const missing = atStake(sheet, act, features).filter((s) => !s.onRecord);
   if (missing.length === 0) return null;
   const first = missing
     .slice(0, 2)

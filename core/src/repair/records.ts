@@ -190,6 +190,8 @@ export interface ReadingRecord {
   readonly featureId: string | null;
   /** The new part's segment, for `cut` and `proof`. */
   readonly segmentId: string | null;
+  /** The act after which it was read, by the id of its choice; null for as found, and for the new part. */
+  readonly afterActId: string | null;
   /** What was read there: a diameter, a width, the rise of an indicator. */
   readonly quantity: Quantity;
   readonly stationMm: number;

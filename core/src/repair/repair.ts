@@ -1,7 +1,8 @@
+import { boreFindings, type BoreFinding } from './bore-finding';
 import { cutFindings, type CutFinding } from './cut-finding';
 import { diagnosisFinding, type DiagnosisFinding } from './diagnosis-finding';
 import { pointsOfNoReturn, type PointOfNoReturn } from './no-return';
-import { featureFindings, type FeatureFinding } from './feature-finding';
+import { asItIsNow, featureFindings, type FeatureFinding } from './feature-finding';
 import { fitFindings, type FitFinding } from './fit-finding';
 import { handOverHolds, type HandOverHold } from './hand-over';
 import { liveReadings } from './live-readings';
@@ -22,6 +23,8 @@ export interface Repair {
   readonly pointsOfNoReturn: readonly PointOfNoReturn[];
   readonly diagnosis: DiagnosisFinding;
   readonly fits: readonly FitFinding[];
+  /** Shafts that stay, for which the new part has the hole. */
+  readonly bores: readonly BoreFinding[];
   readonly part: PartFinding | null;
   readonly plan: PlanFinding | null;
   readonly cuts: readonly CutFinding[];
@@ -44,7 +47,10 @@ export function workOut(sheet: JobSheet, shop: Shop): Repair {
   const features = featureFindings(sheet, live, shop);
   const noReturn = pointsOfNoReturn(sheet, features);
   const diagnosis = diagnosisFinding(sheet, features);
-  const fits = fitFindings(features, sheet, shop);
+  // What is made has to fit the parts as they are now; what wore and why is told by how they were found.
+  const now = features.map(asItIsNow);
+  const fits = fitFindings(now, sheet, shop);
+  const bores = boreFindings(now, fits, sheet, shop);
   const part = partFinding(fits, sheet);
   const plan = planFinding(part, sheet, shop);
   const cuts = cutFindings(part, plan, live, sheet, shop);
@@ -58,6 +64,7 @@ export function workOut(sheet: JobSheet, shop: Shop): Repair {
     pointsOfNoReturn: noReturn,
     diagnosis,
     fits,
+    bores,
     part,
     plan,
     cuts,

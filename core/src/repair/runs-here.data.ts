@@ -27,8 +27,7 @@ export interface PairKindRow {
 }
 
 const seatOnly = (school: School): string | null => (school.kind === 'seat' || school.kind === 'own' ? null : 'by the bearing table alone');
-const tightOnly = (_: School, a: SchoolAnswer): string | null =>
-  a.clearanceMm - a.toleranceMm < 0 && a.clearanceMm < 0 ? null : 'pressed in: no play';
+const tightOnly = (_: School, a: SchoolAnswer): string | null => (a.clearanceMm + a.toleranceMm < 0 ? null : 'pressed in: no play');
 const looseOnly = (_: School, a: SchoolAnswer): string | null => (a.clearanceMm > 0 ? null : 'it runs: needs play');
 const notTight = (_: School, a: SchoolAnswer): string | null => (a.clearanceMm >= 0 ? null : 'goes in by hand: never tight');
 const anything = (): null => null;

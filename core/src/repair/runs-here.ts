@@ -29,24 +29,25 @@ export function bearingOn(hole: FeatureFinding, features: readonly FeatureFindin
     : BEARINGS.find((b) => near(bore, b.boreMm) && outsides.some((o) => near(o.shape!.largestMm, b.outsideMm)));
 }
 
-function propose(hole: FeatureFinding, features: readonly FeatureFinding[]): Omit<RunsHere, 'chosen'> {
-  const mate = features.find((f) => f.feature.id === hole.feature.matesFeatureId || f.feature.matesFeatureId === hole.feature.id);
-  const said = [hole, ...(mate ? [mate] : [])].find((f) => f.feature.suspicions.includes('bearing'));
+function propose(place: FeatureFinding, features: readonly FeatureFinding[]): Omit<RunsHere, 'chosen'> {
+  const mate = features.find((f) => f.feature.id === place.feature.matesFeatureId || f.feature.matesFeatureId === place.feature.id);
+  const said = [place, ...(mate ? [mate] : [])].find((f) => f.feature.suspicions.includes('bearing'));
   if (said) return { kind: 'bearing-inner', why: `a bearing ran at ${said.feature.name.toLowerCase()}, as was said at Strip` };
-  const bearing = bearingOn(hole, features);
+  const isHole = place.feature.side === 'inside';
+  const bearing = isHole ? bearingOn(place, features) : undefined;
   if (bearing) return { kind: 'bearing-inner', why: `bore and outside are those of a ${bearing.code}` };
-  const pin = mate?.feature.side === 'outside' ? mate : undefined;
-  const holeMm = hole.shape?.smallestMm;
-  const pinMm = pin?.shape?.largestMm;
+  const [hole, pin] = isHole ? [place, mate] : [mate, place];
+  const holeMm = hole?.feature.side === 'inside' ? hole.shape?.smallestMm : undefined;
+  const pinMm = pin?.feature.side === 'outside' ? pin.shape?.largestMm : undefined;
   if (holeMm === undefined || pinMm === undefined) return { kind: null, why: 'only one side of the pair is measured' };
-  const unworn = hole.feature.land === 'unworn' && pin!.feature.land === 'unworn';
+  const unworn = hole!.feature.land === 'unworn' && pin!.feature.land === 'unworn';
   if (unworn && pinMm - holeMm > PRESSED_MM) return { kind: 'pressed-bush', why: 'the unworn pin is larger than its hole' };
   if (holeMm - pinMm > MOVING_SHARE * holeMm) return { kind: 'running-grease', why: 'both are worn by moving on each other' };
   return { kind: null, why: 'it neither shows wear of moving nor a press' };
 }
 
-/** What runs in a hole. Asked once for a pair, proposed from what was said, from sizes in the book, and from wear. */
-export function runsHere(hole: FeatureFinding, features: readonly FeatureFinding[], sheet: JobSheet): RunsHere {
-  const chosen = chosenRuns(sheet, hole.feature.id);
-  return chosen ? { kind: chosen.kind, chosen: true, why: 'as somebody said at Decide' } : { ...propose(hole, features), chosen: false };
+/** What runs in a hole, or on a shaft. Asked once for a pair, proposed from what was said, from sizes in the book, and from wear. */
+export function runsHere(place: FeatureFinding, features: readonly FeatureFinding[], sheet: JobSheet): RunsHere {
+  const chosen = chosenRuns(sheet, place.feature.id);
+  return chosen ? { kind: chosen.kind, chosen: true, why: 'as somebody said at Decide' } : { ...propose(place, features), chosen: false };
 }

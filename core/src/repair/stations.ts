@@ -2,7 +2,7 @@ import { chosenPlan, chosenReturn, chosenRoute, signedCaution } from './choices'
 import { handOverHolds } from './hand-over';
 import type { CutFinding } from './cut-finding';
 import type { DiagnosisFinding } from './diagnosis-finding';
-import type { FeatureFinding } from './feature-finding';
+import { inHand, type FeatureFinding } from './feature-finding';
 import type { PointOfNoReturn } from './no-return';
 import { looseFragments } from './strip-records';
 import type { FitFinding } from './fit-finding';
@@ -52,15 +52,18 @@ function strip({ sheet, features, noReturn }: StandingInputs): Standing {
   return lonely ? underWay(`what ${lonely.feature.name.toLowerCase()} fits together with`) : done;
 }
 
-function measure({ sheet, features }: StandingInputs): Standing {
+function measure({ sheet, features: asFound }: StandingInputs): Standing {
+  const features = asFound.flatMap((f) => [f, ...f.after]);
   if (features.length === 0) return notYet('the places to measure');
   const quarrel = features.find((f) => f.disputes.some((d) => d.believed === null));
   if (quarrel) return out(`two instruments disagree on ${quarrel.feature.name.toLowerCase()}`);
   const odd = features.find((f) => f.standOut.suspects.length || f.standOut.repeats.length);
   if (odd) return out(`a reading of ${odd.feature.name.toLowerCase()} that stands out: read it again, or say that it is right`);
-  const left = features.reduce((s, f) => s + f.open.length, 0);
+  // As it was found a part cannot be read any more once an act has changed it.
+  const readable = asFound.filter((f) => inHand(f) === f);
+  const left = readable.reduce((s, f) => s + f.open.length, 0);
   if (left === 0) return done;
-  const first = features.find((f) => f.next)!;
+  const first = readable.find((f) => f.next)!;
   const waits = `${left} more reading${left > 1 ? 's' : ''}, next ${first.feature.name.toLowerCase()} at ${placeWithUnit(first.next!.stationMm, sheet.job.unit)}, ${first.next!.clockDeg}°`;
   return features.some((f) => f.readings.length) ? underWay(waits) : notYet(waits);
 }

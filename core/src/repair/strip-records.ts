@@ -44,12 +44,14 @@ export interface EarlierRepairChoice {
   readonly removed: boolean;
 }
 
-export const ACT_KINDS = ['saw', 'cut-weld', 'drill-out', 'press-out', 'grind-off', 'bend'] as const;
+export const ACT_KINDS = ['saw', 'cut-weld', 'drill-out', 'press-out', 'grind-off', 'bend', 'dress', 'bore', 'press-in', 'weld'] as const;
 export type ActKind = (typeof ACT_KINDS)[number];
 
-/** An act that destroys evidence. */
+/** An act that destroys evidence. The part is another one after it: what is read then is kept apart from what was found. */
 export interface ActChoice {
   readonly componentId: string;
+  /** The one place of it that is changed; null or missing where all of them are. */
+  readonly featureId?: string | null | undefined;
   readonly kind: ActKind;
   readonly where: string;
   readonly state: 'planned' | 'done';

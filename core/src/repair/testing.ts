@@ -112,6 +112,7 @@ export const testReading = (more: Partial<ReadingRecord>): ReadingRecord => ({
   purpose: 'found',
   featureId: null,
   segmentId: null,
+  afterActId: null,
   quantity: 'size',
   stationMm: 0,
   clockDeg: 0,

@@ -28,6 +28,8 @@ async function guardAct(db: Db, jobId: string, key: string, act: ActChoice): Pro
   const sheet = withChoice(await loadSheet(db, jobId), key, act);
   if (!sheet.components.some((c) => c.id === act.componentId))
     throw invalid([{ code: 'unknown', path: 'value.componentId', message: 'Choose a component of this job.' }]);
+  if (act.featureId && !sheet.features.some((f) => f.id === act.featureId && f.componentId === act.componentId))
+    throw invalid([{ code: 'unknown', path: 'value.featureId', message: 'Choose a place of this component.' }]);
   const held = holdsBack(sheet, act, workOut(sheet, await loadShop(db)).features);
   if (held) throw invalid([{ code: 'no-return', path: 'value.override', message: held }]);
 }

@@ -1,9 +1,9 @@
-import type { InstrumentRecord, Quantity, ReadingRecord } from '@iron-patch/core';
+import { choiceKey, type InstrumentRecord, type Quantity, type ReadingRecord } from '@iron-patch/core';
 import { statements, type Db } from '../db';
 import { invalid } from '../http';
 import sql from './readings.sql';
 
-const q = statements(sql, ['byJobs', 'byIds', 'insert', 'lastOfFeature', 'superseded', 'instrument']);
+const q = statements(sql, ['byJobs', 'byIds', 'insert', 'lastOfFeature', 'superseded', 'doneOn', 'instrument']);
 
 export const readingsOf = async (db: Db, jobIds: readonly string[]): Promise<ReadingRecord[]> =>
   (await db.query<ReadingRecord>(q.byJobs, [jobIds])).rows;
@@ -32,6 +32,7 @@ export async function insertReadings(db: Db, readings: readonly ReadingRecord[])
     column('supersedesId'),
     column('withdrawn'),
     column('quantity'),
+    column('afterActId'),
   ]);
   await insert.catch((e: Error & { code?: string }) => {
     throw e.code === UNIQUE_VIOLATION
@@ -43,9 +44,13 @@ export async function insertReadings(db: Db, readings: readonly ReadingRecord[])
   return (await db.query<ReadingRecord>(q.byIds, [column('id')])).rows;
 }
 
-/** The newest live reading of one quantity of a feature, mm; null when none of its newest twenty is live. */
-export const lastSizeOf = async (db: Db, featureId: string, quantity: Quantity): Promise<number | null> =>
-  (await db.query<{ valueMm: number }>(q.lastOfFeature, [featureId, quantity])).rows[0]?.valueMm ?? null;
+/** The newest live reading of one quantity of a feature in one state of its part, mm; null when none of its newest twenty is live. */
+export const lastSizeOf = async (db: Db, featureId: string, quantity: Quantity, afterActId: string | null): Promise<number | null> =>
+  (await db.query<{ valueMm: number }>(q.lastOfFeature, [featureId, quantity, afterActId])).rows[0]?.valueMm ?? null;
+
+/** Is this act on record as done on the component of that place? */
+export const isDoneOn = async (db: Db, jobId: string, actId: string, featureId: string): Promise<boolean> =>
+  (await db.query<{ done: boolean }>(q.doneOn, [jobId, choiceKey.act(actId), featureId])).rows[0]!.done;
 
 export interface SupersededReading {
   readonly jobId: string;

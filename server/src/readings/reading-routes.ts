@@ -17,6 +17,7 @@ const fromFile = (r: ImportedReading, jobId: string, personId: string, takenAt: 
   purpose: 'found',
   featureId: r.featureId,
   segmentId: null,
+  afterActId: r.afterActId,
   quantity: r.quantity,
   stationMm: r.stationMm,
   clockDeg: r.clockDeg,

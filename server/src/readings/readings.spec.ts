@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import { choiceKey } from '@iron-patch/core';
 import { routes } from '@iron-patch/contract';
 import { caller, makeJob, readingBody, type Caller, type MadeJob } from '../testing/caller';
 import { openTestShop, type TestShop } from '../testing/test-database';
@@ -121,6 +122,76 @@ describe('a readings file', () => {
     await send(`${header}\nBody,5,0,1.5716 in\n`);
     const { text, headers } = await call.get(routes.readingsCsv(made.jobId));
     expect(headers['content-type']).toContain('text/csv');
-    expect(text.split('\r\n')[1]).toMatch(/^Hinge pin,Body,5,0,size,1.5716 in,in,Outside mic 25 to 50,,39.91864,Tomas Quill/);
+    expect(text.split('\r\n')[1]).toMatch(/^Hinge pin,Body,5,0,size,as found,1.5716 in,in,Outside mic 25 to 50,,39.91864,Tomas Quill/);
+  });
+});
+
+describe('a reading after an act', () => {
+  const actId = '0b2f7a52-6a2b-4f0e-9b1e-0d8f6a1c2b3d';
+  const act = (more: object = {}) =>
+    call.put(
+      routes.choice(made.jobId, choiceKey.act(actId)),
+      {
+        value: {
+          componentId: made.pinId,
+          featureId: null,
+          kind: 'bend',
+          where: '',
+          state: 'done',
+          override: 'told',
+          removed: false,
+          ...more,
+        },
+        reason: '',
+      },
+      '*',
+    );
+  const after = (text: string, more = {}) => take(text, { afterActId: actId, ...more });
+
+  it('is refused while the act is not on record as done on that very place', async () => {
+    const told = async () => (await after('39.9')).body.problems?.map((p: { path: string; code: string }) => `${p.path} ${p.code}`);
+    expect(await told()).toEqual(['afterActId not-done']);
+    await act({ state: 'planned' });
+    expect(await told()).toEqual(['afterActId not-done']);
+    await call.put(
+      routes.choice(made.jobId, choiceKey.act(actId)),
+      { value: { componentId: made.pinId, kind: 'bend', where: '', state: 'done', override: 'told', removed: true }, reason: '' },
+      '"v1"',
+    );
+    expect(await told()).toEqual(['afterActId not-done']);
+  });
+
+  it('stands beside the one as found, in the sheet and in the file, and comes back by the file', async () => {
+    await take('39.9');
+    expect((await act()).status).toBe(201);
+    expect((await after('39.5')).body).toMatchObject({ afterActId: actId, valueMm: 39.5 });
+    expect((await stored()).map((r: { afterActId: string | null }) => r.afterActId)).toEqual([null, actId]);
+    const csv = (await call.get(routes.readingsCsv(made.jobId))).text as string;
+    const states = csv
+      .split('\r\n')
+      .slice(1, 3)
+      .map((row) => /as found|after act 1[^"]*straightened/.exec(row)?.[0]);
+    expect(states).toEqual(['as found', 'after act 1, straightened']);
+    const back = await call.post(routes.readingsFile(made.jobId), {
+      csv: 'feature;station_mm;clock_deg;reading;state\nBody;20;0;39.52;after act 1',
+    });
+    expect(back.body).toEqual({ stored: 1 });
+    expect((await stored()).at(-1)).toMatchObject({ afterActId: actId, valueMm: 39.52 });
+    const odd = await call.post(routes.readingsFile(made.jobId), {
+      csv: 'feature;station_mm;clock_deg;reading;state\nBody;20;0;39.52;after act 7',
+    });
+    expect(odd.body.problems).toMatchObject([{ path: 'rows.0.state' }]);
+  });
+
+  it('is refused of another part, of another place than the act changed, and of the new part', async () => {
+    await act({ featureId: made.bodyId });
+    expect((await after('39.9')).status).toBe(201);
+    const bore = await call.post(routes.readings(made.jobId), readingBody(made.boreId, '40', { afterActId: actId, instrumentId: 'tele' }));
+    expect(bore.body.problems).toMatchObject([{ path: 'afterActId' }]);
+    const cut = await call.post(
+      routes.readings(made.jobId),
+      readingBody(null, '39.9', { purpose: 'cut', segmentId: 's', afterActId: actId }),
+    );
+    expect(cut.body.problems).toMatchObject([{ path: 'afterActId', code: 'mixed' }]);
   });
 });

@@ -12,7 +12,7 @@ import { CLOCK_SLACK_MIN, type ReadingInput } from '@iron-patch/contract';
 import type { Db } from '../db';
 import { featureById } from '../features';
 import { invalid } from '../http';
-import { lastSizeOf, rangedInstrument, type RangedInstrument, supersededReading } from './reading-queries';
+import { isDoneOn, lastSizeOf, rangedInstrument, type RangedInstrument, supersededReading } from './reading-queries';
 
 type Say = (path: string, code: string, message: string) => void;
 
@@ -22,9 +22,13 @@ async function checkPlace(db: Db, jobId: string, r: ReadingInput, say: Say): Pro
     if (feature?.jobId !== jobId) say('featureId', 'unknown', 'This place to measure is not on this job.');
     else if (!(FEATURE_KINDS[feature.kind].quantities as readonly Quantity[]).includes(r.quantity))
       say('quantity', 'kind', `${FEATURE_KINDS[feature.kind].name} has no ${QUANTITIES[r.quantity].name}.`);
+    // A reading is taken back in whatever state it was taken.
+    if (feature && r.afterActId && !r.withdrawn && !(await isDoneOn(db, jobId, r.afterActId, feature.id)))
+      say('afterActId', 'not-done', 'This act is not on record as done on this part. Record it as done at Strip, or read it as found.');
     if (r.segmentId !== null) say('segmentId', 'mixed', 'A reading as found belongs to a place, not to the new part.');
   } else {
     if (r.quantity !== 'size') say('quantity', 'mixed', 'Of the new part diameters are read.');
+    if (r.afterActId) say('afterActId', 'mixed', 'A reading of the new part is neither as found nor after an act.');
     if (r.featureId !== null) say('featureId', 'mixed', 'A reading of the new part belongs to its segment.');
     if (!r.segmentId) say('segmentId', 'needed', 'Which segment of the new part was measured?');
   }
@@ -59,7 +63,7 @@ async function readText(
   if (r.confirmed || signed) return parsed.value;
   if (instrument && instrument.kind !== 'indicator' && outOfRange(parsed.value.valueMm, instrument))
     say('instrumentId', 'range', `${instrument.name} cannot show ${r.text}: which instrument, or which size?`);
-  const expected = r.purpose === 'found' && r.featureId ? await lastSizeOf(db, r.featureId, r.quantity) : null;
+  const expected = r.purpose === 'found' && r.featureId ? await lastSizeOf(db, r.featureId, r.quantity, r.afterActId ?? null) : null;
   const doubt = doubtReading(parsed.value.valueMm, parsed.value.unit, expected);
   if (doubt) say('text', 'implausible', doubt.message);
   return parsed.value;
@@ -83,5 +87,5 @@ export async function takeReading(db: Db, jobId: string, personId: string, r: Re
     : await readText(db, r, instrument, say);
   if (problems.length) throw invalid(problems);
   const { confirmed: _, ...rest } = r;
-  return { ...rest, jobId, personId, valueMm, unit, takenAt: notAhead(r.takenAt) };
+  return { ...rest, afterActId: r.afterActId ?? null, jobId, personId, valueMm, unit, takenAt: notAhead(r.takenAt) };
 }

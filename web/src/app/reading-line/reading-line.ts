@@ -20,6 +20,7 @@ import {
   doubtOf,
   formatLength,
   formatWithUnit,
+  inState,
   INSTRUMENT_KINDS,
   instrumentsFor,
   otherUnit,
@@ -182,9 +183,9 @@ export class ReadingLine {
   }
 
   private doubtOf(t: LineTarget, value: TypedLength): ReadingDoubt | null {
-    const { purpose, featureId, segmentId, spot, expectedMm } = t;
+    const { purpose, featureId, segmentId, afterActId, spot, expectedMm } = t;
     const about = {
-      ...{ purpose, featureId, segmentId, spot, expectedMm },
+      ...{ purpose, featureId, segmentId, afterActId, spot, expectedMm },
       ...{ valueMm: value.valueMm, unit: value.unit, decimals: value.decimals },
       ...{ instrumentId: this.instrumentId(), dial: this.dialValue(), supersedesId: this.corrects(t)?.id ?? null },
     };
@@ -337,8 +338,8 @@ export class ReadingLine {
   private onward(t: LineTarget): void {
     if (t.purpose !== 'found') return;
     const finding = this.store.repair()?.features.find((f) => f.feature.id === t.featureId);
-    const next = finding?.next ?? null;
-    this.store.select(next ? { spanId: t.featureId, ...next } : NOWHERE);
+    const next = (finding && inState(finding, t.afterActId))?.next ?? null;
+    this.store.select(next ? { spanId: t.featureId, afterActId: t.afterActId, ...next } : NOWHERE);
   }
 
   private step(t: LineTarget, by: number): void {

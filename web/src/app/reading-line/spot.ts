@@ -1,6 +1,7 @@
 import {
   expectedAt,
   FEATURE_KINDS,
+  inHand,
   placeWithUnit,
   isDiameter,
   QUANTITIES,
@@ -23,6 +24,8 @@ export interface LineTarget {
   readonly purpose: 'found' | 'cut' | 'proof';
   readonly featureId: string | null;
   readonly segmentId: string | null;
+  /** State of the part that is read. */
+  readonly afterActId: string | null;
   readonly spot: Spot;
   readonly title: string;
   readonly expectedMm: number | null;
@@ -48,19 +51,21 @@ function titleOf({ feature }: FeatureFinding, spot: Spot, unit: LengthUnit): str
 }
 
 function foundTarget(repair: Repair, selection: Selection, unit: LengthUnit): LineTarget | null {
-  const chosen = repair.features.find((f) => f.feature.id === selection.spanId);
+  const asFound = repair.features.find((f) => f.feature.id === selection.spanId);
+  const chosen = asFound && inHand(asFound, selection.afterActId);
   const { stationMm, clockDeg } = selection;
   const quantity = selection.quantity ?? (chosen ? FEATURE_KINDS[chosen.feature.kind].quantities[0] : 'size');
   const picked = chosen && stationMm !== null && clockDeg !== null ? { stationMm, clockDeg, quantity } : null;
-  const finding = picked || chosen?.next ? chosen : repair.features.find((f) => f.next);
+  const finding = picked || chosen?.next ? chosen : repair.features.find((f) => f.next && inHand(f) === f);
   const spot = picked ?? finding?.next;
   if (!finding || !spot) return null;
   return {
     purpose: 'found',
     featureId: finding.feature.id,
     segmentId: null,
+    afterActId: finding.state.actId,
     spot,
-    title: titleOf(finding, spot, unit),
+    title: titleOf(finding, spot, unit) + (finding.state.actId === null ? '' : `, ${finding.state.words}`),
     expectedMm: expectedAt(finding, spot),
     nominalMm: spot.quantity === 'size' ? (finding.chosenNominal?.sizeMm ?? null) : null,
     instrumentId: finding.feature.instrumentId,
@@ -81,6 +86,7 @@ function cutTarget(repair: Repair, selection: Selection): LineTarget | null {
     purpose: 'cut',
     featureId: null,
     segmentId: id,
+    afterActId: null,
     spot: { stationMm: 0, clockDeg: 0, quantity: 'size' },
     title: cut.cuts.length ? `${name}, after the cut` : `${name}, before the first cut`,
     expectedMm: cut.advice.nextMm ?? cut.cuts.at(-1)?.measuredMm ?? repair.plan?.bar?.diameterMm ?? null,
@@ -103,6 +109,7 @@ function proofTarget(repair: Repair, selection: Selection): LineTarget | null {
     purpose: 'proof',
     featureId: null,
     segmentId: id,
+    afterActId: null,
     spot: { stationMm, clockDeg, quantity: 'size' },
     title: `${name}, finished and cold, ${clockDeg}°`,
     expectedMm: proof.segment.diameter.value,

@@ -6,6 +6,7 @@ const target: LineTarget = {
   purpose: 'found',
   featureId: 'barrel',
   segmentId: null,
+  afterActId: null,
   spot: { stationMm: 20, clockDeg: 90, quantity: 'size' },
   title: 'Barrel bore',
   expectedMm: 40,

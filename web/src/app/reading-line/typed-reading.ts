@@ -49,6 +49,7 @@ export function typedReading(target: LineTarget, valueMm: number, line: LineStat
     purpose: target.purpose,
     featureId: target.featureId,
     segmentId: target.segmentId,
+    afterActId: target.afterActId,
     ...target.spot,
     text,
     unit,

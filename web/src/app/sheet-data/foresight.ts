@@ -57,6 +57,6 @@ export class Foresight {
 
   private recordOf(jobId: string, typed: TypedReading, personId: string, valueMm: number): ReadingRecord {
     const { confirmed: _, ...rest } = typed;
-    return { ...rest, id: newId(), takenAt: new Date().toISOString(), jobId, personId, valueMm };
+    return { ...rest, afterActId: typed.afterActId ?? null, id: newId(), takenAt: new Date().toISOString(), jobId, personId, valueMm };
   }
 }

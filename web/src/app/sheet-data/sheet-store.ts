@@ -25,6 +25,8 @@ export interface Selection {
   readonly stationMm: number | null;
   readonly clockDeg: number | null;
   readonly quantity: Quantity | null;
+  /** State of the part that is looked at: the id of an act, null for as found; undefined for the one it is in. */
+  readonly afterActId?: string | null | undefined;
 }
 
 /** Somebody else changed the same thing; the person decides. */
@@ -185,12 +187,13 @@ export const SheetStore = signalStore(
       };
 
       const withdraw = (reading: ReadingRecord): void => {
-        const { purpose, featureId, segmentId, quantity, stationMm, clockDeg, unit, instrumentId } = reading;
+        const { purpose, featureId, segmentId, afterActId, quantity, stationMm, clockDeg, unit, instrumentId } = reading;
         addReading(
           {
             purpose,
             featureId,
             segmentId,
+            afterActId,
             quantity,
             stationMm,
             clockDeg,
@@ -226,7 +229,10 @@ export const SheetStore = signalStore(
           }
         },
         select: (selection: Partial<Selection>): void =>
-          patchState(store, (s) => ({ selection: { ...s.selection, quantity: null, ...selection } })),
+          patchState(store, ({ selection: before }) => {
+            const stays = selection.spanId === undefined || selection.spanId === before.spanId;
+            return { selection: { ...before, quantity: null, ...(stays ? {} : { afterActId: undefined }), ...selection } };
+          }),
         show: (figure: Figure | null): void => patchState(store, { figure }),
         lookAt: (pictured: 'worn' | 'new'): void => patchState(store, { pictured }),
         /** Draws on without saving; kept in this browser, so that a reload loses nothing. */
@@ -259,6 +265,11 @@ export const SheetStore = signalStore(
             return Promise.resolve();
           };
           patchState(store, { undo: { what: `reading ${input.text}`, back } });
+        },
+        /** Says that a reading was taken in another state of the part; it stays as typed, and the old word on it stays on record. */
+        moveReading(r: ReadingRecord, afterActId: string | null): void {
+          const { id, jobId: _, personId: __, takenAt: ___, ...rest } = r;
+          addReading({ ...rest, afterActId, supersedesId: id, confirmed: true }, r.valueMm);
         },
         acknowledgePhoto: (photo: PhotoRecord): void => {
           if (store.sheet()?.job.id === photo.jobId) patchSheet((s) => ({ ...s, photos: replaceById(s.photos, photo) }));

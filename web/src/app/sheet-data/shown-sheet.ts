@@ -11,7 +11,7 @@ const waitingReading = (item: OutboxItem): ReadingRecord =>
   keepWaiting(item, [], () => {
     const { input, jobId, personId, valueMm } = item;
     const { confirmed: _, ...rest } = input;
-    return { ...rest, jobId, personId, valueMm };
+    return { ...rest, afterActId: rest.afterActId ?? null, jobId, personId, valueMm };
   });
 
 /** The sheet with the readings that the server has not acknowledged yet, and with a drawing that is not saved yet. */

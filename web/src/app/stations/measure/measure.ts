@@ -5,11 +5,13 @@ import {
   FEATURE_KINDS,
   formatLength,
   formatPlace,
+  inHand,
   isDiameter,
   isIndicator,
   QUANTITIES,
   TAPER_OVER,
   type FeatureFinding,
+  type PartState,
   type ReadingRecord,
   type StationState,
 } from '@iron-patch/core';
@@ -25,6 +27,7 @@ import { StandingOutNote } from './standing-out';
 import { OtherValues } from './other-values';
 import { SeenForm } from './seen-form';
 import { SpotGrid } from './spot-grid';
+import { StatesOfPart } from './states-of-part';
 
 const RECENT = 6;
 /** Sections drawn side by side; the grid tells of all. */
@@ -47,6 +50,7 @@ const MOST_SECTIONS = 12;
     OtherValues,
     SeenForm,
     SpotGrid,
+    StatesOfPart,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './measure.html',
@@ -65,7 +69,7 @@ export class Measure {
   });
   protected readonly shown = signal(RECENT);
   /** The picked place; else one whose instruments disagree; else the one with the next planned spot; else the first mate. */
-  protected readonly finding = computed<FeatureFinding | null>(() => {
+  protected readonly asFound = computed<FeatureFinding | null>(() => {
     const all = this.store.repair()?.features ?? [];
     return (
       all.find((f) => f.feature.id === this.store.selection().spanId) ??
@@ -75,6 +79,11 @@ export class Measure {
       all[0] ??
       null
     );
+  });
+  /** In the state that is looked at. */
+  protected readonly finding = computed<FeatureFinding | null>(() => {
+    const f = this.asFound();
+    return f && inHand(f, this.store.selection().afterActId);
   });
   protected readonly diameter = computed(() => isDiameter(this.finding()?.feature.kind ?? 'diameter'));
   protected readonly indicator = computed(() => isIndicator(this.finding()?.feature.kind ?? 'diameter'));
@@ -102,7 +111,7 @@ export class Measure {
   }
 
   protected pick(f: FeatureFinding): void {
-    const spot = f.next ?? f.planned[0];
+    const spot = inHand(f).next ?? f.planned[0];
     const { stationMm, clockDeg, quantity } = spot ?? { stationMm: null, clockDeg: null, quantity: null };
     this.store.select({ spanId: f.feature.id, stationMm, clockDeg, quantity });
   }
@@ -114,6 +123,12 @@ export class Measure {
   protected what(r: ReadingRecord): string {
     const where = `at ${this.place(r.stationMm)}, ${r.clockDeg}°`;
     return r.quantity === 'size' ? where : `${QUANTITIES[r.quantity].name} ${where}`;
+  }
+
+  /** The other states in which a reading may have been taken. */
+  protected elsewhere(f: FeatureFinding): PartState[] {
+    const base = this.asFound();
+    return base ? [base, ...base.after].map((s) => s.state).filter((s) => s.actId !== f.state.actId) : [];
   }
 
   protected who(r: ReadingRecord): string {

@@ -77,9 +77,10 @@ const STATE_MARK: Readonly<Record<PointOfNoReturn['state'], Verdict>> = { held: 
     }
     <form (submit)="$event.preventDefault(); plan()">
       <h2>Plan an act that cannot be undone</h2>
-      <div class="grid3">
+      <div class="grid4">
         <ip-choose label="What is done" name="actKind" [options]="kinds" [value]="kind()" (valueChange)="setKind($event)" />
         <ip-choose label="To which component" name="actComponent" [options]="components()" [value]="to()" (valueChange)="to.set($event)" />
+        <ip-choose label="Which place of it" name="actPlace" [options]="places()" [value]="place()" (valueChange)="place.set($event)" />
         <ip-text label="Where" name="actWhere" [value]="where()" (valueChange)="where.set($event)" />
       </div>
       @if (preview().length) {
@@ -124,9 +125,9 @@ const STATE_MARK: Readonly<Record<PointOfNoReturn['state'], Verdict>> = { held: 
       align-items: flex-end;
       margin-top: 6px;
     }
-    .grid3 {
+    .grid4 {
       display: grid;
-      grid-template-columns: repeat(3, 1fr);
+      grid-template-columns: repeat(4, 1fr);
       gap: 10px 18px;
       margin: 6px 0 10px;
     }
@@ -147,11 +148,17 @@ export class NoReturn {
   );
   protected readonly kind = signal<ActKind>('saw');
   protected readonly to = linkedSignal(() => this.meant() || (this.components()[0]?.[0] ?? ''));
+  protected readonly places = computed<readonly Option[]>(() => [
+    ['', 'All of it'],
+    ...(this.store.sheet()?.features ?? []).filter((f) => f.componentId === this.to()).map((f) => [f.id, f.name] as const),
+  ]);
+  protected readonly place = linkedSignal({ source: this.to, computation: () => '' });
   protected readonly where = signal('');
   protected readonly reasons = signal<Readonly<Record<string, string>>>({});
   protected readonly preview = computed<AtStake[]>(() => {
     const [sheet, repair] = [this.store.shown(), this.store.repair()];
-    return sheet && repair && this.to() ? atStake(sheet, this.to(), repair.features).filter((s) => !s.onRecord) : [];
+    const about = { componentId: this.to(), featureId: this.place() || null };
+    return sheet && repair && this.to() ? atStake(sheet, about, repair.features).filter((s) => !s.onRecord) : [];
   });
 
   protected setKind(kind: string): void {
@@ -175,6 +182,7 @@ export class NoReturn {
   protected plan(): void {
     const act: ActChoice = {
       componentId: this.to(),
+      featureId: this.place() || null,
       kind: this.kind(),
       where: this.where().trim(),
       state: 'planned',
