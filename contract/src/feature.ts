@@ -1,6 +1,6 @@
 import { FEATURE_KIND_IDS, SUSPICIONS, V_BLOCKS_DEG } from '@iron-patch/core';
 import { array, object, type InferType } from 'yup';
-import { idOf, lengthOf, numberOf, numbersOf, oneOf } from './fields';
+import { idOf, lengthOf, numberOf, numbersOf, oneOf, optionalIdOf } from './fields';
 import { requiredText, TEXT_LIMITS } from './text';
 
 const NEAR_FAR = ['near', 'far'] as const;
@@ -18,6 +18,8 @@ const detail = object({
   ringFace: oneOf('the face', NEAR_FAR).nullable(),
   pitches: numberOf('Pitches', 1, 100).integer('Pitches: a whole number.').nullable(),
   wireMm: lengthOf('Wire', 0.05, 20).nullable(),
+  /** Missing where it was written before it could be told. */
+  oneSizeWithId: optionalIdOf('Place'),
 });
 
 export const featureInput = object({

@@ -2,9 +2,7 @@ import { BEARINGS } from '../bearings';
 import { MM_PER_INCH, toInchFraction, type LengthUnit } from '../quantity';
 import type { Side } from '../readings';
 import { THREADS } from '../threads';
-
-/** What a place is for, as far as it is known: it decides which tables its size may come from and how it was made. */
-export type Use = 'running' | 'seat' | 'thread' | 'any';
+import { INCH_DECIMAL_WEIGHT, INCH_WEIGHTS, METRIC_WEIGHTS, TABLE_TIMES, type Use } from './judgement.data';
 
 /** A size that the maker may have drawn. */
 export interface Candidate {
@@ -17,25 +15,10 @@ export interface Candidate {
   readonly also: readonly string[];
 }
 
-/** Weight by the coarsest fraction that a size is a multiple of. */
-const INCH_WEIGHTS = [
-  { denominator: 8, weight: 1 },
-  { denominator: 16, weight: 0.5 },
-  { denominator: 32, weight: 0.2 },
-  { denominator: 64, weight: 0.08 },
-] as const;
-/** Tenths and twentieths of an inch, drawn as decimals. */
-const INCH_DECIMAL_WEIGHT = 0.06;
 const INCH_DECIMALS_PER_INCH = 20;
 
 /** ISO 3 R20 numbers from 1 to 10, rounded as makers use them (R'20). */
 const R20 = [1, 1.1, 1.25, 1.4, 1.6, 1.8, 2, 2.2, 2.5, 2.8, 3.2, 3.6, 4, 4.5, 5, 5.6, 6.3, 7.1, 8, 9, 10];
-const METRIC_WHOLE_WEIGHT = 0.5;
-const METRIC_FIVE_WEIGHT = 0.8;
-const METRIC_PREFERRED_WEIGHT = 1;
-const METRIC_HALF_WEIGHT = 0.1;
-/** A size that a table of the place's use holds weighs this many times more. */
-const TABLE_TIMES: Readonly<Record<Use, number>> = { seat: 12, thread: 12, running: 1.2, any: 1.5 };
 /** Two sizes nearer than this are one, mm. */
 const SAME_MM = 1e-4;
 
@@ -70,12 +53,12 @@ function metricCandidates(lowMm: number, highMm: number): Candidate[] {
   return Array.from({ length: Math.max(to - from + 1, 0) }, (_, i) => {
     const sizeMm = (from + i) / 2;
     const weight = !Number.isInteger(sizeMm)
-      ? METRIC_HALF_WEIGHT
+      ? METRIC_WEIGHTS.half
       : isPreferred(sizeMm)
-        ? METRIC_PREFERRED_WEIGHT
+        ? METRIC_WEIGHTS.preferred
         : sizeMm % 5 === 0
-          ? METRIC_FIVE_WEIGHT
-          : METRIC_WHOLE_WEIGHT;
+          ? METRIC_WEIGHTS.five
+          : METRIC_WEIGHTS.whole;
     return { sizeMm, unit: 'mm' as const, name: `${sizeMm} mm`, weight, also: [] };
   });
 }

@@ -1,5 +1,6 @@
-export { candidatesBetween, type Candidate, type Use } from './candidates';
-export { wearDensity, WEAR_MIXTURE, type NominalEvidence } from './likelihood';
+export { candidatesBetween, type Candidate } from './candidates';
+export { INCH_PRIOR, WITNESS_TIMES, type Use } from './judgement.data';
+export { wearDensity, type NominalEvidence } from './likelihood';
 export { recoverMachine, type MachineBelief, type MachineFeature } from './machine';
 export type { UnitWitness } from './machine';
 export { recoverNominal, recoverNominals, type DecidingReading, type RankedNominal, type RecoveredNominal } from './recover';

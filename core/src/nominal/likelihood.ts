@@ -1,5 +1,6 @@
 import type { Side } from '../readings';
-import type { Candidate, Use } from './candidates';
+import type { Candidate } from './candidates';
+import { STRAY, WEAR_MIXTURE, type Use } from './judgement.data';
 import { madeBands } from './made';
 
 /** What was measured of one feature, at 20 °C. */
@@ -11,14 +12,6 @@ export interface NominalEvidence {
   /** The least worn size seen where it did wear: largest of a shaft, smallest of a hole; null when not measured. */
   readonly worn: { readonly sizeMm: number; readonly uMm: number } | null;
 }
-
-/** Wear on the diameter where a part did wear: most of it light, some of it heavy; mean of each, mm. */
-export const WEAR_MIXTURE = [
-  { share: 0.75, meanMm: 0.15 },
-  { share: 0.25, meanMm: 0.6 },
-] as const;
-/** Share of lands that are not what they seem: plated, painted, burred, or made to no known practice; and how far they stray, mm. */
-const STRAY = { share: 0.01, sdMm: 0.12 };
 
 const normal = (x: number, sd: number): number => Math.exp(-0.5 * (x / sd) ** 2) / (sd * Math.sqrt(2 * Math.PI));
 

@@ -1,5 +1,6 @@
 import type { LengthUnit } from '../quantity';
 import { candidatesBetween, type Candidate } from './candidates';
+import { FOREIGN_SHARE, NEAR_SHARE, NONE_SHARE, NONE_SHARE_WORN, TWIN_SHARE } from './judgement.data';
 import { likelihood, type NominalEvidence } from './likelihood';
 
 /** A feature of the machine with what was measured of it. */
@@ -7,6 +8,8 @@ export interface MachineFeature extends NominalEvidence {
   readonly id: string;
   /** Features that were probably drawn to the same size: its mate, another stretch of the same turned size. */
   readonly twinIds: readonly string[];
+  /** Features of the same part that only lie near in size: weighed, but no witness to call anything told. */
+  readonly nearIds?: readonly string[];
 }
 
 export interface Weighed {
@@ -33,15 +36,7 @@ export interface UnitWitness {
 
 /** How far evidence may stand from a candidate to be looked at, mm. */
 const SEARCH_MM = 3;
-/** Share of sizes that are of the other system than the machine: repairs, bought-in parts; bearings are metric nearly everywhere. */
-const FOREIGN_SHARE = { any: 0.06, running: 0.06, thread: 0.12, seat: 0.5 } as const;
-/** How sure it is that a pin and its hole, or two stretches of one turned size, were drawn alike. */
-const TWIN_SHARE = 0.9;
 const UNITS = ['in', 'mm'] as const;
-/** Share of places that were made to no listed size, spread evenly over the millimetres about them. */
-const NONE_SHARE = 0.08;
-/** A worn place tells less of it: its size lies anywhere under what it was. */
-const NONE_SHARE_WORN = 0.03;
 
 interface Scored {
   readonly feature: MachineFeature;
@@ -114,10 +109,10 @@ function unitBelief(
 }
 
 /** How much better the twin's readings are explained when it was drawn to this size than when it was drawn to anything. */
-function twinFactor(c: Candidate, twin: Scored): number {
+function twinFactor(c: Candidate, twin: Scored, share: number): number {
   if (twin.scored.length === 0) return 1;
   const anything = (twin.evidence.in + twin.evidence.mm) / 2;
-  return TWIN_SHARE * likelihoodOf(c, twin) + (1 - TWIN_SHARE) * anything;
+  return share * likelihoodOf(c, twin) + (1 - share) * anything;
 }
 
 /**
@@ -136,18 +131,21 @@ export function recoverMachine(
   const byFeature = new Map<string, readonly Weighed[]>();
   const noneOf = new Map<string, number>();
   for (const own of all) {
-    const twins = own.feature.twinIds.flatMap((id) => byId.get(id) ?? []);
-    const belief = unitBelief(all, new Set([own.feature.id, ...own.feature.twinIds]), inchPrior, witnesses);
+    const near = own.feature.nearIds ?? [];
+    const others = (ids: readonly string[], share: number): (readonly [Scored, number])[] =>
+      ids.flatMap((id) => (byId.has(id) ? [[byId.get(id)!, share] as const] : []));
+    const twins = [...others(own.feature.twinIds, TWIN_SHARE), ...others(near, NEAR_SHARE)];
+    const belief = unitBelief(all, new Set([own.feature.id, ...own.feature.twinIds, ...near]), inchPrior, witnesses);
     const outside = foreign(own.feature);
     const weighed = own.scored.map(({ candidate, likelihood: l }) => {
       const other = candidate.unit === 'in' ? 'mm' : 'in';
       const unit = (1 - outside) * belief[candidate.unit] + outside * belief[other];
-      return { candidate, score: unit * candidate.weight * l * twins.reduce((p, t) => p * twinFactor(candidate, t), 1) };
+      return { candidate, score: unit * candidate.weight * l * twins.reduce((p, [t, share]) => p * twinFactor(candidate, t, share), 1) };
     });
     const listed = weighed.reduce((s, w) => s + w.score, 0);
     const share = own.feature.land ? NONE_SHARE : NONE_SHARE_WORN;
     // Each twin, drawn to no listed size either, is explained as anything is.
-    const twinsAnyhow = twins.reduce((p, t) => p * (t.scored.length ? (t.evidence.in + t.evidence.mm) / 2 : 1), 1);
+    const twinsAnyhow = twins.reduce((p, [t]) => p * (t.scored.length ? (t.evidence.in + t.evidence.mm) / 2 : 1), 1);
     const none = own.scored.length ? (share / (2 * SEARCH_MM)) * twinsAnyhow : 0;
     const total = listed + none;
     noneOf.set(own.feature.id, total > 0 ? none / total : 0);

@@ -103,6 +103,25 @@ describe('a whole machine', () => {
     expect(recoverNominals([features[1]!], 0.5).byFeature.get('hole')!.canTell).toBe(false);
   });
 
+  it('a land that only lies near in size speaks for a place, and never tells', () => {
+    const worn = { id: 'worn', side: 'outside' as const, land: null, worn: { sizeMm: 39.7, uMm: 0.004 }, twinIds: [] };
+    const beside = land('beside', 39.97);
+    const alone = recoverNominals([worn, beside], 0.5).byFeature.get('worn')!;
+    const near = recoverNominals([{ ...worn, nearIds: ['beside'] }, beside], 0.5).byFeature.get('worn')!;
+    const told = recoverNominals(
+      [
+        { ...worn, twinIds: ['beside'] },
+        { ...beside, twinIds: ['worn'] },
+      ],
+      0.5,
+    ).byFeature.get('worn')!;
+    const of40 = (r: typeof near): number => r.ranked.find((x) => x.sizeMm === 40)!.probability;
+    expect(of40(near)).toBeGreaterThan(of40(alone));
+    expect(of40(told)).toBeGreaterThan(of40(near));
+    expect([alone.canTell, near.canTell, told.canTell]).toEqual([false, false, true]);
+    expect(near.note).toContain('say so at Strip');
+  });
+
   it('takes bearing bores for a seat, and thread majors for a thread', () => {
     const seat = recoverNominal({ side: 'outside', use: 'seat', land: { sizeMm: 17.004, uMm: 0.002 }, worn: null });
     expect(seat.ranked[0]!.name).toContain('17 mm');
@@ -130,6 +149,35 @@ describe('100 worn machines made by a seeded die: inch, metric and mixed', () =>
   it('without any land the app says that it cannot tell', () => {
     expect(score.landless).toBe(100);
     expect(score.admitted).toBe(100);
+  });
+});
+
+describe('a stated probability', () => {
+  const BUCKETS = [0, 0.02, 0.1, 0.3, 0.5, 0.7, 0.9, 0.97, 1.0001];
+  /** How often a candidate was the truth against how often it was said to be, by bucket, over machines with 6 in 100 sizes off every list. */
+  function buckets(withLand: boolean, machines: number): { said: number; was: number; n: number }[] {
+    const sums = BUCKETS.slice(1).map(() => ({ said: 0, was: 0, n: 0 }));
+    for (let seed = 5001; seed < 5001 + machines; seed++) {
+      const { features, truthMm } = wornMachine(seed, withLand, { offList: 0.06 });
+      const found = recoverNominals(features, 0.5).byFeature;
+      for (const f of features)
+        for (const c of found.get(f.id)!.ranked.slice(0, 6)) {
+          const b = sums[BUCKETS.findIndex((edge) => c.probability < edge) - 1]!;
+          b.n++;
+          b.said += c.probability;
+          if (Math.abs(c.sizeMm - truthMm.get(f.id)!) < 1e-6) b.was++;
+        }
+    }
+    return sums.map((b) => ({ said: b.said / b.n, was: b.was / b.n, n: b.n }));
+  }
+
+  // Two standard errors of a bucket's own count beside what is allowed: a bucket of a hundred cannot show a twentieth.
+  it.each([
+    ['with a land within a twentieth', true, 0.05],
+    ['of a place without one, where how it wore is anybody’s guess, within a tenth', false, 0.1],
+  ] as const)('holds %s in every bucket', (_, withLand, allowed) => {
+    for (const b of buckets(withLand, 400))
+      expect(Math.abs(b.was - b.said)).toBeLessThanOrEqual(allowed + 2 * Math.sqrt((b.said * (1 - b.said)) / b.n));
   });
 });
 

@@ -1,8 +1,9 @@
 import { formatLength, type LengthUnit } from '../quantity';
+import { INCH_TO_TELL, MOST_LIKELY, TOLD } from './judgement.data';
 import type { NominalEvidence } from './likelihood';
 import { recoverMachine, type MachineBelief, type MachineFeature, type UnitWitness, type Weighed } from './machine';
 import { bandFor, madeBands, type MadeBand } from './made';
-import type { Side } from '../readings';
+import { K95, type Side } from '../readings';
 
 /** A candidate with what the evidence makes of it. */
 export interface RankedNominal {
@@ -34,17 +35,12 @@ export interface RecoveredNominal {
   readonly deciding: DecidingReading | null;
 }
 
-/** What is called told must be right in 95 of 100. Without a land nothing is: how much a part wore is no witness. */
-const TOLD = 0.95;
 /** An outside mic in a careful hand, k = 1, mm: what a deciding reading would be taken with. */
 const FINE_MM = 0.002;
 /** Two sizes nearer than this many of its uncertainties need something else than a finer reading. */
 const SEPARABLE = 4;
 /** Candidates further down the list are not explained. */
 const MOST_REASONED = 8;
-const INCH_TO_TELL = 0.9;
-/** From this on the first is said to be the most likely, not one of two that cannot be told apart. */
-const MOST_LIKELY = 0.75;
 
 const show = (mm: number, unit: LengthUnit): string => formatLength(mm, unit, unit === 'mm' ? 3 : 4);
 
@@ -54,13 +50,23 @@ const madeMiddle = (w: Weighed, e: NominalEvidence): number => {
   return (band.lowMm + band.highMm) / 2;
 };
 
-/** What a worn place means if it was made to that band: only what lies beyond the band is sure to be wear. */
-function wornWords(sizeMm: number, side: Side, band: MadeBand, unit: LengthUnit): string {
-  const [over, under] = [sizeMm - band.highMm, band.lowMm - sizeMm];
-  const [gone, grown] = side === 'outside' ? [under, over] : [over, under];
-  if (gone > 0) return `means at least ${show(gone, unit)} of wear`;
-  if (grown > 0) return `worn place stands ${show(grown, unit)} on the wrong side of it: deposit, burr, or made so?`;
-  return `its least worn place is still within ${band.words}`;
+/**
+ * What a worn place means if it was made to one of those bands: only what lies beyond all of them is sure to be wear, or to stand where
+ * nothing was made.
+ */
+function wornWords(
+  { sizeMm, uMm }: NonNullable<NominalEvidence['worn']>,
+  side: Side,
+  bands: readonly MadeBand[],
+  unit: LengthUnit,
+): string {
+  const beyond = bands.map((b) => ({ words: b.words, under: b.lowMm - sizeMm, over: sizeMm - b.highMm }));
+  const within = beyond.find((b) => b.under <= K95 * uMm && b.over <= K95 * uMm);
+  if (within) return `its least worn place is still within ${within.words}`;
+  const least = (by: 'under' | 'over'): number => Math.min(...beyond.map((b) => (b[by] > 0 ? b[by] : Infinity)));
+  const [gone, grown] = side === 'outside' ? (['under', 'over'] as const) : (['over', 'under'] as const);
+  if (beyond.some((b) => b[gone] > 0)) return `means at least ${show(least(gone), unit)} of wear`;
+  return `worn place stands ${show(least(grown), unit)} on the wrong side of it: deposit, burr, or made so?`;
 }
 
 function reasonsFor(w: Weighed, f: MachineFeature, twins: readonly MachineFeature[], belief: MachineBelief): string[] {
@@ -79,7 +85,7 @@ function reasonsFor(w: Weighed, f: MachineFeature, twins: readonly MachineFeatur
     const own = bandFor(madeBands(c.sizeMm, c.unit, twin.side, twin.use ?? 'any'), twin.land!.sizeMm);
     said.push(`the unworn land that belongs to it ${against(twin.land!.sizeMm, own)}`);
   }
-  if (f.worn) said.push(wornWords(f.worn.sizeMm, f.side, band, c.unit));
+  if (f.worn) said.push(wornWords(f.worn, f.side, f.land ? [band] : bands, c.unit));
   for (const also of c.also) said.push(`also ${also}`);
   const unit = c.unit === 'in' ? belief.inch : 1 - belief.inch;
   if (unit > INCH_TO_TELL) said.push(`all places together speak for ${c.unit === 'in' ? 'inch' : 'metric'}`);
@@ -87,13 +93,15 @@ function reasonsFor(w: Weighed, f: MachineFeature, twins: readonly MachineFeatur
   return said;
 }
 
-function noteFor(land: 'own' | 'twin' | 'none', canTell: boolean, ranked: readonly Weighed[], none: number): string {
+function noteFor(land: 'own' | 'twin' | 'near' | 'none', canTell: boolean, ranked: readonly Weighed[], none: number): string {
   if (ranked.length === 0) return 'Nothing measured yet.';
   if (none > ranked[0]!.probability)
     return 'None of the listed sizes: a regrind, or the maker’s own. Type what it was where a drawing tells.';
   if (canTell) return land === 'own' ? 'The unworn land tells.' : 'The unworn land that belongs to it tells.';
   const [first, second] = ranked;
   const pair = second ? `${first!.candidate.name} and ${second.candidate.name}` : first!.candidate.name;
+  if (land === 'near')
+    return `A land near it in size speaks for ${first!.candidate.name}. If both were turned to one size, say so at Strip: then it tells.`;
   return land === 'none'
     ? `Without an unworn land ${pair} cannot be told apart: look for a place that never ran.`
     : ranked[0]!.probability >= MOST_LIKELY
@@ -101,7 +109,7 @@ function noteFor(land: 'own' | 'twin' | 'none', canTell: boolean, ranked: readon
       : `These readings cannot tell ${pair} apart.`;
 }
 
-function decidingFor(f: MachineFeature, ranked: readonly Weighed[], land: 'own' | 'twin' | 'none'): DecidingReading | null {
+function decidingFor(f: MachineFeature, ranked: readonly Weighed[], land: 'own' | 'twin' | 'near' | 'none'): DecidingReading | null {
   const [first, second] = ranked;
   if (!first || !second) return null;
   const [ifFirstMm, ifSecondMm] = [madeMiddle(first, f), madeMiddle(second, f)];
@@ -128,9 +136,10 @@ export function recoverNominals(
   for (const f of features) {
     const weighed = belief.byFeature.get(f.id)!;
     const twins = f.twinIds.flatMap((id) => features.find((o) => o.id === id) ?? []);
-    const land = f.land ? 'own' : twins.some((t) => t.land) ? 'twin' : 'none';
+    const hasLand = (ids: readonly string[]): boolean => features.some((o) => o.land && ids.includes(o.id));
+    const land = f.land ? 'own' : hasLand(f.twinIds) ? 'twin' : hasLand(f.nearIds ?? []) ? 'near' : 'none';
     const none = belief.noneOf.get(f.id) ?? 0;
-    const canTell = land !== 'none' && weighed.length > 0 && weighed[0]!.probability >= TOLD;
+    const canTell = (land === 'own' || land === 'twin') && weighed.length > 0 && weighed[0]!.probability >= TOLD;
     byFeature.set(f.id, {
       ranked: weighed.map((w, i) => ({
         sizeMm: w.candidate.sizeMm,

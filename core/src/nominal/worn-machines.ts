@@ -17,13 +17,120 @@ const FOREIGN_IN_MIXED = 0.3;
 /** Sixteenths, now and then a thirty-second; whole millimetres, most of them even or fives. */
 const THIRTY_SECONDS = 0.12;
 
+/** Upper and lower deviations as ISO 286-2 prints them, micrometres, for 10 to 18, 18 to 30, 30 to 50 and 50 to 80 mm; and how often they are used. */
+const PRINTED = {
+  outside: [
+    {
+      share: 0.3,
+      um: [
+        [-16, -34],
+        [-20, -41],
+        [-25, -50],
+        [-30, -60],
+      ],
+    }, // f7
+    {
+      share: 0.25,
+      um: [
+        [0, -18],
+        [0, -21],
+        [0, -25],
+        [0, -30],
+      ],
+    }, // h7
+    {
+      share: 0.15,
+      um: [
+        [-6, -17],
+        [-7, -20],
+        [-9, -25],
+        [-10, -29],
+      ],
+    }, // g6
+    {
+      share: 0.1,
+      um: [
+        [-32, -59],
+        [-40, -73],
+        [-50, -89],
+        [-60, -106],
+      ],
+    }, // e8
+    {
+      share: 0.12,
+      um: [
+        [0, -43],
+        [0, -52],
+        [0, -62],
+        [0, -74],
+      ],
+    }, // h9
+    {
+      share: 0.08,
+      um: [
+        [0, -110],
+        [0, -130],
+        [0, -160],
+        [0, -190],
+      ],
+    }, // h11
+  ],
+  inside: [
+    {
+      share: 0.65,
+      um: [
+        [18, 0],
+        [21, 0],
+        [25, 0],
+        [30, 0],
+      ],
+    }, // H7
+    {
+      share: 0.2,
+      um: [
+        [27, 0],
+        [33, 0],
+        [39, 0],
+        [46, 0],
+      ],
+    }, // H8
+    {
+      share: 0.07,
+      um: [
+        [110, 0],
+        [130, 0],
+        [160, 0],
+        [190, 0],
+      ],
+    }, // H11
+    {
+      share: 0.08,
+      um: [
+        [43, 16],
+        [53, 20],
+        [64, 25],
+        [76, 30],
+      ],
+    }, // F8
+  ],
+} as const;
+const STEPS_MM = [18, 30, 50] as const;
+/** Regrinds and makers' own sizes, where they are asked for: anything, or a quarter of a millimetre under a size. */
+const REGROUND = 0.5;
+
+/** How a generator differs from the plain one. */
+export interface Oddities {
+  /** Share of sizes that stand in no list. */
+  readonly offList: number;
+}
+
 /**
  * Makes a machine of two to five shaft and bore sizes. Sizes lie evenly in bands that real shops work to, not in the bell curves
  * that the inference assumes.
  *
  * @param withLand false leaves no place that never ran
  */
-export function wornMachine(seed: number, withLand: boolean): WornMachine {
+export function wornMachine(seed: number, withLand: boolean, { offList }: Oddities = { offList: 0 }): WornMachine {
   const uniform = seededRandom(seed);
   const normal = normalDraws(uniform);
   const between = (from: number, to: number): number => from + (to - from) * uniform();
@@ -42,11 +149,18 @@ export function wornMachine(seed: number, withLand: boolean): WornMachine {
     const steps = uniform() < THIRTY_SECONDS ? 32 : 16;
     return { unit, sizeMm: (Math.round(between(0.375, 2.25) * steps) / steps) * MM_PER_INCH };
   };
+  const drawnOrNot = (): { unit: LengthUnit; sizeMm: number } => {
+    const d = drawn();
+    if (offList === 0 || uniform() >= offList) return d;
+    return { ...d, sizeMm: uniform() < REGROUND ? d.sizeMm - 0.25 : between(10, 57) };
+  };
   const made = (unit: LengthUnit, sizeMm: number, side: Side): number => {
-    const it7 = sizeMm > 30 ? 0.025 : sizeMm > 18 ? 0.021 : 0.018;
-    if (side === 'inside') return sizeMm + (unit === 'in' ? between(0, 0.0015) * MM_PER_INCH : between(0, it7));
-    if (unit === 'in') return sizeMm - between(0, 0.002) * MM_PER_INCH;
-    return sizeMm - (uniform() < 0.5 ? between(0, it7) : 0.02 + between(0, it7));
+    if (unit === 'in') return sizeMm + (side === 'inside' ? between(0, 0.0015) : -between(0, 0.002)) * MM_PER_INCH;
+    let left = uniform();
+    const zone = PRINTED[side].find((z) => (left -= z.share) < 0) ?? PRINTED[side][0];
+    const step = STEPS_MM.filter((to) => sizeMm > to).length;
+    const [upper, lower] = zone.um[step]!;
+    return sizeMm + between(lower, upper) / 1000;
   };
   const measured = (
     id: string,
@@ -71,7 +185,7 @@ export function wornMachine(seed: number, withLand: boolean): WornMachine {
 
   const pairs = 1 + Math.floor(uniform() * 3);
   const features = Array.from({ length: pairs }, (_, i) => {
-    const { unit, sizeMm } = drawn();
+    const { unit, sizeMm } = drawnOrNot();
     const land = withLand && (i === 0 || uniform() < 0.5);
     const pin = measured(`pin ${i}`, 'outside', unit, sizeMm, land, [`hole ${i}`]);
     const hole = uniform() < 0.6 ? [measured(`hole ${i}`, 'inside', unit, sizeMm, false, [`pin ${i}`])] : [];

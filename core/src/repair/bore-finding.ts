@@ -121,7 +121,12 @@ function figuresFor(
   const smallest = choice.hole === 'true' ? largest : shaft.smallest!;
   const clearance = ruled(`${id}.clearance`, 'clearance', target.clearanceMm, target.words);
   const lower = sumOf(`${id}.bore-lower`, 'smallest the bore may be', [plus(largest), plus(clearance)], { note: 'at 20 °C' });
-  const width = ruled(`${id}.bore-width`, 'tolerance of the bore', target.upperMm - target.lowerMm, 'a grade coarser than the pin’s, or the zone itself');
+  const width = ruled(
+    `${id}.bore-width`,
+    'tolerance of the bore',
+    target.upperMm - target.lowerMm,
+    'a grade coarser than the pin’s, or the zone itself',
+  );
   const upper = sumOf(`${id}.bore-upper`, 'largest the bore may be', [plus(lower), plus(width)]);
   const limits = { lower: target.lowerMm, upper: target.upperMm };
   const aim = workedOut(`${id}.bore-aim`, 'size to bore to', target.aimMm, 'middle of the limits', [lower, upper], { limits });
@@ -188,15 +193,20 @@ function boreOf(
  *
  * @param fits the holes that the new part goes into: what is pressed into one closes in on its bore
  */
-export const boreFindings = (features: readonly FeatureFinding[], fits: readonly FitFinding[], sheet: JobSheet, shop: Shop): BoreFinding[] =>
+export const boreFindings = (
+  features: readonly FeatureFinding[],
+  fits: readonly FitFinding[],
+  sheet: JobSheet,
+  shop: Shop,
+): BoreFinding[] =>
   features
     .filter((f) => f.component.role === 'mate' && f.feature.side === 'outside' && isDiameter(f.feature.kind))
     .filter((f) => takesAHole(f, features))
     .map((f) => boreOf(f, features, fits, sheet, shop));
 
-/** It is told so at Strip, or the worn part has a hole, or none of its places was told to fit anything. */
+/** It is told so at Strip; where nothing is told of it, the worn part has a hole. */
 function takesAHole({ feature }: FeatureFinding, features: readonly FeatureFinding[]): boolean {
   const mate = features.find((f) => f.feature.id === feature.matesFeatureId || f.feature.matesFeatureId === feature.id);
   if (mate) return mate.component.role === 'worn' && mate.feature.side === 'inside';
-  return true;
+  return features.some((f) => f.component.role === 'worn' && f.feature.side === 'inside' && isDiameter(f.feature.kind));
 }

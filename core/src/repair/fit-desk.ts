@@ -53,10 +53,17 @@ export function deskSetting(hole: FeatureFinding, features: readonly FeatureFind
   };
 }
 
-/** The bore of the worn part itself, as a bush has one: the largest that was measured, where it leaves a wall. */
+/**
+ * The bore of the worn part itself, as a bush has one: the largest that was measured, where it leaves a wall. A bore that wore away or was
+ * never read is about as large as the shaft that was told to run in it.
+ */
 function boreOf(componentId: string | undefined, hole: FeatureFinding, features: readonly FeatureFinding[]): number {
-  const own = features.filter((f) => f.component.id === componentId && f.feature.side === 'inside' && f.shape);
-  const mm = Math.max(0, ...own.map((f) => f.shape!.meanMm));
+  const own = features.filter((f) => f.component.id === componentId && f.feature.side === 'inside');
+  const runsIn = (f: FeatureFinding): FeatureFinding[] =>
+    features.filter(
+      (s) => s.feature.side === 'outside' && (s.feature.matesFeatureId === f.feature.id || f.feature.matesFeatureId === s.feature.id),
+    );
+  const mm = Math.max(0, ...own.flatMap((f) => (f.shape ? [f] : runsIn(f))).map((f) => f.shape?.meanMm ?? 0));
   return hole.shape && mm < hole.shape.smallestMm ? mm : 0;
 }
 
@@ -131,7 +138,11 @@ export function makerClearance(
     for (const land of lands) {
       const clearanceMm = unworn.mean!.value - land.mean!.value;
       if (Math.abs(clearanceMm) > SAME_PAIR_SHARE * land.mean!.value) continue;
-      return { kind: 'maker', clearanceMm, words: `${unworn.feature.name.toLowerCase()} less ${land.feature.name.toLowerCase()}, both unworn` };
+      return {
+        kind: 'maker',
+        clearanceMm,
+        words: `${unworn.feature.name.toLowerCase()} less ${land.feature.name.toLowerCase()}, both unworn`,
+      };
     }
   return null;
 }

@@ -314,3 +314,28 @@ it('leaves the other places of a job of 5,000 readings alone when one more is ta
   expect(after.features[3]!.shape === before.features[3]!.shape).toBe(false);
   expect(after.features[4]!.shape === before.features[4]!.shape).toBe(true);
 });
+
+describe('a land beside a worn place', () => {
+  const apart = testSheet().features.map((f) =>
+    f.id === 'body' ? { ...f, startMm: 50, lengthMm: 30 } : f.id === 'land' ? { ...f, startMm: 10, lengthMm: 12 } : f,
+  );
+  const bodyOf = (features: JobSheet['features']) =>
+    workOut(testSheet({ features }), testShop).features.find((f) => f.feature.id === 'body')!;
+
+  it('is only near in size while nobody says that they were turned to one size', () => {
+    const { nominal } = bodyOf(apart);
+    expect(nominal.canTell).toBe(false);
+    expect(nominal.note).toContain('say so at Strip');
+  });
+
+  it('tells once it is said, on either of the two', () => {
+    for (const [id, other] of [
+      ['body', 'land'],
+      ['land', 'body'],
+    ]) {
+      const said = apart.map((f) => (f.id === id ? { ...f, detail: { ...f.detail, oneSizeWithId: other! } } : f));
+      expect(bodyOf(said).nominal.canTell).toBe(true);
+      expect(bodyOf(said).nominal.ranked[0]!.sizeMm).toBe(40);
+    }
+  });
+});

@@ -142,6 +142,8 @@ export interface FeatureDetail {
   /** Pitches that a length over crests spans. */
   readonly pitches: number | null;
   readonly wireMm: number | null;
+  /** The place of the same component that was turned to the same size in one go, by drawing or by what is seen: its land is this one's. */
+  readonly oneSizeWithId: string | null;
 }
 
 export const NO_DETAIL: FeatureDetail = {
@@ -154,6 +156,7 @@ export const NO_DETAIL: FeatureDetail = {
   ringFace: null,
   pitches: null,
   wireMm: null,
+  oneSizeWithId: null,
 };
 
 export interface FeatureRecord {

@@ -57,7 +57,7 @@ export function workOut(sheet: JobSheet, shop: Shop): Repair {
   const proofs = proofFindings(part, live, sheet, shop);
   const frozen = releasable(part);
   const moved = movedFigures(frozen, sheet);
-  const stations = standings({ sheet, features, noReturn, diagnosis, fits, part, cuts, proofs, moved });
+  const stations = standings({ sheet, features, noReturn, diagnosis, fits, bores, part, cuts, proofs, moved });
   return {
     live,
     features,

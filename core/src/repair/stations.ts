@@ -1,5 +1,6 @@
 import { chosenPlan, chosenReturn, chosenRoute, signedCaution } from './choices';
 import { handOverHolds } from './hand-over';
+import type { BoreFinding } from './bore-finding';
 import type { CutFinding } from './cut-finding';
 import type { DiagnosisFinding } from './diagnosis-finding';
 import { inHand, type FeatureFinding } from './feature-finding';
@@ -21,6 +22,7 @@ export interface StandingInputs {
   readonly noReturn: readonly PointOfNoReturn[];
   readonly diagnosis: DiagnosisFinding;
   readonly fits: readonly FitFinding[];
+  readonly bores: readonly BoreFinding[];
   readonly part: PartFinding | null;
   readonly cuts: readonly CutFinding[];
   readonly proofs: readonly ProofFinding[];
@@ -68,14 +70,15 @@ function measure({ sheet, features: asFound }: StandingInputs): Standing {
   return features.some((f) => f.readings.length) ? underWay(waits) : notYet(waits);
 }
 
-function decide({ sheet, fits, diagnosis }: StandingInputs): Standing {
-  const open = fits.find((f) => f.choice === null);
+function decide({ sheet, fits, bores, diagnosis }: StandingInputs): Standing {
+  const mates = [...fits.map((f) => ({ place: f.hole, choice: f.choice })), ...bores.map((b) => ({ place: b.shaft, choice: b.choice }))];
+  const open = mates.find((m) => m.choice === null);
   const route = chosenRoute(sheet);
-  if (fits.length === 0) return notYet('a measured mate');
-  if (open)
-    return fits.some((f) => f.choice) || route
-      ? underWay(`the fit of ${open.hole.feature.name.toLowerCase()}`)
-      : notYet(`the fit of ${open.hole.feature.name.toLowerCase()}`);
+  if (mates.length === 0) return notYet('a measured mate');
+  if (open) {
+    const waitsFor = `the fit of ${open.place.feature.name.toLowerCase()}`;
+    return mates.some((m) => m.choice) || route ? underWay(waitsFor) : notYet(waitsFor);
+  }
   if (diagnosis.keptAlive) return underWay('what is done against the cause: like for like keeps it alive');
   return route ? done : underWay('the cause and the route');
 }

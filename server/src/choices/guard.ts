@@ -46,8 +46,8 @@ async function guardReturn(db: Db, jobId: string, given: ReturnChoice): Promise<
 
 /** A fit that will not do for what runs there is refused: a bearing seat by a running fit, clearance on a pressed bush. */
 async function guardFit(db: Db, jobId: string, key: string, fit: FitChoice): Promise<void> {
-  const { fits } = workOut(withChoice(await loadSheet(db, jobId), key, fit), await loadShop(db));
-  const own = fits.find((f) => choiceKey.fit(f.hole.feature.id) === key);
+  const { fits, bores } = workOut(withChoice(await loadSheet(db, jobId), key, fit), await loadShop(db));
+  const own = fits.find((f) => choiceKey.fit(f.hole.feature.id) === key) ?? bores.find((b) => choiceKey.fit(b.shaft.feature.id) === key);
   const barred = own?.options.find((o) => o.id === fit.schoolId)?.barred;
   if (barred) throw invalid([{ code: 'barred', path: 'value.schoolId', message: `It will not do for what runs here: ${barred}.` }]);
 }

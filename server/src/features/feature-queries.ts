@@ -49,6 +49,13 @@ async function checkLinks(db: Db, jobId: string, id: string | null, input: Featu
     else if (mate.side === input.side)
       problems.push({ code: 'side', path: 'matesFeatureId', message: 'An outside fits an inside: choose one of the other kind.' });
   }
+  const sameSize = input.detail.oneSizeWithId ? await featureById(db, input.detail.oneSizeWithId) : null;
+  if (input.detail.oneSizeWithId && (sameSize?.componentId !== input.componentId || sameSize.side !== input.side || sameSize.id === id))
+    problems.push({
+      code: 'unknown',
+      path: 'detail.oneSizeWithId',
+      message: 'Choose another place of the same component, outside with outside or inside with inside.',
+    });
   if (problems.length) throw invalid(problems);
 }
 

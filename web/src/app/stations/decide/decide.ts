@@ -16,12 +16,13 @@ import { ShopStore } from '../../data';
 import { SheetStore } from '../../sheet-data';
 import { ChooseField, FigureButton, type Option } from '../../show';
 import { Diagnosis } from './diagnosis';
+import { BoreDesk, type PickedBore } from './bore-desk';
 import { FitDesk, type PickedFit } from './fit-desk';
 
 /** What it was, which fit each mate gets, hole kept or trued, and why it wore. */
 @Component({
   selector: 'ip-decide',
-  imports: [ChooseField, FigureButton, FitDesk, Diagnosis, FormsModule, NzInputModule],
+  imports: [ChooseField, FigureButton, FitDesk, BoreDesk, Diagnosis, FormsModule, NzInputModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './decide.html',
   styles: `
@@ -82,6 +83,7 @@ export class Decide {
   private readonly shop = inject(ShopStore);
   protected readonly reason = signal('');
   protected readonly fits = computed(() => this.store.repair()?.fits ?? []);
+  protected readonly bores = computed(() => this.store.repair()?.bores ?? []);
   protected readonly worn = computed(() =>
     (this.store.repair()?.features ?? []).filter(
       (f) => f.component.role === 'worn' && f.feature.land === 'worn' && f.nominal.ranked.length,
@@ -92,24 +94,23 @@ export class Decide {
     return inLineMm(fit, this.fits());
   }
 
-  protected choose(fit: FitFinding, { option, hole, truedMm }: PickedFit): void {
-    const name = fit.hole.feature.name.toLowerCase();
+  protected choose({ feature }: FeatureFinding, { option, hole, truedMm }: PickedFit | PickedBore): void {
     void this.store
-      .putChoice(choiceKey.fit(fit.hole.feature.id), `fit of ${name}`, { schoolId: option.id, hole, truedMm }, this.reason())
+      .putChoice(choiceKey.fit(feature.id), `fit of ${feature.name.toLowerCase()}`, { schoolId: option.id, hole, truedMm }, this.reason())
       .catch(() => undefined);
   }
 
   protected readonly pairs: readonly Option[] = [['', 'not known yet'] as const, ...PAIR_KINDS.map((k) => [k, PAIRS[k].name] as const)];
 
-  protected runsWords({ runs }: FitFinding): string {
+  protected runsWords({ runs }: Pick<FitFinding, 'runs'>): string {
     if (runs.kind === null) return `Not known yet: ${runs.why}. It decides by which school the pair is sized.`;
     return `${runs.chosen ? '' : `Proposed: ${runs.why}. `}${PAIRS[runs.kind].words}`;
   }
 
-  protected say(fit: FitFinding, kind: string): void {
+  protected say({ feature }: FeatureFinding, kind: string): void {
     if (!kind) return;
     void this.store
-      .putChoice(choiceKey.runs(fit.hole.feature.id), `what runs in ${fit.hole.feature.name.toLowerCase()}`, { kind }, this.reason())
+      .putChoice(choiceKey.runs(feature.id), `what runs at ${feature.name.toLowerCase()}`, { kind }, this.reason())
       .catch(() => undefined);
   }
 
@@ -117,8 +118,8 @@ export class Decide {
     return formatWithUnit(mm, this.store.unit());
   }
 
-  protected reasonOf(fit: FitFinding): string {
-    const choice = this.store.sheet()?.choices.find((c) => c.key === choiceKey.fit(fit.hole.feature.id));
+  protected reasonOf({ feature }: FeatureFinding): string {
+    const choice = this.store.sheet()?.choices.find((c) => c.key === choiceKey.fit(feature.id));
     const who = this.shop.shop().people.find((p) => p.id === choice?.personId)?.name ?? 'somebody';
     const why = choice?.reason ? `Why: ${choice.reason}` : 'No reason was written down.';
     return `Chosen by ${who}. ${why}`;

@@ -54,11 +54,12 @@ const WAYS = { slides: 'by hand', taps: 'soft hammer', presses: 'press' } as con
 const STEP = { mm: 0.001, in: 0.0001 } as const;
 
 /** "by hand 98 %", "press 92 %, 4.1 kN": the likeliest way in, and what it takes. */
-function goesWords({ goesIn, push }: DeskOutlook, unit: LengthUnit): string {
+function goesWords({ goesIn, push, closesAtAimMm }: DeskOutlook, unit: LengthUnit): string {
   const [way, share] = (Object.entries(goesIn) as [keyof typeof WAYS, number][]).sort((a, b) => b[1] - a[1])[0]!;
   const newton = push && way === 'presses' ? push.pushForceN : 0;
   const force = newton ? `, ${showForce(newton, unit, 2).replace(' ', '\u00a0')}` : '';
-  return `${WAYS[way]}${share > 0.995 ? '' : ` ${Math.round(share * 100)}\u00a0%`}${force}`;
+  const closes = closesAtAimMm > 0 ? `; its bore closes in ${formatLength(closesAtAimMm, unit)}` : '';
+  return `${WAYS[way]}${share > 0.995 ? '' : ` ${Math.round(share * 100)}\u00a0%`}${force}${closes}`;
 }
 
 /** A tick nearer to the end than this would run into the next column, percent. */

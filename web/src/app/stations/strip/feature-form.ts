@@ -94,6 +94,15 @@ const sameList = (p: readonly number[], q: readonly number[]): boolean => p.leng
           [problems]="problems()"
           (valueChange)="set({ matesFeatureId: $event || null })"
         />
+        @if (diameter() && siblings().length > 1) {
+          <ip-choose
+            label="Turned to one size with"
+            name="oneSize"
+            [options]="siblings()"
+            [value]="draft().detail.oneSizeWithId ?? ''"
+            (valueChange)="set({ detail: { ...draft().detail, oneSizeWithId: $event || null } })"
+          />
+        }
         <ip-text
           [label]="'Stations, ' + store.unit()"
           name="stations"
@@ -183,6 +192,16 @@ export class FeatureForm implements OnInit {
     ...this.store
       .sheet()!
       .features.filter((f) => f.side !== this.draft().side && f.componentId !== this.componentId())
+      .map((f) => [f.id, f.name] as const),
+  ]);
+  /** Places that may have been turned in one go with this one. */
+  protected readonly siblings = computed<readonly Option[]>(() => [
+    ['', 'nothing, or not known'],
+    ...this.store
+      .sheet()!
+      .features.filter(
+        (f) => f.componentId === this.componentId() && f.side === this.draft().side && isDiameter(f.kind) && f.id !== this.opened?.id,
+      )
       .map((f) => [f.id, f.name] as const),
   ]);
   protected readonly clockChoice = computed(() => {
