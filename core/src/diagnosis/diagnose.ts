@@ -1,6 +1,7 @@
 import { formatWithUnit, type LengthUnit } from '../quantity';
 import { CAUSES, type CauseId } from './causes.data';
 import { FINDINGS, type FindingId } from './findings.data';
+import { COPIED_PLAY_MM, ROUND_SHARE, SPEAKS, SPEAKS_AGAINST, STRENGTH, TRACK_LEAST_MM, WORN_MM } from './judgement.data';
 
 /** A number with its 95 % band, mm. */
 export interface Banded {
@@ -49,14 +50,8 @@ export interface RankedCause {
   readonly cures: readonly string[];
 }
 
-/** A pin is called round when its oval is under this share of the hole's. */
-const ROUND_SHARE = 0.35;
-const WORN_MM = 0.03;
-const TRACK_LEAST_MM = 0.02;
-/** A pair with this much play where nothing wore was made with it. */
-const COPIED_PLAY_MM = 0.15;
-
-type Say = (cause: CauseId, weight: number, because: string) => void;
+/** @param fact what it is about, where several words may tell the same fact; it counts once */
+type Say = (cause: CauseId, weight: number, because: string, fact?: string) => void;
 
 const surely = (b: Banded | null): number => (b === null ? 0 : Math.max(b.mm - b.plusMinusMm, 0));
 
@@ -64,58 +59,91 @@ function pairSays(p: PairEvidence, show: (mm: number) => string, say: Say, deny:
   const [hole, pin] = [surely(p.holeOval), surely(p.pinOval)];
   const [holeName, pinName] = [p.holeName.toLowerCase(), p.pinName.toLowerCase()];
   if (hole > 0 && p.pinOval && p.pinOval.mm < ROUND_SHARE * p.holeOval!.mm)
-    say('load-one-way', 4, `${holeName} is oval by ${show(p.holeOval!.mm)} and ${pinName} is round (${show(p.pinOval.mm)})`);
+    say(
+      'load-one-way',
+      SPEAKS['oval hole, round pin'],
+      `${holeName} is oval by ${show(p.holeOval!.mm)} and ${pinName} is round (${show(p.pinOval.mm)})`,
+    );
   else if (hole > 0 && p.pinOval === null)
-    say('load-one-way', 2, `${holeName} is oval by ${show(p.holeOval!.mm)}; ${pinName} was not measured round the clock`);
+    // However many holes it runs in: it is one pin of which this is not known.
+    say(
+      'load-one-way',
+      SPEAKS['oval hole, pin not measured'],
+      `${holeName} is oval by ${show(p.holeOval!.mm)}; ${pinName} was not measured round the clock`,
+      `${pinName} not measured`,
+    );
   if (pin > 0 && p.holeOval && p.holeOval.mm < ROUND_SHARE * p.pinOval!.mm)
-    say('pin-stands', 4, `${pinName} is worn on one side (oval ${show(p.pinOval!.mm)}) and ${holeName} is round`);
+    say(
+      'pin-stands',
+      SPEAKS['worn pin, round hole'],
+      `${pinName} is worn on one side (oval ${show(p.pinOval!.mm)}) and ${holeName} is round`,
+    );
   if (p.holeShape === 'bell-mouth' || p.holeShape === 'taper')
-    say('misaligned', p.holeShape === 'bell-mouth' ? 3 : 2, `${holeName} is ${p.holeShape === 'taper' ? 'tapered' : 'bell-mouthed'}`);
+    say(
+      'misaligned',
+      SPEAKS[p.holeShape === 'bell-mouth' ? 'bell mouth' : 'tapered hole'],
+      `${holeName} is ${p.holeShape === 'taper' ? 'tapered' : 'bell-mouthed'}`,
+    );
   const both = (p.holeWearMm ?? 0) > WORN_MM && (p.pinWearMm ?? 0) > WORN_MM;
   if (both && hole === 0 && pin === 0)
-    say('dirt', 2, `${holeName} and ${pinName} are both worn evenly, by ${show(p.holeWearMm!)} and ${show(p.pinWearMm!)}`);
-  if (both && hole > 0 && pin > 0) say('ordinary-wear', 2, `${holeName} and ${pinName} are both worn, and neither is round`);
-  else if (both) say('ordinary-wear', 2, `${holeName} and ${pinName} wore together`);
-  if (both) deny('copied-small', 2, `${pinName} is worn too`);
-  if (hole === 0 && p.holeOval !== null) deny('load-one-way', 2, `${holeName} is round`);
-  if (both) say('dry', 1, `${holeName} and ${pinName} are both worn`);
+    say(
+      'dirt',
+      SPEAKS['both worn evenly'],
+      `${holeName} and ${pinName} are both worn evenly, by ${show(p.holeWearMm!)} and ${show(p.pinWearMm!)}`,
+    );
+  if (both && hole > 0 && pin > 0)
+    say('ordinary-wear', SPEAKS['both worn and out of round'], `${holeName} and ${pinName} are both worn, and neither is round`);
+  else if (both) say('ordinary-wear', SPEAKS['wore together'], `${holeName} and ${pinName} wore together`);
+  if (both) deny('copied-small', SPEAKS_AGAINST['the pin is worn too'], `${pinName} is worn too`);
+  if (hole === 0 && p.holeOval !== null) deny('load-one-way', SPEAKS_AGAINST['round hole'], `${holeName} is round`);
+  if (both) say('dry', SPEAKS['both worn, perhaps dry'], `${holeName} and ${pinName} are both worn`);
   if (p.playMm !== null && p.playMm > COPIED_PLAY_MM && (p.holeWearMm ?? 1) < WORN_MM && hole === 0)
-    say('copied-small', 3, `${holeName} is as made and round, and yet there is ${show(p.playMm)} of play`);
+    say('copied-small', SPEAKS['loose as made'], `${holeName} is as made and round, and yet there is ${show(p.playMm)} of play`);
 }
 
 /** How strong the evidence is, in words: a single hint is never a certainty. */
-const strengthOf = (weight: number): RankedCause['strength'] => (weight >= STRONG ? 'strong' : weight >= FAIR ? 'fair' : 'a hint');
-const STRONG = 4;
-const FAIR = 2;
+const strengthOf = (weight: number): RankedCause['strength'] =>
+  weight >= STRENGTH.strong ? 'strong' : weight >= STRENGTH.fair ? 'fair' : 'a hint';
+
+interface Fact {
+  readonly weight: number;
+  readonly because: string;
+}
 
 /** Likely causes from the evidence, the strongest first; empty when nothing speaks for any. One fact counts once for a cause. */
 export function diagnose(e: DiagnosisEvidence): RankedCause[] {
-  const said = new Map<CauseId, Map<string, number>>();
-  const denied = new Map<CauseId, Map<string, number>>();
-  const put = (into: typeof said, cause: CauseId, weight: number, because: string): void => {
-    const there = into.get(cause) ?? new Map<string, number>();
-    into.set(cause, there.set(because, Math.max(there.get(because) ?? 0, weight)));
+  const said = new Map<CauseId, Map<string, Fact>>();
+  const denied = new Map<CauseId, Map<string, Fact>>();
+  const put = (into: typeof said, cause: CauseId, weight: number, because: string, fact = because): void => {
+    const there = into.get(cause) ?? new Map<string, Fact>();
+    const before = there.get(fact);
+    into.set(cause, there.set(fact, before && before.weight >= weight ? before : { weight, because }));
   };
-  const say: Say = (cause, weight, because) => put(said, cause, weight, because);
-  const deny: Say = (cause, weight, because) => put(denied, cause, weight, because);
+  const say: Say = (cause, weight, because, fact) => put(said, cause, weight, because, fact);
+  const deny: Say = (cause, weight, because, fact) => put(denied, cause, weight, because, fact);
   const show = (mm: number): string => formatWithUnit(mm, e.unit);
   e.pairs.forEach((p) => pairSays(p, show, say, deny));
   for (const s of e.seatsUnder) {
-    say('spun-inner', 3, `${s.name.toLowerCase()}, a bearing’s seat, is ${show(s.underMm)} under what it was`);
-    say('fit-lost', 1, `${s.name.toLowerCase()} has lost its fit`);
+    say('spun-inner', SPEAKS['seat under size'], `${s.name.toLowerCase()}, a bearing’s seat, is ${show(s.underMm)} under what it was`);
+    say('fit-lost', SPEAKS['seat lost its fit'], `${s.name.toLowerCase()} has lost its fit`);
   }
   for (const t of e.tracks)
     if (t.depthMm > TRACK_LEAST_MM)
-      say('seal-track', 4, `${t.name.toLowerCase()} has a track ${show(t.depthMm)} deep, with sound metal on both sides`);
+      say(
+        'seal-track',
+        SPEAKS['track between sound metal'],
+        `${t.name.toLowerCase()} has a track ${show(t.depthMm)} deep, with sound metal on both sides`,
+      );
   for (const b of e.bends)
     if (b.totalMm > b.plusMinusMm) {
-      say('overload', 3, `${b.name.toLowerCase()} is bent, ${show(b.totalMm)} on the indicator`);
-      say('misaligned', 1, `${b.name.toLowerCase()} is bent`);
+      say('overload', SPEAKS['bent by overload'], `${b.name.toLowerCase()} is bent, ${show(b.totalMm)} on the indicator`);
+      say('misaligned', SPEAKS['bent, so out of line'], `${b.name.toLowerCase()} is bent`);
     }
   for (const id of e.findings)
     for (const [cause, weight] of Object.entries(FINDINGS[id].causes)) say(cause as CauseId, weight, FINDINGS[id].name.toLowerCase());
-  for (const repair of e.faultyRepairs) say('earlier-repair', 4, `an earlier repair is the fault: ${repair}`);
-  const sumOf = (facts: Map<string, number> | undefined): number => [...(facts?.values() ?? [])].reduce((s, w) => s + w, 0);
+  for (const repair of e.faultyRepairs)
+    say('earlier-repair', SPEAKS['earlier repair at fault'], `an earlier repair is the fault: ${repair}`);
+  const sumOf = (facts: Map<string, Fact> | undefined): number => [...(facts?.values() ?? [])].reduce((s, f) => s + f.weight, 0);
   return [...said]
     .map(([causeId, facts]) => {
       const weight = sumOf(facts) - sumOf(denied.get(causeId));
@@ -124,8 +152,8 @@ export function diagnose(e: DiagnosisEvidence): RankedCause[] {
         ...CAUSES[causeId],
         weight,
         strength: strengthOf(weight),
-        because: [...facts.keys()],
-        against: [...(denied.get(causeId)?.keys() ?? [])],
+        because: [...facts.values()].map((f) => f.because),
+        against: [...(denied.get(causeId)?.values() ?? [])].map((f) => f.because),
       };
     })
     .filter((c) => c.weight > 0)

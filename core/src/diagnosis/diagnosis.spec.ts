@@ -66,3 +66,8 @@ it('counts one fact once, and hears what speaks against', () => {
   const round = diagnose(evidence({ findings: ['tight-then-loose'], pairs: [pair({ holeOval: band(0.001) })] }));
   expect(round.find((c) => c.causeId === 'load-one-way')).toBeUndefined();
 });
+
+it('one pin of which nothing was read is one fact, in however many holes it runs', () => {
+  const three = ['Near lug', 'Barrel', 'Far lug'].map((holeName) => pair({ holeName, holeOval: band(0.14) }));
+  expect(first({ pairs: three })).toMatchObject({ causeId: 'load-one-way', strength: 'fair' });
+});

@@ -4,4 +4,11 @@ export { wearDensity, type NominalEvidence } from './likelihood';
 export { recoverMachine, type MachineBelief, type MachineFeature } from './machine';
 export type { UnitWitness } from './machine';
 export { recoverNominal, recoverNominals, type DecidingReading, type RankedNominal, type RecoveredNominal } from './recover';
-export { machineScore, wornMachine, type MachineScore, type WornMachine } from './worn-machines';
+export {
+  machineScore,
+  probabilityBuckets,
+  wornMachine,
+  type MachineScore,
+  type ProbabilityBucket,
+  type WornMachine,
+} from './worn-machines';

@@ -2,7 +2,7 @@ import { candidatesBetween } from './candidates';
 import { wearDensity } from './likelihood';
 import { recoverNominal, recoverNominals } from './recover';
 import { normalDraws, seededRandom } from '../proof';
-import { machineScore, wornMachine } from './worn-machines';
+import { machineScore, probabilityBuckets, wornMachine } from './worn-machines';
 
 const first = (r: ReturnType<typeof recoverNominal>): string => r.ranked[0]!.name;
 
@@ -153,30 +153,12 @@ describe('100 worn machines made by a seeded die: inch, metric and mixed', () =>
 });
 
 describe('a stated probability', () => {
-  const BUCKETS = [0, 0.02, 0.1, 0.3, 0.5, 0.7, 0.9, 0.97, 1.0001];
-  /** How often a candidate was the truth against how often it was said to be, by bucket, over machines with 6 in 100 sizes off every list. */
-  function buckets(withLand: boolean, machines: number): { said: number; was: number; n: number }[] {
-    const sums = BUCKETS.slice(1).map(() => ({ said: 0, was: 0, n: 0 }));
-    for (let seed = 5001; seed < 5001 + machines; seed++) {
-      const { features, truthMm } = wornMachine(seed, withLand, { offList: 0.06 });
-      const found = recoverNominals(features, 0.5).byFeature;
-      for (const f of features)
-        for (const c of found.get(f.id)!.ranked.slice(0, 6)) {
-          const b = sums[BUCKETS.findIndex((edge) => c.probability < edge) - 1]!;
-          b.n++;
-          b.said += c.probability;
-          if (Math.abs(c.sizeMm - truthMm.get(f.id)!) < 1e-6) b.was++;
-        }
-    }
-    return sums.map((b) => ({ said: b.said / b.n, was: b.was / b.n, n: b.n }));
-  }
-
   // Two standard errors of a bucket's own count beside what is allowed: a bucket of a hundred cannot show a twentieth.
   it.each([
     ['with a land within a twentieth', true, 0.05],
     ['of a place without one, where how it wore is anybody’s guess, within a tenth', false, 0.1],
   ] as const)('holds %s in every bucket', (_, withLand, allowed) => {
-    for (const b of buckets(withLand, 400))
+    for (const b of probabilityBuckets(withLand, 400, 5001))
       expect(Math.abs(b.was - b.said)).toBeLessThanOrEqual(allowed + 2 * Math.sqrt((b.said * (1 - b.said)) / b.n));
   });
 });

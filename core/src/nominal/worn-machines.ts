@@ -204,6 +204,38 @@ export interface MachineScore {
   readonly admitted: number;
 }
 
+/** Edges of the buckets in which stated probabilities are held against how often they were right. */
+const BUCKETS = [0, 0.02, 0.1, 0.3, 0.5, 0.7, 0.9, 0.97, 1] as const;
+/** Candidates of a place that are looked at. */
+const MOST_RANKED = 6;
+/** Share of sizes that stand in no list, in the machines that hold the probabilities. */
+const OFF_LIST = 0.06;
+
+/** What was said in one bucket of probability, and how often it was so. */
+export interface ProbabilityBucket {
+  readonly from: number;
+  readonly n: number;
+  readonly said: number;
+  readonly was: number;
+}
+
+/** How often a candidate was the truth against how often it was said to be, over seeded machines some of whose sizes stand in no list. */
+export function probabilityBuckets(withLand: boolean, machines: number, firstSeed: number): ProbabilityBucket[] {
+  const sums = BUCKETS.slice(0, -1).map((from) => ({ from, n: 0, said: 0, was: 0 }));
+  for (let seed = firstSeed; seed < firstSeed + machines; seed++) {
+    const { features, truthMm } = wornMachine(seed, withLand, { offList: OFF_LIST });
+    const found = recoverNominals(features, 0.5).byFeature;
+    for (const f of features)
+      for (const c of found.get(f.id)!.ranked.slice(0, MOST_RANKED)) {
+        const b = sums.findLast((x) => c.probability >= x.from)!;
+        b.n++;
+        b.said += c.probability;
+        if (Math.abs(c.sizeMm - truthMm.get(f.id)!) < 1e-6) b.was++;
+      }
+  }
+  return sums.map((b) => ({ ...b, said: b.said / b.n, was: b.was / b.n }));
+}
+
 /** How often the right size ranks first over seeded worn machines, and how often it is admitted that nothing tells. */
 export function machineScore(count: number, firstSeed = 1): MachineScore {
   const byKind = { inch: { machines: 0, right: 0 }, metric: { machines: 0, right: 0 }, mixed: { machines: 0, right: 0 } };

@@ -1,4 +1,4 @@
-import { machineScore } from '../nominal';
+import { machineScore, probabilityBuckets } from '../nominal';
 import { knownTruthScore } from './known-truth';
 import { endScore } from './section-trial';
 import { slipScore } from './slip-trial';
@@ -20,6 +20,12 @@ for (const [machines, firstSeed] of [
   console.log(
     `  of ${machines} worn machines the right original sizes first: ${s.right} (${kinds.join(', ')}); without a land "cannot tell": ${s.admitted} of ${s.landless}`,
   );
+}
+for (const withLand of [true, false]) {
+  const said = probabilityBuckets(withLand, 1000, 20_000).map(
+    (b) => `${(100 * b.said).toFixed(0)} % was ${(100 * b.was).toFixed(0)} % (${b.n})`,
+  );
+  console.log(`  probabilities of original sizes, ${withLand ? 'with a land' : 'without one'}: said ${said.join(', ')}`);
 }
 const slips = slipScore(500, 1);
 console.log(
