@@ -51,3 +51,4 @@ export { grossError, grossErrors, repeatConflicts, type RepeatConflict, type Sus
 export { coarseSlips, fineSlips, type Slip } from './doubt/slips';
 export { readsIt, outOfRange } from './doubt/range';
 export { sectionEnds, crescent, type DirectionSize, type Interval, type SectionEnds } from './section-ends';
+export { blindSpots, worthSaying, type AtStakeHere, type BlindSpot } from './blind-spots';

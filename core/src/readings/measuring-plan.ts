@@ -52,10 +52,15 @@ function onRule(idealMm: readonly number[], { startMm, lengthMm }: Span, unit: L
   return good ?? idealMm.map((mm) => Math.round(mm * 100) / 100);
 }
 
+/** A short pin is read at both ends, in five readings or fewer; a hole of that length may be bell-mouthed. From this length on the middle is read too, mm. */
+const MIDDLE_FROM_MM: Readonly<Record<Side, number>> = { outside: 32, inside: 16 };
+
 /** Near both ends and in the middle; a short feature gets fewer. */
-function endsAndMiddle({ startMm, lengthMm }: Span): number[] {
+function endsAndMiddle({ startMm, lengthMm, side }: PlanInput): number[] {
   const edge = Math.min(EDGE_MM, lengthMm / 4);
-  const at = lengthMm < 8 ? [0.5] : lengthMm < 16 ? [edge / lengthMm, 1 - edge / lengthMm] : [edge / lengthMm, 0.5, 1 - edge / lengthMm];
+  const middleFrom = MIDDLE_FROM_MM[side];
+  const at =
+    lengthMm < 8 ? [0.5] : lengthMm < middleFrom ? [edge / lengthMm, 1 - edge / lengthMm] : [edge / lengthMm, 0.5, 1 - edge / lengthMm];
   return at.map((f) => startMm + f * lengthMm);
 }
 

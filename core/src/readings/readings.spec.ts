@@ -38,7 +38,7 @@ describe('the hole of the check case', () => {
   });
 
   it('says what two points cannot show', () => {
-    expect(shape.cannotShow).toEqual([expect.stringContaining('three lobes')]);
+    expect(shape.blind).toEqual([{ of: 'lobes', text: expect.stringContaining('three lobes') }]);
   });
 });
 
@@ -81,7 +81,7 @@ describe('one section', () => {
       1e-5,
     )!;
     expect(shape.mostOval.ovalityKind).toBe('unknown');
-    expect(shape.cannotShow[0]).toContain('cannot show an oval');
+    expect(shape.blind[0]!.text).toContain('cannot show an oval');
   });
 
   it('keeps a direction that stands off the curve', () => {

@@ -1,9 +1,11 @@
 import { keeper } from '../kept';
+import { blindSpots, type BlindSpot } from './blind-spots';
 import type { DiameterReading, Side } from './diameter-reading';
 import { analyseSection, type Section } from './section';
-import { commonMm, scatterMm } from './diameter-reading';
+import { commonMm } from './diameter-reading';
 import { K95, K95_VECTOR } from './harmonics';
-import { fitProfile, type Profile, type ProfilePoint } from './profile';
+import { fitProfile, type Profile } from './profile';
+import { stationMeans } from './station-means';
 import { fitTaper, type Taper } from './taper';
 import { temperatureUncertaintyMm } from './temperature';
 
@@ -31,14 +33,14 @@ export interface Shape {
   readonly meanPlusMinusMm: number;
   /** Half width of the 95 % band of any one size of this feature, mm. */
   readonly plusMinusMm: number;
-  /** Sentences: what readings like these cannot show, and what would. */
-  readonly cannotShow: readonly string[];
+  /** What readings like these cannot show, whether it matters or not. */
+  readonly blind: readonly BlindSpot[];
 }
 
 /** Stations closer than this are one station, mm. */
 const SAME_STATION_MM = 0.25;
 
-function byStation(side: Side, readings: readonly DiameterReading[]): Section[] {
+function byStation(readings: readonly DiameterReading[]): DiameterReading[][] {
   const sorted = [...readings].sort((p, q) => p.stationMm - q.stationMm);
   const groups: DiameterReading[][] = [];
   for (const reading of sorted) {
@@ -46,30 +48,11 @@ function byStation(side: Side, readings: readonly DiameterReading[]): Section[] 
     if (last && reading.stationMm - last[0]!.stationMm < SAME_STATION_MM) last.push(reading);
     else groups.push([reading]);
   }
-  return groups.map((group) => keepSection(group[0]!, [side, ...group], () => analyseSection(group[0]!.stationMm, group)));
+  return groups;
 }
 
 // A reading more at one station leaves the other sections as they are.
 const keepSection = keeper<DiameterReading, Section>();
-
-function blindSpots(readings: readonly DiameterReading[], sections: readonly Section[]): string[] {
-  const said: string[] = [];
-  const threePoint = readings.filter((r) => r.points === 3).length;
-  const turned = sections.some((s) => s.lobingMm !== null);
-  if (threePoint === 0) said.push('Two-point readings cannot show three lobes. A three-point head or a V-block would.');
-  if (threePoint === readings.length)
-    said.push('A three-point head cannot show an oval. Use a telescoping gauge or a dial bore gauge at four clock angles.');
-  if (threePoint > 0 && !turned) said.push('A three-point head shows lobes only when it is turned: read it at 0°, 40° and 80°.');
-  const three = (s: Section): boolean => s.ovalityKind === 'fitted' && s.directions === 3;
-  if (sections.some(three)) said.push('Three directions take four lobes for an oval. A fourth tells them apart.');
-  const onlyLowerBound = sections.filter((s) => s.ovalityKind === 'at-least').length;
-  const noOval = sections.filter((s) => s.ovalityKind === 'unknown').length;
-  if (threePoint === 0 && noOval > 0) said.push('One direction cannot show an oval. Add readings at 45°, 90° and 135°.');
-  if (onlyLowerBound > 0) said.push('Two directions give only the least the oval can be. Add 45° and 135° to know it.');
-  if (sections.length < 2) said.push('One station cannot show a taper. Measure near both ends.');
-  else if (sections.length < 3) said.push('Two stations cannot show a belly or a bell-mouth. Add one in the middle.');
-  return said;
-}
 
 /** What the uncertainty is made of, each k = 1, mm. */
 export interface UncertaintyParts {
@@ -90,16 +73,6 @@ export function uncertaintyParts(readings: readonly DiameterReading[], sections:
     repeatMm: repeats.length ? Math.sqrt(repeats.reduce((s, v) => s + v, 0) / repeats.length) : 0,
     temperatureMm: temperatureUncertaintyMm(meanMm, alphaPerK),
   };
-}
-
-/** A direction more or less at one station would shift its mean by the whole oval: only stations that fit it, or all alike, compare. */
-function profilePoints(readings: readonly DiameterReading[], sections: readonly Section[]): ProfilePoint[] {
-  const scatter = Math.sqrt(readings.reduce((s, r) => s + scatterMm(r) ** 2, 0) / readings.length);
-  return sections.map((s) => ({
-    stationMm: s.stationMm,
-    sizeMm: s.meanMm,
-    uMm: Math.max(scatter, s.repeatMm ?? 0) / Math.sqrt(s.readings),
-  }));
 }
 
 /** Band of the mean of all stations: what the instrument shares in full, what scatters by the root of the readings, temperature. */
@@ -133,7 +106,9 @@ function mostOvalOf(sections: readonly Section[]): Section {
  */
 export function analyseShape(side: Side, readings: readonly DiameterReading[], alphaPerK: number): Shape | null {
   if (readings.length === 0) return null;
-  const sections = byStation(side, readings);
+  const groups = byStation(readings);
+  const sections = groups.map((group) => keepSection(group[0]!, [side, ...group], () => analyseSection(group[0]!.stationMm, group, side)));
+  const points = stationMeans(sections, groups);
   const smallest = sections.reduce((p, q) => (q.smallestMm < p.smallestMm ? q : p));
   const largest = sections.reduce((p, q) => (q.largestMm > p.largestMm ? q : p));
   const { temperatureMm } = uncertaintyParts(readings, sections, alphaPerK);
@@ -151,10 +126,10 @@ export function analyseShape(side: Side, readings: readonly DiameterReading[], a
     largestPlusMinusMm: withWarmth(largest.largestPlusMinusMm),
     meansOnly: sections.every((s) => s.directions === 0),
     mostOval: mostOvalOf(sections),
-    taper: fitTaper(sections.map((s) => ({ stationMm: s.stationMm, sizeMm: s.meanMm }))),
-    profile: fitProfile(side, profilePoints(readings, sections)),
+    taper: fitTaper(points),
+    profile: fitProfile(side, points),
     meanPlusMinusMm: meanBand(readings, sections, alphaPerK),
     plusMinusMm: expand95(uncertaintyParts(readings, sections, alphaPerK)),
-    cannotShow: blindSpots(readings, sections),
+    blind: blindSpots(readings, sections),
   };
 }

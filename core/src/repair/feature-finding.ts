@@ -1,7 +1,5 @@
 import { keeper } from '../kept';
-import { B17_1_ROWS, DIN6885_ROWS } from '../keys';
-import { INCH_PRIOR, recoverNominals, WITNESS_TIMES, type MachineFeature, type RecoveredNominal, type UnitWitness } from '../nominal';
-import { MM_PER_INCH } from '../quantity';
+import { INCH_PRIOR, recoverNominals, type RecoveredNominal } from '../nominal';
 import {
   FEATURE_KINDS,
   isDiameter,
@@ -9,6 +7,7 @@ import {
   planAdvice,
   planFor,
   plannedSpots,
+  worthSaying,
   type DepthCheck,
   type Dispute,
   type MeasuringPlan,
@@ -22,6 +21,7 @@ import { depthFinding } from './depth-finding';
 import { NO_FIGURES, quantityFindings, shapeFigures, type QuantityFinding, type ShapeFigures } from './feature-figures';
 import { indicatorFinding, type IndicatorFinding } from './indicator-finding';
 import { AS_FOUND, partStates, type PartState } from './part-states';
+import { nominalEvidence, unitWitness } from './nominal-evidence';
 import { isSettled, measuredPlace, pairKey, type Measured } from './measured';
 import type { ComponentRecord, FeatureRecord, JobSheet, ReadingRecord, Shop } from './records';
 import { NOTHING_STANDS_OUT, standingOut, stillStandingOut, type StandingOut } from './suspects';
@@ -67,57 +67,6 @@ export interface FeatureFinding extends ShapeFigures {
   readonly chosenNominal: NominalChoice | null;
   /** The most probable original size, with its reasons. */
   readonly was: Figure | null;
-}
-
-/** A worn place and a land this near in size are taken for one turned size: share of the size, and mm. */
-const ONE_SIZE = { share: 0.05, mm: 1 };
-/** A pin and its hole further apart than this were not drawn alike, mm. */
-const ONE_PAIR_MM = 1.5;
-
-const seenMm = ({ feature, shape }: Measured): number | null => shape && (feature.side === 'outside' ? shape.largestMm : shape.smallestMm);
-
-const isPair = (p: Measured, q: Measured): boolean =>
-  q.feature.matesFeatureId === p.feature.id || p.feature.matesFeatureId === q.feature.id;
-const isSaidOneSize = (p: Measured, q: Measured): boolean =>
-  q.feature.detail.oneSizeWithId === p.feature.id || p.feature.detail.oneSizeWithId === q.feature.id;
-const apartMm = (p: Measured, q: Measured): number => Math.abs(seenMm(p)! - seenMm(q)!);
-
-/** Two places of a part near in size may be of one turned size, or have a shoulder between them. */
-const near = (p: Measured, q: Measured): boolean =>
-  q.component.id === p.component.id &&
-  q.feature.side === p.feature.side &&
-  apartMm(p, q) < Math.min(ONE_SIZE.share * seenMm(p)!, ONE_SIZE.mm);
-
-/** One lies within the stretch of the other: there is no shoulder between them. */
-const overlap = ({ feature: p }: Measured, { feature: q }: Measured): boolean =>
-  Math.min(p.startMm + p.lengthMm, q.startMm + q.lengthMm) > Math.max(p.startMm, q.startMm);
-
-/** Were these two drawn to the same size: a pin and its hole, places that are told to be of one turned size, or one within the other? */
-const drawnAlike = (p: Measured, q: Measured): boolean =>
-  isSaidOneSize(p, q) || (isPair(p, q) && apartMm(p, q) < ONE_PAIR_MM) || (near(p, q) && overlap(p, q));
-
-/** All places that hang together with this one by such likeness, from one to the next. */
-function togetherWith(m: Measured, all: readonly Measured[], like: (p: Measured, q: Measured) => boolean): string[] {
-  const together = new Set([m]);
-  for (const p of together) for (const q of all) if (!together.has(q) && like(p, q)) together.add(q);
-  together.delete(m);
-  return [...together].map((t) => t.feature.id);
-}
-
-function evidenceOf(m: Measured, all: readonly Measured[]): MachineFeature {
-  const { feature, shape } = m;
-  const seen = seenMm(m);
-  const twinIds = togetherWith(m, all, drawnAlike);
-  const anyhow = togetherWith(m, all, (p, q) => drawnAlike(p, q) || near(p, q));
-  return {
-    id: feature.id,
-    side: feature.side,
-    use: feature.suspicions.includes('bearing') ? 'seat' : 'any',
-    land: feature.land === 'unworn' && shape ? { sizeMm: shape.meanMm, uMm: shape.plusMinusMm / 2 } : null,
-    worn: feature.land === 'worn' && seen !== null && shape ? { sizeMm: seen, uMm: shape.plusMinusMm / 2 } : null,
-    twinIds,
-    nearIds: anyhow.filter((id) => !twinIds.includes(id)),
-  };
 }
 
 const NOT_MEASURED: RecoveredNominal = { ranked: [], none: 0, canTell: false, note: 'Nothing measured yet.', deciding: null };
@@ -169,6 +118,17 @@ function wasFigure({ feature }: Measured, nominal: RecoveredNominal, all: readon
   return workedOut(`${feature.id}.was`, `${feature.name.toLowerCase()} as drawn by its maker`, best.sizeMm, how, all);
 }
 
+/** What the readings of a place hide and somebody should know. */
+function hidden({ feature }: Measured, { blind, sections, plusMinusMm }: Shape, sheet: JobSheet): string[] {
+  const means = sections.map((s) => s.meanMm);
+  return worthSaying(blind, {
+    suspicions: feature.suspicions,
+    ofAPair: feature.matesFeatureId !== null || sheet.features.some((f) => f.matesFeatureId === feature.id),
+    lengthMm: feature.lengthMm,
+    differs: Math.max(...means) - Math.min(...means) > plusMinusMm,
+  });
+}
+
 function finding(
   m: Measured,
   nominal: RecoveredNominal,
@@ -201,7 +161,8 @@ function finding(
     skipped,
     open,
     next: open[0] ?? null,
-    cannotShow: [...(shape?.cannotShow ?? []), ...(own.indicator?.cannotShow ?? [])],
+    // While planned spots are open, the plan itself is what would show it.
+    cannotShow: [...(open.length || !shape ? [] : hidden(m, shape, sheet)), ...(own.indicator?.cannotShow ?? [])],
     nominal,
     chosenNominal: chosenNominal(sheet, feature.id),
     was: wasFigure(m, nominal, all),
@@ -217,20 +178,6 @@ function byFeature(live: readonly ReadingRecord[]): Map<string, ReadingRecord[]>
     else found.set(r.featureId, [r]);
   }
   return found;
-}
-
-/** A key's width this near to a listed one is one of it, mm. */
-const KEY_WIDTH_MM = 0.06;
-
-/** What a thread or a key tells of the machine's system, where it can be of one alone. */
-function unitWitness({ feature }: Measured, { thread, values }: OwnFinding): UnitWitness[] {
-  const units = new Set(thread?.answer?.matches.map((m) => m.thread.unit));
-  if (units.size === 1) return [{ unit: [...units][0]!, times: WITNESS_TIMES.thread }];
-  const width = feature.kind === 'key' || feature.kind === 'keyseat' ? values.find((v) => v.quantity === 'width')?.mean.value : undefined;
-  if (width === undefined) return [];
-  const near = (listed: number): boolean => Math.abs(width - listed) <= KEY_WIDTH_MM;
-  const [mm, inch] = [DIN6885_ROWS.some((r) => near(r[2])), B17_1_ROWS.some((r) => near(r[2] * MM_PER_INCH))];
-  return mm === inch ? [] : [{ unit: mm ? 'mm' : 'in', times: WITNESS_TIMES.key }];
 }
 
 const NONE: readonly ReadingRecord[] = [];
@@ -287,9 +234,9 @@ export function featureFindings(sheet: JobSheet, live: readonly ReadingRecord[],
   });
   const sized = measured.filter((m) => m.shape && isDiameter(m.feature.kind));
   const nominals = recoverNominals(
-    sized.map((m) => evidenceOf(m, sized)),
+    sized.map((m) => nominalEvidence(m, sized)),
     INCH_PRIOR[unit],
-    measured.flatMap((m) => unitWitness(m, ownFinding(m, sheet, shop))),
+    measured.flatMap((m) => unitWitness(m.feature, ownFinding(m, sheet, shop))),
   ).byFeature;
   return measured.map((m) => {
     const { feature, component } = m;

@@ -1,0 +1,76 @@
+import { B17_1_ROWS, DIN6885_ROWS } from '../keys';
+import { WITNESS_TIMES, type MachineFeature, type UnitWitness } from '../nominal';
+import { MM_PER_INCH } from '../quantity';
+import type { QuantityFinding } from './feature-figures';
+import type { Measured } from './measured';
+import type { FeatureRecord } from './records';
+import type { ThreadFinding } from './thread-finding';
+
+/** A worn place and a land this near in size are taken for one turned size: share of the size, and mm. */
+const ONE_SIZE = { share: 0.05, mm: 1 };
+/** A pin and its hole further apart than this were not drawn alike, mm. */
+const ONE_PAIR_MM = 1.5;
+
+const seenMm = ({ feature, shape }: Measured): number | null => shape && (feature.side === 'outside' ? shape.largestMm : shape.smallestMm);
+
+const isPair = (p: Measured, q: Measured): boolean =>
+  q.feature.matesFeatureId === p.feature.id || p.feature.matesFeatureId === q.feature.id;
+const isSaidOneSize = (p: Measured, q: Measured): boolean =>
+  q.feature.detail.oneSizeWithId === p.feature.id || p.feature.detail.oneSizeWithId === q.feature.id;
+const apartMm = (p: Measured, q: Measured): number => Math.abs(seenMm(p)! - seenMm(q)!);
+
+/** Two places of a part near in size may be of one turned size, or have a shoulder between them. */
+const near = (p: Measured, q: Measured): boolean =>
+  q.component.id === p.component.id &&
+  q.feature.side === p.feature.side &&
+  apartMm(p, q) < Math.min(ONE_SIZE.share * seenMm(p)!, ONE_SIZE.mm);
+
+/** One lies within the stretch of the other: there is no shoulder between them. */
+const overlap = ({ feature: p }: Measured, { feature: q }: Measured): boolean =>
+  Math.min(p.startMm + p.lengthMm, q.startMm + q.lengthMm) > Math.max(p.startMm, q.startMm);
+
+/** Were these two drawn to the same size: a pin and its hole, places that are told to be of one turned size, or one within the other? */
+const drawnAlike = (p: Measured, q: Measured): boolean =>
+  isSaidOneSize(p, q) || (isPair(p, q) && apartMm(p, q) < ONE_PAIR_MM) || (near(p, q) && overlap(p, q));
+
+/** All places that hang together with this one by such likeness, from one to the next. */
+function togetherWith(m: Measured, all: readonly Measured[], like: (p: Measured, q: Measured) => boolean): string[] {
+  const together = new Set([m]);
+  for (const p of together) for (const q of all) if (!together.has(q) && like(p, q)) together.add(q);
+  together.delete(m);
+  return [...together].map((t) => t.feature.id);
+}
+
+/** What was read of a place as evidence of what it was, with the places that were drawn like it. */
+export function nominalEvidence(m: Measured, all: readonly Measured[]): MachineFeature {
+  const { feature, shape } = m;
+  const seen = seenMm(m);
+  const twinIds = togetherWith(m, all, drawnAlike);
+  const anyhow = togetherWith(m, all, (p, q) => drawnAlike(p, q) || near(p, q));
+  return {
+    id: feature.id,
+    side: feature.side,
+    use: feature.suspicions.includes('bearing') ? 'seat' : 'any',
+    land: feature.land === 'unworn' && shape ? { sizeMm: shape.meanMm, uMm: shape.plusMinusMm / 2 } : null,
+    worn: feature.land === 'worn' && seen !== null && shape ? { sizeMm: seen, uMm: shape.plusMinusMm / 2 } : null,
+    twinIds,
+    nearIds: anyhow.filter((id) => !twinIds.includes(id)),
+  };
+}
+
+/** A key's width this near to a listed one is one of it, mm. */
+const KEY_WIDTH_MM = 0.06;
+
+/** What a thread or a key tells of the machine's system, where it can be of one alone. */
+export function unitWitness(
+  feature: Pick<FeatureRecord, 'kind'>,
+  { thread, values }: { readonly thread: ThreadFinding | null; readonly values: readonly QuantityFinding[] },
+): UnitWitness[] {
+  const units = new Set(thread?.answer?.matches.map((m) => m.thread.unit));
+  if (units.size === 1) return [{ unit: [...units][0]!, times: WITNESS_TIMES.thread }];
+  const width = feature.kind === 'key' || feature.kind === 'keyseat' ? values.find((v) => v.quantity === 'width')?.mean.value : undefined;
+  if (width === undefined) return [];
+  const near = (listed: number): boolean => Math.abs(width - listed) <= KEY_WIDTH_MM;
+  const [mm, inch] = [DIN6885_ROWS.some((r) => near(r[2])), B17_1_ROWS.some((r) => near(r[2] * MM_PER_INCH))];
+  return mm === inch ? [] : [{ unit: mm ? 'mm' : 'in', times: WITNESS_TIMES.key }];
+}
