@@ -3,7 +3,7 @@ import { DRILLS, DRILL_SOURCE, drillWords, type Drill } from '../drills';
 import { WOODRUFF, type Woodruff } from '../keys';
 import { MATERIALS, MATERIAL_SOURCE, materialOf, type Material } from '../materials';
 import { TAPER_PINS, type TaperPin } from '../pins';
-import { LIP_SEAL_SHAFT, LIP_SEAL_SIZES, ORINGS, ORING_SOURCE, type LipSeal, type ORing } from '../seals';
+import { LIP_SEAL_SHAFT, LIP_SEAL_SIZES, ORINGS, type LipSeal, type ORing } from '../seals';
 import {
   minorMm,
   pitchDiameterMm,
@@ -124,8 +124,9 @@ export const oringEntry = (r: ORing): BookEntry => ({
     ['Inside', r.insideMm],
     ['Section', r.sectionMm],
     ['Outside', r.insideMm + 2 * r.sectionMm],
+    ...(r.port ? [['For a port', r.port] as const] : []),
   ],
-  source: ORING_SOURCE,
+  source: r.source,
 });
 
 const drillEntry = (d: Drill): BookEntry => ({
@@ -136,7 +137,7 @@ const drillEntry = (d: Drill): BookEntry => ({
 });
 
 const sealEntry = (s: LipSeal): BookEntry => ({
-  title: `Lip seal ${s.shaftMm} x ${s.boreMm} x ${s.widthMm}`,
+  title: `Lip seal ${s.name}`,
   kind: 'lip seal',
   rows: [
     ['Shaft', s.shaftMm],
@@ -213,13 +214,17 @@ export const FINDABLES: readonly Findable[] = [
     common: b.kind === 'ball',
     entry: () => bearingEntry(b),
   })),
-  ...ORINGS.map((r) => ({ words: `${r.name} o-ring`, common: true, entry: () => oringEntry(r) })),
+  ...ORINGS.map((r) => ({
+    words: `${r.name} ${r.name.replaceAll(' ', '')} ${r.port ? `${r.port} port ` : ''}o-ring`,
+    common: true,
+    entry: () => oringEntry(r),
+  })),
   ...DRILLS.map((d) => ({
     words: `${d.kind === 'number' || d.kind === 'letter' ? `${d.kind} ` : ''}${d.name} drill`,
     common: true,
     entry: () => drillEntry(d),
   })),
-  ...LIP_SEAL_SIZES.map((s) => ({ words: `${s.shaftMm} ${s.boreMm} ${s.widthMm} lip seal`, common: true, entry: () => sealEntry(s) })),
+  ...LIP_SEAL_SIZES.map((s) => ({ words: `${s.name.replaceAll(' x ', ' ')} lip seal`, common: true, entry: () => sealEntry(s) })),
   ...WOODRUFF.map((k) => ({ words: `${k.name} woodruff key`, common: true, entry: () => woodruffEntry(k) })),
   ...TAPER_PINS.map((p) => ({ words: `${p.name} taper pin`, common: true, entry: () => pinEntry(p) })),
   ...MATERIALS.map((m) => ({ words: m.name, common: true, entry: () => materialEntry(m) })),

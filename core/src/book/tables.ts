@@ -3,10 +3,29 @@ import { DRILLS, DRILL_SOURCE, drillWords } from '../drills';
 import { GRADES, ISO286_SOURCE, PREFERRED_FITS, toleranceWidth, fitPair, zoneDeviations } from '../fits';
 import { B17_1_ROWS, B17_1_SOURCE, DIN6885_ROWS, DIN6885_SOURCE, WOODRUFF } from '../keys';
 import { MATERIALS, MATERIAL_SOURCE } from '../materials';
-import { CLEVIS_PINS, DOWELS_MM, PIN_SOURCES, SPLIT_PINS, SPRING_PINS_MM, TAPER_PINS } from '../pins';
+import {
+  CLEVIS_PINS,
+  DOWEL_INCH_OVER,
+  DOWELS_INCH,
+  DOWELS_MM,
+  PIN_SOURCES,
+  SPLIT_PINS,
+  SPRING_PINS_INCH,
+  SPRING_PINS_MM,
+  TAPER_PINS,
+} from '../pins';
 import { MM_PER_INCH } from '../quantity';
 import { RINGS, type RingGroove } from '../rings';
-import { LIP_SEAL_SIZES, LIP_SEAL_SOURCE, ORINGS, ORING_SOURCE } from '../seals';
+import {
+  LIP_SEAL_INCH_SOURCE,
+  LIP_SEAL_SIZES,
+  LIP_SEAL_SOURCE,
+  ORINGS,
+  ORING_METRIC_SOURCE,
+  ORING_PORT_METRIC_SOURCE,
+  ORING_PORT_SOURCE,
+  ORING_SOURCE,
+} from '../seals';
 import { minorMm, pitchDiameterMm, taperDrills, tapHole, THREADS, type Thread } from '../threads';
 import type { BookTable, Cell } from './entry';
 
@@ -186,6 +205,23 @@ export const TABLES: readonly BookTable[] = [
       }),
   },
   {
+    id: 'dowels-inch',
+    title: 'Dowel pins, inch',
+    source: PIN_SOURCES.dowelInch,
+    unit: 'in',
+    columns: ['Pin', 'least', 'most'],
+    rows: () =>
+      DOWELS_INCH.map((d) => [d, d + DOWEL_INCH_OVER.least, d + DOWEL_INCH_OVER.most]).map((row) => row.map((x) => x * MM_PER_INCH)),
+  },
+  {
+    id: 'spring-pins-inch',
+    title: 'Slotted spring pins, inch',
+    source: PIN_SOURCES.springInch,
+    unit: 'in',
+    columns: ['Pin', 'Hole, least', 'Hole, most'],
+    rows: () => SPRING_PINS_INCH.map((row) => row.map((x) => x * MM_PER_INCH)),
+  },
+  {
     id: 'taper-pins',
     title: 'Taper pins',
     source: `${PIN_SOURCES.taper}, ${PIN_SOURCES.taperInch}`,
@@ -199,7 +235,23 @@ export const TABLES: readonly BookTable[] = [
     source: ORING_SOURCE,
     unit: 'in',
     columns: ['Ring', 'Inside', 'Section'],
-    rows: () => ORINGS.map((r) => [r.name, r.insideMm, r.sectionMm]),
+    rows: () => ORINGS.filter((r) => r.unit === 'in' && r.port === null).map((r) => [r.name, r.insideMm, r.sectionMm]),
+  },
+  {
+    id: 'o-rings-metric',
+    title: 'O-rings, metric',
+    source: ORING_METRIC_SOURCE,
+    unit: 'mm',
+    columns: ['Ring', 'Inside', 'Section'],
+    rows: () => ORINGS.filter((r) => r.unit === 'mm' && r.port === null).map((r) => [r.name, r.insideMm, r.sectionMm]),
+  },
+  {
+    id: 'o-rings-port',
+    title: 'O-rings of straight-thread ports',
+    source: `${ORING_PORT_SOURCE}; ${ORING_PORT_METRIC_SOURCE}`,
+    unit: 'mm',
+    columns: ['Port', 'Ring', 'Inside', 'Section'],
+    rows: () => ORINGS.flatMap((r) => (r.port ? [[r.port, r.name, r.insideMm, r.sectionMm]] : [])),
   },
   {
     id: 'lip-seals',
@@ -207,7 +259,15 @@ export const TABLES: readonly BookTable[] = [
     source: LIP_SEAL_SOURCE,
     unit: 'mm',
     columns: ['Shaft', 'Housing', 'Width'],
-    rows: () => LIP_SEAL_SIZES.map((s) => [s.shaftMm, s.boreMm, s.widthMm]),
+    rows: () => LIP_SEAL_SIZES.filter((s) => s.unit === 'mm').map((s) => [s.shaftMm, s.boreMm, s.widthMm]),
+  },
+  {
+    id: 'lip-seals-inch',
+    title: 'Lip seals, inch',
+    source: LIP_SEAL_INCH_SOURCE,
+    unit: 'in',
+    columns: ['Shaft', 'Housing', 'Width'],
+    rows: () => LIP_SEAL_SIZES.filter((s) => s.unit === 'in').map((s) => [s.shaftMm, s.boreMm, s.widthMm]),
   },
   {
     id: 'materials',

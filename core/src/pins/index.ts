@@ -1,2 +1,11 @@
 export { splitPinFor, TAPER_PINS, taperPinEnds, nextTaperPins, clevisSplitHole, type TaperPin } from './pins';
-export { CLEVIS_PINS, DOWELS_MM, PIN_SOURCES, SPLIT_PINS, SPRING_PINS_MM } from './pins.data';
+export {
+  CLEVIS_PINS,
+  DOWEL_INCH_OVER,
+  DOWELS_INCH,
+  DOWELS_MM,
+  PIN_SOURCES,
+  SPLIT_PINS,
+  SPRING_PINS_INCH,
+  SPRING_PINS_MM,
+} from './pins.data';

@@ -5,6 +5,8 @@ export const PIN_SOURCES = {
   taperInch: 'ASME B18.8.2-2000',
   dowel: 'ISO 2338:1997, ISO 8734:1997',
   spring: 'ISO 8752:2009',
+  dowelInch: 'ASME B18.8.2-2000, hardened and ground, standard series',
+  springInch: 'ASME B18.8.2-2000, slotted',
   clevis: 'ISO 2340:1986, ISO 2341:1986',
 } as const;
 
@@ -56,6 +58,29 @@ export const DOWELS_MM: readonly number[] = [1, 1.2, 1.5, 2, 2.5, 3, 4, 5, 6, 8,
 /** ISO 8752 slotted spring pins, heavy: nominal hole (H12), mm. */
 export const SPRING_PINS_MM: readonly number[] = [
   1, 1.5, 2, 2.5, 3, 3.5, 4, 4.5, 5, 6, 8, 10, 12, 13, 14, 16, 18, 20, 21, 25, 28, 30, 35, 40, 45, 50,
+];
+
+/** ASME B18.8.2 hardened ground machine dowels, standard series: nominal inch; the pin is 0.0002 ±0.0001 in over it. */
+export const DOWELS_INCH: readonly number[] = [0.0625, 0.09375, 0.125, 0.1875, 0.25, 0.3125, 0.375, 0.4375, 0.5, 0.625, 0.75, 0.875, 1];
+export const DOWEL_INCH_OVER = { least: 0.0001, most: 0.0003 } as const;
+
+/** ASME B18.8.2 slotted spring pins: nominal, recommended hole least and most, inch. */
+export const SPRING_PINS_INCH: readonly (readonly [nominal: number, least: number, most: number])[] = [
+  [0.0625, 0.062, 0.065],
+  [0.078125, 0.078, 0.081],
+  [0.09375, 0.094, 0.097],
+  [0.125, 0.125, 0.129],
+  [0.140625, 0.14, 0.144],
+  [0.15625, 0.156, 0.16],
+  [0.1875, 0.187, 0.192],
+  [0.21875, 0.219, 0.224],
+  [0.25, 0.25, 0.256],
+  [0.3125, 0.312, 0.318],
+  [0.375, 0.375, 0.382],
+  [0.4375, 0.437, 0.445],
+  [0.5, 0.5, 0.51],
+  [0.625, 0.625, 0.636],
+  [0.75, 0.75, 0.764],
 ];
 
 /** ISO 2340/2341 clevis pins: diameter h11, hole for the split pin, mm. */

@@ -22,7 +22,10 @@ function orings(insideMm: number, sectionMm: number | null, show: (mm: number) =
   return [...ORINGS]
     .sort((a, b) => miss(a) - miss(b))
     .slice(0, HOW_MANY)
-    .map((r) => ({ name: `AS568 ${r.name}`, words: `${show(r.insideMm)} x ${show(r.sectionMm)}` }));
+    .map((r) => ({
+      name: r.unit === 'in' ? `AS568 ${r.name}` : `O-ring ${r.name} mm`,
+      words: `${show(r.insideMm)} x ${show(r.sectionMm)}${r.port ? `, port ${r.port}` : ''}`,
+    }));
 }
 
 function lipSeals(shaftMm: number, boreMm: number | null): OrderSize[] {
@@ -31,7 +34,7 @@ function lipSeals(shaftMm: number, boreMm: number | null): OrderSize[] {
   return [...LIP_SEAL_SIZES]
     .sort((a, b) => miss(a) - miss(b))
     .slice(0, HOW_MANY)
-    .map((s) => ({ name: `${s.shaftMm} x ${s.boreMm} x ${s.widthMm}`, words: 'ISO 6194, mm' }));
+    .map((s) => ({ name: s.name, words: s.source }));
 }
 
 function rings(shaftMm: number | null, boreMm: number | null, show: (mm: number) => string): OrderSize[] {

@@ -24,8 +24,8 @@ export interface RingGroove {
 
 /** Groove zones of DIN 471 and 472 by size, loosest at the end. */
 function dinZone(on: 'shaft' | 'bore', sizeMm: number): string {
-  if (on === 'shaft') return sizeMm <= 10 ? 'h10' : sizeMm <= 22 ? 'h11' : 'h12';
-  return sizeMm <= 22 ? 'H11' : 'H12';
+  if (on === 'shaft') return sizeMm <= 10 ? 'h10' : sizeMm <= 22 ? 'h11' : sizeMm <= 100 ? 'h12' : 'h13';
+  return sizeMm <= 22 ? 'H11' : sizeMm <= 100 ? 'H12' : 'H13';
 }
 
 function din(on: 'shaft' | 'bore', rows: readonly (readonly [number, number, number, number])[], source: string): RingGroove[] {

@@ -6,10 +6,20 @@ export {
   GLAND_RULES,
   MOST_FILL,
   BACK_UP_MPA,
+  mostGapMm,
   type Gland,
   type GlandKind,
   type GlandQuestion,
   type ORing,
+  type RingHardness,
 } from './orings';
 export { LIP_SEAL_SIZES, LIP_SEAL_SHAFT, lipSealsFor, type LipSeal } from './lip-seals';
-export { LIP_SEAL_SOURCE, ORING_SOURCE } from './seals.data';
+export {
+  GAP_SOURCE,
+  LIP_SEAL_INCH_SOURCE,
+  LIP_SEAL_SOURCE,
+  ORING_METRIC_SOURCE,
+  ORING_PORT_METRIC_SOURCE,
+  ORING_PORT_SOURCE,
+  ORING_SOURCE,
+} from './seals.data';

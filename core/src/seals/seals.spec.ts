@@ -1,5 +1,5 @@
 import { lipSealsFor, LIP_SEAL_SIZES } from './lip-seals';
-import { glandOf, oringOf, ORINGS, oringsFor } from './orings';
+import { glandOf, mostGapMm, oringOf, ORINGS, oringsFor } from './orings';
 
 const inch = (x: number): number => x * 25.4;
 
@@ -87,4 +87,64 @@ describe('gland', () => {
 it('has lip seals by shaft: 25 with 40, 47, 52 by 7', () => {
   expect(lipSealsFor(25, 3)).toMatchObject([{ boreMm: 40, widthMm: 7 }, { boreMm: 47 }, { boreMm: 52 }]);
   for (const s of LIP_SEAL_SIZES) expect(s.boreMm).toBeGreaterThan(s.shaftMm + 8);
+});
+
+describe('metric rings, port rings, inch lip seals', () => {
+  it('metric rings are found as they are written, in the sections that ISO 3601 has them in', () => {
+    for (const text of ['20 x 2.65', '20x2.65', '20 × 2,65']) expect(oringOf(text)).toMatchObject({ insideMm: 20, sectionMm: 2.65 });
+    expect(oringOf('20 x 1.8')).toBeUndefined();
+    expect(oringOf('100 x 5.3')).toMatchObject({ unit: 'mm', port: null });
+  });
+  it.each([
+    ['3/4-16', 0.644, 0.087],
+    ['1 1/16-12', 0.924, 0.116],
+    ['7/16-20', 0.351, 0.072],
+  ])('port %s takes %d x %d in (ISO 11926)', (port, inside, section) => {
+    const ring = ORINGS.find((r) => r.port === port)!;
+    expect(ring.insideMm).toBeCloseTo(inch(inside), 9);
+    expect(ring.sectionMm).toBeCloseTo(inch(section), 9);
+  });
+  it('a port’s ring goes round its thread, over the undercut, in either system', () => {
+    for (const r of ORINGS.filter((x) => x.port)) {
+      const [whole, fraction] = /^M/.test(r.port!) ? [Number(/M([\d.]+)/.exec(r.port!)![1]), null] : [NaN, r.port!.split('-')[0]!];
+      const major =
+        fraction === null
+          ? whole
+          : inch(
+              fraction
+                .split(' ')
+                .reduce((s, f) => s + (f.includes('/') ? Number(f.split('/')[0]) / Number(f.split('/')[1]) : Number(f)), 0),
+            );
+      expect(r.insideMm).toBeLessThan(major);
+      expect(r.insideMm + 2 * r.sectionMm).toBeGreaterThan(major);
+    }
+  });
+  it('every inch lip seal leaves room between shaft and housing for its case', () => {
+    for (const s of LIP_SEAL_SIZES.filter((x) => x.unit === 'in')) {
+      expect((s.boreMm - s.shaftMm) / 2).toBeGreaterThan(inch(0.2));
+      expect((s.boreMm - s.shaftMm) / 2).toBeLessThan(inch(0.5));
+    }
+  });
+});
+
+describe('the gap that a ring bridges', () => {
+  it.each([
+    [3.53, 7, 70, 0.08],
+    [3.53, 7, 90, 0.15],
+    [1.78, 10.5, 70, 0.03],
+    [6.99, 21, 90, 0.05],
+  ] as const)('section %d at %d MPa, %d Shore: %d mm', (section, mpa, shore, gap) =>
+    expect(mostGapMm(section, mpa, shore)).toBeCloseTo(gap, 9),
+  );
+  it('never grows with pressure, never shrinks with section or hardness, and ends', () => {
+    for (const section of [1.78, 2.62, 3.53, 5.33, 6.99])
+      for (let mpa = 1; mpa < 35; mpa += 0.5) {
+        const [soft, hard] = [mostGapMm(section, mpa, 70), mostGapMm(section, mpa, 90)!];
+        if (soft !== null) expect(hard).toBeGreaterThanOrEqual(soft);
+        expect(mostGapMm(section, mpa + 0.5, 90) ?? 0).toBeLessThanOrEqual(hard);
+        expect(mostGapMm(section + 2, mpa, 90)!).toBeGreaterThanOrEqual(hard);
+      }
+    expect(mostGapMm(3.53, 12, 70)).toBeNull();
+    expect(mostGapMm(3.53, 36, 90)).toBeNull();
+  });
 });

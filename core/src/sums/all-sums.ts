@@ -1,4 +1,7 @@
 import { milling } from './cutting/milling';
+import { plunge } from './cutting/plunge';
+import { ringRoom } from './joints/ring-room';
+import { edgeFinding } from './layout/edge-finding';
 import { reamLadder } from './cutting/ream-ladder';
 import { upset } from './stock/upset';
 import { ringGap } from './joints/ring-gap';
@@ -56,9 +59,11 @@ export const SUMS: readonly Sum[] = [
   key,
   woodruff,
   ringGroove,
+  ringRoom,
   oring,
   ringGap,
   flats,
+  edgeFinding,
   crossHole,
   eccentric,
   boltCircle,
@@ -70,6 +75,7 @@ export const SUMS: readonly Sum[] = [
   speeds,
   turningTime,
   milling,
+  plunge,
   finish,
   oddTeeth,
   reamLadder,

@@ -1,34 +1,7 @@
-import { STARTING_HOUSE_RULES } from '../fits';
 import { idealRpm } from '../process';
-import { showValue } from '../working';
-import { sumOfId } from './all-sums';
-import type { SumResult, SumShop } from './sum';
-import { startText } from './values';
-import { workSum } from './work-sum';
+import { figure, shown, work, wrongAt } from './testing';
 
 /** Sums held against a construction of another kind: points set out and touched, arcs integrated, volumes counted. */
-
-const shop: SumShop = { houseRules: STARTING_HOUSE_RULES, rack: [], lathes: [] };
-const outcome = (id: string, changes: Record<string, string>, unit: 'mm' | 'in' = 'mm') => {
-  const sum = sumOfId(id)!;
-  const starts = Object.fromEntries(sum.fields(shop).map((f) => [f.id, startText(f, unit)]));
-  return workSum(sum, { ...starts, ...changes }, shop, unit);
-};
-const work = (id: string, changes: Record<string, string>, unit: 'mm' | 'in' = 'mm'): SumResult => {
-  const r = outcome(id, changes, unit);
-  if (!r.ok) throw new Error(r.problems.map((p) => p.message).join('; '));
-  return r.value;
-};
-const figure = (r: SumResult, key: string): number => r.figures.find((f) => f.key === key)!.value;
-const shown = (r: SumResult, key: string): string =>
-  showValue(
-    r.figures.find((f) => f.key === key)!,
-    'mm',
-  );
-const wrongAt = (id: string, changes: Record<string, string>): string[] => {
-  const r = outcome(id, changes);
-  return r.ok ? [] : r.problems.map((p) => p.path);
-};
 
 describe('sine bar', () => {
   it('5 in at 30° stands on 2.5 in; 100 mm at 14° 30′ on 25.038 mm, as the tables of sine-bar constants have it', () => {

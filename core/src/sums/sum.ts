@@ -34,7 +34,14 @@ export type SumField =
       readonly options: readonly (readonly [value: string, words: string])[];
     }
   | { readonly kind: 'thread'; readonly id: string; readonly label: string; readonly start: string }
-  | { readonly kind: 'lengths'; readonly id: string; readonly label: string; readonly startMm: readonly number[] };
+  | {
+      readonly kind: 'lengths';
+      readonly id: string;
+      readonly label: string;
+      readonly startMm: readonly number[];
+      /** What an inch bench starts with: as such things are sold there, inch. */
+      readonly startIn?: readonly number[];
+    };
 
 /** How a mark of a picture is drawn: the part, its mate, a tool, hidden or centre lines. */
 export type MarkStyle = 'part' | 'mate' | 'tool' | 'hidden' | 'centre';

@@ -113,7 +113,9 @@ export function startText(f: SumField, unit: LengthUnit): string {
     case 'length':
       return trimmed(formatLength(f.startMm, unit, unit === 'mm' ? 3 : 4));
     case 'lengths':
-      return f.startMm.map((mm) => trimmed(formatLength(mm, unit, unit === 'mm' ? 3 : 4))).join('; ');
+      return unit === 'in' && f.startIn
+        ? f.startIn.map(String).join('; ')
+        : f.startMm.map((mm) => trimmed(formatLength(mm, unit, unit === 'mm' ? 3 : 4))).join('; ');
     case 'number':
       return String(f.start);
     case 'choice':

@@ -6,7 +6,7 @@ export { identifyThread, convertThread, conversionWords, type ThreadAnswer, type
 export { overWires, pitchDiameterFromWires, leadCorrectionMm, wireRange, type WireSum } from './wires';
 export { singlePoint, dialMarks, type SinglePoint, type ThreadTool } from './single-point';
 export { neededEngagement, stressAreaMm2, type Engagement } from './engagement';
-export { threadBush, wireInsert, type ThreadBush, type WireInsert } from './repair-bush';
+export { outerThreads, threadBush, wireInsert, type ThreadBush, type WireInsert } from './repair-bush';
 export { formingHole, tapHole, taperDrills, type TapDrill, type TapHole } from './tap-hole';
 export { insideMinor, type InsideMinor } from './inside-minor';
 export { taperPipe, type PipeSize } from './pipe';

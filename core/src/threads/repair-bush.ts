@@ -1,4 +1,5 @@
 import { bad, good, type Outcome } from '../outcome';
+import { THREADS } from './all-threads';
 import { minorMm, type Thread } from './thread';
 
 /** A solid threaded bush: its wall between the outside thread's root and the inside thread's crest. */
@@ -25,6 +26,42 @@ export function threadBush(inner: Thread, outer: Thread): Outcome<ThreadBush> {
       ? 'Wall enough. Lock it: retaining compound, a pin or a stake across the joint.'
       : 'Wall too thin: take the next larger outside thread, or a wire insert.',
   });
+}
+
+/** An outside thread that a bush could have. */
+export interface OuterThread {
+  readonly thread: Thread;
+  readonly wallMm: number;
+  /** Metal left between it and the edge, mm. */
+  readonly bossWallMm: number;
+}
+
+/**
+ * Outside threads for a bush: parallel ones of its system of units, in common use or of its own system, whose root leaves the bush its wall and
+ * whose tapped hole cleans the old one up; smallest first, the inner one's own form before others of that size.
+ *
+ * @param holeMm what the old hole cleans up at; 0 where the new thread's own hole is larger anyhow
+ * @param bossMm outside of the metal round it
+ * @example 5/16 BSF in a hole that cleans up at 0.451 in: 9/16 BSF is the first, 1/2 BSF (minor 0.420) is none
+ */
+export function outerThreads(inner: Thread, holeMm: number, bossMm: number, how = 6): OuterThread[] {
+  return THREADS.filter(
+    (t) =>
+      (t.common || t.system === inner.system) && !t.tapered && t.unit === inner.unit && t.form.id !== 'acme' && t.form.id !== 'trapezoidal',
+  )
+    .map((thread): OuterThread => ({
+      thread,
+      wallMm: (minorMm(thread) - inner.majorMm) / 2,
+      bossWallMm: (bossMm - thread.majorMm) / 2,
+    }))
+    .filter((o) => o.wallMm >= inner.pitchMm && minorMm(o.thread) >= holeMm && o.bossWallMm > 0)
+    .sort(
+      (p, q) =>
+        p.thread.majorMm - q.thread.majorMm ||
+        Number(q.thread.system === inner.system) - Number(p.thread.system === inner.system) ||
+        p.thread.pitchMm - q.thread.pitchMm,
+    )
+    .slice(0, how);
 }
 
 /** A wire insert: the hole it wants. */

@@ -1,7 +1,8 @@
+import { toUnit, type LengthUnit } from '../../quantity';
+
 /** Some shims laid together. */
 export interface Pack {
   readonly shimsMm: readonly number[];
-  readonly count: string;
   readonly totalMm: number;
 }
 
@@ -10,10 +11,11 @@ const MOST_SHIMS = 8;
 const EQUAL_MM = 0.002;
 const MOST_TRIED = 200_000;
 
-const told = (shims: readonly number[]): string => {
+/** `2 x 0.5 + 1 x 0.1`, in the reader's unit. */
+export const packWords = ({ shimsMm }: Pick<Pack, 'shimsMm'>, unit: LengthUnit): string => {
   const counts = new Map<number, number>();
-  for (const s of shims) counts.set(s, (counts.get(s) ?? 0) + 1);
-  return [...counts].map(([t, n]) => `${n} x ${Number(t.toFixed(4))}`).join(' + ');
+  for (const s of shimsMm) counts.set(s, (counts.get(s) ?? 0) + 1);
+  return [...counts].map(([t, n]) => `${n} x ${Number(toUnit(t, unit).toFixed(4))}`).join(' + ');
 };
 
 /**
@@ -42,5 +44,5 @@ export function packsFor(atHandMm: readonly number[], targetMm: number, how = 5)
   return best
     .sort(better)
     .slice(0, how)
-    .map(({ shims, total }) => ({ shimsMm: shims, totalMm: total, count: told(shims) }));
+    .map(({ shims, total }) => ({ shimsMm: shims, totalMm: total }));
 }

@@ -3,7 +3,7 @@ import { length } from '../fields';
 import { given, result } from '../given';
 import { rectangle, size } from '../marks';
 import type { Sum } from '../sum';
-import { packsFor } from './pack';
+import { packsFor, packWords } from './pack';
 
 /** A shim pack from the shims at hand. */
 export const shims: Sum = {
@@ -14,9 +14,15 @@ export const shims: Sum = {
   fields: () => [
     length('target', 'Pack to make', 0.85, 50, 0.01),
     length('tolerance', 'May be off by', 0.02, 5, 0),
-    { kind: 'lengths', id: 'at-hand', label: 'Shims at hand, each as often as wanted', startMm: [0.05, 0.1, 0.2, 0.3, 0.5] },
+    {
+      kind: 'lengths',
+      id: 'at-hand',
+      label: 'Shims at hand, each as often as wanted',
+      startMm: [0.05, 0.1, 0.2, 0.3, 0.5],
+      startIn: [0.002, 0.003, 0.005, 0.01, 0.015, 0.02, 0.025, 0.031],
+    },
   ],
-  work: (v) => {
+  work: (v, _shop, unit) => {
     const target = given('shims.target', 'pack to make', v.number('target'));
     const packs = packsFor(v.list('at-hand'), target.value);
     const [best] = packs;
@@ -35,7 +41,7 @@ export const shims: Sum = {
         {
           title: 'Packs, nearest first',
           columns: ['Shims', 'Makes', 'Off by'],
-          rows: packs.map((p) => [p.count, p.totalMm, p.totalMm - target.value]),
+          rows: packs.map((p) => [packWords(p, unit), p.totalMm, p.totalMm - target.value]),
         },
       ],
       words:

@@ -1,4 +1,5 @@
 import { bad, good } from '../../outcome';
+import { formatPlace, placeWithUnit } from '../../quantity';
 import { length } from '../fields';
 import { result } from '../given';
 import { rectangle } from '../marks';
@@ -12,11 +13,11 @@ export const offcuts: Sum = {
   about: 'cutting list saw bars rest waste nest',
   group: 'Stock and strength',
   fields: () => [
-    { kind: 'lengths', id: 'pieces', label: 'Pieces to saw', startMm: [120, 120, 85, 60] },
-    { kind: 'lengths', id: 'bars', label: 'Bars and offcuts at hand', startMm: [400, 130, 95] },
+    { kind: 'lengths', id: 'pieces', label: 'Pieces to saw', startMm: [120, 120, 85, 60], startIn: [4.75, 4.75, 3.375, 2.375] },
+    { kind: 'lengths', id: 'bars', label: 'Bars and offcuts at hand', startMm: [400, 130, 95], startIn: [16, 5.125, 3.75] },
     length('saw', 'Saw cut', 2.5, 20, 0),
   ],
-  work: (v) => {
+  work: (v, _shop, unit) => {
     const plan = layOut(v.list('pieces'), v.list('bars'), v.number('saw'));
     if (plan.leftOver.length === v.list('pieces').length) return bad('short', 'None of the pieces comes out of these bars.', 'bars');
     const used = plan.bars.filter((b) => b.pieces.length);
@@ -50,11 +51,11 @@ export const offcuts: Sum = {
         {
           title: 'Saw',
           columns: ['From', 'Pieces', 'Rest'],
-          rows: used.map((b) => [b.lengthMm, b.pieces.map((p) => Number(p.toFixed(2))).join(' + '), b.restMm]),
+          rows: used.map((b) => [b.lengthMm, b.pieces.map((p) => formatPlace(p, unit)).join(' + '), b.restMm]),
         },
       ],
       words: plan.leftOver.length
-        ? [`Not covered: ${plan.leftOver.map((p) => `${Number(p.toFixed(2))} mm`).join(', ')}. Another bar is needed.`]
+        ? [`Not covered: ${plan.leftOver.map((p) => placeWithUnit(p, unit)).join(', ')}. Another bar is needed.`]
         : ['Shortest bar that holds a piece is used first, so long bars stay long.'],
       picture,
     });

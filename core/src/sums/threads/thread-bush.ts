@@ -1,5 +1,6 @@
 import { good } from '../../outcome';
-import { minorMm, threadBush, wireInsert } from '../../threads';
+import { formatWithUnit } from '../../quantity';
+import { minorMm, outerThreads, threadBush, wireInsert } from '../../threads';
 import { length, thread } from '../fields';
 import { fromTable, result } from '../given';
 import { ringMarks, size, cross } from '../marks';
@@ -14,9 +15,10 @@ export const threadBushSum: Sum = {
   fields: () => [
     thread('inner', 'Thread to restore', 'M10'),
     thread('outer', 'Outside thread of the bush', 'M16 x 1.5'),
-    length('boss', 'Boss diameter', 30, 1000, 2),
+    length('boss', 'Boss diameter, or twice the way to the edge', 30, 1000, 2),
+    length('hole', 'Old hole cleans up at; 0 as it is drilled', 0, 1000, 0),
   ],
-  work: (v) => {
+  work: (v, _shop, unit) => {
     const [inner, outer] = [v.thread('inner'), v.thread('outer')];
     const bush = threadBush(inner, outer);
     if (!bush.ok) return bush;
@@ -38,25 +40,45 @@ export const threadBushSum: Sum = {
       '(boss - major of the outside thread)/2',
       [],
     );
+    const hole = v.number('hole');
+    const proposed = outerThreads(inner, hole, v.number('boss'));
+    const short = hole > minorMm(outer);
     return good({
       figures: [wall, fromTable('bush.least', 'least wall: the inner pitch', bush.value.leastWallMm, inner.source), boss],
-      tables: insert.ok
-        ? [
-            {
-              title: 'A wire insert instead',
-              columns: ['Drill', 'Its tap, major', 'Boss wall', 'So'],
-              rows: [
-                [
-                  insert.value.drillMm,
-                  insert.value.tapMajorMm,
-                  insert.value.wallMm,
-                  insert.value.strongEnough ? 'wall enough' : 'wall thin: under half the thread',
+      tables: [
+        ...(proposed.length
+          ? [
+              {
+                title: 'Outside threads that clean up and leave the wall',
+                columns: ['Thread', 'Minor', 'Wall of the bush', 'Left in the boss'],
+                rows: proposed.map((o) => [o.thread.name, minorMm(o.thread), o.wallMm, o.bossWallMm]),
+              },
+            ]
+          : []),
+        ...(insert.ok
+          ? [
+              {
+                title: 'A wire insert instead',
+                columns: ['Drill', 'Its tap, major', 'Boss wall', 'So'],
+                rows: [
+                  [
+                    insert.value.drillMm,
+                    insert.value.tapMajorMm,
+                    insert.value.wallMm,
+                    insert.value.strongEnough ? 'wall enough' : 'wall thin: under half the thread',
+                  ],
                 ],
-              ],
-            },
-          ]
-        : [],
+              },
+            ]
+          : []),
+      ],
       words: [
+        ...(short
+          ? [
+              `${outer.name} does not clean the old hole up: its own hole, ${formatWithUnit(minorMm(outer), unit)}, is smaller than ${formatWithUnit(hole, unit)}.`,
+            ]
+          : []),
+        ...(proposed.length ? [] : ['No thread in common use fits between that hole and the edge of the boss.']),
         bush.value.words,
         ...(boss.value <= 0 ? ['The boss is too small for that bush.'] : []),
         ...(insert.ok ? [] : insert.problems.map((p) => p.message)),

@@ -1,0 +1,124 @@
+import type { SumResult } from './sum';
+import { figure, work, wrongAt } from './testing';
+
+/** Sums of the dial, the finder, rings and bushes, held against turning, touching and sliding step by step. */
+
+describe('edge and centre finding', () => {
+  /** Where a tool coming from the left first touches a round part about 0, by halving; with a paper between. */
+  const touch = (partR: number, toolR: number, paper: number): number => {
+    let [far, near] = [-10 * (partR + toolR), 0];
+    for (let i = 0; i < 80; i++) {
+      const x = (far + near) / 2;
+      if (Math.hypot(x, 0) - partR - toolR - paper > 0) far = x;
+      else near = x;
+    }
+    return near;
+  };
+  it.each([
+    [1.9, 0.2, 0, 1.05],
+    [1.9, 0.2, 0.003, 1.053],
+    [1, 0.5, 0.002, 0.752],
+  ])('round %d by a tool of %d with %d between: %d', (part, tool, paper, move) => {
+    const r = work('edge-finding', { touched: 'round', part: String(part), tool: String(tool), paper: String(paper) }, 'in');
+    expect(figure(r, 'edge.move') / 25.4).toBeCloseTo(move, 9);
+    expect(figure(r, 'edge.move') / 25.4).toBeCloseTo(-touch(part / 2, tool / 2, paper), 9);
+  });
+  it('a line beside an edge, and the middle between two edges whatever the tool', () => {
+    expect(
+      figure(work('edge-finding', { touched: 'edge', tool: '10', away: '20', paper: '0.05', first: '100' }), 'edge.reading'),
+    ).toBeCloseTo(125.05, 9);
+    for (const tool of ['4', '10']) {
+      const r = work('edge-finding', { touched: 'two', tool, first: '-5', second: '58' });
+      expect(figure(r, 'edge.middle')).toBeCloseTo(26.5, 9);
+      expect(figure(r, 'edge.width')).toBeCloseTo(63 - Number(tool), 9);
+    }
+  });
+});
+
+describe('plunge by the dial', () => {
+  /** Turns a dial line by line until the tool stands at the diameter, and tells full turns and lines. */
+  const counted = (fromMm: number, toMm: number, unitMm: number, perTurn: number, perLine: number, radius: boolean) => {
+    let [lines, diameter] = [0, fromMm];
+    const each = perLine * unitMm * (radius ? 2 : 1);
+    while (diameter - each >= toMm - 1e-9) {
+      diameter -= each;
+      lines++;
+    }
+    const a = Math.round(perTurn / perLine);
+    return { turns: Math.floor(lines / a), lines: lines % a };
+  };
+  it('0.8745 to 0.812 in on a radius dial of 0.200 a turn in thou: 0.03125 in', () => {
+    const r = work('plunge', { from: '0.8745', to: '0.812', unit: 'in', turn: '0.2', line: '0.001' }, 'in');
+    expect(figure(r, 'plunge.travel') / 25.4).toBeCloseTo(0.03125, 9);
+    // As near as half a line of the dial comes.
+    expect(Math.abs(Number(r.answer!.text) - 0.03125)).toBeLessThanOrEqual(0.00025 + 1e-9);
+  });
+  it.each([
+    [30, 24, 'mm', 1, 4, 0.02, 'radius'],
+    [50, 41, 'mm', 1, 5, 0.05, 'diameter'],
+    [2, 1.5, 'in', 25.4, 0.1, 0.001, 'radius'],
+    [2, 1.5, 'in', 25.4, 0.2, 0.001, 'diameter'],
+  ] as const)('%d to %d %s agrees with a dial turned line by line', (from, to, unit, unitMm, turn, line, reads) => {
+    const r = work('plunge', { from: String(from), to: String(to), unit, turn: String(turn), line: String(line), reads }, unit);
+    const c = counted(from * unitMm, to * unitMm, unitMm, turn, line, reads === 'radius');
+    const [turns, rest] = /turn/.test(r.answer!.text) ? r.answer!.text.split(/ turns? \+ /) : ['0', r.answer!.text];
+    expect(Number(turns)).toBe(c.turns);
+    expect(Number(rest)).toBeCloseTo(c.lines * line, 6);
+  });
+  it('refuses a bore that gets smaller, and a dial that shows more than a turn', () => {
+    expect(wrongAt('plunge', { from: '20', to: '22' })).toEqual(['to']);
+    expect(wrongAt('plunge', { turn: '4', at: '4.2' })).toEqual(['at']);
+  });
+});
+
+describe('ring in its groove', () => {
+  it('may stand wherever it fits between the walls: groove 3.20, ring 2.50, wall at 8.10', () => {
+    const r = work('ring-room', { wall: '8.1', width: '3.2', ring: '2.5', stack: '20', stop: '31' });
+    const stands = Array.from({ length: 20_001 }, (_, i) => i / 1000).filter((x) => x >= 8.1 - 1e-9 && x + 2.5 <= 8.1 + 3.2 + 1e-9);
+    expect(figure(r, 'room.near-least')).toBeCloseTo(Math.min(...stands), 6);
+    expect(figure(r, 'room.near-most')).toBeCloseTo(Math.max(...stands), 6);
+    // What it holds slides between the stop and the ring pushed against its outer wall.
+    const slides = Array.from({ length: 31_001 }, (_, i) => i / 1000).filter((x) => x >= 8.1 + 2.5 - 1e-9 && x + 20 <= 31 + 1e-9);
+    expect(figure(r, 'room.play')).toBeCloseTo(Math.max(...slides) - Math.min(...slides), 6);
+  });
+  it('says when the ring does not reach its groove', () => {
+    expect(work('ring-room', { wall: '8.1', width: '3.2', ring: '2.5', stack: '25', stop: '35' }).words![0]).toContain('too long');
+    expect(wrongAt('ring-room', { ring: '4', width: '3.2' })).toEqual(['ring']);
+  });
+});
+
+describe('threaded bush for a hole that must be cleaned up', () => {
+  const rows = (r: SumResult, title: string) => r.tables!.find((t) => t.title.startsWith(title))?.rows ?? [];
+  it('5/16 BSF in a hole that cleans up at 0.451: 1/2 BSF (minor 0.420) does not, 9/16 BSF does with a wall of 0.085', () => {
+    const half = work('thread-bush', { inner: '5/16 BSF', outer: '1/2 BSF', hole: '0.451', boss: '1.24' }, 'in');
+    expect(half.words![0]).toContain('does not clean the old hole up');
+    const outer = work('thread-bush', { inner: '5/16 BSF', outer: '9/16 BSF', hole: '0.451', boss: '1.24' }, 'in');
+    expect(figure(outer, 'bush.wall') / 25.4).toBeCloseTo(0.085, 3);
+    expect(figure(outer, 'bush.least') / 25.4).toBeCloseTo(0.0455, 3);
+    expect((1.24 * 25.4) / 2 - (9 / 32) * 25.4).toBeCloseTo(figure(outer, 'bush.boss'), 6);
+    const bsf = rows(outer, 'Outside threads').map((x) => String(x[0]));
+    expect(bsf).toContain('9/16 BSF');
+    expect(bsf).not.toContain('1/2 BSF');
+    for (const row of rows(outer, 'Outside threads')) expect(row[1] as number).toBeGreaterThanOrEqual(0.451 * 25.4);
+  });
+  it('proposes none where the boss ends before', () =>
+    expect(work('thread-bush', { inner: 'M10', outer: 'M16 x 1.5', boss: '14' }).words!.join(' ')).toContain('No thread in common use'));
+});
+
+it('shims and saw lists of an inch bench are in inches, as sold and as spoken', () => {
+  const pack = work('shims', { target: '0.038' }, 'in');
+  expect(String(pack.tables![0]!.rows[0]![0])).toMatch(/^1 x 0\.0\d+/);
+  expect(pack.figures[0]!.value / 25.4).toBeCloseTo(0.038, 6);
+  const saw = work('offcuts', {}, 'in');
+  expect(String(saw.tables![0]!.rows[0]![1])).toContain('4.75');
+  expect(String(saw.tables![0]!.rows[0]![1])).not.toContain('120');
+});
+
+it('an O-ring of its own sizes is worked like one of the list, and its gap is held against what it bridges', () => {
+  const listed = work('o-ring', { ring: '-214' });
+  const typed = work('o-ring', { ring: 'typed', inside: String(0.984 * 25.4), section: String(0.139 * 25.4) });
+  expect(figure(typed, 'oring.squeeze')).toBeCloseTo(figure(listed, 'oring.squeeze'), 9);
+  const state = (play: string) => work('o-ring', { play, pressure: '7' }).tables![0]!.rows.at(-1)!;
+  expect(state('0.07')[2]).toBe('fits');
+  expect(state('0.2')[2]).toBe('out');
+});
