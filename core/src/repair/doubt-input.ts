@@ -2,7 +2,8 @@ import { FEATURE_KINDS, INSTRUMENT_KINDS, QUANTITIES, readsFor, type Spot, type 
 import type { LengthUnit } from '../quantity';
 import { diameterForCrossDial } from '../setups';
 import { instrumentOf } from './bias';
-import { inState, type FeatureFinding } from './feature-finding';
+import type { FeatureFinding } from './feature-finding';
+import { inState } from './in-state';
 import { instrumentUncertaintyMm, type Measured } from './measured';
 import type { DoubtInput } from './reading-doubt';
 import type { ReadingRecord, Shop } from './records';

@@ -1,5 +1,5 @@
 import { choiceKey } from './choices';
-import { asItIsNow, inHand, inState } from './feature-finding';
+import { asItIsNow, inHand, inState } from './in-state';
 import type { JobSheet, ReadingRecord } from './records';
 import { workOut } from './repair';
 import type { ActChoice } from './strip-records';

@@ -1,5 +1,4 @@
 import { STARTING_HOUSE_RULES } from '../fits';
-import type { Outcome } from '../outcome';
 import { showValue } from '../working';
 import { sumOfId } from './all-sums';
 import type { SumResult, SumShop } from './sum';
