@@ -14,7 +14,7 @@ describe('readings out', () => {
     const csv = readingsToCsv(testSheet(), testShop).split('\r\n');
     expect(csv[0]).toBe(READINGS_CSV_COLUMNS.join(','));
     expect(csv).toHaveLength(17);
-    expect(csv[1]).toBe('Hinge pin,Body,60,0,size,39.67,mm,Outside mic 25 to 50,,39.67000,Tomas Quill,2026-11-20T10:00:00Z');
+    expect(csv[1]).toBe('Hinge pin,Body,60,0,size,as found,39.67,mm,Outside mic 25 to 50,,39.67000,Tomas Quill,2026-11-20T10:00:00Z');
   });
 
   it('disarms what a spreadsheet would run', () => {

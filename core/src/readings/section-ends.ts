@@ -36,6 +36,9 @@ const SCAN_STEP_DEG = 4;
 /** Depth of wear that is thought possible, as a multiple of what the readings span, and at least this many uncertainties. */
 const SPAN_TIMES = 1.2;
 const LEAST_SCALE_U = 1.5;
+/** Two directions at a right angle show nothing of an oval that lies between them: the same for them. */
+const TWO_SPAN_TIMES = 2.5;
+const TWO_LEAST_SCALE_U = 6;
 const TAIL = 0.025;
 /** An arc is seen when it is nearly as wide as the step between directions. */
 const SEEN_SHARE = 0.85;
@@ -249,17 +252,18 @@ function intervalOf(parts: readonly Part[], which: 0 | 1 | 2): Interval {
  * between two directions are not guessed at.
  *
  * @param side a hole wears larger, a shaft smaller
- * @param directions at least three, each once
+ * @param directions at least two, each once
  */
 export function sectionEnds(side: Side, directions: readonly DirectionSize[]): SectionEnds {
   const base = directions[0]!.meanMm;
   const y = directions.map((d) => d.meanMm - base);
   const spanMm = max(...y) - Math.min(...y);
   const uMm = max(...directions.map((d) => d.uMm));
+  const two = directions.length === 2;
   const weighing: Weighing = {
     y,
     variance: directions.map((d) => d.uMm * d.uMm),
-    scaleMm: max(SPAN_TIMES * spanMm, LEAST_SCALE_U * uMm),
+    scaleMm: two ? max(TWO_SPAN_TIMES * spanMm, TWO_LEAST_SCALE_U * uMm) : max(SPAN_TIMES * spanMm, LEAST_SCALE_U * uMm),
     strayMm: STRAY_SHARE * spanMm,
     sign: side === 'inside' ? 1 : -1,
   };

@@ -81,13 +81,15 @@ function spread(readings: readonly DiameterReading[]): { readonly scatter: numbe
 }
 
 /** The waves that the directions allow, the oval always, a higher one only with a direction to spare. */
-function fitEven(readings: readonly DiameterReading[], directions: readonly Direction[], scatter: number): HarmonicFit | null {
+function fitEven(directions: readonly Direction[], scatter: number): HarmonicFit | null {
   const possible = ordersAllowed(
     directions.map((d) => d.deg),
     EVEN,
   );
   const kept = possible.filter((order, i) => order === 2 || directions.length >= 3 + 2 * i + DIRECTIONS_TO_SPARE);
-  return kept.length ? fitHarmonics(readings, kept, scatter) : null;
+  // A direction read twice counts once: where the section is no oval, its weight would shift the mean.
+  const once = directions.map((d) => ({ clockDeg: d.deg, valueMm: d.meanMm }));
+  return kept.length ? fitHarmonics(once, kept, scatter) : null;
 }
 
 /** Smallest and largest of a fitted curve. */
@@ -155,7 +157,7 @@ export function analyseSection(stationMm: number, readings: readonly DiameterRea
   // Waves beyond the oval are measured only with directions to spare: then the curve is the section.
   const ends =
     twoPoint.length && directions.length >= 2 ? sectionEnds(side, directionSizes(directions, Math.max(scatter, LEAST_U_MM))) : null;
-  const fit = twoPoint.length && directions.length >= 3 ? fitEven(telling, directions, scatter) : null;
+  const fit = twoPoint.length && directions.length >= 3 ? fitEven(directions, scatter) : null;
   if (fit === null) {
     const atLeast = twoPoint.length > 0 && directions.length >= 2;
     const single = K95 * Math.hypot(common, scatter);

@@ -20,7 +20,9 @@ const directionsOf = (readings: readonly DiameterReading[]): string =>
 export function stationMeans(sections: readonly Section[], groups: readonly (readonly DiameterReading[])[]): ProfilePoint[] {
   const all = groups.flat();
   const scatter = Math.sqrt(all.reduce((s, r) => s + scatterMm(r) ** 2, 0) / all.length);
-  const uOf = (s: Section): number => Math.max(scatter, s.repeatMm ?? 0) / Math.sqrt(s.readings);
+  // A fitted section counts each direction once.
+  const uOf = (s: Section): number =>
+    Math.max(scatter, s.repeatMm ?? 0) / Math.sqrt(s.ovalityKind === 'fitted' ? s.directions : s.readings);
   const plain = sections.map((s) => ({ stationMm: s.stationMm, sizeMm: s.meanMm, uMm: uOf(s) }));
   const alone = (s: Section): boolean => s.ovalityKind === 'fitted' || s.directions === 0;
   const sets = new Set(groups.map(directionsOf));

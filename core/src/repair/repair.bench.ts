@@ -1,6 +1,7 @@
 import { playDistribution } from '../proof';
 import { choiceKey } from './choices';
 import { workOut } from './repair';
+import { figureScore, FORMS } from './testing-figures';
 import { drawnPin, testChoice, testFeature, testReading, testSheet, testShop } from './testing';
 
 /** Prints how long a whole job takes to work out, and how fast plays are drawn. */
@@ -52,3 +53,16 @@ const input = { pinMm: 40.04, pinPlusMinusMm: 0.004, holeSmallestMm: 40.16, hole
 const start = performance.now();
 playDistribution(input);
 console.log(`  plays drawn and sorted: ${(draws / ((performance.now() - start) / 1000) / 1e6).toFixed(2)} million a second`);
+for (const directions of [2, 3, 4, 6, 8]) {
+  const said = FORMS.map((form) => {
+    const s = figureScore(150, directions, form, 'straight', 'mm', 50_000);
+    return `${form} ${s.tight} of ${s.places}, the other end ${s.other} of ${s.otherCounted}${form === 'round' ? `, called oval ${s.ovalTold}` : ''}`;
+  });
+  console.log(`  figures as shown, ${directions} directions, the end that decides a fit within its band: ${said.join('; ')}`);
+}
+for (const along of ['taper', 'step'] as const) {
+  const s = figureScore(150, 4, 'oval', along, 'mm', 60_000);
+  console.log(
+    `  figures as shown, a ${along} under an oval: ${along === 'taper' ? `within its band ${s.taper} of ${s.tapers}` : `found and within its band ${s.stepFound} of ${s.places}`}`,
+  );
+}

@@ -166,7 +166,7 @@ describe('a reading after an act', () => {
     expect((await act()).status).toBe(201);
     expect((await after('39.5')).body).toMatchObject({ afterActId: actId, valueMm: 39.5 });
     expect((await stored()).map((r: { afterActId: string | null }) => r.afterActId)).toEqual([null, actId]);
-    const csv = (await call.get(routes.readingsCsv(made.jobId))).text as string;
+    const csv = (await call.get(routes.readingsCsv(made.jobId))).text;
     const states = csv
       .split('\r\n')
       .slice(1, 3)

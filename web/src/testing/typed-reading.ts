@@ -5,6 +5,7 @@ export const typedReading = (text: string): TypedReading => ({
   purpose: 'found',
   featureId: 'barrel',
   segmentId: null,
+  afterActId: null,
   quantity: 'size',
   stationMm: 20,
   clockDeg: 90,
