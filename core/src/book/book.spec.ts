@@ -90,3 +90,24 @@ it('goes out as CSV with its unit', () => {
 });
 
 it('has one table an id', () => expect(new Set(TABLES.map((t) => t.id)).size).toBe(TABLES.length));
+
+it.each([
+  ['dowel 1/4', 'Dowel pin 1/4 in'],
+  ['1/8 roll pin', 'Slotted spring pin 1/8 in'],
+  ['metric o-ring 20', 'O-ring 20 x'],
+  ['20x2.65', 'O-ring 20 x 2.65'],
+  ['3/4-16 port', 'O-ring -908'],
+  ['no. 808', 'Woodruff key 808'],
+])('"%s" finds %s', (text, title) =>
+  expect(
+    lookUp(text, 'in')
+      .map((e) => e.title)
+      .join('; '),
+  ).toContain(title),
+);
+
+it('a 1/4 in dowel is 0.2501 to 0.2503 (ASME B18.8.2)', () => {
+  const sizes = lookUp('dowel 1/4', 'in')[0]!.rows.map((r) => (r[1] as number) / 25.4);
+  expect(sizes[0]).toBeCloseTo(0.2501, 9);
+  expect(sizes[1]).toBeCloseTo(0.2503, 9);
+});

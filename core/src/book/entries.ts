@@ -1,8 +1,10 @@
 import { BEARINGS, shaftSeat, housingSeat, type BearingSize } from '../bearings';
 import { DRILLS, DRILL_SOURCE, drillWords, type Drill } from '../drills';
+import { zoneDeviations } from '../fits';
 import { WOODRUFF, type Woodruff } from '../keys';
 import { MATERIALS, MATERIAL_SOURCE, materialOf, type Material } from '../materials';
-import { TAPER_PINS, type TaperPin } from '../pins';
+import { DOWEL_INCH_OVER, DOWELS_INCH, DOWELS_MM, PIN_SOURCES, SPRING_PINS_INCH, TAPER_PINS, type TaperPin } from '../pins';
+import { MM_PER_INCH, toInchFraction } from '../quantity';
 import { LIP_SEAL_SHAFT, LIP_SEAL_SIZES, ORINGS, type LipSeal, type ORing } from '../seals';
 import {
   minorMm,
@@ -171,6 +173,43 @@ const pinEntry = (p: TaperPin): BookEntry => ({
   source: p.source,
 });
 
+const fractionOf = (inch: number): string => toInchFraction(inch * MM_PER_INCH).text;
+
+const dowelInchEntry = (inch: number): BookEntry => ({
+  title: `Dowel pin ${fractionOf(inch)} in`,
+  kind: 'pin',
+  rows: [
+    ['Pin, least', (inch + DOWEL_INCH_OVER.least) * MM_PER_INCH],
+    ['Pin, most', (inch + DOWEL_INCH_OVER.most) * MM_PER_INCH],
+  ],
+  source: PIN_SOURCES.dowelInch,
+});
+
+const dowelEntry = (mm: number): BookEntry => {
+  const m6 = zoneDeviations('m6', mm);
+  return {
+    title: `Dowel pin ${mm} mm`,
+    kind: 'pin',
+    rows: m6.ok
+      ? [
+          ['Pin m6, least', mm + m6.value.lowerMm],
+          ['Pin m6, most', mm + m6.value.upperMm],
+        ]
+      : [['Pin', mm]],
+    source: PIN_SOURCES.dowel,
+  };
+};
+
+const springInchEntry = ([nominal, least, most]: (typeof SPRING_PINS_INCH)[number]): BookEntry => ({
+  title: `Slotted spring pin ${fractionOf(nominal)} in`,
+  kind: 'pin',
+  rows: [
+    ['Hole, least', least * MM_PER_INCH],
+    ['Hole, most', most * MM_PER_INCH],
+  ],
+  source: PIN_SOURCES.springInch,
+});
+
 export const materialEntry = (m: Material): BookEntry => ({
   title: m.name,
   kind: 'material',
@@ -215,7 +254,7 @@ export const FINDABLES: readonly Findable[] = [
     entry: () => bearingEntry(b),
   })),
   ...ORINGS.map((r) => ({
-    words: `${r.name} ${r.name.replaceAll(' ', '')} ${r.port ? `${r.port} port ` : ''}o-ring`,
+    words: `${r.name} ${r.name.replaceAll(' ', '')} ${r.unit === 'mm' ? 'metric ' : ''}${r.port ? `${r.port} port ` : ''}o-ring`,
     common: true,
     entry: () => oringEntry(r),
   })),
@@ -227,5 +266,12 @@ export const FINDABLES: readonly Findable[] = [
   ...LIP_SEAL_SIZES.map((s) => ({ words: `${s.name.replaceAll(' x ', ' ')} lip seal`, common: true, entry: () => sealEntry(s) })),
   ...WOODRUFF.map((k) => ({ words: `${k.name} woodruff key`, common: true, entry: () => woodruffEntry(k) })),
   ...TAPER_PINS.map((p) => ({ words: `${p.name} taper pin`, common: true, entry: () => pinEntry(p) })),
+  ...DOWELS_INCH.map((inch) => ({ words: `${fractionOf(inch)} dowel pin`, common: true, entry: () => dowelInchEntry(inch) })),
+  ...DOWELS_MM.map((mm) => ({ words: `${mm} mm dowel pin`, common: true, entry: () => dowelEntry(mm) })),
+  ...SPRING_PINS_INCH.map((row) => ({
+    words: `${fractionOf(row[0])} spring pin roll pin`,
+    common: true,
+    entry: () => springInchEntry(row),
+  })),
   ...MATERIALS.map((m) => ({ words: m.name, common: true, entry: () => materialEntry(m) })),
 ];

@@ -42,7 +42,20 @@ export function inBookWords(typed: readonly string[]): string[] {
     const word = pair ?? SYNONYMS[typed[i]!] ?? typed[i]!;
     if (pair) i++;
     // Words that only say what kind of thing it is beside another of the same.
-    if (!(word === 'screw' || word === 'for' || word === 'a' || word === 'of' || word === 'the') && !out.includes(word)) out.push(word);
+    if (
+      !(
+        word === 'no.' ||
+        word === 'no' ||
+        word === 'nr' ||
+        word === 'screw' ||
+        word === 'for' ||
+        word === 'a' ||
+        word === 'of' ||
+        word === 'the'
+      ) &&
+      !out.includes(word)
+    )
+      out.push(word);
   }
   return out;
 }

@@ -54,8 +54,10 @@ export interface FitFinding {
   readonly hole: FeatureFinding;
   /** What runs here: said, or proposed from the evidence. */
   readonly runs: RunsHere;
-  /** What an interference fit really holds in this hole; null where it holds all over, or is none. */
+  /** What an interference fit made to the middle of its limits really holds in this hole; null where it holds all over, or is none. */
   readonly grip: Grip | null;
+  /** The same made to its upper limit. */
+  readonly gripAtMost: Grip | null;
   readonly options: readonly SchoolOption[];
   readonly setting: DeskSetting;
   /** Smallest usual size at which the hole cleans up all round, and the size it is bored to where it is trued, mm; null while it is not measured. */
@@ -181,7 +183,7 @@ function fitOf(hole: FeatureFinding, features: readonly FeatureFinding[], sheet:
   const truedMm = choice?.truedMm ?? cleanUpMm;
   const options =
     truedMm === null ? [] : schoolsFor(hole, features, choice, runs.kind, shop).map((s) => optionFor(s, hole, setting, truedMm, runs.kind));
-  const base = { hole, runs, options, choice, setting, cleanUpMm, truedMm, grip: null };
+  const base = { hole, runs, options, choice, setting, cleanUpMm, truedMm, grip: null, gripAtMost: null };
   const none = (problem: string): FitFinding => ({ ...base, target: null, figures: null, problem });
   if (!hole.shape) return none('Measure the hole first.');
   const taken = choice?.schoolId ?? defaultSchoolOf({ runs, options });
@@ -199,8 +201,9 @@ function fitOf(hole: FeatureFinding, features: readonly FeatureFinding[], sheet:
   if (option.barred) return none(`${option.name} will not do here: ${option.barred}. Choose another, or say what runs here.`);
   const outcome = used.hole === 'keep' ? option.kept : option.trued;
   if (!outcome.ok) return none(outcome.problems[0]!.message);
-  const grip = used.hole === 'keep' ? gripIn(hole, outcome.value.aimMm) : null;
-  return { ...base, grip, target: outcome.value, figures: figuresFor(hole, outcome.value, used, unit), problem: null };
+  const gripOf = (pinMm: number): Grip | null => (used.hole === 'keep' ? gripIn(hole, pinMm) : null);
+  const [grip, gripAtMost] = [gripOf(outcome.value.aimMm), gripOf(outcome.value.upperMm)];
+  return { ...base, grip, gripAtMost, target: outcome.value, figures: figuresFor(hole, outcome.value, used, unit), problem: null };
 }
 
 /** Every inside feature of a mate, as a hole that the new part must fit. */

@@ -125,6 +125,11 @@ describe('ring gap', () => {
     expect(r.figures[0]!.key).toBe('gap.file');
     expect(wrongAt('ring-gap', { worst: '79' })).toEqual(['worst']);
   });
+  it('0.021 in a 3.250 bore of an air-cooled engine is wide: 0.0065 an inch, 0.016 at most', () => {
+    const r = work('ring-gap', { bore: '3.25', gap: '0.021', worst: '3.25', least: '3.25', use: 'air' }, 'in');
+    expect(figure(r, 'gap.most') / 25.4).toBeCloseTo(0.01625, 9);
+    expect(r.words![0]).toContain('Wide');
+  });
 });
 
 describe('tilt', () => {
