@@ -1,4 +1,4 @@
-import { readFileSync } from 'node:fs';
+import { seriousProblems as problemsOn } from './support/axe';
 import { openShop, type TestShop } from './support/shop';
 import { visit, type Visit } from './support/visit';
 
@@ -14,24 +14,7 @@ afterAll(async () => {
   await shop.close();
 });
 
-const AXE = readFileSync(require.resolve('axe-core/axe.min.js'), 'utf8');
-
-interface Violation {
-  readonly id: string;
-  readonly impact: string;
-  readonly nodes: { readonly html: string; readonly failureSummary: string }[];
-}
-
-async function seriousProblems(): Promise<string[]> {
-  await maud.page.run(AXE);
-  const violations = await maud.page.driver.executeAsyncScript<Violation[]>(
-    `const done = arguments[arguments.length - 1];
-     axe.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'] }).then((r) => done(r.violations));`,
-  );
-  return violations
-    .filter((v) => v.impact === 'serious' || v.impact === 'critical')
-    .map((v) => `${v.id}: ${v.nodes.map((n) => n.html.slice(0, 160)).join(' | ')}`);
-}
+const seriousProblems = (): Promise<string[]> => problemsOn(maud.page);
 
 const STATIONS = ['receive', 'strip', 'measure', 'decide', 'draw', 'plan', 'cut', 'prove', 'return'];
 

@@ -43,7 +43,7 @@ export const oring: Sum = {
     length('groove', 'Groove diameter', 31.55, 500, 1),
     length('width', 'Groove width', 4.75, 50, 0.5),
     number('pressure', 'Pressure', 'MPa', 7, 0, 100),
-    length('play', 'Play past the ring, on the diameter', 0.1, 10, 0),
+    length('play', 'Play past the ring, on the diameter', 0.06, 10, 0),
     choice('shore', 'Hardness of the ring', [
       ['70', '70 Shore A'],
       ['90', '90 Shore A'],

@@ -95,6 +95,10 @@ interface Row {
     .problem {
       color: var(--out);
     }
+    td,
+    th[scope='row'] {
+      vertical-align: middle;
+    }
     th[scope='row'] {
       text-align: left;
       font: 400 16px var(--label);
