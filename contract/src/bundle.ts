@@ -1,6 +1,7 @@
 import {
   BUNDLE_FORMAT,
   BUNDLE_VERSION,
+  choiceKey,
   INSTRUMENT_KINDS,
   upgradeBundle,
   type InstrumentKind,
@@ -104,6 +105,11 @@ function danglers(b: JobBundle): Problem[] {
     ),
     ...b.readings.flatMap((r, i) =>
       r.featureId !== null && !features.has(r.featureId) ? [say(`readings.${i}.featureId`, `Reading ${r.text}`)] : [],
+    ),
+    ...b.readings.flatMap((r, i) =>
+      r.afterActId !== null && !b.choices.some((c) => c.key === choiceKey.act(r.afterActId!))
+        ? [say(`readings.${i}.afterActId`, `Reading ${r.text}`)]
+        : [],
     ),
     ...b.readings.flatMap((r, i) =>
       r.supersedesId !== null && !readings.has(r.supersedesId) ? [say(`readings.${i}.supersedesId`, `Reading ${r.text}`)] : [],

@@ -1,4 +1,4 @@
-import { withFreshIds, type JobBundle, type JobRecord, type Problem, type Shop } from '@iron-patch/core';
+import { choiceKey, withFreshIds, type JobBundle, type JobRecord, type Problem, type Shop } from '@iron-patch/core';
 import { check, jobInput } from '@iron-patch/contract';
 import { addChoice } from '../choices/choice-queries';
 import { statements, type Db } from '../db';
@@ -82,7 +82,9 @@ export async function bringIn(db: Db, given: JobBundle, personId: string, freshI
         personId: personHere(r.personId),
       })),
     );
-  for (const c of bundle.choices) await addChoice(db, job.id, c.key, 0, { value: c.value, reason: c.reason }, personId);
+  // A hand-over is of the shop that gave it, as its releases and proofs are: here it is given anew, and held.
+  const choices = bundle.choices.filter((c) => c.key !== choiceKey.returned);
+  for (const c of choices) await addChoice(db, job.id, c.key, 0, { value: c.value, reason: c.reason }, personId);
   for (const n of bundle.notes) await db.query(q.note, [n.id, job.id, n.station, n.text, personId]);
   await bringPhotos(db, job.id, bundle, personId);
   return job;

@@ -98,3 +98,47 @@ it('prints a tag that opens the sheet', async () => {
   expect([status, headers['content-type']]).toEqual([200, 'application/pdf']);
   expect((body as Buffer).subarray(0, 5).toString()).toBe('%PDF-');
 });
+
+describe('states of the part in a file', () => {
+  const actId = '0b2f7a52-6a2b-4f0e-9b1e-0d8f6a1c2b3d';
+  const act = (componentId: string) => ({
+    key: choiceKey.act(actId),
+    value: { componentId, featureId: null, kind: 'bend', where: '', state: 'done', override: 'told', removed: false },
+    reason: '',
+  });
+  const bring = async (more: object) => {
+    const res = await call.post(routes.bundles, { ...bundle, ...more });
+    return {
+      status: res.status,
+      body: res.body as { problems: unknown },
+      sheet: res.status === 201 ? (await call.get(routes.sheet(res.body.id))).body : null,
+    };
+  };
+  const after = () => bundle.readings.map((r, i) => (i === 1 ? { ...r, afterActId: actId } : r));
+
+  it('come back with the act that they name', async () => {
+    const { sheet } = await bring({ readings: after(), choices: [...bundle.choices, act(made.pinId)] });
+    expect(sheet.readings.map((r: { afterActId: string | null }) => r.afterActId)).toEqual([null, actId]);
+  });
+
+  it('are as found in a file of before there were any', async () => {
+    const old = bundle.readings.map(({ afterActId: _, ...r }) => r);
+    expect((await bring({ readings: old })).sheet.readings[0].afterActId).toBeNull();
+  });
+
+  it('that name an act which the file does not hold are refused', async () => {
+    const res = await bring({ readings: after() });
+    expect(res.body.problems).toMatchObject([{ path: 'readings.1.afterActId', code: 'unknown' }]);
+  });
+});
+
+it('a hand-over does not come in with the file: it is given here, and held here', async () => {
+  const given = { lesson: 'x', stillToDo: '', outcome: 'passed', beforeUse: '', unproved: 'x', undone: '' };
+  const res = await call.post(routes.bundles, {
+    ...bundle,
+    choices: [...bundle.choices, { key: choiceKey.returned, value: given, reason: '' }],
+  });
+  expect(res.status).toBe(201);
+  const sheet = (await call.get(routes.sheet(res.body.id))).body;
+  expect(sheet.choices.map((c: { key: string }) => c.key)).not.toContain(choiceKey.returned);
+});
