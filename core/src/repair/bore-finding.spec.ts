@@ -104,3 +104,10 @@ it('asks nothing of the outside of a mate that no hole of the new part goes over
   const base = testSheet();
   expect(workOut(testSheet({ features: [...base.features, outer] }), testShop).bores).toEqual([]);
 });
+
+it('a ring that only goes over a tube is asked for no fit in the tube’s own bore', () => {
+  const tubeBore = testFeature('tube-bore', { componentId: 'shaft-part', side: 'inside' });
+  const job = bushJob([shaft, bushBore, tubeBore], read('shaft', [90, 90, 90, 90]));
+  expect(workOut(job, testShop).fits).toEqual([]);
+  expect(workOut(bushJob(all, []), testShop).fits).toHaveLength(1);
+});

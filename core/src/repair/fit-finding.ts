@@ -206,10 +206,18 @@ function fitOf(hole: FeatureFinding, features: readonly FeatureFinding[], sheet:
   return { ...base, grip, gripAtMost, target: outcome.value, figures: figuresFor(hole, outcome.value, used, unit), problem: null };
 }
 
-/** Every inside feature of a mate, as a hole that the new part must fit. */
+/** A new part that has holes and no outside, such as a ring over a tube, goes into no hole unless it is told so. */
+function takesAPin(hole: FeatureFinding, features: readonly FeatureFinding[]): boolean {
+  const linked = features.some((f) => f.feature.id === hole.feature.matesFeatureId || f.feature.matesFeatureId === hole.feature.id);
+  const worn = features.filter((f) => f.component.role === 'worn' && isDiameter(f.feature.kind));
+  return linked || worn.length === 0 || worn.some((f) => f.feature.side === 'outside');
+}
+
+/** Every inside feature of a mate that the new part must fit. */
 export const fitFindings = (features: readonly FeatureFinding[], sheet: JobSheet, shop: Shop): FitFinding[] =>
   features
     .filter((f) => f.component.role === 'mate' && f.feature.side === 'inside' && isDiameter(f.feature.kind))
+    .filter((f) => takesAPin(f, features))
     .map((f) => fitOf(f, features, sheet, shop));
 
 /** Holes further apart in size than this do not share one pin size, mm. */

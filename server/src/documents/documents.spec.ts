@@ -2,6 +2,7 @@ import { workOut, type JobSheet } from '@iron-patch/core';
 import { drawnPin, testChoice, testReading, testSheet, testShop } from '@iron-patch/core/testing';
 import { TEXT_LIMITS } from '@iron-patch/contract';
 import { jobSlip } from './job-slip';
+import { measuredRows } from './measured-rows';
 import { printable } from './page';
 import { report } from './report';
 
@@ -82,4 +83,19 @@ describe('papers stay on one page', () => {
     expect(pages(await jobSlip(sheet, repair))).toBe(1);
     expect(pages(await report(sheet, repair, testShop))).toBe(1);
   });
+});
+
+it('tells a place as it was found and, beside it, as it was after an act', () => {
+  const base = testSheet();
+  const barrel = base.features.find((f) => f.id === 'barrel')!;
+  const act = { componentId: barrel.componentId, kind: 'bore', where: '', state: 'done', override: 'told', removed: false };
+  const bored = [0, 45, 90, 135].map((clockDeg) =>
+    testReading({ featureId: 'barrel', stationMm: 5, clockDeg, valueMm: 40.5, afterActId: 'a1' }),
+  );
+  const sheet = testSheet({ choices: [testChoice('act:a1', act)], readings: [...base.readings, ...bored] });
+  const rows = measuredRows(workOut(sheet, testShop).features, (mm) => mm.toFixed(2), 'mm').filter((r) => r[0]!.startsWith('Barrel'));
+  expect(rows.map((r) => [r[0], r[1], r[2], r[4]])).toEqual([
+    ['Barrel bore', '40.16', '40.31', '12'],
+    ['Barrel bore, after act 1, bored', '40.50', '40.50', '4'],
+  ]);
 });

@@ -12,6 +12,7 @@ import {
   type Shop,
   type Verdict,
 } from '@iron-patch/core';
+import { measuredRows } from './measured-rows';
 import { banner, heading, newPage, paragraph, section, table, toBuffer } from './page';
 
 const VERDICT_WORDS: Readonly<Record<Verdict, string>> = { fits: 'fits', close: 'close to a limit', out: 'out', unknown: 'not measured' };
@@ -35,25 +36,7 @@ export function report(sheet: JobSheet, repair: Repair, shop: Shop): Promise<Buf
   const route = chosenRoute(sheet);
   section(doc, 'What we found');
   paragraph(doc, route ? route.cause.slice(0, 500) : 'The cause is not on record yet.');
-  table(
-    doc,
-    ['Place', 'smallest', 'largest', 'oval', 'readings'],
-    repair.features.flatMap((f) =>
-      f.shape
-        ? [
-            [
-              f.feature.name,
-              both(f.shape.smallestMm),
-              both(f.shape.largestMm),
-              f.ovality ? formatLength(f.ovality.value, unit) : '-',
-              String(f.shape.readings),
-            ],
-          ]
-        : [],
-    ),
-    [3, 4, 4, 2, 2],
-    390,
-  );
+  table(doc, ['Place', 'smallest', 'largest', 'oval', 'readings'], measuredRows(repair.features, both, unit), [3, 4, 4, 2, 2], 390);
   section(doc, 'What we did');
   paragraph(doc, route ? route.route.slice(0, 500) : 'The route is not on record yet.');
   table(
