@@ -32,6 +32,18 @@ describe('what was it?', () => {
     expect(r.note).toContain('cannot be told apart');
   });
 
+  it('never says of what is 95 in 100 likely that it cannot be told apart', () => {
+    let seen = 0;
+    for (let i = 0; i < 400; i++) {
+      const r = recoverNominal({ side: 'outside', land: null, worn: { sizeMm: 10 + i * 0.11, uMm: 0.004 } });
+      if (r.ranked[0]!.probability < 0.95) continue;
+      seen++;
+      expect(r.note).not.toContain('apart');
+      expect(r.canTell).toBe(false);
+    }
+    expect(seen).toBeGreaterThan(0);
+  });
+
   it('counts as wear only what lies beyond the band that it was made to', () => {
     // 40 f7 is 39.950 to 39.975 (ISO 286-2).
     const said = (worn: number): string =>

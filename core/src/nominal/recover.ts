@@ -102,11 +102,12 @@ function noteFor(land: 'own' | 'twin' | 'near' | 'none', canTell: boolean, ranke
   const pair = second ? `${first!.candidate.name} and ${second.candidate.name}` : first!.candidate.name;
   if (land === 'near')
     return `A land near it in size speaks for ${first!.candidate.name}. If both were turned to one size, say so at Strip: then it tells.`;
-  return land === 'none'
-    ? `Without an unworn land ${pair} cannot be told apart: look for a place that never ran.`
-    : ranked[0]!.probability >= MOST_LIKELY
-      ? `Most likely ${first!.candidate.name}, not sure enough to call it told.`
-      : `These readings cannot tell ${pair} apart.`;
+  const sure = first!.probability >= MOST_LIKELY;
+  if (land === 'none')
+    return sure
+      ? `Most likely ${first!.candidate.name}; without an unworn land it is not told: look for a place that never ran.`
+      : `Without an unworn land ${pair} cannot be told apart: look for a place that never ran.`;
+  return sure ? `Most likely ${first!.candidate.name}, not sure enough to call it told.` : `These readings cannot tell ${pair} apart.`;
 }
 
 function decidingFor(f: MachineFeature, ranked: readonly Weighed[], land: 'own' | 'twin' | 'near' | 'none'): DecidingReading | null {

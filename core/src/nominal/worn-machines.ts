@@ -1,7 +1,8 @@
 import { MM_PER_INCH, type LengthUnit } from '../quantity';
 import { normalDraws, seededRandom } from '../proof';
 import type { Side } from '../readings';
-import type { MachineFeature } from './machine';
+import { WITNESS_TIMES } from './judgement.data';
+import type { MachineFeature, UnitWitness } from './machine';
 import { recoverNominals } from './recover';
 
 /** A made-up worn machine: what is measured of it, and what its maker drew. */
@@ -9,11 +10,14 @@ export interface WornMachine {
   readonly kind: 'inch' | 'metric' | 'mixed';
   readonly features: readonly MachineFeature[];
   readonly truthMm: ReadonlyMap<string, number>;
+  /** An original thread on every other machine: of its own system nearly always. */
+  readonly witnesses: readonly UnitWitness[];
 }
 
 const MOST_WEAR_MM = 0.5;
 const MIC_MM = 0.003;
 const FOREIGN_IN_MIXED = 0.3;
+const FOREIGN_THREADS = 0.07;
 /** Sixteenths, now and then a thirty-second; whole millimetres, most of them even or fives. */
 const THIRTY_SECONDS = 0.12;
 
@@ -191,7 +195,9 @@ export function wornMachine(seed: number, withLand: boolean, { offList }: Odditi
     const hole = uniform() < 0.6 ? [measured(`hole ${i}`, 'inside', unit, sizeMm, false, [`pin ${i}`])] : [];
     return [pin, ...hole];
   }).flat();
-  return { kind, features, truthMm };
+  const threaded = uniform() < 0.5;
+  const threadUnit = uniform() < FOREIGN_THREADS ? (mainUnit === 'in' ? 'mm' : 'in') : mainUnit;
+  return { kind, features, truthMm, witnesses: threaded ? [{ unit: threadUnit, times: WITNESS_TIMES.thread }] : [] };
 }
 
 export interface MachineScore {
@@ -223,8 +229,8 @@ export interface ProbabilityBucket {
 export function probabilityBuckets(withLand: boolean, machines: number, firstSeed: number): ProbabilityBucket[] {
   const sums = BUCKETS.slice(0, -1).map((from) => ({ from, n: 0, said: 0, was: 0 }));
   for (let seed = firstSeed; seed < firstSeed + machines; seed++) {
-    const { features, truthMm } = wornMachine(seed, withLand, { offList: OFF_LIST });
-    const found = recoverNominals(features, 0.5).byFeature;
+    const { features, truthMm, witnesses } = wornMachine(seed, withLand, { offList: OFF_LIST });
+    const found = recoverNominals(features, 0.5, witnesses).byFeature;
     for (const f of features)
       for (const c of found.get(f.id)!.ranked.slice(0, MOST_RANKED)) {
         const b = sums.findLast((x) => c.probability >= x.from)!;
