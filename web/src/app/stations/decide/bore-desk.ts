@@ -34,7 +34,6 @@ interface Row {
           <th>Fit</th>
           <th class="num">shaft kept: bore, play</th>
           <th class="num">turned to {{ show(truedMm()) }}</th>
-          <th></th>
         </tr>
       </thead>
       <tbody>
@@ -51,6 +50,9 @@ interface Row {
                 />
               } @else {
                 {{ r.option.name }}
+                @if (r.option.barred) {
+                  <small class="quiet">{{ r.option.barred }}</small>
+                }
               }
             </th>
             <td class="num">
@@ -79,7 +81,6 @@ interface Row {
                 </button>
               }
             </td>
-            <td class="quiet">{{ r.option.barred ?? (r.option.school.kind === 'own' ? 'own target: type it' : '') }}</td>
           </tr>
         }
       </tbody>
@@ -100,9 +101,14 @@ interface Row {
       vertical-align: middle;
     }
     th[scope='row'] {
+      min-width: 150px;
       text-align: left;
       font: 400 16px var(--label);
       color: var(--ink);
+    }
+    th small {
+      display: block;
+      font-size: 14px;
     }
     tr.on {
       background: var(--blue-soft);
@@ -112,7 +118,7 @@ interface Row {
       color: var(--ink);
       font: 400 17px var(--figures);
       min-height: 40px;
-      min-width: 190px;
+      min-width: 150px;
       padding: 2px 10px;
       text-align: right;
     }

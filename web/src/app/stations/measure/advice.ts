@@ -1,6 +1,6 @@
-import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import type { FeatureInput } from '@iron-patch/contract';
-import type { FeatureFinding, PlanAdvice } from '@iron-patch/core';
+import { isDiameter, type FeatureFinding, type PlanAdvice } from '@iron-patch/core';
 import { SheetStore } from '../../sheet-data';
 import { inputOf } from '../strip/feature-input';
 
@@ -23,7 +23,7 @@ import { inputOf } from '../strip/feature-input';
         <p class="quiet">{{ s }}</p>
       }
     }
-    @if (finding().open.length && finding().feature.land === 'worn' && finding().shape === null) {
+    @if (finding().open.length && finding().feature.land === 'worn' && diameter() && finding().shape === null && asFound()) {
       <p class="quiet">{{ finding().plan.unworn }}</p>
     }
   `,
@@ -33,6 +33,8 @@ import { inputOf } from '../strip/feature-input';
 export class Advice {
   private readonly store = inject(SheetStore);
   readonly finding = input.required<FeatureFinding>();
+  protected readonly diameter = computed(() => isDiameter(this.finding().feature.kind));
+  protected readonly asFound = computed(() => this.finding().state.actId === null);
 
   protected add(a: PlanAdvice): void {
     const { feature } = this.finding();
