@@ -129,7 +129,11 @@ function worthWeighing(readings: readonly Weighable[]): Weighable[] {
     const own = readings.filter((r) => r.points === points);
     if (own.length < 3) return own;
     const { low, high } = rangeOf(own.map((r) => r.valueMm));
-    return own.filter((r) => r.valueMm === low || r.valueMm === high);
+    // What several readings show alike stands off nothing.
+    return [low, high].flatMap((end) => {
+      const there = own.filter((r) => r.valueMm === end);
+      return there.length === 1 ? there : [];
+    });
   });
   const apart = bySpot(readings)
     .filter((there) => there.length > 1 && rangeOf(there.map((r) => r.valueMm)).spread > REPEAT_K * there[0]!.uMm)
