@@ -18,6 +18,7 @@ import {
 import { workedOut, type Figure } from '../working';
 import { chosenNominal, chosenSkips, settledPairs, type NominalChoice } from './choices';
 import { depthFinding } from './depth-finding';
+import { grooveFinding, type GrooveFinding } from './groove-finding';
 import { NO_FIGURES, quantityFindings, shapeFigures, type QuantityFinding, type ShapeFigures } from './feature-figures';
 import { indicatorFinding, type IndicatorFinding } from './indicator-finding';
 import { AS_FOUND, partStates, type PartState } from './part-states';
@@ -47,6 +48,8 @@ export interface FeatureFinding extends ShapeFigures {
   /** Lengths, widths and depths of a place that is no plain diameter. */
   readonly values: readonly QuantityFinding[];
   readonly depth: DepthCheck | null;
+  /** A ring groove against the book's. */
+  readonly groove: GrooveFinding | null;
   readonly thread: ThreadFinding | null;
   readonly indicator: IndicatorFinding | null;
   readonly disputes: readonly DisputeFinding[];
@@ -136,7 +139,7 @@ function finding(
   shop: Shop,
   feature = m.feature,
   state = AS_FOUND,
-): FeatureFinding {
+): Omit<FeatureFinding, 'groove'> {
   const { component, readings, shape } = m;
   const settled = settledPairs(sheet, feature.id);
   const { figures, all, unread, ...own } = ownFinding(m, sheet, shop);
@@ -227,10 +230,11 @@ export function featureFindings(sheet: JobSheet, live: readonly ReadingRecord[],
   return measured.map((m) => {
     const { feature, component } = m;
     const nominal = nominals.get(feature.id) ?? NOT_MEASURED;
-    const after = states.get(feature.id)!.slice(1);
-    return {
-      ...finding(m, nominal, sheet, shop),
-      after: after.map((s) => finding(measureIn(feature, component, s), nominal, sheet, shop, feature, s)),
+    const whole = (own: Measured, state: PartState): FeatureFinding => {
+      const f = finding(own, nominal, sheet, shop, feature, state);
+      return { ...f, groove: grooveFinding(own, f.values, measured, unit) };
     };
+    const after = states.get(feature.id)!.slice(1);
+    return { ...whole(m, AS_FOUND), after: after.map((s) => whole(measureIn(feature, component, s), s)) };
   });
 }

@@ -11,6 +11,7 @@ export { AS_FOUND, partStates, type PartState } from './part-states';
 export { TAPER_OVER, type QuantityFinding } from './feature-figures';
 export type { IndicatorFinding } from './indicator-finding';
 export type { ThreadFinding } from './thread-finding';
+export type { GrooveFinding } from './groove-finding';
 export { ACTS, type ActRow } from './acts.data';
 export { atStake, holdsBack, pointsOfNoReturn, type AtStake, type PointOfNoReturn } from './no-return';
 export { HUB_SHARE, USUAL_RUNNING, type DeskOutlook, type DeskSetting } from './fit-desk';

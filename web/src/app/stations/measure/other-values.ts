@@ -54,6 +54,9 @@ interface Line {
         {{ show(d.allowedMm) }}. {{ d.agree ? 'They agree.' : 'One of them is wrong: measure both again.' }}
       </p>
     }
+    @if (finding().groove; as g) {
+      <p class="said" [class.bad]="!g.asInBook"><ip-state [state]="g.asInBook ? 'fits' : 'close'" [size]="18" />{{ g.words }}</p>
+    }
     @if (finding().thread; as t) {
       <p>
         pitch <ip-figure [figure]="t.pitch" [size]="20" [strong]="true" />
