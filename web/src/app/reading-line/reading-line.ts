@@ -115,7 +115,7 @@ export class ReadingLine {
       ? 'the indicator, + or -'
       : t.expectedMm === null
         ? 'the first here'
-        : `expecting about ${this.show(t.expectedMm)}`;
+        : `expecting about ${this.show(t.expectedMm)}${this.bareUnit() === this.store.unit() ? '' : ` ${this.store.unit()}`}`;
     if (!t.there.length) return about;
     if (this.again()) return `${about}; once more, kept beside the one there`;
     return this.corrects(t) ? `${about}; corrects the one there` : `${about}; a second instrument at this spot`;
