@@ -1,6 +1,5 @@
 import { bad, good } from '../../outcome';
 import type { LengthUnit } from '../../quantity';
-import { toUnit } from '../../quantity';
 import { crossDialFor, dialDecimals, turnsOf, turnsWords, type Dial } from '../../setups';
 import { choice, length, number } from '../fields';
 import { given, result } from '../given';
@@ -39,8 +38,8 @@ export const plunge: Sum = {
     };
     if (dial.perLine > dial.perTurn) return bad('dial', 'One line is less than a turn.', 'line');
     if (v.number('at') >= dial.perTurn) return bad('dial', `The dial shows less than a turn, ${dial.perTurn}.`, 'at');
-    if (to.value >= from.value && to.value - from.value > 0)
-      return bad('way', 'Outside, a plunge makes it smaller. For a bore type the larger diameter first and turn the other way.', 'to');
+    if (to.value > from.value)
+      return bad('way', 'Outside, a plunge makes it smaller. In a bore type the larger diameter first, and turn the other way.', 'to');
     const counts = crossDialFor(from.value - to.value, { cross: dial });
     const turns = turnsOf(counts, dial);
     const shows = turnsOf(v.number('at') + counts, dial);
@@ -56,7 +55,7 @@ export const plunge: Sum = {
         result(
           'plunge.count',
           `the dial counts, ${unit}`,
-          toUnit(unit === 'mm' ? counts : counts * 25.4, unit),
+          counts,
           dial.reads === 'radius' ? 'what the tool moves' : 'what comes off the diameter',
           [travel],
           'count',
