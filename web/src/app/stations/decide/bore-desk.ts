@@ -12,6 +12,8 @@ export interface PickedBore {
 }
 
 interface Row {
+  /** The own row stays the same row while its size is typed. */
+  readonly key: string;
   readonly option: BoreOption;
   readonly bore: string;
   readonly play: string;
@@ -37,7 +39,7 @@ interface Row {
         </tr>
       </thead>
       <tbody>
-        @for (r of rows(); track r.option.id) {
+        @for (r of rows(); track r.key) {
           <tr [class.on]="using(r.option)">
             <th scope="row">
               @if (r.option.school.kind === 'own') {
@@ -164,7 +166,15 @@ export class BoreDesk {
     const trued = option.school.kind !== 'own' && option.trued.ok && !this.tooLarge() ? this.show(option.trued.value.lowerMm) : '';
     const [least, most] = [this.show(t.playAtLargestMm), this.show(t.playAtSmallestMm)];
     const play = least === most ? least : `${least} to ${most}`;
-    return [{ option, bore: `${this.show(t.lowerMm)} to ${this.show(t.upperMm)}`, play, trued }];
+    return [
+      {
+        key: option.school.kind === 'own' ? 'own' : option.id,
+        option,
+        bore: `${this.show(t.lowerMm)} to ${this.show(t.upperMm)}`,
+        play,
+        trued,
+      },
+    ];
   }
 
   protected show(mm: number): string {
