@@ -120,8 +120,8 @@ export function figureTrial(seed: number, directions: number, form: Form, along:
     shown: asShown(f![which]!.value),
     plusMinus: f![which]!.plusMinus!,
   });
-  const perMm = (fig: typeof f extends undefined ? never : NonNullable<typeof f>['taper']): Shown | null =>
-    fig && { truth: along === 'taper' ? rise / 40 : 0, shown: f!.shape!.profile!.taperPerMm, plusMinus: f!.shape!.profile!.taperPlusMinus };
+  const { taperPerMm, taperPlusMinus } = f!.shape!.profile!;
+  const taper: Shown | null = f!.taper && { truth: along === 'taper' ? rise / 40 : 0, shown: taperPerMm, plusMinus: taperPlusMinus };
   const most = f!.shape!.mostOval;
   return {
     form,
@@ -131,7 +131,7 @@ export function figureTrial(seed: number, directions: number, form: Form, along:
     arcDeg,
     tight: end(side === 'inside' ? 'smallest' : 'largest'),
     other: end(side === 'inside' ? 'largest' : 'smallest'),
-    taper: perMm(f!.taper),
+    taper,
     step: f!.step && { truth: along === 'step' ? rise : 0, shown: f!.step.value, plusMinus: f!.step.plusMinus! },
     ovalTold: most.ovalityKind === 'fitted' && most.ovalityMm > (most.ovalityPlusMinusMm ?? Infinity),
   };
