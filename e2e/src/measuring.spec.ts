@@ -146,7 +146,7 @@ it('keeps what is typed while the line is down for a minute, and sends it when i
 it('shows the bend with its plane and where to press, and what a thread is', async () => {
   const { page } = tomas;
   await page.click('Rod, straightness');
-  await page.sees('High spot at');
+  await page.sees('high spot at');
   await page.sees('press here, high spot up');
   await page.click('Piston thread');
   await page.sees('M30 x 2');

@@ -55,9 +55,29 @@ describe('what was it?', () => {
       })
         .ranked.find((r) => r.sizeMm === 40 && r.unit === 'mm')!
         .reasons.join('; ');
-    expect(said(39.9)).toContain('means at least 0.050 of wear');
+    expect(said(39.9)).toContain('means at least 0.050 mm of wear');
     expect(said(39.955)).toContain('its least worn place is still within f7');
-    expect(said(39.99)).toContain('worn place stands 0.015 on the wrong side');
+    expect(said(39.99)).toContain('worn place stands 0.015 mm on the wrong side');
+  });
+
+  it('tells wear in the unit of the reader, whatever the candidate', () => {
+    const place = { id: 'it', twinIds: [], side: 'outside', use: 'running', land: null, worn: { sizeMm: 12.5, uMm: 0.002 } } as const;
+    const inch = (reader: 'mm' | 'in'): string =>
+      recoverNominals([place], 0.5, [], reader)
+        .byFeature.get('it')!
+        .ranked.find((r) => r.unit === 'in' && r.sizeMm === 12.7)!.reasons[0]!;
+    // Bright bar of 1/2 in is 0.494 to 0.496 in.
+    expect(inch('mm')).toBe('means at least 0.048 mm of wear');
+    expect(inch('in')).toBe('means at least 0.0019 in of wear');
+  });
+
+  it('looks for an unworn place no smaller than the shaft reads where it did run', () => {
+    for (const worn of [12.62, 12.66, 12.69, 12.7]) {
+      const { deciding } = recoverNominal({ side: 'outside', use: 'any', land: null, worn: { sizeMm: worn, uMm: 0.001 } }, 0.9);
+      expect(deciding!.ifFirstMm).toBeGreaterThanOrEqual(worn);
+    }
+    const hole = recoverNominal({ side: 'inside', use: 'any', land: null, worn: { sizeMm: 12.71, uMm: 0.001 } }, 0.9);
+    expect(hole.deciding!.ifFirstMm).toBeLessThanOrEqual(12.71);
   });
 
   it('gives probabilities that sum to one, and none without evidence', () => {

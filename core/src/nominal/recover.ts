@@ -44,10 +44,14 @@ const MOST_REASONED = 8;
 
 const show = (mm: number, unit: LengthUnit): string => formatLength(mm, unit, unit === 'mm' ? 3 : 4);
 
-/** Where an unworn place of that candidate would lie, mm. */
+/** Where an unworn place of that candidate would lie, mm: in the likeliest band that the least worn place leaves, and not beyond that place. */
 const madeMiddle = (w: Weighed, e: NominalEvidence): number => {
-  const band = madeBands(w.candidate.sizeMm, w.candidate.unit, e.side, e.use ?? 'any')[0]!;
-  return (band.lowMm + band.highMm) / 2;
+  const bands = madeBands(w.candidate.sizeMm, w.candidate.unit, e.side, e.use ?? 'any');
+  const seen = e.worn?.sizeMm;
+  const left = ({ lowMm, highMm }: MadeBand): readonly [number, number] =>
+    seen === undefined ? [lowMm, highMm] : e.side === 'outside' ? [Math.max(lowMm, seen), highMm] : [lowMm, Math.min(highMm, seen)];
+  const [low, high] = bands.map(left).find(([from, to]) => from <= to) ?? [bands[0]!.lowMm, bands[0]!.highMm];
+  return (low + high) / 2;
 };
 
 /**
@@ -60,16 +64,23 @@ function wornWords(
   bands: readonly MadeBand[],
   unit: LengthUnit,
 ): string {
+  const off = (mm: number): string => `${show(mm, unit)} ${unit}`;
   const beyond = bands.map((b) => ({ words: b.words, under: b.lowMm - sizeMm, over: sizeMm - b.highMm }));
   const within = beyond.find((b) => b.under <= K95 * uMm && b.over <= K95 * uMm);
   if (within) return `its least worn place is still within ${within.words}`;
   const least = (by: 'under' | 'over'): number => Math.min(...beyond.map((b) => (b[by] > 0 ? b[by] : Infinity)));
   const [gone, grown] = side === 'outside' ? (['under', 'over'] as const) : (['over', 'under'] as const);
-  if (beyond.some((b) => b[gone] > 0)) return `means at least ${show(least(gone), unit)} of wear`;
-  return `worn place stands ${show(least(grown), unit)} on the wrong side of it: deposit, burr, or made so?`;
+  if (beyond.some((b) => b[gone] > 0)) return `means at least ${off(least(gone))} of wear`;
+  return `worn place stands ${off(least(grown))} on the wrong side of it: deposit, burr, or made so?`;
 }
 
-function reasonsFor(w: Weighed, f: MachineFeature, twins: readonly MachineFeature[], belief: MachineBelief): string[] {
+function reasonsFor(
+  w: Weighed,
+  f: MachineFeature,
+  twins: readonly MachineFeature[],
+  belief: MachineBelief,
+  reader: LengthUnit | null,
+): string[] {
   const { candidate: c } = w;
   const bands = madeBands(c.sizeMm, c.unit, f.side, f.use ?? 'any');
   const band = bandFor(bands, f.land?.sizeMm ?? null);
@@ -85,7 +96,7 @@ function reasonsFor(w: Weighed, f: MachineFeature, twins: readonly MachineFeatur
     const own = bandFor(madeBands(c.sizeMm, c.unit, twin.side, twin.use ?? 'any'), twin.land!.sizeMm);
     said.push(`the unworn land that belongs to it ${against(twin.land!.sizeMm, own)}`);
   }
-  if (f.worn) said.push(wornWords(f.worn, f.side, f.land ? [band] : bands, c.unit));
+  if (f.worn) said.push(wornWords(f.worn, f.side, f.land ? [band] : bands, reader ?? c.unit));
   for (const also of c.also) said.push(`also ${also}`);
   const unit = c.unit === 'in' ? belief.inch : 1 - belief.inch;
   if (unit > INCH_TO_TELL) said.push(`all places together speak for ${c.unit === 'in' ? 'inch' : 'metric'}`);
@@ -126,11 +137,16 @@ function decidingFor(f: MachineFeature, ranked: readonly Weighed[], land: 'own' 
     : { what: 'land', ...told, text: `Measure the unworn land of what it runs in: ${pair}.` };
 }
 
-/** What was each feature of a machine? Ranked, with reasons, and with the reading that would decide. */
+/**
+ * What was each feature of a machine? Ranked, with reasons, and with the reading that would decide.
+ *
+ * @param reader unit in which wear is told; null: that of each candidate
+ */
 export function recoverNominals(
   features: readonly MachineFeature[],
   inchPrior: number,
   witnesses: readonly UnitWitness[] = [],
+  reader: LengthUnit | null = null,
 ): { readonly inch: number; readonly byFeature: ReadonlyMap<string, RecoveredNominal> } {
   const belief = recoverMachine(features, inchPrior, witnesses);
   const byFeature = new Map<string, RecoveredNominal>();
@@ -150,7 +166,7 @@ export function recoverNominals(
             ? `${w.candidate.name} ${bandFor(madeBands(w.candidate.sizeMm, 'mm', f.side, f.use ?? 'any'), f.land?.sizeMm ?? null).words}`
             : w.candidate.name,
         probability: w.probability,
-        reasons: i < MOST_REASONED ? reasonsFor(w, f, twins, belief) : [],
+        reasons: i < MOST_REASONED ? reasonsFor(w, f, twins, belief, reader) : [],
       })),
       none,
       canTell,

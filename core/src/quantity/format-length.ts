@@ -1,4 +1,4 @@
-import { otherUnit, toUnit, type LengthUnit } from './units';
+import { fromUnit, otherUnit, toUnit, type LengthUnit } from './units';
 
 /** Decimals shown when nothing finer is known: a thousandth of a millimetre, a tenth of a thou. */
 export const USUAL_DECIMALS: Readonly<Record<LengthUnit, number>> = { mm: 3, in: 4 };
@@ -71,3 +71,10 @@ export function toInchFraction(mm: number, denominator = 64): InchFraction {
   const sign = mm < 0 && steps > 0 ? '-' : '';
   return { text: sign + size, remainderMm: mm - (Math.sign(mm) * steps * 25.4) / denominator };
 }
+
+/** What a rule shows without a glass, in its unit. */
+const RULE_MARK: Readonly<Record<LengthUnit, number>> = { mm: 1, in: 1 / 16 };
+
+/** The line of a rule that is nearest, mm: whole millimetres, or sixteenths of an inch. */
+export const nearRuleMark = (mm: number, unit: LengthUnit): number =>
+  fromUnit(Math.round(toUnit(mm, unit) / RULE_MARK[unit]) * RULE_MARK[unit], unit);

@@ -7,6 +7,7 @@ export {
   formatBoth,
   spanWords,
   formatPlace,
+  nearRuleMark,
   placeWithUnit,
   decimalsInOther,
   toInchFraction,
@@ -15,4 +16,4 @@ export {
 export { parseNumber, parseSignedNumber, type TypedNumber } from './parse-number';
 export { significant } from './significant';
 export { parseNumberList } from './parse-number-list';
-export { parseLength, MOST_LENGTH_MM, type TypedLength, type ParseLengthOptions } from './parse-length';
+export { parseLength, MOST_LENGTH_MM, MOST_MISTYPED_MM, type TypedLength, type ParseLengthOptions } from './parse-length';

@@ -30,6 +30,8 @@ export interface ParseLengthOptions {
 
 /** Longest part that the shop can hold; anything above is a slip of the finger. */
 export const MOST_LENGTH_MM = 20_000;
+/** A mic's reading typed in thou, or without its point, may look this long: where somebody is asked before it is kept. */
+export const MOST_MISTYPED_MM = 10_000 * MM_PER_INCH;
 const LONGEST_TEXT = 64;
 
 interface UnitWord {

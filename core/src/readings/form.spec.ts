@@ -244,6 +244,11 @@ describe('the measuring plan by suspicion', () => {
   it('asks for a station between two that differ, and for repeats off the curve', () => {
     const step = analyseShape('outside', [mic(0, 0, 30), mic(40, 0, 29.8)], 1e-5)!;
     expect(planAdvice('outside', step, { stationsMm: [0, 40], clocksDeg: [0] }, 'mm')[0]!.addStationsMm).toEqual([20]);
+    // Half way is 20 mm, 0.787 in: the line of an inch rule beside it is 13/16.
+    const inch = planAdvice('outside', step, { stationsMm: [0, 40], clocksDeg: [0] }, 'in')[0]!;
+    expect(inch.addStationsMm[0]).toBeCloseTo(0.8125 * 25.4, 9);
+    expect(inch.text).toContain('add 0.8125 in to see where it steps');
+    expect(planAdvice('outside', step, { stationsMm: [0, 40], clocksDeg: [0], kind: 'taper' }, 'mm')).toEqual([]);
     const scored = analyseShape('outside', [mic(0, 0, 30), mic(0, 45, 29.9), mic(0, 90, 30), mic(0, 135, 29.9)], 1e-5)!;
     const said = planAdvice('outside', scored, { stationsMm: [0], clocksDeg: [0, 45, 90, 135] }, 'mm');
     expect(said.map((a) => a.text).join(' ')).toContain('has a flat');

@@ -1,5 +1,6 @@
-import { placeWithUnit, formatWithUnit, type LengthUnit } from '../quantity';
+import { formatWithUnit, nearRuleMark, placeWithUnit, type LengthUnit } from '../quantity';
 import type { Side } from './diameter-reading';
+import type { FeatureKind } from './feature-kinds.data';
 import type { Shape } from './shape';
 
 /** What the readings so far ask for: clock angles or a station more. */
@@ -19,12 +20,12 @@ const UNSETTLED_TIMES = 1.5;
 /**
  * What to add to the plan, from the readings that are in.
  *
- * @param plannedClocks angles that the plan has already
+ * @param planned the plan as it is; what is a taper by design has no step to look for
  */
 export function planAdvice(
   side: Side,
   shape: Shape | null,
-  planned: { readonly stationsMm: readonly number[]; readonly clocksDeg: readonly number[] },
+  planned: { readonly stationsMm: readonly number[]; readonly clocksDeg: readonly number[]; readonly kind?: FeatureKind },
   unit: LengthUnit,
 ): PlanAdvice[] {
   if (shape === null) return [];
@@ -59,10 +60,11 @@ export function planAdvice(
     .slice(1)
     .map((s, i) => ({ from: shape.sections[i]!, to: s, jump: Math.abs(s.meanMm - shape.sections[i]!.meanMm) }));
   const largest = steps.reduce<(typeof steps)[number] | null>((p, q) => (p && p.jump >= q.jump ? p : q), null);
-  const between = largest && Math.round(largest.from.stationMm + largest.to.stationMm) / 2;
+  const between = largest && nearRuleMark((largest.from.stationMm + largest.to.stationMm) / 2, unit);
   if (
     largest &&
     between !== null &&
+    planned.kind !== 'taper' &&
     largest.jump > TELLING * shape.plusMinusMm &&
     largest.to.stationMm - largest.from.stationMm > 2 * BETWEEN_MM &&
     !planned.stationsMm.some((s) => Math.abs(s - between) < BETWEEN_MM / 2)

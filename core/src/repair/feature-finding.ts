@@ -226,6 +226,7 @@ export function featureFindings(sheet: JobSheet, live: readonly ReadingRecord[],
     sized.map((m) => nominalEvidence(m, sized)),
     INCH_PRIOR[unit],
     measured.flatMap((m) => unitWitness(m.feature, ownFinding(m, sheet, shop))),
+    unit,
   ).byFeature;
   return measured.map((m) => {
     const { feature, component } = m;

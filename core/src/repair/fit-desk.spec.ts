@@ -35,6 +35,21 @@ it('an own target is its clearance, is found again by its id, and can be chosen'
   expect(chosen.options.at(-1)).toMatchObject({ id: 'own:0.0770', name: 'Own target' });
 });
 
+it('cracks no iron hub with a pin that has play, but says where the hole is too little known to be sure', () => {
+  const sheet = testSheet();
+  const components = sheet.components.map((c) => (c.role === 'mate' ? { ...c, materialId: 'iron-grey' } : c));
+  const readings = [0, 90].map((clockDeg) =>
+    testReading({ featureId: 'barrel', stationMm: 5, clockDeg, valueMm: clockDeg ? 6.65 : 6.35, instrumentId: 'caliper' }),
+  );
+  const cracks = (schoolId: string) => {
+    const choices = [testChoice(choiceKey.fit('barrel'), { schoolId, hole: 'keep', truedMm: null })];
+    return fitOf({ components, readings, choices }).options.find((o) => o.id === schoolId)!.outlook!.cracks;
+  };
+  expect(cracks('own:0.0200')).toBe('may');
+  expect(cracks('own:2.0000')).toBe('no');
+  expect(cracks('own:-0.1000')).toBe('yes');
+});
+
 describe('schools of the pair itself', () => {
   const sheet = testSheet();
   const land = (id: string, side: 'inside' | 'outside', componentId: string) => ({

@@ -15,6 +15,8 @@ export interface DeskOutlook extends FitOutlook {
   readonly push: PressResult | null;
   /** How much the bore of a bush closes in when it is made to the middle of its limits, mm; 0 where it has no bore or no press. */
   readonly closesAtAimMm: number;
+  /** A brittle hub: `yes` where the largest pin cracks it at the smallest that was measured, `may` where it only does within that figure's band. */
+  readonly cracks: 'no' | 'may' | 'yes';
 }
 
 /** Before anybody says otherwise a pair runs at 20 °C and the metal round the hole is twice its size. */
@@ -85,6 +87,8 @@ function pressed(interferenceMm: number, target: PinTarget, setting: DeskSetting
   return result.ok ? result.value : null;
 }
 
+const refused = (p: PressResult | null): boolean => p?.stresses.some((s) => s.verdict === 'refuse') ?? false;
+
 /** Play now and warm, how it goes in, and what pressing takes. */
 export function deskOutlook(target: PinTarget, setting: DeskSetting): DeskOutlook {
   const outlook = fitOutlook({
@@ -103,11 +107,13 @@ export function deskOutlook(target: PinTarget, setting: DeskSetting): DeskOutloo
     },
   });
   // The tightest pair that the limits and what is known of the hole allow: a hub cracks by that one.
-  const tightestMm = target.upperMm - target.holeSmallestMm + setting.plusMinusMm;
+  const asMeasuredMm = target.upperMm - target.holeSmallestMm;
   const usualMm = target.aimMm - target.holeSmallestMm;
+  const push = outlook.goesIn.presses > PRESS_WORTH_ASKING ? pressed(asMeasuredMm + setting.plusMinusMm, target, setting) : null;
   return {
     ...outlook,
-    push: outlook.goesIn.presses > PRESS_WORTH_ASKING ? pressed(tightestMm, target, setting) : null,
+    push,
+    cracks: !refused(push) ? 'no' : asMeasuredMm > 0 && refused(pressed(asMeasuredMm, target, setting)) ? 'yes' : 'may',
     closesAtAimMm: setting.pinBoreMm > 0 ? (pressed(usualMm, target, setting)?.boreClosesMm ?? 0) : 0,
   };
 }

@@ -10,7 +10,7 @@ import {
   type Roundness,
   type RunOut,
 } from '../readings';
-import { formatWithUnit, placeWithUnit, type LengthUnit } from '../quantity';
+import { formatWithUnit, nearRuleMark, placeWithUnit, type LengthUnit } from '../quantity';
 import { workedOut, type Figure } from '../working';
 import { instrumentOf } from './bias';
 import { instrumentUncertaintyMm, type Measured } from './measured';
@@ -68,6 +68,8 @@ function lobesFinding(m: Measured, noiseMm: number, unit: LengthUnit, figures: r
   };
 }
 
+const spotWords = (mm: number, unit: LengthUnit): string => placeWithUnit(nearRuleMark(mm, unit), unit);
+
 function turnedFinding(m: Measured, noiseMm: number, unit: LengthUnit, figures: readonly Figure[]): IndicatorFinding {
   const { feature } = m;
   const stations = byStation(m.readings);
@@ -79,14 +81,14 @@ function turnedFinding(m: Measured, noiseMm: number, unit: LengthUnit, figures: 
   const round = at && feature.detail.holding !== 'v-blocks' ? roundness(at.points, noiseMm) : null;
   const name = feature.name.toLowerCase();
   const how = bend
-    ? `twice the bow in the plane at ${deg(bend.planeDeg)}, crest at ${placeWithUnit(Math.round(bend.highAtMm), unit)}`
+    ? `twice the bow in the plane at ${deg(bend.planeDeg)}, crest at ${spotWords(bend.highAtMm, unit)}`
     : worst && `highest less lowest reading at station ${placeWithUnit(worst.stationMm, unit)}`;
   const blind: string[] = [];
   if (worst && worst.formMm === null) blind.push('Three angles cannot tell an eccentric section from one with a flat. Add angles between.');
   if (feature.kind === 'straightness' && map.length < 3) blind.push('A bend needs readings at three stations or more.');
   if (feature.detail.holding === 'chuck') blind.push('Held in a chuck, the error of the jaws is in it. Between centres it would not be.');
   if (bend && bend.readNextMm !== null)
-    blind.push(`A kink could stand higher between two stations. Read at ${placeWithUnit(Math.round(bend.readNextMm), unit)} as well.`);
+    blind.push(`A kink could stand higher between two stations. Read at ${spotWords(bend.readNextMm, unit)} as well.`);
   if (bend && bend.inPlane < 0.9) blind.push('The bows do not lie in one plane: it is bent twice. Straighten one bend at a time.');
   return {
     map,
@@ -106,7 +108,7 @@ function turnedFinding(m: Measured, noiseMm: number, unit: LengthUnit, figures: 
         )
       : null,
     words: bend
-      ? `High spot at ${placeWithUnit(Math.round(bend.highAtMm), unit)} along ${deg(bend.planeDeg)} ±${deg(Math.max(bend.planePlusMinusDeg, 1))}.`
+      ? `Bow ${formatWithUnit(bend.bowMm, unit)}, half of what the indicator shows; high spot at ${spotWords(bend.highAtMm, unit)} along ${deg(bend.planeDeg)} ±${deg(Math.max(bend.planePlusMinusDeg, 1))}.`
       : worst
         ? `High along ${deg(worst.highDeg)}; ${formatWithUnit(worst.fromEccentricMm, unit)} of it is off centre${worst.formMm === null ? '' : `, ${formatWithUnit(worst.formMm, unit)} form`}.`
         : '',

@@ -42,6 +42,12 @@ describe('what an instrument cannot show', () => {
     const big = { ...caliper, unit: 'in' as const };
     expect(offers({ valueMm: 1750 * 25.4, unit: 'in', decimals: 0, instrument: big })[0]).toBe('Take 1.750 in (thou)');
   });
+  it('and longer than anything in a shop is never kept as it stands', () => {
+    const doubt = doubtOf(at({ valueMm: 787.6 * 25.4, unit: 'in', decimals: 1, instrument: mic01in }))!;
+    expect(doubt.message).toContain('787.6 in is over 20 m');
+    expect(doubt.offers).toEqual([{ kind: 'take', valueMm: expect.closeTo(0.7876 * 25.4, 9), words: 'Take 0.7876 in (thou)' }]);
+    expect(doubtOf(at({ valueMm: 30_000, instrument: undefined }))).toMatchObject({ offers: [] });
+  });
   it('in the job’s unit, from an instrument that shows the other, is offered first in that unit', () => {
     expect(offers({ valueMm: 0.7515, unit: 'mm', decimals: 4, jobUnit: 'in', instrument: tele, reads: 'inside', scaleMm: [] })[0]).toBe(
       'Take 19.0881 mm (typed in inch)',

@@ -10,7 +10,7 @@ import {
   type Slip,
   type Weighable,
 } from '../readings';
-import { formatLength, formatWithUnit, fromUnit, toUnit, type LengthUnit } from '../quantity';
+import { formatLength, formatWithUnit, fromUnit, MOST_LENGTH_MM, toUnit, type LengthUnit } from '../quantity';
 import type { InstrumentRecord } from './records';
 
 /** One way out of a doubt. */
@@ -178,5 +178,13 @@ function doubtFirst(i: DoubtInput): ReadingDoubt | null {
  *
  * @returns null when the reading may stand
  */
-export const doubtOf = (i: DoubtInput): ReadingDoubt | null =>
-  doubtRange(i) ?? doubtCut(i) ?? doubtAmongOthers(i) ?? doubtCoarse(i) ?? doubtFirst(i);
+export function doubtOf(i: DoubtInput): ReadingDoubt | null {
+  const doubt = doubtRange(i) ?? doubtCut(i) ?? doubtAmongOthers(i) ?? doubtCoarse(i) ?? doubtFirst(i);
+  if (Math.abs(i.valueMm) <= MOST_LENGTH_MM) return doubt;
+  // Longer than anything in a shop: it is not kept, only what else it may have been is offered.
+  const told = formatWithUnit(i.valueMm, i.unit, i.decimals);
+  return {
+    message: `${told} is over ${MOST_LENGTH_MM / 1000} m, longer than anything here. Check the point and the unit.`,
+    offers: (doubt?.offers ?? []).filter((o) => o.kind === 'take' && o.valueMm <= MOST_LENGTH_MM),
+  };
+}

@@ -178,7 +178,7 @@ describe('Measure', () => {
     await open({ features: [...testSheet().features, rod], readings: [...testSheet().readings, ...readings] });
     store.select({ spanId: 'rod' });
     const fixture = await show(Measure);
-    expect(words(fixture)).toContain('High spot at 50 mm along 0° ±');
+    expect(words(fixture)).toContain('Bow 0.300 mm, half of what the indicator shows; high spot at 50 mm along 0° ±');
     expect(words(fixture)).toContain('press here, high spot up');
     await type(fixture, 'input[name=hardness]', '42');
     await press(fixture, 'Keep');

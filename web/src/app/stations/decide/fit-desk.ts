@@ -48,6 +48,7 @@ interface Row {
   readonly barred: boolean;
 }
 
+const CRACK_WORDS = { no: null, may: 'may crack the hub: measure closer', yes: 'would crack the hub' } as const;
 const WAYS = { slides: 'by hand', taps: 'soft hammer', presses: 'press' } as const;
 
 /** A handle moves by this much an arrow key, in the reader's unit. */
@@ -158,9 +159,9 @@ export class FitDesk {
       pin: this.show(t.upperMm),
       play: `${this.show(t.playAtSmallestMm)} to ${this.show(t.playAtLargestMm)}`,
       trued: this.truedPin(option),
-      goes: option.barred ?? goesWords(out, this.unit()),
+      goes: option.barred ?? CRACK_WORDS[out.cracks] ?? goesWords(out, this.unit()),
       barred: option.barred !== null,
-      cracks: out.push?.stresses.some((s) => s.verdict === 'refuse') ?? false,
+      cracks: option.barred === null && out.cracks === 'yes',
       warm: this.show(out.playWarm.leastMm),
       seizes: out.playNow.leastMm > 0 && out.playWarm.leastMm <= 0,
     };
