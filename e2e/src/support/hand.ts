@@ -1,3 +1,4 @@
+import { By } from 'selenium-webdriver';
 import type { TestShop } from './shop';
 import type { Visit } from './visit';
 
@@ -89,9 +90,7 @@ export class Hand {
   /** Types readings at a place, in the order in which the line asks for them. */
   async measure(place: string, texts: readonly (string | Doubted)[]): Promise<void> {
     const { page, line } = this.visit;
-    await page.click('Measure');
-    await page.click(place);
-    await page.until(`the line at ${place}`, async () => (await line.where()).startsWith(place));
+    await this.look(place);
     for (const t of texts) {
       const before = await this.readings();
       if (typeof t === 'string') await line.take(t);
@@ -103,6 +102,28 @@ export class Hand {
       }
       await page.until(`${typeof t === 'string' ? t : t.text} to be stored`, async () => (await this.readings()) > before);
     }
+  }
+
+  /** Says at Decide what runs in a hole, or on a shaft that stays. */
+  async runs(place: string, kind: string): Promise<void> {
+    const { page } = this.visit;
+    await page.until(`“${kind}” at ${place}`, async () => {
+      const [list] = await page.driver.findElements(By.xpath(`//section[h2[starts-with(normalize-space(.), "${place}")]]//select`));
+      for (const option of (await list?.findElements(By.css('option'))) ?? [])
+        if ((await option.getText()).startsWith(kind)) {
+          await option.click();
+          return true;
+        }
+      return false;
+    });
+  }
+
+  /** Looks at a place at Measure. */
+  async look(place: string): Promise<void> {
+    const { page } = this.visit;
+    await page.click('Measure');
+    await page.click(place);
+    await page.until(`the line at ${place}`, async () => (await this.visit.line.where()).startsWith(place));
   }
 
   private async readings(): Promise<number> {

@@ -4,6 +4,7 @@ import { scaleLinear } from 'd3-scale';
 import { SheetStore } from '../sheet-data';
 import { Axis } from './axis';
 import { PlacePicker } from './place-picker';
+import { sideBySide } from './side-by-side';
 import { TouchLayer } from './touch-layer';
 
 /** Room below the part for the axis, and above it for the mates' names, px. */
@@ -15,6 +16,9 @@ const WEAR_TIMES = 25;
 const SHOULDER_SHARE = 0.05;
 /** A finding's mark needs this much metal, px. */
 const MARK_PX = 26;
+/** Width of a letter of a mate's name, and the room between two names, px. */
+const LETTER_PX = 6;
+const NAME_GAP_PX = 12;
 /** A size needs this much room, px. */
 const SIZE_PX = 70;
 
@@ -46,7 +50,7 @@ const SIZE_PX = 70;
         @for (mate of m.mates; track mate.id) {
           <g class="mate" [class.on]="mate.id === store.selection().spanId" (click)="pick(mate.id)">
             <path [attr.d]="mateBox(mate.fromMm, mate.toMm, mate.radiusMm)" />
-            <text [attr.x]="x((mate.fromMm + mate.toMm) / 2)" [attr.y]="14" text-anchor="middle">{{ mate.name }}</text>
+            <text [attr.x]="nameX()[$index]" [attr.y]="14" text-anchor="middle">{{ mate.name }}</text>
           </g>
         }
         @if (m.outline.length) {
@@ -239,6 +243,14 @@ export class PartPicture {
     const named = new Set(inUnit.ticks(7));
     return inUnit.ticks(14).map((t) => ({ px: scale(fromUnit(t, unit)), text: named.has(t) ? String(Number(t.toFixed(3))) : '' }));
   });
+  /** Where the mates' names stand: over their mate, side by side where several lie at one place. */
+  protected readonly nameX = computed(() =>
+    sideBySide(
+      (this.model()?.mates ?? []).map((m) => ({ middlePx: this.x((m.fromMm + m.toMm) / 2), widthPx: LETTER_PX * m.name.length })),
+      NAME_GAP_PX,
+      this.axis.widthPx(),
+    ),
+  );
   protected readonly spoken = computed(() => {
     const m = this.model();
     if (!m) return 'No picture';

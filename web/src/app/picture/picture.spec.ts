@@ -1,3 +1,4 @@
+import { sideBySide } from './side-by-side';
 import { choiceKey } from '@iron-patch/core';
 import { drawnPin, testChoice, testSheet } from '@iron-patch/core/testing';
 import { TestBed } from '@angular/core/testing';
@@ -170,5 +171,14 @@ describe('a section', () => {
     expect(words(await show(PolarSection, { section: unknown, unit: 'mm' }))).toContain('oval not known');
     const atLeast = { ...unknown, ovalityKind: 'at-least', ovalityMm: 0.1 };
     expect(words(await show(PolarSection, { section: atLeast, unit: 'mm' }))).toContain('≥ 0.100');
+  });
+});
+
+describe('names side by side', () => {
+  const name = (middlePx: number, widthPx = 60) => ({ middlePx, widthPx });
+  it('leaves alone what does not overlap', () => expect(sideBySide([name(300), name(100)], 10, 800)).toEqual([300, 100]));
+  it('moves apart what does, in its order, and back from the edge', () => {
+    expect(sideBySide([name(300), name(310)], 10, 800)).toEqual([300, 370]);
+    expect(sideBySide([name(770), name(760), name(300)], 10, 800)).toEqual([770, 700, 300]);
   });
 });
