@@ -14,11 +14,11 @@ export const INCH_WEIGHTS = [
   { denominator: 8, weight: 1 },
   { denominator: 16, weight: 0.5 },
   { denominator: 32, weight: 0.2 },
-  { denominator: 64, weight: 0.08 },
+  { denominator: 64, weight: 0.04 },
 ] as const;
 /** Tenths and twentieths of an inch, drawn as decimals. */
-export const INCH_DECIMAL_WEIGHT = 0.06;
-export const METRIC_WEIGHTS = { whole: 0.5, five: 0.8, preferred: 1, half: 0.1 } as const;
+export const INCH_DECIMAL_WEIGHT = 0.04;
+export const METRIC_WEIGHTS = { whole: 0.5, five: 0.8, preferred: 1, half: 0.06 } as const;
 /** A size that a table of the place's use holds weighs this many times more. */
 export const TABLE_TIMES: Readonly<Record<Use, number>> = { seat: 12, thread: 12, running: 1.2, any: 1.5 };
 
@@ -105,12 +105,15 @@ export const TWIN_SHARE = 0.9;
 /** The same where two places of a part only lie near in size: a shoulder may stand between them. */
 export const NEAR_SHARE = 0.5;
 /** Share of places that were made to no listed size, spread evenly over the millimetres about them. */
-export const NONE_SHARE = 0.08;
+export const NONE_SHARE = 0.12;
 /** A worn place tells less of it: its size lies anywhere under what it was. */
-export const NONE_SHARE_WORN = 0.03;
+export const NONE_SHARE_WORN = 0.04;
 
-/** An original thread of one system is hardly found on a machine of the other; a key is, now and then. */
-export const WITNESS_TIMES = { thread: 12, key: 4 } as const;
+/**
+ * An original thread of one system is hardly found on a machine of the other; a key is, now and then. An inch bearing is hardly found on
+ * a metric machine, a metric one on machines of any kind.
+ */
+export const WITNESS_TIMES = { thread: 12, key: 4, bearing: { in: 8, mm: 1.5 } } as const;
 /** Before anything is measured: a job written in a unit is mostly of a machine of that unit. */
 export const INCH_PRIOR: Readonly<Record<LengthUnit, number>> = { in: 0.6, mm: 0.4 };
 

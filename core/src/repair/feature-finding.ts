@@ -22,7 +22,7 @@ import { grooveFinding, type GrooveFinding } from './groove-finding';
 import { NO_FIGURES, quantityFindings, shapeFigures, type QuantityFinding, type ShapeFigures } from './feature-figures';
 import { indicatorFinding, type IndicatorFinding } from './indicator-finding';
 import { AS_FOUND, partStates, type PartState } from './part-states';
-import { nominalEvidence, unitWitness } from './nominal-evidence';
+import { bearingWitness, nominalEvidence, unitWitness } from './nominal-evidence';
 import { isSettled, measuredPlace, pairKey, type Measured } from './measured';
 import type { ComponentRecord, FeatureRecord, JobSheet, ReadingRecord, Shop } from './records';
 import { NOTHING_STANDS_OUT, standingOut, stillStandingOut, type StandingOut } from './suspects';
@@ -225,7 +225,7 @@ export function featureFindings(sheet: JobSheet, live: readonly ReadingRecord[],
   const nominals = recoverNominals(
     sized.map((m) => nominalEvidence(m, sized)),
     INCH_PRIOR[unit],
-    measured.flatMap((m) => unitWitness(m.feature, ownFinding(m, sheet, shop))),
+    measured.flatMap((m) => [...unitWitness(m.feature, ownFinding(m, sheet, shop)), ...bearingWitness(m, measured)]),
     unit,
   ).byFeature;
   return measured.map((m) => {

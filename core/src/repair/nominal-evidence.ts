@@ -4,6 +4,7 @@ import { MM_PER_INCH } from '../quantity';
 import type { QuantityFinding } from './feature-figures';
 import type { Measured } from './measured';
 import type { FeatureRecord } from './records';
+import { bearingsOn, type Sized } from './runs-here';
 import type { ThreadFinding } from './thread-finding';
 
 /** A worn place and a land this near in size are taken for one turned size: share of the size, and mm. */
@@ -60,6 +61,12 @@ export function nominalEvidence(m: Measured, all: readonly Measured[]): MachineF
 
 /** A key's width this near to a listed one is one of it, mm. */
 const KEY_WIDTH_MM = 0.06;
+
+/** What a bearing that was measured, bore and outside, tells of the machine's system, where its sizes are of one alone. */
+export function bearingWitness(hole: Sized, all: readonly Sized[]): UnitWitness[] {
+  const units = new Set(bearingsOn(hole, all).map((b) => b.unit));
+  return units.size === 1 ? [...units].map((unit) => ({ unit, times: WITNESS_TIMES.bearing[unit] })) : [];
+}
 
 /** What a thread or a key tells of the machine's system, where it can be of one alone. */
 export function unitWitness(

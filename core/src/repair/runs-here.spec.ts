@@ -2,6 +2,7 @@ import { zoneDeviations } from '../fits';
 import { choiceKey } from './choices';
 import type { FitFinding } from './fit-finding';
 import type { JobSheet } from './records';
+import { bearingWitness } from './nominal-evidence';
 import { workOut } from './repair';
 import { testChoice, testFeature, testReading, testSheet, testShop } from './testing';
 
@@ -35,6 +36,23 @@ it('a bearing is known by its sizes, within wear, whatever it is called', () => 
   expect(f.runs).toMatchObject({ kind: 'bearing-inner', why: expect.stringContaining('6206') });
   // k5 on 30: +0.002 to +0.011 (ISO 286-2), on the bearing's nominal bore.
   expect(f.target).toMatchObject({ upperMm: expect.closeTo(30.011, 9), lowerMm: expect.closeTo(30.002, 9) });
+});
+
+it('a bearing of an inch series speaks for an inch machine, a metric one little for either', () => {
+  const base = testSheet();
+  const at = (featureId: string, mm: number) => [0, 90].map((clockDeg) => testReading({ featureId, stationMm: 5, clockDeg, valueMm: mm }));
+  const witnesses = (boreMm: number, outsideMm: number) => {
+    const outer = testFeature('outer', { name: 'Outside', componentId: 'barrel-part', stationsMm: [5], clocksDeg: [0, 90] });
+    const readings = [...at('barrel', boreMm), ...at('outer', outsideMm)];
+    const { features } = workOut(testSheet({ features: [...base.features, outer], readings }), testShop);
+    return features.flatMap((f) => bearingWitness(f, features));
+  };
+  // 1/2 x 1 1/8 in (R8), 20 x 47 mm (6204), and a bush of sizes that no bearing has.
+  const [inch, metric] = [witnesses(12.7, 28.575), witnesses(20, 47)];
+  expect(inch).toEqual([{ unit: 'in', times: expect.any(Number) }]);
+  expect(metric).toEqual([{ unit: 'mm', times: expect.any(Number) }]);
+  expect(inch[0]!.times).toBeGreaterThan(3 * metric[0]!.times);
+  expect(witnesses(20.4, 44.6)).toEqual([]);
 });
 
 describe('a bearing seat', () => {

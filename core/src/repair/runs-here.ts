@@ -20,13 +20,16 @@ const PRESSED_MM = 0.004;
 
 const near = (mm: number, listed: number): boolean => Math.abs(mm - listed) <= BEARING_WEAR_MM;
 
-/** The listed bearing whose bore and outside are both on the hole's component. */
-export function bearingOn(hole: FeatureFinding, features: readonly FeatureFinding[]): BearingSize | undefined {
-  const bore = hole.shape?.smallestMm;
+/** A measured place with whose it is. */
+export type Sized = Pick<FeatureFinding, 'feature' | 'component' | 'shape'>;
+
+/** The listed bearings whose bore and outside are both on the hole's component. */
+export function bearingsOn(hole: Sized, features: readonly Sized[]): BearingSize[] {
+  const bore = hole.feature.side === 'inside' ? hole.shape?.smallestMm : undefined;
   const outsides = features.filter((f) => f.component.id === hole.component.id && f.feature.side === 'outside' && f.shape);
   return bore === undefined
-    ? undefined
-    : BEARINGS.find((b) => near(bore, b.boreMm) && outsides.some((o) => near(o.shape!.largestMm, b.outsideMm)));
+    ? []
+    : BEARINGS.filter((b) => near(bore, b.boreMm) && outsides.some((o) => near(o.shape!.largestMm, b.outsideMm)));
 }
 
 function propose(place: FeatureFinding, features: readonly FeatureFinding[]): Omit<RunsHere, 'chosen'> {
@@ -34,7 +37,7 @@ function propose(place: FeatureFinding, features: readonly FeatureFinding[]): Om
   const said = [place, ...(mate ? [mate] : [])].find((f) => f.feature.suspicions.includes('bearing'));
   if (said) return { kind: 'bearing-inner', why: `a bearing ran at ${said.feature.name.toLowerCase()}, as was said at Strip` };
   const isHole = place.feature.side === 'inside';
-  const bearing = isHole ? bearingOn(place, features) : undefined;
+  const [bearing] = bearingsOn(place, features);
   if (bearing) return { kind: 'bearing-inner', why: `bore and outside are those of a ${bearing.code}` };
   const [hole, pin] = isHole ? [place, mate] : [mate, place];
   const holeMm = hole?.feature.side === 'inside' ? hole.shape?.smallestMm : undefined;
