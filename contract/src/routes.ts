@@ -3,6 +3,7 @@ export const routes = {
   shop: '/api/shop',
   instrument: (id: string) => `/api/instruments/${id}`,
   instrumentChecks: (id: string) => `/api/instruments/${id}/checks`,
+  drillSet: (id: string) => `/api/drill-sets/${id}`,
   houseRule: (id: string) => `/api/house-rules/${id}`,
   houseRuleHistory: (id: string) => `/api/house-rules/${id}/history`,
   houseRulePreview: (id: string) => `/api/house-rules/${id}/preview`,

@@ -2,6 +2,7 @@ export * from './outcome';
 export * from './kept';
 export * from './quantity';
 export * from './working';
+export { DRILL_KINDS, type DrillKind, type DrillSet } from './drills';
 export * from './materials';
 export * from './readings';
 export * from './nominal';

@@ -2,6 +2,7 @@ import { mkdtemp, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { Key } from 'selenium-webdriver';
+import { seriousProblems } from './support/axe';
 import { openShop, type TestShop } from './support/shop';
 import { visit, type Visit } from './support/visit';
 
@@ -154,6 +155,28 @@ it('logs a check of an instrument, which corrects what it reads from then on', a
   await page.click('Log the check');
   await page.sees('Setting piece 25: +0.004 mm');
   expect(await shop.query('select 1 from instrument_checks')).toHaveLength(1);
+});
+
+it('lists the drills of the crib, which then come first for a tapped hole', async () => {
+  const { page } = maud;
+  await page.go('/crib');
+  await page.sees('metric drills 1 to 13 mm, by 0.5 mm');
+  await page.click('Add drills');
+  await page.choose('Which drills', 'number drills');
+  await page.fill('Smallest', '.3');
+  await page.click('Save drills');
+  await page.sees('The largest is not smaller than the smallest.');
+  await page.fill('Smallest', '.0135');
+  await page.click('Save drills');
+  await page.sees('number drills 0.0135 to 0.228 in, all that are sold');
+  expect(await seriousProblems(page)).toEqual([]);
+  await page.go('/sums/sum/tap-drill');
+  await page.fill('Thread', '1/4 20');
+  await page.sees('In the crib');
+  await page.sees('number 7');
+  await page.go('/crib');
+  await page.click('Take off number drills');
+  await page.seesNot('number drills 0.0135');
 });
 
 it('takes like for like with a cause that it keeps alive only with what is done against it', async () => {

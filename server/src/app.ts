@@ -13,6 +13,7 @@ import { features } from './features';
 import { mountFloor } from './floor';
 import { mountHouseRules } from './house-rules';
 import { errorMiddleware, HttpProblem, mountEditable, notFound, sendProblem } from './http';
+import { mountDrillSets } from './drills';
 import { mountInstruments } from './instruments';
 import { mountJobs } from './jobs';
 import type { LiveHub } from './live';
@@ -94,6 +95,7 @@ export function createApp({ pool, live, log, webDirectory }: AppParts): Express 
   app.get(routes.live, (_req, res) => live.attach(res));
   mountShop(app, pool);
   mountInstruments(app, pool);
+  mountDrillSets(app, pool);
   mountHouseRules(app, pool);
   mountFloor(app, pool);
   mountJobs(app, pool);

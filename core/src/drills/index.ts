@@ -1,16 +1,10 @@
 import { MM_PER_INCH, toInchFraction } from '../quantity';
+import { DRILL_KINDS, type Drill, type DrillKind } from './drill';
 import { LETTER_DRILLS_IN, NUMBER_DRILLS_IN } from './drills.data';
 
+export { inCrib, type DrillSet } from './drill-sets';
 export { DRILL_SOURCE } from './drills.data';
-export type DrillKind = 'fraction' | 'number' | 'letter' | 'metric';
-export const DRILL_KINDS: readonly DrillKind[] = ['fraction', 'number', 'letter', 'metric'];
-
-export interface Drill {
-  /** As stamped: `5/16`, `7`, `F`, `6.8`. */
-  readonly name: string;
-  readonly kind: DrillKind;
-  readonly diameterMm: number;
-}
+export { DRILL_KINDS, type Drill, type DrillKind } from './drill';
 
 /** Fractions as sold: by 1/64 to 1 3/4 in, by 1/32 to 2 1/4, by 1/16 to 3 1/2. */
 const fractions = (): Drill[] =>

@@ -1,3 +1,4 @@
+import type { DrillSet } from '../drills';
 import type { HouseRule } from '../fits';
 import type { LengthUnit } from '../quantity';
 import type { FeatureKind, Holding, InstrumentKind, Quantity, Side, Suspicion } from '../readings';
@@ -321,4 +322,5 @@ export interface Shop {
   readonly lathes: readonly Lathe[];
   readonly houseRules: readonly HouseRuleRecord[];
   readonly rack: readonly Bar[];
+  readonly drillSets: readonly DrillSet[];
 }

@@ -50,6 +50,7 @@ export const testShop: Shop = {
   ],
   houseRules: STARTING_HOUSE_RULES.map((rule) => ({ ...rule, version: 1 })),
   rack: [{ id: 'bar60', materialId: 'steel-c45', diameterMm: 60, lengthMm: 900, place: 'rack A2' }],
+  drillSets: [],
 };
 
 export const testJob: JobSheet['job'] = {

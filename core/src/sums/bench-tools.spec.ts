@@ -1,5 +1,5 @@
 import type { SumResult } from './sum';
-import { figure, work, wrongAt } from './testing';
+import { figure, shop, work, wrongAt } from './testing';
 
 /** Sums of the dial, the finder, rings and bushes, held against turning, touching and sliding step by step. */
 
@@ -121,4 +121,25 @@ it('an O-ring of its own sizes is worked like one of the list, and its gap is he
   const state = (play: string) => work('o-ring', { play, pressure: '7' }).tables![0]!.rows.at(-1)!;
   expect(state('0.07')[2]).toBe('fits');
   expect(state('0.2')[2]).toBe('out');
+});
+
+describe('drills that hang in the crib', () => {
+  const crib = (kind: 'metric' | 'fraction', fromMm: number, toMm: number, stepMm: number) => ({
+    ...shop,
+    drillSets: [{ id: 'x', version: 1, kind, fromMm, toMm, stepMm }],
+  });
+  const text = (r: SumResult): string => r.answer!.text;
+  it('are named in the table of tap drills, and come first', () => {
+    const r = work('tap-drill', { thread: 'M10', set: 'all' }, 'mm', crib('metric', 1, 13, 0.5));
+    expect(text(r)).toBe('8.5 mm');
+    expect(r.tables![0]!.columns.at(-1)).toBe('In the crib');
+    expect(r.tables![0]!.rows.map((row) => row.at(-1))).toContain('no');
+    expect(work('tap-drill', { thread: 'M10', set: 'all' }).tables![0]!.columns).not.toContain('In the crib');
+  });
+  it('go before a reamer where they leave no more than it should take', () => {
+    // Before 10 mm, 0.15 to 0.3: 9.8 is the largest that is sold; 9.7 is within, 9.5 leaves too much.
+    expect(text(work('ream-ladder', { reamer: '10' }))).toBe('9.8 mm');
+    expect(text(work('ream-ladder', { reamer: '10' }, 'mm', crib('metric', 9.7, 9.7, 0.1)))).toBe('9.7 mm');
+    expect(text(work('ream-ladder', { reamer: '10' }, 'mm', crib('metric', 1, 9.5, 0.5)))).toBe('9.8 mm');
+  });
 });

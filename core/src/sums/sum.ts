@@ -1,3 +1,4 @@
+import type { DrillSet } from '../drills';
 import type { HouseRule } from '../fits';
 import type { Outcome } from '../outcome';
 import type { LengthUnit } from '../quantity';
@@ -79,6 +80,8 @@ export interface SumShop {
   readonly houseRules: readonly HouseRule[];
   readonly lathes: readonly Lathe[];
   readonly rack: readonly Bar[];
+  /** Drills that hang in the crib: they are offered first. */
+  readonly drillSets: readonly DrillSet[];
 }
 
 /** A bench calculation. */

@@ -10,6 +10,7 @@ import { sumInWords, workSum } from './work-sum';
 const shop: SumShop = {
   houseRules: STARTING_HOUSE_RULES,
   rack: [],
+  drillSets: [],
   lathes: [
     {
       id: 'gap',

@@ -5,14 +5,14 @@ import type { SumResult, SumShop } from './sum';
 import { startText } from './values';
 import { workSum } from './work-sum';
 
-export const shop: SumShop = { houseRules: STARTING_HOUSE_RULES, rack: [], lathes: [] };
-export const outcome = (id: string, changes: Record<string, string>, unit: 'mm' | 'in' = 'mm') => {
+export const shop: SumShop = { houseRules: STARTING_HOUSE_RULES, rack: [], lathes: [], drillSets: [] };
+export const outcome = (id: string, changes: Record<string, string>, unit: 'mm' | 'in' = 'mm', lent: SumShop = shop) => {
   const sum = sumOfId(id)!;
-  const starts = Object.fromEntries(sum.fields(shop).map((f) => [f.id, startText(f, unit)]));
-  return workSum(sum, { ...starts, ...changes }, shop, unit);
+  const starts = Object.fromEntries(sum.fields(lent).map((f) => [f.id, startText(f, unit)]));
+  return workSum(sum, { ...starts, ...changes }, lent, unit);
 };
-export const work = (id: string, changes: Record<string, string>, unit: 'mm' | 'in' = 'mm'): SumResult => {
-  const r = outcome(id, changes, unit);
+export const work = (id: string, changes: Record<string, string>, unit: 'mm' | 'in' = 'mm', lent: SumShop = shop): SumResult => {
+  const r = outcome(id, changes, unit, lent);
   if (!r.ok) throw new Error(r.problems.map((p) => p.message).join('; '));
   return r.value;
 };

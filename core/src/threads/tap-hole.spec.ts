@@ -1,3 +1,4 @@
+import { drillWords } from '../drills';
 import { MM_PER_INCH } from '../quantity';
 import { THREADS, threadOf } from './all-threads';
 import { insideMinor } from './inside-minor';
@@ -131,4 +132,20 @@ it('taper pipe has its published drills, which stand near the minor at the small
   expect(taperDrills(t('1/4 NPT'))).toMatchObject({ plain: { name: '7/16' }, reamed: { name: '27/64' } });
   expect(taperDrills(t('R 1/2'))).toMatchObject({ plain: { name: '18.25' }, reamed: null });
   expect(taperDrills(t('G 1/2'))).toBeUndefined();
+});
+
+describe('a drill that hangs in the crib', () => {
+  const best = (name: string, has: string[]): string => {
+    const h = tapHole(t(name), 75, undefined, (d) => has.includes(drillWords(d)));
+    if (!h.ok) throw new Error(name);
+    return drillWords(h.value.drills[0]!.drill);
+  };
+  it('comes first where it is within the limits, of whichever system, and not where it is out', () => {
+    // 1/4-20 UNC 2B minor: 0.196 to 0.207 in; number 7 is nearest to 75 %, 5.1 mm (0.2008 in) and 13/64 (0.2031 in) are within as well.
+    expect(best('1/4-20 UNC', [])).toBe('number 7');
+    expect(best('1/4-20 UNC', ['13/64 in'])).toBe('13/64 in');
+    expect(best('1/4-20 UNC', ['5.1 mm'])).toBe('5.1 mm');
+    expect(best('1/4-20 UNC', ['5.5 mm', '7/32 in'])).toBe('number 7');
+    expect(best('1/4-20 UNC', ['5.1 mm', '13/64 in'])).toBe('13/64 in');
+  });
 });

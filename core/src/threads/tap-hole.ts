@@ -18,7 +18,7 @@ export interface TapHole {
   readonly limits: InsideMinor;
   /** The size aimed for: the wanted share of thread, kept within the limits, mm. */
   readonly aimMm: number;
-  /** Drills within the limits, those of the thread's own system first, nearest to the aim first; empty: bore it. */
+  /** Drills within the limits: those in the crib first, of the thread's own system first, nearest to the aim first; empty: bore it. */
   readonly drills: readonly TapDrill[];
   /** Where no drill of the thread's own system is within: the nearest of it, with how far it is out. */
   readonly chart: TapDrill | null;
@@ -45,9 +45,15 @@ const ownKinds = (t: Thread): readonly DrillKind[] => (t.unit === 'in' ? INCH_KI
  *
  * @param percent share of full thread that is aimed for, 40 to 100; the limits win
  * @param kinds drill sets at hand
+ * @param has does a drill hang in the crib? Those come first
  * @example 1/4-20 at 75 %: number 7 (0.2010 in), 75 %; 9/16-18: bore or 13.0 mm, and 33/64 is 0.0006 in over
  */
-export function tapHole(t: Thread, percent: number, kinds: readonly DrillKind[] = DRILL_KINDS): Outcome<TapHole> {
+export function tapHole(
+  t: Thread,
+  percent: number,
+  kinds: readonly DrillKind[] = DRILL_KINDS,
+  has: (d: Drill) => boolean = () => false,
+): Outcome<TapHole> {
   if (!(percent >= 40 && percent <= 100))
     return bad('percent', 'Take 40 to 100 % of full thread; 75 is usual, 60 in tough stuff or deep holes.', 'percent');
   if (!kinds.length) return bad('drills', 'Choose at least one drill set.', 'kinds');
@@ -63,7 +69,9 @@ export function tapHole(t: Thread, percent: number, kinds: readonly DrillKind[] 
   const drills = DRILLS.filter((d) => kinds.includes(d.kind) && outside(d.diameterMm, limits) === 0)
     .sort(
       (a, b) =>
-        Number(own.includes(b.kind)) - Number(own.includes(a.kind)) || Math.abs(a.diameterMm - aimMm) - Math.abs(b.diameterMm - aimMm),
+        Number(has(b)) - Number(has(a)) ||
+        Number(own.includes(b.kind)) - Number(own.includes(a.kind)) ||
+        Math.abs(a.diameterMm - aimMm) - Math.abs(b.diameterMm - aimMm),
     )
     .slice(0, MOST_SHOWN)
     .map(told);
@@ -80,7 +88,12 @@ export function tapHole(t: Thread, percent: number, kinds: readonly DrillKind[] 
  * Source: tap makers' common rule, hole = D - 0.0068 x percent x P.
  * @example M6: 5.56 mm; M8: 7.45 mm; 1/4-20: 0.2279 in
  */
-export function formingHole(t: Thread, kinds: readonly DrillKind[] = DRILL_KINDS, percent = 65): Outcome<TapHole> {
+export function formingHole(
+  t: Thread,
+  kinds: readonly DrillKind[] = DRILL_KINDS,
+  has: (d: Drill) => boolean = () => false,
+  percent = 65,
+): Outcome<TapHole> {
   if (t.form.angleDeg !== 60 || t.tapered) return bad('form', 'Forming taps are made for parallel 60° threads.', 'thread');
   const at = (share: number): number => t.majorMm - 0.0068 * share * t.pitchMm;
   const limits = { lowerMm: at(75), upperMm: at(55), words: '75 to 55 % of thread, formed', source: 'D - 0.0068 x percent x P' };
@@ -96,7 +109,8 @@ export function formingHole(t: Thread, kinds: readonly DrillKind[] = DRILL_KINDS
       percent: (t.majorMm - drill.diameterMm) / (0.0068 * t.pitchMm),
       outsideMm: outside(drill.diameterMm, limits),
     }))
-    .filter((d) => d.outsideMm === 0);
+    .filter((d) => d.outsideMm === 0)
+    .sort((a, b) => Number(has(b.drill)) - Number(has(a.drill)));
   return good({ limits, aimMm, drills, chart: null });
 }
 

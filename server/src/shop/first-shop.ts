@@ -1,5 +1,6 @@
 import { readFile } from 'node:fs/promises';
-import { STARTING_HOUSE_RULES, type HouseRule, type InstrumentRecord, type Shop } from '@iron-patch/core';
+import { STARTING_HOUSE_RULES, type DrillSet, type HouseRule, type InstrumentRecord, type Shop } from '@iron-patch/core';
+import { saveDrillSet } from '../drills';
 import { inTransaction, statements, type Db, type Pool } from '../db';
 import { changeHouseRule } from '../house-rules/house-rule-queries';
 import sql from './first-shop.sql';
@@ -7,9 +8,10 @@ import sql from './first-shop.sql';
 const q = statements(sql, ['empty', 'person', 'instrument', 'lathe', 'bar']);
 
 /** A shop card as a file: core's Shop, house rules left out to take the starting ones. */
-export type ShopCard = Omit<Shop, 'houseRules' | 'instrumentChecks' | 'instruments'> & {
+export type ShopCard = Omit<Shop, 'houseRules' | 'instrumentChecks' | 'instruments' | 'drillSets'> & {
   readonly houseRules?: readonly HouseRule[];
   readonly instruments: readonly CardInstrument[];
+  readonly drillSets?: readonly Omit<DrillSet, 'version'>[];
 };
 
 /** An instrument of a card: its own record may be left out. */
@@ -37,6 +39,7 @@ async function storeShop(db: Db, card: ShopCard): Promise<void> {
   for (const [at, lathe] of card.lathes.entries()) await db.query(q.lathe, [lathe.id, at, JSON.stringify(lathe)]);
   for (const rule of card.houseRules ?? STARTING_HOUSE_RULES)
     await changeHouseRule(db, rule.id, 0, { rule, because: 'The shop’s starting value.', personId: null });
+  for (const { id, ...set } of card.drillSets ?? []) await saveDrillSet(db, id, 0, { ...set, removed: false });
   for (const b of card.rack) await db.query(q.bar, [b.id, b.materialId, b.diameterMm, b.lengthMm, b.place]);
 }
 

@@ -1,6 +1,7 @@
 import type { KnownMachine } from '@iron-patch/contract';
 import type { Bar, CustomerRecord, Lathe, PersonRecord, Shop } from '@iron-patch/core';
 import { statements, type Db } from '../db';
+import { allDrillSets } from '../drills';
 import { loadHouseRules } from '../house-rules/house-rule-queries';
 import { allChecks, allInstruments } from '../instruments/instrument-queries';
 import sql from './shop.sql';
@@ -18,6 +19,7 @@ export async function loadShop(db: Db): Promise<Shop> {
     lathes: (await rowsOf<{ card: Lathe }>(db, q.lathes)).map((r) => r.card),
     houseRules: await loadHouseRules(db),
     rack: await rowsOf<Bar>(db, q.rack),
+    drillSets: await allDrillSets(db),
   };
 }
 

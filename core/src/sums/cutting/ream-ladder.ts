@@ -1,4 +1,4 @@
-import { DRILL_KINDS, DRILL_SOURCE, drillWords, DRILLS, type Drill, type DrillKind } from '../../drills';
+import { DRILL_KINDS, DRILL_SOURCE, drillWords, DRILLS, inCrib, type Drill, type DrillKind } from '../../drills';
 import { bad, good } from '../../outcome';
 import { choice, length } from '../fields';
 import { fromTable, given, result } from '../given';
@@ -44,11 +44,16 @@ export const reamLadder: Sum = {
       ['all', 'all of them'],
     ]),
   ],
-  work: (v) => {
+  work: (v, { drillSets }) => {
     const D = v.number('reamer');
     const kinds = SETS[v.choice('set')]!;
     const row = LEFT.find((r) => D <= r.toMm + 1e-9)!;
-    const last = upTo(D - row.leastMm, kinds);
+    // One that hangs in the crib is taken where it leaves no more than a reamer should take.
+    const hanging = DRILLS.findLast(
+      (d) =>
+        d.diameterMm <= D - row.leastMm + 1e-9 && d.diameterMm >= D - row.mostMm - 1e-9 && inCrib(drillSets, d) && kinds.includes(d.kind),
+    );
+    const last = hanging ?? upTo(D - row.leastMm, kinds);
     if (!last) return bad('drill', 'No drill of that set is small enough.', 'set');
     const pilot = last.diameterMm >= PILOT_FROM_MM ? upTo(last.diameterMm * PILOT_SHARE, kinds) : undefined;
     const reamer = given('ream.reamer', 'reamer', D);

@@ -1,4 +1,4 @@
-import { DRILL_KINDS, drillWords, type DrillKind } from '../../drills';
+import { DRILL_KINDS, drillWords, inCrib, type Drill, type DrillKind } from '../../drills';
 import { good, type Outcome } from '../../outcome';
 import { formatWithUnit, type LengthUnit } from '../../quantity';
 import { formingHole, minorMm, neededEngagement, taperDrills, taperPipe, tapHole, type TapHole, type Thread } from '../../threads';
@@ -75,11 +75,12 @@ export const tapDrill: Sum = {
     number('screw', 'Screw, tensile strength', 'MPa', 800, 50, 2000),
     number('nut', 'Tapped part, tensile strength', 'MPa', 400, 20, 2000),
   ],
-  work: (v, _shop, unit) => {
+  work: (v, { drillSets }, unit) => {
     const t = v.thread('thread');
     if (t.tapered) return tapered(t);
     const kinds = kindsOf(v.choice('set'));
-    const found = v.choice('tap') === 'forming' ? formingHole(t, kinds) : tapHole(t, v.number('percent'), kinds);
+    const has = (d: Drill): boolean => inCrib(drillSets, d);
+    const found = v.choice('tap') === 'forming' ? formingHole(t, kinds, has) : tapHole(t, v.number('percent'), kinds, has);
     if (!found.ok) return found;
     const { limits, aimMm, drills, chart } = found.value;
     const best = drills[0];
@@ -92,6 +93,7 @@ export const tapDrill: Sum = {
       result('tap.percent', 'full thread that it leaves', best.percent / 100, 'what is left between hole and major', [hole], 'probability');
     const deep = neededEngagement(t, v.number('screw'), v.number('nut'));
     const r = t.majorMm / 2;
+    const crib = drillSets.length > 0;
     const shown = chart ? [...drills, chart] : drills;
     return good({
       answer: {
@@ -119,12 +121,13 @@ export const tapDrill: Sum = {
         ? [
             {
               title: 'Drills, best first',
-              columns: ['Drill', 'Size', 'Full thread', 'Outside the limits by'],
+              columns: ['Drill', 'Size', 'Full thread', 'Outside the limits by', ...(crib ? ['In the crib'] : [])],
               rows: shown.map((d) => [
                 drillWords(d.drill),
                 d.drill.diameterMm,
                 `${d.percent.toFixed(0)} %`,
                 d.outsideMm === 0 ? 'within' : d.outsideMm,
+                ...(crib ? [has(d.drill) ? 'yes' : 'no'] : []),
               ]),
             },
           ]

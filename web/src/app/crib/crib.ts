@@ -12,16 +12,17 @@ import {
 } from '@iron-patch/core';
 import { OpenJob, ShopStore } from '../data';
 import { StateMark } from '../mark';
+import { DrillSets } from './drill-sets';
 import { InstrumentCheck } from './instrument-check';
 import { InstrumentForm } from './instrument-form';
 
 const SOON_DAYS = 30;
 const DAY_MS = 86_400_000;
 
-/** The crib: each instrument with its range, what it is good for, when it was calibrated, and what its last check found. */
+/** The crib: each instrument with its range, what it is good for, when it was calibrated, and what its last check found; and the drills. */
 @Component({
   selector: 'ip-crib',
-  imports: [StateMark, InstrumentForm, InstrumentCheck, DatePipe],
+  imports: [DrillSets, StateMark, InstrumentForm, InstrumentCheck, DatePipe],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <main>
@@ -84,6 +85,7 @@ const DAY_MS = 86_400_000;
           }
         </tbody>
       </table>
+      <ip-drill-sets />
     </main>
   `,
   styles: `

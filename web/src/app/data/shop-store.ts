@@ -4,7 +4,7 @@ import { routes, type KnownMachine, type ShopResource } from '@iron-patch/contra
 import type { CustomerRecord, Shop } from '@iron-patch/core';
 import { Api } from './api';
 
-const NOTHING: Shop = { people: [], instruments: [], instrumentChecks: [], lathes: [], houseRules: [], rack: [] };
+const NOTHING: Shop = { people: [], instruments: [], instrumentChecks: [], lathes: [], houseRules: [], rack: [], drillSets: [] };
 
 /** What the shop has; loaded once a visit and again when asked. */
 export const ShopStore = signalStore(
