@@ -24,5 +24,6 @@ export const PROBLEM_NAMES = {
   inUse: 'still-in-use',
   held: 'held-back',
   tooLarge: 'too-large',
+  notNow: 'not-now',
   bug: 'bug',
 } as const;

@@ -160,23 +160,23 @@ it('logs a check of an instrument, which corrects what it reads from then on', a
 it('lists the drills of the crib, which then come first for a tapped hole', async () => {
   const { page } = maud;
   await page.go('/crib');
-  await page.sees('metric drills 1 to 13 mm, by 0.5 mm');
+  await page.sees('Metric drills 1 to 13 mm, by 0.5 mm');
   await page.click('Add drills');
-  await page.choose('Which drills', 'number drills');
+  await page.choose('Which drills', 'Number drills');
   await page.fill('Smallest', '.3');
   await page.click('Save drills');
   await page.sees('The largest is not smaller than the smallest.');
   await page.fill('Smallest', '.0135');
   await page.click('Save drills');
-  await page.sees('number drills 0.0135 to 0.228 in, all that are sold');
+  await page.sees('Number drills 0.0135 to 0.228 in, all that are sold');
   expect(await seriousProblems(page)).toEqual([]);
   await page.go('/sums/sum/tap-drill');
   await page.fill('Thread', '1/4 20');
   await page.sees('In the crib');
   await page.sees('number 7');
   await page.go('/crib');
-  await page.click('Take off number drills');
-  await page.seesNot('number drills 0.0135');
+  await page.click('Take off Number drills');
+  await page.seesNot('Number drills 0.0135');
 });
 
 it('takes like for like with a cause that it keeps alive only with what is done against it', async () => {

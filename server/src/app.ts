@@ -12,7 +12,7 @@ import { mountDocuments } from './documents';
 import { features } from './features';
 import { mountFloor } from './floor';
 import { mountHouseRules } from './house-rules';
-import { errorMiddleware, HttpProblem, mountEditable, notFound, sendProblem } from './http';
+import { errorMiddleware, HttpProblem, mountEditable, notFound, RETRY_AFTER_S, sendProblem } from './http';
 import { mountDrillSets } from './drills';
 import { mountInstruments } from './instruments';
 import { mountJobs } from './jobs';
@@ -89,8 +89,12 @@ export function createApp({ pool, live, log, webDirectory }: AppParts): Express 
     next();
   });
   app.get(routes.health, async (_req, res) => {
-    await pool.query('select 1');
-    res.json({ ok: true });
+    const ready = await pool.query('select 1').then(
+      () => true,
+      () => false,
+    );
+    if (ready) res.json({ ok: true });
+    else res.status(503).set('Retry-After', String(RETRY_AFTER_S)).json({ ok: false, waitsFor: 'the database' });
   });
   app.get(routes.live, (_req, res) => live.attach(res));
   mountShop(app, pool);

@@ -1,19 +1,23 @@
 import { readdir, readFile } from 'node:fs/promises';
 import { join } from 'node:path';
+import pg from 'pg';
 import type { Pool } from './pool';
 
 /** Any number that no other part of the program locks. */
 const MIGRATION_LOCK = 74_656_001;
 
 /**
- * Brings the database up to date. Files are numbered, each runs once in its own transaction, one process at a time.
+ * Brings the database up to date. Files are numbered, each runs once in its own transaction, one process at a time. It takes the time it
+ * needs, on a connection of its own: a filled table or another process that is at it may take longer than a request.
  *
  * @param directory folder of `0001_name.sql` files
  * @returns names of those that ran now
  */
 export async function migrate(pool: Pool, directory: string): Promise<string[]> {
   const files = (await readdir(directory)).filter((f) => /^\d{4}_.*\.sql$/.test(f)).sort();
-  const client = await pool.connect();
+  const client = new pg.Client({ connectionString: pool.options.connectionString });
+  client.on('error', () => undefined);
+  await client.connect();
   const ran: string[] = [];
   try {
     await client.query('select pg_advisory_lock($1)', [MIGRATION_LOCK]);
@@ -32,7 +36,7 @@ export async function migrate(pool: Pool, directory: string): Promise<string[]> 
     throw e;
   } finally {
     await client.query('select pg_advisory_unlock($1)', [MIGRATION_LOCK]).catch(() => undefined);
-    client.release();
+    await client.end().catch(() => undefined);
   }
   return ran;
 }

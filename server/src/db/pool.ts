@@ -1,4 +1,5 @@
 import pg from 'pg';
+import { notNow } from './away';
 
 export type Pool = pg.Pool;
 export type Db = Pick<pg.PoolClient, 'query'>;
@@ -6,11 +7,26 @@ export type Db = Pick<pg.PoolClient, 'query'>;
 // A date stays the text it is: 2026-12-04 has no time and no zone.
 pg.types.setTypeParser(pg.types.builtins.DATE, (text) => text);
 
-export const openPool = (connectionString: string): Pool => new pg.Pool({ connectionString, max: 10, connectionTimeoutMillis: 5000 });
+/**
+ * How long a request waits for the database: for a connection, for a lock, for one statement there and here. Together they end before
+ * the five seconds in which a request has its answer. A frozen database does not end a statement itself, so the driver does.
+ */
+const WAITS = { connectionTimeoutMillis: 1500, lock_timeout: 2000, statement_timeout: 2500, query_timeout: 3000 } as const;
+/** A transaction that its process forgot is ended by the database. */
+const FORGOTTEN_MS = 15_000;
 
-/** Runs a transaction; rolled back when the work throws. The screen's id goes out with what it tells. */
+export const openPool = (connectionString: string): Pool =>
+  new pg.Pool({ connectionString, max: 10, keepAlive: true, idle_in_transaction_session_timeout: FORGOTTEN_MS, ...WAITS });
+
+/**
+ * Runs a transaction; rolled back when the work throws. The screen's id goes out with what it tells. A connection that broke, or whose
+ * database no longer answers, is thrown away instead: PostgreSQL rolls back what was cut off.
+ */
 export async function inTransaction<T>(pool: Pool, screen: string, work: (db: Db) => Promise<T>): Promise<T> {
   const client = await pool.connect();
+  let broken: Error | undefined;
+  const breaks = (e: Error): void => void (broken = e);
+  client.on('error', breaks);
   try {
     await client.query('begin');
     await client.query(`select set_config('iron_patch.screen', $1, true)`, [screen]);
@@ -18,9 +34,11 @@ export async function inTransaction<T>(pool: Pool, screen: string, work: (db: Db
     await client.query('commit');
     return result;
   } catch (e) {
-    await client.query('rollback').catch(() => undefined);
+    if (notNow(e) === 'away') broken ??= e as Error;
+    else if (!broken) await client.query('rollback').catch(breaks);
     throw e;
   } finally {
-    client.release();
+    client.off('error', breaks);
+    client.release(broken);
   }
 }

@@ -1,7 +1,11 @@
 import { PROBLEM_TYPE } from '@iron-patch/contract';
 import type { ErrorRequestHandler, Response } from 'express';
 import type { Logger } from 'pino';
-import { bug, HttpProblem, invalid, tooLarge } from './http-problem';
+import { notNow } from '../db';
+import { bug, HttpProblem, invalid, later, tooLarge } from './http-problem';
+
+/** Seconds after which a screen asks again. */
+export const RETRY_AFTER_S = 1;
 
 export function sendProblem(res: Response, problem: HttpProblem): void {
   res.status(problem.details.status).type(PROBLEM_TYPE).send(JSON.stringify(problem.details));
@@ -21,6 +25,11 @@ export const errorMiddleware =
     if (kind === 'entity.too.large') return sendProblem(res, tooLarge());
     if (kind.startsWith('entity.') || kind.startsWith('encoding.') || kind.startsWith('charset.') || error instanceof URIError)
       return sendProblem(res, invalid([{ code: 'json', path: '', message: 'The request could not be read.' }]));
+    const why = notNow(error);
+    if (why) {
+      log.warn({ err: error, method: req.method, path: req.path }, `database ${why}`);
+      return sendProblem(res.set('Retry-After', String(RETRY_AFTER_S)), later(why));
+    }
     log.error({ err: error, method: req.method, path: req.path }, 'unexpected');
     sendProblem(res, bug());
   };

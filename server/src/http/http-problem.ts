@@ -1,4 +1,5 @@
 import type { Problem } from '@iron-patch/core';
+import type { NotNow } from '../db';
 import { PROBLEM_NAMES, type ProblemDetails } from '@iron-patch/contract';
 
 /** An answer that is a problem (RFC 9457). Thrown by handlers, sent by the error middleware. */
@@ -59,6 +60,14 @@ export const heldBack = (title: string, problems: readonly Problem[]): HttpProbl
   make('held', 409, title, problems.map((p) => p.message).join(' '), { problems });
 
 export const tooLarge = (): HttpProblem => make('tooLarge', 413, 'That is too much at once.', 'Send less than 4 MB.');
+
+const NOT_NOW: Readonly<Record<NotNow, readonly [title: string, detail: string]>> = {
+  away: ['The database does not answer.', 'It is started again by itself. Send the same again in a moment.'],
+  busy: ['Somebody else is at the same thing.', 'Send the same again in a moment.'],
+  full: ['There is no room left on the disk.', 'Nothing can be stored until there is. Make room on the shop’s computer.'],
+};
+/** The database cannot just now; the same request may go in a moment. */
+export const later = (why: NotNow): HttpProblem => make('notNow', 503, ...NOT_NOW[why]);
 
 export const bug = (): HttpProblem =>
   make(

@@ -1,5 +1,5 @@
 export * from './http-problem';
-export { errorMiddleware, sendProblem } from './error-middleware';
+export { errorMiddleware, RETRY_AFTER_S, sendProblem } from './error-middleware';
 export { recordOnce, type Answer } from './record-once';
 export { personOf, screenOf } from './person';
 export { bodyOf, idIn, ifMatch } from './input';

@@ -12,24 +12,34 @@ import { readingsOf } from '../readings/reading-queries';
 import { releasesOf } from '../releases/release-queries';
 import { loadCustomers } from '../shop';
 
+const byJob = <T extends { readonly jobId: string }>(rows: readonly T[]): Map<string, T[]> => {
+  const found = new Map<string, T[]>();
+  for (const row of rows) {
+    const there = found.get(row.jobId);
+    if (there) there.push(row);
+    else found.set(row.jobId, [row]);
+  }
+  return found;
+};
+
 /** Everything stored of some jobs, in the order of their numbers; one query a table however many jobs. */
 export async function loadSheets(db: Db, jobIds: readonly string[]): Promise<JobSheet[]> {
   const jobs = await jobsById(db, jobIds);
-  const customers = await loadCustomers(db);
+  const customers = new Map((await loadCustomers(db)).map((c) => [c.id, c]));
   const all = {
-    components: await componentsOf(db, jobIds),
-    features: await featuresOf(db, jobIds),
-    readings: await readingsOf(db, jobIds),
-    choices: await choicesOf(db, jobIds),
-    releases: await releasesOf(db, jobIds),
-    proofs: await proofsOf(db, jobIds),
-    notes: await notesOf(db, jobIds),
-    photos: await photosOf(db, jobIds),
+    components: byJob(await componentsOf(db, jobIds)),
+    features: byJob(await featuresOf(db, jobIds)),
+    readings: byJob(await readingsOf(db, jobIds)),
+    choices: byJob(await choicesOf(db, jobIds)),
+    releases: byJob(await releasesOf(db, jobIds)),
+    proofs: byJob(await proofsOf(db, jobIds)),
+    notes: byJob(await notesOf(db, jobIds)),
+    photos: byJob(await photosOf(db, jobIds)),
   };
-  const of = <T extends { readonly jobId: string }>(rows: readonly T[], jobId: string): T[] => rows.filter((r) => r.jobId === jobId);
+  const of = <T>(rows: ReadonlyMap<string, T[]>, jobId: string): T[] => rows.get(jobId) ?? [];
   return jobs.map((job) => ({
     job,
-    customer: customers.find((c) => c.id === job.customerId)!,
+    customer: customers.get(job.customerId)!,
     components: of(all.components, job.id),
     features: of(all.features, job.id),
     readings: of(all.readings, job.id),

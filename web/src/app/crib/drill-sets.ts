@@ -5,10 +5,10 @@ import { Api, ApiProblem, newId, ShopStore } from '../data';
 import { ChooseField, LengthInput, type Option } from '../show';
 
 const KIND_WORDS: Readonly<Record<DrillKind, string>> = {
-  fraction: 'inch fractions',
-  number: 'number drills',
-  letter: 'letter drills',
-  metric: 'metric drills',
+  fraction: 'Inch fractions',
+  number: 'Number drills',
+  letter: 'Letter drills',
+  metric: 'Metric drills',
 };
 const EMPTY: DrillSetInput = { kind: 'metric', fromMm: 1, toMm: 13, stepMm: 0.5, removed: false };
 /** What a fresh row of a kind starts from. */
@@ -83,7 +83,7 @@ const STARTS: Readonly<Record<DrillKind, Pick<DrillSetInput, 'fromMm' | 'toMm' |
     </ul>
   `,
   styles:
-    ':host { display: block; margin-top: 28px; } header { display: flex; align-items: center; gap: 18px; } header button { margin-left: auto; } h2 { font-size: 20px; } ul { list-style: none; padding: 0; margin: 8px 0 0; } li { display: flex; align-items: center; gap: 18px; min-height: 48px; border-bottom: 1px solid var(--hairline); } li button { margin-left: auto; } li b { font-weight: 500; display: inline-block; } li b::first-letter { text-transform: uppercase; } form { padding: 12px 0; display: grid; gap: 8px; } .grid4 { display: grid; grid-template-columns: repeat(4, 1fr); gap: 10px 18px; } .end { justify-content: flex-end; }',
+    ':host { display: block; margin-top: 28px; } header { display: flex; align-items: center; gap: 18px; } header button { margin-left: auto; } h2 { font-size: 20px; } ul { list-style: none; padding: 0; margin: 8px 0 0; } li { display: flex; align-items: center; gap: 18px; min-height: 48px; border-bottom: 1px solid var(--hairline); } li button { margin-left: auto; } li b { font-weight: 500; } form { padding: 12px 0; display: grid; gap: 8px; } .grid4 { display: grid; grid-template-columns: repeat(4, 1fr); gap: 10px 18px; } .end { justify-content: flex-end; }',
 })
 export class DrillSets {
   private readonly api = inject(Api);
@@ -106,7 +106,7 @@ export class DrillSets {
     return kind === 'metric' ? 'mm' : 'in';
   }
 
-  /** `metric drills 1 to 13 mm, by 0.5 mm`. */
+  /** `Metric drills 1 to 13 mm, by 0.5 mm`. */
   protected words({ kind, fromMm, toMm, stepMm }: DrillSet): string {
     const unit = this.unitOf(kind);
     const show = (mm: number): string => (kind === 'fraction' ? toInchFraction(mm).text : String(Number(formatLength(mm, unit, 4))));

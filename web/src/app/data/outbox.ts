@@ -1,4 +1,4 @@
-import { computed, inject, Injectable, signal } from '@angular/core';
+import { computed, DestroyRef, inject, Injectable, signal } from '@angular/core';
 import { routes, type ReadingInput } from '@iron-patch/contract/wire';
 import type { Problem, ReadingRecord } from '@iron-patch/core';
 import { Subject } from 'rxjs';
@@ -43,6 +43,7 @@ export class Outbox {
   readonly acknowledged = new Subject<ReadingRecord>();
 
   constructor() {
+    inject(DestroyRef).onDestroy(() => this.line.stop());
     this.live.back.subscribe(() => void this.flush());
     void this.flush();
   }
@@ -52,7 +53,7 @@ export class Outbox {
     this.full.set(!writeStored(PREFIX + input.id, item));
     this.all.update((items) => [...items, item]);
     // It is kept: sending it can wait until it is seen.
-    setTimeout(() => void this.flush());
+    this.line.later(0);
     return item;
   }
 
@@ -82,7 +83,7 @@ export class Outbox {
     } catch (e) {
       const refused = refusalOf(e);
       if (refused) this.refuse(item, refused);
-      else setTimeout(() => void this.flush(), RETRY_MS);
+      else this.line.later(RETRY_MS);
       return refused !== null;
     }
   }

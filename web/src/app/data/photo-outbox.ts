@@ -1,4 +1,4 @@
-import { inject, Injectable, signal } from '@angular/core';
+import { DestroyRef, inject, Injectable, signal } from '@angular/core';
 import { routes } from '@iron-patch/contract/wire';
 import type { PhotoRecord } from '@iron-patch/core';
 import { Subject } from 'rxjs';
@@ -45,6 +45,7 @@ export class PhotoOutbox {
   readonly acknowledged = new Subject<PhotoRecord>();
 
   constructor() {
+    inject(DestroyRef).onDestroy(() => this.line.stop());
     this.live.back.subscribe(() => void this.flush());
     void this.recall();
   }
@@ -101,7 +102,7 @@ export class PhotoOutbox {
       if (refused) this.mark(id, refused[0]!.message);
       else {
         this.silent.set(true);
-        setTimeout(() => void this.flush(), RETRY_MS);
+        this.line.later(RETRY_MS);
       }
       return refused !== null;
     }
