@@ -11,4 +11,6 @@ export interface FloorJob {
   readonly stations: readonly StationStanding[];
   readonly next: StationStanding | null;
   readonly hazards: readonly string[];
+  /** It cannot be worked out: neither its stations nor its next move are known. Absent where it can. */
+  readonly trouble?: true;
 }

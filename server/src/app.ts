@@ -100,8 +100,8 @@ export function createApp({ pool, live, log, webDirectory }: AppParts): Express 
   mountShop(app, pool);
   mountInstruments(app, pool);
   mountDrillSets(app, pool);
-  mountHouseRules(app, pool);
-  mountFloor(app, pool);
+  mountHouseRules(app, pool, log);
+  mountFloor(app, pool, log);
   mountJobs(app, pool);
   mountSheets(app, pool);
   mountEditable(app, pool, components);

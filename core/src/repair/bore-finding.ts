@@ -164,7 +164,8 @@ function boreOf(
   const { unit } = sheet.job;
   const cleanUpMm = shaft.shape && truedShaftMm(shaft.shape.smallestMm, unit);
   const truedMm = choice?.truedMm ?? cleanUpMm;
-  const options = truedMm === null ? [] : schoolsFor(shaft, features, choice, shop).map((s) => optionFor(s, shaft, truedMm, runs.kind));
+  const options =
+    !shaft.shape || truedMm === null ? [] : schoolsFor(shaft, features, choice, shop).map((s) => optionFor(s, shaft, truedMm, runs.kind));
   const base = { shaft, runs, options, choice, cleanUpMm, truedMm };
   const none = (problem: string): BoreFinding => ({ ...base, target: null, figures: null, problem });
   if (!shaft.shape) return none('Measure the shaft first.');

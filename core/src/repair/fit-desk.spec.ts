@@ -35,6 +35,18 @@ it('an own target is its clearance, is found again by its id, and can be chosen'
   expect(chosen.options.at(-1)).toMatchObject({ id: 'own:0.0770', name: 'Own target' });
 });
 
+it('a bored size that is chosen outlives the only reading of its hole', () => {
+  const choices = [testChoice(choiceKey.fit('barrel'), { schoolId: 'grease', hole: 'true', truedMm: 40.5 })];
+  const one = testReading({ featureId: 'barrel', stationMm: 5, valueMm: 40.2 });
+  const gone = { ...one, id: 'gone', supersedesId: one.id, withdrawn: true };
+  expect(fitOf({ choices, readings: [one] }).figures!.hole.value).toBeCloseTo(40.5, 9);
+  expect(fitOf({ choices, readings: [one, gone] })).toMatchObject({
+    options: [],
+    figures: null,
+    problem: expect.stringContaining('Measure'),
+  });
+});
+
 it('cracks no iron hub with a pin that has play, but says where the hole is too little known to be sure', () => {
   const sheet = testSheet();
   const components = sheet.components.map((c) => (c.role === 'mate' ? { ...c, materialId: 'iron-grey' } : c));

@@ -182,7 +182,9 @@ function fitOf(hole: FeatureFinding, features: readonly FeatureFinding[], sheet:
   const cleanUpMm = largestMm === null ? null : truedSizeMm(largestMm, unit);
   const truedMm = choice?.truedMm ?? cleanUpMm;
   const options =
-    truedMm === null ? [] : schoolsFor(hole, features, choice, runs.kind, shop).map((s) => optionFor(s, hole, setting, truedMm, runs.kind));
+    !hole.shape || truedMm === null
+      ? []
+      : schoolsFor(hole, features, choice, runs.kind, shop).map((s) => optionFor(s, hole, setting, truedMm, runs.kind));
   const base = { hole, runs, options, choice, setting, cleanUpMm, truedMm, grip: null, gripAtMost: null };
   const none = (problem: string): FitFinding => ({ ...base, target: null, figures: null, problem });
   if (!hole.shape) return none('Measure the hole first.');

@@ -1,6 +1,7 @@
 import { etagOf, houseRuleInput, routes, type HouseRuleInput } from '@iron-patch/contract';
 import { HOUSE_DEFAULT_SCHOOL, movedByShop, type HouseRule, type MovedJob, type Shop } from '@iron-patch/core';
 import type { Express, Request } from 'express';
+import type { Logger } from 'pino';
 import { inTransaction, type Db, type Pool } from '../db';
 import { bodyOf, ifMatch, invalid, notFound, personOf, screenOf } from '../http';
 import { allJobIds } from '../jobs';
@@ -44,13 +45,21 @@ const withRule = (shop: Shop, id: string, rule: HouseRule | null): Shop => {
 };
 
 /** What the change would move, in every job that is not returned. */
-async function preview(db: Db, id: string, rule: HouseRule | null): Promise<MovedJob[]> {
+async function preview(db: Db, id: string, rule: HouseRule | null, log: Logger): Promise<MovedJob[]> {
   const before = await loadShop(db);
   const after = withRule(before, id, rule);
-  return (await loadSheets(db, await allJobIds(db))).flatMap((sheet) => movedByShop(sheet, before, after) ?? []);
+  return (await loadSheets(db, await allJobIds(db))).flatMap((sheet) => {
+    try {
+      return movedByShop(sheet, before, after) ?? [];
+    } catch (err) {
+      // The floor says so of this job; the others are weighed all the same.
+      log.error({ err, jobId: sheet.job.id }, 'job cannot be worked out');
+      return [];
+    }
+  });
 }
 
-export function mountHouseRules(app: Express, pool: Pool): void {
+export function mountHouseRules(app: Express, pool: Pool, log: Logger): void {
   app.put(routes.houseRule(':id'), async (req, res) => {
     const id = ruleIdIn(req);
     const stored = await inTransaction(pool, screenOf(req), async (db) => {
@@ -71,7 +80,7 @@ export function mountHouseRules(app: Express, pool: Pool): void {
     const id = ruleIdIn(req);
     const rule = ruleOf(id, bodyOf(houseRuleInput, req));
     refuseToLoseDefault(id, rule);
-    res.json(await preview(pool, id, rule));
+    res.json(await preview(pool, id, rule, log));
   });
 
   app.get(routes.houseRuleHistory(':id'), async (req, res) => {

@@ -69,3 +69,10 @@ it('has words for nothing yet and for a server that does not answer', async () =
   expect(words(await floor([]))).toContain('No jobs yet.');
   expect(words(await floor(null, true))).toContain('The server does not answer.');
 });
+
+it('puts a job that cannot be worked out on top, and says what to do', async () => {
+  const fixture = await floor([job(1), job(2, { trouble: true, stations: [], next: null })]);
+  expect(numbers(fixture)).toEqual(['2', '1']);
+  expect(words(fixture)).toContain('Cannot be worked out Open it and take back what was done last; tell us.');
+  expect(words(fixture)).not.toContain('Returned');
+});

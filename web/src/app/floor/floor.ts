@@ -15,7 +15,7 @@ const matches = (job: FloorJob, words: readonly string[]): boolean => {
 
 /** Something wrong first, then by promise; jobs that are returned last. */
 const urgency = (job: FloorJob): string =>
-  `${job.next === null ? 2 : job.next.state === 'out' ? 0 : 1}${job.promisedOn ?? '9999'}${job.number}`;
+  `${job.trouble ? 0 : job.next === null ? 2 : job.next.state === 'out' ? 0 : 1}${job.promisedOn ?? '9999'}${job.number}`;
 
 /** Home: the jobs, where each stands, what it waits for and the one next move. */
 @Component({
@@ -41,7 +41,7 @@ const urgency = (job: FloorJob): string =>
     @if (store.jobs(); as jobs) {
       <div class="strips" role="list" aria-label="Jobs">
         @for (job of shown(); track job.id) {
-          <a class="strip" role="listitem" [routerLink]="['/jobs', job.id]" [class.done]="!job.next">
+          <a class="strip" role="listitem" [routerLink]="['/jobs', job.id]" [class.done]="!job.next && !job.trouble">
             <span class="fig number">{{ job.number }}</span>
             <span class="what">
               <b>{{ job.title }}</b>
@@ -58,6 +58,9 @@ const urgency = (job: FloorJob): string =>
               @if (job.next; as n) {
                 <b [class.wrong]="n.state === 'out'">{{ names[n.id] }}</b>
                 <span>{{ n.waitsFor }}</span>
+              } @else if (job.trouble) {
+                <b class="wrong">Cannot be worked out</b>
+                <span>Open it and take back what was done last; tell us.</span>
               } @else {
                 <span class="quiet">Returned</span>
               }
@@ -248,6 +251,7 @@ export class Floor {
   }
 
   protected standing(job: FloorJob): string {
+    if (job.trouble) return 'cannot be worked out';
     const done = job.stations.filter((s) => s.state === 'done').length;
     return job.next ? `${done} of 9 stations done, at ${STATION_NAMES[job.next.id]}` : 'all stations done';
   }

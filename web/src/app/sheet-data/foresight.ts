@@ -35,7 +35,12 @@ export class Foresight {
     const record = this.recordOf(sheet.job.id, typed, personId, valueMm);
     const then: JobSheet = { ...sheet, readings: [...sheet.readings, record] };
     this.spent = false;
-    this.foreseen = { asked: nameOf(typed, personId, valueMm), record, sheet: then, shop, repair: workOut(then, shop) };
+    try {
+      this.foreseen = { asked: nameOf(typed, personId, valueMm), record, sheet: then, shop, repair: workOut(then, shop) };
+    } catch {
+      // It is told when the reading is taken and the job is worked out.
+      this.foreseen = null;
+    }
   }
 
   /** The record of a reading that is taken now: the foreseen one if it is the same and fresh. */

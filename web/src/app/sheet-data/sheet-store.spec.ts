@@ -3,8 +3,9 @@ import { choiceKey } from '@iron-patch/core';
 import { drawnPin, testChoice, testReading, testSheet } from '@iron-patch/core/testing';
 import { FakeServer, problem } from '../../testing/fake-server';
 import { typedReading } from '../../testing/typed-reading';
-import { breathe, openSheet } from '../../testing/open-sheet';
+import { breathe, openSheet, press, show, words } from '../../testing/open-sheet';
 import { Live } from '../data';
+import { Trouble } from '../sheet/trouble';
 import type { SheetStore } from './sheet-store';
 
 let server: FakeServer;
@@ -223,5 +224,33 @@ describe('what a sheet is made of', () => {
     expect(store.sheet()!.proofs).toHaveLength(1);
     await store.addNote({ station: 'return', text: 'Greased.' });
     expect(store.sheet()!.notes.map((n) => n.text)).toEqual(['Greased.']);
+  });
+});
+
+describe('a job that cannot be worked out', () => {
+  beforeEach(async () => {
+    server.sheet = testSheet({ choices: [testChoice(choiceKey.part, { segments: 7 })] });
+    await store.refresh();
+  });
+
+  it('leaves the page standing, with its records and the way back', async () => {
+    expect(store.repair()).toBeNull();
+    expect(store.trouble()).not.toBe('');
+    const fixture = await show(Trouble);
+    expect(words(fixture)).toContain('cannot be worked out');
+    expect(words(fixture)).toContain('Barrel bore');
+    await press(fixture, 'Take back 40.19');
+    await breathe();
+    expect(server.changes()[0]!.body).toMatchObject({ withdrawn: true });
+  });
+
+  it('takes readings as before, and comes back by itself', async () => {
+    store.takeReading(typedReading('40.10'), 40.1);
+    await breathe();
+    expect(server.changes()).toHaveLength(1);
+    server.sheet = { ...server.sheet, choices: [] };
+    await store.refresh();
+    expect(store.trouble()).toBe('');
+    expect(store.repair()).not.toBeNull();
   });
 });

@@ -10,6 +10,7 @@ import {
   type PhotoRecord,
   type Quantity,
   type ReadingRecord,
+  type Repair,
   type TurnedPart,
   choiceKey,
 } from '@iron-patch/core';
@@ -87,13 +88,21 @@ export const SheetStore = signalStore(
         const sheet = store.sheet();
         return sheet && shownSheet(sheet, outbox.items(), store.draftPart());
       }, SAME_SHEET);
-      const repair = computed(() => {
+      const worked = computed((): { readonly repair: Repair | null; readonly trouble: string } => {
         const sheet = shown();
-        return sheet && shop.loaded() ? foresight.repairOf(sheet, shop.shop()) : null;
+        if (!sheet || !shop.loaded()) return { repair: null, trouble: '' };
+        try {
+          return { repair: foresight.repairOf(sheet, shop.shop()), trouble: '' };
+        } catch (e) {
+          return { repair: null, trouble: String(e) };
+        }
       });
+      const repair = computed(() => worked().repair);
       return {
         shown,
         repair,
+        /** Why the job cannot be worked out; empty where it can. */
+        trouble: computed(() => worked().trouble),
         picture: computed(() => {
           const r = repair();
           return r && pictureModel(r, store.pictured());

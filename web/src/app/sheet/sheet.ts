@@ -22,6 +22,7 @@ import { ReadingLine } from '../reading-line/reading-line';
 import { WorkingColumn } from '../working/working-column';
 import { Moved } from './moved';
 import { Rail } from './rail';
+import { Trouble } from './trouble';
 
 /** Which lanes each station shows under the picture; a station without any has no picture either. */
 const LANES: Readonly<Record<StationId, readonly LaneName[]>> = {
@@ -42,7 +43,7 @@ const WORN_STATIONS: readonly StationId[] = ['receive', 'strip', 'measure', 'dec
 /** The job sheet: stations left, picture and lanes in the middle with the station's work below, Working right, reading line at the bottom. */
 @Component({
   selector: 'ip-sheet',
-  imports: [RouterOutlet, RouterLink, DatePipe, Rail, PartPicture, Lanes, WorkingColumn, ReadingLine, Moved],
+  imports: [RouterOutlet, RouterLink, DatePipe, Rail, PartPicture, Lanes, WorkingColumn, ReadingLine, Moved, Trouble],
   providers: [Axis],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
@@ -51,6 +52,8 @@ const WORN_STATIONS: readonly StationId[] = ['receive', 'strip', 'measure', 'dec
         <h1>There is no such job.</h1>
         <p>It may have been asked for by an old link. <a routerLink="/">Go to the floor</a>.</p>
       </section>
+    } @else if (store.trouble()) {
+      <ip-trouble />
     } @else if (store.shown(); as s) {
       <div class="sheet" [class.wide]="station() === 'cut'">
         <ip-rail class="rail no-print" />
