@@ -149,7 +149,8 @@ export const CHOICE_VALUES: Readonly<Record<string, AnyObjectSchema>> = {
 
 /** A choice: what, and why when somebody says so. The value is checked by the kind of its key. */
 export const choiceInput = (key: string): AnyObjectSchema | null => {
-  const value = CHOICE_VALUES[key.split(':')[0]!];
+  const kind = key.split(':')[0]!;
+  const value = Object.hasOwn(CHOICE_VALUES, kind) ? CHOICE_VALUES[kind] : undefined;
   return value ? object({ value: value.required('The choice is missing.'), reason: textOf('Reason', TEXT_LIMITS.text) }) : null;
 };
 export interface ChoiceInput {

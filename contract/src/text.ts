@@ -12,11 +12,8 @@ export const textOf = (label: string, limit: number): StringSchema<string> =>
   string()
     .typeError(`${label} is text.`)
     .defined(`${label} is missing.`)
-    .trim()
-    // Text stays text: yup would turn 5 into "5".
-    .transform((value: unknown, original: unknown) =>
-      typeof original === 'string' || original === null || original === undefined ? value : NaN,
-    )
+    // Text stays text: yup would turn 5 into "5", and its own trim falls over lists.
+    .transform((_: unknown, original: unknown) => (typeof original === 'string' ? original.trim() : original == null ? original : NaN))
     .max(limit, ({ value }) => `${label} is ${String(value).length} characters long; ${limit} at most.`)
     .test('control', `${label} holds characters that cannot be stored.`, (v) => v === undefined || !CONTROL.test(v));
 

@@ -12,7 +12,7 @@ import { mountDocuments } from './documents';
 import { features } from './features';
 import { mountFloor } from './floor';
 import { mountHouseRules } from './house-rules';
-import { errorMiddleware, HttpProblem, mountEditable, notFound, RETRY_AFTER_S, sendProblem } from './http';
+import { errorMiddleware, HttpProblem, mountEditable, notFound, plainBody, RETRY_AFTER_S, sendProblem } from './http';
 import { mountDrillSets } from './drills';
 import { mountInstruments } from './instruments';
 import { mountJobs } from './jobs';
@@ -84,7 +84,7 @@ export function createApp({ pool, live, log, webDirectory }: AppParts): Express 
   );
   app.use(sameSiteOnly);
   mountBundleIn(app, pool);
-  app.use('/api', express.json({ limit: MOST_BODY, strict: true }), (_req, res, next) => {
+  app.use('/api', express.json({ limit: MOST_BODY, strict: true }), plainBody, (_req, res, next) => {
     res.set('Cache-Control', 'no-store');
     next();
   });
@@ -96,6 +96,7 @@ export function createApp({ pool, live, log, webDirectory }: AppParts): Express 
     if (ready) res.json({ ok: true });
     else res.status(503).set('Retry-After', String(RETRY_AFTER_S)).json({ ok: false, waitsFor: 'the database' });
   });
+  app.head(routes.live, (_req, res) => res.end());
   app.get(routes.live, (_req, res) => live.attach(res));
   mountShop(app, pool);
   mountInstruments(app, pool);

@@ -3,7 +3,7 @@ import { bundleOf, type BundlePhoto } from '@iron-patch/core';
 import { checkBundle, MOST_BUNDLE_BYTES, routes } from '@iron-patch/contract';
 import express, { type Express } from 'express';
 import type { Pool } from '../db';
-import { idIn, invalid, personOf, recordOnce } from '../http';
+import { idIn, invalid, personOf, plainBody, recordOnce } from '../http';
 import { pixelsOf } from '../photos';
 import { loadSheet } from '../sheets';
 import { loadShop } from '../shop';
@@ -11,7 +11,7 @@ import { bringIn } from './bring-in';
 
 /** Coming in has a larger limit than other JSON: mounted before the general parser. */
 export function mountBundleIn(app: Express, pool: Pool): void {
-  app.post(routes.bundles, express.json({ limit: MOST_BUNDLE_BYTES, strict: true }), (req, res) =>
+  app.post(routes.bundles, express.json({ limit: MOST_BUNDLE_BYTES, strict: true }), plainBody, (req, res) =>
     recordOnce(pool, req, res, async (db) => {
       const personId = await personOf(db, req);
       const checked = checkBundle(req.body);

@@ -2,7 +2,7 @@ import { PROBLEM_TYPE } from '@iron-patch/contract';
 import type { ErrorRequestHandler, Response } from 'express';
 import type { Logger } from 'pino';
 import { notNow } from '../db';
-import { bug, HttpProblem, invalid, later, tooLarge } from './http-problem';
+import { bug, HttpProblem, later, tooLarge, unreadable } from './http-problem';
 
 /** Seconds after which a screen asks again. */
 export const RETRY_AFTER_S = 1;
@@ -11,8 +11,10 @@ export function sendProblem(res: Response, problem: HttpProblem): void {
   res.status(problem.details.status).type(PROBLEM_TYPE).send(JSON.stringify(problem.details));
 }
 
+/** What Express and its parsers throw: whose fault it is stands in the status. */
 interface BodyParserError {
   readonly type?: string;
+  readonly status?: number;
 }
 
 /** Turns whatever a handler threw into problem details; a bug is logged and told without its insides. */
@@ -21,10 +23,9 @@ export const errorMiddleware =
   (error: unknown, req, res, next) => {
     if (res.headersSent) return next(error);
     if (error instanceof HttpProblem) return sendProblem(res, error);
-    const kind = (error as BodyParserError).type ?? '';
-    if (kind === 'entity.too.large') return sendProblem(res, tooLarge());
-    if (kind.startsWith('entity.') || kind.startsWith('encoding.') || kind.startsWith('charset.') || error instanceof URIError)
-      return sendProblem(res, invalid([{ code: 'json', path: '', message: 'The request could not be read.' }]));
+    const { type, status = 500 } = (error ?? {}) as BodyParserError;
+    if (type === 'entity.too.large') return sendProblem(res, tooLarge());
+    if ((status >= 400 && status < 500) || error instanceof URIError) return sendProblem(res, unreadable());
     const why = notNow(error);
     if (why) {
       log.warn({ err: error, method: req.method, path: req.path }, `database ${why}`);

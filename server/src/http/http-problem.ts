@@ -59,6 +59,10 @@ export const stillInUse = (detail: string): HttpProblem => make('inUse', 409, 'I
 export const heldBack = (title: string, problems: readonly Problem[]): HttpProblem =>
   make('held', 409, title, problems.map((p) => p.message).join(' '), { problems });
 
+export const unreadable = (): HttpProblem =>
+  make('invalid', 400, 'The request could not be read.', 'Send JSON in UTF-8, as a screen of Iron Patch does.', {
+    problems: [{ code: 'json', path: '', message: 'The request could not be read.' }],
+  });
 export const tooLarge = (): HttpProblem => make('tooLarge', 413, 'That is too much at once.', 'Send less than 4 MB.');
 
 const NOT_NOW: Readonly<Record<NotNow, readonly [title: string, detail: string]>> = {

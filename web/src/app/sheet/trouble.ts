@@ -6,7 +6,7 @@ import { liveReadings, type ReadingRecord } from '@iron-patch/core';
 import { ShopStore } from '../data';
 import { SheetStore } from '../sheet-data';
 
-const SHOWN = 12;
+const SHOWN = 6;
 
 /** A job that cannot be worked out: nothing of it is lost, and what was done last can be taken back. */
 @Component({
