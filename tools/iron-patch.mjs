@@ -1,7 +1,8 @@
-import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { buildAll, root } from './build.mjs';
 import { postgres } from './postgres.mjs';
+import { claim, end, handOver, ours } from './own-process.mjs';
 import { openGauge } from './gauge.mjs';
 import { openShop } from './shop.mjs';
 
@@ -11,7 +12,8 @@ const portIn = (name, usual) => {
   return port;
 };
 const directory = process.env.IRON_PATCH_DATA ?? (process.getuid?.() === 0 ? '/var/lib/iron-patch' : join(root, '.run/data'));
-const PID_FILE = join(root, '.run/server.pid');
+/** Who has this data folder open. */
+const OWNER = join(directory, 'server.pid');
 const settings = () => ({ directory, port: portIn('IRON_PATCH_PORT', 8460), dbPort: portIn('IRON_PATCH_DB_PORT', 8461) });
 
 /** Resolves at the first Ctrl-C; further ones do not cut the orderly stop short. */
@@ -21,46 +23,51 @@ const untilStopped = () =>
     process.on('SIGTERM', resolve);
   });
 
-async function demo() {
-  buildAll();
-  const shop = await openShop(settings());
-  let gauge = null;
+/** One at a time: two servers over one data folder, on two ports, would each think it their own. */
+async function holding(work) {
+  if (!claim(OWNER, process.pid))
+    throw new Error(
+      `Iron Patch runs already on the data in ${directory} (process ${ours(OWNER)}). Stop it first: ./iron-patch stop, or Ctrl-C where the demo runs.`,
+    );
   try {
-    const loaded = shop.loadDemo();
-    if (loaded) console.log(`Loaded the demo shop: ${loaded} jobs.`);
-    gauge = await openGauge({ port: portIn('IRON_PATCH_GAUGE_PORT', 8463) });
-    console.log(`Iron Patch runs at ${shop.address}  (Ctrl-C stops it)`);
-    await untilStopped();
-    console.log('\nStopping.');
-  } finally {
-    await gauge?.close();
-    await shop.close();
+    await work();
+  } catch (e) {
+    rmSync(OWNER, { force: true });
+    throw e;
   }
 }
 
-async function start() {
-  buildAll();
-  const shop = await openShop({ ...settings(), detached: true, log: join(root, '.run/server.log') });
-  mkdirSync(join(root, '.run'), { recursive: true });
-  writeFileSync(PID_FILE, String(shop.pid()));
-  shop.leaveRunning();
-  console.log(`Iron Patch runs at ${shop.address}. Stop it with ./iron-patch stop.`);
-  process.exit(0);
-}
+const demo = () =>
+  holding(async () => {
+    buildAll();
+    const shop = await openShop(settings());
+    let gauge = null;
+    try {
+      const loaded = shop.loadDemo();
+      if (loaded) console.log(`Loaded the demo shop: ${loaded} jobs.`);
+      gauge = await openGauge({ port: portIn('IRON_PATCH_GAUGE_PORT', 8463) });
+      console.log(`Iron Patch runs at ${shop.address}  (Ctrl-C stops it)`);
+      await untilStopped();
+      console.log('\nStopping.');
+    } finally {
+      await gauge?.close();
+      await shop.close();
+      rmSync(OWNER, { force: true });
+    }
+  });
+
+const start = () =>
+  holding(async () => {
+    buildAll();
+    const shop = await openShop({ ...settings(), detached: true, log: join(root, '.run/server.log') });
+    handOver(OWNER, shop.pid());
+    shop.leaveRunning();
+    console.log(`Iron Patch runs at ${shop.address}. Stop it with ./iron-patch stop.`);
+    process.exit(0);
+  });
 
 async function stop({ quiet = false } = {}) {
-  let stopped = false;
-  if (existsSync(PID_FILE)) {
-    const pid = Number(readFileSync(PID_FILE, 'utf8'));
-    try {
-      process.kill(pid, 'SIGTERM');
-      stopped = true;
-      for (let i = 0; i < 100 && existsSync(`/proc/${pid}`); i++) await new Promise((r) => setTimeout(r, 50));
-    } catch {
-      // It was gone already.
-    }
-    rmSync(PID_FILE);
-  }
+  let stopped = await end(OWNER);
   const db = postgres(directory, settings().dbPort);
   if (db.running()) {
     db.stop();

@@ -1,5 +1,5 @@
 import { execFileSync, spawnSync } from 'node:child_process';
-import { chownSync, existsSync, mkdirSync, readdirSync, rmSync, statSync } from 'node:fs';
+import { chownSync, existsSync, mkdirSync, readdirSync, readFileSync, readlinkSync, realpathSync, rmSync, statSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { join } from 'node:path';
 
@@ -56,8 +56,15 @@ export const portTaken = (port) =>
 export function postgres(directory, port, { throwAway = false } = {}) {
   const data = join(directory, 'postgres');
   const user = isRoot ? 'postgres' : process.env.USER || execFileSync('id', ['-un'], { encoding: 'utf8' }).trim();
-  const running = () => existsSync(join(data, 'postmaster.pid')) && spawnSync('test', ['-d', `/proc/${pid()}`]).status === 0;
-  const pid = () => Number(execFileSync('head', ['-1', join(data, 'postmaster.pid')], { encoding: 'utf8' }).trim());
+  // After a power cut the number in an old file may be anybody's: it must be a postgres that has this very folder open.
+  const running = () => {
+    try {
+      const pid = Number(readFileSync(join(data, 'postmaster.pid'), 'utf8').split('\n')[0]);
+      return readFileSync(`/proc/${pid}/comm`, 'utf8').startsWith('postgres') && readlinkSync(`/proc/${pid}/cwd`) === realpathSync(data);
+    } catch {
+      return false;
+    }
+  };
   return {
     data,
     url: (database) => `postgresql://${user}@127.0.0.1:${port}/${database}`,

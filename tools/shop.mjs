@@ -18,7 +18,12 @@ export async function openShop({ directory, port, dbPort, throwAway = false, det
   if (!db.running() && (await portTaken(dbPort)))
     throw new Error(`Port ${dbPort} is in use. Choose another for the database with IRON_PATCH_DB_PORT.`);
   db.start();
-  db.createDatabase(DATABASE);
+  try {
+    db.createDatabase(DATABASE);
+  } catch (e) {
+    db.stop();
+    throw e;
+  }
   const address = `http://127.0.0.1:${port}`;
   let server = null;
 
@@ -50,7 +55,14 @@ export async function openShop({ directory, port, dbPort, throwAway = false, det
     throw new Error('The server did not answer within 10 seconds.');
   };
 
-  await startServer();
+  try {
+    await startServer();
+  } catch (e) {
+    // A start that failed leaves nothing running.
+    if (server && server.exitCode === null) server.kill('SIGKILL');
+    db.stop();
+    throw e;
+  }
   return {
     address,
     db,

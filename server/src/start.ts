@@ -3,6 +3,7 @@ import pino, { type Logger } from 'pino';
 import { createApp } from './app';
 import type { Config } from './config';
 import { migrate, openPool } from './db';
+import { forgetOldAnswers } from './http';
 import { LiveHub } from './live';
 import { setUpShop } from './shop';
 
@@ -13,6 +14,8 @@ export interface Running {
 
 /** Loopback only: who may use the shop's computer is settled by who sits at it. */
 const HOST = '127.0.0.1';
+
+const DAY_MS = 86_400_000;
 
 const listening = (server: Server): Promise<void> =>
   new Promise((resolve, reject) => {
@@ -28,11 +31,15 @@ export async function start(config: Config, log: Logger = pino({ level: 'warn' }
   if (config.shopFile) await setUpShop(pool, config.shopFile);
   const live = new LiveHub(config.databaseUrl, log);
   await live.start();
+  const forget = (): void => void forgetOldAnswers(pool).catch((err: unknown) => log.warn({ err }, 'old answers were not forgotten'));
+  forget();
+  const daily = setInterval(forget, DAY_MS).unref();
   const server = createApp({ pool, live, log, webDirectory: config.webDirectory }).listen(config.port, HOST);
   await listening(server);
   return {
     address: `http://${HOST}:${config.port}`,
     async stop() {
+      clearInterval(daily);
       await live.stop();
       await new Promise<void>((resolve) => {
         server.close(() => resolve());

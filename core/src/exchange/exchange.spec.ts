@@ -3,7 +3,7 @@ import type { Hazard } from '../repair';
 import { testChoice, testReading, testSheet, testShop } from '../repair/testing';
 import { bundleOf } from './bundle';
 import { drawingSvg } from './drawing-svg';
-import { readingsToCsv, READINGS_CSV_COLUMNS } from './readings-csv';
+import { asItWas, readingsToCsv, READINGS_CSV_COLUMNS } from './readings-csv';
 import { importReadings } from './readings-import';
 import { upgradeBundle } from './upgrade-bundle';
 
@@ -17,9 +17,17 @@ describe('readings out', () => {
     expect(csv[1]).toBe('Hinge pin,Body,60,0,size,as found,39.67,mm,Outside mic 25 to 50,,39.67000,Tomas Quill,2026-11-20T10:00:00Z');
   });
 
-  it('disarms what a spreadsheet would run', () => {
-    const sheet = testSheet({ readings: [testReading({ featureId: 'body', text: '=1+1', valueMm: 2 })] });
-    expect(readingsToCsv(sheet, testShop)).toContain("'=1+1");
+  it('disarms what a spreadsheet would run, and takes it back as it was', () => {
+    const out = (text: string): string =>
+      readingsToCsv(testSheet({ readings: [testReading({ featureId: 'body', text, valueMm: 2 })] }), testShop)
+        .split('\r\n')[1]!
+        .split(',')[6]!;
+    for (const text of ['=1+1', '+1', '@a', '-1+2', "-2+cmd|'!A0", '-x', '-', '-0.02 over 40mm']) {
+      expect(out(text)).toBe(`'${text}`);
+      expect(asItWas(out(text))).toBe(text);
+    }
+    for (const text of ['-0.02', '-3', '-.5', '40.31', "'quoted"]) expect(asItWas(out(text))).toBe(text);
+    expect(out('-0.02')).toBe('-0.02');
   });
 });
 

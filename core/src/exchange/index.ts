@@ -1,4 +1,4 @@
-export { READINGS_CSV_COLUMNS, READINGS_CSV_NEEDED, readingsToCsv } from './readings-csv';
+export { asItWas, READINGS_CSV_COLUMNS, READINGS_CSV_NEEDED, readingsToCsv } from './readings-csv';
 export { importReadings, MOST_IMPORTED_ROWS, type ImportedReading, type ImportOutcome } from './readings-import';
 export { drawingSvg, type DrawingSheet } from './drawing-svg';
 export { BUNDLE_FORMAT, BUNDLE_VERSION, bundleOf, withFreshIds, type BundlePhoto, type JobBundle } from './bundle';

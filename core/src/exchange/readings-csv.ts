@@ -19,10 +19,16 @@ export const READINGS_CSV_COLUMNS = [
 ] as const;
 export const READINGS_CSV_NEEDED = ['feature', 'station_mm', 'clock_deg', 'reading'] as const;
 
+/** What a spreadsheet would run, wherever it was made; a number below zero is none. */
+const FORMULA = /^[=+@\t\r]|^-(?!\d*\.?\d+$)/;
+
+/** A cell that was disarmed on its way out, as it was. */
+export const asItWas = (text: string): string => (text.startsWith("'") && FORMULA.test(text.slice(1)) ? text.slice(1) : text);
+
 /** Quotes a cell, and disarms one that a spreadsheet would take for a formula. */
 function cell(value: string | number | null): string {
   const text = value === null ? '' : String(value);
-  const safe = /^[=+@\t\r]/.test(text) || /^-[^\d.]/.test(text) ? `'${text}` : text;
+  const safe = FORMULA.test(text) ? `'${text}` : text;
   return /[",\n\r;]/.test(safe) ? `"${safe.replaceAll('"', '""')}"` : safe;
 }
 

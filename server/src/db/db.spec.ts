@@ -1,7 +1,10 @@
 import { copyFile, mkdtemp, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { routes } from '@iron-patch/contract';
+import { forgetOldAnswers } from '../http';
 import { setUpShop } from '../shop';
+import { caller, makeJob, readingBody } from '../testing/caller';
 import { loadHouseRules } from '../house-rules';
 import { openTestDatabase, openTestShop, ROOT, type TestShop } from '../testing/test-database';
 import { migrate } from './migrate';
@@ -52,6 +55,25 @@ it('rolls a transaction back when its work throws', async () => {
   });
   await expect(work).rejects.toThrow('stop');
   expect((await shop.pool.query(`select 1 from customers where name = 'Ghost'`)).rowCount).toBe(0);
+});
+
+it('keeps what is only added to: nothing is changed, deleted or emptied', async () => {
+  const call = caller(shop);
+  const { jobId, bodyId } = await makeJob(call);
+  await call.post(routes.readings(jobId), readingBody(bodyId, '39.9'));
+  await call.post(routes.notes(jobId), { station: 'strip', text: 'Kept.' });
+  for (const table of ['readings', 'notes', 'house_rule_changes'])
+    for (const sql of [`update ${table} set person_id = 'maud'`, `delete from ${table}`, `truncate ${table} cascade`])
+      await expect(shop.pool.query(sql)).rejects.toThrow('only added to');
+  for (const table of ['choices', 'releases', 'proofs', 'instrument_checks'])
+    await expect(shop.pool.query(`truncate ${table}`)).rejects.toThrow('only added to');
+});
+
+it('forgets answers to requests of long ago, and no others', async () => {
+  const old = `insert into idempotency_keys (key, route, request_hash, created_at) values ('old', '/x', 'h', now() - interval '91 days'), ('young', '/x', 'h', now())`;
+  await shop.pool.query(old);
+  expect(await forgetOldAnswers(shop.pool)).toBe(1);
+  expect((await shop.pool.query(`select key from idempotency_keys where key in ('old', 'young')`)).rows).toEqual([{ key: 'young' }]);
 });
 
 it('sets a shop up once', async () => {

@@ -75,8 +75,8 @@ describe.each(['cut', 'freeze'] as const)('the wire to the database: %s', (fault
     ]);
     expect(performance.now() - from).toBeLessThan(ANSWER_MS);
     for (const a of answers) expect([a.status, a.headers['retry-after']]).toEqual([503, '1']);
-    expect(answers[0]!.body.title).toBe('The database does not answer.');
-    expect(answers[2]!.body).toEqual({ ok: false, waitsFor: 'the database' });
+    expect(answers[0].body.title).toBe('The database does not answer.');
+    expect(answers[2].body).toEqual({ ok: false, waitsFor: 'the database' });
     wire.mend();
     expect(await healed()).toBeLessThan(HEALED_MS);
     expect((await call.post(routes.readings(jobId), readingBody(bodyId, '39.9'))).status).toBe(201);

@@ -14,9 +14,8 @@ export const drillSetById = async (db: Db, id: string): Promise<DrillSet | null>
 
 /** Writes a set: a new one at version 0, else the one that is still at `version`. */
 export async function saveDrillSet(db: Db, id: string, version: number, input: DrillSetInput): Promise<DrillSet> {
-  const before = await drillSetById(db, id);
   const columns = [input.kind, input.fromMm, input.toMm, input.stepMm, input.removed];
   const stored = version === 0 ? await db.query(q.insert, [id, ...columns]) : await db.query(q.update, [id, version, ...columns]);
-  if (stored.rowCount === 0) throw changedByAnother(before);
+  if (stored.rowCount === 0) throw changedByAnother(await drillSetById(db, id));
   return (await drillSetById(db, id))!;
 }

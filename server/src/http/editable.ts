@@ -52,9 +52,10 @@ export function mountEditable<S extends AnyObjectSchema, R extends { readonly ve
     const stored = await inTransaction(pool, screenOf(req), async (db) => {
       await personOf(db, req);
       const version = ifMatch(req);
-      const before = await present(db, id);
+      await present(db, id);
       const after = await e.update(db, id, version, bodyOf(e.schema, req));
-      if (!after) throw changedByAnother(before);
+      // Asked anew: somebody may have changed it since it was looked at.
+      if (!after) throw changedByAnother(await e.byId(db, id));
       return after;
     });
     res.set('ETag', etagOf(stored.version)).json(stored);
@@ -65,8 +66,8 @@ export function mountEditable<S extends AnyObjectSchema, R extends { readonly ve
     await inTransaction(pool, screenOf(req), async (db) => {
       await personOf(db, req);
       const version = ifMatch(req);
-      const before = await present(db, id);
-      if (!(await e.remove(db, id, version))) throw changedByAnother(before);
+      await present(db, id);
+      if (!(await e.remove(db, id, version))) throw changedByAnother(await e.byId(db, id));
     });
     res.status(204).end();
   });

@@ -174,7 +174,7 @@ class Sender {
       ]);
     const made = this.pick(
       Object.values(routes).map(
-        (r) => (): string => (typeof r === 'string' ? r : (r as (...ids: string[]) => string)(safe(id()), safe(key()))),
+        (r) => (): string => (typeof r === 'string' ? r : (r)(safe(id()), safe(key()))),
       ),
     )();
     return this.chance(0.1) ? `${made}?${safe(this.pick(NASTY))}=${safe(this.pick(NASTY))}` : made;
@@ -186,7 +186,7 @@ class Sender {
     const reading = { ...readingBody(bodyId, this.pick(['39.9', '39.85', '1 1/2', '3 thou'])), stationMm: this.pick([5, 20, 60]) };
     const [method, path, body] = this.pick<readonly [string, string, Record<string, unknown> | null]>([
       ['POST', routes.jobs, { ...jobBody() }],
-      ['POST', routes.readings(jobId), reading as unknown as Record<string, unknown>],
+      ['POST', routes.readings(jobId), reading],
       ['POST', routes.notes(jobId), { station: 'strip', text: 'x' }],
       ['PUT', routes.choice(jobId, choiceKey.fit(bodyId)), { value: { schoolId: 'grease', hole: 'keep', truedMm: null }, reason: '' }],
       ['PUT', routes.choice(jobId, choiceKey.nominal(bodyId)), { value: { sizeMm: 40, name: '40 mm' }, reason: '' }],

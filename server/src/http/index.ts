@@ -1,6 +1,6 @@
 export * from './http-problem';
 export { errorMiddleware, RETRY_AFTER_S, sendProblem } from './error-middleware';
-export { recordOnce, type Answer } from './record-once';
+export { forgetOldAnswers, recordOnce, type Answer } from './record-once';
 export { personOf, screenOf } from './person';
 export { faultIn, plainBody } from './plain-body';
 export { bodyOf, idIn, ifMatch } from './input';

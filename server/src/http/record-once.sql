@@ -6,3 +6,6 @@ update idempotency_keys set status = $2, body = $3 where key = $1
 
 -- :name replay
 select route, request_hash, status, body from idempotency_keys where key = $1
+
+-- :name forget
+delete from idempotency_keys where created_at < now() - interval '90 days'

@@ -6,7 +6,7 @@ import { keyNeeded, keyUsedForAnother } from './http-problem';
 import { screenOf } from './person';
 import sql from './record-once.sql';
 
-const q = statements(sql, ['claim', 'answer', 'replay']);
+const q = statements(sql, ['claim', 'answer', 'replay', 'forget']);
 const LONGEST_KEY = 100;
 
 export interface Answer {
@@ -20,6 +20,9 @@ interface StoredAnswer {
   readonly status: number;
   readonly body: unknown;
 }
+
+/** Forgets the answers that nobody asks for again: a screen sends what it keeps as soon as it is opened. Tells how many. */
+export const forgetOldAnswers = async (pool: Pool): Promise<number> => (await pool.query(q.forget)).rowCount ?? 0;
 
 /**
  * Does a POST once however often it is sent: the answer is stored with the record in one transaction and told again to a

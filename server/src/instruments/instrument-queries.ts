@@ -32,10 +32,9 @@ export const instrumentById = async (db: Db, id: string): Promise<InstrumentReco
 export async function saveInstrument(db: Db, id: string, version: number, input: InstrumentInput): Promise<InstrumentRecord> {
   if ((await db.query(q.sameName, [input.name, id])).rowCount)
     throw invalid([{ code: 'taken', path: 'name', message: 'Another instrument of the crib is called that.' }]);
-  const before = await instrumentById(db, id);
   const stored =
     version === 0 ? await db.query(q.insert, [id, ...columns(input)]) : await db.query(q.update, [id, version, ...columns(input)]);
-  if (stored.rowCount === 0) throw changedByAnother(before);
+  if (stored.rowCount === 0) throw changedByAnother(await instrumentById(db, id));
   return (await instrumentById(db, id))!;
 }
 

@@ -1,5 +1,5 @@
 import { CsvError, parse } from 'csv-parse/sync';
-import { bad, good, type Outcome } from '@iron-patch/core';
+import { asItWas, bad, good, type Outcome } from '@iron-patch/core';
 
 export type CsvRow = Readonly<Record<string, string>>;
 
@@ -15,6 +15,7 @@ export function readCsv(text: string): Outcome<CsvRow[]> {
     const rows: CsvRow[] = parse(text, {
       columns: (header: string[]) => header.map((h) => h.trim().toLowerCase()),
       delimiter: delimiterOf(text),
+      cast: (value: string) => asItWas(value),
       bom: true,
       trim: true,
       skip_empty_lines: true,
