@@ -31,9 +31,6 @@ export function claim(file, pid) {
   }
 }
 
-/** Writes down another process as the one that holds it from now on. */
-export const handOver = (file, pid) => writeFileSync(file, named(pid));
-
 /** The process of a file, where it is still the one that was written down; else null. */
 export function ours(file) {
   if (!existsSync(file)) return null;
@@ -47,7 +44,7 @@ export function ours(file) {
 }
 
 /** Ends our process, first with a request and then for good; false when it was not running. */
-export async function end(file, patienceMs = 6000) {
+export async function end(file, patienceMs = 20_000) {
   const pid = ours(file);
   if (pid !== null) {
     process.kill(pid, 'SIGTERM');

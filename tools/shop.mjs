@@ -1,18 +1,30 @@
 import { execFileSync, spawn } from 'node:child_process';
 import { once } from 'node:events';
-import { closeSync, mkdirSync, openSync } from 'node:fs';
-import { join } from 'node:path';
+import { closeSync, existsSync, mkdirSync, openSync, readFileSync, renameSync, statSync } from 'node:fs';
+import { dirname, join } from 'node:path';
 import { root } from './build.mjs';
 import { portTaken, postgres } from './postgres.mjs';
 
 const DATABASE = 'iron_patch';
+/** A log that has grown beyond this is put aside, one old one kept, bytes. */
+const MOST_LOG = 5_000_000;
+
+/** Opens a log to add to. */
+export function openLog(file) {
+  mkdirSync(dirname(file), { recursive: true });
+  if (existsSync(file) && statSync(file).size > MOST_LOG) renameSync(file, `${file}.1`);
+  return openSync(file, 'a');
+}
+
+/** The last thing that a log says. */
+export const lastLine = (file) => (existsSync(file) ? readFileSync(file, 'utf8').trimEnd().split('\n').at(-1) : '');
 
 /**
  * A running shop: its own PostgreSQL and the server over it.
  *
  * @param options.directory where the database lives; options.log a file for the server's words, or null to drop them
  */
-export async function openShop({ directory, port, dbPort, throwAway = false, detached = false, log = null }) {
+export async function openShop({ directory, port, dbPort, throwAway = false, log = null }) {
   if (await portTaken(port)) throw new Error(`Port ${port} is in use. Stop what runs there, or choose another with IRON_PATCH_PORT.`);
   const db = postgres(directory, dbPort, { throwAway });
   if (!db.running() && (await portTaken(dbPort)))
@@ -28,11 +40,9 @@ export async function openShop({ directory, port, dbPort, throwAway = false, det
   let server = null;
 
   const startServer = async () => {
-    if (log) mkdirSync(join(root, '.run'), { recursive: true });
-    const out = log ? openSync(log, 'a') : 'pipe';
+    const out = log ? openLog(log) : 'pipe';
     server = spawn(process.execPath, ['--enable-source-maps', join(root, 'server/dist/main.mjs')], {
       cwd: root,
-      detached,
       stdio: ['ignore', out, out],
       env: {
         ...process.env,
@@ -48,11 +58,12 @@ export async function openShop({ directory, port, dbPort, throwAway = false, det
     server.stdout?.on('data', (d) => (said += d));
     server.stderr?.on('data', (d) => (said += d));
     for (let i = 0; i < 200; i++) {
-      if (server.exitCode !== null) throw new Error(`The server did not start: ${said.trim().split('\n').at(-1) || `see ${log}`}`);
+      if (server.exitCode !== null)
+        throw new Error(`The server did not start: ${(log ? lastLine(log) : said.trim().split('\n').at(-1)) || 'it did not say why'}`);
       if ((await fetch(`${address}/api/health`).catch(() => null))?.ok) return;
       await new Promise((r) => setTimeout(r, 50));
     }
-    throw new Error('The server did not answer within 10 seconds.');
+    throw new Error(`The server did not answer within 10 seconds${log ? `: see ${log}` : ''}.`);
   };
 
   try {
@@ -81,7 +92,7 @@ export async function openShop({ directory, port, dbPort, throwAway = false, det
           encoding: 'utf8',
         }),
       ),
-    leaveRunning: () => server.unref(),
+    serverUp: () => server.exitCode === null && server.signalCode === null,
     async close() {
       if (server.exitCode === null && server.signalCode === null) {
         const gone = once(server, 'exit');

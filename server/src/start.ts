@@ -16,6 +16,8 @@ export interface Running {
 const HOST = '127.0.0.1';
 
 const DAY_MS = 86_400_000;
+/** What is being answered while the server is asked to stop may be answered. */
+const LAST_ANSWERS_MS = 1500;
 
 const listening = (server: Server): Promise<void> =>
   new Promise((resolve, reject) => {
@@ -44,6 +46,8 @@ export async function start(config: Config, log: Logger = pino({ level: 'warn' }
       await new Promise<void>((resolve) => {
         server.close(() => resolve());
         server.closeIdleConnections();
+        // A browser keeps a connection open that it may use again: it has had its time.
+        setTimeout(() => server.closeAllConnections(), LAST_ANSWERS_MS).unref();
       });
       await pool.end();
     },

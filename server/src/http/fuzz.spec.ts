@@ -172,11 +172,7 @@ class Sender {
         '__proto__:y',
         'toString',
       ]);
-    const made = this.pick(
-      Object.values(routes).map(
-        (r) => (): string => (typeof r === 'string' ? r : (r)(safe(id()), safe(key()))),
-      ),
-    )();
+    const made = this.pick(Object.values(routes).map((r) => (): string => (typeof r === 'string' ? r : r(safe(id()), safe(key())))))();
     return this.chance(0.1) ? `${made}?${safe(this.pick(NASTY))}=${safe(this.pick(NASTY))}` : made;
   }
 
