@@ -1,15 +1,12 @@
 import { choiceInput, etagOf, routes, type ChoiceInput } from '@iron-patch/contract';
-import type { Express, Request } from 'express';
+import type { Express } from 'express';
 import { inTransaction, type Pool } from '../db';
-import { bodyOf, idIn, ifMatch, notFound, personOf, screenOf } from '../http';
+import { bodyOf, idIn, notFound, personOf, screenOf, versionBefore } from '../http';
 import { jobById } from '../jobs';
 import { addChoice, choiceHistory } from './choice-queries';
 import { guardChoice } from './guard';
 
 const LONGEST_KEY = 200;
-
-/** The first of its key is made with If-None-Match: *, a later one with If-Match. */
-const versionBefore = (req: Request): number => (req.get('If-None-Match') === '*' ? 0 : ifMatch(req));
 
 export function mountChoices(app: Express, pool: Pool): void {
   app.put(routes.choice(':id', ':key'), async (req, res) => {

@@ -3,7 +3,7 @@ import { HOUSE_DEFAULT_SCHOOL, movedByShop, type HouseRule, type MovedJob, type 
 import type { Express, Request } from 'express';
 import type { Logger } from 'pino';
 import { inTransaction, type Db, type Pool } from '../db';
-import { bodyOf, ifMatch, invalid, notFound, personOf, screenOf } from '../http';
+import { bodyOf, invalid, notFound, personOf, screenOf, versionBefore } from '../http';
 import { allJobIds } from '../jobs';
 import { loadSheets } from '../sheets';
 import { loadShop } from '../shop';
@@ -16,8 +16,6 @@ function ruleIdIn(req: Request): string {
   if (!RULE_ID.test(id)) throw notFound('house rule');
   return id;
 }
-
-const versionBefore = (req: Request): number => (req.get('If-None-Match') === '*' ? 0 : ifMatch(req));
 
 /** The rule that the input asks for; null when it is to be withdrawn. */
 function ruleOf(id: string, input: HouseRuleInput): HouseRule | null {

@@ -17,6 +17,9 @@ export function ifMatch(req: Request): number {
   return version;
 }
 
+/** The version before this one: the first of its key or id is made with If-None-Match: *, a later one with If-Match. */
+export const versionBefore = (req: Request): number => (req.get('If-None-Match') === '*' ? 0 : ifMatch(req));
+
 const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
 
 /** An id in the path; what is no id at all is simply not found. */

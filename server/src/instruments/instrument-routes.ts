@@ -2,7 +2,7 @@ import { formatWithUnit, parseLength } from '@iron-patch/core';
 import { etagOf, instrumentCheckInput, instrumentInput, MOST_BIAS_MM, routes } from '@iron-patch/contract';
 import type { Express, Request } from 'express';
 import { inTransaction, type Pool } from '../db';
-import { bodyOf, ifMatch, invalid, notFound, personOf, recordOnce, screenOf } from '../http';
+import { bodyOf, invalid, notFound, personOf, recordOnce, screenOf, versionBefore } from '../http';
 import { addCheck, instrumentById, saveInstrument } from './instrument-queries';
 
 const ID = /^[a-z0-9][a-z0-9-]{0,59}$/;
@@ -18,7 +18,7 @@ export function mountInstruments(app: Express, pool: Pool): void {
     const id = instrumentId(req);
     const stored = await inTransaction(pool, screenOf(req), async (db) => {
       await personOf(db, req);
-      const version = req.get('If-None-Match') === '*' ? 0 : ifMatch(req);
+      const version = versionBefore(req);
       if (version > 0 && !(await instrumentById(db, id))) throw notFound('instrument');
       return saveInstrument(db, id, version, bodyOf(instrumentInput, req));
     });
