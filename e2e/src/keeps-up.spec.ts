@@ -1,9 +1,10 @@
 import { execFileSync, spawn, type ChildProcess } from 'node:child_process';
 import { once } from 'node:events';
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
-import { createServer, type AddressInfo } from 'node:net';
+import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
+import { freePort } from './support/free-port';
 
 /** What `start` leaves running: it looks after its server and its database, and owns its data folder alone. */
 const ROOT = resolve(__dirname, '../..');
@@ -13,13 +14,6 @@ let address: string;
 let keeper: ChildProcess;
 let said = '';
 
-async function freePort(): Promise<string> {
-  const server = createServer().listen(0, '127.0.0.1');
-  await once(server, 'listening');
-  const { port } = server.address() as AddressInfo;
-  server.close();
-  return String(port);
-}
 const command = (name: string, more: Record<string, string> = {}): ChildProcess =>
   spawn(process.execPath, ['tools/iron-patch.mjs', name], { cwd: ROOT, env: { ...process.env, IRON_PATCH_DATA: data, ...ports, ...more } });
 const healthy = async (): Promise<boolean> => (await fetch(`${address}/api/health`).catch(() => null))?.ok ?? false;
@@ -37,7 +31,7 @@ const numberIn = (file: string): number => Number(readFileSync(join(data, file),
 const serverPid = (): number => Number(execFileSync('pgrep', ['-P', String(keeper.pid), '-f', 'main.mjs'], { encoding: 'utf8' }).trim());
 
 beforeAll(async () => {
-  ports = { IRON_PATCH_PORT: await freePort(), IRON_PATCH_DB_PORT: await freePort() };
+  ports = { IRON_PATCH_PORT: String(await freePort()), IRON_PATCH_DB_PORT: String(await freePort()) };
   address = `http://127.0.0.1:${ports.IRON_PATCH_PORT}`;
   // Left over from before a power cut: the number is somebody else's now, or the file was half written.
   writeFileSync(join(data, 'server.pid'), JSON.stringify({ pid: process.pid, startedAt: 1 }));
@@ -73,7 +67,7 @@ it('starts a killed database again, while the server lives', async () => {
 });
 
 it('refuses a second one on the same data, on whatever ports', async () => {
-  const second = command('keep', { IRON_PATCH_PORT: await freePort(), IRON_PATCH_DB_PORT: await freePort() });
+  const second = command('keep', { IRON_PATCH_PORT: String(await freePort()), IRON_PATCH_DB_PORT: String(await freePort()) });
   let told = '';
   second.stderr!.on('data', (d) => (told += d));
   const [status] = (await once(second, 'exit')) as [number];

@@ -1,9 +1,9 @@
 import { execFileSync, spawn, type ChildProcess } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
 import { once } from 'node:events';
-import { createServer, type AddressInfo } from 'node:net';
 import { resolve } from 'node:path';
 import pg from 'pg';
+import { freePort } from './free-port';
 
 const ROOT = resolve(__dirname, '../../..');
 
@@ -16,14 +16,6 @@ export interface TestShop {
   start(): Promise<void>;
   query<T>(sql: string): Promise<T[]>;
   close(): Promise<void>;
-}
-
-async function freePort(): Promise<number> {
-  const server = createServer().listen(0, '127.0.0.1');
-  await once(server, 'listening');
-  const { port } = server.address() as AddressInfo;
-  server.close();
-  return port;
 }
 
 async function run<T>(url: string, sql: string): Promise<T[]> {

@@ -154,6 +154,13 @@ it('gives way to a lock that another holds, within five seconds', async () => {
   }
 });
 
+it('hears a connection that ends twice, whoever has it', async () => {
+  const client = await pool.connect();
+  expect(() => client.emit('error', new Error('terminating connection'))).not.toThrow();
+  expect(() => client.emit('error', new Error('Connection terminated unexpectedly'))).not.toThrow();
+  client.release(true);
+});
+
 it('throws a connection away that broke while it was out, and gives one back that only heard no', async () => {
   await expect(
     inTransaction(pool, '', async (db) => {

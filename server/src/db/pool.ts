@@ -15,8 +15,13 @@ const WAITS = { connectionTimeoutMillis: 1500, lock_timeout: 2000, statement_tim
 /** A transaction that its process forgot is ended by the database. */
 const FORGOTTEN_MS = 15_000;
 
-export const openPool = (connectionString: string): Pool =>
-  new pg.Pool({ connectionString, max: 10, keepAlive: true, idle_in_transaction_session_timeout: FORGOTTEN_MS, ...WAITS });
+export function openPool(connectionString: string): Pool {
+  const pool = new pg.Pool({ connectionString, max: 10, keepAlive: true, idle_in_transaction_session_timeout: FORGOTTEN_MS, ...WAITS });
+  // A connection that is ended tells so twice: by PostgreSQL's last word and by its closing. Whoever has it then has heard the first; the
+  // second, without anybody to hear it, would end the process.
+  pool.on('connect', (client) => client.on('error', () => undefined));
+  return pool;
+}
 
 /**
  * Runs a transaction; rolled back when the work throws. The screen's id goes out with what it tells. A connection that broke, or whose

@@ -94,5 +94,5 @@ it('answers that it is well, and wears its security headers', async () => {
 it('refuses a body that is far too large', async () => {
   const { jobId } = await makeJob(call);
   const res = await call.post(routes.readingsFile(jobId), { csv: 'x'.repeat(5_000_000) });
-  expect([res.status, res.body.type]).toEqual([413, '/problems/too-large']);
+  expect([res.status, res.body.type, res.body.detail]).toEqual([413, '/problems/too-large', 'Send no more than 4 MB.']);
 });

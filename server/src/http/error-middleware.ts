@@ -15,6 +15,8 @@ export function sendProblem(res: Response, problem: HttpProblem): void {
 interface BodyParserError {
   readonly type?: string;
   readonly status?: number;
+  /** Of a body that is too large: the most that is taken there, bytes. */
+  readonly limit?: number;
 }
 
 /** Turns whatever a handler threw into problem details; a bug is logged and told without its insides. */
@@ -23,8 +25,8 @@ export const errorMiddleware =
   (error: unknown, req, res, next) => {
     if (res.headersSent) return next(error);
     if (error instanceof HttpProblem) return sendProblem(res, error);
-    const { type, status = 500 } = (error ?? {}) as BodyParserError;
-    if (type === 'entity.too.large') return sendProblem(res, tooLarge());
+    const { type, status = 500, limit = 0 } = (error ?? {}) as BodyParserError;
+    if (type === 'entity.too.large') return sendProblem(res, tooLarge(limit));
     if ((status >= 400 && status < 500) || error instanceof URIError) return sendProblem(res, unreadable());
     const why = notNow(error);
     if (why) {

@@ -63,7 +63,9 @@ export const unreadable = (): HttpProblem =>
   make('invalid', 400, 'The request could not be read.', 'Send JSON in UTF-8, as a screen of Iron Patch does.', {
     problems: [{ code: 'json', path: '', message: 'The request could not be read.' }],
   });
-export const tooLarge = (): HttpProblem => make('tooLarge', 413, 'That is too much at once.', 'Send less than 4 MB.');
+/** @param mostBytes what may be sent at once there */
+export const tooLarge = (mostBytes: number): HttpProblem =>
+  make('tooLarge', 413, 'That is too much at once.', `Send no more than ${Math.floor(mostBytes / 2 ** 20)} MB.`);
 
 const NOT_NOW: Readonly<Record<NotNow, readonly [title: string, detail: string]>> = {
   away: ['The database does not answer.', 'It is started again by itself. Send the same again in a moment.'],
@@ -78,5 +80,5 @@ export const bug = (): HttpProblem =>
     'bug',
     500,
     'Something broke on our side.',
-    'Nothing was stored. Try again; if it stays, restart with ./iron-patch start and look in its log.',
+    'Nothing was stored. Try again; if it stays, tell whoever looks after Iron Patch here: its log says why.',
   );

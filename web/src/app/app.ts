@@ -14,7 +14,9 @@ import { SumsPanel } from './sums/sums-panel';
     <ip-top-strip />
     <main id="place" tabindex="-1">
       @if (failed()) {
-        <p class="said bad wide" role="alert">The server does not answer. Start it with ./iron-patch demo; this page goes on by itself.</p>
+        <p class="said bad wide" role="alert">
+          The server does not answer. This page opens by itself when it is back; what was typed before is kept.
+        </p>
       } @else if (shop.loaded()) {
         <router-outlet />
       }
