@@ -8,6 +8,7 @@ export { choiceInput, CHOICE_VALUES, type ChoiceInput } from './choice';
 export { proofInput, type ProofInput } from './proof';
 export { houseRuleInput, HOUSE_GRADES, type HouseRuleInput } from './house-rule';
 export { drillSetInput, type DrillSetInput } from './drill-set';
+export { shopCardInput } from './shop-card';
 export { instrumentCheckInput, instrumentInput, MOST_BIAS_MM, type InstrumentCheckInput, type InstrumentInput } from './instrument';
 export { MOST_PHOTO_BYTES, PHOTO_SIZES, PHOTO_TYPES, photoInput, type PhotoInput, type PhotoSize } from './photo';
 export { checkBundle, MOST_BUNDLE_BYTES } from './bundle';

@@ -1,4 +1,4 @@
-import { copyFile, mkdtemp, writeFile } from 'node:fs/promises';
+import { copyFile, mkdtemp, readFile, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { routes } from '@iron-patch/contract';
@@ -79,6 +79,33 @@ it('forgets answers to requests of long ago, and no others', async () => {
 it('sets a shop up once', async () => {
   expect(await setUpShop(shop.pool, `${ROOT}/demo/data/shop.json`)).toBe(false);
   expect((await shop.pool.query('select 1 from people')).rowCount).toBe(3);
+});
+
+it('refuses a shop file with all that is wrong in it, and stores nothing of it', async () => {
+  const empty = await openTestDatabase();
+  try {
+    await migrate(empty.pool, `${ROOT}/server/migrations`);
+    const dir = await mkdtemp(join(tmpdir(), 'shop-'));
+    const file = async (name: string, text: string): Promise<string> => {
+      await writeFile(join(dir, name), text);
+      return join(dir, name);
+    };
+    const card = JSON.parse(await readFile(`${ROOT}/demo/data/shop.json`, 'utf8')) as Record<string, Record<string, unknown>[]>;
+    card['instruments']![0]!['kind'] = 'laser';
+    card['people']![1]!['name'] = '';
+    card['lathes']![0]!['gearsRpm'] = [];
+    delete card['rack'];
+    const wrong = setUpShop(empty.pool, await file('wrong.json', JSON.stringify(card)));
+    await expect(wrong).rejects.toThrow(
+      /people\.1\.name: .*instruments\.0\.kind: Choose a kind of instrument.*lathes\.0\.gearsRpm: .*rack: Rack: a list\./,
+    );
+    await expect(setUpShop(empty.pool, await file('half.json', '{"people": ['))).rejects.toThrow('is no JSON');
+    await expect(setUpShop(empty.pool, join(dir, 'none.json'))).rejects.toThrow('Name another with IRON_PATCH_SHOP');
+    expect((await empty.pool.query('select 1 from people')).rowCount).toBe(0);
+    expect(await setUpShop(empty.pool, `${ROOT}/demo/data/shop.json`)).toBe(true);
+  } finally {
+    await empty.close();
+  }
 });
 
 it('splits SQL by name and misses none', () => {

@@ -1,6 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import { STARTING_HOUSE_RULES, type DrillSet, type HouseRule, type InstrumentRecord, type Shop } from '@iron-patch/core';
 import { saveDrillSet } from '../drills';
+import { check, shopCardInput } from '@iron-patch/contract';
 import { inTransaction, statements, type Db, type Pool } from '../db';
 import { changeHouseRule } from '../house-rules/house-rule-queries';
 import sql from './first-shop.sql';
@@ -43,15 +44,36 @@ async function storeShop(db: Db, card: ShopCard): Promise<void> {
   for (const b of card.rack) await db.query(q.bar, [b.id, b.materialId, b.diameterMm, b.lengthMm, b.place]);
 }
 
+const MOST_TOLD = 12;
+
+/** A shop's card out of its file; refuses one that is not right, with everything that is wrong in it. */
+async function readCard(file: string): Promise<ShopCard> {
+  const text = await readFile(file, 'utf8').catch((e: Error) => {
+    throw new Error(`The shop's file ${file} cannot be read: ${e.message}. Name another with IRON_PATCH_SHOP.`);
+  });
+  let card: unknown;
+  try {
+    card = JSON.parse(text);
+  } catch (e) {
+    throw new Error(`The shop's file ${file} is no JSON: ${(e as Error).message}.`, { cause: e });
+  }
+  const checked = check(shopCardInput, card);
+  if (checked.ok) return card as ShopCard;
+  const told = checked.problems.slice(0, MOST_TOLD).map((p) => `${p.path}: ${p.message}`);
+  const more = checked.problems.length - told.length;
+  throw new Error(`The shop's file ${file} is not right. ${told.join(' ')}${more > 0 ? ` And ${more} more.` : ''}`);
+}
+
 /**
  * Sets the shop up from its card the first time. A shop that has people is left alone.
  *
  * @returns true when it was set up now
+ * @throws Error with all that is wrong in the card; nothing is stored then
  */
 export async function setUpShop(pool: Pool, cardFile: string): Promise<boolean> {
   const { rows } = await pool.query<{ empty: boolean }>(q.empty);
   if (!rows[0]!.empty) return false;
-  const card = JSON.parse(await readFile(cardFile, 'utf8')) as ShopCard;
+  const card = await readCard(cardFile);
   await inTransaction(pool, '', (db) => storeShop(db, card));
   return true;
 }
