@@ -15,7 +15,7 @@ import { SumsPanel } from './sums/sums-panel';
     <main id="place" tabindex="-1">
       @if (failed()) {
         <p class="said bad wide" role="alert">
-          The server does not answer. This page opens by itself when it is back; what was typed before is kept.
+          The server does not answer. This page opens by itself when it is back; readings and pictures taken before are kept.
         </p>
       } @else if (shop.loaded()) {
         <router-outlet />
