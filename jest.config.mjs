@@ -20,9 +20,11 @@ const plain = (name, extra = {}) => ({
   transformIgnorePatterns: ['/node_modules/'],
   ...extra,
 });
+/** Looked up through the sandbox each of these costs a call: sums by the million take seven times as long. */
+const SUMS = ['Math', 'Number', 'Array', 'Map', 'Set', 'Object'];
 export default {
   projects: [
-    plain('core'),
+    plain('core', { sandboxInjectedGlobals: SUMS }),
     plain('contract'),
     plain('demo'),
     plain('gauge'),

@@ -47,19 +47,19 @@ function inchCandidates(lowMm: number, highMm: number): Candidate[] {
   return [...fractions, ...decimals];
 }
 
+function metricWeight(sizeMm: number): number {
+  const { whole, five, preferred, half, preferredHalf } = METRIC_WEIGHTS;
+  if (!Number.isInteger(sizeMm)) return isPreferred(sizeMm) ? preferredHalf : half;
+  if (isPreferred(sizeMm)) return preferred;
+  return sizeMm % 5 === 0 ? five : whole;
+}
+
 function metricCandidates(lowMm: number, highMm: number): Candidate[] {
   const from = Math.max(Math.ceil(lowMm * 2), 2);
   const to = Math.floor(highMm * 2);
   return Array.from({ length: Math.max(to - from + 1, 0) }, (_, i) => {
     const sizeMm = (from + i) / 2;
-    const weight = !Number.isInteger(sizeMm)
-      ? METRIC_WEIGHTS.half
-      : isPreferred(sizeMm)
-        ? METRIC_WEIGHTS.preferred
-        : sizeMm % 5 === 0
-          ? METRIC_WEIGHTS.five
-          : METRIC_WEIGHTS.whole;
-    return { sizeMm, unit: 'mm' as const, name: `${sizeMm} mm`, weight, also: [] };
+    return { sizeMm, unit: 'mm' as const, name: `${sizeMm} mm`, weight: metricWeight(sizeMm), also: [] };
   });
 }
 

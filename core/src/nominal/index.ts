@@ -1,5 +1,5 @@
 export { candidatesBetween, type Candidate } from './candidates';
-export { INCH_PRIOR, WITNESS_TIMES, type Use } from './judgement.data';
+export { INCH_PRIOR, UNEVEN_WEAR, WITNESS_TIMES, type Use } from './judgement.data';
 export { wearDensity, type NominalEvidence } from './likelihood';
 export { recoverMachine, type MachineBelief, type MachineFeature } from './machine';
 export type { UnitWitness } from './machine';

@@ -18,7 +18,7 @@ export const INCH_WEIGHTS = [
 ] as const;
 /** Tenths and twentieths of an inch, drawn as decimals. */
 export const INCH_DECIMAL_WEIGHT = 0.04;
-export const METRIC_WEIGHTS = { whole: 0.5, five: 0.8, preferred: 1, half: 0.06 } as const;
+export const METRIC_WEIGHTS = { whole: 0.5, five: 0.8, preferred: 1, half: 0.06, preferredHalf: 0.25 } as const;
 /** A size that a table of the place's use holds weighs this many times more. */
 export const TABLE_TIMES: Readonly<Record<Use, number>> = { seat: 12, thread: 12, running: 1.2, any: 1.5 };
 
@@ -95,6 +95,11 @@ export const WEAR_MIXTURE = [
   { share: 0.75, meanMm: 0.15 },
   { share: 0.25, meanMm: 0.6 },
 ] as const;
+/**
+ * Wear is seldom even: over the stations and directions of a worn place it differs by this share of itself, on average; fewer stations than
+ * these, or one direction alone, do not show it.
+ */
+export const UNEVEN_WEAR = { meanShare: 0.5, stations: 3, directions: 2 } as const;
 /** Share of lands that are not what they seem: plated, painted, burred, or made to no known practice; and how far they stray, mm. */
 export const STRAY = { share: 0.01, sdMm: 0.12 } as const;
 

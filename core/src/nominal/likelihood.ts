@@ -1,6 +1,6 @@
-import type { Side } from '../readings';
+import { K95, type Side } from '../readings';
 import type { Candidate } from './candidates';
-import { STRAY, WEAR_MIXTURE, type Use } from './judgement.data';
+import { STRAY, UNEVEN_WEAR, WEAR_MIXTURE, type Use } from './judgement.data';
 import { madeBands } from './made';
 
 /** What was measured of one feature, at 20 °C. */
@@ -9,8 +9,11 @@ export interface NominalEvidence {
   readonly use?: Use;
   /** Size of a place that never wore, with its standard uncertainty; null when there is none. */
   readonly land: { readonly sizeMm: number; readonly uMm: number } | null;
-  /** The least worn size seen where it did wear: largest of a shaft, smallest of a hole; null when not measured. */
-  readonly worn: { readonly sizeMm: number; readonly uMm: number } | null;
+  /**
+   * The least worn size seen where it did wear: largest of a shaft, smallest of a hole; null when not measured. With the range of its sizes
+   * where enough stations and directions were read to show uneven wear.
+   */
+  readonly worn: { readonly sizeMm: number; readonly uMm: number; readonly rangeMm?: number } | null;
 }
 
 const normal = (x: number, sd: number): number => Math.exp(-0.5 * (x / sd) ** 2) / (sd * Math.sqrt(2 * Math.PI));
@@ -32,6 +35,10 @@ function phi(z: number): number {
   return 0.5 * (1 + Math.sign(z) * erf);
 }
 
+/** How likely it is that wear of that size shows no more than this range: what wore much is seldom the same all over. */
+const evenShare = (wearMm: number, rangeMm: number): number =>
+  wearMm <= 0 ? 1 : 1 - Math.exp(-rangeMm / (UNEVEN_WEAR.meanShare * wearMm));
+
 /** How likely the evidence is when a candidate was drawn: the land by how such parts are made, the worn place by how parts wear. */
 export function likelihood(c: Candidate, e: NominalEvidence): number {
   const bands = madeBands(c.sizeMm, c.unit, e.side, e.use ?? 'any');
@@ -48,6 +55,7 @@ export function likelihood(c: Candidate, e: NominalEvidence): number {
       const wear = e.side === 'outside' ? madeMm - e.worn.sizeMm : e.worn.sizeMm - madeMm;
       const sd = Math.hypot(madeSd, e.worn.uMm);
       product *= WEAR_MIXTURE.reduce((s, w) => s + w.share * wearDensity(wear, sd, w.meanMm), 0);
+      if (e.worn.rangeMm !== undefined) product *= evenShare(wear, Math.max(e.worn.rangeMm, K95 * e.worn.uMm));
     }
     sum += product;
   }

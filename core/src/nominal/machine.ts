@@ -37,6 +37,8 @@ export interface UnitWitness {
 /** How far evidence may stand from a candidate to be looked at, mm. */
 const SEARCH_MM = 3;
 const UNITS = ['in', 'mm'] as const;
+/** Steps in which sizes of no list are tried, and how far from what was read, mm: a land lies close to what was drawn. */
+const UNLISTED = { land: { stepMm: 0.01, reachMm: 0.25 }, worn: { stepMm: 0.05, reachMm: SEARCH_MM } } as const;
 
 interface Scored {
   readonly feature: MachineFeature;
@@ -115,6 +117,37 @@ function twinFactor(c: Candidate, twin: Scored, share: number): number {
   return share * likelihoodOf(c, twin) + (1 - share) * anything;
 }
 
+/** Sizes that a place of no listed size may have been made to, mm, and how far apart they are tried. */
+function unlistedSizes(own: Scored, twins: readonly Scored[]): { readonly sizesMm: readonly number[]; readonly stepMm: number } {
+  const landMm = [own, ...twins].flatMap((s) => s.feature.land?.sizeMm ?? []).at(0);
+  const middleMm = landMm ?? own.feature.worn!.sizeMm;
+  const { stepMm, reachMm } = landMm === undefined ? UNLISTED.worn : UNLISTED.land;
+  const steps = Math.round(reachMm / stepMm);
+  const middle = Math.round(middleMm / stepMm);
+  const sizesMm = Array.from({ length: 2 * steps + 1 }, (_, i) => (middle - steps + i) * stepMm);
+  return { sizesMm: sizesMm.filter((mm) => mm > 0), stepMm };
+}
+
+/**
+ * How likely what was read is where a place was made to a size that stands in no list: over all such sizes, its twins being of the same
+ * one as likely as they are of the same listed one.
+ */
+function unlisted(own: Scored, twins: readonly (readonly [Scored, number])[], belief: Readonly<Record<LengthUnit, number>>): number {
+  const read = twins.filter(([t]) => t.scored.length);
+  if (read.length === 0) return 1;
+  const { sizesMm, stepMm } = unlistedSizes(
+    own,
+    read.map(([t]) => t),
+  );
+  let sum = 0;
+  for (const sizeMm of sizesMm)
+    for (const unit of UNITS) {
+      const c: Candidate = { sizeMm, unit, name: '', weight: 0, also: [] };
+      sum += belief[unit] * read.reduce((p, [t, share]) => p * twinFactor(c, t, share), likelihoodOf(c, own));
+    }
+  return sum * stepMm;
+}
+
 /**
  * What was it? Joint over all features of a machine: each candidate's prior weight times the likelihood of the feature's own
  * readings, of its twins' readings, and of the unit that all other features speak for.
@@ -144,9 +177,7 @@ export function recoverMachine(
     });
     const listed = weighed.reduce((s, w) => s + w.score, 0);
     const share = own.feature.land ? NONE_SHARE : NONE_SHARE_WORN;
-    // Each twin, drawn to no listed size either, is explained as anything is.
-    const twinsAnyhow = twins.reduce((p, [t]) => p * (t.scored.length ? (t.evidence.in + t.evidence.mm) / 2 : 1), 1);
-    const none = own.scored.length ? (share / (2 * SEARCH_MM)) * twinsAnyhow : 0;
+    const none = own.scored.length ? (share / (2 * SEARCH_MM)) * unlisted(own, twins, belief) : 0;
     const total = listed + none;
     noneOf.set(own.feature.id, total > 0 ? none / total : 0);
     byFeature.set(

@@ -32,6 +32,19 @@ describe('what was it?', () => {
     expect(r.note).toContain('cannot be told apart');
   });
 
+  it('holds against a size that all stations would have had to wear down from alike', () => {
+    // A damper's shaft, 12.50 to 12.51 wherever it is read: half an inch would have lost 0.19 evenly, 12.5 h or f has lost nothing.
+    const shares = (rangeMm: number | undefined): number[] => {
+      const worn = { sizeMm: 12.5, uMm: 0.003, ...(rangeMm !== undefined && { rangeMm }) };
+      const r = recoverNominal({ side: 'outside', land: null, worn }, 0.4);
+      return ['1/2 in', '12.5 mm'].map((name) => r.ranked.find((c) => c.name.startsWith(name))!.probability);
+    };
+    const [even, uneven, unread] = [shares(0.01), shares(0.15), shares(undefined)];
+    expect(even[0]! / even[1]!).toBeLessThan((0.2 * uneven[0]!) / uneven[1]!);
+    expect(uneven[0]! / uneven[1]!).toBeGreaterThan((0.7 * unread[0]!) / unread[1]!);
+    expect(even[0]).toBeLessThan(0.75);
+  });
+
   it('never says of what is 95 in 100 likely that it cannot be told apart', () => {
     let seen = 0;
     for (let i = 0; i < 400; i++) {
@@ -185,13 +198,17 @@ describe('100 worn machines made by a seeded die: inch, metric and mixed', () =>
 });
 
 describe('a stated probability', () => {
-  // Two standard errors of a bucket's own count beside what is allowed: a bucket of a hundred cannot show a twentieth.
+  // Seeds that no weight was ever set by.
   it.each([
-    ['with a land', true],
-    ['of a place without one, where how it wore is anybody’s guess,', false],
-  ] as const)('%s holds within a twentieth in every bucket', (_, withLand) => {
-    for (const b of probabilityBuckets(withLand, 400, 5001))
-      expect(Math.abs(b.was - b.said)).toBeLessThanOrEqual(0.05 + 2 * Math.sqrt((b.said * (1 - b.said)) / b.n));
+    ['with a land', true, false],
+    ['of a place without one, where how it wore is anybody’s guess,', false, false],
+    ['with a land, where three stations show how even the worn place is,', true, true],
+    ['without one, where three stations show how even it is,', false, true],
+  ] as const)('%s holds within a twentieth in every bucket', (_, withLand, stations) => {
+    for (const b of probabilityBuckets(withLand, 2000, 910_001, stations)) {
+      expect(b.n).toBeGreaterThan(200);
+      expect(Math.abs(b.was - b.said)).toBeLessThanOrEqual(0.05);
+    }
   });
 });
 

@@ -126,7 +126,23 @@ const REGROUND = 0.5;
 export interface Oddities {
   /** Share of sizes that stand in no list. */
   readonly offList: number;
+  /** Worn places are read at three stations in two directions, and wore as places do: some of them not at all. */
+  readonly stations?: boolean;
 }
+
+/** Share of places that are taken for worn and never wore, where several stations are read. */
+const NEVER_WORE = 0.12;
+
+/**
+ * How a place wore, as shares of its deepest wear at three stations in two directions: away from one end, in the middle, along one side,
+ * or nearly even in a seal's or a wheel's path.
+ */
+const WEAR_SHAPES: readonly ((uniform: () => number) => number[])[] = [
+  (u) => [0, 0.5, 1].flatMap((x) => [x + (1 - x) * 0.6 * u(), (x + (1 - x) * 0.6 * u()) * 0.9]),
+  (u) => [0.3 * u(), 1, 0.3 * u()].flatMap((x) => [x, x * (0.6 + 0.4 * u())]),
+  (u) => [1, 0.95, 0.9].flatMap((x) => [x, x * 0.5 * u()]),
+  (u) => [1, 0.9 + 0.1 * u(), 0.85 + 0.15 * u()].flatMap((x) => [x, x * (0.85 + 0.15 * u())]),
+];
 
 /**
  * Makes a machine of two to five shaft and bore sizes. Sizes lie evenly in bands that real shops work to, not in the bell curves
@@ -134,7 +150,7 @@ export interface Oddities {
  *
  * @param withLand false leaves no place that never ran
  */
-export function wornMachine(seed: number, withLand: boolean, { offList }: Oddities = { offList: 0 }): WornMachine {
+export function wornMachine(seed: number, withLand: boolean, { offList, stations = false }: Oddities = { offList: 0 }): WornMachine {
   const uniform = seededRandom(seed);
   const normal = normalDraws(uniform);
   const between = (from: number, to: number): number => from + (to - from) * uniform();
@@ -177,14 +193,15 @@ export function wornMachine(seed: number, withLand: boolean, { offList }: Odditi
     truthMm.set(id, sizeMm);
     const size = made(unit, sizeMm, side);
     const wear = between(0.02, MOST_WEAR_MM);
-    const least = side === 'outside' ? size - wear : size + wear;
-    return {
-      id,
-      side,
-      land: land ? { sizeMm: size + MIC_MM * normal(), uMm: MIC_MM } : null,
-      worn: { sizeMm: least + MIC_MM * normal(), uMm: MIC_MM },
-      twinIds,
-    };
+    const out = side === 'outside' ? -1 : 1;
+    const at = (share: number): number => size + out * wear * share + MIC_MM * normal();
+    const own = land ? { sizeMm: size + MIC_MM * normal(), uMm: MIC_MM } : null;
+    if (!stations) return { id, side, land: own, worn: { sizeMm: at(1), uMm: MIC_MM }, twinIds };
+    const wore = uniform() < NEVER_WORE ? 0 : 1;
+    const read = pick(WEAR_SHAPES)(uniform).map((share) => at(wore * share));
+    const [least, most] = [Math.min(...read), Math.max(...read)];
+    const worn = { sizeMm: side === 'outside' ? most : least, uMm: MIC_MM, rangeMm: most - least };
+    return { id, side, land: own, worn, twinIds };
   };
 
   const pairs = 1 + Math.floor(uniform() * 3);
@@ -226,10 +243,10 @@ export interface ProbabilityBucket {
 }
 
 /** How often a candidate was the truth against how often it was said to be, over seeded machines some of whose sizes stand in no list. */
-export function probabilityBuckets(withLand: boolean, machines: number, firstSeed: number): ProbabilityBucket[] {
+export function probabilityBuckets(withLand: boolean, machines: number, firstSeed: number, stations = false): ProbabilityBucket[] {
   const sums = BUCKETS.slice(0, -1).map((from) => ({ from, n: 0, said: 0, was: 0 }));
   for (let seed = firstSeed; seed < firstSeed + machines; seed++) {
-    const { features, truthMm, witnesses } = wornMachine(seed, withLand, { offList: OFF_LIST });
+    const { features, truthMm, witnesses } = wornMachine(seed, withLand, { offList: OFF_LIST, stations });
     const found = recoverNominals(features, 0.5, witnesses).byFeature;
     for (const f of features)
       for (const c of found.get(f.id)!.ranked.slice(0, MOST_RANKED)) {

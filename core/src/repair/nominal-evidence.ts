@@ -1,6 +1,7 @@
 import { B17_1_ROWS, DIN6885_ROWS } from '../keys';
-import { WITNESS_TIMES, type MachineFeature, type UnitWitness } from '../nominal';
+import { UNEVEN_WEAR, WITNESS_TIMES, type MachineFeature, type UnitWitness } from '../nominal';
 import { MM_PER_INCH } from '../quantity';
+import type { Shape } from '../readings';
 import type { QuantityFinding } from './feature-figures';
 import type { Measured } from './measured';
 import type { FeatureRecord } from './records';
@@ -42,6 +43,13 @@ function togetherWith(m: Measured, all: readonly Measured[], like: (p: Measured,
   return [...together].map((t) => t.feature.id);
 }
 
+/** How far the sizes of a place lie apart, where enough of it was read to show that it wore unevenly. */
+function rangeOf({ sections, largestMm, smallestMm }: Shape): { readonly rangeMm?: number } {
+  const { stations, directions } = UNEVEN_WEAR;
+  const enough = sections.filter((s) => s.directions >= directions).length >= stations;
+  return enough ? { rangeMm: largestMm - smallestMm } : {};
+}
+
 /** What was read of a place as evidence of what it was, with the places that were drawn like it. */
 export function nominalEvidence(m: Measured, all: readonly Measured[]): MachineFeature {
   const { feature, shape } = m;
@@ -53,7 +61,7 @@ export function nominalEvidence(m: Measured, all: readonly Measured[]): MachineF
     side: feature.side,
     use: feature.suspicions.includes('bearing') ? 'seat' : 'any',
     land: feature.land === 'unworn' && shape ? { sizeMm: shape.meanMm, uMm: shape.plusMinusMm / 2 } : null,
-    worn: feature.land === 'worn' && seen !== null && shape ? { sizeMm: seen, uMm: shape.plusMinusMm / 2 } : null,
+    worn: feature.land === 'worn' && seen !== null && shape ? { sizeMm: seen, uMm: shape.plusMinusMm / 2, ...rangeOf(shape) } : null,
     twinIds,
     nearIds: anyhow.filter((id) => !twinIds.includes(id)),
   };
