@@ -1,5 +1,6 @@
 import { formatLength, type LengthUnit } from '../quantity';
 import { INCH_TO_TELL, MOST_LIKELY, TOLD } from './judgement.data';
+import type { Candidate } from './candidates';
 import type { NominalEvidence } from './likelihood';
 import { recoverMachine, type MachineBelief, type MachineFeature, type UnitWitness, type Weighed } from './machine';
 import { bandFor, madeBands, type MadeBand } from './made';
@@ -121,11 +122,17 @@ function noteFor(land: 'own' | 'twin' | 'near' | 'none', canTell: boolean, ranke
   return sure ? `Most likely ${first!.candidate.name}, not sure enough to call it told.` : `These readings cannot tell ${pair} apart.`;
 }
 
-function decidingFor(f: MachineFeature, ranked: readonly Weighed[], land: 'own' | 'twin' | 'near' | 'none'): DecidingReading | null {
+function decidingFor(
+  f: MachineFeature,
+  ranked: readonly Weighed[],
+  land: 'own' | 'twin' | 'near' | 'none',
+  reader: LengthUnit | null,
+): DecidingReading | null {
   const [first, second] = ranked;
   if (!first || !second) return null;
   const [ifFirstMm, ifSecondMm] = [madeMiddle(first, f), madeMiddle(second, f)];
-  const pair = `${show(ifFirstMm, first.candidate.unit)} ${first.candidate.unit} if ${first.candidate.name}, ${show(ifSecondMm, second.candidate.unit)} ${second.candidate.unit} if ${second.candidate.name}`;
+  const ifIt = (mm: number, { unit, name }: Candidate): string => `${show(mm, reader ?? unit)} ${reader ?? unit} if ${name}`;
+  const pair = `${ifIt(ifFirstMm, first.candidate)}, ${ifIt(ifSecondMm, second.candidate)}`;
   const apart = Math.abs(ifFirstMm - ifSecondMm);
   const differ = first.candidate.unit !== second.candidate.unit;
   const told = { ifFirstMm, ifSecondMm };
@@ -140,7 +147,7 @@ function decidingFor(f: MachineFeature, ranked: readonly Weighed[], land: 'own' 
 /**
  * What was each feature of a machine? Ranked, with reasons, and with the reading that would decide.
  *
- * @param reader unit in which wear is told; null: that of each candidate
+ * @param reader unit in which wear and the deciding reading are told; null: that of each candidate
  */
 export function recoverNominals(
   features: readonly MachineFeature[],
@@ -171,7 +178,7 @@ export function recoverNominals(
       none,
       canTell,
       note: noteFor(land, canTell, weighed, none),
-      deciding: canTell ? null : decidingFor(f, weighed, land),
+      deciding: canTell ? null : decidingFor(f, weighed, land, reader),
     });
   }
   return { inch: belief.inch, byFeature };

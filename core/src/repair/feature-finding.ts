@@ -19,6 +19,7 @@ import { workedOut, type Figure } from '../working';
 import { chosenNominal, chosenSkips, settledPairs, type NominalChoice } from './choices';
 import { depthFinding } from './depth-finding';
 import { grooveFinding, type GrooveFinding } from './groove-finding';
+import { keyseatFinding, type KeyseatFinding } from './keyseat-finding';
 import { NO_FIGURES, quantityFindings, shapeFigures, type QuantityFinding, type ShapeFigures } from './feature-figures';
 import { indicatorFinding, type IndicatorFinding } from './indicator-finding';
 import { AS_FOUND, partStates, type PartState } from './part-states';
@@ -50,6 +51,8 @@ export interface FeatureFinding extends ShapeFigures {
   readonly depth: DepthCheck | null;
   /** A ring groove against the book's. */
   readonly groove: GrooveFinding | null;
+  /** A keyseat against the book's. */
+  readonly keyseat: KeyseatFinding | null;
   readonly thread: ThreadFinding | null;
   readonly indicator: IndicatorFinding | null;
   readonly disputes: readonly DisputeFinding[];
@@ -139,7 +142,7 @@ function finding(
   shop: Shop,
   feature = m.feature,
   state = AS_FOUND,
-): Omit<FeatureFinding, 'groove'> {
+): Omit<FeatureFinding, 'groove' | 'keyseat'> {
   const { component, readings, shape } = m;
   const settled = settledPairs(sheet, feature.id);
   const { figures, all, unread, ...own } = ownFinding(m, sheet, shop);
@@ -233,7 +236,7 @@ export function featureFindings(sheet: JobSheet, live: readonly ReadingRecord[],
     const nominal = nominals.get(feature.id) ?? NOT_MEASURED;
     const whole = (own: Measured, state: PartState): FeatureFinding => {
       const f = finding(own, nominal, sheet, shop, feature, state);
-      return { ...f, groove: grooveFinding(own, f.values, measured, unit) };
+      return { ...f, groove: grooveFinding(own, f.values, measured, unit), keyseat: keyseatFinding(own, f.values, measured, unit) };
     };
     const after = states.get(feature.id)!.slice(1);
     return { ...whole(m, AS_FOUND), after: after.map((s) => whole(measureIn(feature, component, s), s)) };

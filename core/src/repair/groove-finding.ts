@@ -1,6 +1,6 @@
-import { isDiameter } from '../readings';
 import { formatWithUnit, type LengthUnit } from '../quantity';
 import { ringsFor, type RingGroove } from '../rings';
+import { besideMm } from './beside';
 import type { QuantityFinding } from './feature-figures';
 import type { Measured } from './measured';
 
@@ -16,17 +16,6 @@ export interface GrooveFinding {
 /** Where the standard names no zone for its groove, a groove this near to it is as in the book, mm on the diameter. */
 const USUAL_ROOM_MM = 0.13;
 
-/** The diameter of the same part and side that lies nearest along the axis: what the ring is for. */
-function beside(m: Measured, all: readonly Measured[]): number | null {
-  const { startMm, lengthMm, side } = m.feature;
-  const own = all.filter(
-    (p) => p !== m && p.component.id === m.component.id && p.feature.side === side && isDiameter(p.feature.kind) && p.shape,
-  );
-  const gap = ({ feature: f }: Measured): number => Math.max(f.startMm - (startMm + lengthMm), startMm - (f.startMm + f.lengthMm), 0);
-  const [nearest] = [...own].sort((p, q) => gap(p) - gap(q));
-  return nearest ? (side === 'outside' ? nearest.shape!.largestMm : nearest.shape!.smallestMm) : null;
-}
-
 /**
  * Holds a measured ring groove against the book's; null where it or the diameter beside it is not measured, or no ring is made for that.
  *
@@ -39,10 +28,10 @@ export function grooveFinding(
   unit: LengthUnit,
 ): GrooveFinding | null {
   const groove = m.feature.kind === 'groove' ? values.find((v) => v.quantity === 'groove-size') : undefined;
-  const besideMm = groove ? beside(m, all) : null;
-  if (!groove || besideMm === null) return null;
+  const wallMm = groove ? besideMm(m, all) : null;
+  if (!groove || wallMm === null) return null;
   const on = m.feature.side === 'outside' ? 'shaft' : 'bore';
-  const rings = ringsFor(on, besideMm);
+  const rings = ringsFor(on, wallMm);
   const ring = rings.ok ? rings.value.find((r) => r.kind === 'ring') : undefined;
   if (!ring) return null;
   const sign = on === 'shaft' ? -1 : 1;

@@ -26,6 +26,7 @@ export {
   type SchoolOption,
 } from './fit-finding';
 export { ownBore, truedTooLarge, type BoreFigures, type BoreFinding, type BoreOption } from './bore-finding';
+export type { SeatFinding } from './seat-finding';
 export { expectedAt, expectedSizeMm } from './expected';
 export type { PartFinding, SegmentFinding } from './part-finding';
 export { rungFigure, type PlanFinding, type SegmentPasses } from './plan-finding';

@@ -12,6 +12,7 @@ import { planFinding, type PlanFinding } from './plan-finding';
 import { proofFindings, type ProofFinding } from './proof-finding';
 import type { JobSheet, ReadingRecord, Shop } from './records';
 import { movedFigures, releasable, type MovedFigure } from './release';
+import { seatFindings, type SeatFinding } from './seat-finding';
 import type { StationStanding } from '../stations';
 import { nextMove, standings } from './stations';
 import type { Figure } from '../working';
@@ -26,6 +27,8 @@ export interface Repair {
   readonly fits: readonly FitFinding[];
   /** Shafts that stay, for which the new part has the hole. */
   readonly bores: readonly BoreFinding[];
+  /** Seats of bearings that are not here to be measured. */
+  readonly seats: readonly SeatFinding[];
   readonly part: PartFinding | null;
   readonly plan: PlanFinding | null;
   readonly cuts: readonly CutFinding[];
@@ -66,6 +69,7 @@ export function workOut(sheet: JobSheet, shop: Shop): Repair {
     diagnosis,
     fits,
     bores,
+    seats: seatFindings(now, sheet),
     part,
     plan,
     cuts,

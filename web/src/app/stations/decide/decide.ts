@@ -84,6 +84,7 @@ export class Decide {
   protected readonly reason = signal('');
   protected readonly fits = computed(() => this.store.repair()?.fits ?? []);
   protected readonly bores = computed(() => this.store.repair()?.bores ?? []);
+  protected readonly seats = computed(() => this.store.repair()?.seats ?? []);
   protected readonly worn = computed(() =>
     (this.store.repair()?.features ?? []).filter(
       (f) => f.component.role === 'worn' && f.feature.land === 'worn' && f.nominal.ranked.length,

@@ -54,8 +54,8 @@ interface Line {
         {{ show(d.allowedMm) }}. {{ d.agree ? 'They agree.' : 'One of them is wrong: measure both again.' }}
       </p>
     }
-    @if (finding().groove; as g) {
-      <p class="said" [class.bad]="!g.asInBook"><ip-state [state]="g.asInBook ? 'fits' : 'close'" [size]="18" />{{ g.words }}</p>
+    @if (finding().groove ?? finding().keyseat; as b) {
+      <p class="said" [class.bad]="!b.asInBook"><ip-state [state]="b.asInBook ? 'fits' : 'close'" [size]="18" />{{ b.words }}</p>
     }
     @if (finding().thread; as t) {
       <p>
