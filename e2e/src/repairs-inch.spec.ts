@@ -49,6 +49,8 @@ it('six bushes: pressed into the hole, bored so that the shaft runs in them once
   await page.sees('bore closes in: 0.0010');
   await page.sees('bore to this before it is pressed in: 1.0034');
   await page.sees('house rule bronze bush pressed in');
+  await page.fill('Own target: smallest the bore may be', '1.0005');
+  await page.sees('1.0005 to 1.0013');
 });
 
 it('a link with a bell-mouthed hole: how far the press holds, and where it is loose', async () => {
@@ -99,10 +101,14 @@ it('an axle that broke at a ring groove which was cut too deep', async () => {
   await hand.component('Axle', 'The worn part', C45);
   await hand.place('Axle', 'Body', { length: '5', stations: '1, 4', clocks: TWO, instrument: MIC_1 });
   await hand.place('Axle', 'Ring groove', { kind: 'Ring groove', at: '5.5', length: '0.046', instrument: 'Caliper' });
+  await hand.place('Axle', 'Half-moon seat', { kind: 'Keyseat', at: '2', length: '1', instrument: 'Caliper' });
   await hand.measure('Body', ['.8745', '.8745', '.8745', '.8744']);
   await hand.measure('Ring groove', inches('.046', '.812'));
   await hand.look('Ring groove');
   await page.sees('has 0.8210 in for a shaft of 0.8750 in: this one is cut 0.0090 in deeper');
+  await hand.measure('Half-moon seat', inches('.250', '.331'));
+  await hand.look('Half-moon seat');
+  await page.sees('A half-moon seat for key No. 808 (1/4 x 1)');
   await page.click('Decide');
   await page.sees('Most likely 7/8 in; without an unworn land it is not told');
 });
@@ -140,6 +146,26 @@ it('a converter shaft, inch and metric on one part, whose first reading is typed
   await page.click('Decide');
   await page.sees('20 mm k6');
   await page.sees('The inner ring turned on its seat');
+  await page.sees('largest the seat may be: 0.7878');
+  await page.sees('20.011 mm');
+  await page.sees('j6, k5, k6 hold it');
+});
+
+it('an axle whose keyseat is narrower than the book has it for that shaft', async () => {
+  const { page } = tomas;
+  await hand.takeIn('Belt grinder axle', 'in');
+  await hand.component('Axle', 'The worn part', 'Mild steel (S235JR');
+  const seat = { length: '0.6', clocks: TWO, instrument: MIC_1, suspected: ['a bearing ran here'] };
+  await hand.place('Axle', 'Seat, pulley end', { ...seat, at: '2', stations: '2.3' });
+  await hand.place('Axle', 'Keyseat', { kind: 'Keyseat', at: '4', length: '1', instrument: 'Caliper' });
+  await hand.measure('Seat, pulley end', ['.9847', '.9846']);
+  await hand.measure('Keyseat', inches('3/16', '.103'));
+  await hand.look('Keyseat');
+  await page.sees('A seat for key 3/16 x 3/16');
+  await page.sees('which has 1/4 x 1/4 for a shaft of 0.9847 in');
+  await page.click('Decide');
+  await page.sees('k5 on a bearing bore of 25 mm');
+  await page.sees('largest the seat may be: 0.9847');
 });
 
 it('a pin whose taper is told, and the drum that it holds', async () => {

@@ -92,12 +92,17 @@ it('a damper shaft with a metric thread at one end and an inch one at the other'
   const thread = { kind: 'Thread', length: '18', instrument: 'Caliper' };
   await hand.place('Shaft', 'Eye end', { ...thread, fields: { 'Pitches that the length spans': '10' } });
   await hand.place('Shaft', 'Piston end', { ...thread, at: '190', fields: { 'Pitches that the length spans': '12' } });
+  await hand.place('Shaft', 'Body', { at: '20', length: '165', stations: '40, 100, 160', clocks: TWO, instrument: 'Outside mic 0 to 25' });
   await hand.measure('Eye end', ['9.94', '12.50']);
   await hand.look('Eye end');
   await page.sees('M10 x 1.25');
   await hand.measure('Piston end', ['9.47', '12.70']);
   await hand.look('Piston end');
   await page.sees('3/8-24 UNF');
+  // 12.50 wherever it is read: half an inch worn evenly is no surer than 12.5 as it was made.
+  await hand.measure('Body', ['12.50', '12.50', '12.49', '12.50', '12.50', '12.50']);
+  await page.click('Decide');
+  await page.sees('1/2 in and 12.5 mm cannot be told apart');
   await page.click('Receive');
   await page.sees('Trapped pressure');
 });
