@@ -18,12 +18,14 @@ import { clearance } from './fits/clearance';
 import { convert } from './fits/convert';
 import { layers } from './fits/layers';
 import { pressForce } from './fits/press-force';
+import { backlash } from './fits/backlash';
 import { shims } from './fits/shims';
 import { temperature } from './fits/temperature';
 import { whichFit } from './fits/which-fit';
 import { key } from './joints/key';
 import { oring } from './joints/oring';
 import { ringGroove } from './joints/ring-groove';
+import { taperPin } from './joints/taper-pin';
 import { woodruff } from './joints/woodruff';
 import { boltCircle } from './layout/bolt-circle';
 import { chord } from './layout/chord';
@@ -51,6 +53,7 @@ export const SUMS: readonly Sum[] = [
   layers,
   temperature,
   shims,
+  backlash,
   threadFinder,
   tapDrill,
   wires,
@@ -62,6 +65,7 @@ export const SUMS: readonly Sum[] = [
   ringRoom,
   oring,
   ringGap,
+  taperPin,
   flats,
   edgeFinding,
   crossHole,

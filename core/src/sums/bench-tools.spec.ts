@@ -1,6 +1,8 @@
 import type { SumResult } from './sum';
 import { figure, shop, work, wrongAt } from './testing';
 
+const INCH = 25.4;
+
 /** Sums of the dial, the finder, rings and bushes, held against turning, touching and sliding step by step. */
 
 describe('edge and centre finding', () => {
@@ -141,5 +143,67 @@ describe('drills that hang in the crib', () => {
     expect(text(work('ream-ladder', { reamer: '10' }))).toBe('9.8 mm');
     expect(text(work('ream-ladder', { reamer: '10' }, 'mm', crib('metric', 9.7, 9.7, 0.1)))).toBe('9.7 mm');
     expect(text(work('ream-ladder', { reamer: '10' }, 'mm', crib('metric', 1, 9.5, 0.5)))).toBe('9.8 mm');
+  });
+});
+
+describe('taper pin', () => {
+  // Hub 1.90 over a shaft of 1.498: ASME B18.8.2 No. 5 is 0.289 at its large end, No. 6 0.341; each tapers 1/4 in a foot.
+  const drum = { small: '0.2492', long: '1.90', 'hole-small': '0.262', 'hole-large': '0.301', shaft: '1.498', torque: '150 lbf·ft' };
+  const r = work('taper-pin', drum, 'in');
+  const inches = (key: string): number => figure(r, key) / INCH;
+  const ksi = (key: string): number => figure(r, key) / 6.894757;
+
+  it('No. 5 worn to 0.2492: No. 6 cleans up both ends, its small end 0.301', () => {
+    expect(r.words![0]).toContain('number 5');
+    expect(r.answer!.text).toContain('number 6');
+    expect(inches('taper-pin.large')).toBeCloseTo(0.341, 4);
+    expect(inches('taper-pin.small')).toBeCloseTo(0.3014, 4);
+    expect(inches('taper-pin.straight')).toBeCloseTo(0.301, 4);
+  });
+
+  it('150 lbf·ft is 1,202 lbf on each of two planes: 23.8 ksi at the old pin’s thin one', () => {
+    expect(figure(r, 'taper-pin.force') / 4.448222).toBeCloseTo(1201.6, 0);
+    expect(ksi('taper-pin.shear-old')).toBeCloseTo(23.8, 1);
+    const straight = work('taper-pin', { ...drum, 'hole-large': '0.3125' }, 'in');
+    expect(figure(straight, 'taper-pin.shear-straight') / 6.894757).toBeCloseTo(15.7, 1);
+  });
+
+  it.each([['150 lbf·ft'], ['150 ft-lb'], ['1800 in-lb'], ['203.373 Nm'], ['203.373']])('takes a torque as %s', (torque) =>
+    expect(figure(work('taper-pin', { ...drum, torque }, 'in'), 'taper-pin.force')).toBeCloseTo(figure(r, 'taper-pin.force'), 0),
+  );
+
+  it('a metric pin stays metric, cleans up both ends and not one of them', () => {
+    const metric = work('taper-pin', { small: '6', long: '50', 'hole-small': '7.2', 'hole-large': '7.3', shaft: '38', torque: '200' });
+    expect(metric.words![0]).toContain('6 mm');
+    expect(metric.answer!.text).toContain('8 mm');
+  });
+
+  it('refuses a pin shorter than its shaft, and a hole larger than any pin', () => {
+    expect(wrongAt('taper-pin', { shaft: '60', long: '48' })).toEqual(['shaft']);
+    expect(wrongAt('taper-pin', { 'hole-large': '55', 'hole-small': '55' })).toEqual(['hole-large']);
+  });
+});
+
+describe('bevel gears: backlash to shims', () => {
+  it('mitres of 20°, 0.018 found and 0.008 wanted: 0.0194 off the pack', () => {
+    const r = work('backlash', { found: '0.018', wanted: '0.008', moved: '20', mate: '20', 'pressure-angle': '20' }, 'in');
+    expect(figure(r, 'backlash.shims') / INCH).toBeCloseTo(0.0194, 4);
+    expect(r.answer!.text).toContain('in, towards');
+  });
+
+  it('is what two flanks leave when a cone is slid along its axis', () => {
+    // The pitch cone’s flank, pressure angle off the cone’s normal, is slid by s along the axis: the gap in the normal direction,
+    // taken along the pitch circle, by vectors instead of the formula.
+    const [alpha, delta, s] = [(14.5 * Math.PI) / 180, Math.atan(15 / 45), 0.37];
+    // Axes at a point of the pitch circle: x round, y outward along the back cone (normal to the cone), axis direction split on it.
+    const slide = [0, s * Math.sin(delta)] as const;
+    const gap = (side: 1 | -1): number => (slide[0] * side * Math.cos(alpha) + slide[1] * Math.sin(alpha)) / Math.cos(alpha);
+    const r = work('backlash', { found: String(gap(1) + gap(-1)), wanted: '0', moved: '15', mate: '45', 'pressure-angle': '14.5' });
+    expect(figure(r, 'backlash.shims')).toBeCloseTo(s, 6);
+  });
+
+  it('puts shims to the pack where it is too tight, and says when it is right', () => {
+    expect(work('backlash', { found: '0.1', wanted: '0.2' }).answer!.text).toContain('out');
+    expect(wrongAt('backlash', { found: '0.2', wanted: '0.2' })).toEqual(['wanted']);
   });
 });

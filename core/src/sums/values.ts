@@ -1,7 +1,7 @@
 import { bad, good, type Outcome, type Problem } from '../outcome';
 import { formatLength, fromUnit, MOST_LENGTH_MM, parseLength, parseNumberList, parseSignedNumber, type LengthUnit } from '../quantity';
 import { findThread, threadOf, type Thread } from '../threads';
-import { MPA_PER_KSI, N_PER_LBF } from '../working';
+import { MPA_PER_KSI, NM_PER_LBF_FT, N_PER_LBF } from '../working';
 import type { SumField } from './sum';
 
 type Value = number | string | Thread | readonly number[];
@@ -47,11 +47,20 @@ const TYPED_UNITS: Readonly<Record<string, Readonly<Record<string, number>>>> = 
   MPa: { mpa: 1, psi: MPA_PER_KSI / 1000, ksi: MPA_PER_KSI, bar: 0.1 },
   N: { n: 1, kn: 1000, lbf: N_PER_LBF, lb: N_PER_LBF },
   kN: { kn: 1, n: 0.001, lbf: N_PER_LBF / 1000 },
+  Nm: {
+    nm: 1,
+    lbfft: NM_PER_LBF_FT,
+    lbft: NM_PER_LBF_FT,
+    ftlbf: NM_PER_LBF_FT,
+    ftlb: NM_PER_LBF_FT,
+    lbfin: NM_PER_LBF_FT / 12,
+    inlb: NM_PER_LBF_FT / 12,
+  },
 };
 
 function readNumber(f: Extract<SumField, { kind: 'number' }>, text: string): Outcome<Value> {
-  const [, digits, word] = /^(.*?)\s*([a-z]*)$/i.exec(text.trim())!;
-  const each = word ? TYPED_UNITS[f.unit]?.[word.toLowerCase()] : 1;
+  const [, digits, word] = /^(.*?)\s*([a-z][a-z\s·.-]*)?$/i.exec(text.trim())!;
+  const each = word ? TYPED_UNITS[f.unit]?.[word.toLowerCase().replace(/[^a-z]/g, '')] : 1;
   const parsed = parseSignedNumber(each === undefined ? text : digits!);
   if (!parsed.ok) return bad(parsed.problems[0]!.code, parsed.problems[0]!.message, f.id);
   const value = parsed.value.value * (each ?? 1);

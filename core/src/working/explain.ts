@@ -14,7 +14,7 @@ export const DEEPEST_LEVEL = 5;
 /** NIST SP 811: newton in a pound force, megapascal in a thousand pounds a square inch, newton metre in a pound foot. */
 export const N_PER_LBF = 4.4482216152605;
 export const MPA_PER_KSI = 6.894757293168;
-const NM_PER_LBF_FT = 1.3558179483314;
+export const NM_PER_LBF_FT = 1.3558179483314;
 
 /** A force in the reader's system: `4.12 kN`, `926 lbf`. */
 export const showForce = (newton: number, unit: LengthUnit, digits = 3): string =>

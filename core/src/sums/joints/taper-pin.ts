@@ -1,0 +1,92 @@
+import { bad, good } from '../../outcome';
+import { TAPER_PINS, taperPinEnds, type TaperPin } from '../../pins';
+import { length, number } from '../fields';
+import { fromTable, given, result } from '../given';
+import { circle, line, rectangle, size } from '../marks';
+import type { Sum } from '../sum';
+
+/** A pin this near to a listed one at its small end is worn from that one, mm. */
+const WORN_FROM_MM = 0.3;
+/** Larger pins that are offered. */
+const OFFERED = 4;
+
+/** The listed pin that an old one was: nearest of those no smaller than it at its small end, as pins only wear. */
+function oldPin(smallMm: number, longMm: number): TaperPin | undefined {
+  const off = (p: TaperPin): number => taperPinEnds(p, longMm).smallMm - smallMm;
+  return TAPER_PINS.filter((p) => off(p) > -WORN_FROM_MM / 10 && off(p) < WORN_FROM_MM).sort(
+    (p, q) => Math.abs(off(p)) - Math.abs(off(q)),
+  )[0];
+}
+
+/** Which taper pin it was, the next one that cleans up both ends of the worn hole, and what the pin carries between hub and shaft. */
+export const taperPin: Sum = {
+  id: 'taper-pin',
+  title: 'Taper pin through hub and shaft',
+  about: 'taper pin number next size clean up ream hub shaft shear torque drum winch cross pin',
+  group: 'Keys, rings, seals',
+  fields: () => [
+    length('small', 'Old pin, small end', 6.33, 60, 0.5),
+    length('long', 'Pin’s length, through the hub', 48, 400, 2),
+    length('hole-small', 'Hole worn to, small end', 6.6, 60, 0.5),
+    length('hole-large', 'Hole worn to, large end', 7.6, 60, 0.5),
+    length('shaft', 'Shaft', 38, 500, 2),
+    number('torque', 'Torque', 'Nm', 200, 0, 1e6),
+  ],
+  work: (v) => {
+    const [small, long, shaft] = [v.number('small'), v.number('long'), v.number('shaft')];
+    if (shaft >= long) return bad('shaft', 'The pin must be longer than the shaft is thick: it goes through the hub too.', 'shaft');
+    const holes = { small: v.number('hole-small'), large: v.number('hole-large') };
+    const old = oldPin(small, long);
+    const larger = TAPER_PINS.map((pin) => ({ pin, ...taperPinEnds(pin, long) }))
+      .filter((p) => p.smallMm >= holes.small && p.largeMm >= holes.large)
+      .sort((p, q) => p.largeMm - q.largeMm);
+    const next = larger.find((p) => !old || p.pin.ratio === old.ratio) ?? larger[0];
+    if (!next) return bad('hole-large', 'No listed taper pin is that large: bore the hole for a straight pin, or bush it.', 'hole-large');
+    const straightMm = Math.max(holes.small, holes.large);
+
+    const torque = given('taper-pin.torque', 'torque', v.number('torque'), 'torque');
+    const across = given('taper-pin.shaft', 'shaft', shaft);
+    const planeMm = (long - shaft) / 2;
+    const forceN = (torque.value * 1000) / shaft;
+    const force = result('taper-pin.force', 'force on each of two planes', forceN, 'torque / shaft', [torque, across], 'force');
+    const shear = (key: string, label: string, atMm: number): ReturnType<typeof result> =>
+      result(key, label, forceN / ((Math.PI * atMm ** 2) / 4), 'force / area of the pin there', [force], 'stress');
+    const ratio = old?.ratio ?? next.pin.ratio;
+    return good({
+      answer: { label: 'next pin that cleans up both ends', text: `${next.pin.name} (${next.pin.source})` },
+      figures: [
+        fromTable('taper-pin.large', 'its large end', next.largeMm, next.pin.source),
+        fromTable('taper-pin.small', 'its small end, at this length', next.smallMm, next.pin.source),
+        result('taper-pin.straight', 'a straight pin cleans up from', straightMm, 'the larger of the worn ends', [
+          given('taper-pin.hole-small', 'hole, small end', holes.small),
+          given('taper-pin.hole-large', 'hole, large end', holes.large),
+        ]),
+        force,
+        shear('taper-pin.shear-old', 'shear in the old pin at its thin plane', small + planeMm / ratio),
+        shear('taper-pin.shear-new', 'shear in that pin at its thin plane', next.smallMm + planeMm / next.pin.ratio),
+        shear('taper-pin.shear-straight', 'shear in such a straight pin', straightMm),
+      ],
+      tables: [
+        {
+          title: 'Pins that clean up both ends',
+          columns: ['Pin', 'Large end', 'Small end', 'Table'],
+          rows: larger.slice(0, OFFERED).map((p) => [p.pin.name, p.largeMm, p.smallMm, p.pin.source]),
+        },
+      ],
+      words: [
+        old
+          ? `The old pin was ${old.name}: ${old.source}, 1:${old.ratio}.`
+          : 'The old pin is in no list, or wore too far to say which it was.',
+        'Drill and ream hub and shaft together, and mark them: the pin fits no other way round. Step drills first, the reamer takes little.',
+        'What the shaft keeps beside a larger pin, and the hub’s end beyond it, must still carry the torque: look at both before reaming.',
+      ],
+      picture: [
+        circle(long / 2, 'mate'),
+        circle(shaft / 2),
+        rectangle(-long / 2, -next.largeMm / 2, long, next.largeMm, 'tool'),
+        line('centre', [-long * 0.6, 0], [long * 0.6, 0]),
+        size('shaft', [-shaft / 2, -long * 0.62], [shaft / 2, -long * 0.62]),
+      ],
+    });
+  },
+};
