@@ -188,7 +188,7 @@ describe('bevel gears: backlash to shims', () => {
   it('mitres of 20°, 0.018 found and 0.008 wanted: 0.0194 off the pack', () => {
     const r = work('backlash', { found: '0.018', wanted: '0.008', moved: '20', mate: '20', 'pressure-angle': '20' }, 'in');
     expect(figure(r, 'backlash.shims') / INCH).toBeCloseTo(0.0194, 4);
-    expect(r.answer!.text).toContain('in, towards');
+    expect(r.words![0]).toContain('goes in');
   });
 
   it('is what two flanks leave when a cone is slid along its axis', () => {
@@ -203,7 +203,7 @@ describe('bevel gears: backlash to shims', () => {
   });
 
   it('puts shims to the pack where it is too tight, and says when it is right', () => {
-    expect(work('backlash', { found: '0.1', wanted: '0.2' }).answer!.text).toContain('out');
+    expect(work('backlash', { found: '0.1', wanted: '0.2' }).words![0]).toContain('goes out');
     expect(wrongAt('backlash', { found: '0.2', wanted: '0.2' })).toEqual(['wanted']);
   });
 });

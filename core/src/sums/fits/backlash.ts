@@ -11,7 +11,7 @@ export const backlash: Sum = {
   about: 'bevel mitre gear backlash shim pinion crown wheel gearbox axial move',
   group: 'Sizes and fits',
   fields: () => [
-    length('found', 'Backlash found, at the pitch circle', 0.45, 10, 0),
+    length('found', 'Backlash found', 0.45, 10, 0),
     length('wanted', 'Backlash wanted', 0.2, 10, 0),
     number('moved', 'Teeth of the gear that is moved', '', 20, 5, 500),
     number('mate', 'Teeth of its mate', '', 20, 5, 500),
@@ -31,7 +31,6 @@ export const backlash: Sum = {
     const moves = Math.abs(found - wanted) / (2 * Math.tan((angle * Math.PI) / 180) * Math.sin(cone));
     const closer = found > wanted;
     return good({
-      answer: { label: 'move it', text: closer ? 'in, towards the point where the axes meet' : 'out, away from where the axes meet' },
       figures: [
         result(
           'backlash.shims',
@@ -43,6 +42,8 @@ export const backlash: Sum = {
         pitchCone,
       ],
       words: [
+        closer ? 'It goes in, towards the point where the axes meet.' : 'It goes out, away from the point where the axes meet.',
+        'Backlash as an indicator reads it on a tooth at the pitch circle, the mate held.',
         'Straight bevels on shafts at a right angle; spiral ones want their makers’ own figure. Shims that stand behind the gear: taking some away must bring it in, look which side they are on.',
         'Moving one gear alone shifts the marks along the teeth: look at them with blue, and move both where the contact runs to an end.',
         'Measure again at three places round: the tightest is the one that counts.',

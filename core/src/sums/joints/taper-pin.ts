@@ -53,7 +53,7 @@ export const taperPin: Sum = {
       result(key, label, forceN / ((Math.PI * atMm ** 2) / 4), 'force / area of the pin there', [force], 'stress');
     const ratio = old?.ratio ?? next.pin.ratio;
     return good({
-      answer: { label: 'next pin that cleans up both ends', text: `${next.pin.name} (${next.pin.source})` },
+      answer: { label: 'next pin that cleans up both ends', text: next.pin.name },
       figures: [
         fromTable('taper-pin.large', 'its large end', next.largeMm, next.pin.source),
         fromTable('taper-pin.small', 'its small end, at this length', next.smallMm, next.pin.source),
