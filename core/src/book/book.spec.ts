@@ -43,6 +43,25 @@ it.each([
   ['gunmetal', 'Cast tin bronze (CuSn12, C90800)'],
 ])('"%s" finds %s first', (text, title) => expect(first(text)?.title).toBe(title));
 
+it.each([
+  ['tap for 3/8', '3/8-16 UNC'],
+  ['3/8 bolt', '3/8-16 UNC'],
+  ['oil seal 30', 'Lip seal 30 x'],
+  ['lip seal 1 in', 'Lip seal 1.000 x'],
+  ['lip seal .5', 'Lip seal 0.500 x'],
+  ['#7', 'Drill number 7'],
+  ['o-ring 20', 'O-ring 20 x'],
+  ['cotter pin', undefined],
+  ['circlip', undefined],
+  ['snap ring', undefined],
+  ['grub screw', undefined],
+  ['circlip 25', 'Ring for a shaft of 25'],
+])('%s finds %s first: what has only a kind in common is left to the tables', (asked, first) => {
+  const [entry] = lookUp(asked, 'mm');
+  if (first === undefined) expect(entry).toBeUndefined();
+  else expect(entry!.title).toContain(first);
+});
+
 it('says the numbers with it', () => {
   expect(cell(first('25 H7/p6'), 'Shaft, most')).toBeCloseTo(25.035, 9);
   expect(cell(first('25 H7/p6'), 'Interference, most')).toBeCloseTo(0.035, 9);

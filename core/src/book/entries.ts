@@ -247,7 +247,7 @@ export interface Findable {
 }
 
 export const FINDABLES: readonly Findable[] = [
-  ...THREADS.map((t) => ({ words: `${t.name} thread`, common: t.common, entry: () => threadEntry(t) })),
+  ...THREADS.map((t) => ({ words: `${t.name} thread${t.tapered ? ' taper pipe' : ''}`, common: t.common, entry: () => threadEntry(t) })),
   ...BEARINGS.map((b) => ({
     words: `${b.code} ${b.alias ?? ''} ${BEARING_WORDS[b.kind]} bearing`,
     common: b.kind === 'ball',
@@ -259,7 +259,7 @@ export const FINDABLES: readonly Findable[] = [
     entry: () => oringEntry(r),
   })),
   ...DRILLS.map((d) => ({
-    words: `${d.kind === 'number' || d.kind === 'letter' ? `${d.kind} ` : ''}${d.name} drill`,
+    words: `${d.kind === 'number' || d.kind === 'letter' ? `${d.kind} ` : ''}${d.name} ${d.kind === 'number' ? `#${d.name} ` : ''}drill`,
     common: true,
     entry: () => drillEntry(d),
   })),

@@ -8,18 +8,23 @@ import { bearingEntry, FINDABLES, threadEntry, type Findable } from './entries';
 import { inBookWords } from './synonyms.data';
 import type { BookEntry } from './entry';
 
+/** One way to write a decimal: `.5` and `0.500` are 0.5, `1.000` is 1. */
+const plainDecimal = (word: string): string => (/^\d*\.\d+$/.test(word) ? String(Number(word)) : word);
+
 /** What parts words and numbers is left out, so that `3/8 24`, `3/8-24` and `m16x1.5` find the same as the book's own writing. */
 const wordsOf = (text: string): string[] =>
   text
     .toLowerCase()
     .replace(/[(),]/g, ' ')
+    .replace(/\bo-ring/g, 'oring')
     .replace(/(\d)\s*[x×]\s*(?=\d)/g, '$1 ')
     .split(/[\s-]+/)
-    .filter((w) => w && w !== 'x');
+    .filter((w) => w && w !== 'x')
+    .map(plainDecimal);
 
 interface Indexed extends Findable {
   readonly list: readonly string[];
-  /** The words in one string, a space before each: a word begins where a space stands. */
+  /** The words in one string, a space about each: a word begins where a space stands. */
   readonly padded: string;
 }
 
@@ -28,20 +33,28 @@ for (const f of FINDABLES) {
   const list = wordsOf(f.words);
   // An entry never changes: made when it is first shown, then kept.
   let made: BookEntry | undefined;
-  const item: Indexed = { ...f, list, padded: ` ${list.join(' ')}`, entry: () => (made ??= f.entry()) };
+  const item: Indexed = { ...f, list, padded: ` ${list.join(' ')} `, entry: () => (made ??= f.entry()) };
   for (const word of new Set(item.list)) (byFirst.get(word) ?? byFirst.set(word, []).get(word)!).push(item);
 }
 const firstWords = [...byFirst.keys()];
 
-/** 0: the very words stand at its head in their order; 1: the last only begins one; 2: they all stand somewhere in it. */
+/** 0: the very words stand at its head in their order; 1: the last, still being typed, only begins one; 2: they all stand somewhere in it. */
 function rank(item: Indexed, typed: readonly string[]): number | null {
-  for (const w of typed) if (!item.padded.includes(` ${w}`)) return null;
+  for (const [i, w] of typed.entries()) if (!item.padded.includes(i === typed.length - 1 ? ` ${w}` : ` ${w} `)) return null;
   if (typed.every((w, i) => item.list[i] === w)) return 0;
   return typed.every((w, i) => (i === typed.length - 1 ? item.list[i]?.startsWith(w) : item.list[i] === w)) ? 1 : 2;
 }
 
+const MOST_OF_A_KIND = 60;
+
+/** How far back the first number that was typed stands: a name begins with the size that it is asked for by. */
+function stands({ list }: Indexed, typed: readonly string[]): number {
+  const number = typed.find((w) => /\d/.test(w));
+  return number === undefined ? 0 : list.findIndex((w) => w.startsWith(number));
+}
+
 function named(text: string, how: number): BookEntry[] {
-  const typed = inBookWords(wordsOf(text));
+  const typed = wordsOf(inBookWords(wordsOf(text)).join(' '));
   const [first] = typed;
   if (!first) return [];
   // Every word must stand in what is found, so the word that fewest have says where to look.
@@ -52,8 +65,16 @@ function named(text: string, how: number): BookEntry[] {
     const at = rank(item, typed);
     if (at !== null) ranked.push({ item, at });
   }
+  // Of what only has a kind in common, such as all threads, the tables tell better than the first few would.
+  if (ranked.length > MOST_OF_A_KIND && !/\d/.test(text)) return [];
   return ranked
-    .sort((a, b) => a.at - b.at || Number(b.item.common) - Number(a.item.common) || a.item.list.length - b.item.list.length)
+    .sort(
+      (a, b) =>
+        a.at - b.at ||
+        Number(b.item.common) - Number(a.item.common) ||
+        stands(a.item, typed) - stands(b.item, typed) ||
+        a.item.list.length - b.item.list.length,
+    )
     .slice(0, how)
     .map(({ item }) => item.entry());
 }
