@@ -111,8 +111,8 @@ export async function bench() {
       const ask = () => fetch(shop.address + path);
       return (await ask().catch(ask)).json();
     };
-    const floor = await get('/api/floor');
-    const job = floor.find((j) => j.title === 'Sprayer pump shaft');
+    const floor = await get('/api/floor?returned=1');
+    const job = floor.jobs.find((j) => j.title === 'Sprayer pump shaft');
     node(join(root, 'e2e/dist/bench.mjs'), shop.address, job.id);
     node(join(root, 'e2e/dist/bench-many.mjs'), shop.address);
     console.log('Server');

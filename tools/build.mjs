@@ -57,6 +57,7 @@ export const bundle = (entry, out) =>
       '--external:sharp',
       '--external:qrcode',
       '--external:ws',
+      '--external:piscina',
       '--external:selenium-webdriver',
       '--external:axe-core',
       `--outfile=${out}`,
@@ -76,6 +77,7 @@ export function buildAll() {
   });
   when('server', ['core', 'contract', 'server', 'demo/src', 'gauge/src'], join(root, 'server/dist/main.mjs'), () => {
     bundle('server/src/main.ts', 'server/dist/main.mjs');
+    bundle('server/src/standings/worker.ts', 'server/dist/standing-worker.mjs');
     bundle('demo/src/main.ts', 'demo/dist/load-demo.mjs');
     bundle('gauge/src/main.ts', 'gauge/dist/gauge.mjs');
   });

@@ -1,4 +1,4 @@
-import { GRADES } from '@iron-patch/core';
+import { GRADES, type MovedJob } from '@iron-patch/core';
 import { boolean, object, type InferType } from 'yup';
 import { numberOf, oneOf } from './fields';
 import { requiredText, TEXT_LIMITS } from './text';
@@ -18,3 +18,13 @@ export const houseRuleInput = object({
   because: requiredText('Why it is changed', TEXT_LIMITS.line),
 });
 export type HouseRuleInput = InferType<typeof houseRuleInput>;
+
+/** What a change would move in some of the open jobs. */
+export interface HouseRulePreview {
+  readonly moved: readonly MovedJob[];
+  /** How many of the open jobs are weighed with these. */
+  readonly weighed: number;
+  readonly open: number;
+  /** The last one weighed, to ask for those after it; null when all are. */
+  readonly last: string | null;
+}

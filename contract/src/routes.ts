@@ -8,6 +8,8 @@ export const routes = {
   houseRuleHistory: (id: string) => `/api/house-rules/${id}/history`,
   houseRulePreview: (id: string) => `/api/house-rules/${id}/preview`,
   floor: '/api/floor',
+  floorRows: '/api/floor/rows',
+  promised: '/api/floor/promised',
   live: '/api/live',
   health: '/api/health',
   jobs: '/api/jobs',

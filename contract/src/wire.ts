@@ -1,6 +1,15 @@
 /** What goes over the wire without the checks of what people type: for the first screen, which needs no schema. */
 export type { KnownMachine, ShopResource } from './shop';
-export type { FloorJob } from './floor';
+export {
+  FLOOR_PAGE,
+  MOST_FLOOR_ROWS,
+  type FloorCounts,
+  type FloorJob,
+  type FloorPage,
+  type FloorRows,
+  type PromisedJob,
+  type Standing,
+} from './floor';
 export type { LiveEvent } from './live';
 export type { ReadingInput } from './reading';
 export { PROBLEM_NAMES, PROBLEM_TYPE, type ProblemDetails } from './problem';

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { readdir, readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { NO_DETAIL } from '@iron-patch/core';
-import { HEADERS, routes, type ReadingInput } from '@iron-patch/contract';
+import { HEADERS, routes, type FloorPage, type ReadingInput } from '@iron-patch/contract';
 import { withIds, type DemoJob, type DemoPhoto } from './demo-job';
 
 type Send = (method: 'POST' | 'PUT', path: string, body: unknown) => Promise<{ readonly id: string }>;
@@ -144,8 +144,8 @@ export async function readDemo(directory: string): Promise<DemoJob[]> {
  * @returns how many were loaded; 0 when the shop has jobs already
  */
 export async function loadDemo(address: string, directory: string, now: number): Promise<number> {
-  const floor = (await (await fetch(address + routes.floor)).json()) as unknown[];
-  if (floor.length > 0) return 0;
+  const { open, returned } = (await (await fetch(address + routes.floor)).json()) as FloorPage;
+  if (open + returned > 0) return 0;
   const jobs = await readDemo(directory);
   for (const job of jobs) await loadJob(job, address, now, join(directory, '../photos'));
   return jobs.length;

@@ -64,7 +64,7 @@ try {
   const page = new Page(browser.driver, address!);
   await page.go('/');
   await page.run('localStorage.setItem("iron-patch.person", JSON.stringify("tomas"))');
-  const jobs = (await (await fetch(`${address}/api/floor`)).json()) as { id: string; title: string }[];
+  const { jobs } = (await (await fetch(`${address}/api/floor?returned=1`)).json()) as { jobs: { id: string; title: string }[] };
   for (const view of VIEWS) {
     if (only && !only.split(',').includes(view.file)) continue;
     const id = jobs.find((j) => j.title === view.job)?.id;

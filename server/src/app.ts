@@ -24,11 +24,14 @@ import { mountReadings } from './readings';
 import { mountReleases } from './releases';
 import { mountSheets } from './sheets';
 import { mountShop } from './shop';
+import type { Bench, Standings } from './standings';
 
 export interface AppParts {
   readonly pool: Pool;
   readonly live: LiveHub;
   readonly log: Logger;
+  readonly standings: Standings;
+  readonly bench: Bench;
   /** Folder of the built web application; null to serve the API alone. */
   readonly webDirectory: string | null;
 }
@@ -64,7 +67,7 @@ function mountWeb(app: Express, directory: string): void {
 }
 
 /** The whole HTTP side: API under /api, the web application elsewhere. */
-export function createApp({ pool, live, log, webDirectory }: AppParts): Express {
+export function createApp({ pool, live, log, standings, bench, webDirectory }: AppParts): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(
@@ -101,8 +104,8 @@ export function createApp({ pool, live, log, webDirectory }: AppParts): Express 
   mountShop(app, pool);
   mountInstruments(app, pool);
   mountDrillSets(app, pool);
-  mountHouseRules(app, pool, log);
-  mountFloor(app, pool, log);
+  mountHouseRules(app, pool, { standings, bench });
+  mountFloor(app, pool, standings);
   mountJobs(app, pool);
   mountSheets(app, pool);
   mountEditable(app, pool, components);

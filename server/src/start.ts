@@ -6,6 +6,7 @@ import { migrate, openPool } from './db';
 import { forgetOldAnswers } from './http';
 import { LiveHub } from './live';
 import { setUpShop } from './shop';
+import { Standings, type Bench } from './standings';
 
 export interface Running {
   readonly address: string;
@@ -25,8 +26,14 @@ const listening = (server: Server): Promise<void> =>
     server.once('error', reject);
   });
 
+/** Where jobs are worked out, and which program does it. */
+export interface Work {
+  readonly bench: Bench;
+  readonly program: string;
+}
+
 /** Migrates, listens, and stops cleanly when asked. */
-export async function start(config: Config, log: Logger = pino({ level: 'warn' })): Promise<Running> {
+export async function start(config: Config, { bench, program }: Work, log: Logger = pino({ level: 'warn' })): Promise<Running> {
   const pool = openPool(config.databaseUrl);
   pool.on('error', (err) => log.warn({ err }, 'idle database connection lost'));
   await migrate(pool, config.migrationsDirectory);
@@ -36,7 +43,9 @@ export async function start(config: Config, log: Logger = pino({ level: 'warn' }
   const forget = (): void => void forgetOldAnswers(pool).catch((err: unknown) => log.warn({ err }, 'old answers were not forgotten'));
   forget();
   const daily = setInterval(forget, DAY_MS).unref();
-  const server = createApp({ pool, live, log, webDirectory: config.webDirectory }).listen(config.port, HOST);
+  const standings = new Standings(pool, bench, log, program);
+  standings.catchUp();
+  const server = createApp({ pool, live, log, standings, bench, webDirectory: config.webDirectory }).listen(config.port, HOST);
   await listening(server);
   return {
     address: `http://${HOST}:${config.port}`,
@@ -49,6 +58,7 @@ export async function start(config: Config, log: Logger = pino({ level: 'warn' }
         // A browser keeps a connection open that it may use again: it has had its time.
         setTimeout(() => server.closeAllConnections(), LAST_ANSWERS_MS).unref();
       });
+      await standings.close();
       await pool.end();
     },
   };

@@ -25,7 +25,7 @@ export async function visit(shop: TestShop, person = 'tomas'): Promise<Visit> {
     page,
     line: new ReadingLinePage(page),
     async open(title, station) {
-      const jobs = (await (await fetch(`${shop.address}/api/floor`)).json()) as { id: string; title: string }[];
+      const { jobs } = (await (await fetch(`${shop.address}/api/floor?returned=1`)).json()) as { jobs: { id: string; title: string }[] };
       const { id } = jobs.find((j) => j.title === title)!;
       await page.go(`/jobs/${id}/${station}`);
       await page.css('ip-rail a.on');

@@ -59,7 +59,7 @@ describe('release and proof', () => {
     const diameter = release.body.figures.find((f: { key: string }) => f.key === 'segment.body.diameter');
     // Trued to 40.35 less grease clearance 0.0508 + 0.0015 x 40.35, less half of IT6.
     expect(diameter.valueMm).toBeCloseTo(40.35 - 0.0508 - 0.0015 * 40.35 - 0.008, 6);
-    const floor = async () => (await call.get(routes.floor)).body.find((j: { id: string }) => j.id === made.jobId);
+    const floor = async () => (await call.get(routes.floor)).body.jobs.find((j: { id: string }) => j.id === made.jobId);
     expect((await floor()).next.id).not.toBe('cut');
     await call.post(routes.readings(made.jobId), readingBody(made.boreId, '40.46', { instrumentId: 'tele' }));
     // The new reading is far from the one that stands at its spot: somebody says that it is right.

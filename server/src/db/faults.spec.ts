@@ -6,6 +6,7 @@ import { routes } from '@iron-patch/contract';
 import pino from 'pino';
 import { createApp } from '../app';
 import { LiveHub } from '../live';
+import { inlineBench, Standings } from '../standings';
 import { caller, makeJob, readingBody, type Caller } from '../testing/caller';
 import { openTestShop, type TestShop } from '../testing/test-database';
 import { layWire, type Wire } from '../testing/wire';
@@ -29,7 +30,14 @@ beforeAll(async () => {
   const log = pino({ level: 'silent' });
   live = new LiveHub(wire.url, log);
   await live.start();
-  const app = createApp({ pool, live, log, webDirectory: null });
+  const app = createApp({
+    pool,
+    live,
+    log,
+    standings: new Standings(pool, inlineBench, log, 'test'),
+    bench: inlineBench,
+    webDirectory: null,
+  });
   call = caller({ ...shop, app });
   server = app.listen(0, '127.0.0.1');
   await once(server, 'listening');

@@ -1,4 +1,4 @@
 export { notNow, type NotNow } from './away';
-export { inTransaction, openPool, type Db, type Pool } from './pool';
+export { atOneMoment, inTransaction, openPool, type Db, type Pool } from './pool';
 export { migrate } from './migrate';
 export { statements } from './statements';

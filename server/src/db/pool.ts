@@ -24,17 +24,16 @@ export function openPool(connectionString: string): Pool {
 }
 
 /**
- * Runs a transaction; rolled back when the work throws. The screen's id goes out with what it tells. A connection that broke, or whose
- * database no longer answers, is thrown away instead: PostgreSQL rolls back what was cut off.
+ * Runs a transaction that begins so; rolled back when the work throws. A connection that broke, or whose database no longer answers, is
+ * thrown away instead: PostgreSQL rolls back what was cut off.
  */
-export async function inTransaction<T>(pool: Pool, screen: string, work: (db: Db) => Promise<T>): Promise<T> {
+async function transaction<T>(pool: Pool, begin: string, work: (db: Db) => Promise<T>): Promise<T> {
   const client = await pool.connect();
   let broken: Error | undefined;
   const breaks = (e: Error): void => void (broken = e);
   client.on('error', breaks);
   try {
-    await client.query('begin');
-    await client.query(`select set_config('iron_patch.screen', $1, true)`, [screen]);
+    await client.query(begin);
     const result = await work(client);
     await client.query('commit');
     return result;
@@ -47,3 +46,14 @@ export async function inTransaction<T>(pool: Pool, screen: string, work: (db: Db
     client.release(broken);
   }
 }
+
+/** Runs a transaction; the screen's id goes out with what it tells. */
+export const inTransaction = <T>(pool: Pool, screen: string, work: (db: Db) => Promise<T>): Promise<T> =>
+  transaction(pool, 'begin', async (db) => {
+    await db.query(`select set_config('iron_patch.screen', $1, true)`, [screen]);
+    return work(db);
+  });
+
+/** Reads everything as it was stored at one moment. */
+export const atOneMoment = <T>(pool: Pool, read: (db: Db) => Promise<T>): Promise<T> =>
+  transaction(pool, 'begin isolation level repeatable read, read only', read);

@@ -13,14 +13,14 @@ beforeAll(async () => {
 afterAll(() => shop.close());
 
 it('is empty before the first job', async () => {
-  expect((await call.get(routes.floor)).body).toEqual([]);
+  expect((await call.get(routes.floor)).body).toEqual({ jobs: [], found: 0, open: 0, returned: 0, behind: 0 });
 });
 
 it('tells each job’s next move as the browser would work it out from the sheet', async () => {
   const one = await makeJob(call);
   const two = await makeJob(call);
   await call.post(routes.readings(two.jobId), readingBody(two.bodyId, '39.9'));
-  const floor = (await call.get(routes.floor)).body as { id: string; next: unknown }[];
+  const floor = (await call.get(routes.floor)).body.jobs as { id: string; next: unknown }[];
   expect(floor.map((j) => j.id)).toEqual([one.jobId, two.jobId]);
   const { shop: card } = (await call.get(routes.shop)).body;
   for (const job of floor) {
@@ -38,7 +38,7 @@ it('says which job cannot be worked out, and goes on with the others', async () 
     `insert into choices (job_id, key, version, value, reason, person_id) values ($1, 'part', 1, '{"segments": 7}', '', 'tomas')`,
     [broken.jobId],
   );
-  const floor = (await call.get(routes.floor)).body as { id: string; trouble?: true; stations: unknown[]; next: unknown }[];
+  const floor = (await call.get(routes.floor)).body.jobs as { id: string; trouble?: true; stations: unknown[]; next: unknown }[];
   expect(floor.find((j) => j.id === broken.jobId)).toMatchObject({ trouble: true, stations: [], next: null });
   expect(floor.find((j) => j.id === sound.jobId)!.stations).toHaveLength(9);
   const rule = {

@@ -1,12 +1,11 @@
-import { etagOf, houseRuleInput, routes, type HouseRuleInput } from '@iron-patch/contract';
-import { HOUSE_DEFAULT_SCHOOL, movedByShop, type HouseRule, type MovedJob, type Shop } from '@iron-patch/core';
+import { etagOf, houseRuleInput, routes, type HouseRuleInput, type HouseRulePreview } from '@iron-patch/contract';
+import { HOUSE_DEFAULT_SCHOOL, type HouseRule, type Shop } from '@iron-patch/core';
 import type { Express, Request } from 'express';
-import type { Logger } from 'pino';
-import { inTransaction, type Db, type Pool } from '../db';
-import { bodyOf, invalid, notFound, personOf, screenOf, versionBefore } from '../http';
-import { allJobIds } from '../jobs';
+import { inTransaction, type Pool } from '../db';
+import { askedIn, bodyOf, invalid, notFound, personOf, screenOf, versionBefore } from '../http';
 import { loadSheets } from '../sheets';
 import { loadShop } from '../shop';
+import type { Bench, Standings } from '../standings';
 import { changeHouseRule, houseRuleHistory } from './house-rule-queries';
 
 const RULE_ID = /^[a-z0-9-]{1,60}$/;
@@ -42,22 +41,33 @@ const withRule = (shop: Shop, id: string, rule: HouseRule | null): Shop => {
   return { ...shop, houseRules };
 };
 
-/** What the change would move, in every job that is not returned. */
-async function preview(db: Db, id: string, rule: HouseRule | null, log: Logger): Promise<MovedJob[]> {
-  const before = await loadShop(db);
-  const after = withRule(before, id, rule);
-  return (await loadSheets(db, await allJobIds(db))).flatMap((sheet) => {
-    try {
-      return movedByShop(sheet, before, after) ?? [];
-    } catch (err) {
-      // The floor says so of this job; the others are weighed all the same.
-      log.error({ err, jobId: sheet.job.id }, 'job cannot be worked out');
-      return [];
-    }
-  });
+/** Open jobs that are weighed in one answer: the screen asks for the next ones and shows how far it is. */
+const WEIGHED_AT_ONCE = 20;
+
+/** What the change would move in some of the open jobs, those after the one that was weighed last. */
+async function preview(
+  pool: Pool,
+  { standings, bench }: Weighing,
+  id: string,
+  rule: HouseRule | null,
+  last: string,
+): Promise<HouseRulePreview> {
+  const open = await standings.openIds();
+  const from = open.findIndex((jobId) => jobId > last);
+  const ids = from < 0 ? [] : open.slice(from, from + WEIGHED_AT_ONCE);
+  const weighed = from < 0 ? open.length : from + ids.length;
+  const [before, sheets] = [await loadShop(pool), await loadSheets(pool, ids)];
+  const moved = ids.length ? await bench.moves({ sheets, before, after: withRule(before, id, rule) }) : [];
+  return { moved, weighed, open: open.length, last: weighed < open.length ? ids.at(-1)! : null };
 }
 
-export function mountHouseRules(app: Express, pool: Pool, log: Logger): void {
+/** Which jobs are open, and where they are weighed. */
+export interface Weighing {
+  readonly standings: Standings;
+  readonly bench: Bench;
+}
+
+export function mountHouseRules(app: Express, pool: Pool, weighing: Weighing): void {
   app.put(routes.houseRule(':id'), async (req, res) => {
     const id = ruleIdIn(req);
     const stored = await inTransaction(pool, screenOf(req), async (db) => {
@@ -78,7 +88,7 @@ export function mountHouseRules(app: Express, pool: Pool, log: Logger): void {
     const id = ruleIdIn(req);
     const rule = ruleOf(id, bodyOf(houseRuleInput, req));
     refuseToLoseDefault(id, rule);
-    res.json(await preview(pool, id, rule, log));
+    res.json(await preview(pool, weighing, id, rule, askedIn(req, 'after')));
   });
 
   app.get(routes.houseRuleHistory(':id'), async (req, res) => {

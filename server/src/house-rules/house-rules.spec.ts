@@ -1,5 +1,5 @@
-import { STARTING_HOUSE_RULES } from '@iron-patch/core';
-import { routes, type HouseRuleInput } from '@iron-patch/contract';
+import { STARTING_HOUSE_RULES, type MovedJob } from '@iron-patch/core';
+import { routes, type HouseRuleInput, type HouseRulePreview } from '@iron-patch/contract';
 import { caller, makeJob, readingBody, type Caller, type MadeJob } from '../testing/caller';
 import { openTestShop, type TestShop } from '../testing/test-database';
 
@@ -31,14 +31,29 @@ it('come with the shop at version 1, with nobody behind them', async () => {
 it('tell what a change would move before it is made, and change nothing', async () => {
   await call.put(routes.choice(made.jobId, `runs:${made.boreId}`), { value: { kind: 'running-grease' }, reason: '' }, '*');
   const wide = input({ baseMm: grease.baseMm + 0.05 });
-  const { body } = await call.post(routes.houseRulePreview('grease'), wide);
+  const moved = async (id: string, body: HouseRuleInput): Promise<MovedJob[]> =>
+    (await call.post(routes.houseRulePreview(id), body)).body.moved;
+  const body = await moved('grease', wide);
   expect(body).toHaveLength(1);
   expect(body[0]).toMatchObject({ jobId: made.jobId, released: false });
-  const upper = body[0].moves.find((m: { label: string }) => m.label.endsWith('largest the pin may be'));
-  expect(upper.beforeMm - upper.afterMm).toBeCloseTo(0.05, 9);
-  expect((await call.post(routes.houseRulePreview('grease'), input())).body).toEqual([]);
-  expect((await call.post(routes.houseRulePreview('close'), { ...wide, name: 'Close' })).body).toEqual([]);
+  const upper = body[0]!.moves.find((m) => m.label.endsWith('largest the pin may be'))!;
+  expect(upper.beforeMm! - upper.afterMm!).toBeCloseTo(0.05, 9);
+  expect(await moved('grease', input())).toEqual([]);
+  expect(await moved('close', { ...wide, name: 'Close' })).toEqual([]);
   expect((await rules()).find((r) => r.id === 'grease')).toMatchObject({ version: 1, baseMm: grease.baseMm });
+});
+
+it('are weighed some open jobs at a time, each of them once', async () => {
+  for (let i = 0; i < 24; i++) await makeJob(call);
+  const wide = input({ baseMm: grease.baseMm + 0.05 });
+  const steps: HouseRulePreview[] = [];
+  for (let last: string | null = ''; last !== null; last = steps.at(-1)!.last)
+    steps.push((await call.post(`${routes.houseRulePreview('grease')}?after=${last}`, wide)).body);
+  expect(steps.map((s) => [s.weighed, s.open])).toEqual([
+    [20, 25],
+    [25, 25],
+  ]);
+  expect(steps.flatMap((s) => s.moved).map((m) => m.jobId)).toEqual([made.jobId]);
 });
 
 it('are changed with who and why, and never over somebody else’s change', async () => {

@@ -3,5 +3,5 @@ export { errorMiddleware, RETRY_AFTER_S, sendProblem } from './error-middleware'
 export { forgetOldAnswers, recordOnce, type Answer } from './record-once';
 export { personOf, screenOf } from './person';
 export { faultIn, plainBody } from './plain-body';
-export { bodyOf, idIn, versionBefore, ifMatch } from './input';
+export { askedIn, bodyOf, idIn, isId, versionBefore, ifMatch } from './input';
 export { mountEditable, type Editable } from './editable';

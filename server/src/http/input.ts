@@ -22,9 +22,17 @@ export const versionBefore = (req: Request): number => (req.get('If-None-Match')
 
 const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
 
+/** What the query says under a name; empty where it says nothing, or says it twice. */
+export function askedIn(req: Request, name: string): string {
+  const value = req.query[name];
+  return typeof value === 'string' ? value : '';
+}
+
+export const isId = (text: string): boolean => UUID.test(text);
+
 /** An id in the path; what is no id at all is simply not found. */
 export function idIn(req: Request, what: string): string {
   const id = String(req.params['id']);
-  if (!UUID.test(id)) throw notFound(what);
+  if (!isId(id)) throw notFound(what);
   return id;
 }

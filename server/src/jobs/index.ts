@@ -1,2 +1,2 @@
-export { allJobIds, jobById, jobsById } from './job-queries';
+export { jobById, jobsById } from './job-queries';
 export { mountJobs } from './job-routes';

@@ -4,7 +4,7 @@ import { statements, type Db } from '../db';
 import { changedByAnother, notFound } from '../http';
 import sql from './jobs.sql';
 
-const q = statements(sql, ['customer', 'insert', 'update', 'byIds', 'allIds']);
+const q = statements(sql, ['customer', 'insert', 'update', 'byIds']);
 
 const idOf = async (db: Db, text: string, values: unknown[]): Promise<string | null> =>
   (await db.query<{ id: string }>(text, values)).rows[0]?.id ?? null;
@@ -35,8 +35,6 @@ export async function jobById(db: Db, id: string): Promise<JobRecord> {
   if (!job) throw notFound('job');
   return job;
 }
-
-export const allJobIds = async (db: Db): Promise<string[]> => (await db.query<{ id: string }>(q.allIds)).rows.map((r) => r.id);
 
 /** Takes a job in; the customer is found by name or made. */
 export async function insertJob(db: Db, input: JobInput): Promise<JobRecord> {

@@ -21,6 +21,3 @@ select id, number, customer_id as "customerId", title, machine, complaint, want,
        promised_on as "promisedOn", unit, shop_temp_c as "shopTempC", hazards, changes, rest_by as "restBy",
        to_char(received_at at time zone 'utc', 'YYYY-MM-DD"T"HH24:MI:SS"Z"') as "receivedAt", version
 from jobs where id = any ($1::uuid[]) order by number
-
--- :name allIds
-select id from jobs order by number

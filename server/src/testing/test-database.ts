@@ -6,6 +6,7 @@ import { createApp } from '../app';
 import { migrate, openPool, type Pool } from '../db';
 import { LiveHub } from '../live';
 import { setUpShop } from '../shop';
+import { inlineBench, Standings } from '../standings';
 import type { Express } from 'express';
 
 export const ROOT = resolve(__dirname, '../../..');
@@ -58,13 +59,15 @@ export async function openTestShop(): Promise<TestShop> {
   const log = pino({ level: 'silent' });
   const live = new LiveHub(url, log);
   await live.start();
+  const standings = new Standings(pool, inlineBench, log, 'test');
   return {
     pool,
     url,
     live,
-    app: createApp({ pool, live, log, webDirectory: null }),
+    app: createApp({ pool, live, log, standings, bench: inlineBench, webDirectory: null }),
     async close() {
       await live.stop();
+      await standings.close();
       await close();
     },
   };

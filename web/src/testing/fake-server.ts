@@ -1,4 +1,4 @@
-import { PROBLEM_TYPE, routes } from '@iron-patch/contract';
+import { PROBLEM_TYPE, routes, type FloorJob } from '@iron-patch/contract';
 import type { JobSheet, Shop } from '@iron-patch/core';
 import { testSheet, testShop } from '@iron-patch/core/testing';
 
@@ -15,6 +15,8 @@ export class FakeServer {
   readonly asked: Asked[] = [];
   sheet: JobSheet;
   shop: Shop = testShop;
+  /** The jobs of the floor, in the order in which the server has them. */
+  jobs: readonly FloorJob[] = [];
   /** Replies to calls that change something, taken in turn; when empty they are accepted as they are. */
   readonly replies: Reply[] = [];
   down = false;
@@ -47,8 +49,22 @@ export class FakeServer {
         machines: [{ customerId: this.sheet.customer.id, name: this.sheet.job.machine }],
       });
     if (path === routes.sheet(this.sheet.job.id)) return response(200, this.sheet);
-    if (path === routes.floor) return response(200, []);
+    if (path.startsWith(routes.floor)) return this.floor(new URL(path, 'http://here'));
     return response(404, { title: 'There is no such job.', status: 404, detail: '', type: '' });
+  }
+
+  private floor({ pathname, searchParams }: URL): Response {
+    const open = this.jobs.filter((j) => j.next);
+    const counts = { open: open.length, returned: this.jobs.length - open.length, behind: 0 };
+    if (pathname === routes.promised) return response(200, open);
+    if (pathname === routes.floorRows)
+      return response(200, { ...counts, jobs: this.jobs.filter((j) => searchParams.get('ids')!.split(',').includes(j.id)) });
+    const words = (searchParams.get('find') ?? '').split(' ');
+    const found = (words[0] || searchParams.has('returned') ? this.jobs : open).filter((j) => {
+      const text = `${j.title} ${j.machine} ${j.customerName}`.toLowerCase();
+      return words.every((w) => text.includes(w));
+    });
+    return response(200, { ...counts, found: found.length, jobs: found.slice(0, Number(searchParams.get('upTo'))) });
   }
 
   /** What a plain acceptance stores. */

@@ -1,21 +1,22 @@
 import { DatePipe } from '@angular/common';
-import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, DestroyRef, effect, inject, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
-import type { FloorJob } from '@iron-patch/contract/wire';
+import { FLOOR_PAGE, type FloorJob } from '@iron-patch/contract/wire';
 import { STATION_NAMES } from '@iron-patch/core/stations';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { FloorStore, Live } from '../data';
 import { StateMark } from '../mark';
 
-const matches = (job: FloorJob, words: readonly string[]): boolean => {
-  const text = `${job.number} ${job.title} ${job.machine} ${job.customerName} ${job.next?.waitsFor ?? ''}`.toLowerCase();
-  return words.every((w) => text.includes(w));
-};
+/** What is typed is looked for once the hand rests; news is fetched in one go; standings that are behind are asked for again. */
+const SOON_MS = { typed: 150, news: 300, behind: 2000 } as const;
+const MINUTE_MS = 60_000;
 
-/** Something wrong first, then by promise; jobs that are returned last. */
-const urgency = (job: FloorJob): string =>
-  `${job.trouble ? 0 : job.next === null ? 2 : job.next.state === 'out' ? 0 : 1}${job.promisedOn ?? '9999'}${job.number}`;
+/** The day that it is here, as `2026-12-04`. */
+const dayNow = (): string => {
+  const now = new Date();
+  return [now.getFullYear(), now.getMonth() + 1, now.getDate()].map((n) => String(n).padStart(2, '0')).join('-');
+};
 
 /** Home: the jobs, where each stands, what it waits for and the one next move. */
 @Component({
@@ -31,17 +32,23 @@ const urgency = (job: FloorJob): string =>
         placeholder="Number, customer, machine, what it waits for"
         aria-label="Find a job"
         [ngModel]="search()"
-        (ngModelChange)="search.set($event)"
+        (ngModelChange)="look($event)"
       />
+      <button type="button" class="plain" [attr.aria-pressed]="store.withReturned()" (click)="store.showReturned(!store.withReturned())">
+        {{ store.withReturned() ? 'Put away what is returned' : 'Show what is returned, ' + store.counts().returned }}
+      </button>
       <a class="new" routerLink="/jobs/new">New job</a>
     </header>
     @if (store.failed()) {
       <p class="said bad" role="alert">The server does not answer. <button type="button" (click)="store.load()">Try again</button></p>
     }
+    @if (store.counts().behind; as behind) {
+      <p class="quiet" role="status">{{ behind === 1 ? 'One job is' : behind + ' jobs are' }} being worked out again.</p>
+    }
     @if (store.jobs(); as jobs) {
       <div class="strips" role="list" aria-label="Jobs">
-        @for (job of shown(); track job.id) {
-          <a class="strip" role="listitem" [routerLink]="['/jobs', job.id]" [class.done]="!job.next && !job.trouble">
+        @for (job of jobs; track job.id) {
+          <a class="strip" role="listitem" [routerLink]="['/jobs', job.id]" [class.done]="returned(job)">
             <span class="fig number">{{ job.number }}</span>
             <span class="what">
               <b>{{ job.title }}</b>
@@ -58,6 +65,8 @@ const urgency = (job: FloorJob): string =>
               @if (job.next; as n) {
                 <b [class.wrong]="n.state === 'out'">{{ names[n.id] }}</b>
                 <span>{{ n.waitsFor }}</span>
+              } @else if (job.waiting) {
+                <span class="quiet">Being worked out</span>
               } @else if (job.trouble) {
                 <b class="wrong">Cannot be worked out</b>
                 <span>Open it and take back what was done last; tell us.</span>
@@ -78,14 +87,26 @@ const urgency = (job: FloorJob): string =>
           </a>
         } @empty {
           <p class="empty">
-            @if (jobs.length) {
-              No job has “{{ search() }}” in it. <button type="button" (click)="search.set('')">Show all {{ jobs.length }}</button>
+            @if (store.find().trim()) {
+              No job has “{{ store.find() }}” in it. <button type="button" (click)="look('')">Show all {{ store.counts().open }}</button>
+            } @else if (store.counts().returned) {
+              Nothing is open: everything is returned.
             } @else {
               No jobs yet. When somebody brings something broken, start with <a routerLink="/jobs/new">a new job</a>.
             }
           </p>
         }
       </div>
+      @if (store.found() > jobs.length) {
+        <p class="more">
+          {{ jobs.length }} of {{ store.found() }}, the most urgent first.
+          @if (jobs.length < most) {
+            <button type="button" (click)="store.showMore()">Show more</button>
+          } @else {
+            Look for the others by a word of theirs.
+          }
+        </p>
+      }
     } @else if (!store.failed()) {
       <p class="empty quiet" role="status">Fetching the jobs.</p>
     }
@@ -211,6 +232,9 @@ const urgency = (job: FloorJob): string =>
     .empty {
       padding: 32px 12px;
     }
+    .more {
+      padding: 14px 12px;
+    }
     @media (max-width: 1100px) {
       .strip {
         grid-template-columns: 60px 1fr 1fr 96px;
@@ -224,34 +248,60 @@ const urgency = (job: FloorJob): string =>
 export class Floor {
   protected readonly store = inject(FloorStore);
   protected readonly names = STATION_NAMES;
-  protected readonly search = signal('');
-  private readonly today = new Date().toISOString().slice(0, 10);
-  protected readonly shown = computed(() => {
-    const words = this.search().toLowerCase().split(/\s+/).filter(Boolean);
-    return [...(this.store.jobs() ?? [])].filter((j) => matches(j, words)).sort((p, q) => urgency(p).localeCompare(urgency(q)));
-  });
+  protected readonly most = FLOOR_PAGE.most;
+  protected readonly search = signal(this.store.find());
+  private readonly today = signal(dayNow());
+  private typing: ReturnType<typeof setTimeout> | undefined;
 
   constructor() {
     const live = inject(Live);
     void this.store.load();
+    const changed = new Set<string>();
     let soon: ReturnType<typeof setTimeout> | undefined;
-    const later = (): void => {
-      clearTimeout(soon);
-      soon = setTimeout(() => void this.store.load(), 300);
+    const fetchSoon = (): void => {
+      soon ??= setTimeout(() => {
+        soon = undefined;
+        const ids = [...changed];
+        changed.clear();
+        void (ids.includes('') ? this.store.load() : this.store.freshen(ids));
+      }, SOON_MS.news);
     };
-    const subscriptions = [live.news.subscribe(later), live.back.subscribe(later)];
+    // What is no job’s, a house rule say, may have moved any of them.
+    const heard = (jobId: string | null): void => {
+      changed.add(jobId ?? '');
+      fetchSoon();
+    };
+    const subscriptions = [live.news.subscribe((e) => heard(e.jobId)), live.back.subscribe(() => heard(null))];
+    let again: ReturnType<typeof setTimeout> | undefined;
+    effect(() => {
+      clearTimeout(again);
+      if (this.store.counts().behind > 0) again = setTimeout(() => void this.store.load(), SOON_MS.behind);
+    });
+    const midnight = setInterval(() => this.today.set(dayNow()), MINUTE_MS);
     inject(DestroyRef).onDestroy(() => {
-      clearTimeout(soon);
+      for (const timer of [soon, again, this.typing]) clearTimeout(timer);
+      clearInterval(midnight);
       subscriptions.forEach((s) => s.unsubscribe());
     });
   }
 
+  protected look(words: string): void {
+    this.search.set(words);
+    clearTimeout(this.typing);
+    this.typing = setTimeout(() => void this.store.look(words), words ? SOON_MS.typed : 0);
+  }
+
+  protected returned(job: FloorJob): boolean {
+    return !job.next && !job.trouble && !job.waiting;
+  }
+
   protected late(job: FloorJob): boolean {
-    return job.promisedOn !== null && job.promisedOn < this.today;
+    return job.promisedOn !== null && job.promisedOn < this.today();
   }
 
   protected standing(job: FloorJob): string {
     if (job.trouble) return 'cannot be worked out';
+    if (job.waiting) return 'being worked out';
     const done = job.stations.filter((s) => s.state === 'done').length;
     return job.next ? `${done} of 9 stations done, at ${STATION_NAMES[job.next.id]}` : 'all stations done';
   }

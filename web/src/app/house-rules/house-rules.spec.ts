@@ -39,7 +39,7 @@ it('opens on the house default with its numbers at usual diameters', async () =>
 });
 
 it('shows what a change moves before it can be accepted, and asks why', async () => {
-  server.replies.push({ status: 200, body: moved });
+  server.replies.push({ status: 200, body: { moved, weighed: 1, open: 1, last: null } });
   const fixture = await show(HouseRules);
   expect(words(fixture)).not.toContain('Put it in force');
   await type(fixture, base, '0.07');
@@ -58,8 +58,37 @@ it('shows what a change moves before it can be accepted, and asks why', async ()
   expect(words(fixture)).toContain('Running in grease or dirt is in force.');
 });
 
+it('weighs many open jobs some at a time, says how far it is, and can be stopped', async () => {
+  const step = (weighed: number, last: string | null) => ({ status: 200, body: { moved: last ? moved : [], weighed, open: 40, last } });
+  server.replies.push(step(20, 'j20'), step(40, null));
+  const fixture = await show(HouseRules);
+  await type(fixture, base, '0.07');
+  await press(fixture, 'See what it moves');
+  await fixture.whenStable();
+  expect(server.changes().map((a) => a.path.split('?')[1])).toEqual(['after=', 'after=j20']);
+  expect(words(fixture)).toContain('This moves 1 open job');
+
+  await type(fixture, base, '0.08');
+  const asked: (() => void)[] = [];
+  const real = globalThis.fetch;
+  globalThis.fetch = ((path: string, init?: RequestInit) =>
+    path.includes('preview') ? new Promise((resolve) => asked.push(() => resolve(real(path, init)))) : real(path, init)) as typeof fetch;
+  server.replies.push(step(20, 'j20'), step(40, null));
+  await press(fixture, 'See what it moves');
+  asked[0]!();
+  await new Promise((r) => setTimeout(r, 20));
+  await fixture.whenStable();
+  expect(words(fixture)).toContain('20 of 40 open jobs weighed.');
+  await press(fixture, 'Stop');
+  asked[1]!();
+  await new Promise((r) => setTimeout(r, 20));
+  await fixture.whenStable();
+  expect(words(fixture)).not.toContain('This moves');
+  expect(words(fixture)).not.toContain('weighed');
+});
+
 it('takes what was shown back as soon as a number changes again', async () => {
-  server.replies.push({ status: 200, body: moved });
+  server.replies.push({ status: 200, body: { moved, weighed: 1, open: 1, last: null } });
   const fixture = await show(HouseRules);
   await type(fixture, base, '0.07');
   await press(fixture, 'See what it moves');
@@ -80,10 +109,14 @@ it('says at its field what is wrong, and asks the server nothing', async () => {
 
 it('shows somebody else’s change, and saves over it only when told to', async () => {
   const fixture = await show(HouseRules);
-  server.replies.push({ status: 200, body: [] }, problem(412, { current: { ...stored, because: 'Theirs.' } }), {
-    status: 200,
-    body: { ...stored, version: 3 },
-  });
+  server.replies.push(
+    { status: 200, body: { moved: [], weighed: 0, open: 0, last: null } },
+    problem(412, { current: { ...stored, because: 'Theirs.' } }),
+    {
+      status: 200,
+      body: { ...stored, version: 3 },
+    },
+  );
   await type(fixture, base, '0.09');
   await press(fixture, 'See what it moves');
   expect(words(fixture)).toContain('This moves no open job.');
@@ -111,7 +144,10 @@ it('adds a rule of its own, and will not offer to withdraw the default', async (
   await press(fixture, 'New rule');
   await type(fixture, 'input[name=name]', 'Barn door');
   await type(fixture, 'input[name=reason]', 'For the barn.');
-  server.replies.push({ status: 200, body: [] }, { status: 201, body: { ...stored, version: 1 } });
+  server.replies.push(
+    { status: 200, body: { moved: [], weighed: 0, open: 0, last: null } },
+    { status: 201, body: { ...stored, version: 1 } },
+  );
   await press(fixture, 'See what it moves');
   await type(fixture, 'input[name=because]', 'Asked for.');
   await press(fixture, 'Add it');

@@ -1,5 +1,5 @@
 import { computed, inject, Injectable, signal } from '@angular/core';
-import { check, houseRuleInput, routes, type HouseRuleInput } from '@iron-patch/contract';
+import { check, houseRuleInput, routes, type HouseRuleInput, type HouseRulePreview } from '@iron-patch/contract';
 import type { HouseRuleChange, HouseRuleRecord, MovedJob, Problem } from '@iron-patch/core';
 import { Api, ApiProblem, newId, ShopStore } from '../data';
 
@@ -41,6 +41,8 @@ export class RuleDesk {
   readonly theirs = signal<HouseRuleChange | null>(null);
   readonly message = signal<{ readonly text: string; readonly bad: boolean } | null>(null);
   readonly busy = signal(false);
+  /** How far the weighing is, while it is under way. */
+  readonly weighed = signal<Pick<HouseRulePreview, 'weighed' | 'open'> | null>(null);
   readonly changed = computed(() => {
     const now = this.rules().find((r) => r.id === this.id());
     return !now || JSON.stringify({ ...inputOf(now), because: '' }) !== JSON.stringify({ ...this.draft(), because: '' });
@@ -73,7 +75,26 @@ export class RuleDesk {
     const looked = { ...this.draft(), because: this.draft().because.trim() || 'to see' };
     const checked = check(houseRuleInput, looked);
     if (!checked.ok) return this.problems.set(checked.problems);
-    await this.run(async () => this.moved.set(await this.api.post<MovedJob[]>(routes.houseRulePreview(this.id()), checked.value)));
+    await this.run(() => this.weigh(checked.value));
+  }
+
+  /** Weighs the open jobs, some at a time; what is typed meanwhile, or another rule, ends it. */
+  private async weigh(input: HouseRuleInput): Promise<void> {
+    const draft = this.draft();
+    const moved: MovedJob[] = [];
+    for (let last: string | null = ''; last !== null;) {
+      const some: HouseRulePreview = await this.api.post(`${routes.houseRulePreview(this.id())}?after=${last}`, input);
+      if (this.draft() !== draft) return;
+      moved.push(...some.moved);
+      this.weighed.set(some.last === null ? null : some);
+      last = some.last;
+    }
+    this.moved.set(moved);
+  }
+
+  /** Ends the weighing: nothing was changed by it. */
+  stopWeighing(): void {
+    this.draft.update((d) => ({ ...d }));
   }
 
   async accept(): Promise<void> {
@@ -137,6 +158,7 @@ export class RuleDesk {
       } else this.message.set({ text: 'The server does not answer. What you typed is still here: press again in a moment.', bad: true });
     } finally {
       this.busy.set(false);
+      this.weighed.set(null);
     }
   }
 }

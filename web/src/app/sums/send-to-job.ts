@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, signal } from '@angular/core';
-import { routes } from '@iron-patch/contract';
+import { FLOOR_PAGE, routes, type FloorJob, type FloorPage } from '@iron-patch/contract/wire';
 import type { NoteRecord } from '@iron-patch/core';
-import { Api, ApiProblem, FloorStore, newId } from '../data';
+import { Api, ApiProblem, newId } from '../data';
 import { SheetStore } from '../sheet-data';
 import { ChooseField, type Option } from '../show';
 
@@ -23,7 +23,6 @@ import { ChooseField, type Option } from '../show';
 })
 export class SendToJob {
   private readonly api = inject(Api);
-  private readonly floor = inject(FloorStore);
   private readonly sheet = inject(SheetStore);
   readonly text = input.required<string>();
   readonly title = input.required<string>();
@@ -33,13 +32,15 @@ export class SendToJob {
   /** One key for one text to one job: pressed twice, or again after a silence, it is written once. */
   private sent = { what: '', key: newId() };
   protected readonly said = linkedSignal<string, string>({ source: this.text, computation: () => '' });
-  protected readonly options = computed<readonly Option[]>(() =>
-    (this.floor.jobs() ?? []).filter((j) => j.next).map((j) => [j.id, `${j.number} ${j.title}`] as const),
-  );
+  private readonly open = signal<readonly FloorJob[]>([]);
+  protected readonly options = computed<readonly Option[]>(() => this.open().map((j) => [j.id, `${j.number} ${j.title}`] as const));
   protected readonly job = linkedSignal(() => this.sheet.sheet()?.job.id ?? this.options()[0]?.[0] ?? '');
 
   constructor() {
-    if (!this.floor.jobs()) void this.floor.load();
+    void this.api
+      .get<FloorPage>(`${routes.floor}?upTo=${FLOOR_PAGE.most}`)
+      .then(({ jobs }) => this.open.set(jobs))
+      .catch(() => undefined);
   }
 
   protected async send(): Promise<void> {

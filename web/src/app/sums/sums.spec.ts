@@ -3,7 +3,7 @@ import { SUMS, sumOfId, type Mark } from '@iron-patch/core/sums';
 import { TABLES } from '@iron-patch/core/book';
 import { FakeServer } from '../../testing/fake-server';
 import { openSheet, press, show, type, words } from '../../testing/open-sheet';
-import { FloorStore, OpenJob, SessionStore, SumsDesk } from '../data';
+import { OpenJob, SessionStore, SumsDesk } from '../data';
 import { BookTableView } from './book-table';
 import { SumBench } from './sum-bench';
 import { SumPicture } from './sum-picture';
@@ -82,13 +82,9 @@ describe('sending it to a job', () => {
   const jobs = [{ id: 'job', number: 1001, title: 'Hinge pin', next: { id: 'decide' } }];
 
   it('writes the working into the notes of the open job', async () => {
-    const real = globalThis.fetch;
-    globalThis.fetch = ((path: string, init?: RequestInit) =>
-      path === '/api/floor'
-        ? Promise.resolve({ ok: true, status: 200, headers: new Headers(), json: () => Promise.resolve(jobs) } as Response)
-        : real(path, init)) as typeof fetch;
-    await TestBed.inject(FloorStore).load();
+    server.jobs = jobs as never;
     const fixture = await bench('cross-hole');
+    await fixture.whenStable();
     await press(fixture, 'Send');
     const [note] = server.changes();
     expect(note!.path).toBe(`/api/jobs/${server.sheet.job.id}/notes`);

@@ -245,7 +245,7 @@ export class JobForm implements OnInit {
     return [...new Set(all.map((m) => m.name))];
   });
   /** What else is promised in the week of that day. */
-  protected readonly load = computed(() => weekLoad(this.floor.jobs() ?? [], this.draft().promisedOn, this.openJob.job()?.id ?? null));
+  protected readonly load = computed(() => weekLoad(this.floor.promised(), this.draft().promisedOn, this.openJob.job()?.id ?? null));
   protected readonly problems = computed(() => {
     const checked = check(jobInput, this.draft());
     return checked.ok ? [] : checked.problems;
@@ -260,7 +260,7 @@ export class JobForm implements OnInit {
 
   ngOnInit(): void {
     const start = this.start();
-    void this.floor.load();
+    void this.floor.loadPromised();
     this.draft.set(start);
     this.numbers.set({ pieces: String(start.pieces), shopTempC: String(start.shopTempC) });
   }

@@ -1,0 +1,2 @@
+export { inlineBench, threadBench, type Bench } from './bench';
+export { Standings, type StandingCounts } from './standings';
