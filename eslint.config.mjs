@@ -14,6 +14,7 @@ export default tseslint.config(
         console: 'readonly',
         fetch: 'readonly',
         setTimeout: 'readonly',
+        clearTimeout: 'readonly',
         module: 'writable',
         URL: 'readonly',
         performance: 'readonly',

@@ -8,8 +8,6 @@ import { openThrowAwayShop } from './throw-away.mjs';
 const FEW = 10;
 const MANY = 10_000;
 const READINGS_EACH = 30;
-/** Share of jobs that are handed back in a shop that has many. */
-const RETURNED = 0.95;
 const ASKED = 60;
 
 /** Rows of jobs, each a shaft with one place and its readings; told in SQL, as a shop of many years would have them. */
@@ -25,11 +23,6 @@ f as (insert into features (job_id, component_id, name, side, start_mm, length_m
 insert into readings (id, job_id, purpose, feature_id, station_mm, clock_deg, text, unit, value_mm, instrument_id, person_id, taken_at)
 select gen_random_uuid(), f.job_id, 'found', f.id, 5 + 15 * (i / 4 % 7), 45 * (i % 4), '39.9', 'mm', 39.9 + (i % 7) * 0.002, 'mic-25-50', 'tomas', now()
 from f, generate_series(0, ${READINGS_EACH - 1}) i`;
-const HAND_BACK = `
-insert into choices (job_id, key, version, value, reason, person_id)
-select id, 'returned', 1, '{"lesson":"","stillToDo":"","outcome":"passed","beforeUse":"","unproved":"","undone":""}', '', 'tomas'
-from jobs where number % 100 < $1 and title like 'Winch pin %'`;
-
 const ranked = (times, share) => times.toSorted((a, b) => a - b)[Math.min(Math.floor(times.length * share), times.length - 1)];
 const ms = (t) => `${t.toFixed(0)} ms`;
 
@@ -81,15 +74,8 @@ export async function benchFloor() {
       execFileSync(process.execPath, [join(root, 'e2e/dist/bench-floor.mjs'), shop.address, `  ${jobs} jobs, all open`], {
         stdio: 'inherit',
       });
-      if (jobs === FEW) continue;
-      await db.query(HAND_BACK, [100 * RETURNED]);
-      await catchingUp(get, say);
-      const { open, returned } = await get('/api/floor');
-      const few = await times(ASKED, () => get('/api/floor'));
       const found = await times(ASKED, () => get('/api/floor?find=winch%2096%20pin'));
-      say(
-        `${open} open and ${returned} put away, the floor at the server: median ${ms(ranked(few, 0.5))}; a search: ${ms(ranked(found, 0.5))}`,
-      );
+      say(`a search: median ${ms(ranked(found, 0.5))}`);
     } finally {
       await db.end();
       await shop.close();

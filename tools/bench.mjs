@@ -4,6 +4,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import pg from 'pg';
+import { benchFloor } from './bench-floor.mjs';
 import { buildAll, bundle, root } from './build.mjs';
 import { openThrowAwayShop } from './throw-away.mjs';
 
@@ -121,4 +122,6 @@ export async function bench() {
   } finally {
     await shop.close();
   }
+  console.log('The floor');
+  await benchFloor();
 }

@@ -58,6 +58,7 @@ export const bundle = (entry, out) =>
       '--external:qrcode',
       '--external:ws',
       '--external:piscina',
+      '--external:express-rate-limit',
       '--external:selenium-webdriver',
       '--external:axe-core',
       `--outfile=${out}`,

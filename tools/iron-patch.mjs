@@ -1,23 +1,31 @@
 import { spawn } from 'node:child_process';
-import { rmSync } from 'node:fs';
+import { existsSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
+import { createInterface } from 'node:readline/promises';
 import { fileURLToPath } from 'node:url';
 import { buildAll, root } from './build.mjs';
-import { postgres } from './postgres.mjs';
+import { backup, backupName, nightly, restore, untilNext } from './backup.mjs';
+import { portTaken, postgres } from './postgres.mjs';
 import { keepUp } from './keep-up.mjs';
 import { claim, end, ours } from './own-process.mjs';
 import { openGauge } from './gauge.mjs';
-import { lastLine, openLog, openShop } from './shop.mjs';
+import { DATABASE, lastLine, openLog, openShop } from './shop.mjs';
 
 const portIn = (name, usual) => {
   const port = Number(process.env[name] ?? usual);
   if (!Number.isInteger(port) || port < 1024 || port > 65535) throw new Error(`${name} is a port from 1024 to 65535.`);
   return port;
 };
-const directory = process.env.IRON_PATCH_DATA ?? (process.getuid?.() === 0 ? '/var/lib/iron-patch' : join(root, '.run/data'));
+const [command, ...rest] = process.argv.slice(2);
+/** The demo never touches the shop's own data. */
+const isDemo = command === 'demo' || command === 'reset' || rest.includes('--demo');
+const folder = isDemo ? 'demo' : 'data';
+const ofRoot = isDemo ? '/var/lib/iron-patch-demo' : '/var/lib/iron-patch';
+const directory = process.env.IRON_PATCH_DATA ?? (process.getuid?.() === 0 ? ofRoot : join(root, '.run', folder));
 /** Who has this data folder open. */
 const OWNER = join(directory, 'server.pid');
 const SERVER_LOG = join(directory, 'server.log');
+const BACKUPS = { folder: process.env.IRON_PATCH_BACKUPS, at: process.env.IRON_PATCH_BACKUP_AT ?? '02:30' };
 const START_MS = 40_000;
 const settings = () => ({ directory, port: portIn('IRON_PATCH_PORT', 8460), dbPort: portIn('IRON_PATCH_DB_PORT', 8461) });
 
@@ -50,14 +58,18 @@ async function holding(work) {
 /** Opens the shop, keeps its server and its database up until somebody stops it, and runs something beside. */
 const keeping = (beside) =>
   holding(async () => {
+    // A wrong hour is said before anything runs.
+    if (BACKUPS.folder) untilNext(BACKUPS.at);
     const shop = await openShop({ ...settings(), log: SERVER_LOG });
     const watches = [
       keepUp({ what: 'The database', isUp: shop.db.running, start: () => shop.db.start(), log: join(directory, 'postgres.log') }),
       keepUp({ what: 'The server', isUp: shop.serverUp, start: shop.startServer, log: SERVER_LOG }),
     ];
+    const noMore = BACKUPS.folder ? nightly(shop.db, BACKUPS.folder, BACKUPS.at) : () => undefined;
     try {
       await beside(shop);
     } finally {
+      noMore();
       await Promise.all(watches.map((unwatch) => unwatch()));
       await shop.close();
       rmSync(OWNER, { force: true });
@@ -119,15 +131,68 @@ async function stop({ quiet = false } = {}) {
   if (!quiet) console.log(stopped ? 'Stopped.' : 'Nothing was running.');
 }
 
+/** Whether the person at the keyboard agrees; nobody at it is no. */
+async function agreed(question) {
+  if (rest.includes('--yes')) return true;
+  if (!process.stdin.isTTY) throw new Error(`${question} Say --yes to do it.`);
+  const ask = createInterface({ input: process.stdin, output: process.stdout });
+  const answer = await ask.question(`${question} (yes or no) `);
+  ask.close();
+  return /^y(es)?$/i.test(answer.trim());
+}
+
+/** The database of a data folder that nobody has open, for as long as the work takes. */
+const withDatabase = (work) =>
+  holding(async () => {
+    const db = postgres(directory, settings().dbPort);
+    const wasUp = db.running();
+    if (!wasUp && (await portTaken(settings().dbPort)))
+      throw new Error(`Port ${settings().dbPort} is in use. Choose another for the database with IRON_PATCH_DB_PORT.`);
+    db.start();
+    try {
+      return await work(db);
+    } finally {
+      if (!wasUp) db.stop();
+      rmSync(OWNER, { force: true });
+    }
+  });
+
 async function reset() {
+  if (!(await agreed(`This removes everything that was entered into the demo shop in ${directory}; a copy of it stays there.`)))
+    return console.log('Nothing was done.');
   await stop({ quiet: true });
   buildAll();
+  await withDatabase((db) => {
+    if (db.hasDatabase(DATABASE)) console.log(`Removed, and kept: ${backup(db, join(directory, 'removed', backupName()))}`);
+    db.dropDatabase(DATABASE);
+  });
+  await holding(async () => {
+    const shop = await openShop(settings());
+    console.log(`The demo shop is back: ${shop.loadDemo()} jobs.`);
+    await shop.close();
+    rmSync(OWNER, { force: true });
+  });
+}
+
+const fileAmong = (args, what) => {
+  const [file] = args.filter((a) => !a.startsWith('--'));
+  if (!file) throw new Error(`Say which file: ./iron-patch ${what} FILE`);
+  return file;
+};
+
+/** Of a shop that runs or rests: PostgreSQL's dump is of one moment. */
+async function backUp(args) {
+  const file = fileAmong(args, 'backup');
   const db = postgres(directory, settings().dbPort);
-  db.start();
-  db.dropDatabase('iron_patch');
-  const shop = await openShop(settings());
-  console.log(`The demo shop is back: ${shop.loadDemo()} jobs.`);
-  await shop.close();
+  if (!existsSync(db.data)) throw new Error(`There is no shop in ${directory} yet.`);
+  if (db.running()) return console.log(backup(db, file));
+  await withDatabase((resting) => console.log(backup(resting, file)));
+}
+
+async function bringBack(args) {
+  const file = fileAmong(args, 'restore');
+  refuseSecond();
+  await withDatabase((db) => console.log(restore(db, file)));
 }
 
 async function gauge([file]) {
@@ -145,13 +210,15 @@ const commands = {
   keep,
   stop,
   reset,
+  backup: backUp,
+  restore: bringBack,
   test: async () => (await import('./test.mjs')).test(),
   shots: async (args) => (await import('./shots.mjs')).shots(args),
   bench: async () => (await import('./bench.mjs')).bench(),
 };
 
 try {
-  await commands[process.argv[2]](process.argv.slice(3));
+  await commands[command](rest);
 } catch (e) {
   console.error(`iron-patch: ${e.message}`);
   process.exit(1);

@@ -5,7 +5,7 @@ import { dirname, join } from 'node:path';
 import { root } from './build.mjs';
 import { portTaken, postgres } from './postgres.mjs';
 
-const DATABASE = 'iron_patch';
+export const DATABASE = 'iron_patch';
 /** A log that has grown beyond this is put aside, one old one kept, bytes. */
 const MOST_LOG = 5_000_000;
 

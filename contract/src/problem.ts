@@ -24,6 +24,9 @@ export const PROBLEM_NAMES = {
   inUse: 'still-in-use',
   held: 'held-back',
   tooLarge: 'too-large',
+  tooMany: 'too-many',
+  crossSite: 'cross-site',
+  notServed: 'not-served-here',
   notNow: 'not-now',
   bug: 'bug',
 } as const;

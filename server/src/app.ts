@@ -12,7 +12,17 @@ import { mountDocuments } from './documents';
 import { features } from './features';
 import { mountFloor } from './floor';
 import { mountHouseRules } from './house-rules';
-import { errorMiddleware, HttpProblem, mountEditable, notFound, plainBody, RETRY_AFTER_S, sendProblem } from './http';
+import {
+  doors,
+  errorMiddleware,
+  mountEditable,
+  notFound,
+  plainBody,
+  RETRY_AFTER_S,
+  sendProblem,
+  uploadsLimited,
+  writesLimited,
+} from './http';
 import { mountDrillSets } from './drills';
 import { mountInstruments } from './instruments';
 import { mountJobs } from './jobs';
@@ -32,25 +42,13 @@ export interface AppParts {
   readonly log: Logger;
   readonly standings: Standings;
   readonly bench: Bench;
+  /** Host names under which the shop is served besides this machine's own. */
+  readonly hosts?: readonly string[];
   /** Folder of the built web application; null to serve the API alone. */
   readonly webDirectory: string | null;
 }
 
 const MOST_BODY = '4mb';
-
-/** A page of another site may not store anything here, even on loopback. */
-const sameSiteOnly: express.RequestHandler = (req, _res, next) => {
-  const site = req.get('Sec-Fetch-Site');
-  const writes = req.method !== 'GET' && req.method !== 'HEAD';
-  if (writes && site !== undefined && site !== 'same-origin' && site !== 'none')
-    throw new HttpProblem({
-      type: '/problems/cross-site',
-      title: 'Not from another site.',
-      status: 403,
-      detail: 'Open Iron Patch itself.',
-    });
-  next();
-};
 
 /** The host that the page was asked of; what is no plain name or address counts as this machine. */
 function hostOf(req: IncomingMessage): string {
@@ -67,7 +65,7 @@ function mountWeb(app: Express, directory: string): void {
 }
 
 /** The whole HTTP side: API under /api, the web application elsewhere. */
-export function createApp({ pool, live, log, standings, bench, webDirectory }: AppParts): Express {
+export function createApp({ pool, live, log, standings, bench, hosts = [], webDirectory }: AppParts): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(
@@ -85,7 +83,8 @@ export function createApp({ pool, live, log, standings, bench, webDirectory }: A
       strictTransportSecurity: false,
     }),
   );
-  app.use(sameSiteOnly);
+  app.use(doors(hosts), writesLimited());
+  app.use([routes.bundles, routes.photos(':id'), routes.readingsFile(':id')], uploadsLimited());
   mountBundleIn(app, pool);
   app.use('/api', express.json({ limit: MOST_BODY, strict: true }), plainBody, (_req, res, next) => {
     res.set('Cache-Control', 'no-store');

@@ -6,6 +6,20 @@ export interface Config {
   readonly webDirectory: string | null;
   /** The shop's card, read the first time; null to leave the shop empty. */
   readonly shopFile: string | null;
+  /** Host names under which the shop is served besides this machine's own. */
+  readonly hosts: readonly string[];
+}
+
+const HOST_NAME = /^[\w.-]+$/;
+
+function hostsIn(text: string): string[] {
+  const names = text
+    .split(',')
+    .map((n) => n.trim())
+    .filter(Boolean);
+  const wrong = names.find((n) => !HOST_NAME.test(n));
+  if (wrong !== undefined) throw new Error(`IRON_PATCH_HOSTS has host names without a port, apart by commas: "${wrong}" is none.`);
+  return names;
 }
 
 /** Reads the environment; says which variable is wrong. */
@@ -20,5 +34,6 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
     migrationsDirectory: env['IRON_PATCH_MIGRATIONS'] ?? 'server/migrations',
     webDirectory: env['IRON_PATCH_WEB'] ?? null,
     shopFile: env['IRON_PATCH_SHOP'] ?? null,
+    hosts: hostsIn(env['IRON_PATCH_HOSTS'] ?? ''),
   };
 }

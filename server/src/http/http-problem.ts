@@ -82,3 +82,16 @@ export const bug = (): HttpProblem =>
     'Something broke on our side.',
     'Nothing was stored. Try again; if it stays, tell whoever looks after Iron Patch here: its log says why.',
   );
+
+export const tooMany = (): HttpProblem =>
+  make('tooMany', 429, 'That is more at once than is taken.', 'It is kept where it is: it goes again by itself in a moment.');
+
+export const anotherSite = (): HttpProblem => make('crossSite', 403, 'Not from another site.', 'Open Iron Patch itself.');
+
+export const notServedHere = (): HttpProblem =>
+  make(
+    'notServed',
+    421,
+    'The shop is not served under this name.',
+    'Open it by the address that it printed when it started, or name this one in IRON_PATCH_HOSTS.',
+  );

@@ -2,6 +2,7 @@ export * from './http-problem';
 export { errorMiddleware, RETRY_AFTER_S, sendProblem } from './error-middleware';
 export { forgetOldAnswers, recordOnce, type Answer } from './record-once';
 export { personOf, screenOf } from './person';
+export { doors, uploadsLimited, writesLimited } from './doors';
 export { faultIn, plainBody } from './plain-body';
 export { askedIn, bodyOf, idIn, isId, versionBefore, ifMatch } from './input';
 export { mountEditable, type Editable } from './editable';

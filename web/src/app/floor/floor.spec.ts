@@ -31,6 +31,8 @@ const floor = async (jobs: readonly FloorJob[] | null) => {
   server.down = jobs === null;
   const fixture = await show(Floor);
   await fixture.whenStable();
+  await new Promise((r) => setTimeout(r, 5));
+  await fixture.whenStable();
   return fixture;
 };
 const numbers = (fixture: Awaited<ReturnType<typeof floor>>): string[] =>

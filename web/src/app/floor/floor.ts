@@ -1,5 +1,5 @@
 import { DatePipe } from '@angular/common';
-import { ChangeDetectionStrategy, Component, DestroyRef, effect, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, inject, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import { FLOOR_PAGE, type FloorJob } from '@iron-patch/contract/wire';
@@ -11,6 +11,8 @@ import { StateMark } from '../mark';
 /** What is typed is looked for once the hand rests; news is fetched in one go; standings that are behind are asked for again. */
 const SOON_MS = { typed: 150, news: 300, behind: 2000 } as const;
 const MINUTE_MS = 60_000;
+/** Strips that fill a screen. */
+const FIRST_DRAWN = 14;
 
 /** The day that it is here, as `2026-12-04`. */
 const dayNow = (): string => {
@@ -34,9 +36,11 @@ const dayNow = (): string => {
         [ngModel]="search()"
         (ngModelChange)="look($event)"
       />
-      <button type="button" class="plain" [attr.aria-pressed]="store.withReturned()" (click)="store.showReturned(!store.withReturned())">
-        {{ store.withReturned() ? 'Put away what is returned' : 'Show what is returned, ' + store.counts().returned }}
-      </button>
+      @if (store.counts().returned) {
+        <button type="button" class="plain" [attr.aria-pressed]="store.withReturned()" (click)="store.showReturned(!store.withReturned())">
+          {{ store.withReturned() ? 'Put away what is returned' : 'Show what is returned, ' + store.counts().returned }}
+        </button>
+      }
       <a class="new" routerLink="/jobs/new">New job</a>
     </header>
     @if (store.failed()) {
@@ -47,7 +51,7 @@ const dayNow = (): string => {
     }
     @if (store.jobs(); as jobs) {
       <div class="strips" role="list" aria-label="Jobs">
-        @for (job of jobs; track job.id) {
+        @for (job of drawn(); track job.id) {
           <a class="strip" role="listitem" [routerLink]="['/jobs', job.id]" [class.done]="returned(job)">
             <span class="fig number">{{ job.number }}</span>
             <span class="what">
@@ -250,6 +254,9 @@ export class Floor {
   protected readonly names = STATION_NAMES;
   protected readonly most = FLOOR_PAGE.most;
   protected readonly search = signal(this.store.find());
+  /** The first screenful is drawn first, the rest once it stands. */
+  private readonly drawnUpTo = signal(FIRST_DRAWN);
+  protected readonly drawn = computed(() => this.store.jobs()!.slice(0, this.drawnUpTo()));
   private readonly today = signal(dayNow());
   private typing: ReturnType<typeof setTimeout> | undefined;
 
@@ -277,9 +284,13 @@ export class Floor {
       clearTimeout(again);
       if (this.store.counts().behind > 0) again = setTimeout(() => void this.store.load(), SOON_MS.behind);
     });
+    let rest: ReturnType<typeof setTimeout> | undefined;
+    effect(() => {
+      if ((this.store.jobs()?.length ?? 0) > this.drawnUpTo()) rest ??= setTimeout(() => this.drawnUpTo.set(FLOOR_PAGE.most));
+    });
     const midnight = setInterval(() => this.today.set(dayNow()), MINUTE_MS);
     inject(DestroyRef).onDestroy(() => {
-      for (const timer of [soon, again, this.typing]) clearTimeout(timer);
+      for (const timer of [soon, again, rest, this.typing]) clearTimeout(timer);
       clearInterval(midnight);
       subscriptions.forEach((s) => s.unsubscribe());
     });
