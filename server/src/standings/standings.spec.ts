@@ -68,6 +68,29 @@ it('knows nothing of what was never committed', async () => {
   expect(await floor()).toEqual(before);
 });
 
+it('waits for nobody who is changing a job: it stands as it did until that is stored', async () => {
+  const { jobId, bodyId } = await makeJob(call);
+  const other = await makeJob(call);
+  await floor();
+  await call.post(routes.readings(jobId), readingBody(bodyId, '39.9'));
+  const client = await shop.pool.connect();
+  await client.query('begin');
+  await client.query(`update jobs set title = 'Other' where id = any ($1)`, [[jobId, other.jobId]]);
+  const start = Date.now();
+  const page = await floor();
+  expect(page.jobs.map((j) => j.id)).toEqual([jobId, other.jobId]);
+  expect(Date.now() - start).toBeLessThan(1500);
+  await client.query('commit');
+  client.release();
+  for (const job of (await floor()).jobs) expect(asShown(job)).toEqual(await byTheSheet(job.id));
+});
+
+it('lets several work the same jobs out at once', async () => {
+  await manyJobs(80);
+  const pages = await Promise.all(Array.from({ length: 6 }, () => call.get(routes.floor)));
+  expect(pages.map((p) => p.status)).toEqual([200, 200, 200, 200, 200, 200]);
+});
+
 it('works a job out once, and not again until it changes', async () => {
   const { jobId, bodyId } = await makeJob(call);
   await makeJob(call);

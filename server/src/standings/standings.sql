@@ -12,13 +12,15 @@ limit $5
 select count(*)::int as changed from (select from standings where of_change <> changed limit $1) as few
 
 -- :name keep
--- A standing never gives way to one of an older state of its job.
+-- A standing never gives way to one of an older state of its job. A job that somebody is changing just now is left: it is worked out again
+-- in any case, and nobody waits for anybody.
 with worked as (select * from jsonb_to_recordset($1::jsonb) as n (job_id uuid, standing jsonb, urgency smallint, of_change bigint)),
+free as (select job_id from standings where job_id in (select job_id from worked) for update skip locked),
 kept as (
   update standings s
   set urgency = n.urgency, of_change = n.of_change, of_shop = $2, worked_by = $3
   from worked n
-  where s.job_id = n.job_id and s.of_change <= n.of_change
+  where s.job_id = n.job_id and s.of_change <= n.of_change and s.job_id in (select job_id from free)
   returning s.job_id, n.standing)
 insert into standing_cards (job_id, standing) select job_id, standing from kept
 on conflict (job_id) do update set standing = excluded.standing

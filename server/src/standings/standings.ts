@@ -14,6 +14,10 @@ const BATCH = 25;
 /** Jobs that a request works out before it answers, a page of the floor; what is left is caught up with beside it. */
 const MOST_WHILE_ASKED = FLOOR_PAGE.first;
 
+/** How often a request tries to have what it shows of now, where others are at the same jobs, and the wait between. */
+const TRIES = 4;
+const PAUSE_MS = 40;
+
 /** What the floor says beside its jobs. */
 export interface StandingCounts {
   readonly open: number;
@@ -65,8 +69,13 @@ export class Standings {
   async refresh(jobIds: readonly string[]): Promise<number> {
     const some = jobIds.slice(0, MOST_WHILE_ASKED);
     let worked = 0;
-    for (let last = some.length ? BATCH : 0; last === BATCH && worked < some.length; worked += last)
-      last = await this.workOutSome(some, false);
+    for (let left = some.length ? TRIES : 0; left > 0;) {
+      const { behind, kept } = await this.workOutSome(some, false);
+      worked += kept;
+      if (kept === behind && behind < BATCH) break;
+      // Somebody else just works the same ones out, or is changing one of them.
+      if (kept < behind && --left > 0) await new Promise((r) => setTimeout(r, PAUSE_MS));
+    }
     return worked;
   }
 
@@ -74,7 +83,7 @@ export class Standings {
   async refreshChanged(): Promise<void> {
     const { rows } = await this.pool.query<{ changed: number }>(q.changed, [MOST_WHILE_ASKED + 1]);
     if (rows[0]!.changed > MOST_WHILE_ASKED) this.catchUp();
-    else for (let last = rows[0]!.changed && BATCH; last === BATCH;) last = await this.workOutSome(null, true);
+    else if (rows[0]!.changed > 0) while ((await this.workOutSome(null, true)).kept === BATCH);
   }
 
   async counts(): Promise<StandingCounts> {
@@ -83,7 +92,7 @@ export class Standings {
     return rows[0]!;
   }
 
-  /** Jobs that are not handed back, in no order that means anything. */
+  /** Jobs that are not handed back, by id. */
   async openIds(): Promise<string[]> {
     await this.refreshChanged();
     return (await this.pool.query<{ jobId: string }>(q.openIds)).rows.map((r) => r.jobId);
@@ -103,25 +112,25 @@ export class Standings {
   }
 
   private async workOutRest(): Promise<void> {
-    while (!this.closed && (await this.workOutSome(null, false)) > 0);
+    while (!this.closed && (await this.workOutSome(null, false)).kept > 0);
   }
 
   private async shopChange(db: Db): Promise<string> {
     return (await db.query<{ changed: string }>(q.shopChange)).rows[0]!.changed;
   }
 
-  /** @returns how many were behind among those looked at, at most a batch */
-  private async workOutSome(jobIds: readonly string[] | null, changedAlone: boolean): Promise<number> {
+  /** Works out a batch of those that are behind; fewer are kept where somebody is changing one of them. */
+  private async workOutSome(jobIds: readonly string[] | null, changedAlone: boolean): Promise<{ behind: number; kept: number }> {
     const batch = await this.load(jobIds, changedAlone);
-    if (batch.stale.length === 0) return 0;
+    if (batch.stale.length === 0) return { behind: 0, kept: 0 };
     const worked = await this.bench.workOut({ sheets: batch.sheets, shop: batch.shop });
     const ofChange = new Map(batch.stale.map((s) => [s.jobId, s.ofChange]));
     const kept = worked.map(({ jobId, standing, error }) => {
       if (error !== null) this.log.error({ err: error, jobId }, 'job cannot be worked out');
       return { job_id: jobId, standing, urgency: urgencyOf(standing), of_change: ofChange.get(jobId)! };
     });
-    await this.pool.query(q.keep, [JSON.stringify(kept), batch.shopChange, this.program]);
-    return batch.stale.length;
+    const { rowCount } = await this.pool.query(q.keep, [JSON.stringify(kept), batch.shopChange, this.program]);
+    return { behind: batch.stale.length, kept: rowCount ?? 0 };
   }
 
   /** Records, shop and what they are of, all of one moment. */
