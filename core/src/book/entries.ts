@@ -7,6 +7,7 @@ import { DOWEL_INCH_OVER, DOWELS_INCH, DOWELS_MM, PIN_SOURCES, SPRING_PINS_INCH,
 import { MM_PER_INCH, toInchFraction } from '../quantity';
 import { LIP_SEAL_SHAFT, LIP_SEAL_SIZES, ORINGS, type LipSeal, type ORing } from '../seals';
 import {
+  dieBlankMm,
   minorMm,
   pitchDiameterMm,
   taperDrills,
@@ -65,6 +66,7 @@ export function threadEntry(t: Thread): BookEntry {
   const pipe = taperPipe(t.name);
   // An NPT thread is known by its tapered sizes; sizes worked from the pipe's outside would be of another thread.
   const parallel = t.series !== 'NPT';
+  const blankMm = dieBlankMm(t);
   return {
     title: t.name,
     kind: 'thread',
@@ -81,6 +83,7 @@ export function threadEntry(t: Thread): BookEntry {
       ['Angle', `${t.form.angleDeg}°`],
       ...(pipe ?? []),
       ...tapDrillRows(t),
+      ...(blankMm === null ? [] : [['Blank for a die', blankMm] as const]),
       ...(t.tapered ? [] : [['Best wire', t.form.bestWire * t.pitchMm] as const]),
       ...limitRows(t),
     ],

@@ -1,3 +1,4 @@
+export { dieBlankMm } from './die-blank';
 export { FORMS, type ThreadForm } from './form';
 export { THREADS, threadOf } from './all-threads';
 export { minorMm, pitchDiameterMm, specialUnified, type Thread } from './thread';

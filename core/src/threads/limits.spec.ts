@@ -1,6 +1,8 @@
 import { MM_PER_INCH } from '../quantity';
 import { THREADS, threadOf } from './all-threads';
+import { dieBlankMm } from './die-blank';
 import { threadLimits, THREAD_CLASSES, type Band } from './limits';
+import { pitchDiameterMm } from './thread';
 
 const inch = (mm: number | null): number | null => (mm === null ? null : Math.round((mm / MM_PER_INCH) * 1e4) / 1e4);
 const limits = (name: string, side: 'outside' | 'inside', threadClass: string) => {
@@ -122,4 +124,33 @@ it('says where the book has no limits, and which classes there are', () => {
     problems: [{ code: 'class', message: expect.stringContaining('6g') }],
   });
   expect(threadLimits(threadOf('M1.2 x 0.2') ?? threadOf('M1')!, 'inside', '6H')).toMatchObject({ problems: [{ code: 'out-of-table' }] });
+});
+
+describe('the blank for a die', () => {
+  // As shop tables have them: M6 5.9, M8 7.88, M10 9.85, M12 11.83 (the thread less a tenth of its pitch).
+  it.each([
+    ['M6', 5.9],
+    ['M8', 7.875],
+    ['M10', 9.85],
+    ['M12', 11.825],
+    ['1/4-20 UNC', 0.245 * 25.4],
+  ] as const)('%s is turned to %d', (name, mm) => expect(dieBlankMm(threadOf(name)!)).toBeCloseTo(mm, 3));
+
+  it('lies within the major limits of the usual class, in the whole book, and is asked for where dies are made', () => {
+    let asked = 0;
+    for (const t of THREADS) {
+      const mm = dieBlankMm(t);
+      if (mm === null) continue;
+      asked++;
+      const limits = threadLimits(t, 'outside', THREAD_CLASSES[t.system]?.outside[0] ?? '');
+      if (!limits.ok) continue;
+      const { lowerMm, upperMm } = limits.value.major;
+      expect([t.name, mm >= (lowerMm ?? 0) - 1e-9, mm <= (upperMm ?? t.majorMm) + 1e-9]).toEqual([t.name, true, true]);
+      // The crests of a full thread: a blank under the pitch diameter by mistake would cut no thread at all.
+      expect(mm).toBeGreaterThan(pitchDiameterMm(t));
+    }
+    expect(asked).toBeGreaterThan(150);
+    expect(dieBlankMm(threadOf('Tr 30 x 6')!)).toBeNull();
+    expect(dieBlankMm(threadOf('1/2 NPT')!)).toBeNull();
+  });
 });
