@@ -49,6 +49,7 @@ it('a cylinder tube that broke out at its ring groove: a ring is welded on over 
   await page.sees('Tube outside stays: the new part’s hole');
   await page.sees('Not known yet: say what runs here');
   await hand.runs('Tube outside', 'Slides');
+  await page.sees('Does not rattle.');
   await page.fill('Own target: smallest the bore may be', '90.07');
   await page.click('Own target, keep the shaft, bore');
   await page.sees('bore at least smallest the bore may be: 90.070');
