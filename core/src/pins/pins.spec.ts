@@ -30,7 +30,7 @@ it('names taper pins by their own end: ISO small, inch large', () => {
 });
 
 it('finds the next pin that cleans up a worn hole', () => {
-  const [next] = nextTaperPins(6.6, 30);
+  const [next] = nextTaperPins({ largeMm: 6.6, smallMm: 6 }, 30);
   expect(taperPinEnds(next!, 30).largeMm).toBeGreaterThan(6.6);
   expect(next!.name).toBe('number 5');
 });

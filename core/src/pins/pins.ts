@@ -42,16 +42,16 @@ export function taperPinEnds(pin: TaperPin, lengthMm: number): { readonly smallM
 }
 
 /**
- * Taper pins that clean up a worn tapered hole, smallest first: those that are larger at its wide mouth than it has worn to there.
+ * Taper pins that clean up a worn tapered hole, smallest first: those that are larger at both ends than it has worn to there.
  *
- * @param wornMm largest diameter the hole is worn to at its wide end, mm
+ * @param worn largest diameter the hole is worn to at its wide and at its narrow end, mm
  * @param depthMm how deep the pin goes through
  */
-export function nextTaperPins(wornMm: number, depthMm: number, how = 3): TaperPin[] {
-  return TAPER_PINS.filter((pin) => taperPinEnds(pin, depthMm).largeMm > wornMm)
-    .sort((a, b) => taperPinEnds(a, depthMm).largeMm - taperPinEnds(b, depthMm).largeMm)
-    .slice(0, how);
-}
+export const nextTaperPins = (worn: { readonly largeMm: number; readonly smallMm: number }, depthMm: number): TaperPin[] =>
+  TAPER_PINS.map((pin) => ({ pin, ...taperPinEnds(pin, depthMm) }))
+    .filter((p) => p.largeMm > worn.largeMm && p.smallMm > worn.smallMm)
+    .sort((p, q) => p.largeMm - q.largeMm)
+    .map((p) => p.pin);
 
 /** The split-pin hole of a clevis pin; undefined for a diameter that is none. */
 export const clevisSplitHole = (diameterMm: number): number | undefined => CLEVIS_PINS.find(([d]) => d === diameterMm)?.[1];

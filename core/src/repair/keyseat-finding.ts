@@ -1,5 +1,5 @@
 import { isListedFor, keySeats, WOODRUFF, woodruffSeat, type KeySeat } from '../keys';
-import { formatWithUnit, toInchFraction, type LengthUnit } from '../quantity';
+import { formatWithUnit, MM_PER_INCH, toInchFraction, type LengthUnit } from '../quantity';
 import { besideMm } from './beside';
 import type { QuantityFinding } from './feature-figures';
 import type { Measured } from './measured';
@@ -17,8 +17,11 @@ export interface KeyseatFinding {
 
 /** A half-moon seat this near to a listed width is one of it, mm; as near as a key's own width is taken. */
 const SAME_WIDTH_MM = 0.06;
-/** Depths allow this much under the standard's least, and over it (ASME B17.1: 0.015 in; DIN 6885: 0.1 to 0.2), mm. */
-const DEPTH_ROOM_MM = { under: 0.03, over: 0.38 } as const;
+/** A depth this much under the book's is read off a burr or a worn crown, mm. */
+const UNDER_MM = 0.03;
+/** How much deeper a seat may be by its standard, mm: ASME B17.1 0.015 in, B17.2 0.005 in; DIN 6885 by its width, DIN 6888 at most 0.2. */
+const overMm = { b17: 0.015 * MM_PER_INCH, woodruffInch: 0.005 * MM_PER_INCH, woodruffMetric: 0.2 } as const;
+const din6885OverMm = (widthMm: number): number => (widthMm <= 6 ? 0.1 : widthMm <= 32 ? 0.2 : 0.3);
 
 const fraction = (mm: number): string => toInchFraction(mm).text;
 const keyName = (k: KeySeat): string =>
@@ -30,6 +33,8 @@ interface Seat {
   readonly widthMm: number;
   readonly fromCrownMm: number;
   readonly source: string;
+  /** How much deeper it may be, mm. */
+  readonly overMm: number;
   /** What the book has for that shaft instead; null where this is it, or where a standard leaves the choice open. */
   readonly instead: string | null;
 }
@@ -40,7 +45,15 @@ function parallelSeats(shaftMm: number, widthMm: number): Seat[] {
   return (found.ok ? found.value : []).map((k) => {
     const own = listed.ok ? listed.value.find((l) => l.source === k.source) : undefined;
     const instead = own && !isListedFor(k, shaftMm) ? keyName(own) : null;
-    return { name: keyName(k), halfMoon: false, widthMm: k.widthMm, fromCrownMm: k.fromCrownMm, source: k.source, instead };
+    return {
+      name: keyName(k),
+      halfMoon: false,
+      widthMm: k.widthMm,
+      fromCrownMm: k.fromCrownMm,
+      source: k.source,
+      overMm: k.standard === 'DIN 6885' ? din6885OverMm(k.widthMm) : overMm.b17,
+      instead,
+    };
   });
 }
 
@@ -49,7 +62,17 @@ const halfMoonSeats = (shaftMm: number, widthMm: number): Seat[] =>
     const seat = woodruffSeat(k.name, shaftMm);
     if (!seat.ok) return [];
     const name = k.unit === 'in' ? `No. ${k.name} (${fraction(k.widthMm)} x ${fraction(k.cutterMm)})` : k.name;
-    return [{ name, halfMoon: true, widthMm: k.widthMm, fromCrownMm: seat.value.fromCrownMm, source: k.source, instead: null }];
+    return [
+      {
+        name,
+        halfMoon: true,
+        widthMm: k.widthMm,
+        fromCrownMm: seat.value.fromCrownMm,
+        source: k.source,
+        overMm: k.unit === 'in' ? overMm.woodruffInch : overMm.woodruffMetric,
+        instead: null,
+      },
+    ];
   });
 
 /**
@@ -82,7 +105,7 @@ export function keyseatFinding(
 
   const deeperMm = depth ? depth.mean.value - seat.fromCrownMm : null;
   const band = depth?.plusMinusMm ?? 0;
-  const depthFits = deeperMm === null || (deeperMm >= -DEPTH_ROOM_MM.under - band && deeperMm <= DEPTH_ROOM_MM.over + band);
+  const depthFits = deeperMm === null || (deeperMm >= -UNDER_MM - band && deeperMm <= seat.overMm + band);
   const what = seat.halfMoon ? `A half-moon seat for key ${seat.name}, ${seat.source}` : `A seat for key ${seat.name}, ${seat.source}`;
   const listing = seat.instead
     ? `, which has ${seat.instead} for a shaft of ${show(shaftMm)}: keep it as found only with the hub that belongs to it.`

@@ -7,7 +7,7 @@ import { workOut } from './repair';
 import { testChoice, testFeature, testReading, testSheet, testShop } from './testing';
 
 const runs = (kind: string) => testChoice(choiceKey.runs('barrel'), { kind });
-const fit = (schoolId: string) => testChoice(choiceKey.fit('barrel'), { schoolId, hole: 'keep', truedMm: null });
+const fitted = (schoolId: string) => testChoice(choiceKey.fit('barrel'), { schoolId, hole: 'keep', truedMm: null });
 const fitOf = (sheet: JobSheet): FitFinding => workOut(sheet, testShop).fits[0]!;
 const bore = (valueMm: number, more: object = {}) => testReading({ featureId: 'barrel', stationMm: 5, valueMm, ...more });
 const sized = (holeMm: number, choices: JobSheet['choices'] = []) =>
@@ -57,7 +57,7 @@ it('a bearing of an inch series speaks for an inch machine, a metric one little 
 
 describe('a bearing seat', () => {
   it.each(['grease', 'free-oil', 'close', 'iso:f7', 'inch:RC3', 'press-bush'])('is never sized by %s', (school) => {
-    const f = fitOf(sized(30, [runs('bearing-inner'), fit(school)]));
+    const f = fitOf(sized(30, [runs('bearing-inner'), fitted(school)]));
     expect(f.target).toBeNull();
     expect(f.problem).toContain('bearing table alone');
   });
@@ -70,9 +70,9 @@ describe('a bearing seat', () => {
 
 it('a pressed bush never gets clearance, and what runs never interference', () => {
   expect(fitOf(sized(40, [runs('pressed-bush')])).target!.clearanceMm).toBeLessThan(0);
-  for (const school of ['grease', 'close', 'iso:h6']) expect(fitOf(sized(40, [runs('pressed-bush'), fit(school)])).target).toBeNull();
+  for (const school of ['grease', 'close', 'iso:h6']) expect(fitOf(sized(40, [runs('pressed-bush'), fitted(school)])).target).toBeNull();
   for (const school of ['press-bush', 'light-tap', 'iso:p6'])
-    expect(fitOf(sized(40, [runs('running-oil'), fit(school)])).target).toBeNull();
+    expect(fitOf(sized(40, [runs('running-oil'), fitted(school)])).target).toBeNull();
 });
 
 it('a light tap is tight over its whole band, about k6 from 10 to 60 mm', () => {

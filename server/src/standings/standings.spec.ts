@@ -1,7 +1,7 @@
 import { choiceKey, workOut } from '@iron-patch/core';
 import { FLOOR_PAGE, routes, type FloorJob, type FloorPage } from '@iron-patch/contract';
 import pino from 'pino';
-import { caller, makeJob, readingBody, type Caller } from '../testing/caller';
+import { caller, componentBody, makeJob, readingBody, type Caller } from '../testing/caller';
 import { openTestShop, type TestShop } from '../testing/test-database';
 import { inlineBench } from './bench';
 import { Standings } from './standings';
@@ -45,7 +45,8 @@ it('follows every change of a job, whatever was changed, and changes of the shop
     () => call.post(routes.notes(jobId), { station: 'strip', text: 'Keep both.' }),
     () => shop.pool.query(`update jobs set unit = 'in' where id = $1`, [jobId]),
     () => shop.pool.query(`update instruments set u_mm = 0.5`),
-    () => shop.pool.query(`delete from components where job_id = $1 and id not in (select component_id from features)`, [jobId]),
+    () => call.post(routes.components(jobId), componentBody({ name: 'Spare', role: 'other', verdict: null })),
+    () => shop.pool.query(`delete from components where job_id = $1 and name = 'Spare'`, [jobId]),
   ];
   for (const act of acts) {
     const { status = 200 } = (await act()) as { status?: number };

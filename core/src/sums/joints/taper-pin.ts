@@ -1,5 +1,5 @@
 import { bad, good } from '../../outcome';
-import { TAPER_PINS, taperPinEnds, type TaperPin } from '../../pins';
+import { nextTaperPins, TAPER_PINS, taperPinEnds, type TaperPin } from '../../pins';
 import { length, number } from '../fields';
 import { fromTable, given, result } from '../given';
 import { circle, line, rectangle, size } from '../marks';
@@ -37,9 +37,7 @@ export const taperPin: Sum = {
     if (shaft >= long) return bad('shaft', 'The pin must be longer than the shaft is thick: it goes through the hub too.', 'shaft');
     const holes = { small: v.number('hole-small'), large: v.number('hole-large') };
     const old = oldPin(small, long);
-    const larger = TAPER_PINS.map((pin) => ({ pin, ...taperPinEnds(pin, long) }))
-      .filter((p) => p.smallMm >= holes.small && p.largeMm >= holes.large)
-      .sort((p, q) => p.largeMm - q.largeMm);
+    const larger = nextTaperPins({ largeMm: holes.large, smallMm: holes.small }, long).map((pin) => ({ pin, ...taperPinEnds(pin, long) }));
     const next = larger.find((p) => !old || p.pin.ratio === old.ratio) ?? larger[0];
     if (!next) return bad('hole-large', 'No listed taper pin is that large: bore the hole for a straight pin, or bush it.', 'hole-large');
     const straightMm = Math.max(holes.small, holes.large);

@@ -31,7 +31,7 @@ const floor = async (jobs: readonly FloorJob[] | null) => {
   server.down = jobs === null;
   const fixture = await show(Floor);
   await fixture.whenStable();
-  await new Promise((r) => setTimeout(r, 5));
+  await new Promise((r) => setTimeout(r, 50));
   await fixture.whenStable();
   return fixture;
 };

@@ -284,13 +284,15 @@ export class Floor {
       clearTimeout(again);
       if (this.store.counts().behind > 0) again = setTimeout(() => void this.store.load(), SOON_MS.behind);
     });
-    let rest: ReturnType<typeof setTimeout> | undefined;
+    let rest: number | undefined;
     effect(() => {
-      if ((this.store.jobs()?.length ?? 0) > this.drawnUpTo()) rest ??= setTimeout(() => this.drawnUpTo.set(FLOOR_PAGE.most));
+      if ((this.store.jobs()?.length ?? 0) > this.drawnUpTo())
+        rest ??= requestAnimationFrame(() => setTimeout(() => this.drawnUpTo.set(FLOOR_PAGE.most)));
     });
     const midnight = setInterval(() => this.today.set(dayNow()), MINUTE_MS);
     inject(DestroyRef).onDestroy(() => {
-      for (const timer of [soon, again, rest, this.typing]) clearTimeout(timer);
+      for (const timer of [soon, again, this.typing]) clearTimeout(timer);
+      if (rest !== undefined) cancelAnimationFrame(rest);
       clearInterval(midnight);
       subscriptions.forEach((s) => s.unsubscribe());
     });
