@@ -26,7 +26,7 @@ const directory = process.env.IRON_PATCH_DATA ?? (process.getuid?.() === 0 ? ofR
 const OWNER = join(directory, 'server.pid');
 const SERVER_LOG = join(directory, 'server.log');
 const BACKUPS = { folder: process.env.IRON_PATCH_BACKUPS, at: process.env.IRON_PATCH_BACKUP_AT ?? '02:30' };
-const START_MS = 40_000;
+const START_MS = 180_000;
 const settings = () => ({ directory, port: portIn('IRON_PATCH_PORT', 8460), dbPort: portIn('IRON_PATCH_DB_PORT', 8461) });
 
 /** Resolves at the first Ctrl-C; further ones do not cut the orderly stop short. */

@@ -16,6 +16,9 @@ export function openLog(file) {
   return openSync(file, 'a');
 }
 
+/** How long a server that lives may take to answer: longer than a busy machine needs, for its first act is to bring the database up to date. */
+const OPENS_WITHIN_MS = 120_000;
+
 /** The last thing that a log says. */
 export const lastLine = (file) => (existsSync(file) ? readFileSync(file, 'utf8').trimEnd().split('\n').at(-1) : '');
 
@@ -57,13 +60,14 @@ export async function openShop({ directory, port, dbPort, throwAway = false, log
     let said = '';
     server.stdout?.on('data', (d) => (said += d));
     server.stderr?.on('data', (d) => (said += d));
-    for (let i = 0; i < 200; i++) {
-      if (server.exitCode !== null)
+    for (const from = Date.now(); Date.now() - from < OPENS_WITHIN_MS; ) {
+      if (server.exitCode !== null || server.signalCode !== null)
         throw new Error(`The server did not start: ${(log ? lastLine(log) : said.trim().split('\n').at(-1)) || 'it did not say why'}`);
-      if ((await fetch(`${address}/api/health`).catch(() => null))?.ok) return;
+      if ((await fetch(`${address}/api/health`, { signal: AbortSignal.timeout(5000) }).catch(() => null))?.ok) return;
       await new Promise((r) => setTimeout(r, 50));
     }
-    throw new Error(`The server did not answer within 10 seconds${log ? `: see ${log}` : ''}.`);
+    server.kill('SIGKILL');
+    throw new Error(`The server did not answer within ${OPENS_WITHIN_MS / 1000} seconds${log ? `: see ${log}` : ''}.`);
   };
 
   try {

@@ -19,7 +19,7 @@ const command = (name: string, more: Record<string, string> = {}): ChildProcess 
 const healthy = async (): Promise<boolean> => (await fetch(`${address}/api/health`).catch(() => null))?.ok ?? false;
 
 /** Milliseconds until it holds. */
-async function until(what: string, holds: () => Promise<boolean> | boolean, patienceMs = 20_000): Promise<number> {
+async function until(what: string, holds: () => Promise<boolean> | boolean, patienceMs = 60_000): Promise<number> {
   const from = Date.now();
   while (Date.now() - from < patienceMs) {
     if (await holds()) return Date.now() - from;
@@ -38,7 +38,7 @@ beforeAll(async () => {
   keeper = command('keep');
   keeper.stdout!.on('data', (d) => (said += d));
   keeper.stderr!.on('data', (d) => (said += d));
-  await until('the shop to open', healthy, 30_000);
+  await until('the shop to open', () => said.includes('Iron Patch runs at'), 150_000);
 });
 afterAll(async () => {
   if (keeper.exitCode === null) {

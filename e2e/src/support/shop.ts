@@ -30,6 +30,8 @@ async function run<T>(url: string, sql: string): Promise<T[]> {
 
 const healthy = async (address: string): Promise<boolean> => (await fetch(`${address}/api/health`).catch(() => null))?.ok ?? false;
 
+const OPENS_WITHIN_MS = 100_000;
+
 /** Starts a shop, empty of jobs or with those of the demo. */
 export async function openShop({ demo }: { demo: boolean }): Promise<TestShop> {
   const admin = process.env['IRON_PATCH_TEST_DATABASE_URL'];
@@ -53,7 +55,8 @@ export async function openShop({ demo }: { demo: boolean }): Promise<TestShop> {
         IRON_PATCH_SHOP: `${ROOT}/demo/data/shop.json`,
       },
     });
-    for (let i = 0; i < 300 && !(await healthy(address)); i++) await new Promise((r) => setTimeout(r, 50));
+    for (const from = Date.now(); !(await healthy(address)); await new Promise((r) => setTimeout(r, 50)))
+      if (Date.now() - from > OPENS_WITHIN_MS) throw new Error('The server of a test does not answer.');
   };
   const end = async (signal: NodeJS.Signals): Promise<void> => {
     if (server.exitCode !== null || server.signalCode !== null) return;
