@@ -13,6 +13,7 @@ export default tseslint.config(
         process: 'readonly',
         console: 'readonly',
         fetch: 'readonly',
+        AbortSignal: 'readonly',
         setTimeout: 'readonly',
         clearTimeout: 'readonly',
         module: 'writable',

@@ -185,7 +185,10 @@ async function backUp(args) {
   const file = fileAmong(args, 'backup');
   const db = postgres(directory, settings().dbPort);
   if (!existsSync(db.data)) throw new Error(`There is no shop in ${directory} yet.`);
-  if (db.running()) return console.log(backup(db, file));
+  if (db.running()) {
+    db.start();
+    return console.log(backup(db, file));
+  }
   await withDatabase((resting) => console.log(backup(resting, file)));
 }
 

@@ -50,7 +50,8 @@ export async function openShop({ directory, port, dbPort, throwAway = false, log
       env: {
         ...process.env,
         IRON_PATCH_PORT: String(port),
-        IRON_PATCH_DATABASE_URL: db.url(DATABASE),
+        IRON_PATCH_DATABASE_URL: db.url(DATABASE, 'app'),
+        IRON_PATCH_OWNER_URL: db.url(DATABASE, 'owner'),
         IRON_PATCH_MIGRATIONS: join(root, 'server/migrations'),
         IRON_PATCH_WEB: join(root, 'web/dist'),
         IRON_PATCH_SHOP: process.env.IRON_PATCH_SHOP ?? join(root, 'demo/data/shop.json'),
@@ -60,7 +61,7 @@ export async function openShop({ directory, port, dbPort, throwAway = false, log
     let said = '';
     server.stdout?.on('data', (d) => (said += d));
     server.stderr?.on('data', (d) => (said += d));
-    for (const from = Date.now(); Date.now() - from < OPENS_WITHIN_MS; ) {
+    for (const from = Date.now(); Date.now() - from < OPENS_WITHIN_MS;) {
       if (server.exitCode !== null || server.signalCode !== null)
         throw new Error(`The server did not start: ${(log ? lastLine(log) : said.trim().split('\n').at(-1)) || 'it did not say why'}`);
       if ((await fetch(`${address}/api/health`, { signal: AbortSignal.timeout(5000) }).catch(() => null))?.ok) return;

@@ -2,6 +2,8 @@
 export interface Config {
   readonly port: number;
   readonly databaseUrl: string;
+  /** The same database as the role that owns it, which brings it up to date. */
+  readonly ownerUrl: string;
   readonly migrationsDirectory: string;
   readonly webDirectory: string | null;
   /** The shop's card, read the first time; null to leave the shop empty. */
@@ -31,6 +33,7 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
   return {
     port,
     databaseUrl,
+    ownerUrl: env['IRON_PATCH_OWNER_URL'] ?? databaseUrl,
     migrationsDirectory: env['IRON_PATCH_MIGRATIONS'] ?? 'server/migrations',
     webDirectory: env['IRON_PATCH_WEB'] ?? null,
     shopFile: env['IRON_PATCH_SHOP'] ?? null,

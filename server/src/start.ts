@@ -2,7 +2,7 @@ import type { Server } from 'node:http';
 import pino, { type Logger } from 'pino';
 import { createApp } from './app';
 import type { Config } from './config';
-import { migrate, openPool } from './db';
+import { grantRights, migrate, openPool } from './db';
 import { forgetOldAnswers } from './http';
 import { LiveHub } from './live';
 import { setUpShop } from './shop';
@@ -36,7 +36,8 @@ export interface Work {
 export async function start(config: Config, { bench, program }: Work, log: Logger = pino({ level: 'warn' })): Promise<Running> {
   const pool = openPool(config.databaseUrl);
   pool.on('error', (err) => log.warn({ err }, 'idle database connection lost'));
-  await migrate(pool, config.migrationsDirectory);
+  await migrate(config.ownerUrl, config.migrationsDirectory);
+  await grantRights(config.ownerUrl);
   if (config.shopFile) await setUpShop(pool, config.shopFile);
   const live = new LiveHub(config.databaseUrl, log);
   await live.start();

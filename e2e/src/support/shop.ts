@@ -37,7 +37,7 @@ export async function openShop({ demo }: { demo: boolean }): Promise<TestShop> {
   const admin = process.env['IRON_PATCH_TEST_DATABASE_URL'];
   if (!admin) throw new Error('IRON_PATCH_TEST_DATABASE_URL is missing: run these through ./iron-patch test.');
   const name = `e2e_${randomUUID().replaceAll('-', '')}`;
-  await run(admin, `create database ${name}`);
+  await run(admin, `create database ${name} owner iron_patch_owner`);
   const databaseUrl = admin.replace(/\/[^/]*$/, `/${name}`);
   const port = await freePort();
   const address = `http://127.0.0.1:${port}`;
@@ -49,7 +49,8 @@ export async function openShop({ demo }: { demo: boolean }): Promise<TestShop> {
       env: {
         ...process.env,
         IRON_PATCH_PORT: String(port),
-        IRON_PATCH_DATABASE_URL: databaseUrl,
+        IRON_PATCH_DATABASE_URL: `${databaseUrl}?options=${encodeURIComponent('-c role=iron_patch_app')}`,
+        IRON_PATCH_OWNER_URL: `${databaseUrl}?options=${encodeURIComponent('-c role=iron_patch_owner')}`,
         IRON_PATCH_MIGRATIONS: `${ROOT}/server/migrations`,
         IRON_PATCH_WEB: `${ROOT}/web/dist`,
         IRON_PATCH_SHOP: `${ROOT}/demo/data/shop.json`,

@@ -19,7 +19,7 @@ afterAll(() => shop.close());
 
 describe('migrations', () => {
   it('run once, however many processes ask', async () => {
-    const again = await Promise.all([1, 2, 3].map(() => migrate(shop.pool, `${ROOT}/server/migrations`)));
+    const again = await Promise.all([1, 2, 3].map(() => migrate(shop.url, `${ROOT}/server/migrations`)));
     expect(again).toEqual([[], [], []]);
   });
 
@@ -28,9 +28,9 @@ describe('migrations', () => {
     try {
       const dir = await mkdtemp(join(tmpdir(), 'migrations-'));
       await copyFile(`${ROOT}/server/migrations/0001_initial.sql`, join(dir, '0001_initial.sql'));
-      await migrate(old.pool, dir);
+      await migrate(old.url, dir);
       await old.pool.query(`insert into house_rules (id, position, card) values ('barn', 3, '{"name": "Barn door", "baseMm": 0.2}')`);
-      expect((await migrate(old.pool, `${ROOT}/server/migrations`))[0]).toContain('0002');
+      expect((await migrate(old.url, `${ROOT}/server/migrations`))[0]).toContain('0002');
       expect(await loadHouseRules(old.pool)).toEqual([{ id: 'barn', version: 1, name: 'Barn door', baseMm: 0.2 }]);
       const columns = `select table_name, column_name, data_type from information_schema.columns where table_schema = 'public' order by 1, 2`;
       expect((await old.pool.query(columns)).rows).toEqual((await shop.pool.query(columns)).rows);
@@ -42,7 +42,7 @@ describe('migrations', () => {
   it('leave nothing behind when one breaks', async () => {
     const dir = await mkdtemp(join(tmpdir(), 'migrations-'));
     await writeFile(join(dir, '9001_half.sql'), 'create table half (id int); select nonsense from nowhere;');
-    await expect(migrate(shop.pool, dir)).rejects.toThrow('nowhere');
+    await expect(migrate(shop.url, dir)).rejects.toThrow('nowhere');
     const { rows } = await shop.pool.query(`select to_regclass('half') as found`);
     expect(rows[0].found).toBeNull();
   });
@@ -84,7 +84,7 @@ it('sets a shop up once', async () => {
 it('refuses a shop file with all that is wrong in it, and stores nothing of it', async () => {
   const empty = await openTestDatabase();
   try {
-    await migrate(empty.pool, `${ROOT}/server/migrations`);
+    await migrate(empty.url, `${ROOT}/server/migrations`);
     const dir = await mkdtemp(join(tmpdir(), 'shop-'));
     const file = async (name: string, text: string): Promise<string> => {
       await writeFile(join(dir, name), text);

@@ -1,26 +1,19 @@
 import { readdir, readFile } from 'node:fs/promises';
 import { join } from 'node:path';
-import pg from 'pg';
-import type { Pool } from './pool';
-
-/** Any number that no other part of the program locks. */
-const MIGRATION_LOCK = 74_656_001;
+import { withOwner } from './owner';
 
 /**
  * Brings the database up to date. Files are numbered, each runs once in its own transaction, one process at a time. It takes the time it
  * needs, on a connection of its own: a filled table or another process that is at it may take longer than a request.
  *
+ * @param url the database, as the role that owns it
  * @param directory folder of `0001_name.sql` files
  * @returns names of those that ran now
  */
-export async function migrate(pool: Pool, directory: string): Promise<string[]> {
+export async function migrate(url: string, directory: string): Promise<string[]> {
   const files = (await readdir(directory)).filter((f) => /^\d{4}_.*\.sql$/.test(f)).sort();
-  const client = new pg.Client({ connectionString: pool.options.connectionString });
-  client.on('error', () => undefined);
-  await client.connect();
-  const ran: string[] = [];
-  try {
-    await client.query('select pg_advisory_lock($1)', [MIGRATION_LOCK]);
+  return withOwner(url, async (client) => {
+    const ran: string[] = [];
     await client.query('create table if not exists schema_migrations (name text primary key, ran_at timestamptz not null default now())');
     const { rows } = await client.query<{ name: string }>('select name from schema_migrations');
     const known = new Set(rows.map((r) => r.name));
@@ -31,12 +24,6 @@ export async function migrate(pool: Pool, directory: string): Promise<string[]> 
       await client.query('commit');
       ran.push(file);
     }
-  } catch (e) {
-    await client.query('rollback').catch(() => undefined);
-    throw e;
-  } finally {
-    await client.query('select pg_advisory_unlock($1)', [MIGRATION_LOCK]).catch(() => undefined);
-    await client.end().catch(() => undefined);
-  }
-  return ran;
+    return ran;
+  });
 }

@@ -64,6 +64,9 @@ async function readCard(file: string): Promise<ShopCard> {
   throw new Error(`The shop's file ${file} is not right. ${told.join(' ')}${more > 0 ? ` And ${more} more.` : ''}`);
 }
 
+/** Any number that no other part of the program locks. */
+const SET_UP_LOCK = 74_656_002;
+
 /**
  * Sets the shop up from its card the first time. A shop that has people is left alone.
  *
@@ -74,6 +77,11 @@ export async function setUpShop(pool: Pool, cardFile: string): Promise<boolean> 
   const { rows } = await pool.query<{ empty: boolean }>(q.empty);
   if (!rows[0]!.empty) return false;
   const card = await readCard(cardFile);
-  await inTransaction(pool, '', (db) => storeShop(db, card));
-  return true;
+  return inTransaction(pool, '', async (db) => {
+    // Of two servers that find it empty, one sets it up.
+    await db.query('select pg_advisory_xact_lock($1)', [SET_UP_LOCK]);
+    const again = await db.query<{ empty: boolean }>(q.empty);
+    if (again.rows[0]!.empty) await storeShop(db, card);
+    return again.rows[0]!.empty;
+  });
 }

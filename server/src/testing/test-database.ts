@@ -3,7 +3,7 @@ import { resolve } from 'node:path';
 import pg from 'pg';
 import pino from 'pino';
 import { createApp } from '../app';
-import { migrate, openPool, type Pool } from '../db';
+import { grantRights, migrate, openPool, type Pool } from '../db';
 import { LiveHub } from '../live';
 import { setUpShop } from '../shop';
 import { inlineBench, Standings } from '../standings';
@@ -19,12 +19,18 @@ export function adminUrl(): string {
 }
 
 export interface TestShop {
+  /** As PostgreSQL's superuser, who may meddle with anything; the app has a pool of its own. */
   readonly pool: Pool;
   readonly app: Express;
   readonly url: string;
   readonly live: LiveHub;
   close(): Promise<void>;
 }
+
+export type TestDatabase = Pick<TestShop, 'pool' | 'url' | 'close'>;
+
+/** The same database in the role that the server works in, with no more rights than it has. */
+export const asApp = (url: string): string => `${url}?options=${encodeURIComponent('-c role=iron_patch_app')}`;
 
 async function admin(sql: string): Promise<void> {
   const client = new pg.Client({ connectionString: adminUrl() });
@@ -34,7 +40,7 @@ async function admin(sql: string): Promise<void> {
 }
 
 /** An empty database of its own. */
-export async function openTestDatabase(): Promise<Pick<TestShop, 'pool' | 'url' | 'close'>> {
+export async function openTestDatabase(): Promise<TestDatabase> {
   const name = `test_${randomUUID().replaceAll('-', '')}`;
   await admin(`create database ${name}`);
   const url = adminUrl().replace(/\/[^/]*$/, `/${name}`);
@@ -53,21 +59,30 @@ export async function openTestDatabase(): Promise<Pick<TestShop, 'pool' | 'url' 
 
 /** A database of its own, migrated, with the demo shop's people and machines. */
 export async function openTestShop(): Promise<TestShop> {
-  const { pool, url, close } = await openTestDatabase();
-  await migrate(pool, `${ROOT}/server/migrations`);
-  await setUpShop(pool, `${ROOT}/demo/data/shop.json`);
+  const database = await openTestDatabase();
+  await migrate(database.url, `${ROOT}/server/migrations`);
+  return serve(database);
+}
+
+/** The server over a database that is up to date, in the role that it works in. */
+export async function serve({ pool, url, close }: TestDatabase): Promise<TestShop> {
+  await grantRights(url);
+  const appPool = openPool(asApp(url));
+  appPool.on('error', () => undefined);
+  await setUpShop(appPool, `${ROOT}/demo/data/shop.json`);
   const log = pino({ level: 'silent' });
-  const live = new LiveHub(url, log);
+  const live = new LiveHub(asApp(url), log);
   await live.start();
-  const standings = new Standings(pool, inlineBench, log, 'test');
+  const standings = new Standings(appPool, inlineBench, log, 'test');
   return {
     pool,
     url,
     live,
-    app: createApp({ pool, live, log, standings, bench: inlineBench, webDirectory: null }),
+    app: createApp({ pool: appPool, live, log, standings, bench: inlineBench, webDirectory: null }),
     async close() {
       await live.stop();
       await standings.close();
+      await appPool.end();
       await close();
     },
   };

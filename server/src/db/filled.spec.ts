@@ -1,0 +1,80 @@
+import { copyFile, mkdtemp, readFile } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { routes, type FloorPage } from '@iron-patch/contract';
+import type { JobSheet } from '@iron-patch/core';
+import { caller, readingBody, type Caller } from '../testing/caller';
+import { openTestDatabase, ROOT, serve, type TestShop } from '../testing/test-database';
+import { migrate } from './migrate';
+
+/** A shop of forty jobs as the first version kept it, brought up to date and used. */
+const MIGRATIONS = `${ROOT}/server/migrations`;
+interface Plain {
+  readonly readings: readonly object[];
+  readonly choices: readonly object[];
+  readonly notes: readonly object[];
+}
+let shop: TestShop;
+let call: Caller;
+let before: Plain;
+
+beforeAll(async () => {
+  const database = await openTestDatabase();
+  const first = await mkdtemp(join(tmpdir(), 'migrations-'));
+  await copyFile(`${MIGRATIONS}/0001_initial.sql`, join(first, '0001_initial.sql'));
+  await migrate(database.url, first);
+  await database.pool.query(await readFile(`${ROOT}/server/src/testing/filled-0001.sql`, 'utf8'));
+  const rows = async (sql: string): Promise<object[]> => (await database.pool.query<object>(sql)).rows;
+  before = {
+    readings: await rows('select * from readings order by seq'),
+    choices: await rows('select * from choices order by job_id, key, version'),
+    notes: await rows('select * from notes order by seq'),
+  };
+  await migrate(database.url, MIGRATIONS);
+  shop = await serve(database);
+  call = caller(shop, 'bram');
+});
+afterAll(() => shop.close());
+
+it('keeps every record as it was, what came later left at its rest', async () => {
+  const now = async (sql: string): Promise<object[]> => (await shop.pool.query<object>(sql)).rows;
+  expect(before.readings).toHaveLength(40 * 10);
+  expect(await now('select * from readings order by seq')).toEqual(
+    before.readings.map((r) => ({ ...r, quantity: 'size', after_act_id: null })),
+  );
+  expect(await now('select * from choices order by job_id, key, version')).toEqual(before.choices);
+  expect(await now('select * from notes order by seq')).toEqual(before.notes);
+});
+
+it('carries over what a later version says otherwise: cautions apart, the light tap, the history of the rules', async () => {
+  const { rows } = await shop.pool.query<{ hazards: string[] }>('select hazards from jobs order by title limit 1');
+  expect(rows[0]!.hazards).toEqual(['beryllium', 'lead-bronze', 'magnesium', 'vessel']);
+  const { rows: rules } = await shop.pool.query<{ rule_id: string; version: number; base: number }>(
+    `select rule_id, version, (card ->> 'baseMm')::float8 as base from house_rule_changes order by rule_id, version`,
+  );
+  expect(rules).toEqual([
+    { rule_id: 'grease', version: 1, base: 0.05 },
+    { rule_id: 'light-tap', version: 1, base: -0.00508 },
+    { rule_id: 'light-tap', version: 2, base: -0.01016 },
+  ]);
+});
+
+it('leaves the shop its own people and machines', async () => {
+  expect((await call.get(routes.shop)).body.shop.people.map((p: { id: string }) => p.id).sort()).toEqual(['ada', 'bram']);
+});
+
+it('stands on the floor, every job worked out, and each of them opens and goes on', async () => {
+  const { body } = (await call.get(routes.floor)) as { body: FloorPage };
+  expect([body.found, body.behind]).toEqual([40, 0]);
+  for (const job of body.jobs) {
+    expect([job.trouble, job.waiting]).toEqual([undefined, undefined]);
+    expect(job.stations.length).toBeGreaterThan(5);
+  }
+  for (const { id } of body.jobs.slice(0, 5)) {
+    const sheet = (await call.get(routes.sheet(id))).body as JobSheet;
+    expect([sheet.components.length, sheet.features.length, sheet.readings.length]).toEqual([2, 2, 10]);
+    const body2 = readingBody(sheet.features.find((f) => f.side === 'outside')!.id, '39.9', { instrumentId: 'mic' });
+    expect((await call.post(routes.readings(id), body2)).status).toBe(201);
+    expect((await call.get(routes.report(id))).status).toBe(200);
+  }
+});

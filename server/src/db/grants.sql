@@ -1,0 +1,16 @@
+-- What the server may do, stated whole at every start: a table that stands in no line below can only be read. It empties no table, and
+-- makes, alters and drops nothing.
+revoke all on all tables in schema public from iron_patch_app;
+revoke all on all sequences in schema public from iron_patch_app;
+grant usage on schema public to iron_patch_app;
+grant select on all tables in schema public to iron_patch_app;
+grant usage on all sequences in schema public to iron_patch_app;
+-- Only added to.
+grant insert on
+  bars, choices, house_rule_changes, instrument_checks, lathes, notes, people, photo_pixels, proofs, readings, releases
+  to iron_patch_app;
+-- Changed, and never taken away.
+grant insert, update on customers, drill_sets, instruments, jobs, standing_cards, standings to iron_patch_app;
+grant update on shop_changes to iron_patch_app;
+-- Taken away as well.
+grant insert, update, delete on components, features, idempotency_keys, photos to iron_patch_app;
