@@ -1,6 +1,7 @@
 import type { IncomingMessage } from 'node:http';
 import { join } from 'node:path';
 import { routes } from '@iron-patch/contract';
+import compression from 'compression';
 import express, { type Express } from 'express';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
@@ -48,6 +49,8 @@ export interface AppParts {
   readonly webDirectory: string | null;
 }
 
+/** From this size on an answer is packed, bytes. */
+const LARGE_BYTES = 2048;
 const MOST_BODY = '4mb';
 
 /** The host that the page was asked of; what is no plain name or address counts as this machine. */
@@ -83,6 +86,8 @@ export function createApp({ pool, live, log, standings, bench, hosts = [], webDi
       strictTransportSecurity: false,
     }),
   );
+  // What is small is sent as it is; the live line must not wait for a full block.
+  app.use(compression({ threshold: LARGE_BYTES, filter: (req, res) => req.path !== routes.live && compression.filter(req, res) }));
   app.use(doors(hosts), writesLimited());
   app.use([routes.bundles, routes.photos(':id'), routes.readingsFile(':id')], uploadsLimited());
   mountBundleIn(app, pool);

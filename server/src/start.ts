@@ -1,4 +1,5 @@
 import type { Server } from 'node:http';
+import type { AddressInfo } from 'node:net';
 import pino, { type Logger } from 'pino';
 import { createApp } from './app';
 import type { Config } from './config';
@@ -52,7 +53,7 @@ export async function start(config: Config, { bench, program }: Work, log: Logge
   );
   await listening(server);
   return {
-    address: `http://${HOST}:${config.port}`,
+    address: `http://${HOST}:${(server.address() as AddressInfo).port}`,
     async stop() {
       clearInterval(daily);
       await live.stop();

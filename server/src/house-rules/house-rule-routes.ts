@@ -1,8 +1,8 @@
-import { etagOf, houseRuleInput, routes, type HouseRuleInput, type HouseRulePreview } from '@iron-patch/contract';
+import { houseRuleInput, routes, type HouseRuleInput, type HouseRulePreview } from '@iron-patch/contract';
 import { HOUSE_DEFAULT_SCHOOL, type HouseRule, type Shop } from '@iron-patch/core';
 import type { Express, Request } from 'express';
-import { inTransaction, type Pool } from '../db';
-import { askedIn, bodyOf, invalid, notFound, personOf, screenOf, versionBefore } from '../http';
+import type { Pool } from '../db';
+import { askedIn, bodyOf, changeOnce, invalid, notFound, personOf, stored, versionBefore } from '../http';
 import { loadSheets } from '../sheets';
 import { loadShop } from '../shop';
 import type { Bench, Standings } from '../standings';
@@ -68,21 +68,17 @@ export interface Weighing {
 }
 
 export function mountHouseRules(app: Express, pool: Pool, weighing: Weighing): void {
-  app.put(routes.houseRule(':id'), async (req, res) => {
-    const id = ruleIdIn(req);
-    const stored = await inTransaction(pool, screenOf(req), async (db) => {
+  app.put(routes.houseRule(':id'), (req, res) =>
+    changeOnce(pool, req, res, async (db) => {
+      const id = ruleIdIn(req);
       const personId = await personOf(db, req);
       const version = versionBefore(req);
       const input = bodyOf(houseRuleInput, req);
       const rule = ruleOf(id, input);
       refuseToLoseDefault(id, rule);
-      return changeHouseRule(db, id, version, { rule, because: input.because, personId });
-    });
-    res
-      .status(stored.version === 1 ? 201 : 200)
-      .set('ETag', etagOf(stored.version))
-      .json(stored);
-  });
+      return stored(await changeHouseRule(db, id, version, { rule, because: input.because, personId }));
+    }),
+  );
 
   app.post(routes.houseRulePreview(':id'), async (req, res) => {
     const id = ruleIdIn(req);

@@ -1,11 +1,11 @@
 import { etagOf } from '@iron-patch/contract';
 import type { Express } from 'express';
 import type { AnyObjectSchema, InferType } from 'yup';
-import { inTransaction, type Db, type Pool } from '../db';
+import type { Db, Pool } from '../db';
 import { changedByAnother, notFound } from './http-problem';
 import { bodyOf, idIn, ifMatch } from './input';
-import { personOf, screenOf } from './person';
-import { recordOnce } from './record-once';
+import { personOf } from './person';
+import { changeOnce, recordOnce } from './record-once';
 
 /** A resource of a job that people edit: how to reach it and what to store. */
 export interface Editable<S extends AnyObjectSchema, R extends { readonly version: number }> {
@@ -47,28 +47,29 @@ export function mountEditable<S extends AnyObjectSchema, R extends { readonly ve
     res.set('ETag', etagOf(found.version)).json(found);
   });
 
-  app.put(e.item, async (req, res) => {
-    const id = idIn(req, e.what);
-    const stored = await inTransaction(pool, screenOf(req), async (db) => {
+  /** Why the version has moved on: changed by another, or taken away. Asked anew: it may have happened since it was looked at. */
+  const moved = async (db: Db, id: string): Promise<Error> => changedByAnother(await present(db, id));
+
+  app.put(e.item, (req, res) =>
+    changeOnce(pool, req, res, async (db) => {
+      const id = idIn(req, e.what);
       await personOf(db, req);
       const version = ifMatch(req);
       await present(db, id);
       const after = await e.update(db, id, version, bodyOf(e.schema, req));
-      // Asked anew: somebody may have changed it since it was looked at.
-      if (!after) throw changedByAnother(await e.byId(db, id));
-      return after;
-    });
-    res.set('ETag', etagOf(stored.version)).json(stored);
-  });
+      if (!after) throw await moved(db, id);
+      return { status: 200, body: after };
+    }),
+  );
 
-  app.delete(e.item, async (req, res) => {
-    const id = idIn(req, e.what);
-    await inTransaction(pool, screenOf(req), async (db) => {
+  app.delete(e.item, (req, res) =>
+    changeOnce(pool, req, res, async (db) => {
+      const id = idIn(req, e.what);
       await personOf(db, req);
       const version = ifMatch(req);
       await present(db, id);
-      if (!(await e.remove(db, id, version))) throw changedByAnother(await e.byId(db, id));
-    });
-    res.status(204).end();
-  });
+      if (!(await e.remove(db, id, version))) throw await moved(db, id);
+      return { status: 204, body: null };
+    }),
+  );
 }

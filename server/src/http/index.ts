@@ -1,6 +1,6 @@
 export * from './http-problem';
 export { errorMiddleware, RETRY_AFTER_S, sendProblem } from './error-middleware';
-export { forgetOldAnswers, recordOnce, type Answer } from './record-once';
+export { changeOnce, forgetOldAnswers, recordOnce, stored, type Answer } from './record-once';
 export { personOf, screenOf } from './person';
 export { doors, uploadsLimited, writesLimited } from './doors';
 export { faultIn, plainBody } from './plain-body';

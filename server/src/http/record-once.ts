@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { HEADERS } from '@iron-patch/contract';
+import { etagOf, HEADERS } from '@iron-patch/contract';
 import type { Request, Response } from 'express';
 import { inTransaction, statements, type Db, type Pool } from '../db';
 import { keyNeeded, keyUsedForAnother } from './http-problem';
@@ -14,6 +14,9 @@ export interface Answer {
   readonly body: unknown;
 }
 
+/** The answer to a change: made, when it is the first version. */
+export const stored = <R extends { readonly version: number }>(body: R): Answer => ({ status: body.version === 1 ? 201 : 200, body });
+
 interface StoredAnswer {
   readonly route: string;
   readonly request_hash: string;
@@ -24,26 +27,64 @@ interface StoredAnswer {
 /** Forgets the answers that nobody asks for again: a screen sends what it keeps as soon as it is opened. Tells how many. */
 export const forgetOldAnswers = async (pool: Pool): Promise<number> => (await pool.query(q.forget)).rowCount ?? 0;
 
-/**
- * Does a POST once however often it is sent: the answer is stored with the record in one transaction and told again to a
- * retry. A second sender of the same key waits for the first.
- */
-export async function recordOnce(pool: Pool, req: Request, res: Response, work: (db: Db) => Promise<Answer>): Promise<void> {
-  const key = req.get(HEADERS.idempotencyKey);
-  if (!key || key.length > LONGEST_KEY) throw keyNeeded();
-  const hash = createHash('sha256')
+type Work = (db: Db) => Promise<Answer>;
+
+/** What tells a request from another that comes under the same key. */
+const hashOf = (req: Request, ...more: readonly string[]): string =>
+  createHash('sha256')
+    .update([...more, ''].join('\n'))
     .update(Buffer.isBuffer(req.body) ? req.body : JSON.stringify(req.body ?? null))
     .digest('hex');
-  const answer = await inTransaction(pool, screenOf(req), async (db) => {
-    const claimed = await db.query(q.claim, [key, req.path, hash]);
+
+/** Does the work and stores its answer in one transaction; a second sender of the same key waits for the first and gets its answer. */
+const once = (
+  pool: Pool,
+  req: Request,
+  { key, route, hash }: { readonly key: string; readonly route: string; readonly hash: string },
+  work: Work,
+): Promise<Answer> =>
+  inTransaction(pool, screenOf(req), async (db) => {
+    const claimed = await db.query(q.claim, [key, route, hash]);
     if (claimed.rowCount === 0) {
-      const stored = (await db.query<StoredAnswer>(q.replay, [key])).rows[0]!;
-      if (stored.route !== req.path || stored.request_hash !== hash) throw keyUsedForAnother();
-      return { status: stored.status, body: stored.body };
+      const known = (await db.query<StoredAnswer>(q.replay, [key])).rows[0]!;
+      if (known.route !== route || known.request_hash !== hash) throw keyUsedForAnother();
+      return { status: known.status, body: known.body };
     }
     const fresh = await work(db);
     await db.query(q.answer, [key, fresh.status, JSON.stringify(fresh.body)]);
     return fresh;
   });
-  res.status(answer.status).json(answer.body);
+
+const keyOf = (req: Request): string | null => {
+  const key = req.get(HEADERS.idempotencyKey);
+  if (key && key.length > LONGEST_KEY) throw keyNeeded();
+  return key || null;
+};
+
+/** Does a POST once however often it is sent: the answer is stored with the record and told again to a retry. */
+export async function recordOnce(pool: Pool, req: Request, res: Response, work: Work): Promise<void> {
+  const key = keyOf(req);
+  if (!key) throw keyNeeded();
+  const { status, body } = await once(pool, req, { key, route: req.path, hash: hashOf(req) }, work);
+  res.status(status).json(body);
+}
+
+/**
+ * Does a PUT or DELETE of what was read at a version. Under a key it is done once: whoever sends it again because the answer was lost
+ * gets that answer, and is not taken for somebody else.
+ *
+ * @param work gives what is stored now, and its new version; a body of null answers 204
+ */
+export async function changeOnce(pool: Pool, req: Request, res: Response, work: Work): Promise<void> {
+  const key = keyOf(req);
+  const route = `${req.method} ${req.path}`;
+  const condition = [req.get('If-Match') ?? '', req.get('If-None-Match') ?? ''];
+  const { status, body } = key
+    ? await once(pool, req, { key, route, hash: hashOf(req, ...condition) }, work)
+    : await inTransaction(pool, screenOf(req), work);
+  if (body === null) return void res.status(204).end();
+  res
+    .status(status)
+    .set('ETag', etagOf((body as { version: number }).version))
+    .json(body);
 }

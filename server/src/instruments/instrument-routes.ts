@@ -1,8 +1,8 @@
 import { formatWithUnit, parseLength } from '@iron-patch/core';
-import { etagOf, instrumentCheckInput, instrumentInput, MOST_BIAS_MM, routes } from '@iron-patch/contract';
+import { instrumentCheckInput, instrumentInput, MOST_BIAS_MM, routes } from '@iron-patch/contract';
 import type { Express, Request } from 'express';
-import { inTransaction, type Pool } from '../db';
-import { bodyOf, invalid, notFound, personOf, recordOnce, screenOf, versionBefore } from '../http';
+import type { Pool } from '../db';
+import { bodyOf, changeOnce, invalid, notFound, personOf, recordOnce, stored, versionBefore } from '../http';
 import { addCheck, instrumentById, saveInstrument } from './instrument-queries';
 
 const ID = /^[a-z0-9][a-z0-9-]{0,59}$/;
@@ -14,19 +14,15 @@ function instrumentId(req: Request): string {
 }
 
 export function mountInstruments(app: Express, pool: Pool): void {
-  app.put(routes.instrument(':id'), async (req, res) => {
-    const id = instrumentId(req);
-    const stored = await inTransaction(pool, screenOf(req), async (db) => {
+  app.put(routes.instrument(':id'), (req, res) =>
+    changeOnce(pool, req, res, async (db) => {
+      const id = instrumentId(req);
       await personOf(db, req);
       const version = versionBefore(req);
       if (version > 0 && !(await instrumentById(db, id))) throw notFound('instrument');
-      return saveInstrument(db, id, version, bodyOf(instrumentInput, req));
-    });
-    res
-      .status(stored.version === 1 ? 201 : 200)
-      .set('ETag', etagOf(stored.version))
-      .json(stored);
-  });
+      return stored(await saveInstrument(db, id, version, bodyOf(instrumentInput, req)));
+    }),
+  );
 
   app.post(routes.instrumentChecks(':id'), (req, res) =>
     recordOnce(pool, req, res, async (db) => {

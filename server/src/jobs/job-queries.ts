@@ -44,8 +44,8 @@ export async function insertJob(db: Db, input: JobInput): Promise<JobRecord> {
 
 /** Changes a job that is still at `version`; refuses with its present state otherwise. */
 export async function updateJob(db: Db, id: string, version: number, input: JobInput): Promise<JobRecord> {
-  const current = await jobById(db, id);
+  await jobById(db, id);
   const changed = await idOf(db, q.update, [id, version, ...columns(await customerOf(db, input), input)]);
-  if (changed === null) throw changedByAnother(current);
+  if (changed === null) throw changedByAnother(await jobById(db, id));
   return jobById(db, id);
 }

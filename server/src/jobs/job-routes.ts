@@ -1,7 +1,7 @@
 import { etagOf, jobInput, routes } from '@iron-patch/contract';
 import type { Express } from 'express';
-import { inTransaction, type Pool } from '../db';
-import { bodyOf, idIn, ifMatch, personOf, recordOnce, screenOf } from '../http';
+import type { Pool } from '../db';
+import { bodyOf, changeOnce, idIn, ifMatch, personOf, recordOnce } from '../http';
 import { insertJob, jobById, updateJob } from './job-queries';
 
 export function mountJobs(app: Express, pool: Pool): void {
@@ -17,12 +17,11 @@ export function mountJobs(app: Express, pool: Pool): void {
     res.set('ETag', etagOf(job.version)).json(job);
   });
 
-  app.put(routes.job(':id'), async (req, res) => {
-    const id = idIn(req, 'job');
-    const job = await inTransaction(pool, screenOf(req), async (db) => {
+  app.put(routes.job(':id'), (req, res) =>
+    changeOnce(pool, req, res, async (db) => {
+      const id = idIn(req, 'job');
       await personOf(db, req);
-      return updateJob(db, id, ifMatch(req), bodyOf(jobInput, req));
-    });
-    res.set('ETag', etagOf(job.version)).json(job);
-  });
+      return { status: 200, body: await updateJob(db, id, ifMatch(req), bodyOf(jobInput, req)) };
+    }),
+  );
 }

@@ -1,8 +1,9 @@
-import type { Problem } from '@iron-patch/core';
-import { etagOf, HEADERS, MOST_PHOTO_BYTES, PHOTO_SIZES, photoInput, routes, type PhotoInput } from '@iron-patch/contract';
+import type { PhotoRecord, Problem } from '@iron-patch/core';
+import { HEADERS, MOST_PHOTO_BYTES, PHOTO_SIZES, photoInput, routes, type PhotoInput } from '@iron-patch/contract';
 import express, { type Express } from 'express';
-import { inTransaction, type Db, type Pool } from '../db';
-import { bodyOf, changedByAnother, idIn, ifMatch, invalid, keyNeeded, notFound, personOf, recordOnce, screenOf } from '../http';
+import pLimit from 'p-limit';
+import type { Db, Pool } from '../db';
+import { bodyOf, changedByAnother, changeOnce, idIn, ifMatch, invalid, keyNeeded, notFound, personOf, recordOnce } from '../http';
 import { jobById } from '../jobs';
 import { featuresOf } from '../features';
 import { insertPhoto, photoById, pixelsOf, removePhoto, updatePhoto } from './photo-queries';
@@ -21,45 +22,53 @@ async function checkMarkers(db: Db, jobId: string, { markers }: PhotoInput): Pro
   if (problems.length) throw invalid(problems);
 }
 
+/** Pictures are unpacked and scaled two at a time, and before the database is asked for anything: the others wait for their turn. */
+const inTurn = pLimit(2);
+
 export function mountPhotos(app: Express, pool: Pool): void {
+  const photo = async (db: Db, id: string): Promise<PhotoRecord> => {
+    const found = await photoById(db, id);
+    if (!found) throw notFound('photograph');
+    return found;
+  };
+
   // The picture itself is the body; its id is the idempotency key, so that a picture sent twice is kept once.
-  app.post(routes.photos(':id'), express.raw({ type: 'image/*', limit: MOST_PHOTO_BYTES }), (req, res) =>
-    recordOnce(pool, req, res, async (db) => {
+  app.post(routes.photos(':id'), express.raw({ type: 'image/*', limit: MOST_PHOTO_BYTES }), async (req, res) => {
+    const id = req.get(HEADERS.idempotencyKey);
+    if (!id || !UUID.test(id)) throw keyNeeded();
+    await personOf(pool, req);
+    await jobById(pool, idIn(req, 'job'));
+    const picture = await inTurn(() => readPicture(Buffer.isBuffer(req.body) ? req.body : Buffer.alloc(0)));
+    if (!picture.ok) throw invalid(picture.problems);
+    await recordOnce(pool, req, res, async (db) => {
       const personId = await personOf(db, req);
       const { id: jobId } = await jobById(db, idIn(req, 'job'));
-      const id = req.get(HEADERS.idempotencyKey)!;
-      if (!UUID.test(id)) throw keyNeeded();
-      const picture = await readPicture(Buffer.isBuffer(req.body) ? req.body : Buffer.alloc(0));
-      if (!picture.ok) throw invalid(picture.problems);
       return { status: 201, body: await insertPhoto(db, { id, jobId, caption: '', markers: [], personId, picture: picture.value }) };
+    });
+  });
+
+  app.put(routes.photo(':id'), (req, res) =>
+    changeOnce(pool, req, res, async (db) => {
+      const id = idIn(req, 'photograph');
+      await personOf(db, req);
+      const { jobId } = await photo(db, id);
+      const input = bodyOf(photoInput, req);
+      await checkMarkers(db, jobId, input);
+      const after = await updatePhoto(db, id, ifMatch(req), input);
+      if (!after) throw changedByAnother(await photo(db, id));
+      return { status: 200, body: after };
     }),
   );
 
-  app.put(routes.photo(':id'), async (req, res) => {
-    const id = idIn(req, 'photograph');
-    const stored = await inTransaction(pool, screenOf(req), async (db) => {
+  app.delete(routes.photo(':id'), (req, res) =>
+    changeOnce(pool, req, res, async (db) => {
+      const id = idIn(req, 'photograph');
       await personOf(db, req);
-      const before = await photoById(db, id);
-      if (!before) throw notFound('photograph');
-      const input = bodyOf(photoInput, req);
-      await checkMarkers(db, before.jobId, input);
-      const after = await updatePhoto(db, id, ifMatch(req), input);
-      if (!after) throw changedByAnother(before);
-      return after;
-    });
-    res.set('ETag', etagOf(stored.version)).json(stored);
-  });
-
-  app.delete(routes.photo(':id'), async (req, res) => {
-    const id = idIn(req, 'photograph');
-    await inTransaction(pool, screenOf(req), async (db) => {
-      await personOf(db, req);
-      const before = await photoById(db, id);
-      if (!before) throw notFound('photograph');
-      if (!(await removePhoto(db, id, ifMatch(req)))) throw changedByAnother(before);
-    });
-    res.status(204).end();
-  });
+      await photo(db, id);
+      if (!(await removePhoto(db, id, ifMatch(req)))) throw changedByAnother(await photo(db, id));
+      return { status: 204, body: null };
+    }),
+  );
 
   for (const size of PHOTO_SIZES)
     app.get(routes.photoPixels(':id', size), async (req, res) => {

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { HEADERS, MOST_PHOTO_BYTES, routes } from '@iron-patch/contract';
 import sharp from 'sharp';
 import request from 'supertest';
-import { caller, makeJob, type Caller, type MadeJob } from '../testing/caller';
+import { caller, makeJob, readingBody, type Caller, type MadeJob } from '../testing/caller';
 import { openTestShop, type TestShop } from '../testing/test-database';
 
 let shop: TestShop;
@@ -88,4 +88,19 @@ describe('a photograph', () => {
     expect((await call.get(routes.photoPixels(body.id, 'small'))).status).toBe(404);
     expect((await call.put(path, { caption: '', markers: [] }, '"v2"')).status).toBe(404);
   });
+});
+
+it('many large ones at once leave the database to the others', async () => {
+  const noise = await sharp({
+    create: { width: 5000, height: 3600, channels: 3, noise: { type: 'gaussian', mean: 128, sigma: 60 } },
+  } as never)
+    .jpeg({ quality: 60 })
+    .toBuffer();
+  const pictures = Array.from({ length: 14 }, () => send(noise).then((r) => r.status));
+  for (let i = 0; i < 8; i++) {
+    const { status } = await call.post(routes.readings(made.jobId), readingBody(made.bodyId, '39.9'));
+    expect(status).toBe(201);
+    await new Promise((r) => setTimeout(r, 60));
+  }
+  expect(await Promise.all(pictures)).toEqual(pictures.map(() => 201));
 });

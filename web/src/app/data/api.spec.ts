@@ -33,6 +33,19 @@ it('makes the first with If-None-Match and changes with If-Match', async () => {
   expect(server.asked.map((a) => a.headers['If-None-Match'] ?? a.headers['If-Match'])).toEqual(['*', '"v7"', '"v3"']);
 });
 
+it('sends a change again under its key while nobody knows what became of it, and another change under another', async () => {
+  const keys = (): unknown[] => server.asked.map((a) => a.headers['Idempotency-Key']);
+  server.replies.push('silence', problem(503), problem(412));
+  await expect(api.put('/api/x', { a: 1 }, 7)).rejects.toBeInstanceOf(NoAnswer);
+  await expect(api.put('/api/x', { a: 1 }, 7)).rejects.toBeInstanceOf(ApiProblem);
+  await expect(api.put('/api/x', { a: 1 }, 7)).rejects.toBeInstanceOf(ApiProblem);
+  await api.put('/api/x', { a: 1 }, 7);
+  await api.put('/api/x', { a: 2 }, 7);
+  const [first, second, third, after, other] = keys();
+  expect([second, third]).toEqual([first, first]);
+  expect(new Set([first, after, other]).size).toBe(3);
+});
+
 it('turns problem details into a problem, and silence into no answer', async () => {
   server.replies.push(problem(422, { problems: [{ code: 'x', path: 'title', message: 'No.' }] }));
   await expect(api.post('/api/x', {})).rejects.toMatchObject({ details: { status: 422, problems: [{ path: 'title' }] } });

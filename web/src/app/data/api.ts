@@ -40,6 +40,9 @@ const unreadable = (status: number): ProblemDetails => ({
 /** JSON over HTTP with the headers that the contract asks for. */
 @Injectable({ providedIn: 'root' })
 export class Api {
+  /** Keys of changes whose answer was lost: the same change sent again is the same, not somebody else's. */
+  private readonly unanswered = new Map<string, string>();
+
   get<T>(path: string): Promise<T> {
     return this.send<T>('GET', path, undefined, {});
   }
@@ -51,11 +54,11 @@ export class Api {
 
   /** Changes what was read at `version`; 0 makes the first. */
   put<T>(path: string, body: unknown, version: number): Promise<T> {
-    return this.send<T>('PUT', path, body, version === 0 ? { 'If-None-Match': '*' } : { 'If-Match': etagOf(version) });
+    return this.change<T>('PUT', path, body, version === 0 ? { 'If-None-Match': '*' } : { 'If-Match': etagOf(version) });
   }
 
   delete(path: string, version: number): Promise<void> {
-    return this.send<void>('DELETE', path, undefined, { 'If-Match': etagOf(version) });
+    return this.change<void>('DELETE', path, undefined, { 'If-Match': etagOf(version) });
   }
 
   /** Sends a file as it is; its id is its key, so that it is kept once however often it is sent. */
@@ -65,6 +68,20 @@ export class Api {
       'Content-Type': file.type,
       ...(person ? { [HEADERS.person]: person } : {}),
     });
+  }
+
+  private async change<T>(method: string, path: string, body: unknown, condition: Record<string, string>): Promise<T> {
+    const same = JSON.stringify([method, path, condition, body]);
+    const key = this.unanswered.get(same) ?? newId();
+    this.unanswered.set(same, key);
+    try {
+      const answer = await this.send<T>(method, path, body, { ...condition, [HEADERS.idempotencyKey]: key });
+      this.unanswered.delete(same);
+      return answer;
+    } catch (e) {
+      if (refusalOf(e)) this.unanswered.delete(same);
+      throw e;
+    }
   }
 
   private async send<T>(method: string, path: string, body: unknown, headers: Record<string, string>): Promise<T> {
