@@ -1,5 +1,6 @@
 import { execFileSync } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
+import { Agent, request } from 'node:http';
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
@@ -59,16 +60,26 @@ async function rate(count, abreast, act) {
   return Math.round(count / ((performance.now() - start) / 1000));
 }
 
+/** Sends something and waits for its answer, as cheaply as this process can: it shares the machine with what it measures. */
+function sender(address) {
+  const agent = new Agent({ keepAlive: true, maxSockets: 10 });
+  return (path, headers, body) =>
+    new Promise((resolve, reject) => {
+      const asked = request(address + path, { agent, method: 'POST', headers: { ...headers, 'Content-Length': body.length } }, (res) => {
+        res.resume();
+        res.on('end', () => (res.statusCode === 201 ? resolve() : reject(new Error(`A reading was refused: ${res.statusCode}`))));
+      });
+      asked.on('error', reject);
+      asked.end(body);
+    });
+}
+
 async function recording(shop, jobId, featureId) {
   const headers = { 'Content-Type': 'application/json', 'X-Person': 'tomas' };
-  const post = async () => {
+  const send = sender(shop.address);
+  const post = () => {
     const body = readingOf(featureId);
-    const res = await fetch(`${shop.address}/api/jobs/${jobId}/readings`, {
-      method: 'POST',
-      headers: { ...headers, 'Idempotency-Key': body.id },
-      body: JSON.stringify(body),
-    });
-    if (!res.ok) throw new Error(`A reading was refused: ${await res.text()}`);
+    return send(`/api/jobs/${jobId}/readings`, { ...headers, 'Idempotency-Key': body.id }, JSON.stringify(body));
   };
   const pool = new pg.Pool({ connectionString: shop.databaseUrl, max: 10 });
   const insert = () =>

@@ -27,7 +27,7 @@ function fingerprint(paths) {
 function when(name, sources, output, build) {
   mkdirSync(RUN, { recursive: true });
   const stamp = join(RUN, `${name}.built`);
-  const now = fingerprint([...sources, 'package-lock.json', 'tsconfig.base.json']);
+  const now = fingerprint([...sources, 'package-lock.json', 'tsconfig.base.json', 'tools/build.mjs']);
   if (existsSync(output) && existsSync(stamp) && readFileSync(stamp, 'utf8') === now) return;
   console.log(`Building the ${name}.`);
   build();
@@ -59,6 +59,8 @@ export const bundle = (entry, out) =>
       '--external:ws',
       '--external:piscina',
       '--external:express-rate-limit',
+      '--external:compression',
+      '--external:p-limit',
       '--external:selenium-webdriver',
       '--external:axe-core',
       `--outfile=${out}`,

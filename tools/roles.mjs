@@ -30,6 +30,7 @@ export function passwordsIn(directory) {
 export const doorsFor = (superuser) =>
   [
     '# Written by Iron Patch at every start.',
+    `local all ${Object.values(ROLES).join(',')} scram-sha-256`,
     'local all all peer',
     `host all ${Object.values(ROLES).join(',')} 127.0.0.1/32 scram-sha-256`,
     ...(superuser ? [`host all ${superuser} 127.0.0.1/32 scram-sha-256`] : []),

@@ -19,8 +19,12 @@ export function openLog(file) {
 /** How long a server that lives may take to answer: longer than a busy machine needs, for its first act is to bring the database up to date. */
 const OPENS_WITHIN_MS = 120_000;
 
+/** Lines with which Node.js frames an error that nobody caught. */
+const FRAME = /^(\s|Node\.js v|$)/;
+const lastSaid = (text) => text.split('\n').findLast((line) => !FRAME.test(line)) ?? '';
+
 /** The last thing that a log says. */
-export const lastLine = (file) => (existsSync(file) ? readFileSync(file, 'utf8').trimEnd().split('\n').at(-1) : '');
+export const lastLine = (file) => (existsSync(file) ? lastSaid(readFileSync(file, 'utf8')) : '');
 
 /**
  * A running shop: its own PostgreSQL and the server over it.
@@ -63,7 +67,7 @@ export async function openShop({ directory, port, dbPort, throwAway = false, log
     server.stderr?.on('data', (d) => (said += d));
     for (const from = Date.now(); Date.now() - from < OPENS_WITHIN_MS;) {
       if (server.exitCode !== null || server.signalCode !== null)
-        throw new Error(`The server did not start: ${(log ? lastLine(log) : said.trim().split('\n').at(-1)) || 'it did not say why'}`);
+        throw new Error(`The server did not start: ${(log ? lastLine(log) : lastSaid(said)) || 'it did not say why'}`);
       if ((await fetch(`${address}/api/health`, { signal: AbortSignal.timeout(5000) }).catch(() => null))?.ok) return;
       await new Promise((r) => setTimeout(r, 50));
     }

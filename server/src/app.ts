@@ -71,6 +71,8 @@ function mountWeb(app: Express, directory: string): void {
 export function createApp({ pool, live, log, standings, bench, hosts = [], webDirectory }: AppParts): Express {
   const app = express();
   app.disable('x-powered-by');
+  // Entity tags are of versions: one of the bytes would cost every answer a digest that nobody asks for.
+  app.disable('etag');
   app.use(
     helmet({
       // Plain HTTP on loopback: no upgrade to HTTPS.

@@ -39,7 +39,8 @@ it.each([
   ],
   [
     'set of drills',
-    async () => [routes.drillSet(`set-${randomUUID()}`), '*', { kind: 'metric', fromMm: 1, toMm: 10, stepMm: 0.5, removed: false }],
+    () =>
+      Promise.resolve([routes.drillSet(`set-${randomUUID()}`), '*', { kind: 'metric', fromMm: 1, toMm: 10, stepMm: 0.5, removed: false }]),
   ],
 ] as [string, () => Promise<readonly [string, string, object]>][])(
   'a %s: sent again it is answered as the first time, and stored once',

@@ -1,6 +1,18 @@
 export * from './http-problem';
 export { errorMiddleware, RETRY_AFTER_S, sendProblem } from './error-middleware';
-export { changeOnce, forgetOldAnswers, recordOnce, stored, type Answer } from './record-once';
+export {
+  answerKept,
+  answerTo,
+  changeOnce,
+  forgetOldAnswers,
+  keyedPost,
+  recordOnce,
+  sendAnswer,
+  stored,
+  type Answer,
+  type Keyed,
+  type StoredAnswer,
+} from './record-once';
 export { personOf, screenOf } from './person';
 export { doors, uploadsLimited, writesLimited } from './doors';
 export { faultIn, plainBody } from './plain-body';

@@ -17,7 +17,8 @@ export interface Answer {
 /** The answer to a change: made, when it is the first version. */
 export const stored = <R extends { readonly version: number }>(body: R): Answer => ({ status: body.version === 1 ? 201 : 200, body });
 
-interface StoredAnswer {
+/** An answer as it was kept under its key. */
+export interface StoredAnswer {
   readonly route: string;
   readonly request_hash: string;
   readonly status: number;
@@ -32,26 +33,32 @@ type Work = (db: Db) => Promise<Answer>;
 /** What tells a request from another that comes under the same key. */
 const hashOf = (req: Request, ...more: readonly string[]): string =>
   createHash('sha256')
-    .update([...more, ''].join('\n'))
+    .update(more.map((m) => `${m}\n`).join(''))
     .update(Buffer.isBuffer(req.body) ? req.body : JSON.stringify(req.body ?? null))
     .digest('hex');
 
+/** A request under its key. */
+export interface Keyed {
+  readonly key: string;
+  readonly route: string;
+  readonly hash: string;
+}
+
+/** The answer that was kept, where it was to the same request. */
+export function answerKept(known: StoredAnswer, { route, hash }: Keyed): Answer {
+  if (known.route !== route || known.request_hash !== hash) throw keyUsedForAnother();
+  return { status: known.status, body: known.body };
+}
+
+export const answerTo = async (db: Db, key: string): Promise<StoredAnswer> => (await db.query<StoredAnswer>(q.replay, [key])).rows[0]!;
+
 /** Does the work and stores its answer in one transaction; a second sender of the same key waits for the first and gets its answer. */
-const once = (
-  pool: Pool,
-  req: Request,
-  { key, route, hash }: { readonly key: string; readonly route: string; readonly hash: string },
-  work: Work,
-): Promise<Answer> =>
+const once = (pool: Pool, req: Request, keyed: Keyed, work: Work): Promise<Answer> =>
   inTransaction(pool, screenOf(req), async (db) => {
-    const claimed = await db.query(q.claim, [key, route, hash]);
-    if (claimed.rowCount === 0) {
-      const known = (await db.query<StoredAnswer>(q.replay, [key])).rows[0]!;
-      if (known.route !== route || known.request_hash !== hash) throw keyUsedForAnother();
-      return { status: known.status, body: known.body };
-    }
+    const claimed = await db.query(q.claim, [keyed.key, keyed.route, keyed.hash]);
+    if (claimed.rowCount === 0) return answerKept(await answerTo(db, keyed.key), keyed);
     const fresh = await work(db);
-    await db.query(q.answer, [key, fresh.status, JSON.stringify(fresh.body)]);
+    await db.query(q.answer, [keyed.key, fresh.status, JSON.stringify(fresh.body)]);
     return fresh;
   });
 
@@ -61,13 +68,18 @@ const keyOf = (req: Request): string | null => {
   return key || null;
 };
 
-/** Does a POST once however often it is sent: the answer is stored with the record and told again to a retry. */
-export async function recordOnce(pool: Pool, req: Request, res: Response, work: Work): Promise<void> {
+export const sendAnswer = (res: Response, { status, body }: Answer): void => void res.status(status).json(body);
+
+/** A POST under its key, without which it is refused. */
+export function keyedPost(req: Request): Keyed {
   const key = keyOf(req);
   if (!key) throw keyNeeded();
-  const { status, body } = await once(pool, req, { key, route: req.path, hash: hashOf(req) }, work);
-  res.status(status).json(body);
+  return { key, route: req.path, hash: hashOf(req) };
 }
+
+/** Does a POST once however often it is sent: the answer is stored with the record and told again to a retry. */
+export const recordOnce = async (pool: Pool, req: Request, res: Response, work: Work): Promise<void> =>
+  sendAnswer(res, await once(pool, req, keyedPost(req), work));
 
 /**
  * Does a PUT or DELETE of what was read at a version. Under a key it is done once: whoever sends it again because the answer was lost

@@ -1,14 +1,28 @@
-import { choiceKey, type InstrumentRecord, type Quantity, type ReadingRecord } from '@iron-patch/core';
+import { choiceKey, type FeatureKind, type InstrumentRecord, type ReadingRecord } from '@iron-patch/core';
+import type { ReadingInput } from '@iron-patch/contract';
 import { statements, type Db } from '../db';
-import { invalid } from '../http';
+import { invalid, type Keyed, type StoredAnswer } from '../http';
 import sql from './readings.sql';
 
-const q = statements(sql, ['byJobs', 'byIds', 'insert', 'lastOfFeature', 'superseded', 'doneOn', 'instrument']);
+const q = statements(sql, ['byJobs', 'byIds', 'insert', 'standsWith', 'take']);
 
 export const readingsOf = async (db: Db, jobIds: readonly string[]): Promise<ReadingRecord[]> =>
   (await db.query<ReadingRecord>(q.byJobs, [jobIds])).rows;
 
 const UNIQUE_VIOLATION = '23505';
+const FOREIGN_KEY_VIOLATION = '23503';
+
+/** Says what stood in the way of readings, where it is something that changed since they were checked. */
+const stored = <T>(insert: Promise<T>): Promise<T> =>
+  insert.catch((e: Error & { code?: string }) => {
+    if (e.code === UNIQUE_VIOLATION)
+      throw invalid([
+        { code: 'already', path: 'id', message: 'This reading is on record already, or somebody has just corrected the same one.' },
+      ]);
+    if (e.code === FOREIGN_KEY_VIOLATION)
+      throw invalid([{ code: 'unknown', path: 'featureId', message: 'This place to measure was just taken off the job.' }]);
+    throw e;
+  });
 
 /** Adds readings in one statement and gives them back as stored. */
 export async function insertReadings(db: Db, readings: readonly ReadingRecord[]): Promise<ReadingRecord[]> {
@@ -34,35 +48,45 @@ export async function insertReadings(db: Db, readings: readonly ReadingRecord[])
     column('quantity'),
     column('afterActId'),
   ]);
-  await insert.catch((e: Error & { code?: string }) => {
-    throw e.code === UNIQUE_VIOLATION
-      ? invalid([
-          { code: 'already', path: 'id', message: 'This reading is on record already, or somebody has just corrected the same one.' },
-        ])
-      : e;
-  });
+  await stored(insert);
   return (await db.query<ReadingRecord>(q.byIds, [column('id')])).rows;
 }
 
-/** The newest live reading of one quantity of a feature in one state of its part, mm; null when none of its newest twenty is live. */
-export const lastSizeOf = async (db: Db, featureId: string, quantity: Quantity, afterActId: string | null): Promise<number | null> =>
-  (await db.query<{ valueMm: number }>(q.lastOfFeature, [featureId, quantity, afterActId])).rows[0]?.valueMm ?? null;
-
-/** Is this act on record as done on the component of that place? */
-export const isDoneOn = async (db: Db, jobId: string, actId: string, featureId: string): Promise<boolean> =>
-  (await db.query<{ done: boolean }>(q.doneOn, [jobId, choiceKey.act(actId), featureId])).rows[0]!.done;
-
-export interface SupersededReading {
-  readonly jobId: string;
-  readonly featureId: string | null;
-  readonly segmentId: string | null;
-  readonly already: boolean;
-}
-
-export const supersededReading = async (db: Db, id: string): Promise<SupersededReading | null> =>
-  (await db.query<SupersededReading>(q.superseded, [id])).rows[0] ?? null;
-
 export type RangedInstrument = Pick<InstrumentRecord, 'name' | 'kind' | 'rangeLowMm' | 'rangeHighMm'>;
 
-export const rangedInstrument = async (db: Db, id: string): Promise<RangedInstrument | null> =>
-  (await db.query<RangedInstrument>(q.instrument, [id])).rows[0] ?? null;
+/** What one reading is checked against, as it is stored at one moment. */
+export interface StandsWith {
+  readonly job: boolean;
+  readonly person: boolean;
+  /** The answer to this very request, where it was sent before. */
+  readonly answered: StoredAnswer | null;
+  readonly instrument: RangedInstrument | null;
+  readonly place: { readonly jobId: string; readonly kind: FeatureKind } | null;
+  /** The newest live reading of the same quantity of the place in the same state of its part; null when none of its newest twenty is. */
+  readonly lastMm: number | null;
+  /** The act after which it was read is on record as done on the component of the place. */
+  readonly actDone: boolean;
+  readonly corrected: {
+    readonly jobId: string;
+    readonly featureId: string | null;
+    readonly segmentId: string | null;
+    readonly already: boolean;
+  } | null;
+}
+
+/** One question to the database for all that a reading has to agree with. */
+export const standsWith = async (db: Db, jobId: string, personId: string, key: string, r: ReadingInput): Promise<StandsWith> => {
+  const act = r.afterActId ?? null;
+  const values = [jobId, personId, key, r.instrumentId, r.featureId, r.quantity, act, choiceKey.act(act ?? ''), r.supersedesId];
+  return (await db.query<StandsWith>({ name: 'standsWith', text: q.standsWith, values })).rows[0]!;
+};
+
+/** Stores one reading with the answer to its request; false where somebody who sends the same was faster. */
+export async function takeOne(db: Db, screen: string, { key, route, hash }: Keyed, r: ReadingRecord): Promise<boolean> {
+  const values = [
+    ...[screen, key, route, hash, JSON.stringify(r)],
+    ...[r.id, r.jobId, r.purpose, r.featureId, r.segmentId, r.stationMm, r.clockDeg, r.text, r.unit, r.valueMm, r.instrumentId],
+    ...[r.partTempC, r.dial, r.personId, r.takenAt, r.supersedesId, r.withdrawn, r.quantity, r.afterActId],
+  ];
+  return (await stored(db.query({ name: 'take', text: q.take, values }))).rowCount === 1;
+}

@@ -1,14 +1,26 @@
 import { randomUUID } from 'node:crypto';
 import { importReadings, readingsToCsv, type ImportedReading, type ReadingRecord } from '@iron-patch/core';
-import { readingInput, readingsFileInput, routes } from '@iron-patch/contract';
+import { HEADERS, readingInput, readingsFileInput, routes } from '@iron-patch/contract';
 import type { Express } from 'express';
 import type { Pool } from '../db';
-import { bodyOf, idIn, invalid, personOf, recordOnce } from '../http';
-import { jobById } from '../jobs';
+import {
+  answerKept,
+  answerTo,
+  bodyOf,
+  idIn,
+  invalid,
+  keyedPost,
+  notFound,
+  personOf,
+  recordOnce,
+  screenOf,
+  sendAnswer,
+  whoIsAtTheBench,
+} from '../http';
 import { loadSheet } from '../sheets';
 import { loadShop } from '../shop';
 import { readCsv } from './read-csv';
-import { insertReadings } from './reading-queries';
+import { insertReadings, standsWith, takeOne } from './reading-queries';
 import { takeReading } from './take-reading';
 
 const fromFile = (r: ImportedReading, jobId: string, personId: string, takenAt: string): ReadingRecord => ({
@@ -34,14 +46,20 @@ const fromFile = (r: ImportedReading, jobId: string, personId: string, takenAt: 
 });
 
 export function mountReadings(app: Express, pool: Pool): void {
-  app.post(routes.readings(':id'), (req, res) =>
-    recordOnce(pool, req, res, async (db) => {
-      const personId = await personOf(db, req);
-      const { id } = await jobById(db, idIn(req, 'job'));
-      const reading = await takeReading(db, id, personId, bodyOf(readingInput, req));
-      return { status: 201, body: (await insertReadings(db, [reading]))[0] };
-    }),
-  );
+  // The commonest act of the shop, in two questions to the database: what it stands with, and its storing.
+  app.post(routes.readings(':id'), async (req, res) => {
+    const keyed = keyedPost(req);
+    const jobId = idIn(req, 'job');
+    const personId = req.get(HEADERS.person) ?? '';
+    const input = bodyOf(readingInput, req);
+    const stands = await standsWith(pool, jobId, personId, keyed.key, input);
+    if (stands.answered) return sendAnswer(res, answerKept(stands.answered, keyed));
+    if (!stands.person) throw whoIsAtTheBench();
+    if (!stands.job) throw notFound('job');
+    const reading = takeReading(jobId, personId, input, stands);
+    if (await takeOne(pool, screenOf(req), keyed, reading)) return sendAnswer(res, { status: 201, body: reading });
+    sendAnswer(res, answerKept(await answerTo(pool, keyed.key), keyed));
+  });
 
   app.post(routes.readingsFile(':id'), (req, res) =>
     recordOnce(pool, req, res, async (db) => {

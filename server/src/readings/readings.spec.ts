@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
-import { choiceKey } from '@iron-patch/core';
+import { choiceKey, type JobSheet } from '@iron-patch/core';
 import { routes } from '@iron-patch/contract';
+import pg from 'pg';
 import { caller, makeJob, readingBody, type Caller, type MadeJob } from '../testing/caller';
 import { openTestShop, type TestShop } from '../testing/test-database';
 
@@ -194,4 +195,34 @@ describe('a reading after an act', () => {
     );
     expect(cut.body.problems).toMatchObject([{ path: 'afterActId', code: 'mixed' }]);
   });
+});
+
+it('costs at most four questions to the database, and is answered as it is stored', async () => {
+  const asked = jest.spyOn(pg.Client.prototype, 'query');
+  const body = readingBody(made.bodyId, '39.915', { partTempC: 31.5 });
+  const first = await call.post(routes.readings(made.jobId), body, body.id);
+  expect(first.status).toBe(201);
+  expect(asked.mock.calls.length).toBeLessThanOrEqual(4);
+  asked.mockRestore();
+  const { readings } = (await call.get(routes.sheet(made.jobId))).body as JobSheet;
+  expect(first.body).toEqual(readings.find((r) => r.id === body.id));
+  expect((await call.post(routes.readings(made.jobId), body, body.id)).body).toEqual(first.body);
+});
+
+it('sent many times at one moment under its key is recorded once, and every sender is answered alike', async () => {
+  const body = readingBody(made.bodyId, '39.916');
+  const all = await Promise.all(Array.from({ length: 12 }, () => call.post(routes.readings(made.jobId), body, body.id)));
+  expect(all.map((r) => r.status)).toEqual(all.map(() => 201));
+  for (const { body: answer } of all) expect(answer).toEqual(all[0]!.body);
+  const other = await call.post(routes.readings(made.jobId), readingBody(made.bodyId, '39.916'), body.id);
+  expect(other.body.title).toBe('This key was used for something else.');
+});
+
+it('corrected by two at one moment is corrected once', async () => {
+  const wrong = readingBody(made.bodyId, '39.92');
+  await call.post(routes.readings(made.jobId), wrong, wrong.id);
+  const both = await Promise.all(
+    ['39.93', '39.94'].map((text) => call.post(routes.readings(made.jobId), readingBody(made.bodyId, text, { supersedesId: wrong.id }))),
+  );
+  expect(both.map((r) => r.status).sort()).toEqual([201, 422]);
 });

@@ -16,25 +16,45 @@ insert into readings (id, job_id, purpose, feature_id, segment_id, station_mm, c
 select * from unnest ($1::uuid[], $2::uuid[], $3::text[], $4::uuid[], $5::text[], $6::float8[], $7::float8[], $8::text[], $9::text[],
                       $10::float8[], $11::text[], $12::float8[], $13::float8[], $14::text[], $15::timestamptz[], $16::uuid[], $17::boolean[], $18::text[], $19::uuid[])
 
--- :name lastOfFeature
--- The newest twenty first, so that a place with thousands of readings costs no more than one with a few.
-select value_mm as "valueMm"
-from (select id, value_mm, taken_at, seq from readings where feature_id = $1 and quantity = $2 and after_act_id is not distinct from $3 and not withdrawn order by taken_at desc, seq desc limit 20) newest
-where not exists (select 1 from readings s where s.supersedes_id = newest.id)
-order by taken_at desc, seq desc limit 1
+-- :name standsWith
+-- Everything that one reading is checked against, of one moment: $1 job, $2 person, $3 key of the request, $4 instrument, $5 place,
+-- $6 quantity, $7 act, $8 key of the act's choice, $9 the reading that it corrects.
+select
+  exists (select 1 from jobs where id = $1) as job,
+  exists (select 1 from people where id = $2) as person,
+  (select to_json(k) from (select route, request_hash, status, body from idempotency_keys where key = $3) k) as answered,
+  (select to_json(i) from (select name, kind, range_low_mm as "rangeLowMm", range_high_mm as "rangeHighMm" from instruments where id = $4) i)
+    as instrument,
+  (select to_json(f) from (select job_id as "jobId", kind from features where id = $5) f) as place,
+  -- The newest twenty first, so that a place with thousands of readings costs no more than one with a few.
+  (select value_mm
+   from (select id, value_mm, taken_at, seq from readings
+         where feature_id = $5 and quantity = $6 and not withdrawn
+           and coalesce(after_act_id, '00000000-0000-0000-0000-000000000000'::uuid) = coalesce($7, '00000000-0000-0000-0000-000000000000'::uuid)
+         order by taken_at desc, seq desc limit 20) newest
+   where not exists (select 1 from readings s where s.supersedes_id = newest.id)
+   order by taken_at desc, seq desc limit 1) as "lastMm",
+  -- Whether the act is on record as done on the component of the place.
+  exists (
+    select 1 from (select distinct on (key) value from choices where job_id = $1 and key = $8 order by key, version desc) act, features f
+    where f.id = $5 and act.value ->> 'componentId' = f.component_id::text and act.value ->> 'state' = 'done'
+      and coalesce(act.value ->> 'featureId', f.id::text) = f.id::text and not (act.value ->> 'removed')::boolean
+  ) as "actDone",
+  (select to_json(r) from (
+    select job_id as "jobId", feature_id as "featureId", segment_id as "segmentId",
+           exists (select 1 from readings s where s.supersedes_id = readings.id) as already
+    from readings where id = $9) r) as corrected
 
--- :name superseded
-select r.job_id as "jobId", r.feature_id as "featureId", r.segment_id as "segmentId",
-       exists (select 1 from readings s where s.supersedes_id = r.id) as already
-from readings r where r.id = $1
-
--- :name doneOn
--- Whether an act is on record as done on the component of a place.
-select exists (
-  select 1 from (select distinct on (key) value from choices where job_id = $1 and key = $2 order by key, version desc) act, features f
-  where f.id = $3 and act.value ->> 'componentId' = f.component_id::text and act.value ->> 'state' = 'done'
-    and coalesce(act.value ->> 'featureId', f.id::text) = f.id::text and not (act.value ->> 'removed')::boolean
-) as done
-
--- :name instrument
-select name, kind, range_low_mm as "rangeLowMm", range_high_mm as "rangeHighMm" from instruments where id = $1
+-- :name take
+-- One reading and the answer to its request, in one statement that is a transaction of its own; adds nothing where the key is known.
+with screen as materialized (select set_config('iron_patch.screen', $1, true) as said),
+once as (
+  insert into idempotency_keys (key, route, request_hash, status, body)
+  select $2, $3, $4, 201, $5::jsonb from screen where said is not null
+  on conflict (key) do nothing returning body
+)
+insert into readings (id, job_id, purpose, feature_id, segment_id, station_mm, clock_deg, text, unit, value_mm, instrument_id, part_temp_c,
+                      dial, person_id, taken_at, supersedes_id, withdrawn, quantity, after_act_id)
+select $6::uuid, $7::uuid, $8, $9::uuid, $10, $11::float8, $12::float8, $13, $14, $15::float8, $16, $17::float8,
+       $18::float8, $19, $20::timestamptz, $21::uuid, $22::boolean, $23, $24::uuid
+from once

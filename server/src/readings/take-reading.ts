@@ -9,21 +9,18 @@ import {
   type ReadingRecord,
 } from '@iron-patch/core';
 import { CLOCK_SLACK_MIN, type ReadingInput } from '@iron-patch/contract';
-import type { Db } from '../db';
-import { featureById } from '../features';
 import { invalid } from '../http';
-import { isDoneOn, lastSizeOf, rangedInstrument, type RangedInstrument, supersededReading } from './reading-queries';
+import type { StandsWith } from './reading-queries';
 
 type Say = (path: string, code: string, message: string) => void;
 
-async function checkPlace(db: Db, jobId: string, r: ReadingInput, say: Say): Promise<void> {
+function checkPlace(jobId: string, r: ReadingInput, { place, actDone }: StandsWith, say: Say): void {
   if (r.purpose === 'found') {
-    const feature = r.featureId ? await featureById(db, r.featureId) : null;
-    if (feature?.jobId !== jobId) say('featureId', 'unknown', 'This place to measure is not on this job.');
-    else if (!(FEATURE_KINDS[feature.kind].quantities as readonly Quantity[]).includes(r.quantity))
-      say('quantity', 'kind', `${FEATURE_KINDS[feature.kind].name} has no ${QUANTITIES[r.quantity].name}.`);
+    if (place?.jobId !== jobId) say('featureId', 'unknown', 'This place to measure is not on this job.');
+    else if (!(FEATURE_KINDS[place.kind].quantities as readonly Quantity[]).includes(r.quantity))
+      say('quantity', 'kind', `${FEATURE_KINDS[place.kind].name} has no ${QUANTITIES[r.quantity].name}.`);
     // A reading is taken back in whatever state it was taken.
-    if (feature && r.afterActId && !r.withdrawn && !(await isDoneOn(db, jobId, r.afterActId, feature.id)))
+    if (place && r.afterActId && !r.withdrawn && !actDone)
       say('afterActId', 'not-done', 'This act is not on record as done on this part. Record it as done at Strip, or read it as found.');
     if (r.segmentId !== null) say('segmentId', 'mixed', 'A reading as found belongs to a place, not to the new part.');
   } else {
@@ -34,24 +31,18 @@ async function checkPlace(db: Db, jobId: string, r: ReadingInput, say: Say): Pro
   }
 }
 
-async function checkCorrection(db: Db, jobId: string, r: ReadingInput, say: Say): Promise<void> {
+function checkCorrection(jobId: string, r: ReadingInput, { corrected: old }: StandsWith, say: Say): void {
   if (r.supersedesId === null) {
     if (r.withdrawn) say('withdrawn', 'nothing', 'Only a reading that was taken can be withdrawn.');
     return;
   }
-  const old = await supersededReading(db, r.supersedesId);
   if (old?.jobId !== jobId || old.featureId !== r.featureId || old.segmentId !== r.segmentId)
     say('supersedesId', 'unknown', 'The reading to correct was taken at another place.');
   else if (old.already) say('supersedesId', 'already', 'Somebody has corrected this reading already. Look at theirs first.');
 }
 
 /** The value as the server reads the typed text; a withdrawal keeps no value of its own. */
-async function readText(
-  db: Db,
-  r: ReadingInput,
-  instrument: RangedInstrument | null,
-  say: Say,
-): Promise<{ valueMm: number; unit: ReadingRecord['unit'] }> {
+function readText(r: ReadingInput, { instrument, lastMm }: StandsWith, say: Say): { valueMm: number; unit: ReadingRecord['unit'] } {
   if (r.withdrawn) return { valueMm: 0, unit: r.unit };
   const signed = r.quantity === 'indicator';
   const parsed = parseLength(r.text, { unit: r.unit, allowNegative: signed, allowZero: signed });
@@ -63,8 +54,7 @@ async function readText(
   if (r.confirmed || signed) return parsed.value;
   if (instrument && instrument.kind !== 'indicator' && outOfRange(parsed.value.valueMm, instrument))
     say('instrumentId', 'range', `${instrument.name} cannot show ${r.text}: which instrument, or which size?`);
-  const expected = r.purpose === 'found' && r.featureId ? await lastSizeOf(db, r.featureId, r.quantity, r.afterActId ?? null) : null;
-  const doubt = doubtReading(parsed.value.valueMm, parsed.value.unit, expected);
+  const doubt = doubtReading(parsed.value.valueMm, parsed.value.unit, r.purpose === 'found' ? lastMm : null);
   if (doubt) say('text', 'implausible', doubt.message);
   return parsed.value;
 }
@@ -75,16 +65,13 @@ const notAhead = (takenAt: string): string => {
 };
 
 /** Checks one reading against everything stored of its job; every problem at once. */
-export async function takeReading(db: Db, jobId: string, personId: string, r: ReadingInput): Promise<ReadingRecord> {
+export function takeReading(jobId: string, personId: string, r: ReadingInput, stands: StandsWith): ReadingRecord {
   const problems: Problem[] = [];
   const say: Say = (path, code, message) => problems.push({ path, code, message });
-  await checkPlace(db, jobId, r, say);
-  const instrument = await rangedInstrument(db, r.instrumentId);
-  if (!instrument) say('instrumentId', 'unknown', 'This instrument is not in the crib.');
-  await checkCorrection(db, jobId, r, say);
-  const { valueMm, unit } = problems.some((p) => p.path === 'featureId')
-    ? { valueMm: 0, unit: r.unit }
-    : await readText(db, r, instrument, say);
+  checkPlace(jobId, r, stands, say);
+  if (!stands.instrument) say('instrumentId', 'unknown', 'This instrument is not in the crib.');
+  checkCorrection(jobId, r, stands, say);
+  const { valueMm, unit } = problems.some((p) => p.path === 'featureId') ? { valueMm: 0, unit: r.unit } : readText(r, stands, say);
   if (problems.length) throw invalid(problems);
   const { confirmed: _, ...rest } = r;
   return { ...rest, afterActId: r.afterActId ?? null, jobId, personId, valueMm, unit, takenAt: notAhead(r.takenAt) };
