@@ -217,6 +217,7 @@ const commands = {
   restore: bringBack,
   test: async () => (await import('./test.mjs')).test(),
   shots: async (args) => (await import('./shots.mjs')).shots(args),
+  torture: async (args) => (await import('./torture/torture.mjs')).torture(args),
   bench: async () => (await import('./bench.mjs')).bench(),
 };
 

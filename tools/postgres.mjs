@@ -206,8 +206,9 @@ export function postgres(directory, port, { throwAway = false } = {}) {
       void fromFile(file, (open) =>
         run('pg_restore', [...at, '-d', database, '--exit-on-error', '--no-owner', '--no-acl', `--role=${ROLES.owner}`], { stdin: open }),
       ),
-    stop() {
-      if (running()) run('pg_ctl', ['-w', '-m', 'fast', '-D', data, 'stop']);
+    /** @param mode as PostgreSQL has them: fast rolls back and says goodbye, immediate stops as it stands */
+    stop(mode = 'fast') {
+      if (running()) run('pg_ctl', ['-w', '-m', mode, '-D', data, 'stop']);
     },
     remove() {
       rmSync(directory, { recursive: true, force: true });

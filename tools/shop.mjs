@@ -89,10 +89,10 @@ export async function openShop({ directory, port, dbPort, throwAway = false, log
     databaseUrl: db.url(DATABASE),
     pid: () => server.pid,
     startServer,
-    /** Kills the server as a power cut would. */
-    async killServer() {
+    /** Ends the server: asked to, or as a power cut would. */
+    async endServer(signal) {
       const gone = once(server, 'exit');
-      server.kill('SIGKILL');
+      server.kill(signal);
       await gone;
     },
     loadDemo: () =>

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { RouterOutlet } from '@angular/router';
-import { Live, ShopStore, SumsDesk } from './data';
+import { Leaving, Live, ShopStore, SumsDesk } from './data';
 import { TopStrip } from './shell/top-strip';
 import { SumsPanel } from './sums/sums-panel';
 
@@ -71,6 +71,7 @@ export class App {
   protected readonly failed = () => !this.shop.loaded() && !this.live.online();
 
   constructor() {
+    inject(Leaving);
     this.live.back.subscribe(() => void this.loadShop());
     this.live.news.subscribe((event) => event.jobId === null && void this.loadShop());
     this.live.connect();

@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { check, drillSetInput, routes, type DrillSetInput } from '@iron-patch/contract';
 import { DRILL_KINDS, formatLength, toInchFraction, type DrillKind, type DrillSet, type LengthUnit, type Problem } from '@iron-patch/core';
-import { Api, ApiProblem, newId, ShopStore } from '../data';
-import { ChooseField, LengthInput, type Option } from '../show';
+import { Api, ApiProblem, keptDraft, newId, NO_ANSWER, ShopStore } from '../data';
+import { ChooseField, DraftNote, LengthInput, type Option } from '../show';
 
 const KIND_WORDS: Readonly<Record<DrillKind, string>> = {
   fraction: 'Inch fractions',
@@ -22,7 +22,7 @@ const STARTS: Readonly<Record<DrillKind, Pick<DrillSetInput, 'fromMm' | 'toMm' |
 /** The drills that hang in the crib: they are offered first wherever a drill is chosen. */
 @Component({
   selector: 'ip-drill-sets',
-  imports: [ChooseField, LengthInput],
+  imports: [ChooseField, LengthInput, DraftNote],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <header>
@@ -32,6 +32,7 @@ const STARTS: Readonly<Record<DrillKind, Pick<DrillSetInput, 'fromMm' | 'toMm' |
     </header>
     @if (adding()) {
       <form (submit)="$event.preventDefault(); add()" novalidate>
+        <ip-draft-note [kept]="kept" />
         <div class="grid4">
           <ip-choose label="Which drills" name="drillKind" [options]="kinds" [value]="draft().kind" (valueChange)="setKind($event)" />
           <ip-length
@@ -96,7 +97,8 @@ export class DrillSets {
   protected readonly message = signal('');
   private readonly attempted = signal(false);
   /** One id for what is being typed: pressed twice, it is stored once. */
-  private id = newId();
+  private readonly id = signal(newId());
+  protected readonly kept = keptDraft(() => 'drills', { adding: this.adding, draft: this.draft, id: this.id });
   protected readonly problems = computed<readonly Problem[]>(() => {
     const checked = check(drillSetInput, this.draft());
     return checked.ok || !this.attempted() ? [] : checked.problems;
@@ -124,11 +126,12 @@ export class DrillSets {
   protected async add(): Promise<void> {
     this.attempted.set(true);
     if (this.problems().length) return;
-    if (!(await this.store(this.id, this.draft(), 0))) return;
-    this.id = newId();
+    if (!(await this.store(this.id(), this.draft(), 0))) return;
+    this.id.set(newId());
     this.draft.set(EMPTY);
     this.attempted.set(false);
     this.adding.set(false);
+    this.kept.done();
   }
 
   protected async takeOff({ id, version, kind, fromMm, toMm, stepMm }: DrillSet): Promise<void> {
@@ -147,7 +150,7 @@ export class DrillSets {
           ? e.details.status === 412
             ? 'Somebody else changed these drills in the meantime: look again.'
             : `${e.details.title} ${e.details.detail}`
-          : 'The server does not answer. What you typed is still here: try again in a moment.',
+          : NO_ANSWER,
       );
       return false;
     } finally {

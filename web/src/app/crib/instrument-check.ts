@@ -1,16 +1,17 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import { check, instrumentCheckInput, routes } from '@iron-patch/contract';
 import { formatLength, parseLength, type InstrumentRecord, type Problem } from '@iron-patch/core';
-import { Api, ApiProblem, newId, ShopStore } from '../data';
-import { LengthInput, TextField } from '../show';
+import { Api, ApiProblem, keptDraft, newId, NO_ANSWER, ShopStore } from '../data';
+import { DraftNote, LengthInput, TextField } from '../show';
 
 /** A check against a ring, a gauge block or a setting piece: logged for ever, and what it finds is taken off from then on. */
 @Component({
   selector: 'ip-instrument-check',
-  imports: [TextField, LengthInput],
+  imports: [TextField, LengthInput, DraftNote],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <form (submit)="$event.preventDefault(); save()" novalidate>
+      <ip-draft-note [kept]="kept" />
       <ip-text
         label="Checked against"
         name="reference"
@@ -70,7 +71,10 @@ export class InstrumentCheck {
   protected readonly message = signal('');
   private readonly attempted = signal(false);
   private readonly told = signal<readonly Problem[]>([]);
-  private key = newId();
+  private readonly key = signal(newId());
+  protected readonly kept = keptDraft(() => `check:${this.instrument().id}`, {
+    ...{ reference: this.reference, referenceMm: this.referenceMm, text: this.text, remark: this.remark, key: this.key },
+  });
   private readonly input = computed(() => ({
     reference: this.reference(),
     referenceMm: this.referenceMm(),
@@ -98,18 +102,15 @@ export class InstrumentCheck {
     if (this.problems().length) return;
     this.busy.set(true);
     try {
-      await this.api.post(routes.instrumentChecks(this.instrument().id), this.input(), this.key);
+      await this.api.post(routes.instrumentChecks(this.instrument().id), this.input(), this.key());
+      this.kept.done();
       await this.shop.load();
       this.closed.emit();
     } catch (e) {
-      this.message.set(
-        e instanceof ApiProblem
-          ? `${e.details.title} ${e.details.detail}`
-          : 'The server does not answer. What you typed is still here: try again in a moment.',
-      );
+      this.message.set(e instanceof ApiProblem ? `${e.details.title} ${e.details.detail}` : NO_ANSWER);
       if (e instanceof ApiProblem) {
         this.told.set(e.details.problems ?? []);
-        this.key = newId();
+        this.key.set(newId());
       }
     } finally {
       this.busy.set(false);

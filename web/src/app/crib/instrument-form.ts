@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal, type OnInit } from '@angular/core';
 import { check, instrumentInput, routes, type InstrumentInput } from '@iron-patch/contract';
 import { INSTRUMENT_KINDS, type InstrumentKind, type InstrumentRecord, type Problem } from '@iron-patch/core';
-import { Api, ApiProblem, newId, ShopStore } from '../data';
-import { ChooseField, LengthInput, TextField, type Option } from '../show';
+import { Api, ApiProblem, keptDraft, newId, NO_ANSWER, ShopStore } from '../data';
+import { ChooseField, DraftNote, LengthInput, type Option, TextField } from '../show';
 
 const EMPTY: InstrumentInput = {
   name: '',
@@ -21,10 +21,11 @@ const EMPTY: InstrumentInput = {
 /** An instrument's own record. */
 @Component({
   selector: 'ip-instrument-form',
-  imports: [TextField, ChooseField, LengthInput],
+  imports: [TextField, ChooseField, LengthInput, DraftNote],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <form (submit)="$event.preventDefault(); save()" novalidate>
+      <ip-draft-note [kept]="kept" />
       <div class="grid4">
         <ip-text
           label="Name"
@@ -138,17 +139,23 @@ export class InstrumentForm implements OnInit {
   protected readonly message = signal('');
   private readonly attempted = signal(false);
   private readonly told = signal<readonly Problem[]>([]);
-  private opened: InstrumentRecord | null = null;
-  private readonly id = newId();
+  private readonly opened = signal<InstrumentRecord | null>(null);
+  private readonly id = signal(newId());
+  protected readonly kept = keptDraft(() => `instrument:${this.record()?.id ?? 'new'}`, {
+    draft: this.draft,
+    opened: this.opened,
+    id: this.id,
+  });
   protected readonly problems = computed(() => {
     const checked = check(instrumentInput, this.draft());
     return [...(checked.ok || !this.attempted() ? [] : checked.problems), ...this.told()];
   });
 
   ngOnInit(): void {
-    this.opened = this.record();
-    if (!this.opened) return;
-    const { name, kind, unit, uMm, repeatMm, resolutionMm, biasMm, rangeLowMm, rangeHighMm, calibratedOn, dueOn } = this.opened;
+    const opened = this.record();
+    this.opened.set(opened);
+    if (!opened) return;
+    const { name, kind, unit, uMm, repeatMm, resolutionMm, biasMm, rangeLowMm, rangeHighMm, calibratedOn, dueOn } = opened;
     this.draft.set({ name, kind, unit, uMm, repeatMm, resolutionMm, biasMm, rangeLowMm, rangeHighMm, calibratedOn, dueOn });
   }
 
@@ -170,11 +177,12 @@ export class InstrumentForm implements OnInit {
     if (this.problems().length) return;
     this.busy.set(true);
     try {
-      await this.api.put(routes.instrument(this.opened?.id ?? this.id), this.draft(), this.opened?.version ?? 0);
+      await this.api.put(routes.instrument(this.opened()?.id ?? this.id()), this.draft(), this.opened()?.version ?? 0);
+      this.kept.done();
       await this.shop.load();
       this.closed.emit();
     } catch (e) {
-      if (!(e instanceof ApiProblem)) this.message.set('The server does not answer. What you typed is still here: try again in a moment.');
+      if (!(e instanceof ApiProblem)) this.message.set(NO_ANSWER);
       else if (e.details.status === 412) this.theirs(e.details.current as InstrumentRecord | null);
       else {
         this.told.set(e.details.problems ?? []);
@@ -187,7 +195,7 @@ export class InstrumentForm implements OnInit {
 
   /** Somebody else changed it first: saving again saves over theirs. */
   private theirs(current: InstrumentRecord | null): void {
-    this.opened = current;
+    this.opened.set(current);
     this.message.set('Somebody else changed this instrument in the meantime. Save again to put yours over theirs, or leave it.');
     void this.shop.load();
   }

@@ -14,6 +14,9 @@ export class ApiProblem extends Error {
 /** No answer came: the line is down or the server is. Nothing is known of what became of the request. */
 export class NoAnswer extends Error {}
 
+/** What a form says when no answer came. */
+export const NO_ANSWER = 'The server does not answer. What you typed is still here and stays over a reload: try again in a moment.';
+
 /** Why the server would not take something, so that sending it again is no use; null when it may yet go: no answer, busy, broken. */
 export function refusalOf(error: unknown): readonly Problem[] | null {
   if (!(error instanceof ApiProblem)) return null;

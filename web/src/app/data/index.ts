@@ -1,5 +1,7 @@
-export { Api, ApiProblem, NoAnswer } from './api';
+export { Api, ApiProblem, NO_ANSWER, NoAnswer } from './api';
+export { Drafts, keptDraft, type KeptDraft } from './drafts';
 export { FloorStore } from './floor-store';
+export { Leaving } from './leaving';
 export { Live } from './live';
 export { newId } from './new-id';
 export { OpenJob } from './open-job';

@@ -49,4 +49,32 @@ describe('a queue that is sent one by one', () => {
     await queue.flush();
     expect(sent).toEqual([1, 2, 3]);
   });
+
+  it('sends in one page of a browser at a time, and goes on where another ended', async () => {
+    const held: (() => void)[] = [];
+    let free: Promise<unknown> = Promise.resolve();
+    const request = (_: string, work: () => Promise<unknown>): Promise<unknown> => (free = free.then(work));
+    Object.defineProperty(navigator, 'locks', { value: { request }, configurable: true });
+    try {
+      const page = (): OneByOne<number> =>
+        new OneByOne(
+          () => waiting[0],
+          async (n) => {
+            await new Promise<void>((r) => held.push(r));
+            return take(n);
+          },
+          'readings',
+        );
+      const both = [page().flush(), page().flush()];
+      for (let i = 0; i < 3; i++) {
+        await new Promise((r) => setTimeout(r, 1));
+        expect(held).toHaveLength(1);
+        held.pop()!();
+      }
+      await Promise.all(both);
+      expect(sent).toEqual([1, 2, 3]);
+    } finally {
+      Reflect.deleteProperty(navigator, 'locks');
+    }
+  });
 });

@@ -1,4 +1,4 @@
-/** Sends what waits, oldest first, one after another, and never the same twice at once. */
+/** Sends what waits, oldest first, one after another, and never the same twice at once: with a name, not in two pages of a browser either. */
 export class OneByOne<T> {
   private busy = false;
   private stopped = false;
@@ -6,10 +6,12 @@ export class OneByOne<T> {
   /**
    * @param first what waits longest
    * @param send resolves to false when there is no use in going on now
+   * @param name of the lock that pages of one browser share; a browser gives none to a page that came over plain HTTP from another machine
    */
   constructor(
     private readonly first: () => T | undefined,
     private readonly send: (item: T) => Promise<boolean>,
+    private readonly name: string | null = null,
   ) {}
 
   /** Sends again in a while. */
@@ -26,9 +28,16 @@ export class OneByOne<T> {
     if (this.busy || this.stopped) return;
     this.busy = true;
     try {
-      for (let item = this.first(); item && !this.stopped; item = this.first()) if (!(await this.send(item))) return;
+      if (!this.first()) return;
+      // Another page that is at it lets go when it is done, or closed.
+      if (this.name && navigator.locks) await navigator.locks.request(this.name, () => this.sendAll());
+      else await this.sendAll();
     } finally {
       this.busy = false;
     }
+  }
+
+  private async sendAll(): Promise<void> {
+    for (let item = this.first(); item && !this.stopped; item = this.first()) if (!(await this.send(item))) return;
   }
 }

@@ -3,6 +3,7 @@ import { TestBed } from '@angular/core/testing';
 import type { ReadingInput } from '@iron-patch/contract';
 import { FakeServer, problem } from '../../testing/fake-server';
 import { breathe } from '../../testing/open-sheet';
+import { Leaving } from './leaving';
 import { Live } from './live';
 import { newId } from './new-id';
 import { Outbox } from './outbox';
@@ -129,4 +130,71 @@ it('says so when the browser has no room', () => {
   expect(outbox.full()).toBe(true);
   expect(outbox.waiting()).toBe(1);
   full.mockRestore();
+});
+
+describe('with another page of the same browser', () => {
+  const elsewhere = (item: object | null, id: string): void => {
+    const key = `iron-patch.outbox.${id}`;
+    if (item) localStorage.setItem(key, JSON.stringify(item));
+    else localStorage.removeItem(key);
+    dispatchEvent(new StorageEvent('storage', { key, newValue: item && JSON.stringify(item) }));
+  };
+  const soon = (): Promise<void> => new Promise((r) => setTimeout(r, 450));
+
+  it('sees at once what was typed there, and sends it where that page does not', async () => {
+    const outbox = fresh();
+    const [second, first] = [reading('40.2', '2026-11-25T10:00:01Z'), reading('40.1', '2026-11-25T10:00:00Z')];
+    for (const input of [second, first]) elsewhere({ jobId: 'job', personId: 'tomas', input, valueMm: 40, refused: null }, input.id);
+    expect(outbox.waiting()).toBe(2);
+    expect(texts()).toEqual([]);
+    await soon();
+    await breathe();
+    expect(texts()).toEqual(['40.1', '40.2']);
+    expect(server.changes().map((a) => a.headers['X-Person'])).toEqual(['tomas', 'tomas']);
+    expect(localStorage).toHaveLength(0);
+  });
+
+  it('does not send what the other page had stored', async () => {
+    const outbox = fresh();
+    const input = reading('40.1');
+    elsewhere({ jobId: 'job', personId: 'tomas', input, valueMm: 40, refused: null }, input.id);
+    elsewhere(null, input.id);
+    expect(outbox.waiting()).toBe(0);
+    await soon();
+    expect(texts()).toEqual([]);
+  });
+
+  it('keeps its own that the browser had no room for', () => {
+    server.down = true;
+    const outbox = fresh();
+    const full = jest.spyOn(Storage.prototype, 'setItem').mockImplementation(() => {
+      throw new DOMException('full', 'QuotaExceededError');
+    });
+    outbox.add('job', reading('40.4'), 40.4);
+    full.mockRestore();
+    const input = reading('40.1', '2026-11-25T10:00:00Z');
+    elsewhere({ jobId: 'job', personId: 'tomas', input, valueMm: 40, refused: null }, input.id);
+    expect(outbox.items().map((i) => i.input.text)).toEqual(['40.1', '40.4']);
+  });
+});
+
+it('asks before the page is left while a reading is kept nowhere else', async () => {
+  const outbox = fresh();
+  TestBed.inject(Leaving);
+  const leaves = (): boolean => {
+    const event = new Event('beforeunload', { cancelable: true });
+    dispatchEvent(event);
+    return !event.defaultPrevented;
+  };
+  expect(leaves()).toBe(true);
+  server.down = true;
+  const full = jest.spyOn(Storage.prototype, 'setItem').mockImplementation(() => {
+    throw new DOMException('full', 'QuotaExceededError');
+  });
+  outbox.add('job', reading('40.4'), 40.4);
+  full.mockRestore();
+  expect(leaves()).toBe(false);
+  server.down = false;
+  await outbox.flush();
+  expect([outbox.waiting(), leaves()]).toEqual([0, true]);
 });

@@ -20,11 +20,14 @@ export interface OutboxItem {
 
 const PREFIX = 'iron-patch.outbox.';
 const RETRY_MS = 1000;
+const OTHERS_FIRST_MS = 400;
+const asTyped = (p: OutboxItem, q: OutboxItem): number => p.input.takenAt.localeCompare(q.input.takenAt);
 
 /**
  * Readings typed here and not yet acknowledged. Each is kept in the browser under its own key before it is sent, and removed
- * only when the server has stored it, so that a reload, a dead line or a killed server loses none. A reading's id is its
- * idempotency key: however often it is sent, it is recorded once.
+ * only when the server has stored it, so that a reload, a closed page, a dead line or a killed server loses none: whatever page of the shop
+ * is open in this browser sees them at once and sends them, one page at a time, in the order in which they were typed. A reading's id is
+ * its idempotency key: however often it is sent, it is recorded once.
  */
 @Injectable({ providedIn: 'root' })
 export class Outbox {
@@ -34,23 +37,29 @@ export class Outbox {
   private readonly line = new OneByOne<OutboxItem>(
     () => this.all().find((i) => i.refused === null),
     (item) => this.sendOne(item),
+    'iron-patch.outbox',
   );
-  /** True when the browser had no room to keep a reading. */
-  readonly full = signal(false);
+  /** Ids of readings that the browser had no room to keep: until they are sent this page must stay open. */
+  private readonly unkept = signal<ReadonlySet<string>>(new Set());
+  readonly full = computed(() => this.unkept().size > 0);
   readonly items = this.all.asReadonly();
   readonly waiting = computed(() => this.all().filter((i) => i.refused === null).length);
   readonly refused = computed(() => this.all().filter((i) => i.refused !== null));
   readonly acknowledged = new Subject<ReadingRecord>();
 
   constructor() {
-    inject(DestroyRef).onDestroy(() => this.line.stop());
+    const destroyed = inject(DestroyRef);
+    destroyed.onDestroy(() => this.line.stop());
+    const heard = (e: StorageEvent): void => this.changedElsewhere(e);
+    addEventListener('storage', heard);
+    destroyed.onDestroy(() => removeEventListener('storage', heard));
     this.live.back.subscribe(() => void this.flush());
     void this.flush();
   }
 
   add(jobId: string, input: ReadingInput, valueMm: number): OutboxItem {
     const item: OutboxItem = { jobId, personId: readStored<string>(PERSON_KEY, ''), input, valueMm, refused: null };
-    this.full.set(!writeStored(PREFIX + input.id, item));
+    if (!writeStored(PREFIX + input.id, item)) this.unkept.update((ids) => new Set([...ids, input.id]));
     this.all.update((items) => [...items, item]);
     // It is kept: sending it can wait until it is seen.
     this.line.later(0);
@@ -60,7 +69,7 @@ export class Outbox {
   /** Drops a refused reading that somebody has looked at. */
   drop(id: string): void {
     localStorage.removeItem(PREFIX + id);
-    this.all.update((items) => items.filter((i) => i.input.id !== id));
+    this.forget(id);
   }
 
   /** Sends a refused reading again, as somebody said that it is right. */
@@ -75,7 +84,27 @@ export class Outbox {
     return this.line.flush();
   }
 
+  private forget(id: string): void {
+    this.unkept.update((ids) => (ids.has(id) ? new Set([...ids].filter((i) => i !== id)) : ids));
+    this.all.update((items) => items.filter((i) => i.input.id !== id));
+  }
+
+  /** Another page of this browser kept a reading, had one stored, or was refused one; without a key it emptied all. */
+  private changedElsewhere({ key, newValue }: StorageEvent): void {
+    if (key !== null && !key.startsWith(PREFIX)) return;
+    const mine = this.all().filter((i) => this.unkept().has(i.input.id));
+    this.all.set([...this.stored(), ...mine].sort(asTyped));
+    // The page that it was typed in sends it first; where that page is gone, this one does.
+    if (newValue !== null) this.line.later(OTHERS_FIRST_MS);
+  }
+
   private async sendOne(item: OutboxItem): Promise<boolean> {
+    const { id } = item.input;
+    if (!this.unkept().has(id) && readStored(PREFIX + id, null) === null) {
+      // Another page had it stored meanwhile.
+      this.forget(id);
+      return true;
+    }
     try {
       this.acknowledged.next(await this.api.post<ReadingRecord>(routes.readings(item.jobId), item.input, item.input.id, item.personId));
       this.drop(item.input.id);
@@ -99,6 +128,6 @@ export class Outbox {
     return keys
       .map((k) => readStored<OutboxItem | null>(k, null))
       .filter((i): i is OutboxItem => i !== null)
-      .sort((p, q) => p.input.takenAt.localeCompare(q.input.takenAt));
+      .sort(asTyped);
   }
 }

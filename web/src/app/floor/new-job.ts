@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/cor
 import { Router } from '@angular/router';
 import { MOST_BUNDLE_BYTES, routes, type JobInput } from '@iron-patch/contract';
 import type { JobRecord, Problem } from '@iron-patch/core';
-import { Api, ApiProblem, newId, SessionStore, ShopStore } from '../data';
+import { Api, ApiProblem, newId, NO_ANSWER, SessionStore, ShopStore } from '../data';
 import { JobForm } from '../stations/receive/job-form';
 
 const SHOWN_PROBLEMS = 5;
@@ -37,7 +37,15 @@ const EMPTY: JobInput = {
           <input class="sr-only" type="file" accept=".json,application/json" [disabled]="bringing()" (change)="bring($event)" />
         </label>
       </header>
-      <ip-job-form [start]="start" action="Take it in" [busy]="busy()" [serverProblems]="problems()" (saved)="save($event)" />
+      <ip-job-form
+        #form
+        keptAs="job:new"
+        [start]="start"
+        action="Take it in"
+        [busy]="busy()"
+        [serverProblems]="problems()"
+        (saved)="save($event, form)"
+      />
       @if (message()) {
         <p class="said bad" role="alert">{{ message() }}</p>
       }
@@ -55,9 +63,6 @@ export class NewJob {
   protected readonly bringing = signal(false);
   protected readonly problems = signal<readonly Problem[]>([]);
   protected readonly message = signal('');
-  /** One key for this form: pressing twice, or again after a silence, takes the job in once. */
-  private key = newId();
-  private lastSent = '';
 
   /** Makes a job out of a file that Iron Patch once gave out. */
   protected async bring(event: Event): Promise<void> {
@@ -85,22 +90,20 @@ export class NewJob {
     }
   }
 
-  protected async save(input: JobInput): Promise<void> {
+  /** One key for what was sent: pressing twice, or again after a silence, takes the job in once. */
+  protected async save(input: JobInput, { key, sent, kept }: Pick<JobForm, 'key' | 'sent' | 'kept'>): Promise<void> {
     this.busy.set(true);
     const text = JSON.stringify(input);
-    if (this.lastSent && this.lastSent !== text) this.key = newId();
-    this.lastSent = text;
+    if (sent() && sent() !== text) key.set(newId());
+    sent.set(text);
     try {
-      const job = await this.api.post<JobRecord>(routes.jobs, input, this.key);
+      const job = await this.api.post<JobRecord>(routes.jobs, input, key());
+      kept.done();
       void this.shop.load();
       await this.router.navigate(['/jobs', job.id, 'strip']);
     } catch (e) {
       this.problems.set(e instanceof ApiProblem ? (e.details.problems ?? []) : []);
-      this.message.set(
-        e instanceof ApiProblem
-          ? `${e.details.title} ${e.details.detail}`
-          : 'The server does not answer. Everything you typed is still here: press again in a moment.',
-      );
+      this.message.set(e instanceof ApiProblem ? `${e.details.title} ${e.details.detail}` : NO_ANSWER);
     } finally {
       this.busy.set(false);
     }

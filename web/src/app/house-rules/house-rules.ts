@@ -12,7 +12,7 @@ import {
   type Problem,
 } from '@iron-patch/core';
 import { OpenJob, ShopStore } from '../data';
-import { ChooseField, LengthInput, signedNumber, TextField, type Option } from '../show';
+import { ChooseField, DraftNote, LengthInput, signedNumber, TextField, type Option } from '../show';
 import { RuleChart } from './rule-chart';
 import { RuleDesk } from './rule-desk';
 
@@ -21,7 +21,7 @@ const EXAMPLES_MM: Readonly<Record<LengthUnit, readonly number[]>> = { mm: [10, 
 /** The shop's own fits with their reasons: changed only after it was seen which open jobs would move, every version kept. */
 @Component({
   selector: 'ip-house-rules',
-  imports: [TextField, LengthInput, ChooseField, RuleChart, RouterLink, DatePipe],
+  imports: [TextField, LengthInput, ChooseField, DraftNote, RuleChart, RouterLink, DatePipe],
   providers: [RuleDesk],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './house-rules.html',

@@ -1,7 +1,7 @@
 import { computed, inject, Injectable, signal } from '@angular/core';
 import { check, houseRuleInput, routes, type HouseRuleInput, type HouseRulePreview } from '@iron-patch/contract';
 import type { HouseRuleChange, HouseRuleRecord, MovedJob, Problem } from '@iron-patch/core';
-import { Api, ApiProblem, newId, ShopStore } from '../data';
+import { Api, ApiProblem, keptDraft, newId, NO_ANSWER, ShopStore } from '../data';
 
 const NEW: HouseRuleInput = {
   name: '',
@@ -44,8 +44,15 @@ export class RuleDesk {
   /** How far the weighing is, while it is under way. */
   readonly weighed = signal<Pick<HouseRulePreview, 'weighed' | 'open'> | null>(null);
   readonly changed = computed(() => {
-    const now = this.rules().find((r) => r.id === this.id());
+    const now = this.inForce();
     return !now || JSON.stringify({ ...inputOf(now), because: '' }) !== JSON.stringify({ ...this.draft(), because: '' });
+  });
+
+  private readonly inForce = computed(() => this.rules().find((r) => r.id === this.id()));
+  readonly kept = keptDraft(() => (this.inForce() ? `rule:${this.id()}` : 'rule:new'), {
+    id: this.id,
+    draft: this.draft,
+    version: this.version,
   });
 
   open(rule: HouseRuleRecord): void {
@@ -54,6 +61,7 @@ export class RuleDesk {
   }
 
   openNew(): void {
+    if (this.id() && !this.inForce()) return;
     this.start(newId(), NEW, 0);
     this.history.set([]);
   }
@@ -107,6 +115,7 @@ export class RuleDesk {
       this.moved.set(null);
       this.theirs.set(null);
       this.draft.update((d) => ({ ...d, because: '' }));
+      this.kept.done();
       this.message.set({
         text: stored.rule ? `${stored.rule.name} is in force.` : 'The rule is withdrawn. Its history stays.',
         bad: false,
@@ -155,7 +164,7 @@ export class RuleDesk {
       else if (e instanceof ApiProblem) {
         this.problems.set(e.details.problems ?? []);
         this.message.set({ text: `${e.details.title} ${e.details.detail}`, bad: true });
-      } else this.message.set({ text: 'The server does not answer. What you typed is still here: press again in a moment.', bad: true });
+      } else this.message.set({ text: NO_ANSWER, bad: true });
     } finally {
       this.busy.set(false);
       this.weighed.set(null);

@@ -14,7 +14,20 @@ import {
   type TurnedPart,
   choiceKey,
 } from '@iron-patch/core';
-import { Api, ApiProblem, Live, NoAnswer, OpenJob, Outbox, PhotoOutbox, readStored, SessionStore, ShopStore, writeStored } from '../data';
+import {
+  Api,
+  ApiProblem,
+  Live,
+  NO_ANSWER,
+  NoAnswer,
+  OpenJob,
+  Outbox,
+  PhotoOutbox,
+  readStored,
+  SessionStore,
+  ShopStore,
+  writeStored,
+} from '../data';
 import { replaceById, replaceChoice, sheetResources } from './sheet-resources';
 import { Foresight, type TypedReading } from './foresight';
 import { SAME_SHEET, shownSheet, standsFor } from './shown-sheet';
@@ -161,7 +174,7 @@ export const SheetStore = signalStore(
             patchState(store, { conflict: { what, keepMine } });
             return null;
           }
-          if (e instanceof NoAnswer) say('The server does not answer. What you typed is still here: try again in a moment.', true);
+          if (e instanceof NoAnswer) say(NO_ANSWER, true);
           else if (e instanceof ApiProblem) say(`${e.details.title} ${e.details.detail}`, true);
           throw e;
         }

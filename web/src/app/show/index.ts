@@ -1,4 +1,5 @@
 export { CautionNote } from './caution';
+export { DraftNote } from './draft-note';
 export { Field } from './field';
 export { FigureButton } from './figure';
 export { LengthInput } from './length-input';

@@ -2,14 +2,17 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { FormsModule } from '@angular/forms';
 import { CAUTIONS, choiceKey, LICENSED_HAZARDS, signedCaution, type CautionChoice, type Hazard } from '@iron-patch/core';
 import { NzInputModule } from 'ng-zorro-antd/input';
+import { keptDraft } from '../data';
+import { DraftNote } from '../show';
 import { SheetStore } from '../sheet-data';
 
 /** What a licensed or certified person decides on this job: name and licence of who did. */
 @Component({
   selector: 'ip-licensed-matters',
-  imports: [FormsModule, NzInputModule],
+  imports: [FormsModule, NzInputModule, DraftNote],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
+    <ip-draft-note [kept]="kept" />
     @for (c of licensed(); track c.hazard) {
       <div class="said licensed">
         <p>
@@ -61,6 +64,7 @@ import { SheetStore } from '../sheet-data';
 export class LicensedMatters {
   private readonly store = inject(SheetStore);
   protected readonly typed = signal<Partial<Record<Hazard, CautionChoice>>>({});
+  protected readonly kept = keptDraft(() => `licensed:${this.store.sheet()!.job.id}`, { typed: this.typed });
   protected readonly licensed = computed(() => {
     const sheet = this.store.sheet();
     return LICENSED_HAZARDS.filter((h) => sheet?.job.hazards.includes(h)).map((hazard) => ({
@@ -81,6 +85,9 @@ export class LicensedMatters {
 
   protected sign(hazard: Hazard): void {
     if (!this.complete(hazard)) return;
-    void this.store.putChoice(choiceKey.caution(hazard), 'who decided', this.typed()[hazard]).catch(() => undefined);
+    void this.store
+      .putChoice(choiceKey.caution(hazard), 'who decided', this.typed()[hazard])
+      .then(() => this.typed.update(({ [hazard]: _, ...rest }) => rest))
+      .catch(() => undefined);
   }
 }

@@ -15,17 +15,17 @@ import {
   type Item,
 } from '@iron-patch/core';
 import { NzInputModule } from 'ng-zorro-antd/input';
-import { newId } from '../../data';
+import { keptDraft, newId } from '../../data';
 import { PlacePicker } from '../../picture';
 import { SheetStore } from '../../sheet-data';
-import { ChooseField, LengthInput, type Option } from '../../show';
+import { ChooseField, DraftNote, LengthInput, type Option } from '../../show';
 
 const SHOWN_REASONS = 3;
 
 /** What was found and where, the likely causes with what speaks for them, the root cause, and what is done against it. */
 @Component({
   selector: 'ip-diagnosis',
-  imports: [FormsModule, NzInputModule, ChooseField, LengthInput],
+  imports: [FormsModule, NzInputModule, ChooseField, LengthInput, DraftNote],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './diagnosis.html',
   styleUrl: './diagnosis.less',
@@ -59,6 +59,14 @@ export class Diagnosis {
   protected readonly cures = computed(() => (this.causeId() ? CAUSES[this.causeId() as CauseId].cures : []));
   protected readonly routes = computed(() => [...new Set(this.found().flatMap((f) => FINDINGS[f.value.findingId as FindingId].routes))]);
   protected readonly problem = signal('');
+  protected readonly kept = keptDraft(
+    () => `diagnosis:${this.store.sheet()!.job.id}`,
+    { cause: this.cause, route: this.route, causeId: this.causeId, cure: this.cure },
+    () => {
+      const { cause = '', route = '', causeId = '', cure = '' } = this.stored() ?? {};
+      return { cause, route, causeId, cure };
+    },
+  );
 
   constructor() {
     inject(DestroyRef).onDestroy(() => this.picker.cancel());

@@ -2,7 +2,8 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSign
 import { check, choiceInput } from '@iron-patch/contract';
 import { choiceKey, chosenSeen, type FeatureFinding, type Problem, type SeenChoice } from '@iron-patch/core';
 import { SheetStore } from '../../sheet-data';
-import { ChooseField, TextField, type Option } from '../../show';
+import { keptDraft } from '../../data';
+import { ChooseField, DraftNote, type Option, TextField } from '../../show';
 
 const SCALES: readonly Option[] = [
   ['HRC', 'HRC'],
@@ -15,10 +16,11 @@ const numberOrNull = (text: string): number | null => (text.trim() === '' ? null
 /** What is seen or tried rather than measured: surface in words, hardness, clock position to another place. */
 @Component({
   selector: 'ip-seen-form',
-  imports: [TextField, ChooseField],
+  imports: [TextField, ChooseField, DraftNote],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <form (submit)="$event.preventDefault(); save()" novalidate>
+      <ip-draft-note [kept]="kept" />
       <ip-text
         label="Surface, in words"
         name="surface"
@@ -65,11 +67,17 @@ export class SeenForm {
   protected readonly scales = SCALES;
   private readonly id = computed(() => this.finding().feature.id);
   private readonly stored = computed(() => chosenSeen(this.store.sheet()!, this.id()));
-  protected readonly draft = linkedSignal<SeenChoice>(
+  private readonly untouched = computed<SeenChoice>(
     () => this.stored() ?? { surface: '', hardness: null, scale: 'HRC', clockDeg: null, timedToFeatureId: null },
   );
+  protected readonly draft = linkedSignal<SeenChoice>(() => this.untouched());
   protected readonly hardness = linkedSignal(() => String(this.stored()?.hardness ?? ''));
   protected readonly clock = linkedSignal(() => String(this.stored()?.clockDeg ?? ''));
+  protected readonly kept = keptDraft(
+    () => `seen:${this.id()}`,
+    { draft: this.draft, hardness: this.hardness, clock: this.clock },
+    () => ({ draft: this.untouched(), hardness: String(this.stored()?.hardness ?? ''), clock: String(this.stored()?.clockDeg ?? '') }),
+  );
   protected readonly problems = signal<readonly Problem[]>([]);
   protected readonly others = computed<readonly Option[]>(() => [
     ['', 'nothing'],

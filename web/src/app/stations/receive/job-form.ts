@@ -4,18 +4,19 @@ import { check, jobInput, type JobInput } from '@iron-patch/contract';
 import { CHANGES, HAZARDS, type Change, type CustomerRecord, type Hazard, type Problem } from '@iron-patch/core';
 import { NzCheckboxModule } from 'ng-zorro-antd/checkbox';
 import { NzDatePickerModule } from 'ng-zorro-antd/date-picker';
-import { FloorStore, OpenJob, ShopStore } from '../../data';
-import { CautionNote, ChooseField, Field, TextField } from '../../show';
+import { FloorStore, keptDraft, newId, OpenJob, ShopStore } from '../../data';
+import { CautionNote, ChooseField, DraftNote, Field, TextField } from '../../show';
 import { CHANGE_WORDS, HAZARD_WORDS, WANT_WORDS } from './job-words';
 import { weekLoad } from './week-load';
 
 /** The counter ticket: who, what, what happened, what they want, when, and what can hurt. */
 @Component({
   selector: 'ip-job-form',
-  imports: [FormsModule, NzCheckboxModule, NzDatePickerModule, Field, TextField, ChooseField, CautionNote],
+  imports: [FormsModule, NzCheckboxModule, NzDatePickerModule, Field, TextField, ChooseField, CautionNote, DraftNote],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <form (submit)="$event.preventDefault(); submit()" novalidate>
+      <ip-draft-note [kept]="kept" />
       <div class="grid2">
         <ip-text
           label="Customer"
@@ -238,6 +239,15 @@ export class JobForm implements OnInit {
   protected readonly draft = signal<JobInput>({} as JobInput);
   protected readonly numbers = signal({ pieces: '', shopTempC: '' });
   protected readonly attempted = signal(false);
+  /** Which record it is of, so that what was typed comes back to it. */
+  readonly keptAs = input.required<string>();
+  /** The version that it was opened at. */
+  readonly version = input(0);
+  /** What a save rests on, kept with the fields: the version, and the key and text of what was sent. */
+  readonly base = signal(0);
+  readonly key = signal(newId());
+  readonly sent = signal('');
+  readonly kept = keptDraft(this.keptAs, { draft: this.draft, numbers: this.numbers, base: this.base, key: this.key, sent: this.sent });
   /** Machines of the customer that is typed; of everybody while none is. */
   protected readonly machines = computed(() => {
     const customer = this.customers().find((c) => c.name.toLowerCase() === (this.draft().customerName ?? '').trim().toLowerCase());
@@ -262,6 +272,7 @@ export class JobForm implements OnInit {
     const start = this.start();
     void this.floor.loadPromised();
     this.draft.set(start);
+    this.base.set(this.version());
     this.numbers.set({ pieces: String(start.pieces), shopTempC: String(start.shopTempC) });
   }
 

@@ -30,7 +30,15 @@ const inputOf = ({ job, customer }: JobSheet): JobInput => ({
   template: `
     <section (input)="dirty.set(true)" (change)="dirty.set(true)">
       @for (form of forms(); track form.version) {
-        <ip-job-form [start]="form.start" action="Save" [busy]="busy()" (saved)="save($event, form.version)" />
+        <ip-job-form
+          #f
+          [keptAs]="keptAs()"
+          [start]="form.start"
+          [version]="form.version"
+          action="Save"
+          [busy]="busy()"
+          (saved)="save($event, f)"
+        />
       }
     </section>
     <ip-photos />
@@ -46,6 +54,7 @@ export class Receive {
   private readonly store = inject(SheetStore);
   protected readonly dirty = signal(false);
   protected readonly busy = signal(false);
+  protected readonly keptAs = computed(() => `job:${this.store.sheet()!.job.id}`);
   protected readonly label = computed(() => routes.label(this.store.sheet()!.job.id));
   protected readonly bundle = computed(() => routes.bundle(this.store.sheet()!.job.id));
   private readonly now = computed(() => {
@@ -58,13 +67,15 @@ export class Receive {
     computation: (now, before) => (this.dirty() && before?.value.length ? before.value : now ? [now] : []),
   });
 
-  protected async save(input: JobInput, version: number): Promise<void> {
+  protected async save(input: JobInput, { base, kept }: Pick<JobForm, 'base' | 'kept'>): Promise<void> {
     this.busy.set(true);
     try {
       this.dirty.set(false);
-      const saved = await this.store.saveJob(input, version);
-      if (saved) this.store.say('Saved.');
-      else this.dirty.set(true);
+      const saved = await this.store.saveJob(input, base());
+      if (saved) {
+        kept.done();
+        this.store.say('Saved.');
+      } else this.dirty.set(true);
     } catch {
       this.dirty.set(true);
     } finally {

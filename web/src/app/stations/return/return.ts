@@ -17,10 +17,10 @@ import {
 } from '@iron-patch/core';
 import { NzCheckboxModule } from 'ng-zorro-antd/checkbox';
 import { NzInputModule } from 'ng-zorro-antd/input';
-import { ShopStore } from '../../data';
+import { keptDraft, ShopStore } from '../../data';
 import { SheetStore } from '../../sheet-data';
 import { StateMark } from '../../mark';
-import { CautionNote } from '../../show';
+import { CautionNote, DraftNote } from '../../show';
 import { LicensedMatters } from '../licensed-matters';
 
 const NOTHING_SAID: ReturnChoice = { lesson: '', stillToDo: '', outcome: 'passed', beforeUse: '', unproved: '', undone: '' };
@@ -28,7 +28,7 @@ const NOTHING_SAID: ReturnChoice = { lesson: '', stillToDo: '', outcome: 'passed
 /** The hand-over: the report with measured sizes, what the customer still does, and one lesson. */
 @Component({
   selector: 'ip-return',
-  imports: [FormsModule, NzCheckboxModule, NzInputModule, CautionNote, LicensedMatters, StateMark, DatePipe, RouterLink],
+  imports: [FormsModule, NzCheckboxModule, NzInputModule, CautionNote, LicensedMatters, StateMark, DatePipe, RouterLink, DraftNote],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (stored(); as r) {
@@ -91,6 +91,7 @@ const NOTHING_SAID: ReturnChoice = { lesson: '', stillToDo: '', outcome: 'passed
       }
     </section>
     <form (ngSubmit)="save()">
+      <ip-draft-note [kept]="kept" />
       <label
         >What the customer still does: gasket, oil, run-in
         <textarea
@@ -260,6 +261,14 @@ export class Return {
   protected readonly stored = computed(() => chosenReturn(this.sheet()));
   protected readonly draft = linkedSignal<ReturnChoice>(() => this.stored() ?? NOTHING_SAID);
   protected readonly note = signal('');
+  protected readonly kept = keptDraft(
+    () => `hand-over:${this.sheet().job.id}`,
+    { draft: this.draft, note: this.note },
+    () => ({
+      draft: this.stored() ?? NOTHING_SAID,
+      note: '',
+    }),
+  );
   protected readonly problems = signal<readonly string[]>([]);
   protected readonly holds = computed(() => this.store.repair()?.holds ?? []);
   protected readonly otherHazards = computed(() => this.sheet().job.hazards.filter((h) => !LICENSED_HAZARDS.includes(h)));

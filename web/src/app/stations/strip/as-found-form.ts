@@ -4,17 +4,19 @@ import { check, choiceInput } from '@iron-patch/contract';
 import { choiceKey, chosenStrip, type ComponentRecord, type StripChoice } from '@iron-patch/core';
 import { NzCheckboxModule } from 'ng-zorro-antd/checkbox';
 import { SheetStore } from '../../sheet-data';
-import { LengthInput, TextField } from '../../show';
+import { keptDraft } from '../../data';
+import { DraftNote, LengthInput, TextField } from '../../show';
 
 const NOTHING: StripChoice = { faced: '', shims: [], endPlayMm: null, sidePlayMm: null, noPlay: false, damaged: '' };
 
 /** Written down before it is undone: which way it faced, shim packs by side, play, what had to be damaged. */
 @Component({
   selector: 'ip-as-found-form',
-  imports: [FormsModule, NzCheckboxModule, LengthInput, TextField],
+  imports: [FormsModule, NzCheckboxModule, LengthInput, TextField, DraftNote],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <form (submit)="$event.preventDefault(); save()" novalidate>
+      <ip-draft-note [kept]="kept" />
       <div class="grid2">
         <ip-text
           label="Which way it faced, and its match marks"
@@ -96,17 +98,19 @@ export class AsFoundForm implements OnInit {
   protected readonly draft = signal<StripChoice>(NOTHING);
   protected readonly busy = signal(false);
   private readonly attempted = signal(false);
-  private readAt = 0;
+  private readonly readAt = signal(0);
   private readonly key = computed(() => choiceKey.strip(this.component().id));
   protected readonly problems = computed(() => {
     const checked = check(choiceInput(this.key())!, { value: this.draft(), reason: '' });
     return checked.ok || !this.attempted() ? [] : checked.problems;
   });
 
+  protected readonly kept = keptDraft(this.key, { draft: this.draft, readAt: this.readAt });
+
   ngOnInit(): void {
     const sheet = this.store.sheet()!;
     this.draft.set(chosenStrip(sheet, this.component().id) ?? NOTHING);
-    this.readAt = sheet.choices.find((c) => c.key === this.key())?.version ?? 0;
+    this.readAt.set(sheet.choices.find((c) => c.key === this.key())?.version ?? 0);
   }
 
   protected set(change: Partial<StripChoice>): void {
@@ -130,8 +134,10 @@ export class AsFoundForm implements OnInit {
     if (this.problems().length) return;
     this.busy.set(true);
     const what = `${this.component().name.toLowerCase()} as found`;
-    const saved = await this.store.putChoice(this.key(), what, this.draft(), '', true, this.readAt).catch(() => null);
+    const saved = await this.store.putChoice(this.key(), what, this.draft(), '', true, this.readAt()).catch(() => null);
     this.busy.set(false);
-    if (saved) this.closed.emit();
+    if (!saved) return;
+    this.kept.done();
+    this.closed.emit();
   }
 }

@@ -1,9 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal, type OnInit } from '@angular/core';
 import { check, componentInput, type ComponentInput } from '@iron-patch/contract';
 import type { COMPONENT_VERDICTS, ComponentRecord } from '@iron-patch/core';
-import { newId } from '../../data';
+import { keptDraft, newId } from '../../data';
 import { SheetStore } from '../../sheet-data';
-import { ChooseField, LengthInput, MATERIAL_OPTIONS, TextField, type Option } from '../../show';
+import { ChooseField, DraftNote, LengthInput, MATERIAL_OPTIONS, TextField, type Option } from '../../show';
 
 export const VERDICT_WORDS: Readonly<Record<(typeof COMPONENT_VERDICTS)[number], string>> = {
   reuse: 'Reuse',
@@ -32,10 +32,11 @@ const EMPTY: ComponentInput = {
 /** One component: what it is, how it was found, what becomes of it. */
 @Component({
   selector: 'ip-component-form',
-  imports: [TextField, ChooseField, LengthInput],
+  imports: [TextField, ChooseField, DraftNote, LengthInput],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <form (submit)="$event.preventDefault(); save()" novalidate>
+      <ip-draft-note [kept]="kept" />
       <div class="grid2">
         <ip-text
           label="Component"
@@ -109,18 +110,24 @@ export class ComponentForm implements OnInit {
   protected readonly draft = signal<ComponentInput>(EMPTY);
   protected readonly busy = signal(false);
   private readonly attempted = signal(false);
-  private readonly key = newId();
+  private readonly key = signal(newId());
   /** The record as it was opened: its version goes with the save. */
-  private opened: ComponentRecord | null = null;
+  private readonly opened = signal<ComponentRecord | null>(null);
+  protected readonly kept = keptDraft(() => `component:${this.record()?.id ?? `new:${this.store.sheet()!.job.id}`}`, {
+    draft: this.draft,
+    opened: this.opened,
+    key: this.key,
+  });
   protected readonly problems = computed(() => {
     const checked = check(componentInput, this.draft());
     return checked.ok || !this.attempted() ? [] : checked.problems;
   });
 
   ngOnInit(): void {
-    this.opened = this.record();
-    if (this.opened) {
-      const { parentId, name, role, materialId, axisOffsetMm, verdict, asFound } = this.opened;
+    const opened = this.record();
+    this.opened.set(opened);
+    if (opened) {
+      const { parentId, name, role, materialId, axisOffsetMm, verdict, asFound } = opened;
       this.draft.set({ parentId, name, role, materialId, axisOffsetMm, verdict, asFound });
     } else {
       const hasWorn = this.store.sheet()!.components.some((c) => c.role === 'worn');
@@ -150,10 +157,11 @@ export class ComponentForm implements OnInit {
     if (this.problems().length) return;
     this.busy.set(true);
     try {
-      const saved = this.opened
-        ? await this.store.saveComponent(this.opened, this.draft())
-        : await this.store.addComponent(this.draft(), this.key);
-      if (saved) this.closed.emit();
+      const opened = this.opened();
+      const saved = opened ? await this.store.saveComponent(opened, this.draft()) : await this.store.addComponent(this.draft(), this.key());
+      if (!saved) return;
+      this.kept.done();
+      this.closed.emit();
     } catch {
       // The store has told why; the form stays as it is.
     } finally {

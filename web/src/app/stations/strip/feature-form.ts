@@ -19,11 +19,11 @@ import {
   type Side,
   type Suspicion,
 } from '@iron-patch/core';
-import { newId, ShopStore } from '../../data';
+import { keptDraft, newId, ShopStore } from '../../data';
 import { SheetStore } from '../../sheet-data';
 import { NzCheckboxModule } from 'ng-zorro-antd/checkbox';
 import { FormsModule } from '@angular/forms';
-import { ChooseField, LengthInput, TextField, type Option } from '../../show';
+import { ChooseField, DraftNote, LengthInput, type Option, TextField } from '../../show';
 import { FeatureDetailForm } from './feature-detail-form';
 import { detailFor, inputOf } from './feature-input';
 
@@ -51,10 +51,11 @@ const sameList = (p: readonly number[], q: readonly number[]): boolean => p.leng
 /** One place to measure: where it is, what it fits, and the plan of stations and clock angles. */
 @Component({
   selector: 'ip-feature-form',
-  imports: [FormsModule, NzCheckboxModule, TextField, ChooseField, LengthInput, FeatureDetailForm],
+  imports: [FormsModule, NzCheckboxModule, TextField, ChooseField, LengthInput, FeatureDetailForm, DraftNote],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <form (submit)="$event.preventDefault(); save()" novalidate>
+      <ip-draft-note [kept]="kept" />
       <div class="grid3">
         <ip-text
           label="Place"
@@ -184,9 +185,16 @@ export class FeatureForm implements OnInit {
   private readonly attempted = signal(false);
   private readonly stationProblem = signal<Problem | null>(null);
   /** Stations follow the length until somebody types their own. */
-  private ownStations = false;
-  private opened: FeatureRecord | null = null;
-  private readonly key = newId();
+  private readonly ownStations = signal(false);
+  private readonly opened = signal<FeatureRecord | null>(null);
+  private readonly key = signal(newId());
+  protected readonly kept = keptDraft(() => `place:${this.record()?.id ?? `new:${this.componentId()}`}`, {
+    draft: this.draft,
+    stations: this.stations,
+    ownStations: this.ownStations,
+    opened: this.opened,
+    key: this.key,
+  });
   protected readonly mates = computed<readonly Option[]>(() => [
     ['', 'nothing yet'],
     ...this.store
@@ -200,7 +208,7 @@ export class FeatureForm implements OnInit {
     ...this.store
       .sheet()!
       .features.filter(
-        (f) => f.componentId === this.componentId() && f.side === this.draft().side && isDiameter(f.kind) && f.id !== this.opened?.id,
+        (f) => f.componentId === this.componentId() && f.side === this.draft().side && isDiameter(f.kind) && f.id !== this.opened()?.id,
       )
       .map((f) => [f.id, f.name] as const),
   ]);
@@ -218,10 +226,11 @@ export class FeatureForm implements OnInit {
   });
 
   ngOnInit(): void {
-    this.opened = this.record();
-    if (this.opened) {
-      this.draft.set(inputOf(this.opened));
-      this.ownStations = true;
+    const opened = this.record();
+    this.opened.set(opened);
+    if (opened) {
+      this.draft.set(inputOf(opened));
+      this.ownStations.set(true);
     } else this.draft.set(this.fresh());
     this.showStations();
   }
@@ -241,7 +250,7 @@ export class FeatureForm implements OnInit {
 
   protected setKind(kind: string): void {
     this.set({ kind: kind as FeatureKind, suspicions: [], matesFeatureId: null, detail: detailFor(kind as FeatureKind) });
-    this.ownStations = false;
+    this.ownStations.set(false);
     this.replan();
   }
 
@@ -261,7 +270,7 @@ export class FeatureForm implements OnInit {
   }
 
   protected typeStations(text: string): void {
-    this.ownStations = true;
+    this.ownStations.set(true);
     this.stations.set(text);
     const parsed = parseNumberList(text);
     this.stationProblem.set(parsed.ok ? null : { ...parsed.problems[0]!, path: 'stationsMm' });
@@ -273,10 +282,11 @@ export class FeatureForm implements OnInit {
     if (this.problems().length) return;
     this.busy.set(true);
     try {
-      const saved = this.opened
-        ? await this.store.saveFeature(this.opened, this.draft())
-        : await this.store.addFeature(this.draft(), this.key);
-      if (saved) this.closed.emit();
+      const opened = this.opened();
+      const saved = opened ? await this.store.saveFeature(opened, this.draft()) : await this.store.addFeature(this.draft(), this.key());
+      if (!saved) return;
+      this.kept.done();
+      this.closed.emit();
     } catch {
       // The store has told why; the form stays as it is.
     } finally {
@@ -287,7 +297,7 @@ export class FeatureForm implements OnInit {
   /** Stations, clock angles and instrument by what is measured and suspected; stations that somebody typed stay. */
   private replan(): void {
     const plan = this.plan();
-    const stationsMm = this.ownStations ? this.draft().stationsMm : [...plan.stationsMm];
+    const stationsMm = this.ownStations() ? this.draft().stationsMm : [...plan.stationsMm];
     this.set({ stationsMm, clocksDeg: [...plan.clocksDeg], instrumentId: this.instrumentFor() });
     this.showStations();
   }

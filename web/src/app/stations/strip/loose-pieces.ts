@@ -1,9 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { choiceKey, earlierRepairs, fragments, type EarlierRepairChoice, type FragmentChoice, type Item } from '@iron-patch/core';
-import { newId } from '../../data';
+import { keptDraft, newId } from '../../data';
 import { StateMark } from '../../mark';
 import { SheetStore } from '../../sheet-data';
-import { ChooseField, TextField, type Option } from '../../show';
+import { ChooseField, DraftNote, type Option, TextField } from '../../show';
 
 const JUDGED: readonly Option[] = [
   ['not known', 'not known yet'],
@@ -14,9 +14,10 @@ const JUDGED: readonly Option[] = [
 /** Earlier repairs, which are clues, and loose pieces, which must be accounted for before the thing is closed. */
 @Component({
   selector: 'ip-loose-pieces',
-  imports: [ChooseField, TextField, StateMark],
+  imports: [ChooseField, TextField, StateMark, DraftNote],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
+    <ip-draft-note [kept]="kept" />
     <section>
       <h2>Loose pieces</h2>
       @for (f of pieces(); track f.id) {
@@ -133,6 +134,9 @@ export class LoosePieces {
   protected readonly where = signal('');
   protected readonly earlier = signal('');
   protected readonly of = signal('');
+  protected readonly kept = keptDraft(() => `pieces:${this.store.sheet()!.job.id}`, {
+    ...{ texts: this.texts, what: this.what, where: this.where, earlier: this.earlier, of: this.of },
+  });
 
   protected nameOf(id: string | null): string {
     const name = this.store.sheet()?.components.find((c) => c.id === id)?.name;

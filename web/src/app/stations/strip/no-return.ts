@@ -11,10 +11,10 @@ import {
   type PointOfNoReturn,
   type Verdict,
 } from '@iron-patch/core';
-import { newId } from '../../data';
+import { keptDraft, newId } from '../../data';
 import { StateMark } from '../../mark';
 import { SheetStore } from '../../sheet-data';
-import { ChooseField, TextField, type Option } from '../../show';
+import { ChooseField, DraftNote, type Option, TextField } from '../../show';
 
 const STATE_WORDS: Readonly<Record<PointOfNoReturn['state'], string>> = {
   held: 'Not yet: record these first',
@@ -27,7 +27,7 @@ const STATE_MARK: Readonly<Record<PointOfNoReturn['state'], Verdict>> = { held: 
 /** Acts that destroy evidence: what each takes with it, and what of that must still be measured before it is done. */
 @Component({
   selector: 'ip-no-return',
-  imports: [ChooseField, TextField, StateMark],
+  imports: [ChooseField, TextField, StateMark, DraftNote],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @for (p of points(); track p.act.id) {
@@ -75,6 +75,7 @@ const STATE_MARK: Readonly<Record<PointOfNoReturn['state'], Verdict>> = { held: 
         }
       </article>
     }
+    <ip-draft-note [kept]="kept" />
     <form (submit)="$event.preventDefault(); plan()">
       <h2>Plan an act that cannot be undone</h2>
       <div class="grid4">
@@ -155,6 +156,7 @@ export class NoReturn {
   protected readonly place = linkedSignal({ source: this.to, computation: () => '' });
   protected readonly where = signal('');
   protected readonly reasons = signal<Readonly<Record<string, string>>>({});
+  protected readonly kept = keptDraft(() => `acts:${this.store.sheet()!.job.id}`, { where: this.where, reasons: this.reasons });
   protected readonly preview = computed<AtStake[]>(() => {
     const [sheet, repair] = [this.store.shown(), this.store.repair()];
     const about = { componentId: this.to(), featureId: this.place() || null };
@@ -191,7 +193,10 @@ export class NoReturn {
     };
     void this.store
       .putChoice(choiceKey.act(newId()), 'the plan', act)
-      .then(() => this.where.set(''))
+      .then(() => {
+        this.where.set('');
+        this.kept.done();
+      })
       .catch(() => undefined);
   }
 

@@ -10,10 +10,10 @@ import {
   type SoftKind,
   type SoftPartChoice,
 } from '@iron-patch/core';
-import { newId } from '../../data';
+import { keptDraft, newId } from '../../data';
 import { StateMark } from '../../mark';
 import { SheetStore } from '../../sheet-data';
-import { ChooseField, LengthInput, TextField, type Option } from '../../show';
+import { ChooseField, DraftNote, LengthInput, type Option, TextField } from '../../show';
 
 const KIND_WORDS: Readonly<Record<SoftKind, string>> = {
   'o-ring': 'O-ring',
@@ -42,7 +42,7 @@ const ASKS: Readonly<Record<SoftKind, readonly [first: string, second: string]>>
 /** Soft parts and fasteners that are replaced, each by the size under which it is ordered. */
 @Component({
   selector: 'ip-to-order',
-  imports: [ChooseField, TextField, LengthInput, StateMark],
+  imports: [ChooseField, TextField, LengthInput, StateMark, DraftNote],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (items().length) {
@@ -83,6 +83,7 @@ const ASKS: Readonly<Record<SoftKind, readonly [first: string, second: string]>>
     } @else {
       <p class="quiet">Nothing yet. Whatever soft was disturbed is replaced: list it with its size before it is thrown away.</p>
     }
+    <ip-draft-note [kept]="kept" />
     <form (submit)="$event.preventDefault(); add()" novalidate>
       <div class="grid4">
         <ip-choose label="What" name="softKind" [options]="options" [value]="kind()" (valueChange)="setKind($event)" />
@@ -200,6 +201,9 @@ export class ToOrder {
   protected readonly size = signal('');
   protected readonly count = signal('1');
   protected readonly problems = signal<readonly Problem[]>([]);
+  protected readonly kept = keptDraft(() => `to-order:${this.store.sheet()!.job.id}`, {
+    ...{ kind: this.kind, of: this.of, first: this.first, second: this.second, size: this.size, count: this.count },
+  });
   protected readonly asks = computed(() => ASKS[this.kind()]);
   protected readonly sizes = computed(() => orderSizes(this.kind(), this.first(), this.second(), this.store.unit()));
 
@@ -233,7 +237,10 @@ export class ToOrder {
     if (!checked.ok) return;
     void this.store
       .putChoice(key, 'the list', value)
-      .then(() => this.setKind(this.kind()))
+      .then(() => {
+        this.setKind(this.kind());
+        this.kept.done();
+      })
       .catch(() => undefined);
   }
 }

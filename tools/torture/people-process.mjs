@@ -1,0 +1,23 @@
+import { editor, newTally, screenOf, writer } from './people.mjs';
+import { randomOf } from './random.mjs';
+
+/** The people of a torture, in a process of their own: whoever breaks things beside them is busy meanwhile. */
+const { address, seed, writers, editors } = JSON.parse(process.argv[2]);
+const tally = newTally();
+let going = true;
+let stopped = false;
+const common = (n, personId) => ({
+  screen: screenOf({ address, tally, random: randomOf(seed + n), stopped: () => stopped, personId }),
+  going: () => going,
+  tally,
+});
+const work = Promise.all([
+  Promise.all(writers.map((w, n) => writer({ ...w, ...common(n + 1, w.personId), name: n }))),
+  Promise.all(editors.map((e, n) => editor({ ...e, ...common(n + 101, e.personId) }))),
+]);
+process.on('message', (said) => {
+  if (said === 'finish') going = false;
+  else stopped = said.stopped;
+});
+const [acknowledged, edits] = await work;
+process.send({ acknowledged: acknowledged.flat(), edits, tally }, () => process.exit(0));

@@ -1,0 +1,94 @@
+import { randomUUID } from 'node:crypto';
+
+/** An answer may take so long; beyond it the server hangs, unless it is stopped on purpose. */
+const HUNG_MS = 15_000;
+/** Of the requests, so many lose their answer on the way: the sender hangs up and sends again. */
+const LOST_ANSWERS = 0.06;
+const pause = (ms) => new Promise((r) => setTimeout(r, ms));
+
+/** What happened to all that was sent. */
+export const newTally = () => ({ sent: 0, answered: 0, notNow: 0, noAnswer: 0, hung: 0, lostOnPurpose: 0, strange: [], slowestMs: 0 });
+
+/**
+ * Speaks to the shop as a screen does: what was not answered, or not now, is sent again under its key until it is known what became of it.
+ *
+ * @param stopped whether the server is stopped on purpose just now
+ */
+export function screenOf({ address, tally, random, stopped, personId }) {
+  async function once(method, path, body, headers) {
+    tally.sent++;
+    const from = performance.now();
+    const hangsUp = random() < LOST_ANSWERS;
+    const patience = hangsUp ? 1 + random() * 12 : HUNG_MS;
+    try {
+      const response = await fetch(address + path, {
+        method,
+        headers: { 'Content-Type': 'application/json', 'X-Person': personId, ...headers },
+        signal: AbortSignal.timeout(Math.round(patience)),
+        ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+      });
+      const text = await response.text();
+      tally.answered++;
+      if (!stopped()) tally.slowestMs = Math.max(tally.slowestMs, performance.now() - from);
+      return { status: response.status, body: text ? JSON.parse(text) : null };
+    } catch (e) {
+      if (hangsUp) tally.lostOnPurpose++;
+      else if (e.name === 'TimeoutError' && !stopped()) tally.hung++;
+      else tally.noAnswer++;
+      return null;
+    }
+  }
+  return {
+    /** Sends until it is known what became of it: an answer that is neither a refusal for now nor our own fault. */
+    async send(method, path, body, headers = {}) {
+      for (;;) {
+        const answer = await once(method, path, body, headers);
+        if (answer && answer.status !== 503 && answer.status !== 429) {
+          if (answer.status < 500) return answer;
+          tally.strange.push(`${method} ${path}: ${answer.status} ${JSON.stringify(answer.body).slice(0, 200)}`);
+        } else if (answer) tally.notNow++;
+        await pause(20 + 60 * random());
+      }
+    },
+  };
+}
+
+/** Types readings, each once, until it is told to stop; keeps the ids of those that were acknowledged. */
+export async function writer({ screen, jobId, featureId, instrumentId, name, going, tally }) {
+  const acknowledged = [];
+  for (let n = 0; going(); n++) {
+    const id = randomUUID();
+    // Every text is typed once in this run: a reading recorded twice would show.
+    const text = `39.9${String(name).padStart(2, '0')}${String(n).padStart(6, '0')}`;
+    const reading = {
+      ...{ id, purpose: 'found', featureId, segmentId: null, quantity: 'size', stationMm: 5, clockDeg: 0, text, unit: 'mm', instrumentId },
+      ...{ partTempC: null, dial: null, takenAt: new Date().toISOString(), supersedesId: null, withdrawn: false, confirmed: true },
+    };
+    const { status, body } = await screen.send('POST', `/api/jobs/${jobId}/readings`, reading, { 'Idempotency-Key': id });
+    if (status === 201) acknowledged.push(text);
+    else tally.strange.push(`a reading: ${status} ${JSON.stringify(body)}`);
+    await pause(10);
+  }
+  return acknowledged;
+}
+
+/** Counts a job's title up, each time from what was read; counts its own acknowledged steps. */
+export async function editor({ screen, jobId, going, tally }) {
+  let steps = 0;
+  let refused = 0;
+  while (going()) {
+    const { body: job } = await screen.send('GET', `/api/jobs/${jobId}`);
+    const next = { ...job, customerName: 'Lower mill', customerContact: '', title: `Step ${Number(job.title.split(' ')[1]) + 1}` };
+    const { status, body } = await screen.send('PUT', `/api/jobs/${jobId}`, next, {
+      'If-Match': `"v${job.version}"`,
+      'Idempotency-Key': randomUUID(),
+    });
+    if (status === 200) steps++;
+    else if (status === 412) {
+      refused++;
+      if (!(body.current?.version > job.version)) tally.strange.push(`a 412 without what is stored now: ${JSON.stringify(body)}`);
+    } else tally.strange.push(`a change: ${status} ${JSON.stringify(body)}`);
+    await pause(15);
+  }
+  return { steps, refused };
+}

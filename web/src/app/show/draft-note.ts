@@ -1,0 +1,22 @@
+import { DatePipe } from '@angular/common';
+import { ChangeDetectionStrategy, Component, input, type Signal } from '@angular/core';
+
+/** Says that what a form shows was typed earlier and is not stored, and takes it away on purpose. */
+@Component({
+  selector: 'ip-draft-note',
+  imports: [DatePipe],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (kept().back(); as at) {
+      <p role="status">
+        <span>What was typed here on {{ at | date: 'd MMM, HH:mm' }} is back. It is not saved yet.</span>
+        <button type="button" (click)="kept().throwAway()">Throw it away</button>
+      </p>
+    }
+  `,
+  styles:
+    ':host { grid-column: 1 / -1; } p { display: flex; align-items: center; gap: 16px; margin: 0 0 10px; padding: 4px 4px 4px 12px; border-left: 4px solid var(--brass); background: var(--sheet); font-size: 16px; } button { margin-left: auto; }',
+})
+export class DraftNote {
+  readonly kept = input.required<{ readonly back: Signal<Date | null>; throwAway(): void }>();
+}
