@@ -1,6 +1,7 @@
 /** Paths of the API. A caller fills in ids; the server mounts the same paths with `:id`. */
 export const routes = {
   shop: '/api/shop',
+  customers: '/api/customers',
   instrument: (id: string) => `/api/instruments/${id}`,
   instrumentChecks: (id: string) => `/api/instruments/${id}/checks`,
   drillSet: (id: string) => `/api/drill-sets/${id}`,

@@ -1,15 +1,12 @@
 import type { CustomerRecord, Shop } from '@iron-patch/core';
 
-/** A machine that came in before. */
-export interface KnownMachine {
-  readonly customerId: string;
-  readonly name: string;
-}
-
-/** What the shop has, and who its customers are. */
+/** What the shop has. */
 export interface ShopResource {
   readonly shop: Shop;
+}
+
+/** Customers whose name has in it what is typed, some of them, and machines that came in before: theirs, where it is one's whole name. */
+export interface CustomersResource {
   readonly customers: readonly CustomerRecord[];
-  /** Machines that came in before, each once a customer. */
-  readonly machines: readonly KnownMachine[];
+  readonly machines: readonly string[];
 }

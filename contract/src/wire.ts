@@ -1,5 +1,5 @@
 /** What goes over the wire without the checks of what people type: for the first screen, which needs no schema. */
-export type { KnownMachine, ShopResource } from './shop';
+export type { CustomersResource, ShopResource } from './shop';
 export {
   FLOOR_PAGE,
   MOST_FLOOR_ROWS,

@@ -25,13 +25,7 @@ const jobOf = ({ standing, found: _, ...card }: Row): FloorJob => ({ ...card, ..
 
 /** Words that are looked for; what is no text, or is too long, is cut. */
 const wordsIn = (req: Request): string[] =>
-  askedIn(req, 'find')
-    .slice(0, FLOOR_SEARCH.length)
-    .replaceAll('\0', '')
-    .toLowerCase()
-    .split(/\s+/)
-    .filter(Boolean)
-    .slice(0, FLOOR_SEARCH.words);
+  askedIn(req, 'find').slice(0, FLOOR_SEARCH.length).toLowerCase().split(/\s+/).filter(Boolean).slice(0, FLOOR_SEARCH.words);
 
 function upToIn(req: Request): number {
   const asked = Number(askedIn(req, 'upTo') || FLOOR_PAGE.first);

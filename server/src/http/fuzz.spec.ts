@@ -250,25 +250,29 @@ class Sender {
   }
 }
 
-it('answers everything, never with an error of its own', async () => {
-  const sender = new Sender(20261126);
-  const seen: Record<number, number> = {};
-  const wrong: string[] = [];
-  for (let i = 0; i < REQUESTS; i += TOGETHER) {
-    const batch = Array.from({ length: TOGETHER }, () => sender.request());
-    const answers = await Promise.all(batch.map(answerTo));
-    answers.forEach(({ status, text }, k) => {
-      seen[status] = (seen[status] ?? 0) + 1;
-      const { method, path, headers, body } = batch[k]!;
-      if (status >= 500)
-        wrong.push(
-          `${status} to ${method} ${path.slice(0, 120)} ${JSON.stringify(headers).slice(0, 300)} ${String(body).slice(0, 300)}: ${text.slice(0, 200)}`,
-        );
-    });
-  }
-  expect(wrong.slice(0, 12)).toEqual([]);
-  // It got through as well as being refused.
-  for (const status of [200, 201, 404, 422, 412]) expect(seen[status]).toBeGreaterThan(5);
-  expect(({} as { polluted?: boolean }).polluted).toBeUndefined();
-  expect((await answerTo({ method: 'GET', path: routes.floor, headers: {}, body: '' })).status).toBe(200);
-}, Math.max(90_000, 25 * REQUESTS));
+it(
+  'answers everything, never with an error of its own',
+  async () => {
+    const sender = new Sender(20261126);
+    const seen: Record<number, number> = {};
+    const wrong: string[] = [];
+    for (let i = 0; i < REQUESTS; i += TOGETHER) {
+      const batch = Array.from({ length: TOGETHER }, () => sender.request());
+      const answers = await Promise.all(batch.map(answerTo));
+      answers.forEach(({ status, text }, k) => {
+        seen[status] = (seen[status] ?? 0) + 1;
+        const { method, path, headers, body } = batch[k]!;
+        if (status >= 500)
+          wrong.push(
+            `${status} to ${method} ${path.slice(0, 120)} ${JSON.stringify(headers).slice(0, 300)} ${String(body).slice(0, 300)}: ${text.slice(0, 200)}`,
+          );
+      });
+    }
+    expect(wrong.slice(0, 12)).toEqual([]);
+    // It got through as well as being refused.
+    for (const status of [200, 201, 404, 422, 412]) expect(seen[status]).toBeGreaterThan(5);
+    expect(({} as { polluted?: boolean }).polluted).toBeUndefined();
+    expect((await answerTo({ method: 'GET', path: routes.floor, headers: {}, body: '' })).status).toBe(200);
+  },
+  Math.max(90_000, 25 * REQUESTS),
+);

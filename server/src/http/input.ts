@@ -22,10 +22,10 @@ export const versionBefore = (req: Request): number => (req.get('If-None-Match')
 
 const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
 
-/** What the query says under a name; empty where it says nothing, or says it twice. */
+/** What the query says under a name, without what PostgreSQL keeps in no text; empty where it says nothing, or says it twice. */
 export function askedIn(req: Request, name: string): string {
   const value = req.query[name];
-  return typeof value === 'string' ? value : '';
+  return typeof value === 'string' ? value.replaceAll('\0', '') : '';
 }
 
 export const isId = (text: string): boolean => UUID.test(text);

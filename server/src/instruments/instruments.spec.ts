@@ -67,13 +67,6 @@ it('logs a check, once however often it is sent, and a slip not at all', async (
   await expect(shop.pool.query('delete from instrument_checks')).rejects.toThrow('only added to');
 });
 
-it('remembers machines by customer, so that they are found again by typing', async () => {
-  await makeJob(call);
-  await makeJob(call);
-  const { machines, customers } = (await call.get(routes.shop)).body;
-  expect(machines).toEqual([{ customerId: customers[0].id, name: 'Lake ferry, bow ramp' }]);
-});
-
 it('takes an indicator below zero, and only what is read of such a place', async () => {
   const { jobId, pinId, bodyId } = await makeJob(call);
   const { featureBody } = await import('../testing/caller');

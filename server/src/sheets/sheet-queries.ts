@@ -10,7 +10,7 @@ import { photosOf } from '../photos/photo-queries';
 import { proofsOf } from '../proofs/proof-queries';
 import { readingsOf } from '../readings/reading-queries';
 import { releasesOf } from '../releases/release-queries';
-import { loadCustomers } from '../shop';
+import { customersById } from '../shop';
 
 const byJob = <T extends { readonly jobId: string }>(rows: readonly T[]): Map<string, T[]> => {
   const found = new Map<string, T[]>();
@@ -25,7 +25,14 @@ const byJob = <T extends { readonly jobId: string }>(rows: readonly T[]): Map<st
 /** Everything stored of some jobs, in the order of their numbers; one query a table however many jobs. */
 export async function loadSheets(db: Db, jobIds: readonly string[]): Promise<JobSheet[]> {
   const jobs = await jobsById(db, jobIds);
-  const customers = new Map((await loadCustomers(db)).map((c) => [c.id, c]));
+  const customers = new Map(
+    (
+      await customersById(
+        db,
+        jobs.map((j) => j.customerId),
+      )
+    ).map((c) => [c.id, c]),
+  );
   const all = {
     components: byJob(await componentsOf(db, jobIds)),
     features: byJob(await featuresOf(db, jobIds)),

@@ -1,3 +1,3 @@
-export { loadCustomers, loadShop } from './shop-queries';
+export { customersById, loadShop } from './shop-queries';
 export { mountShop } from './shop-routes';
 export { setUpShop, type ShopCard } from './first-shop';

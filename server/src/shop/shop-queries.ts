@@ -1,4 +1,4 @@
-import type { KnownMachine } from '@iron-patch/contract';
+import type { CustomersResource } from '@iron-patch/contract';
 import type { Bar, CustomerRecord, Lathe, PersonRecord, Shop } from '@iron-patch/core';
 import { statements, type Db } from '../db';
 import { allDrillSets } from '../drills';
@@ -6,7 +6,7 @@ import { loadHouseRules } from '../house-rules/house-rule-queries';
 import { allChecks, allInstruments } from '../instruments/instrument-queries';
 import sql from './shop.sql';
 
-const q = statements(sql, ['people', 'lathes', 'rack', 'customers', 'machines']);
+const q = statements(sql, ['people', 'lathes', 'rack', 'customersById', 'customers', 'machines']);
 
 const rowsOf = async <T extends object>(db: Db, text: string): Promise<T[]> => (await db.query<T>(text)).rows;
 
@@ -23,7 +23,14 @@ export async function loadShop(db: Db): Promise<Shop> {
   };
 }
 
-export const loadCustomers = (db: Db): Promise<CustomerRecord[]> => rowsOf<CustomerRecord>(db, q.customers);
+export const customersById = async (db: Db, ids: readonly string[]): Promise<CustomerRecord[]> =>
+  (await db.query<CustomerRecord>(q.customersById, [ids])).rows;
 
-/** Machines that came in before, the newest job's first, each once a customer. */
-export const loadMachines = (db: Db): Promise<KnownMachine[]> => rowsOf<KnownMachine>(db, q.machines);
+/** So many of each are offered while a name is typed. */
+const OFFERED = 30;
+
+/** Customers whose name has that in it, and the machines that the one of exactly that name brought before. */
+export const customersLike = async (db: Db, name: string): Promise<CustomersResource> => ({
+  customers: (await db.query<CustomerRecord>(q.customers, [name, OFFERED])).rows,
+  machines: (await db.query<{ machine: string }>(q.machines, [name, OFFERED])).rows.map((r) => r.machine),
+});

@@ -1,11 +1,17 @@
 import { routes, type ShopResource } from '@iron-patch/contract';
 import type { Express } from 'express';
 import type { Pool } from '../db';
-import { loadCustomers, loadMachines, loadShop } from './shop-queries';
+import { askedIn } from '../http';
+import { customersLike, loadShop } from './shop-queries';
+
+const LONGEST_NAME = 200;
 
 export function mountShop(app: Express, pool: Pool): void {
   app.get(routes.shop, async (_req, res) => {
-    const answer: ShopResource = { shop: await loadShop(pool), customers: await loadCustomers(pool), machines: await loadMachines(pool) };
-    res.json(answer);
+    res.json({ shop: await loadShop(pool) } satisfies ShopResource);
+  });
+
+  app.get(routes.customers, async (req, res) => {
+    res.json(await customersLike(pool, askedIn(req, 'find').slice(0, LONGEST_NAME).trim()));
   });
 }

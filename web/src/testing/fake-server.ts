@@ -45,9 +45,8 @@ export class FakeServer {
     if (path === routes.shop)
       return response(200, {
         shop: this.shop,
-        customers: [this.sheet.customer],
-        machines: [{ customerId: this.sheet.customer.id, name: this.sheet.job.machine }],
       });
+    if (path.startsWith(routes.customers)) return response(200, { customers: [this.sheet.customer], machines: [this.sheet.job.machine] });
     if (path === routes.sheet(this.sheet.job.id)) return response(200, this.sheet);
     if (path.startsWith(routes.floor)) return this.floor(new URL(path, 'http://here'));
     return response(404, { title: 'There is no such job.', status: 404, detail: '', type: '' });

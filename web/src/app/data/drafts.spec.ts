@@ -1,4 +1,4 @@
-import { Component, input, linkedSignal, provideZonelessChangeDetection, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, input, linkedSignal, provideZonelessChangeDetection, signal } from '@angular/core';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { breathe } from '../../testing/open-sheet';
 import { Drafts, keptDraft, type Draft } from './drafts';
@@ -19,7 +19,11 @@ class Kept {
   }
 }
 
-@Component({ selector: 'ip-form-of-name', template: '{{ name() }} {{ count() }} {{ kept.back() ? "is back" : "" }}' })
+@Component({
+  selector: 'ip-form-of-name',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: '{{ name() }} {{ count() }} {{ kept.back() ? "is back" : "" }}',
+})
 class Form {
   readonly of = input('a');
   readonly name = signal('');
@@ -30,7 +34,7 @@ class Form {
 
 /** A form that follows what is stored until somebody types. */
 const stored = signal('steel');
-@Component({ selector: 'ip-form-of-stored', template: '{{ name() }}' })
+@Component({ selector: 'ip-form-of-stored', changeDetection: ChangeDetectionStrategy.OnPush, template: '{{ name() }}' })
 class Following {
   readonly name = linkedSignal(() => stored());
   readonly kept = keptDraft(

@@ -1,7 +1,7 @@
 import { inject } from '@angular/core';
 import { patchState, signalStore, withMethods, withState } from '@ngrx/signals';
-import { routes, type KnownMachine, type ShopResource } from '@iron-patch/contract/wire';
-import type { CustomerRecord, Shop } from '@iron-patch/core';
+import { routes, type ShopResource } from '@iron-patch/contract/wire';
+import type { Shop } from '@iron-patch/core';
 import { Api } from './api';
 
 const NOTHING: Shop = { people: [], instruments: [], instrumentChecks: [], lathes: [], houseRules: [], rack: [], drillSets: [] };
@@ -9,11 +9,11 @@ const NOTHING: Shop = { people: [], instruments: [], instrumentChecks: [], lathe
 /** What the shop has; loaded once a visit and again when asked. */
 export const ShopStore = signalStore(
   { providedIn: 'root' },
-  withState({ shop: NOTHING, customers: [] as readonly CustomerRecord[], machines: [] as readonly KnownMachine[], loaded: false }),
+  withState({ shop: NOTHING, loaded: false }),
   withMethods((store, api = inject(Api)) => ({
     async load(): Promise<void> {
-      const { shop, customers, machines } = await api.get<ShopResource>(routes.shop);
-      patchState(store, { shop, customers, machines, loaded: true });
+      const { shop } = await api.get<ShopResource>(routes.shop);
+      patchState(store, { shop, loaded: true });
     },
   })),
 );

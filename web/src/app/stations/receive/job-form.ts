@@ -1,13 +1,16 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal, type OnInit } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, output, signal, type OnInit } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import { check, jobInput, type JobInput } from '@iron-patch/contract';
-import { CHANGES, HAZARDS, type Change, type CustomerRecord, type Hazard, type Problem } from '@iron-patch/core';
+import { check, jobInput, routes, type CustomersResource, type JobInput } from '@iron-patch/contract';
+import { CHANGES, HAZARDS, type Change, type Hazard, type Problem } from '@iron-patch/core';
 import { NzCheckboxModule } from 'ng-zorro-antd/checkbox';
 import { NzDatePickerModule } from 'ng-zorro-antd/date-picker';
-import { FloorStore, keptDraft, newId, OpenJob, ShopStore } from '../../data';
+import { Api, FloorStore, keptDraft, newId, OpenJob } from '../../data';
 import { CautionNote, ChooseField, DraftNote, Field, TextField } from '../../show';
 import { CHANGE_WORDS, HAZARD_WORDS, WANT_WORDS } from './job-words';
 import { weekLoad } from './week-load';
+
+/** A name is looked up when the hand rests so long. */
+const TYPED_MS = 150;
 
 /** The counter ticket: who, what, what happened, what they want, when, and what can hurt. */
 @Component({
@@ -54,12 +57,12 @@ import { weekLoad } from './week-load';
         />
       </div>
       <datalist id="customers">
-        @for (c of customers(); track c.id) {
+        @for (c of known().customers; track c.id) {
           <option [value]="c.name"></option>
         }
       </datalist>
       <datalist id="machines">
-        @for (m of machines(); track m) {
+        @for (m of known().machines; track m) {
           <option [value]="m"></option>
         }
       </datalist>
@@ -223,8 +226,9 @@ export class JobForm implements OnInit {
   readonly busy = input(false);
   readonly serverProblems = input<readonly Problem[]>([]);
   readonly saved = output<JobInput>();
-  protected readonly customers = inject(ShopStore).customers as () => readonly CustomerRecord[];
-  private readonly known = inject(ShopStore).machines;
+  private readonly api = inject(Api);
+  /** Customers and machines that are offered for what is typed. */
+  protected readonly known = signal<CustomersResource>({ customers: [], machines: [] });
   private readonly floor = inject(FloorStore);
   private readonly openJob = inject(OpenJob);
   protected readonly changes = CHANGES;
@@ -248,12 +252,6 @@ export class JobForm implements OnInit {
   readonly key = signal(newId());
   readonly sent = signal('');
   readonly kept = keptDraft(this.keptAs, { draft: this.draft, numbers: this.numbers, base: this.base, key: this.key, sent: this.sent });
-  /** Machines of the customer that is typed; of everybody while none is. */
-  protected readonly machines = computed(() => {
-    const customer = this.customers().find((c) => c.name.toLowerCase() === (this.draft().customerName ?? '').trim().toLowerCase());
-    const all = this.known().filter((m) => !customer || m.customerId === customer.id);
-    return [...new Set(all.map((m) => m.name))];
-  });
   /** What else is promised in the week of that day. */
   protected readonly load = computed(() => weekLoad(this.floor.promised(), this.draft().promisedOn, this.openJob.job()?.id ?? null));
   protected readonly problems = computed(() => {
@@ -267,6 +265,16 @@ export class JobForm implements OnInit {
     const on = this.draft().promisedOn;
     return on ? new Date(`${on}T12:00:00`) : null;
   });
+
+  private readonly typedCustomer = computed(() => (this.draft().customerName ?? '').trim());
+
+  constructor() {
+    effect((onCleanup) => {
+      const name = this.typedCustomer();
+      const soon = setTimeout(() => void this.lookUp(name), TYPED_MS);
+      onCleanup(() => clearTimeout(soon));
+    });
+  }
 
   ngOnInit(): void {
     const start = this.start();
@@ -285,6 +293,12 @@ export class JobForm implements OnInit {
     this.numbers.update((n) => ({ ...n, [key]: text }));
     const value = text.trim() === '' ? NaN : Number(text.trim().replace(',', '.'));
     this.draft.update((d) => ({ ...d, [key]: value }));
+  }
+
+  private async lookUp(name: string): Promise<void> {
+    // Without an answer nothing is offered: a name can be typed all the same.
+    const known = await this.api.get<CustomersResource>(`${routes.customers}?find=${encodeURIComponent(name)}`).catch(() => null);
+    if (known && name === this.typedCustomer()) this.known.set(known);
   }
 
   protected promise(date: Date | null): void {
