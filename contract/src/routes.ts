@@ -16,6 +16,7 @@ export const routes = {
   jobs: '/api/jobs',
   job: (id: string) => `/api/jobs/${id}`,
   sheet: (id: string) => `/api/jobs/${id}/sheet`,
+  sheetRows: (id: string) => `/api/jobs/${id}/rows`,
   components: (id: string) => `/api/jobs/${id}/components`,
   component: (id: string) => `/api/components/${id}`,
   features: (id: string) => `/api/jobs/${id}/features`,

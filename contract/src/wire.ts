@@ -11,6 +11,7 @@ export {
   type Standing,
 } from './floor';
 export type { LiveEvent } from './live';
+export { MOST_SHEET_ROWS, SHEET_TABLES, type SheetRow, type SheetRows, type SheetTable } from './sheet-rows';
 export type { ReadingInput } from './reading';
 export { PROBLEM_NAMES, PROBLEM_TYPE, type ProblemDetails } from './problem';
 export { etagOf, HEADERS, versionOf } from './headers';

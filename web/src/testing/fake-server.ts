@@ -1,4 +1,4 @@
-import { PROBLEM_TYPE, routes, type FloorJob } from '@iron-patch/contract';
+import { PROBLEM_TYPE, routes, type FloorJob, type SheetRow, type SheetRows, type SheetTable } from '@iron-patch/contract';
 import type { JobSheet, Shop } from '@iron-patch/core';
 import { testSheet, testShop } from '@iron-patch/core/testing';
 
@@ -48,8 +48,15 @@ export class FakeServer {
       });
     if (path.startsWith(routes.customers)) return response(200, { customers: [this.sheet.customer], machines: [this.sheet.job.machine] });
     if (path === routes.sheet(this.sheet.job.id)) return response(200, this.sheet);
+    if (path.startsWith(routes.sheetRows(this.sheet.job.id))) return response(200, this.rows(new URL(path, 'http://here')));
     if (path.startsWith(routes.floor)) return this.floor(new URL(path, 'http://here'));
     return response(404, { title: 'There is no such job.', status: 404, detail: '', type: '' });
+  }
+
+  private rows({ searchParams }: URL): SheetRows {
+    const asked = JSON.parse(searchParams.get('of')!) as SheetRow[];
+    const names = (table: SheetTable): string[] => asked.filter(([t]) => t === table).map(([, name]) => name);
+    return { readings: this.sheet.readings.filter((r) => names('readings').includes(r.id)) };
   }
 
   private floor({ pathname, searchParams }: URL): Response {

@@ -36,8 +36,8 @@ afterAll(() => {
 it('passes on what others stored and not its own', () => {
   const seen: (string | null)[] = [];
   live.news.subscribe((e) => seen.push(e.jobId));
-  FakeSource.all[0]!.tell('stored', { jobId: 'a', table: 'jobs', screen: 'other' });
-  FakeSource.all[0]!.tell('stored', { jobId: 'b', table: 'jobs', screen: SCREEN_ID });
+  FakeSource.all[0]!.tell('stored', { jobId: 'a', table: 'jobs', row: 'r', screen: 'other' });
+  FakeSource.all[0]!.tell('stored', { jobId: 'b', table: 'jobs', row: 'r', screen: SCREEN_ID });
   expect(seen).toEqual(['a']);
 });
 

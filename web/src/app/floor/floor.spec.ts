@@ -63,12 +63,12 @@ it('fetches the jobs that changed and no others, each to its place', async () =>
   const [one, , three] = server.jobs;
   server.asked.length = 0;
   server.jobs = [{ ...three!, promisedOn: '2030-01-01' }, { ...one!, next: null }, job(7, { promisedOn: '2030-03-09' })];
-  for (const jobId of ['3', '1', '7']) live.news.next({ jobId, table: 'jobs', screen: 'x' });
+  for (const jobId of ['3', '1', '7']) live.news.next({ jobId, table: 'jobs', row: 'r', screen: 'x' });
   await new Promise((r) => setTimeout(r, 400));
   await fixture.whenStable();
   expect(server.asked.map((a) => a.path)).toEqual([`${routes.floorRows}?ids=3,1,7`]);
   expect(numbers(fixture)).toEqual(['3', '7', '2']);
-  live.news.next({ jobId: null, table: 'house_rule_changes', screen: 'x' });
+  live.news.next({ jobId: null, table: 'house_rule_changes', row: 'r', screen: 'x' });
   await new Promise((r) => setTimeout(r, 400));
   expect(server.asked.at(-1)!.path).toContain(`${routes.floor}?upTo=`);
 });
@@ -116,7 +116,7 @@ it('has words for nothing yet and for a server that does not answer', async () =
 it('puts a job that cannot be worked out on top, and says what to do', async () => {
   const fixture = await floor([job(1), job(2)]);
   server.jobs = [job(1), job(2, { trouble: true, stations: [], next: null })];
-  TestBed.inject(Live).news.next({ jobId: '2', table: 'choices', screen: 'x' });
+  TestBed.inject(Live).news.next({ jobId: '2', table: 'choices', row: 'r', screen: 'x' });
   await new Promise((r) => setTimeout(r, 400));
   await fixture.whenStable();
   expect(numbers(fixture)).toEqual(['2', '1']);

@@ -182,17 +182,40 @@ describe('a drawing that is not saved', () => {
 });
 
 describe('news of another screen', () => {
-  it('of this job fetches it again, of another does not', async () => {
+  it('of this job fetches its rows, of another nothing', async () => {
     const live = TestBed.inject(Live);
     const before = server.asked.length;
-    live.news.next({ jobId: 'other', table: 'readings', screen: 'x' });
+    live.news.next({ jobId: 'other', table: 'readings', row: 'r', screen: 'x' });
     await new Promise((r) => setTimeout(r, 120));
     expect(server.asked).toHaveLength(before);
-    server.sheet = testSheet({
-      readings: [...server.sheet.readings, testReading({ featureId: 'barrel', stationMm: 20, clockDeg: 0, valueMm: 40.29 })],
-    });
-    live.news.next({ jobId: 'job', table: 'readings', screen: 'x' });
+    const added = testReading({ featureId: 'barrel', stationMm: 20, clockDeg: 0, valueMm: 40.29 });
+    server.sheet = testSheet({ readings: [...server.sheet.readings, added] });
+    live.news.next({ jobId: 'job', table: 'readings', row: added.id, screen: 'x' });
     await new Promise((r) => setTimeout(r, 120));
+    expect(store.sheet()!.readings).toHaveLength(16);
+    expect(server.asked.slice(before).map((a) => a.path.split('?')[0])).toEqual(['/api/jobs/job/rows']);
+  });
+
+  it('that does not say which row, or tells of many, fetches the sheet', async () => {
+    const live = TestBed.inject(Live);
+    for (const rows of [[null], Array.from({ length: 61 }, (_, i) => `r${i}`)]) {
+      const before = server.asked.length;
+      for (const row of rows) live.news.next({ jobId: 'job', table: 'readings', row, screen: 'x' });
+      await new Promise((r) => setTimeout(r, 120));
+      expect(server.asked.slice(before).map((a) => a.path)).toEqual(['/api/jobs/job/sheet']);
+    }
+  });
+
+  it('is asked for again where no answer came', async () => {
+    const live = TestBed.inject(Live);
+    server.down = true;
+    const added = testReading({ featureId: 'barrel', stationMm: 20, clockDeg: 0, valueMm: 40.29 });
+    server.sheet = testSheet({ readings: [...server.sheet.readings, added] });
+    live.news.next({ jobId: 'job', table: 'readings', row: added.id, screen: 'x' });
+    await new Promise((r) => setTimeout(r, 120));
+    expect(store.sheet()!.readings).toHaveLength(15);
+    server.down = false;
+    await new Promise((r) => setTimeout(r, 1100));
     expect(store.sheet()!.readings).toHaveLength(16);
   });
 

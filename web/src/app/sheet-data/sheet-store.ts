@@ -1,6 +1,6 @@
 import { computed, effect, inject } from '@angular/core';
 import { patchState, signalStore, withComputed, withHooks, withMethods, withState } from '@ngrx/signals';
-import { routes, type ChoiceInput } from '@iron-patch/contract';
+import { routes, type ChoiceInput, type SheetRow, type SheetRows } from '@iron-patch/contract';
 import {
   nextMove,
   pictureModel,
@@ -30,7 +30,9 @@ import {
 } from '../data';
 import { replaceById, replaceChoice, sheetResources } from './sheet-resources';
 import { Foresight, type TypedReading } from './foresight';
+import { SheetNews } from './sheet-news';
 import { SAME_SHEET, shownSheet, standsFor } from './shown-sheet';
+import { mergeRows } from './merge-rows';
 import { shareUnchanged } from './share-unchanged';
 
 /** What is looked at: a place or a segment, and a spot in it. */
@@ -154,6 +156,18 @@ export const SheetStore = signalStore(
         if (sheet && store.sheet()?.job.id === id) patchState(store, { sheet: shareUnchanged(store.sheet(), withAcknowledged(sheet)) });
       };
 
+      /** Fetches what others changed; false where no answer came. */
+      const fetchRows = async (asked: readonly SheetRow[]): Promise<boolean> => {
+        const id = store.sheet()?.job.id;
+        if (!id) return true;
+        const of = encodeURIComponent(JSON.stringify(asked));
+        const rows = await api.get<SheetRows>(`${routes.sheetRows(id)}?of=${of}`).catch(() => null);
+        const sheet = store.sheet();
+        if (rows && sheet?.job.id === id)
+          patchState(store, { sheet: shareUnchanged(sheet, withAcknowledged(mergeRows(sheet, asked, rows))) });
+        return rows !== null;
+      };
+
       /** Does something on the server; a change by another becomes a question, everything else is told and thrown on. */
       const attempt = async <T>(
         what: string,
@@ -235,6 +249,7 @@ export const SheetStore = signalStore(
       return {
         say,
         refresh,
+        fetchRows,
         putChoice,
         withdraw,
         async open(id: string): Promise<void> {
@@ -318,12 +333,11 @@ export const SheetStore = signalStore(
       outbox.acknowledged.subscribe((reading) => store.acknowledge(reading));
       photos.acknowledged.subscribe((photo) => store.acknowledgePhoto(photo));
       live.back.subscribe(() => void (store.sheet() ? store.refresh() : store.wantedId() && store.open(store.wantedId())));
-      let soon: ReturnType<typeof setTimeout> | undefined;
-      live.news.subscribe(({ jobId }) => {
-        if (jobId !== store.sheet()?.job.id) return;
-        clearTimeout(soon);
-        soon = setTimeout(() => void store.refresh(), 80);
-      });
+      const news = new SheetNews(
+        (rows) => store.fetchRows(rows),
+        () => store.refresh(),
+      );
+      live.news.subscribe((event) => event.jobId === store.sheet()?.job.id && news.hear(event));
     },
   })),
 );
