@@ -18,6 +18,7 @@ import { createServer } from 'node:net';
 import { join } from 'node:path';
 import { doorsFor, handOverSql, passwordsIn, ROLES, rolesSql } from './roles.mjs';
 
+const NO_ROOM = 'There is no room left on the disk for the database. Make room, and start again.';
 const DEBIAN_VERSIONS = '/usr/lib/postgresql';
 const isRoot = process.getuid?.() === 0;
 
@@ -46,10 +47,18 @@ function runIn(bin, program, args, { stdout = 'pipe', stdin = 'ignore', input, p
   });
   if (result.status !== 0) {
     const said = (result.stderr || result.stdout || '').trim();
-    if (/No space left/.test(said)) throw new Error('There is no room left on the disk for the database.');
+    if (/No space left/.test(said)) throw new Error(NO_ROOM);
     throw new Error(`PostgreSQL's ${program} failed: ${said.split('\n').at(-1)}`);
   }
   return result.stdout;
+}
+
+/** Why a database did not start: its log knows, and `pg_ctl` only says where that is. */
+function whyNot(log, cause) {
+  const said = existsSync(log) ? readFileSync(log, 'utf8').trimEnd().split('\n') : [];
+  const line = said.slice(-40).findLast((l) => /FATAL|PANIC|ERROR/.test(l)) ?? '';
+  if (/No space left/.test(line)) return new Error(NO_ROOM, { cause });
+  return line ? new Error(`The database did not start: ${line.replace(/^.*?(FATAL|PANIC|ERROR): */, '')} (${log})`, { cause }) : cause;
 }
 
 /** What a program says is kept up to this, bytes. */
@@ -170,16 +179,20 @@ export function postgres(directory, port, { throwAway = false } = {}) {
       programsFor(data);
       secure();
       const fast = throwAway ? ' -c fsync=off -c synchronous_commit=off -c full_page_writes=off' : '';
-      run('pg_ctl', [
-        '-w',
-        '-D',
-        data,
-        '-l',
-        join(directory, 'postgres.log'),
-        '-o',
-        `-p ${port} -k ${directory} -c listen_addresses=127.0.0.1 -c max_connections=100 -c password_encryption=scram-sha-256${fast}`,
-        'start',
-      ]);
+      try {
+        run('pg_ctl', [
+          '-w',
+          '-D',
+          data,
+          '-l',
+          join(directory, 'postgres.log'),
+          '-o',
+          `-p ${port} -k ${directory} -c listen_addresses=127.0.0.1 -c max_connections=100 -c password_encryption=scram-sha-256${fast}`,
+          'start',
+        ]);
+      } catch (e) {
+        throw whyNot(join(directory, 'postgres.log'), e);
+      }
       secure();
     },
     /** What one statement answers, columns apart by `|`. */

@@ -3,6 +3,8 @@ import type { CustomerRecord, Shop } from '@iron-patch/core';
 /** What the shop has. */
 export interface ShopResource {
   readonly shop: Shop;
+  /** Where the shop stands, as an IANA time zone: dates and hours that a person sees are its own. */
+  readonly timeZone: string;
 }
 
 /** Customers whose name has in it what is typed, some of them, and machines that came in before: theirs, where it is one's whole name. */

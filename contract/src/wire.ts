@@ -15,4 +15,5 @@ export { MOST_SHEET_ROWS, SHEET_TABLES, type SheetRow, type SheetRows, type Shee
 export type { ReadingInput } from './reading';
 export { PROBLEM_NAMES, PROBLEM_TYPE, type ProblemDetails } from './problem';
 export { etagOf, HEADERS, versionOf } from './headers';
+export { isTimeZone, ownTimeZone, wallTime, type WallTime } from './shop-day';
 export { routes } from './routes';

@@ -1,6 +1,6 @@
 import type { IncomingMessage } from 'node:http';
 import { join } from 'node:path';
-import { routes } from '@iron-patch/contract';
+import { ownTimeZone, routes } from '@iron-patch/contract';
 import compression from 'compression';
 import express, { type Express } from 'express';
 import helmet from 'helmet';
@@ -45,6 +45,8 @@ export interface AppParts {
   readonly bench: Bench;
   /** Host names under which the shop is served besides this machine's own. */
   readonly hosts?: readonly string[];
+  /** The shop's time zone; this machine's where it is not said. */
+  readonly timeZone?: string;
   /** Folder of the built web application; null to serve the API alone. */
   readonly webDirectory: string | null;
 }
@@ -68,7 +70,7 @@ function mountWeb(app: Express, directory: string): void {
 }
 
 /** The whole HTTP side: API under /api, the web application elsewhere. */
-export function createApp({ pool, live, log, standings, bench, hosts = [], webDirectory }: AppParts): Express {
+export function createApp({ pool, live, log, standings, bench, hosts = [], timeZone = ownTimeZone(), webDirectory }: AppParts): Express {
   const app = express();
   app.disable('x-powered-by');
   // Entity tags are of versions: one of the bytes would cost every answer a digest that nobody asks for.
@@ -107,7 +109,7 @@ export function createApp({ pool, live, log, standings, bench, hosts = [], webDi
   });
   app.head(routes.live, (_req, res) => res.end());
   app.get(routes.live, (_req, res) => live.attach(res));
-  mountShop(app, pool);
+  mountShop(app, pool, timeZone);
   mountInstruments(app, pool);
   mountDrillSets(app, pool);
   mountHouseRules(app, pool, { standings, bench });
@@ -122,7 +124,7 @@ export function createApp({ pool, live, log, standings, bench, hosts = [], webDi
   mountProofs(app, pool);
   mountNotes(app, pool);
   mountPhotos(app, pool);
-  mountDocuments(app, pool);
+  mountDocuments(app, pool, timeZone);
   mountBundleOut(app, pool);
   if (webDirectory) mountWeb(app, webDirectory);
   app.use((_req, res) => sendProblem(res, notFound('page')));

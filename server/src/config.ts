@@ -1,3 +1,5 @@
+import { isTimeZone, ownTimeZone } from '@iron-patch/contract';
+
 /** What the server is told from outside, by environment variables. */
 export interface Config {
   readonly port: number;
@@ -10,6 +12,8 @@ export interface Config {
   readonly shopFile: string | null;
   /** Host names under which the shop is served besides this machine's own. */
   readonly hosts: readonly string[];
+  /** The shop's time zone. */
+  readonly timeZone: string;
 }
 
 const HOST_NAME = /^[\w.-]+$/;
@@ -22,6 +26,11 @@ function hostsIn(text: string): string[] {
   const wrong = names.find((n) => !HOST_NAME.test(n));
   if (wrong !== undefined) throw new Error(`IRON_PATCH_HOSTS has host names without a port, apart by commas: "${wrong}" is none.`);
   return names;
+}
+
+function zoneIn(zone: string = ownTimeZone()): string {
+  if (!isTimeZone(zone)) throw new Error(`IRON_PATCH_TIME_ZONE is a time zone like Europe/Oslo, not "${zone}".`);
+  return zone;
 }
 
 /** Reads the environment; says which variable is wrong. */
@@ -37,6 +46,7 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
     migrationsDirectory: env['IRON_PATCH_MIGRATIONS'] ?? 'server/migrations',
     webDirectory: env['IRON_PATCH_WEB'] ?? null,
     shopFile: env['IRON_PATCH_SHOP'] ?? null,
+    timeZone: zoneIn(env['IRON_PATCH_TIME_ZONE']),
     hosts: hostsIn(env['IRON_PATCH_HOSTS'] ?? ''),
   };
 }

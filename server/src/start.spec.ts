@@ -14,6 +14,7 @@ it('sets an empty database up once, however many servers start on it', async () 
     webDirectory: null,
     shopFile: `${ROOT}/demo/data/shop.json`,
     hosts: [],
+    timeZone: 'Europe/Oslo',
   };
   const running: Running[] = [];
   try {

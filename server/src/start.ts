@@ -47,10 +47,16 @@ export async function start(config: Config, { bench, program }: Work, log: Logge
   const daily = setInterval(forget, DAY_MS).unref();
   const standings = new Standings(pool, bench, log, program);
   standings.catchUp();
-  const server = createApp({ pool, live, log, standings, bench, hosts: config.hosts, webDirectory: config.webDirectory }).listen(
-    config.port,
-    HOST,
-  );
+  const server = createApp({
+    pool,
+    live,
+    log,
+    standings,
+    bench,
+    hosts: config.hosts,
+    timeZone: config.timeZone,
+    webDirectory: config.webDirectory,
+  }).listen(config.port, HOST);
   await listening(server);
   return {
     address: `http://${HOST}:${(server.address() as AddressInfo).port}`,

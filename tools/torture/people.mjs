@@ -53,6 +53,12 @@ export function screenOf({ address, tally, random, stopped, personId }) {
   };
 }
 
+/** A reading as a screen sends it. */
+export const readingOf = ({ id, featureId, instrumentId, text }) => ({
+  ...{ id, purpose: 'found', featureId, segmentId: null, quantity: 'size', stationMm: 5, clockDeg: 0, text, unit: 'mm', instrumentId },
+  ...{ partTempC: null, dial: null, takenAt: new Date().toISOString(), supersedesId: null, withdrawn: false, confirmed: true },
+});
+
 /** Types readings, each once, until it is told to stop; keeps the ids of those that were acknowledged. */
 export async function writer({ screen, jobId, featureId, instrumentId, name, going, tally }) {
   const acknowledged = [];
@@ -60,10 +66,7 @@ export async function writer({ screen, jobId, featureId, instrumentId, name, goi
     const id = randomUUID();
     // Every text is typed once in this run: a reading recorded twice would show.
     const text = `39.9${String(name).padStart(2, '0')}${String(n).padStart(6, '0')}`;
-    const reading = {
-      ...{ id, purpose: 'found', featureId, segmentId: null, quantity: 'size', stationMm: 5, clockDeg: 0, text, unit: 'mm', instrumentId },
-      ...{ partTempC: null, dial: null, takenAt: new Date().toISOString(), supersedesId: null, withdrawn: false, confirmed: true },
-    };
+    const reading = readingOf({ id, featureId, instrumentId, text });
     const { status, body } = await screen.send('POST', `/api/jobs/${jobId}/readings`, reading, { 'Idempotency-Key': id });
     if (status === 201) acknowledged.push(text);
     else tally.strange.push(`a reading: ${status} ${JSON.stringify(body)}`);

@@ -9,6 +9,8 @@ import { buildAll, root } from '../build.mjs';
 import { freePort, postgres } from '../postgres.mjs';
 import { openShop } from '../shop.mjs';
 import { faultsOf, longAbsence } from './faults.mjs';
+import { fullDisk } from './full-disk.mjs';
+import { readingOf } from './people.mjs';
 import { randomOf } from './random.mjs';
 
 const MANY = 200;
@@ -57,6 +59,17 @@ async function makeJob(address, title) {
     ...{ detail: PLAIN, matesFeatureId: null, stationsMm: [5], clocksDeg: [0], instrumentId: 'mic-25-50' },
   });
   return { jobId, featureId, instrumentId: 'mic-25-50', personId: 'tomas' };
+}
+
+/** Sends one reading, once, and tells the status; 0 where no answer came. */
+async function sendReading(address, { jobId, featureId, instrumentId, personId }, id = randomUUID()) {
+  const reading = readingOf({ id, featureId, instrumentId, text: '39.9' });
+  const response = await fetch(`${address}/api/jobs/${jobId}/readings`, {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/json', 'X-Person': personId, 'Idempotency-Key': id },
+    body: JSON.stringify(reading),
+  }).catch(() => null);
+  return response?.status ?? 0;
 }
 
 /** Milliseconds until the server says that it is well. */
@@ -232,5 +245,8 @@ export async function torture(args) {
     await shop.close();
     rmSync(directory, { recursive: true, force: true });
   }
-  if (whole) await fuzz(FUZZED);
+  if (!whole) return;
+  console.log('A full disk');
+  await fullDisk(makeJob, sendReading);
+  await fuzz(FUZZED);
 }

@@ -13,7 +13,7 @@ function sendFile(res: Response, name: string, type: string, body: Buffer | stri
   res.set('Content-Disposition', `inline; filename="${name}"`).type(type).send(body);
 }
 
-export function mountDocuments(app: Express, pool: Pool): void {
+export function mountDocuments(app: Express, pool: Pool, timeZone: string): void {
   const load = async (req: Request) => {
     const sheet = await loadSheet(pool, idIn(req, 'job'));
     const shop = await loadShop(pool);
@@ -33,7 +33,7 @@ export function mountDocuments(app: Express, pool: Pool): void {
 
   app.get(routes.report(':id'), async (req, res) => {
     const { sheet, repair, shop } = await load(req);
-    sendFile(res, `job-${sheet.job.number}-report.pdf`, 'application/pdf', await report(sheet, repair, shop));
+    sendFile(res, `job-${sheet.job.number}-report.pdf`, 'application/pdf', await report(sheet, repair, shop, timeZone));
   });
 
   app.get(routes.drawing(':id'), async (req, res) => {

@@ -30,14 +30,14 @@ describe('papers stay on one page', () => {
     const sheet = drawn();
     const repair = workOut(sheet, testShop);
     expect(pages(await jobSlip(sheet, repair))).toBe(1);
-    expect(pages(await report(sheet, repair, testShop))).toBe(1);
+    expect(pages(await report(sheet, repair, testShop, 'UTC'))).toBe(1);
   });
 
   it('with nothing in it', async () => {
     const sheet = testSheet({ components: [], features: [], readings: [] });
     const repair = workOut(sheet, testShop);
     expect(pages(await jobSlip(sheet, repair))).toBe(1);
-    expect(pages(await report(sheet, repair, testShop))).toBe(1);
+    expect(pages(await report(sheet, repair, testShop, 'UTC'))).toBe(1);
   });
 
   it('with the longest texts, many places and every caution', async () => {
@@ -81,7 +81,7 @@ describe('papers stay on one page', () => {
     };
     const repair = workOut(sheet, testShop);
     expect(pages(await jobSlip(sheet, repair))).toBe(1);
-    expect(pages(await report(sheet, repair, testShop))).toBe(1);
+    expect(pages(await report(sheet, repair, testShop, 'UTC'))).toBe(1);
   });
 });
 

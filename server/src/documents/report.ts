@@ -12,13 +12,14 @@ import {
   type Shop,
   type Verdict,
 } from '@iron-patch/core';
+import { wallTime } from '@iron-patch/contract';
 import { measuredRows } from './measured-rows';
 import { banner, heading, newPage, paragraph, section, table, toBuffer } from './page';
 
 const VERDICT_WORDS: Readonly<Record<Verdict, string>> = { fits: 'fits', close: 'close to a limit', out: 'out', unknown: 'not measured' };
 
 /** The report for the customer: what was wrong, what was made, what it measures, what is still to do. One page. */
-export function report(sheet: JobSheet, repair: Repair, shop: Shop): Promise<Buffer> {
+export function report(sheet: JobSheet, repair: Repair, shop: Shop, timeZone: string): Promise<Buffer> {
   const { job } = sheet;
   const { unit } = job;
   const both = (mm: number): string => `${formatLength(mm, unit)} (${formatLength(mm, otherUnit(unit))})`;
@@ -27,7 +28,7 @@ export function report(sheet: JobSheet, repair: Repair, shop: Shop): Promise<Buf
     doc,
     job.number,
     job.title,
-    `Report for ${sheet.customer.name}. ${job.machine}. Received ${job.receivedAt.slice(0, 10)}. Sizes in ${unit}, in brackets ${otherUnit(unit)}, at 20 °C.`,
+    `Report for ${sheet.customer.name}. ${job.machine}. Received ${wallTime(job.receivedAt, timeZone).day}. Sizes in ${unit}, in brackets ${otherUnit(unit)}, at 20 °C.`,
   );
   const handed = chosenReturn(sheet);
   if (handed?.outcome === 'not-passed') banner(doc, 'HANDED OVER, NOT PASSED', `Before it is used: ${handed.beforeUse}`);

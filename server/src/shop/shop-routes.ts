@@ -6,9 +6,9 @@ import { customersLike, loadShop } from './shop-queries';
 
 const LONGEST_NAME = 200;
 
-export function mountShop(app: Express, pool: Pool): void {
+export function mountShop(app: Express, pool: Pool, timeZone: string): void {
   app.get(routes.shop, async (_req, res) => {
-    res.json({ shop: await loadShop(pool) } satisfies ShopResource);
+    res.json({ shop: await loadShop(pool), timeZone } satisfies ShopResource);
   });
 
   app.get(routes.customers, async (req, res) => {

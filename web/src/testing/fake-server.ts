@@ -20,6 +20,7 @@ export class FakeServer {
   /** Replies to calls that change something, taken in turn; when empty they are accepted as they are. */
   readonly replies: Reply[] = [];
   down = false;
+  timeZone = 'UTC';
 
   constructor(sheet: JobSheet = testSheet()) {
     this.sheet = sheet;
@@ -45,6 +46,7 @@ export class FakeServer {
     if (path === routes.shop)
       return response(200, {
         shop: this.shop,
+        timeZone: this.timeZone,
       });
     if (path.startsWith(routes.customers)) return response(200, { customers: [this.sheet.customer], machines: [this.sheet.job.machine] });
     if (path === routes.sheet(this.sheet.job.id)) return response(200, this.sheet);

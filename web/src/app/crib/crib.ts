@@ -10,7 +10,7 @@ import {
   type LengthUnit,
   type Verdict,
 } from '@iron-patch/core';
-import { OpenJob, ShopStore } from '../data';
+import { OpenJob, ShopClock, ShopStore } from '../data';
 import { StateMark } from '../mark';
 import { DrillSets } from './drill-sets';
 import { InstrumentCheck } from './instrument-check';
@@ -141,7 +141,7 @@ export class Crib {
   protected readonly kinds = INSTRUMENT_KINDS;
   protected readonly opened = signal('');
   protected readonly instruments = computed(() => this.shop.shop().instruments);
-  private readonly today = new Date();
+  private readonly clock = inject(ShopClock);
 
   protected open(what: string): void {
     this.opened.update((now) => (now === what ? '' : what));
@@ -162,8 +162,8 @@ export class Crib {
   /** Overdue is out, within a month close, without a date not known. */
   protected due(i: InstrumentRecord): Verdict {
     if (!i.dueOn) return 'unknown';
-    const days = (Date.parse(i.dueOn) - this.today.getTime()) / DAY_MS;
-    return days < -1 ? 'out' : days < SOON_DAYS ? 'close' : 'fits';
+    const days = (Date.parse(i.dueOn) - Date.parse(this.clock.today())) / DAY_MS;
+    return days < 0 ? 'out' : days < SOON_DAYS ? 'close' : 'fits';
   }
 
   protected lastCheck(i: InstrumentRecord): string {
@@ -172,6 +172,6 @@ export class Crib {
     const who = this.shop.shop().people.find((p) => p.id === check.personId)?.name ?? 'somebody';
     const off = check.readMm - check.referenceMm;
     const unit = this.unit();
-    return `${check.at.slice(0, 10)}, ${check.reference}: ${off >= 0 ? '+' : ''}${formatLength(off, unit)} ${unit} (${formatLength(off, otherUnit(unit))}), ${who}`;
+    return `${this.clock.dayOf(check.at)}, ${check.reference}: ${off >= 0 ? '+' : ''}${formatLength(off, unit)} ${unit} (${formatLength(off, otherUnit(unit))}), ${who}`;
   }
 }

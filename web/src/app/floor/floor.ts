@@ -5,20 +5,13 @@ import { RouterLink } from '@angular/router';
 import { FLOOR_PAGE, type FloorJob } from '@iron-patch/contract/wire';
 import { STATION_NAMES } from '@iron-patch/core/stations';
 import { NzInputModule } from 'ng-zorro-antd/input';
-import { FloorStore, Live } from '../data';
+import { FloorStore, Live, ShopClock } from '../data';
 import { StateMark } from '../mark';
 
 /** What is typed is looked for once the hand rests; news is fetched in one go; standings that are behind are asked for again. */
 const SOON_MS = { typed: 150, news: 300, behind: 2000 } as const;
-const MINUTE_MS = 60_000;
 /** Strips that fill a screen. */
 const FIRST_DRAWN = 14;
-
-/** The day that it is here, as `2026-12-04`. */
-const dayNow = (): string => {
-  const now = new Date();
-  return [now.getFullYear(), now.getMonth() + 1, now.getDate()].map((n) => String(n).padStart(2, '0')).join('-');
-};
 
 /** Home: the jobs, where each stands, what it waits for and the one next move. */
 @Component({
@@ -251,13 +244,13 @@ const dayNow = (): string => {
 })
 export class Floor {
   protected readonly store = inject(FloorStore);
+  private readonly clock = inject(ShopClock);
   protected readonly names = STATION_NAMES;
   protected readonly most = FLOOR_PAGE.most;
   protected readonly search = signal(this.store.find());
   /** The first screenful is drawn first, the rest once it stands. */
   private readonly drawnUpTo = signal(FIRST_DRAWN);
   protected readonly drawn = computed(() => this.store.jobs()!.slice(0, this.drawnUpTo()));
-  private readonly today = signal(dayNow());
   private typing: ReturnType<typeof setTimeout> | undefined;
 
   constructor() {
@@ -289,11 +282,9 @@ export class Floor {
       if ((this.store.jobs()?.length ?? 0) > this.drawnUpTo())
         rest ??= requestAnimationFrame(() => setTimeout(() => this.drawnUpTo.set(FLOOR_PAGE.most)));
     });
-    const midnight = setInterval(() => this.today.set(dayNow()), MINUTE_MS);
     inject(DestroyRef).onDestroy(() => {
       for (const timer of [soon, again, this.typing]) clearTimeout(timer);
       if (rest !== undefined) cancelAnimationFrame(rest);
-      clearInterval(midnight);
       subscriptions.forEach((s) => s.unsubscribe());
     });
   }
@@ -309,7 +300,7 @@ export class Floor {
   }
 
   protected late(job: FloorJob): boolean {
-    return job.promisedOn !== null && job.promisedOn < this.today();
+    return job.promisedOn !== null && job.promisedOn < this.clock.today();
   }
 
   protected standing(job: FloorJob): string {

@@ -1,4 +1,3 @@
-import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { HOUSE_GRADES } from '@iron-patch/contract';
@@ -11,7 +10,7 @@ import {
   type MovedJob,
   type Problem,
 } from '@iron-patch/core';
-import { OpenJob, ShopStore } from '../data';
+import { OpenJob, ShopStore, ShopTimePipe } from '../data';
 import { ChooseField, DraftNote, LengthInput, signedNumber, TextField, type Option } from '../show';
 import { RuleChart } from './rule-chart';
 import { RuleDesk } from './rule-desk';
@@ -21,7 +20,7 @@ const EXAMPLES_MM: Readonly<Record<LengthUnit, readonly number[]>> = { mm: [10, 
 /** The shop's own fits with their reasons: changed only after it was seen which open jobs would move, every version kept. */
 @Component({
   selector: 'ip-house-rules',
-  imports: [TextField, LengthInput, ChooseField, DraftNote, RuleChart, RouterLink, DatePipe],
+  imports: [TextField, LengthInput, ChooseField, DraftNote, RuleChart, RouterLink, ShopTimePipe],
   providers: [RuleDesk],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './house-rules.html',

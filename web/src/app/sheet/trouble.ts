@@ -1,9 +1,8 @@
-import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { routes } from '@iron-patch/contract';
 import { liveReadings, type ReadingRecord } from '@iron-patch/core';
-import { ShopStore } from '../data';
+import { ShopStore, ShopTimePipe } from '../data';
 import { SheetStore } from '../sheet-data';
 
 const SHOWN = 6;
@@ -11,7 +10,7 @@ const SHOWN = 6;
 /** A job that cannot be worked out: nothing of it is lost, and what was done last can be taken back. */
 @Component({
   selector: 'ip-trouble',
-  imports: [DatePipe, RouterLink],
+  imports: [ShopTimePipe, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section>
@@ -30,7 +29,7 @@ const SHOWN = 6;
             <li>
               <b class="fig">{{ r.text }}</b>
               <span>{{ place(r) }}</span>
-              <span class="quiet">{{ who(r) }}, {{ r.takenAt | date: 'd MMM HH:mm' }}</span>
+              <span class="quiet">{{ who(r) }}, {{ r.takenAt | shopTime }}</span>
               <button type="button" [attr.aria-label]="'Take back ' + r.text" (click)="store.withdraw(r)">Take back</button>
             </li>
           }

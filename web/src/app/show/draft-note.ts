@@ -1,15 +1,15 @@
-import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, input, type Signal } from '@angular/core';
+import { ShopTimePipe } from '../data';
 
 /** Says that what a form shows was typed earlier and is not stored, and takes it away on purpose. */
 @Component({
   selector: 'ip-draft-note',
-  imports: [DatePipe],
+  imports: [ShopTimePipe],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (kept().back(); as at) {
       <p role="status">
-        <span>What was typed here on {{ at | date: 'd MMM, HH:mm' }} is back. It is not saved yet.</span>
+        <span>What was typed here on {{ at | shopTime }} is back. It is not saved yet.</span>
         <button type="button" (click)="kept().throwAway()">Throw it away</button>
       </p>
     }

@@ -1,4 +1,3 @@
-import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { routes } from '@iron-patch/contract';
 import {
@@ -15,7 +14,7 @@ import {
   type ReadingRecord,
   type StationState,
 } from '@iron-patch/core';
-import { ShopStore } from '../../data';
+import { ShopStore, ShopTimePipe } from '../../data';
 import { StateMark } from '../../mark';
 import { IndicatorMap, PolarSection, ProfileChart } from '../../picture';
 import { ImportDialog } from '../../reading-line/import-dialog';
@@ -43,7 +42,7 @@ const MOST_SECTIONS = 12;
     FigureButton,
     StateMark,
     ImportDialog,
-    DatePipe,
+    ShopTimePipe,
     Advice,
     Disputes,
     StandingOutNote,

@@ -1,4 +1,3 @@
-import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
@@ -17,7 +16,7 @@ import {
 } from '@iron-patch/core';
 import { NzCheckboxModule } from 'ng-zorro-antd/checkbox';
 import { NzInputModule } from 'ng-zorro-antd/input';
-import { keptDraft, ShopStore } from '../../data';
+import { keptDraft, ShopStore, ShopTimePipe } from '../../data';
 import { SheetStore } from '../../sheet-data';
 import { StateMark } from '../../mark';
 import { CautionNote, DraftNote } from '../../show';
@@ -28,7 +27,7 @@ const NOTHING_SAID: ReturnChoice = { lesson: '', stillToDo: '', outcome: 'passed
 /** The hand-over: the report with measured sizes, what the customer still does, and one lesson. */
 @Component({
   selector: 'ip-return',
-  imports: [FormsModule, NzCheckboxModule, NzInputModule, CautionNote, LicensedMatters, StateMark, DatePipe, RouterLink, DraftNote],
+  imports: [FormsModule, NzCheckboxModule, NzInputModule, CautionNote, LicensedMatters, StateMark, ShopTimePipe, RouterLink, DraftNote],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (stored(); as r) {
@@ -173,7 +172,7 @@ const NOTHING_SAID: ReturnChoice = { lesson: '', stillToDo: '', outcome: 'passed
       <h2>Notes</h2>
       @for (n of sheet().notes; track n.id) {
         <p class="note">
-          {{ n.text }} <span class="quiet">{{ who(n.personId) }}, {{ n.at | date: 'd MMM HH:mm' }}</span>
+          {{ n.text }} <span class="quiet">{{ who(n.personId) }}, {{ n.at | shopTime }}</span>
         </p>
       } @empty {
         <p class="quiet">None.</p>
