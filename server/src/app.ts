@@ -3,6 +3,7 @@ import { join } from 'node:path';
 import { ownTimeZone, routes } from '@iron-patch/contract';
 import compression from 'compression';
 import express, { type Express } from 'express';
+import staticPacked from 'express-static-gzip';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { mountBundleIn, mountBundleOut } from './bundles';
@@ -62,7 +63,8 @@ function hostOf(req: IncomingMessage): string {
 }
 
 function mountWeb(app: Express, directory: string): void {
-  app.use(express.static(directory, { index: false, maxAge: '1y', immutable: true }));
+  // The build has packed what is large beside itself.
+  app.use(staticPacked(directory, { index: false, serveStatic: { maxAge: '1y', immutable: true } }));
   app.get('/{*path}', (req, res, next) => {
     if (req.path.startsWith('/api/')) return next();
     res.set('Cache-Control', 'no-cache').sendFile(join(directory, 'index.html'));
