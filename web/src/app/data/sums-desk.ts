@@ -1,5 +1,9 @@
-import { patchState, signalStore, withMethods, withState } from '@ngrx/signals';
+import { inject } from '@angular/core';
+import { patchState, signalStore, withHooks, withMethods, withState } from '@ngrx/signals';
 import type { LengthUnit } from '@iron-patch/core';
+import { Drafts } from './drafts';
+
+const KEPT_AS = 'sums';
 
 /** What lies on the Sums bench: one calculation, or one table of the book. */
 export interface SumsView {
@@ -27,7 +31,7 @@ interface SumsState {
 export const SumsDesk = signalStore(
   { providedIn: 'root' },
   withState<SumsState>({ open: false, view: { kind: 'sum', id: 'convert' }, asked: '', typed: {} }),
-  withMethods((store) => ({
+  withMethods((store, drafts = inject(Drafts)) => ({
     setOpen(open: boolean): void {
       patchState(store, { open });
     },
@@ -38,7 +42,15 @@ export const SumsDesk = signalStore(
       patchState(store, { asked });
     },
     type(id: string, sum: TypedSum): void {
-      patchState(store, { typed: { ...store.typed(), [id]: sum } });
+      const typed = { ...store.typed(), [id]: sum };
+      patchState(store, { typed });
+      void drafts.put(KEPT_AS, { values: typed, at: new Date().toISOString() });
+    },
+    /** Lays out again what was typed before a reload; what was typed since goes before it. */
+    async recall(): Promise<void> {
+      const kept = await drafts.get(KEPT_AS);
+      if (kept) patchState(store, { typed: { ...(kept.values as SumsState['typed']), ...store.typed() } });
     },
   })),
+  withHooks((store) => ({ onInit: () => void store.recall() })),
 );

@@ -48,7 +48,7 @@ it('lists every bad row, keeps the table and stays open', async () => {
 it('sends again under the same key after a silence, under a new one after a refusal', async () => {
   server.replies.push('silence', problem(422, { problems: [] }), { status: 201, body: { stored: 1 } });
   await press('Bring in');
-  expect(dialog().textContent).toContain('The table is still here');
+  expect(dialog().textContent).toContain('What you typed is still here');
   await press('Bring in');
   await press('Bring in');
   const keys = server.changes().map((a) => a.headers['Idempotency-Key']);

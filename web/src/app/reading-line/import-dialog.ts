@@ -3,7 +3,8 @@ import { FormsModule } from '@angular/forms';
 import { READINGS_CSV_NEEDED, type Problem } from '@iron-patch/core';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { NzModalModule } from 'ng-zorro-antd/modal';
-import { ApiProblem, newId } from '../data';
+import { ApiProblem, keptDraft, newId, NO_ANSWER } from '../data';
+import { DraftNote } from '../show';
 import { SheetStore } from '../sheet-data';
 
 const MOST_BYTES = 2_000_000;
@@ -12,7 +13,7 @@ const SHOWN_PROBLEMS = 12;
 /** Readings from a file or a paste: all or none, every bad row listed. */
 @Component({
   selector: 'ip-import-dialog',
-  imports: [FormsModule, NzModalModule, NzInputModule],
+  imports: [FormsModule, NzModalModule, NzInputModule, DraftNote],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <nz-modal [nzVisible]="true" nzTitle="Bring in readings" (nzOnCancel)="closed.emit()" [nzFooter]="null" [nzWidth]="760">
@@ -21,6 +22,7 @@ const SHOWN_PROBLEMS = 12;
           A table with a header row: <code>{{ needed }}</code>, and if wanted <code>instrument, part_temp_c</code>. Commas or semicolons.
         </p>
         <p><input type="file" accept=".csv,text/csv,text/plain" aria-label="CSV file" (change)="file($event)" /></p>
+        <ip-draft-note [kept]="kept" />
         <textarea
           nz-input
           rows="9"
@@ -63,7 +65,9 @@ export class ImportDialog {
   protected readonly csv = linkedSignal(() => this.text());
   protected readonly problems = signal<readonly Problem[]>([]);
   protected readonly busy = signal(false);
-  private key = newId();
+  private readonly key = signal(newId());
+  /** A table that was dropped here is another than one that was being pasted. */
+  protected readonly kept = keptDraft(() => `table:${this.store.sheet()!.job.id}:${this.text().length}`, { csv: this.csv, key: this.key });
 
   protected async file(event: Event): Promise<void> {
     const chosen = (event.target as HTMLInputElement).files?.[0];
@@ -76,7 +80,8 @@ export class ImportDialog {
   protected async send(): Promise<void> {
     this.busy.set(true);
     try {
-      const stored = await this.store.importReadings(this.csv(), this.key);
+      const stored = await this.store.importReadings(this.csv(), this.key());
+      this.kept.done();
       this.store.say(`${stored} reading${stored === 1 ? '' : 's'} brought in.`);
       this.closed.emit();
     } catch (e) {
@@ -84,10 +89,8 @@ export class ImportDialog {
         e instanceof ApiProblem
           ? (e.details.problems ?? [{ code: 'failed', path: '', message: `${e.details.title} ${e.details.detail}` }])
           : null;
-      this.problems.set(
-        told ?? [{ code: 'silent', path: '', message: 'The server does not answer. The table is still here: try again in a moment.' }],
-      );
-      if (told) this.key = newId();
+      this.problems.set(told ?? [{ code: 'silent', path: '', message: NO_ANSWER }]);
+      if (told) this.key.set(newId());
     } finally {
       this.busy.set(false);
     }

@@ -8,12 +8,14 @@ import {
   type FeatureFinding,
   type SideOfDispute,
 } from '@iron-patch/core';
-import { ShopStore } from '../../data';
+import { keptDraft, ShopStore } from '../../data';
+import { DraftNote } from '../../show';
 import { SheetStore } from '../../sheet-data';
 
 /** Two instruments that disagree, side by side, until somebody says which one is believed and why. */
 @Component({
   selector: 'ip-disputes',
+  imports: [DraftNote],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @for (d of finding().disputes; track d.pair) {
@@ -33,6 +35,7 @@ import { SheetStore } from '../../sheet-data';
               </div>
             }
           </div>
+          <ip-draft-note [kept]="kept" />
           <label
             >Why (kept with the choice): a dirty face, a check against a ring, read again
             <input class="text" name="why" maxlength="400" [value]="why()" (input)="typed($event)" />
@@ -80,6 +83,7 @@ export class Disputes {
   private readonly shop = inject(ShopStore);
   readonly finding = input.required<FeatureFinding>();
   protected readonly why = signal('');
+  protected readonly kept = keptDraft(() => `dispute:${this.finding().feature.id}`, { why: this.why });
 
   protected show(mm: number): string {
     return formatLength(mm, this.store.unit());

@@ -2,10 +2,10 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { FormsModule } from '@angular/forms';
 import { formatLength, type FitFinding, type PlayInputs, type ProofFinding, type Verdict } from '@iron-patch/core';
 import { NzInputModule } from 'ng-zorro-antd/input';
-import { ShopStore } from '../../data';
+import { keptDraft, ShopStore } from '../../data';
 import { SheetStore } from '../../sheet-data';
 import { StateMark } from '../../mark';
-import { FigureButton } from '../../show';
+import { DraftNote, FigureButton } from '../../show';
 import { LicensedMatters } from '../licensed-matters';
 import { PlayChart } from './play-chart';
 
@@ -14,7 +14,7 @@ const WORDS: Readonly<Record<Verdict, string>> = { fits: 'fits', close: 'close',
 /** The finished part, cold, against its limits with the instrument's own uncertainty; its play; who passes it. */
 @Component({
   selector: 'ip-prove',
-  imports: [FormsModule, NzInputModule, FigureButton, StateMark, LicensedMatters, PlayChart],
+  imports: [FormsModule, NzInputModule, FigureButton, StateMark, LicensedMatters, PlayChart, DraftNote],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './prove.html',
   styles: `
@@ -67,6 +67,7 @@ export class Prove {
   private readonly shop = inject(ShopStore);
   protected readonly words = WORDS;
   protected readonly remark = signal('');
+  protected readonly kept = keptDraft(() => `prove:${this.store.sheet()!.job.id}`, { remark: this.remark });
   protected readonly proofs = computed(() => this.store.repair()?.proofs ?? []);
   protected readonly open = computed(() => this.proofs().some((p) => p.measured && !p.signed));
   protected readonly close = computed(() => this.proofs().some((p) => p.verdict === 'close' && !p.signed));

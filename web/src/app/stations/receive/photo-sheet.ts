@@ -2,16 +2,16 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSign
 import { routes } from '@iron-patch/contract';
 import type { PhotoMarker, PhotoRecord } from '@iron-patch/core';
 import { NzModalModule } from 'ng-zorro-antd/modal';
-import { newId } from '../../data';
+import { keptDraft, newId } from '../../data';
 import { SheetStore } from '../../sheet-data';
-import { TextField } from '../../show';
+import { DraftNote, TextField } from '../../show';
 
 const NUDGE = 0.02;
 
 /** One photograph large: touch it to set a marker, tie the marker to a place, move it by arrow keys. */
 @Component({
   selector: 'ip-photo-sheet',
-  imports: [NzModalModule, TextField],
+  imports: [NzModalModule, TextField, DraftNote],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <nz-modal [nzVisible]="true" nzTitle="Photograph" (nzOnCancel)="closed.emit()" [nzFooter]="null" [nzWidth]="1040">
@@ -35,6 +35,7 @@ const NUDGE = 0.02;
             }
           </div>
           <div class="words">
+            <ip-draft-note [kept]="kept" />
             <ip-text label="Caption" name="caption" [value]="caption()" (valueChange)="caption.set($event)" />
             <p class="quiet">Touch the picture where something is to be seen, or</p>
             <button type="button" (click)="add(0.5, 0.5)">Set a marker in the middle</button>
@@ -160,6 +161,7 @@ export class PhotoSheet {
   private readonly opened = linkedSignal({ source: this.id, computation: () => this.photo() });
   protected readonly caption = linkedSignal({ source: this.id, computation: () => this.photo().caption });
   protected readonly markers = linkedSignal<string, readonly PhotoMarker[]>({ source: this.id, computation: () => this.photo().markers });
+  protected readonly kept = keptDraft(() => `photo:${this.id()}`, { caption: this.caption, markers: this.markers, opened: this.opened });
   protected readonly features = computed(() => this.store.sheet()?.features ?? []);
   protected readonly pixels = computed(() => routes.photoPixels(this.id(), 'large'));
   protected readonly changed = computed(() => this.caption() !== this.opened().caption || this.markers() !== this.opened().markers);
@@ -204,7 +206,9 @@ export class PhotoSheet {
     this.busy.set(true);
     try {
       const saved = await this.store.savePhoto(this.opened(), { caption: this.caption(), markers: [...this.markers()] });
-      if (saved) this.closed.emit();
+      if (!saved) return;
+      this.kept.done();
+      this.closed.emit();
     } catch {
       // The store has told why; the sheet stays as it is.
     } finally {
