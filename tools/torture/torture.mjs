@@ -183,24 +183,22 @@ function report({ healed, deaths }, { acknowledged, edits, tally }, found, heale
 }
 
 /** Requests of every wrong kind over all routes, by the test that knows them. */
-function fuzz(count) {
+async function fuzz(count) {
   console.log(`${count} requests of every wrong kind`);
   const directory = mkdtempSync(join(tmpdir(), 'iron-patch-fuzz-'));
-  return freePort().then((port) => {
-    const db = postgres(directory, port, { throwAway: true });
-    try {
-      db.start();
-      const { status } = spawnSync(join(root, 'node_modules/.bin/jest'), ['--selectProjects', 'server', '--testPathPatterns', 'fuzz'], {
-        cwd: root,
-        stdio: 'inherit',
-        env: { ...process.env, IRON_PATCH_TEST_DATABASE_URL: db.url('postgres'), IRON_PATCH_FUZZ: String(count) },
-      });
-      if (status !== 0) throw new Error('Something that was sent was answered as if it were our own fault: see above.');
-    } finally {
-      db.stop();
-      db.remove();
-    }
-  });
+  const db = postgres(directory, await freePort(), { throwAway: true });
+  try {
+    db.start();
+    const { status } = spawnSync(join(root, 'node_modules/.bin/jest'), ['--selectProjects', 'server', '--testPathPatterns', 'fuzz'], {
+      cwd: root,
+      stdio: 'inherit',
+      env: { ...process.env, IRON_PATCH_TEST_DATABASE_URL: db.url('postgres'), IRON_PATCH_FUZZ: String(count) },
+    });
+    if (status !== 0) throw new Error('Something that was sent was answered as if it were our own fault: see above.');
+  } finally {
+    db.stop();
+    db.remove();
+  }
 }
 
 const numberAfter = (args, name, usual) => {
@@ -227,20 +225,20 @@ export async function torture(args) {
     const editors = Array.from({ length: EDITORS }, (_, i) => ({ jobId: edited[i % 2].jobId, personId: i < 2 ? 'tomas' : 'ines' }));
     const told = JSON.stringify({ address: shop.address, seed, writers: places, editors });
     const people = fork(fileURLToPath(new URL('people-process.mjs', import.meta.url)), [told]);
-    const result = once(people, 'message');
-    const broken = await breakThings(shop, people, { count, random: randomOf(seed), long: whole });
-    people.send('finish');
-    const [work] = await result;
-    report(
-      broken,
-      work,
-      compare(
+    try {
+      const result = once(people, 'message');
+      const broken = await breakThings(shop, people, { count, random: randomOf(seed), long: whole });
+      people.send('finish');
+      const [work] = await result;
+      const found = compare(
         shop,
         work,
         edited.map((e) => e.jobId),
-      ),
-      healedMs,
-    );
+      );
+      report(broken, work, found, healedMs);
+    } finally {
+      people.kill();
+    }
   } finally {
     await shop.close();
     rmSync(directory, { recursive: true, force: true });
