@@ -108,9 +108,10 @@ export const portTaken = (port) =>
  * A PostgreSQL of our own on loopback.
  *
  * @param directory where its files live; made when missing
- * @param throwAway for tests: trade safety for speed
+ * @param throwAway for tests: the superuser has a password, and safety is traded for speed
+ * @param durable safety is not traded, as in a shop
  */
-export function postgres(directory, port, { throwAway = false } = {}) {
+export function postgres(directory, port, { throwAway = false, durable = !throwAway } = {}) {
   const data = join(directory, 'postgres');
   const making = `${data}.making`;
   const run = (program, args, how) => runIn(programsFor(data), program, args, how);
@@ -178,7 +179,7 @@ export function postgres(directory, port, { throwAway = false } = {}) {
       }
       programsFor(data);
       secure();
-      const fast = throwAway ? ' -c fsync=off -c synchronous_commit=off -c full_page_writes=off' : '';
+      const fast = !durable ? ' -c fsync=off -c synchronous_commit=off -c full_page_writes=off' : '';
       try {
         run('pg_ctl', [
           '-w',

@@ -31,9 +31,9 @@ export const lastLine = (file) => (existsSync(file) ? lastSaid(readFileSync(file
  *
  * @param options.directory where the database lives; options.log a file for the server's words, or null to drop them
  */
-export async function openShop({ directory, port, dbPort, throwAway = false, log = null }) {
+export async function openShop({ directory, port, dbPort, throwAway = false, durable = !throwAway, log = null }) {
   if (await portTaken(port)) throw new Error(`Port ${port} is in use. Stop what runs there, or choose another with IRON_PATCH_PORT.`);
-  const db = postgres(directory, dbPort, { throwAway });
+  const db = postgres(directory, dbPort, { throwAway, durable });
   if (!db.running() && (await portTaken(dbPort)))
     throw new Error(`Port ${dbPort} is in use. Choose another for the database with IRON_PATCH_DB_PORT.`);
   db.start();

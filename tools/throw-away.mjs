@@ -4,12 +4,13 @@ import { join } from 'node:path';
 import { freePort } from './postgres.mjs';
 import { openShop } from './shop.mjs';
 
-/** A shop of its own in a temporary folder on free ports, gone when closed. */
-export async function openThrowAwayShop() {
+/** A shop of its own in a temporary folder on free ports, gone when closed; `durable` keeps to a shop's safety. */
+export async function openThrowAwayShop({ durable = false } = {}) {
   return openShop({
     directory: mkdtempSync(join(tmpdir(), 'iron-patch-')),
     port: await freePort(),
     dbPort: await freePort(),
     throwAway: true,
+    durable,
   });
 }

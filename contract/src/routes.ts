@@ -21,6 +21,7 @@ export const routes = {
   component: (id: string) => `/api/components/${id}`,
   features: (id: string) => `/api/jobs/${id}/features`,
   feature: (id: string) => `/api/features/${id}`,
+  readingsWaiting: '/api/readings',
   readings: (id: string) => `/api/jobs/${id}/readings`,
   readingsFile: (id: string) => `/api/jobs/${id}/readings-file`,
   readingsCsv: (id: string) => `/api/jobs/${id}/readings.csv`,

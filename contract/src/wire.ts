@@ -12,7 +12,7 @@ export {
 } from './floor';
 export type { LiveEvent } from './live';
 export { MOST_SHEET_ROWS, SHEET_TABLES, type SheetRow, type SheetRows, type SheetTable } from './sheet-rows';
-export type { ReadingInput } from './reading';
+export { MOST_WAITING, type ReadingInput, type WaitingAnswer, type WaitingAnswers, type WaitingReading } from './reading';
 export { PROBLEM_NAMES, PROBLEM_TYPE, type ProblemDetails } from './problem';
 export { etagOf, HEADERS, versionOf } from './headers';
 export { isTimeZone, ownTimeZone, wallTime, type WallTime } from './shop-day';

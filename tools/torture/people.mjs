@@ -59,17 +59,39 @@ export const readingOf = ({ id, featureId, instrumentId, text }) => ({
   ...{ partTempC: null, dial: null, takenAt: new Date().toISOString(), supersedesId: null, withdrawn: false, confirmed: true },
 });
 
-/** Types readings, each once, until it is told to stop; keeps the ids of those that were acknowledged. */
-export async function writer({ screen, jobId, featureId, instrumentId, name, going, tally }) {
+/**
+ * Types readings, each once, until it is told to stop; every other writer sends several that waited at once.
+ *
+ * @returns texts of those that were acknowledged
+ */
+export async function writer({ screen, jobId, personId, featureId, instrumentId, name, going, tally }) {
   const acknowledged = [];
-  for (let n = 0; going(); n++) {
-    const id = randomUUID();
-    // Every text is typed once in this run: a reading recorded twice would show.
-    const text = `39.9${String(name).padStart(2, '0')}${String(n).padStart(6, '0')}`;
-    const reading = readingOf({ id, featureId, instrumentId, text });
-    const { status, body } = await screen.send('POST', `/api/jobs/${jobId}/readings`, reading, { 'Idempotency-Key': id });
-    if (status === 201) acknowledged.push(text);
+  const told = (reading, { status, body }) => {
+    if (status === 201) acknowledged.push(reading.text);
     else tally.strange.push(`a reading: ${status} ${JSON.stringify(body)}`);
+  };
+  const together = name % 2 ? 1 + (name % 6) : 1;
+  let typed = 0;
+  // Every text is typed once in this run: a reading recorded twice would show.
+  const next = () =>
+    readingOf({
+      id: randomUUID(),
+      featureId,
+      instrumentId,
+      text: `39.9${String(name).padStart(2, '0')}${String(typed++).padStart(6, '0')}`,
+    });
+  while (going()) {
+    let waiting = Array.from({ length: together }, next);
+    if (together === 1)
+      told(waiting[0], await screen.send('POST', `/api/jobs/${jobId}/readings`, waiting[0], { 'Idempotency-Key': waiting[0].id }));
+    else
+      while (waiting.length) {
+        const readings = waiting.map((input) => ({ jobId, personId, input }));
+        const { status, body } = await screen.send('POST', '/api/readings', { readings });
+        if (status !== 200) throw new Error(`Several readings: ${status} ${JSON.stringify(body)}`);
+        body.answers.forEach((answer, i) => told(waiting[i], answer));
+        waiting = waiting.slice(body.answers.length);
+      }
     await pause(10);
   }
   return acknowledged;

@@ -5,6 +5,7 @@ export {
   answerTo,
   changeOnce,
   forgetOldAnswers,
+  keyedAs,
   keyedPost,
   recordOnce,
   sendAnswer,
@@ -16,5 +17,5 @@ export {
 export { personOf, screenOf } from './person';
 export { doors, uploadsLimited, writesLimited } from './doors';
 export { faultIn, plainBody } from './plain-body';
-export { askedIn, bodyOf, idIn, isId, versionBefore, ifMatch } from './input';
+export { askedIn, bodyOf, checkedBy, idIn, isId, versionBefore, ifMatch } from './input';
 export { mountEditable, type Editable } from './editable';

@@ -3,12 +3,14 @@ import type { Request } from 'express';
 import type { AnyObjectSchema, InferType } from 'yup';
 import { conditionNeeded, invalid, notFound } from './http-problem';
 
-/** The body checked by the contract's schema; every problem at once otherwise. */
-export function bodyOf<S extends AnyObjectSchema>(schema: S, req: Request): InferType<S> {
-  const checked = check(schema, req.body);
+/** What was sent, checked by the contract's schema; every problem at once otherwise. */
+export function checkedBy<S extends AnyObjectSchema>(schema: S, sent: unknown): InferType<S> {
+  const checked = check(schema, sent);
   if (!checked.ok) throw invalid(checked.problems);
   return checked.value;
 }
+
+export const bodyOf = <S extends AnyObjectSchema>(schema: S, req: Request): InferType<S> => checkedBy(schema, req.body);
 
 /** The version that the caller read before changing it. */
 export function ifMatch(req: Request): number {

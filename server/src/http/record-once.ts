@@ -31,10 +31,10 @@ export const forgetOldAnswers = async (pool: Pool): Promise<number> => (await po
 type Work = (db: Db) => Promise<Answer>;
 
 /** What tells a request from another that comes under the same key. */
-const hashOf = (req: Request, ...more: readonly string[]): string =>
+const hashOf = (body: unknown, ...more: readonly string[]): string =>
   createHash('sha256')
     .update(more.map((m) => `${m}\n`).join(''))
-    .update(Buffer.isBuffer(req.body) ? req.body : JSON.stringify(req.body ?? null))
+    .update(Buffer.isBuffer(body) ? body : JSON.stringify(body ?? null))
     .digest('hex');
 
 /** A request under its key. */
@@ -70,11 +70,14 @@ const keyOf = (req: Request): string | null => {
 
 export const sendAnswer = (res: Response, { status, body }: Answer): void => void res.status(status).json(body);
 
+/** A POST of a body under its key, however it came. */
+export const keyedAs = (key: string, route: string, body: unknown): Keyed => ({ key, route, hash: hashOf(body) });
+
 /** A POST under its key, without which it is refused. */
 export function keyedPost(req: Request): Keyed {
   const key = keyOf(req);
   if (!key) throw keyNeeded();
-  return { key, route: req.path, hash: hashOf(req) };
+  return keyedAs(key, req.path, req.body);
 }
 
 /** Does a POST once however often it is sent: the answer is stored with the record and told again to a retry. */
@@ -92,7 +95,7 @@ export async function changeOnce(pool: Pool, req: Request, res: Response, work: 
   const route = `${req.method} ${req.path}`;
   const condition = [req.get('If-Match') ?? '', req.get('If-None-Match') ?? ''];
   const { status, body } = key
-    ? await once(pool, req, { key, route, hash: hashOf(req, ...condition) }, work)
+    ? await once(pool, req, { key, route, hash: hashOf(req.body, ...condition) }, work)
     : await inTransaction(pool, screenOf(req), work);
   if (body === null) return void res.status(204).end();
   res

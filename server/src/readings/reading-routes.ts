@@ -1,27 +1,22 @@
 import { randomUUID } from 'node:crypto';
 import { importReadings, readingsToCsv, type ImportedReading, type ReadingRecord } from '@iron-patch/core';
-import { HEADERS, readingInput, readingsFileInput, routes } from '@iron-patch/contract';
+import {
+  HEADERS,
+  MOST_WAITING,
+  readingsFileInput,
+  routes,
+  type WaitingAnswer,
+  type WaitingAnswers,
+  type WaitingReading,
+} from '@iron-patch/contract';
 import type { Express } from 'express';
 import type { Pool } from '../db';
-import {
-  answerKept,
-  answerTo,
-  bodyOf,
-  idIn,
-  invalid,
-  keyedPost,
-  notFound,
-  personOf,
-  recordOnce,
-  screenOf,
-  sendAnswer,
-  whoIsAtTheBench,
-} from '../http';
+import { bodyOf, HttpProblem, idIn, invalid, isId, keyedAs, keyedPost, personOf, recordOnce, screenOf, sendAnswer } from '../http';
 import { loadSheet } from '../sheets';
 import { loadShop } from '../shop';
 import { readCsv } from './read-csv';
-import { insertReadings, standsWith, takeOne } from './reading-queries';
-import { takeReading } from './take-reading';
+import { insertReadings } from './reading-queries';
+import { recordReading, type SentReading } from './record-reading';
 
 const fromFile = (r: ImportedReading, jobId: string, personId: string, takenAt: string): ReadingRecord => ({
   id: randomUUID(),
@@ -45,20 +40,43 @@ const fromFile = (r: ImportedReading, jobId: string, personId: string, takenAt: 
   withdrawn: false,
 });
 
+const refusal = (e: unknown): WaitingAnswer => {
+  if (e instanceof HttpProblem) return { status: e.details.status, body: e.details };
+  throw e;
+};
+
+/** The readings of a request for several; each is checked by itself when its turn comes. */
+function waitingIn(body: unknown): SentReading[] {
+  const { readings } = (body ?? {}) as { readings?: unknown };
+  const isOne = (r: unknown): r is WaitingReading => {
+    const { jobId, personId, input } = (r ?? {}) as Partial<WaitingReading>;
+    return typeof jobId === 'string' && isId(jobId) && typeof personId === 'string' && isId(String(input?.id));
+  };
+  if (!Array.isArray(readings) || readings.length === 0 || readings.length > MOST_WAITING || !readings.every(isOne))
+    throw invalid([
+      { code: 'waiting', path: 'readings', message: `Readings: 1 to ${MOST_WAITING}, each with its job, its person and its id.` },
+    ]);
+  return readings.map((r) => ({ ...r, keyed: keyedAs(r.input.id, routes.readings(r.jobId), r.input) }));
+}
+
 export function mountReadings(app: Express, pool: Pool): void {
-  // The commonest act of the shop, in two questions to the database: what it stands with, and its storing.
   app.post(routes.readings(':id'), async (req, res) => {
     const keyed = keyedPost(req);
-    const jobId = idIn(req, 'job');
-    const personId = req.get(HEADERS.person) ?? '';
-    const input = bodyOf(readingInput, req);
-    const stands = await standsWith(pool, jobId, personId, keyed.key, input);
-    if (stands.answered) return sendAnswer(res, answerKept(stands.answered, keyed));
-    if (!stands.person) throw whoIsAtTheBench();
-    if (!stands.job) throw notFound('job');
-    const reading = takeReading(jobId, personId, input, stands);
-    if (await takeOne(pool, screenOf(req), keyed, reading)) return sendAnswer(res, { status: 201, body: reading });
-    sendAnswer(res, answerKept(await answerTo(pool, keyed.key), keyed));
+    const sent = { jobId: idIn(req, 'job'), personId: req.get(HEADERS.person) ?? '', input: req.body as unknown, keyed };
+    sendAnswer(res, await recordReading(pool, screenOf(req), sent));
+  });
+
+  // Those that waited in a browser, in the order in which they were typed: one that is refused keeps no other back.
+  app.post(routes.readingsWaiting, async (req, res) => {
+    const waiting = waitingIn(req.body);
+    const answers: WaitingAnswer[] = [];
+    try {
+      for (const one of waiting) answers.push(await recordReading(pool, screenOf(req), one).catch(refusal));
+    } catch (e) {
+      // It cannot go on just now. What was done is told; the rest is sent again.
+      if (answers.length === 0) throw e;
+    }
+    res.json({ answers } satisfies WaitingAnswers);
   });
 
   app.post(routes.readingsFile(':id'), (req, res) =>

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
-import { choiceKey, type JobSheet } from '@iron-patch/core';
-import { routes } from '@iron-patch/contract';
+import { choiceKey, type JobSheet, type ReadingRecord } from '@iron-patch/core';
+import { MOST_WAITING, routes, type WaitingAnswer, type WaitingReading } from '@iron-patch/contract';
 import pg from 'pg';
 import { caller, makeJob, readingBody, type Caller, type MadeJob } from '../testing/caller';
 import { openTestShop, type TestShop } from '../testing/test-database';
@@ -225,4 +225,82 @@ it('corrected by two at one moment is corrected once', async () => {
     ['39.93', '39.94'].map((text) => call.post(routes.readings(made.jobId), readingBody(made.bodyId, text, { supersedesId: wrong.id }))),
   );
   expect(both.map((r) => r.status).sort()).toEqual([201, 422]);
+});
+
+describe('readings that waited', () => {
+  const one = (text: string, more = {}): WaitingReading => ({
+    jobId: made.jobId,
+    personId: 'ines',
+    input: readingBody(made.bodyId, text, more),
+  });
+  const send = async (readings: readonly unknown[]): Promise<{ status: number; answers: WaitingAnswer[] }> => {
+    const { status, body } = await call.post(routes.readingsWaiting, { readings });
+    return { status, answers: (body as { answers: WaitingAnswer[] }).answers };
+  };
+
+  it('are recorded in their order, in the name of who typed each, and as if each came alone', async () => {
+    const waiting = Array.from({ length: MOST_WAITING }, (_, i) => one(`39.9${String(i).padStart(2, '0')}`));
+    const { status, answers } = await send(waiting);
+    expect([status, answers.map((a) => a.status)]).toEqual([200, waiting.map(() => 201)]);
+    const rows = (await stored()) as ReadingRecord[];
+    expect(rows.map((r) => [r.text, r.personId])).toEqual(waiting.map((w) => [w.input.text, 'ines']));
+    expect(answers.map((a) => a.body)).toEqual(rows);
+    // The same again, together or alone, is the same.
+    expect((await send(waiting.slice(0, 2))).answers).toEqual(answers.slice(0, 2));
+    expect((await call.post(routes.readings(made.jobId), waiting[2]!.input, waiting[2]!.input.id)).body).toEqual(answers[2]!.body);
+    expect(await stored()).toHaveLength(MOST_WAITING);
+  });
+
+  it('a correction follows what it corrects; one that is refused keeps no other back', async () => {
+    const wrong = one('39.95');
+    const { answers } = await send([
+      wrong,
+      one('39.91', { supersedesId: wrong.input.id }),
+      one('wobbly'),
+      { ...one('39.9'), personId: 'nobody' },
+      { ...one('39.9'), jobId: randomUUID() },
+      one('39.92'),
+    ]);
+    expect(answers.map((a) => a.status)).toEqual([201, 201, 422, 403, 404, 201]);
+    expect(answers[2]!.body).toMatchObject({ problems: [{ path: 'text', code: 'not-a-number' }] });
+    expect(await stored()).toHaveLength(3);
+  });
+
+  it('where it cannot go on it tells what was done, and no more', async () => {
+    // The third finds its table locked, and gives way.
+    const holder = await shop.pool.connect();
+    const waiting = [one('39.91'), one('39.92'), one('39.93')];
+    try {
+      await holder.query('begin');
+      await holder.query('select pg_advisory_xact_lock(1)');
+      await shop.pool.query(
+        `create function wait_at_third() returns trigger language plpgsql as $$
+         begin if new.text = '39.93' then perform pg_advisory_xact_lock(1); end if; return new; end $$`,
+      );
+      await shop.pool.query('create trigger waits before insert on readings for each row execute function wait_at_third()');
+      const { status, answers } = await send(waiting);
+      expect([status, answers.map((a) => a.status)]).toEqual([200, [201, 201]]);
+    } finally {
+      await holder.query('rollback');
+      holder.release();
+      await shop.pool.query('drop function wait_at_third() cascade');
+    }
+    expect((await send(waiting)).answers.map((a) => a.status)).toEqual([201, 201, 201]);
+    expect(await stored()).toHaveLength(3);
+  });
+
+  it('are refused as a whole where it is not said which', async () => {
+    const good = one('39.9');
+    const bad = [
+      [],
+      [{}],
+      [null],
+      [{ ...good, jobId: 'x' }],
+      [{ ...good, input: {} }],
+      Array.from({ length: MOST_WAITING + 1 }, () => one('39.9')),
+    ];
+    for (const readings of bad) expect((await send(readings)).status).toBe(422);
+    expect((await call.post(routes.readingsWaiting, {})).status).toBe(422);
+    expect(await stored()).toHaveLength(0);
+  });
 });

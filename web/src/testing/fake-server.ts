@@ -1,4 +1,12 @@
-import { PROBLEM_TYPE, routes, type FloorJob, type SheetRow, type SheetRows, type SheetTable } from '@iron-patch/contract';
+import {
+  PROBLEM_TYPE,
+  routes,
+  type FloorJob,
+  type SheetRow,
+  type SheetRows,
+  type SheetTable,
+  type WaitingReading,
+} from '@iron-patch/contract';
 import type { JobSheet, Shop } from '@iron-patch/core';
 import { testSheet, testShop } from '@iron-patch/core/testing';
 
@@ -37,9 +45,21 @@ export class FakeServer {
     this.asked.push({ method, path, headers: (init.headers ?? {}) as Record<string, string>, body });
     if (this.down) return Promise.reject(new TypeError('Failed to fetch'));
     if (method === 'GET') return Promise.resolve(this.read(path));
+    if (path === routes.readingsWaiting) return this.waiting(body as { readings: readonly WaitingReading[] });
     const reply = this.replies.shift() ?? { status: 201, body: this.stored(path, body) };
     if (reply === 'silence') return Promise.reject(new TypeError('Failed to fetch'));
     return Promise.resolve(response(reply.status, reply.body ?? null));
+  }
+
+  /** Several readings: a reply that waits is the answer to the first of them, or to all where it is none of theirs. */
+  private waiting({ readings }: { readonly readings: readonly WaitingReading[] }): Promise<Response> {
+    const reply = this.replies.shift();
+    if (reply === 'silence') return Promise.reject(new TypeError('Failed to fetch'));
+    if (reply && reply.status >= 500) return Promise.resolve(response(reply.status, reply.body ?? null));
+    const answers = readings.map((r, i) =>
+      i === 0 && reply ? { status: reply.status, body: reply.body } : { status: 201, body: this.stored(routes.readings(r.jobId), r.input) },
+    );
+    return Promise.resolve(response(200, { answers }));
   }
 
   private read(path: string): Response {

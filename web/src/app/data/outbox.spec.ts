@@ -1,6 +1,6 @@
 import { provideZonelessChangeDetection } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
-import type { ReadingInput } from '@iron-patch/contract';
+import type { ReadingInput, WaitingReading } from '@iron-patch/contract';
 import { FakeServer, problem } from '../../testing/fake-server';
 import { breathe } from '../../testing/open-sheet';
 import { Leaving } from './leaving';
@@ -32,7 +32,14 @@ const reading = (text: string, takenAt = new Date().toISOString()): ReadingInput
   withdrawn: false,
   confirmed: false,
 });
-const texts = (): unknown[] => server.changes().map((a) => (a.body as ReadingInput).text);
+/** Readings that were sent, one by one or several at once, in order. */
+const sent = (): { input: ReadingInput; person: unknown }[] =>
+  server.changes().flatMap(({ body, headers }) => {
+    const { readings } = body as { readings?: readonly WaitingReading[] };
+    if (readings) return readings.map((r) => ({ input: r.input, person: r.personId }));
+    return [{ input: body as ReadingInput, person: headers['X-Person'] }];
+  });
+const texts = (): unknown[] => sent().map((r) => r.input.text);
 
 beforeEach(() => {
   localStorage.clear();
@@ -150,7 +157,7 @@ describe('with another page of the same browser', () => {
     await soon();
     await breathe();
     expect(texts()).toEqual(['40.1', '40.2']);
-    expect(server.changes().map((a) => a.headers['X-Person'])).toEqual(['tomas', 'tomas']);
+    expect(sent().map((r) => r.person)).toEqual(['tomas', 'tomas']);
     expect(localStorage).toHaveLength(0);
   });
 
@@ -197,4 +204,49 @@ it('asks before the page is left while a reading is kept nowhere else', async ()
   server.down = false;
   await outbox.flush();
   expect([outbox.waiting(), leaves()]).toEqual([0, true]);
+});
+
+describe('with many that wait', () => {
+  const many = (count: number): Outbox => {
+    server.down = true;
+    const outbox = fresh();
+    for (let i = 0; i < count; i++) outbox.add('job', reading(`40.${100 + i}`, new Date(1_800_000_000_000 + i).toISOString()), 40);
+    return outbox;
+  };
+
+  it('sends them some at a time, in order, and each once', async () => {
+    const outbox = many(60);
+    await breathe();
+    server.down = false;
+    server.asked.length = 0;
+    await outbox.flush();
+    expect(server.changes().map((a) => a.path)).toEqual(['/api/readings', '/api/readings', '/api/readings']);
+    expect(texts()).toEqual(Array.from({ length: 60 }, (_, i) => `40.${100 + i}`));
+    expect([outbox.waiting(), localStorage.length]).toEqual([0, 0]);
+  });
+
+  it('puts aside the one that is refused, and no other', async () => {
+    const outbox = many(3);
+    await breathe();
+    server.down = false;
+    server.replies.push(problem(422, { problems: [{ code: 'implausible', path: 'text', message: 'Sure?' }] }));
+    await outbox.flush();
+    expect(outbox.refused().map((i) => i.input.text)).toEqual(['40.100']);
+    expect(outbox.waiting()).toBe(0);
+  });
+
+  it('keeps those that were not answered, where the server could not go on', async () => {
+    const outbox = many(3);
+    await breathe();
+    server.down = false;
+    const some = jest.spyOn(globalThis, 'fetch').mockResolvedValueOnce({
+      ok: true,
+      status: 200,
+      headers: new Headers(),
+      json: () => Promise.resolve({ answers: [{ status: 201, body: { ...outbox.items()[0]!.input, jobId: 'job' } }] }),
+    } as Response);
+    await outbox.flush();
+    some.mockRestore();
+    expect(outbox.items().map((i) => i.input.text)).toEqual(['40.101', '40.102']);
+  });
 });

@@ -1,8 +1,15 @@
 import { computed, DestroyRef, inject, Injectable, signal } from '@angular/core';
-import { routes, type ReadingInput } from '@iron-patch/contract/wire';
+import {
+  MOST_WAITING,
+  routes,
+  type ProblemDetails,
+  type ReadingInput,
+  type WaitingAnswers,
+  type WaitingReading,
+} from '@iron-patch/contract/wire';
 import type { Problem, ReadingRecord } from '@iron-patch/core';
 import { Subject } from 'rxjs';
-import { Api, PERSON_KEY, refusalOf } from './api';
+import { Api, ApiProblem, NoAnswer, PERSON_KEY, refusalOf } from './api';
 import { Live } from './live';
 import { OneByOne } from './one-by-one';
 import { readStored, writeStored } from './stored';
@@ -34,9 +41,14 @@ export class Outbox {
   private readonly api = inject(Api);
   private readonly live = inject(Live);
   private readonly all = signal<readonly OutboxItem[]>(this.stored());
-  private readonly line = new OneByOne<OutboxItem>(
-    () => this.all().find((i) => i.refused === null),
-    (item) => this.sendOne(item),
+  private readonly line = new OneByOne<readonly OutboxItem[]>(
+    () => {
+      const first = this.all()
+        .filter((i) => i.refused === null)
+        .slice(0, MOST_WAITING);
+      return first.length ? first : undefined;
+    },
+    (items) => this.send(items),
     'iron-patch.outbox',
   );
   /** Ids of readings that the browser had no room to keep: until they are sent this page must stay open. */
@@ -98,23 +110,50 @@ export class Outbox {
     if (newValue !== null) this.line.later(OTHERS_FIRST_MS);
   }
 
-  private async sendOne(item: OutboxItem): Promise<boolean> {
-    const { id } = item.input;
-    if (!this.unkept().has(id) && readStored(PREFIX + id, null) === null) {
-      // Another page had it stored meanwhile.
-      this.forget(id);
-      return true;
-    }
+  /** Sends those that wait longest, in the order in which they were typed; false where there is no use in going on now. */
+  private async send(items: readonly OutboxItem[]): Promise<boolean> {
+    // Another page may have had some stored meanwhile.
+    const gone = items.filter((i) => !this.unkept().has(i.input.id) && readStored(PREFIX + i.input.id, null) === null);
+    for (const { input } of gone) this.forget(input.id);
+    const left = items.filter((i) => !gone.includes(i));
+    if (!left.length) return true;
     try {
-      this.acknowledged.next(await this.api.post<ReadingRecord>(routes.readings(item.jobId), item.input, item.input.id, item.personId));
-      this.drop(item.input.id);
+      if (left.length === 1) await this.sendOne(left[0]!);
+      else await this.sendAll(left);
       return true;
-    } catch (e) {
-      const refused = refusalOf(e);
-      if (refused) this.refuse(item, refused);
-      else this.line.later(RETRY_MS);
-      return refused !== null;
+    } catch {
+      // No answer, or none that says what became of it: it stays kept and is sent again.
+      this.line.later(RETRY_MS);
+      return false;
     }
+  }
+
+  private async sendOne(item: OutboxItem): Promise<void> {
+    const { jobId, personId, input } = item;
+    const stored = await this.api.post<ReadingRecord>(routes.readings(jobId), input, input.id, personId).catch((e: unknown) => {
+      const refused = refusalOf(e);
+      if (!refused) throw e;
+      this.refuse(item, refused);
+      return null;
+    });
+    if (stored) this.store(stored);
+  }
+
+  private async sendAll(items: readonly OutboxItem[]): Promise<void> {
+    const readings = items.map(({ jobId, personId, input }): WaitingReading => ({ jobId, personId, input }));
+    const { answers } = await this.api.post<WaitingAnswers>(routes.readingsWaiting, { readings });
+    for (const [i, { status, body }] of answers.entries()) {
+      const refused = status === 201 ? null : refusalOf(new ApiProblem(body as ProblemDetails));
+      if (status === 201) this.store(body as ReadingRecord);
+      else if (refused) this.refuse(items[i]!, refused);
+      else throw new ApiProblem(body as ProblemDetails);
+    }
+    if (answers.length < items.length) throw new NoAnswer('The server could not go on.');
+  }
+
+  private store(reading: ReadingRecord): void {
+    this.acknowledged.next(reading);
+    this.drop(reading.id);
   }
 
   private refuse(item: OutboxItem, refused: readonly Problem[]): void {
