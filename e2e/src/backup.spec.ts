@@ -50,8 +50,10 @@ async function keepShop(data: string): Promise<Kept> {
     env: { ...process.env, IRON_PATCH_DATA: data, ...ports },
     stdio: 'ignore',
   });
-  for (let i = 0; i < 400 && !(await fetch(`${address}/api/health`).catch(() => null))?.ok; i++)
+  while (!(await fetch(`${address}/api/health`).catch(() => null))?.ok) {
+    if (keeper.exitCode !== null) throw new Error('The shop did not open.');
     await new Promise((r) => setTimeout(r, 50));
+  }
   return {
     data,
     ports,

@@ -2,6 +2,8 @@ import { execFileSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 
+/** How a database goes down. */
+const HOW = ['fast', 'immediate', 'killed'];
 const pause = (ms) => new Promise((r) => setTimeout(r, ms));
 const signal = (pids, name) => {
   for (const pid of pids)
@@ -70,7 +72,7 @@ export function faultsOf(shop, { random, expectExit, stop }) {
     { name: 'database restarted, fast', weight: 4, run: () => databaseDown('fast', between(0, 1000)) },
     { name: 'database restarted, immediate', weight: 4, run: () => databaseDown('immediate', between(0, 1000)) },
     { name: 'database killed', weight: 4, run: () => databaseDown('killed', between(0, 1000)) },
-    { name: 'database away 5 s', weight: 1, run: () => databaseDown('fast', 5000) },
+    { name: 'database away 5 s', weight: 1, run: () => databaseDown(HOW[Math.floor(random() * HOW.length)], 5000) },
     { name: 'one backend killed', weight: 3, run: () => signal(ofClients().slice(0, 1), 'SIGKILL') },
     {
       name: 'all backends terminated',

@@ -19,6 +19,8 @@ const EDITORS = 4;
 const FUZZED = 22_000;
 /** Well again so long after whatever broke is back, on a machine that does nothing else. */
 const HEALED_MS = 2000;
+/** Those of the server's pool, and the one that listens. */
+const CONNECTIONS = 11;
 const GIVEN_UP_MS = 60_000;
 const pause = (ms) => new Promise((r) => setTimeout(r, ms));
 
@@ -157,7 +159,9 @@ function report({ healed, deaths }, { acknowledged, edits, tally }, found, heale
     `  ${tally.sent} requests: ${tally.notNow} told to wait, ${tally.noAnswer} without an answer, ${tally.lostOnPurpose} whose answer was dropped on purpose, ` +
       `${tally.hung} hung, slowest answer ${figure(tally.slowestMs)}`,
   );
-  console.log(`  the server died by itself ${deaths} times; ${found.connections} connections to the database at the end`);
+  console.log(
+    `  the server died by itself ${deaths} times; ${found.connections} connections to the database at the end, of ${CONNECTIONS}`,
+  );
   console.log(
     `  well again after a fault: median ${figure(ranked(times, 0.5))}, 95 of 100 ${figure(ranked(times, 0.95))}, longest ${figure(Math.max(...times))}`,
   );
@@ -176,6 +180,7 @@ function report({ healed, deaths }, { acknowledged, edits, tally }, found, heale
     deaths,
     tally.strange.length,
     slow.length,
+    Math.max(0, found.connections - CONNECTIONS),
   ];
   if (acknowledged.length === 0 || found.stepsMade === 0) throw new Error('Nothing was stored: this proves nothing.');
   if (wrong.some((n) => n > 0)) throw new Error('The torture found something: see above.');

@@ -105,7 +105,13 @@ export class Outbox {
   private changedElsewhere({ key, newValue }: StorageEvent): void {
     if (key !== null && !key.startsWith(PREFIX)) return;
     const mine = this.all().filter((i) => this.unkept().has(i.input.id));
-    this.all.set([...this.stored(), ...mine].sort(asTyped));
+    // What did not change stays the very object that it was: whatever hangs on it need not work out anew.
+    const before = new Map(this.all().map((i) => [i.input.id, i]));
+    const kept = this.stored().map((i) => {
+      const known = before.get(i.input.id);
+      return known && (known.refused === null) === (i.refused === null) ? known : i;
+    });
+    this.all.set([...kept, ...mine].sort(asTyped));
     // The page that it was typed in sends it first; where that page is gone, this one does.
     if (newValue !== null) this.line.later(OTHERS_FIRST_MS);
   }
