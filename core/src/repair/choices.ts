@@ -95,6 +95,9 @@ export const choiceKey = {
 
 const valueOf = <T>(sheet: JobSheet, key: string): T | null => (sheet.choices.find((c) => c.key === key)?.value as T | undefined) ?? null;
 
+/** The version of a choice that stands; 0 where none was made. */
+export const versionOfChoice = (sheet: JobSheet, key: string): number => sheet.choices.find((c) => c.key === key)?.version ?? 0;
+
 export const chosenFit = (sheet: JobSheet, featureId: string): FitChoice | null => valueOf(sheet, choiceKey.fit(featureId));
 export const chosenRunning = (sheet: JobSheet, featureId: string): RunningChoice | null => valueOf(sheet, choiceKey.running(featureId));
 export const chosenRuns = (sheet: JobSheet, featureId: string): RunsChoice | null => valueOf(sheet, choiceKey.runs(featureId));

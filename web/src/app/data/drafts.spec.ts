@@ -37,10 +37,11 @@ const stored = signal('steel');
 @Component({ selector: 'ip-form-of-stored', changeDetection: ChangeDetectionStrategy.OnPush, template: '{{ name() }}' })
 class Following {
   readonly name = linkedSignal(() => stored());
+  readonly readAt = linkedSignal(() => stored().length);
   readonly kept = keptDraft(
     () => 'following',
     { name: this.name },
-    () => ({ name: stored() }),
+    { untouched: () => ({ name: stored() }), rests: { readAt: this.readAt } },
   );
 }
 
@@ -134,6 +135,22 @@ it('follows what is stored while nobody typed, and takes no news for typing', as
   again.componentInstance.kept.throwAway();
   await settle(again);
   expect([again.componentInstance.name(), kept.rows.size]).toEqual(['bronze', 0]);
+});
+
+it('what was typed stays where another saves meanwhile, over what it was typed over, and says so', async () => {
+  const fixture = await open(Following);
+  const form = fixture.componentInstance;
+  const settled = (): Promise<void> => settle(fixture);
+  expect(form.readAt()).toBe(5);
+  form.name.set('iron');
+  await settled();
+  stored.set('bronze');
+  await settled();
+  expect([form.name(), form.readAt(), form.kept.back() !== null]).toEqual(['iron', 5, true]);
+  // Saved over theirs after all, it is stored: the form follows again.
+  stored.set('iron');
+  await settled();
+  expect([form.name(), form.readAt(), form.kept.back(), kept.rows.size]).toEqual(['iron', 4, null, 0]);
 });
 
 it('says so when the browser has no room', async () => {

@@ -40,6 +40,8 @@ export class Drafts {
   }
 }
 
+type Values = Readonly<Record<string, unknown>>;
+
 /** A form whose fields are kept while they hold something that is not stored. */
 export interface KeptDraft {
   /** When what is shown was typed, where it came back from an earlier visit; null otherwise. */
@@ -54,57 +56,81 @@ export interface KeptDraft {
 // eslint-disable-next-line @typescript-eslint/no-explicit-any
 type FieldSignal = WritableSignal<any>;
 
+/** What else a draft hangs on. */
+export interface DraftTerms {
+  /** What the fields hold while nobody typed, where that moves on by itself: what is stored. */
+  readonly untouched?: () => Readonly<Record<string, unknown>>;
+  /** What a save rests on and may move on by itself, the stored version say: kept and brought back, and no sign of typing. */
+  readonly rests?: Readonly<Record<string, FieldSignal>>;
+}
+
 /**
  * Keeps the fields of a form, from the first that differs from how the form opened until they are stored or thrown away, and brings them
  * back where the same form is opened again. To be called where the form's fields are made. What a save rests on (the version that was
- * opened, the key of a new record) is a field too: what comes back is saved against what it was typed over, and once.
+ * opened, the key of a new record) is kept with them: what comes back is saved against what it was typed over, and once. Where somebody
+ * else's save moves on what is stored while one types, what was typed stays, over what it was typed over: saving it asks.
  *
  * @param key which form, of which record: the same whenever it is opened
  * @param fields of the form, by name
- * @param untouched what the fields hold while nobody typed, where that may change by itself
  */
 export function keptDraft(
   key: () => string,
   fields: Readonly<Record<string, FieldSignal>>,
-  untouched?: () => Readonly<Record<string, unknown>>,
+  { untouched, rests = {} }: DraftTerms = {},
 ): KeptDraft {
   const drafts = inject(Drafts);
   const back = signal<Date | null>(null);
-  const values = (): Record<string, unknown> =>
-    Object.fromEntries(Object.entries(fields).map(([name, field]) => [name, field() as unknown]));
-  const asText = (): string => JSON.stringify(values());
+  const all = { ...fields, ...rests };
+  const read = (of: typeof fields): Values => Object.fromEntries(Object.entries(of).map(([name, field]) => [name, field() as unknown]));
+  const write = (values: Values): void => {
+    for (const [name, value] of Object.entries(values)) all[name]?.set(value);
+  };
+  const asText = (): string => JSON.stringify(read(fields));
   let open = '';
   let start = '';
+  /** What somebody typed, while it differs from where the form started. */
+  let typed: { readonly text: string; readonly values: Values } | null = null;
 
+  const clear = (): void => {
+    typed = null;
+    back.set(null);
+    void drafts.remove(open);
+  };
   async function recall(of: string): Promise<void> {
     const kept = await drafts.get(of);
     if (!kept || open !== of || untracked(asText) !== start) return;
-    for (const [name, value] of Object.entries(kept.values)) fields[name]?.set(value);
+    write(kept.values);
     back.set(new Date(kept.at));
+  }
+  function look(of: string, now: string, clean: string | undefined): void {
+    if (of !== open) {
+      [open, start, typed] = [of, now, null];
+      back.set(null);
+      void recall(of);
+    } else if (clean !== undefined && clean !== start) {
+      start = clean;
+      if (!typed || typed.text === clean) return clear();
+      write(typed.values);
+      back.set(new Date());
+    } else if (now === start) {
+      if (typed || back()) clear();
+    } else {
+      typed = { text: now, values: read(all) };
+      void drafts.put(of, { values: typed.values, at: new Date().toISOString() });
+    }
   }
   effect(() => {
     const [of, now, clean] = [key(), asText(), untouched && JSON.stringify(untouched())];
-    untracked(() => {
-      if (of !== open) {
-        [open, start] = [of, now];
-        back.set(null);
-        void recall(of);
-      } else if (now === (clean ?? start)) {
-        if (clean !== undefined) start = clean;
-        void drafts.remove(of);
-      } else void drafts.put(of, { values: values(), at: new Date().toISOString() });
-    });
+    untracked(() => look(of, now, clean));
   });
   return {
     back,
     done(): void {
-      start = untracked(asText);
-      back.set(null);
-      void drafts.remove(open);
+      start = untracked(() => (untouched ? JSON.stringify(untouched()) : asText()));
+      clear();
     },
     throwAway(): void {
-      const before = JSON.parse(untouched ? JSON.stringify(untouched()) : start) as Record<string, unknown>;
-      for (const [name, value] of Object.entries(before)) fields[name]?.set(value);
+      write(JSON.parse(untouched ? JSON.stringify(untouched()) : start) as Values);
       this.done();
     },
   };

@@ -9,6 +9,7 @@ import {
   FINDINGS,
   findings,
   formatPlace,
+  versionOfChoice,
   type CauseId,
   type FindingChoice,
   type FindingId,
@@ -59,12 +60,16 @@ export class Diagnosis {
   protected readonly cures = computed(() => (this.causeId() ? CAUSES[this.causeId() as CauseId].cures : []));
   protected readonly routes = computed(() => [...new Set(this.found().flatMap((f) => FINDINGS[f.value.findingId as FindingId].routes))]);
   protected readonly problem = signal('');
+  private readonly readAt = linkedSignal(() => versionOfChoice(this.store.sheet()!, choiceKey.route));
   protected readonly kept = keptDraft(
     () => `diagnosis:${this.store.sheet()!.job.id}`,
     { cause: this.cause, route: this.route, causeId: this.causeId, cure: this.cure },
-    () => {
-      const { cause = '', route = '', causeId = '', cure = '' } = this.stored() ?? {};
-      return { cause, route, causeId, cure };
+    {
+      untouched: () => {
+        const { cause = '', route = '', causeId = '', cure = '' } = this.stored() ?? {};
+        return { cause, route, causeId, cure };
+      },
+      rests: { readAt: this.readAt },
     },
   );
 
@@ -140,6 +145,9 @@ export class Diagnosis {
     if (!this.cause().trim() || !this.route().trim()) return this.problem.set('Write down both: why it wore, and what is done.');
     this.problem.set('');
     const value = { cause: this.cause(), route: this.route(), causeId: this.causeId(), cure: this.cure() };
-    void this.store.putChoice(choiceKey.route, 'cause and route', value).catch(() => undefined);
+    void this.store
+      .putChoice(choiceKey.route, 'cause and route', value, '', true, this.readAt())
+      .then((saved) => saved && this.kept.done())
+      .catch(() => undefined);
   }
 }

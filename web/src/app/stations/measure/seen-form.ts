@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, signal } from '@angular/core';
 import { check, choiceInput } from '@iron-patch/contract';
-import { choiceKey, chosenSeen, type FeatureFinding, type Problem, type SeenChoice } from '@iron-patch/core';
+import { choiceKey, chosenSeen, versionOfChoice, type FeatureFinding, type Problem, type SeenChoice } from '@iron-patch/core';
 import { SheetStore } from '../../sheet-data';
 import { keptDraft } from '../../data';
 import { ChooseField, DraftNote, type Option, TextField } from '../../show';
@@ -73,10 +73,18 @@ export class SeenForm {
   protected readonly draft = linkedSignal<SeenChoice>(() => this.untouched());
   protected readonly hardness = linkedSignal(() => String(this.stored()?.hardness ?? ''));
   protected readonly clock = linkedSignal(() => String(this.stored()?.clockDeg ?? ''));
+  private readonly readAt = linkedSignal(() => versionOfChoice(this.store.sheet()!, choiceKey.seen(this.id())));
   protected readonly kept = keptDraft(
     () => `seen:${this.id()}`,
     { draft: this.draft, hardness: this.hardness, clock: this.clock },
-    () => ({ draft: this.untouched(), hardness: String(this.stored()?.hardness ?? ''), clock: String(this.stored()?.clockDeg ?? '') }),
+    {
+      untouched: () => ({
+        draft: this.untouched(),
+        hardness: String(this.stored()?.hardness ?? ''),
+        clock: String(this.stored()?.clockDeg ?? ''),
+      }),
+      rests: { readAt: this.readAt },
+    },
   );
   protected readonly problems = signal<readonly Problem[]>([]);
   protected readonly others = computed<readonly Option[]>(() => [
@@ -101,6 +109,9 @@ export class SeenForm {
     const checked = check(choiceInput(key)!, { value, reason: '' });
     this.problems.set(checked.ok ? [] : checked.problems);
     if (checked.ok)
-      void this.store.putChoice(key, `what was seen of ${this.finding().feature.name.toLowerCase()}`, value).catch(() => undefined);
+      void this.store
+        .putChoice(key, `what was seen of ${this.finding().feature.name.toLowerCase()}`, value, '', true, this.readAt())
+        .then((saved) => saved && this.kept.done())
+        .catch(() => undefined);
   }
 }

@@ -12,6 +12,7 @@ import {
   spanWords,
   STATION_NAMES,
   stillHeld,
+  versionOfChoice,
   type ReturnChoice,
 } from '@iron-patch/core';
 import { NzCheckboxModule } from 'ng-zorro-antd/checkbox';
@@ -260,13 +261,11 @@ export class Return {
   protected readonly stored = computed(() => chosenReturn(this.sheet()));
   protected readonly draft = linkedSignal<ReturnChoice>(() => this.stored() ?? NOTHING_SAID);
   protected readonly note = signal('');
+  private readonly readAt = linkedSignal(() => versionOfChoice(this.sheet(), choiceKey.returned));
   protected readonly kept = keptDraft(
     () => `hand-over:${this.sheet().job.id}`,
     { draft: this.draft, note: this.note },
-    () => ({
-      draft: this.stored() ?? NOTHING_SAID,
-      note: '',
-    }),
+    { untouched: () => ({ draft: this.stored() ?? NOTHING_SAID, note: '' }), rests: { readAt: this.readAt } },
   );
   protected readonly problems = signal<readonly string[]>([]);
   protected readonly holds = computed(() => this.store.repair()?.holds ?? []);
@@ -303,7 +302,10 @@ export class Return {
     const lesson = given.lesson.trim() ? [] : ['Write one lesson: it is what the next repair of this thing starts from.'];
     this.problems.set([...lesson, ...stillHeld(this.holds(), given).map((h) => h.message)]);
     if (this.problems().length) return;
-    void this.store.putChoice(choiceKey.returned, 'the hand-over', given).catch(() => undefined);
+    void this.store
+      .putChoice(choiceKey.returned, 'the hand-over', given, '', true, this.readAt())
+      .then((saved) => saved && this.kept.done())
+      .catch(() => undefined);
   }
 
   protected async addNote(): Promise<void> {

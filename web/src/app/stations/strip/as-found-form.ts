@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal, type OnInit } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { check, choiceInput } from '@iron-patch/contract';
-import { choiceKey, chosenStrip, type ComponentRecord, type StripChoice } from '@iron-patch/core';
+import { choiceKey, chosenStrip, versionOfChoice, type ComponentRecord, type StripChoice } from '@iron-patch/core';
 import { NzCheckboxModule } from 'ng-zorro-antd/checkbox';
 import { SheetStore } from '../../sheet-data';
 import { keptDraft } from '../../data';
@@ -110,7 +110,7 @@ export class AsFoundForm implements OnInit {
   ngOnInit(): void {
     const sheet = this.store.sheet()!;
     this.draft.set(chosenStrip(sheet, this.component().id) ?? NOTHING);
-    this.readAt.set(sheet.choices.find((c) => c.key === this.key())?.version ?? 0);
+    this.readAt.set(versionOfChoice(sheet, this.key()));
   }
 
   protected set(change: Partial<StripChoice>): void {
