@@ -52,6 +52,12 @@ export interface KeptDraft {
   throwAway(): void;
 }
 
+/**
+ * For what a form starts from, worked out of a sheet: it is another only when it says something else. Without it any news of the job would
+ * start the form again, over what is being typed.
+ */
+export const SAME_VALUE = { equal: (p: unknown, q: unknown): boolean => JSON.stringify(p) === JSON.stringify(q) } as const;
+
 /** A field of a form; whatever it holds goes through JSON. */
 // eslint-disable-next-line @typescript-eslint/no-explicit-any
 type FieldSignal = WritableSignal<any>;

@@ -208,6 +208,60 @@ it('ranks causes by what the readings say, and asks for what is done against the
   expect(store.sheet()!.choices.find((c) => c.key === choiceKey.route)).toBeDefined();
 });
 
+describe('a cause that is being typed while others work on the job', () => {
+  const stored = (cause: string, version: number) => ({
+    ...testChoice(choiceKey.route, { cause, route: 'New pin.', causeId: '', cure: '' }),
+    version,
+  });
+  const typedCause = (f: { nativeElement: HTMLElement }): string =>
+    f.nativeElement.querySelector<HTMLTextAreaElement>('textarea[name=cause]')!.value;
+  const arrives = async (choices: JobSheet['choices']): Promise<void> => {
+    server.sheet = {
+      ...server.sheet,
+      choices,
+      readings: [...server.sheet.readings, testReading({ featureId: 'barrel', stationMm: 20, valueMm: 40.2 })],
+    };
+    await store.refresh();
+    await breathe();
+  };
+
+  it('stays over news of something else', async () => {
+    await open({ choices: [stored('Dry.', 1)] });
+    const fixture = await show(Diagnosis);
+    await type(fixture, 'textarea[name=cause]', 'Dry, and grit under the lip.');
+    await arrives([stored('Dry.', 1)]);
+    await fixture.whenStable();
+    expect(typedCause(fixture)).toBe('Dry, and grit under the lip.');
+  });
+
+  it('stays over another’s cause, says so, and is saved against the one that it was typed over', async () => {
+    await open({ choices: [stored('Dry.', 1)] });
+    const fixture = await show(Diagnosis);
+    await type(fixture, 'textarea[name=cause]', 'Dry, and grit under the lip.');
+    await arrives([stored('Bent.', 2)]);
+    await fixture.whenStable();
+    expect(typedCause(fixture)).toBe('Dry, and grit under the lip.');
+    expect(words(fixture)).toContain('is back. It is not saved yet.');
+    server.replies.push(problem(412, { current: stored('Bent.', 2) }));
+    await press(fixture, 'Save cause and route');
+    await breathe();
+    expect(server.changes()[0]!.headers['If-Match']).toBe('"v1"');
+    expect(store.conflict()).not.toBeNull();
+    expect(typedCause(fixture)).toBe('Dry, and grit under the lip.');
+    await press(fixture, 'Throw it away');
+    await fixture.whenStable();
+    expect(typedCause(fixture)).toBe('Bent.');
+  });
+
+  it('follows another’s cause while nobody types', async () => {
+    await open({ choices: [stored('Dry.', 1)] });
+    const fixture = await show(Diagnosis);
+    await arrives([stored('Bent.', 2)]);
+    await fixture.whenStable();
+    expect(typedCause(fixture)).toBe('Bent.');
+  });
+});
+
 it('takes where something was found from a touch on the picture, along the component that it is on', async () => {
   const components = testSheet().components.map((c) => (c.id === testSheet().components[0]!.id ? { ...c, axisOffsetMm: 15 } : c));
   await open({ components });

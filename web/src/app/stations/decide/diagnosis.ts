@@ -16,7 +16,7 @@ import {
   type Item,
 } from '@iron-patch/core';
 import { NzInputModule } from 'ng-zorro-antd/input';
-import { keptDraft, newId } from '../../data';
+import { keptDraft, SAME_VALUE, newId } from '../../data';
 import { PlacePicker } from '../../picture';
 import { SheetStore } from '../../sheet-data';
 import { ChooseField, DraftNote, LengthInput, type Option } from '../../show';
@@ -52,7 +52,7 @@ export class Diagnosis {
   private readonly stored = computed(() => {
     const sheet = this.store.sheet();
     return sheet ? chosenRoute(sheet) : null;
-  });
+  }, SAME_VALUE);
   protected readonly cause = linkedSignal(() => this.stored()?.cause ?? '');
   protected readonly route = linkedSignal(() => this.stored()?.route ?? '');
   protected readonly causeId = linkedSignal<string>(() => this.stored()?.causeId ?? '');
@@ -60,7 +60,8 @@ export class Diagnosis {
   protected readonly cures = computed(() => (this.causeId() ? CAUSES[this.causeId() as CauseId].cures : []));
   protected readonly routes = computed(() => [...new Set(this.found().flatMap((f) => FINDINGS[f.value.findingId as FindingId].routes))]);
   protected readonly problem = signal('');
-  private readonly readAt = linkedSignal(() => versionOfChoice(this.store.sheet()!, choiceKey.route));
+  private readonly version = computed(() => versionOfChoice(this.store.sheet()!, choiceKey.route));
+  private readonly readAt = linkedSignal(() => this.version());
   protected readonly kept = keptDraft(
     () => `diagnosis:${this.store.sheet()!.job.id}`,
     { cause: this.cause, route: this.route, causeId: this.causeId, cure: this.cure },

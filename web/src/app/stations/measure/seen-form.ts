@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSign
 import { check, choiceInput } from '@iron-patch/contract';
 import { choiceKey, chosenSeen, versionOfChoice, type FeatureFinding, type Problem, type SeenChoice } from '@iron-patch/core';
 import { SheetStore } from '../../sheet-data';
-import { keptDraft } from '../../data';
+import { keptDraft, SAME_VALUE } from '../../data';
 import { ChooseField, DraftNote, type Option, TextField } from '../../show';
 
 const SCALES: readonly Option[] = [
@@ -66,14 +66,15 @@ export class SeenForm {
   readonly finding = input.required<FeatureFinding>();
   protected readonly scales = SCALES;
   private readonly id = computed(() => this.finding().feature.id);
-  private readonly stored = computed(() => chosenSeen(this.store.sheet()!, this.id()));
+  private readonly stored = computed(() => chosenSeen(this.store.sheet()!, this.id()), SAME_VALUE);
   private readonly untouched = computed<SeenChoice>(
     () => this.stored() ?? { surface: '', hardness: null, scale: 'HRC', clockDeg: null, timedToFeatureId: null },
   );
   protected readonly draft = linkedSignal<SeenChoice>(() => this.untouched());
   protected readonly hardness = linkedSignal(() => String(this.stored()?.hardness ?? ''));
   protected readonly clock = linkedSignal(() => String(this.stored()?.clockDeg ?? ''));
-  private readonly readAt = linkedSignal(() => versionOfChoice(this.store.sheet()!, choiceKey.seen(this.id())));
+  private readonly version = computed(() => versionOfChoice(this.store.sheet()!, choiceKey.seen(this.id())));
+  private readonly readAt = linkedSignal(() => this.version());
   protected readonly kept = keptDraft(
     () => `seen:${this.id()}`,
     { draft: this.draft, hardness: this.hardness, clock: this.clock },

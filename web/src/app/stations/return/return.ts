@@ -17,7 +17,7 @@ import {
 } from '@iron-patch/core';
 import { NzCheckboxModule } from 'ng-zorro-antd/checkbox';
 import { NzInputModule } from 'ng-zorro-antd/input';
-import { keptDraft, ShopStore, ShopTimePipe } from '../../data';
+import { keptDraft, SAME_VALUE, ShopStore, ShopTimePipe } from '../../data';
 import { SheetStore } from '../../sheet-data';
 import { StateMark } from '../../mark';
 import { CautionNote, DraftNote } from '../../show';
@@ -258,10 +258,11 @@ export class Return {
   protected readonly names = STATION_NAMES;
   protected readonly sheet = computed(() => this.store.sheet()!);
   protected readonly route = computed(() => chosenRoute(this.sheet()));
-  protected readonly stored = computed(() => chosenReturn(this.sheet()));
+  protected readonly stored = computed(() => chosenReturn(this.sheet()), SAME_VALUE);
   protected readonly draft = linkedSignal<ReturnChoice>(() => this.stored() ?? NOTHING_SAID);
   protected readonly note = signal('');
-  private readonly readAt = linkedSignal(() => versionOfChoice(this.sheet(), choiceKey.returned));
+  private readonly version = computed(() => versionOfChoice(this.sheet(), choiceKey.returned));
+  private readonly readAt = linkedSignal(() => this.version());
   protected readonly kept = keptDraft(
     () => `hand-over:${this.sheet().job.id}`,
     { draft: this.draft, note: this.note },
