@@ -52,10 +52,13 @@ export const numbersOf = (label: string, from: number, to: number, most: number)
 
 const ISO_DATE = /^\d{4}-\d{2}-\d{2}$/;
 
-/** A day of the calendar: 2026-02-30 is none. */
+/** The first day that the database knows. */
+const FIRST_DAY = '0001-01-01';
+
+/** A day of the calendar: 2026-02-30 is none, and there was no year 0. */
 function isDate(text: string): boolean {
   const at = new Date(`${text}T00:00:00Z`);
-  return ISO_DATE.test(text) && !Number.isNaN(at.getTime()) && at.toISOString().startsWith(text);
+  return ISO_DATE.test(text) && text >= FIRST_DAY && !Number.isNaN(at.getTime()) && at.toISOString().startsWith(text);
 }
 
 /** An ISO date, or null. */

@@ -1,4 +1,4 @@
-import { QUANTITY_IDS } from '@iron-patch/core';
+import { keptTime, QUANTITY_IDS } from '@iron-patch/core';
 import { boolean, object, string, type InferType } from 'yup';
 import { idOf, lengthOf, numberOf, oneOf, optionalIdOf } from './fields';
 import { requiredText, textOf, TEXT_LIMITS } from './text';
@@ -25,7 +25,7 @@ export const readingFields = {
   takenAt: string()
     .strict()
     .required('When it was taken is needed.')
-    .test('time', 'When it was taken is a time.', (v) => !Number.isNaN(Date.parse(v ?? ''))),
+    .test('time', 'When it was taken is a time.', (v) => keptTime(v ?? '') !== null),
   supersedesId: idOf('Superseded reading').nullable(),
   withdrawn: boolean().strict().required('Withdrawn: yes or no.'),
 };

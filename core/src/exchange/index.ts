@@ -1,3 +1,4 @@
+export { keptTime } from './kept-time';
 export { asItWas, READINGS_CSV_COLUMNS, READINGS_CSV_NEEDED, readingsToCsv } from './readings-csv';
 export { importReadings, MOST_IMPORTED_ROWS, type ImportedReading, type ImportOutcome } from './readings-import';
 export { drawingSvg, type DrawingSheet } from './drawing-svg';

@@ -3,6 +3,7 @@ import { parseLength, type LengthUnit, type TypedLength } from '../quantity';
 import { doubtReading, FEATURE_KINDS, QUANTITIES, type Quantity } from '../readings';
 import { AS_FOUND, partStates, type FeatureRecord, type JobSheet, type PartState, type Shop } from '../repair';
 import { READINGS_CSV_NEEDED } from './readings-csv';
+import { keptTime } from './kept-time';
 
 /** A row of a readings file that can be stored. */
 export interface ImportedReading {
@@ -117,8 +118,8 @@ export function importReadings(rows: readonly Readonly<Record<string, string>>[]
     const unit = unitOf(row, sheet);
     if (unit === null) say('unit', 'unknown', `"${row['unit']!.slice(0, 20)}" is neither mm nor in.`);
     const time = (row['taken_at'] ?? '').trim();
-    const takenAt = time === '' ? null : Date.parse(time);
-    if (Number.isNaN(takenAt)) say('taken_at', 'time', `"${time.slice(0, 30)}" is no time such as 2026-11-20T10:00:00Z.`);
+    const takenAt = time === '' ? null : keptTime(time);
+    if (time !== '' && takenAt === null) say('taken_at', 'time', `"${time.slice(0, 30)}" is no time such as 2026-11-20T10:00:00Z.`);
     const person = (row['person'] ?? '').trim();
     const personId = shop.people.find((p) => same(p.name, person))?.id ?? null;
     if (person !== '' && personId === null)
@@ -137,7 +138,7 @@ export function importReadings(rows: readonly Readonly<Record<string, string>>[]
         instrumentId: instrument.id,
         partTempC,
         personId,
-        takenAt: takenAt === null || Number.isNaN(takenAt) ? null : new Date(takenAt).toISOString(),
+        takenAt,
       });
   });
   if (problems.length === 0) problems.push(...doubtful(imported, sheet));

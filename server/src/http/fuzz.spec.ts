@@ -55,6 +55,15 @@ const answerTo = ({ method, path, headers, body }: Sent): Promise<{ status: numb
     req.end(body);
   });
 
+/** A machine that is busy elsewhere may say not now, as it says to a screen: asked again it answers. */
+async function answerInTime(sent: Sent): Promise<{ status: number; text: string }> {
+  for (let times = 1; ; times++) {
+    const answer = await answerTo(sent);
+    if (answer.status !== 503 || times === 5) return answer;
+    await new Promise((r) => setTimeout(r, 1000));
+  }
+}
+
 const NASTY = [
   ...['constructor', '__proto__', 'toString', 'hasOwnProperty', 'valueOf', 'prototype', 'then', 'length', ''],
   ...['%00', 'a\u0000b', '\ud800', '\udfff x', '‮', 'x'.repeat(70_000), "'; drop table jobs; --", '${7*7}', '../../etc/passwd', '=1+1'],
@@ -258,7 +267,7 @@ it(
     const wrong: string[] = [];
     for (let i = 0; i < REQUESTS; i += TOGETHER) {
       const batch = Array.from({ length: TOGETHER }, () => sender.request());
-      const answers = await Promise.all(batch.map(answerTo));
+      const answers = await Promise.all(batch.map(answerInTime));
       answers.forEach(({ status, text }, k) => {
         seen[status] = (seen[status] ?? 0) + 1;
         const { method, path, headers, body } = batch[k]!;

@@ -68,6 +68,12 @@ describe('a retry', () => {
   });
 });
 
+it('is promised for a day of the calendar', async () => {
+  for (const promisedOn of ['0000-01-01', '10000-01-01', '2026-02-30', '-0001-01-01'])
+    expect((await call.post(routes.jobs, jobBody({ promisedOn }))).body.problems).toMatchObject([{ path: 'promisedOn' }]);
+  expect((await call.post(routes.jobs, jobBody({ promisedOn: '0001-01-01' }))).status).toBe(201);
+});
+
 describe('changing a job', () => {
   it('needs the version that was read, and shows the other change instead of overwriting it', async () => {
     const { body: job } = await call.post(routes.jobs, jobBody());

@@ -80,6 +80,17 @@ describe('a reading', () => {
     expect(await stored()).toHaveLength(1);
   });
 
+  it('cannot be taken outside of the calendar, alone or in a file', async () => {
+    for (const takenAt of ['0000-06-01T00:00:00Z', '-000100-01-01T00:00:00Z', '+275760-09-13T00:00:00Z', 'yesterday'])
+      expect((await take('39.9', { takenAt })).body.problems).toMatchObject([{ path: 'takenAt' }]);
+    for (const time of ['0000-06-01T00:00:00Z', '+275760-09-12T00:00:00Z']) {
+      const csv = `feature,station_mm,clock_deg,reading,taken_at\nBody,10,0,39.9,${time}\n`;
+      const { status, body } = await call.post(routes.readingsFile(made.jobId), { csv });
+      expect([status, JSON.stringify(body)]).toEqual([422, expect.stringContaining('is no time such as')]);
+    }
+    expect(await stored()).toHaveLength(0);
+  });
+
   it('cannot be taken in the far future', async () => {
     const { body } = await take('39.9', { takenAt: '2999-01-01T00:00:00Z' });
     expect(Date.parse(body.takenAt)).toBeLessThan(Date.now() + 6 * 60_000);

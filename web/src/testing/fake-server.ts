@@ -2,6 +2,7 @@ import {
   PROBLEM_TYPE,
   routes,
   type FloorJob,
+  type ReadingInput,
   type SheetRow,
   type SheetRows,
   type SheetTable,
@@ -49,6 +50,14 @@ export class FakeServer {
     const reply = this.replies.shift() ?? { status: 201, body: this.stored(path, body) };
     if (reply === 'silence') return Promise.reject(new TypeError('Failed to fetch'));
     return Promise.resolve(response(reply.status, reply.body ?? null));
+  }
+
+  /** Readings that were sent, alone or several at once, in their order, and who typed each. */
+  readings(): Pick<WaitingReading, 'input' | 'personId'>[] {
+    return this.changes().flatMap(({ body, headers }): readonly Pick<WaitingReading, 'input' | 'personId'>[] => {
+      const { readings } = body as { readonly readings?: readonly WaitingReading[] };
+      return readings ?? [{ input: body as ReadingInput, personId: headers['X-Person']! }];
+    });
   }
 
   /** Several readings: a reply that waits is the answer to the first of them, or to all where it is none of theirs. */

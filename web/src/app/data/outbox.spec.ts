@@ -1,6 +1,6 @@
 import { provideZonelessChangeDetection } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
-import type { ReadingInput, WaitingReading } from '@iron-patch/contract';
+import type { ReadingInput } from '@iron-patch/contract';
 import { FakeServer, problem } from '../../testing/fake-server';
 import { breathe } from '../../testing/open-sheet';
 import { Leaving } from './leaving';
@@ -32,14 +32,7 @@ const reading = (text: string, takenAt = new Date().toISOString()): ReadingInput
   withdrawn: false,
   confirmed: false,
 });
-/** Readings that were sent, one by one or several at once, in order. */
-const sent = (): { input: ReadingInput; person: unknown }[] =>
-  server.changes().flatMap(({ body, headers }) => {
-    const { readings } = body as { readings?: readonly WaitingReading[] };
-    if (readings) return readings.map((r) => ({ input: r.input, person: r.personId }));
-    return [{ input: body as ReadingInput, person: headers['X-Person'] }];
-  });
-const texts = (): unknown[] => sent().map((r) => r.input.text);
+const texts = (): unknown[] => server.readings().map((r) => r.input.text);
 
 beforeEach(() => {
   localStorage.clear();
@@ -157,7 +150,7 @@ describe('with another page of the same browser', () => {
     await soon();
     await breathe();
     expect(texts()).toEqual(['40.1', '40.2']);
-    expect(sent().map((r) => r.person)).toEqual(['tomas', 'tomas']);
+    expect(server.readings().map((r) => r.personId)).toEqual(['tomas', 'tomas']);
     expect(localStorage).toHaveLength(0);
   });
 

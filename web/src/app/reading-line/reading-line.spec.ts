@@ -91,7 +91,7 @@ describe('typing on the line', () => {
     await breathe();
     await fixture.whenStable();
   };
-  const sent = (): ReadingInput[] => server.changes().map((a) => a.body as ReadingInput);
+  const sent = (): ReadingInput[] => server.readings().map((r) => r.input);
   beforeEach(async () => {
     server = new FakeServer(testSheet({ readings: half }));
     store = await openSheet(server);

@@ -97,7 +97,7 @@ describe('a reading', () => {
     expect(store.undo()!.what).toBe('reading 40.10');
     await store.undoLast();
     await breathe();
-    const sent = server.changes().map((a) => a.body as { withdrawn: boolean; supersedesId: string | null; id: string });
+    const sent = server.readings().map((r) => r.input);
     expect(sent.map((s) => s.withdrawn)).toEqual([false, true]);
     expect(sent[1]!.supersedesId).toBe(sent[0]!.id);
     expect(store.repair()!.fits[0]!.figures!.hole.value).toBeCloseTo(40.16, 9);
