@@ -13,7 +13,7 @@ export const instrumentInput = object({
   uMm: lengthOf('Uncertainty', 0.0001, 5).nullable(),
   repeatMm: lengthOf('Scatter', 0, 5).nullable(),
   resolutionMm: lengthOf('Resolution', 0.0001, 5).nullable(),
-  biasMm: numberOf('Bias', -1, 1, 'mm'),
+  biasMm: numberOf('What it reads too big', -1, 1, 'mm'),
   rangeLowMm: lengthOf('Range from'),
   rangeHighMm: lengthOf('Range to').when('rangeLowMm', ([low], schema) =>
     typeof low === 'number' ? schema.moreThan(low, 'The range ends above where it begins.') : schema,

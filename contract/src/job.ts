@@ -7,7 +7,7 @@ import { requiredText, textOf, TEXT_LIMITS } from './text';
 export const jobInput = object({
   customerName: requiredText('Customer', TEXT_LIMITS.name),
   customerContact: textOf('Contact', TEXT_LIMITS.line),
-  title: requiredText('What it is', TEXT_LIMITS.name),
+  title: requiredText('What it is', TEXT_LIMITS.name, 'Say what it is.'),
   machine: textOf('Machine', TEXT_LIMITS.name),
   complaint: textOf('What happened', TEXT_LIMITS.text),
   want: oneOf('what they want', WANTS),

@@ -17,4 +17,6 @@ export const textOf = (label: string, limit: number): StringSchema<string> =>
     .max(limit, ({ value }) => `${label} is ${String(value).length} characters long; ${limit} at most.`)
     .test('control', `${label} holds characters that cannot be stored.`, (v) => v === undefined || !CONTROL.test(v));
 
-export const requiredText = (label: string, limit: number): StringSchema<string> => textOf(label, limit).min(1, `${label} is needed.`);
+/** Text that is not empty; `missing` says so where "… is needed" is no sentence. */
+export const requiredText = (label: string, limit: number, missing = `${label} is needed.`): StringSchema<string> =>
+  textOf(label, limit).min(1, missing);

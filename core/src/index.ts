@@ -1,5 +1,6 @@
 export * from './outcome';
 export * from './kept';
+export * from './calendar';
 export * from './quantity';
 export * from './working';
 export { DRILL_KINDS, type DrillKind, type DrillSet } from './drills';

@@ -51,7 +51,7 @@ it('says what is wrong with a file that is no picture, and keeps the rest', asyn
   await writeFile(file, 'not a picture');
   await (await page.css('ip-photos input[type=file]')).sendKeys(file);
   await page.sees('notes.jpg: This is no JPEG, PNG or WebP picture that can be read.');
-  await page.click('Leave it out');
+  await page.click('Remove');
   await page.seesNot('notes.jpg');
 });
 
@@ -175,7 +175,7 @@ it('lists the drills of the crib, which then come first for a tapped hole', asyn
   await page.sees('In the crib');
   await page.sees('number 7');
   await page.go('/crib');
-  await page.click('Take off Number drills');
+  await page.click('Remove Number drills');
   await page.seesNot('Number drills 0.0135');
 });
 

@@ -86,9 +86,21 @@ export class Page {
     if (text) await field.sendKeys(text);
   }
 
-  /** Looks anew while the list is drawn again under its hand. */
+  /** Picks out of a list, or one of those that lie side by side. Looks anew while the list is drawn again under its hand. */
   async choose(label: string, option: string): Promise<void> {
     await this.until(`“${option}” under “${label}”`, async () => {
+      const side = await this.driver.executeScript<WebElement | null>(
+        `const [label, option] = arguments;
+         const group = [...document.querySelectorAll('[role=radiogroup]')].find((g) =>
+           document.getElementById(g.getAttribute('aria-labelledby'))?.textContent.trim().startsWith(label));
+         return [...(group?.querySelectorAll('label') ?? [])].find((l) => l.textContent.trim().startsWith(option)) ?? null;`,
+        label,
+        option,
+      );
+      if (side) {
+        await side.click();
+        return true;
+      }
       const field = await this.field(label);
       for (const o of await field.findElements(By.css('option')))
         if ((await o.getText()).startsWith(option)) {

@@ -1,4 +1,4 @@
-import { effect, inject, Injectable, signal, untracked, type Signal, type WritableSignal } from '@angular/core';
+import { effect, inject, Injectable, signal, untracked, type Signal } from '@angular/core';
 import { Shelf } from './shelf';
 
 /** What the fields of a form held, and when. */
@@ -46,6 +46,8 @@ type Values = Readonly<Record<string, unknown>>;
 export interface KeptDraft {
   /** When what is shown was typed, where it came back from an earlier visit; null otherwise. */
   readonly back: Signal<Date | null>;
+  /** True while the fields hold something that is not stored. */
+  typed(): boolean;
   /** What the fields hold now is stored, or is where the form starts again. */
   done(): void;
   /** Puts the fields back to where the form started. */
@@ -58,16 +60,20 @@ export interface KeptDraft {
  */
 export const SAME_VALUE = { equal: (p: unknown, q: unknown): boolean => JSON.stringify(p) === JSON.stringify(q) } as const;
 
-/** A field of a form; whatever it holds goes through JSON. */
-// eslint-disable-next-line @typescript-eslint/no-explicit-any
-type FieldSignal = WritableSignal<any>;
+/** A field of a form, or all of one; whatever it holds goes through JSON. */
+export interface KeptField {
+  // eslint-disable-next-line @typescript-eslint/no-explicit-any
+  (): any;
+  // eslint-disable-next-line @typescript-eslint/no-explicit-any
+  set(value: any): void;
+}
 
 /** What else a draft hangs on. */
 export interface DraftTerms {
   /** What the fields hold while nobody typed, where that moves on by itself: what is stored. */
   readonly untouched?: () => Readonly<Record<string, unknown>>;
   /** What a save rests on and may move on by itself, the stored version say: kept and brought back, and no sign of typing. */
-  readonly rests?: Readonly<Record<string, FieldSignal>>;
+  readonly rests?: Readonly<Record<string, KeptField>>;
 }
 
 /**
@@ -81,7 +87,7 @@ export interface DraftTerms {
  */
 export function keptDraft(
   key: () => string,
-  fields: Readonly<Record<string, FieldSignal>>,
+  fields: Readonly<Record<string, KeptField>>,
   { untouched, rests = {} }: DraftTerms = {},
 ): KeptDraft {
   const drafts = inject(Drafts);
@@ -131,6 +137,7 @@ export function keptDraft(
   });
   return {
     back,
+    typed: () => open !== '' && untracked(asText) !== start,
     done(): void {
       start = untracked(() => (untouched ? JSON.stringify(untouched()) : asText()));
       clear();

@@ -1,5 +1,5 @@
 export { Api, ApiProblem, NO_ANSWER, NoAnswer } from './api';
-export { Drafts, keptDraft, SAME_VALUE, type KeptDraft } from './drafts';
+export { Drafts, keptDraft, SAME_VALUE, type KeptDraft, type KeptField } from './drafts';
 export { FloorStore } from './floor-store';
 export { Leaving } from './leaving';
 export { Live } from './live';

@@ -1,28 +1,11 @@
 import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
 import { Router } from '@angular/router';
 import { MOST_BUNDLE_BYTES, routes, type JobInput } from '@iron-patch/contract';
-import type { JobRecord, Problem } from '@iron-patch/core';
-import { Api, ApiProblem, newId, NO_ANSWER, SessionStore, ShopStore } from '../data';
-import { JobForm } from '../stations/receive/job-form';
+import type { JobRecord } from '@iron-patch/core';
+import { Api, ApiProblem, newId, SessionStore, ShopStore } from '../data';
+import { JobForm, NO_JOB, type StoreJob } from '../stations/receive/job-form';
 
 const SHOWN_PROBLEMS = 5;
-const EMPTY: JobInput = {
-  customerName: '',
-  customerContact: '',
-  title: '',
-  machine: '',
-  complaint: '',
-  want: 'like-for-like',
-  changes: [],
-  restBy: '',
-  askBefore: '',
-  pieces: 1,
-  promisedOn: null,
-  unit: 'mm',
-  shopTempC: 20,
-  hazards: [],
-};
-
 /** Something broken comes over the counter. */
 @Component({
   selector: 'ip-new-job',
@@ -37,15 +20,7 @@ const EMPTY: JobInput = {
           <input class="sr-only" type="file" accept=".json,application/json" [disabled]="bringing()" (change)="bring($event)" />
         </label>
       </header>
-      <ip-job-form
-        #form
-        keptAs="job:new"
-        [start]="start"
-        action="Take it in"
-        [busy]="busy()"
-        [serverProblems]="problems()"
-        (saved)="save($event, form)"
-      />
+      <ip-job-form keptAs="job:new" [start]="start" action="Take it in" [store]="save" />
       @if (message()) {
         <p class="said bad" role="alert">{{ message() }}</p>
       }
@@ -58,10 +33,8 @@ export class NewJob {
   private readonly api = inject(Api);
   private readonly router = inject(Router);
   private readonly shop = inject(ShopStore);
-  protected readonly start: JobInput = { ...EMPTY, unit: inject(SessionStore).unitFor() ?? 'mm' };
-  protected readonly busy = signal(false);
+  protected readonly start: JobInput = { ...NO_JOB, unit: inject(SessionStore).unitFor() ?? 'mm' };
   protected readonly bringing = signal(false);
-  protected readonly problems = signal<readonly Problem[]>([]);
   protected readonly message = signal('');
 
   /** Makes a job out of a file that Iron Patch once gave out. */
@@ -90,22 +63,10 @@ export class NewJob {
     }
   }
 
-  /** One key for what was sent: pressing twice, or again after a silence, takes the job in once. */
-  protected async save(input: JobInput, { key, sent, kept }: Pick<JobForm, 'key' | 'sent' | 'kept'>): Promise<void> {
-    this.busy.set(true);
-    const text = JSON.stringify(input);
-    if (sent() && sent() !== text) key.set(newId());
-    sent.set(text);
-    try {
-      const job = await this.api.post<JobRecord>(routes.jobs, input, key());
-      kept.done();
-      void this.shop.load();
-      await this.router.navigate(['/jobs', job.id, 'strip']);
-    } catch (e) {
-      this.problems.set(e instanceof ApiProblem ? (e.details.problems ?? []) : []);
-      this.message.set(e instanceof ApiProblem ? `${e.details.title} ${e.details.detail}` : NO_ANSWER);
-    } finally {
-      this.busy.set(false);
-    }
-  }
+  protected readonly save: StoreJob = async (input, _, key) => {
+    const job = await this.api.post<JobRecord>(routes.jobs, input, key);
+    void this.shop.load();
+    void this.router.navigate(['/jobs', job.id, 'strip']);
+    return job;
+  };
 }

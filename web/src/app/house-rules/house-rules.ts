@@ -11,7 +11,7 @@ import {
   type Problem,
 } from '@iron-patch/core';
 import { OpenJob, ShopStore, ShopTimePipe } from '../data';
-import { ChooseField, DraftNote, LengthInput, signedNumber, TextField, type Option } from '../show';
+import { ChooseField, DraftNote, LengthInput, signedNumber, TextField, type Option } from '../form';
 import { RuleChart } from './rule-chart';
 import { RuleDesk } from './rule-desk';
 

@@ -71,7 +71,7 @@ it('takes a file, and not one that is far too large', async () => {
 });
 
 it('can be left', async () => {
-  await press('Leave it');
+  await press('Cancel');
   expect(closed).toBe(1);
   expect(server.changes()).toEqual([]);
 });

@@ -4,7 +4,7 @@ import { READINGS_CSV_NEEDED, type Problem } from '@iron-patch/core';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { NzModalModule } from 'ng-zorro-antd/modal';
 import { ApiProblem, keptDraft, newId, NO_ANSWER } from '../data';
-import { DraftNote } from '../show';
+import { DraftNote } from '../form';
 import { SheetStore } from '../sheet-data';
 
 const MOST_BYTES = 2_000_000;
@@ -45,7 +45,7 @@ const SHOWN_PROBLEMS = 12;
           </div>
         }
         <div class="row end">
-          <button type="button" (click)="closed.emit()">Leave it</button>
+          <button type="button" (click)="closed.emit()">Cancel</button>
           <button type="button" class="next" [disabled]="busy() || !csv().trim()" (click)="send()">
             {{ busy() ? 'Bringing in' : 'Bring in' }}
           </button>

@@ -80,7 +80,7 @@ const WORN_STATIONS: readonly StationId[] = ['receive', 'strip', 'measure', 'dec
             }
             @if (store.message(); as m) {
               <p class="said" [class.bad]="m.bad" [attr.role]="m.bad ? 'alert' : 'status'">
-                {{ m.text }} <button type="button" class="plain" (click)="store.clearMessage()">All right</button>
+                {{ m.text }} <button type="button" class="plain" (click)="store.clearMessage()">Close</button>
               </p>
             }
           </div>

@@ -181,7 +181,7 @@ describe('Measure', () => {
     expect(words(fixture)).toContain('Bow 0.300 mm, half of what the indicator shows; high spot at 50 mm along 0° ±');
     expect(words(fixture)).toContain('press here, high spot up');
     await type(fixture, 'input[name=hardness]', '42');
-    await press(fixture, 'Keep');
+    await press(fixture, 'Save what was seen');
     expect(body().value).toMatchObject({ hardness: 42, scale: 'HRC' });
   });
 });

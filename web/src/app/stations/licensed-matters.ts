@@ -3,7 +3,7 @@ import { FormsModule } from '@angular/forms';
 import { CAUTIONS, choiceKey, LICENSED_HAZARDS, signedCaution, type CautionChoice, type Hazard } from '@iron-patch/core';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { keptDraft } from '../data';
-import { DraftNote } from '../show';
+import { DraftNote } from '../form';
 import { SheetStore } from '../sheet-data';
 
 /** What a licensed or certified person decides on this job: name and licence of who did. */

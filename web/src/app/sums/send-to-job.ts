@@ -3,7 +3,7 @@ import { FLOOR_PAGE, routes, type FloorJob, type FloorPage } from '@iron-patch/c
 import type { NoteRecord } from '@iron-patch/core';
 import { Api, ApiProblem, newId } from '../data';
 import { SheetStore } from '../sheet-data';
-import { ChooseField, type Option } from '../show';
+import { ChooseField, type Option } from '../form';
 
 /** Writes a calculation with its working into the notes of a job; the open job is offered first. */
 @Component({

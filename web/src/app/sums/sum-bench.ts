@@ -22,7 +22,7 @@ import {
 } from '@iron-patch/core/sums';
 import { OpenJob, ShopStore, SumsDesk } from '../data';
 import { StateMark } from '../mark';
-import { ChooseField, TextField } from '../show';
+import { ChooseField, TextField } from '../form';
 import { SendToJob } from './send-to-job';
 import { SumPicture } from './sum-picture';
 

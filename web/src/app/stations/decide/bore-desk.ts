@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, output } from '@angular/core';
 import { formatLength, ownBore, truedTooLarge, type BoreFinding, type BoreOption } from '@iron-patch/core';
 import { SheetStore } from '../../sheet-data';
-import { LengthInput } from '../../show';
+import { LengthInput } from '../../form';
 
 /** A school picked for a shaft that is kept or turned true. */
 export interface PickedBore {

@@ -14,7 +14,8 @@ import {
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { ShopStore } from '../../data';
 import { SheetStore } from '../../sheet-data';
-import { ChooseField, FigureButton, type Option } from '../../show';
+import { ChooseField, type Option } from '../../form';
+import { FigureButton } from '../../show';
 import { Diagnosis } from './diagnosis';
 import { BoreDesk, type PickedBore } from './bore-desk';
 import { FitDesk, type PickedFit } from './fit-desk';

@@ -19,7 +19,7 @@ import { NzInputModule } from 'ng-zorro-antd/input';
 import { keptDraft, SAME_VALUE, newId } from '../../data';
 import { PlacePicker } from '../../picture';
 import { SheetStore } from '../../sheet-data';
-import { ChooseField, DraftNote, LengthInput, type Option } from '../../show';
+import { ChooseField, DraftNote, LengthInput, type Option } from '../../form';
 
 const SHOWN_REASONS = 3;
 

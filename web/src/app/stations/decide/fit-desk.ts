@@ -20,7 +20,7 @@ import {
 } from '@iron-patch/core';
 import { scaleLinear } from 'd3-scale';
 import { SheetStore } from '../../sheet-data';
-import { LengthInput } from '../../show';
+import { LengthInput } from '../../form';
 import { RunningForm } from './running-form';
 
 /** A school picked for a hole that is kept or trued. */

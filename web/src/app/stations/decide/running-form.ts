@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output } from '@angular/core';
 import { check, CHOICE_VALUES } from '@iron-patch/contract';
 import { type DeskSetting, type LengthUnit, type Problem, type RunningChoice } from '@iron-patch/core';
-import { LengthInput, signedNumber, TextField } from '../../show';
+import { LengthInput, signedNumber, TextField } from '../../form';
 
 /** What the pair runs at and how thick the metal round the hole is: kept with the job as soon as it is right. */
 @Component({

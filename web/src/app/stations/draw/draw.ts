@@ -16,7 +16,8 @@ import {
 } from '@iron-patch/core';
 import { newId } from '../../data';
 import { SheetStore } from '../../sheet-data';
-import { ChooseField, FigureButton, LengthInput, MATERIAL_OPTIONS, TextField } from '../../show';
+import { ChooseField, LengthInput, MATERIAL_OPTIONS, TextField } from '../../form';
+import { FigureButton } from '../../show';
 
 /** The replacement as segments along the axis; diameters that fit a mate follow their fit. */
 @Component({

@@ -9,7 +9,7 @@ import {
   type SideOfDispute,
 } from '@iron-patch/core';
 import { keptDraft, ShopStore } from '../../data';
-import { DraftNote } from '../../show';
+import { DraftNote } from '../../form';
 import { SheetStore } from '../../sheet-data';
 
 /** Two instruments that disagree, side by side, until somebody says which one is believed and why. */

@@ -14,7 +14,8 @@ import {
 } from '@iron-patch/core';
 import { ShopStore } from '../../data';
 import { SheetStore } from '../../sheet-data';
-import { ChooseField, FigureButton, LengthInput, type Option } from '../../show';
+import { ChooseField, LengthInput, type Option } from '../../form';
+import { FigureButton } from '../../show';
 import { LadderPicture } from './ladder-picture';
 
 /** Bar, lathe, set-ups, depth ladders and passes; then the release for cutting. */

@@ -5,7 +5,8 @@ import { NzInputModule } from 'ng-zorro-antd/input';
 import { keptDraft, ShopStore } from '../../data';
 import { SheetStore } from '../../sheet-data';
 import { StateMark } from '../../mark';
-import { DraftNote, FigureButton } from '../../show';
+import { DraftNote } from '../../form';
+import { FigureButton } from '../../show';
 import { LicensedMatters } from '../licensed-matters';
 import { PlayChart } from './play-chart';
 

@@ -4,7 +4,7 @@ import type { PhotoMarker, PhotoRecord } from '@iron-patch/core';
 import { NzModalModule } from 'ng-zorro-antd/modal';
 import { keptDraft, newId } from '../../data';
 import { SheetStore } from '../../sheet-data';
-import { DraftNote, TextField } from '../../show';
+import { DraftNote, TextField } from '../../form';
 
 const NUDGE = 0.02;
 
@@ -72,7 +72,7 @@ const NUDGE = 0.02;
                 <button type="button" (click)="sure.set(false)">Keep it</button>
                 <button type="button" class="bad" (click)="takeOff()">Take the picture off</button>
               } @else {
-                <button type="button" class="plain" (click)="sure.set(true)">Take off</button>
+                <button type="button" class="plain" (click)="sure.set(true)">Remove</button>
                 <button type="button" class="next" [disabled]="busy() || !changed()" (click)="save()">Save the picture</button>
               }
             </div>

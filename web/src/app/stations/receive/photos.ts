@@ -35,7 +35,7 @@ import { PhotoSheet } from './photo-sheet';
       }
       <div aria-live="polite">
         @for (t of turnedAway(); track $index) {
-          <p class="said bad">{{ t }} <button type="button" (click)="forget(t)">All right</button></p>
+          <p class="said bad">{{ t }} <button type="button" (click)="forget(t)">Close</button></p>
         }
         @for (p of waiting(); track p.id) {
           <p class="said" [class.bad]="p.refused">
@@ -43,7 +43,7 @@ import { PhotoSheet } from './photo-sheet';
             {{ p.refused || (outbox.silent() ? 'the server does not answer. It is kept here and goes by itself.' : 'on its way') }}
             @if (p.refused || outbox.silent()) {
               <button type="button" (click)="outbox.again(p.id)">Send again</button>
-              <button type="button" (click)="outbox.drop(p.id)">Leave it out</button>
+              <button type="button" (click)="outbox.drop(p.id)">Remove</button>
             }
           </p>
         }

@@ -31,8 +31,8 @@ it('tells each field what is wrong after the first try, and sends nothing', asyn
   await press(fixture, 'Save');
   const text = words(fixture);
   expect(text).toContain('Customer is needed.');
-  expect(text).toContain('Pieces received is a number from 0 to 10000.');
-  expect(text).toContain('2 things to put right above.');
+  expect(text).toContain('"some" is not a number.');
+  expect(text).toContain('2 things to put right:');
   expect(fixture.nativeElement.querySelector('input[name=temp]').getAttribute('aria-invalid')).toBeNull();
   expect(server.changes()).toEqual([]);
 });

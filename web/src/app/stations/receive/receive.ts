@@ -1,8 +1,9 @@
-import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { routes, type JobInput } from '@iron-patch/contract';
 import type { JobSheet } from '@iron-patch/core';
+import { SAME_VALUE } from '../../data';
 import { SheetStore } from '../../sheet-data';
-import { JobForm } from './job-form';
+import { JobForm, type StoreJob } from './job-form';
 import { Photos } from './photos';
 
 const inputOf = ({ job, customer }: JobSheet): JobInput => ({
@@ -28,19 +29,11 @@ const inputOf = ({ job, customer }: JobSheet): JobInput => ({
   imports: [JobForm, Photos],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <section (input)="dirty.set(true)" (change)="dirty.set(true)">
-      @for (form of forms(); track form.version) {
-        <ip-job-form
-          #f
-          [keptAs]="keptAs()"
-          [start]="form.start"
-          [version]="form.version"
-          action="Save"
-          [busy]="busy()"
-          (saved)="save($event, f)"
-        />
-      }
-    </section>
+    @if (now(); as n) {
+      <section>
+        <ip-job-form [keptAs]="keptAs()" [start]="n.start" [version]="n.version" action="Save" [store]="save" />
+      </section>
+    }
     <ip-photos />
     <nav class="papers" aria-label="Papers">
       <a [href]="label()" target="_blank" rel="noopener">Tag with QR code to print</a>
@@ -52,34 +45,17 @@ const inputOf = ({ job, customer }: JobSheet): JobInput => ({
 })
 export class Receive {
   private readonly store = inject(SheetStore);
-  protected readonly dirty = signal(false);
-  protected readonly busy = signal(false);
   protected readonly keptAs = computed(() => `job:${this.store.sheet()!.job.id}`);
   protected readonly label = computed(() => routes.label(this.store.sheet()!.job.id));
   protected readonly bundle = computed(() => routes.bundle(this.store.sheet()!.job.id));
-  private readonly now = computed(() => {
+  protected readonly now = computed(() => {
     const sheet = this.store.sheet();
     return sheet && { start: inputOf(sheet), version: sheet.job.version };
-  });
-  /** The form as it was opened: another's change does not wipe what is being typed, saving it asks. */
-  protected readonly forms = linkedSignal<ReturnType<typeof this.now>, { start: JobInput; version: number }[]>({
-    source: this.now,
-    computation: (now, before) => (this.dirty() && before?.value.length ? before.value : now ? [now] : []),
-  });
+  }, SAME_VALUE);
 
-  protected async save(input: JobInput, { base, kept }: Pick<JobForm, 'base' | 'kept'>): Promise<void> {
-    this.busy.set(true);
-    try {
-      this.dirty.set(false);
-      const saved = await this.store.saveJob(input, base());
-      if (saved) {
-        kept.done();
-        this.store.say('Saved.');
-      } else this.dirty.set(true);
-    } catch {
-      this.dirty.set(true);
-    } finally {
-      this.busy.set(false);
-    }
-  }
+  protected readonly save: StoreJob = async (input, base) => {
+    const saved = await this.store.saveJob(input, base);
+    if (saved) this.store.say('Saved.');
+    return saved;
+  };
 }

@@ -20,7 +20,8 @@ import { NzInputModule } from 'ng-zorro-antd/input';
 import { keptDraft, SAME_VALUE, ShopStore, ShopTimePipe } from '../../data';
 import { SheetStore } from '../../sheet-data';
 import { StateMark } from '../../mark';
-import { CautionNote, DraftNote } from '../../show';
+import { DraftNote } from '../../form';
+import { CautionNote } from '../../show';
 import { LicensedMatters } from '../licensed-matters';
 
 const NOTHING_SAID: ReturnChoice = { lesson: '', stillToDo: '', outcome: 'passed', beforeUse: '', unproved: '', undone: '' };

@@ -1,9 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal, type OnInit } from '@angular/core';
+import { ReactiveFormsModule } from '@angular/forms';
 import { check, componentInput, type ComponentInput } from '@iron-patch/contract';
 import type { COMPONENT_VERDICTS, ComponentRecord } from '@iron-patch/core';
-import { keptDraft, newId } from '../../data';
+import { newId } from '../../data';
 import { SheetStore } from '../../sheet-data';
-import { ChooseField, DraftNote, LengthInput, MATERIAL_OPTIONS, TextField, type Option } from '../../show';
+import { ChooseField, FormFrame, LengthInput, MATERIAL_OPTIONS, RecordForm, TextField, type Option } from '../../form';
 
 export const VERDICT_WORDS: Readonly<Record<(typeof COMPONENT_VERDICTS)[number], string>> = {
   reuse: 'Reuse',
@@ -32,66 +33,26 @@ const EMPTY: ComponentInput = {
 /** One component: what it is, how it was found, what becomes of it. */
 @Component({
   selector: 'ip-component-form',
-  imports: [TextField, ChooseField, DraftNote, LengthInput],
+  imports: [ReactiveFormsModule, FormFrame, TextField, ChooseField, LengthInput],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <form (submit)="$event.preventDefault(); save()" novalidate>
-      <ip-draft-note [kept]="kept" />
+    <form ip-form [formGroup]="form.group" [of]="form" save="Save component" (left)="closed.emit()">
       <div class="grid2">
-        <ip-text
-          label="Component"
-          name="name"
-          [value]="draft().name"
-          path="name"
-          [problems]="problems()"
-          (valueChange)="set({ name: $event })"
-        />
-        <ip-choose label="What it is" name="role" [options]="roles" [value]="draft().role" (valueChange)="setRole($event)" />
-        <ip-choose
-          label="Material"
-          name="material"
-          [options]="materials"
-          [value]="draft().materialId"
-          path="materialId"
-          [problems]="problems()"
-          (valueChange)="set({ materialId: $event })"
-        />
-        <ip-choose label="Verdict" name="verdict" [options]="verdicts" [value]="draft().verdict ?? ''" (valueChange)="setVerdict($event)" />
+        <ip-text label="Component" name="name" formControlName="name" />
+        <ip-choose label="What it is" name="role" [options]="roles" formControlName="role" />
+        <ip-choose label="Material" name="material" [options]="materials" formControlName="materialId" />
+        <ip-choose label="Verdict" name="verdict" [options]="verdicts" [orNull]="true" formControlName="verdict" />
         <ip-length
           label="Its zero face lies along the worn part at"
-          [mm]="draft().axisOffsetMm"
           [unit]="store.unit()"
           [allowNegative]="true"
-          path="axisOffsetMm"
-          [problems]="problems()"
-          (mmChange)="set({ axisOffsetMm: $event ?? 0 })"
+          formControlName="axisOffsetMm"
         />
-        <ip-choose
-          label="It came out of"
-          name="parent"
-          [options]="parents()"
-          [value]="draft().parentId ?? ''"
-          path="parentId"
-          [problems]="problems()"
-          (valueChange)="set({ parentId: $event || null })"
-        />
-        <ip-text
-          label="As found, in words"
-          name="asFound"
-          [rows]="1"
-          [value]="draft().asFound"
-          path="asFound"
-          [problems]="problems()"
-          (valueChange)="set({ asFound: $event })"
-        />
-      </div>
-      <div class="row end">
-        <button type="button" (click)="closed.emit()">Leave it</button>
-        <button type="submit" class="next" [disabled]="busy()">Save component</button>
+        <ip-choose label="It came out of" name="parent" [options]="parents()" [orNull]="true" formControlName="parentId" />
+        <ip-text class="wide" label="As found, in words" name="asFound" [rows]="1" formControlName="asFound" />
       </div>
     </form>
   `,
-  styles: 'form { padding: 12px 0; } .end { justify-content: flex-end; }',
 })
 export class ComponentForm implements OnInit {
   protected readonly store = inject(SheetStore);
@@ -107,20 +68,19 @@ export class ComponentForm implements OnInit {
       .components.filter((c) => c.id !== this.record()?.id)
       .map((c) => [c.id, c.name] as const),
   ]);
-  protected readonly draft = signal<ComponentInput>(EMPTY);
-  protected readonly busy = signal(false);
-  private readonly attempted = signal(false);
   private readonly key = signal(newId());
   /** The record as it was opened: its version goes with the save. */
   private readonly opened = signal<ComponentRecord | null>(null);
-  protected readonly kept = keptDraft(() => `component:${this.record()?.id ?? `new:${this.store.sheet()!.job.id}`}`, {
-    draft: this.draft,
-    opened: this.opened,
-    key: this.key,
-  });
-  protected readonly problems = computed(() => {
-    const checked = check(componentInput, this.draft());
-    return checked.ok || !this.attempted() ? [] : checked.problems;
+  protected readonly form = new RecordForm<ComponentInput>({
+    keptAs: () => `component:${this.record()?.id ?? `new:${this.store.sheet()!.job.id}`}`,
+    start: EMPTY,
+    check: (v) => check(componentInput, v),
+    rests: { opened: this.opened, key: this.key },
+    save: (v) => {
+      const opened = this.opened();
+      return opened ? this.store.saveComponent(opened, v) : this.store.addComponent(v, this.key());
+    },
+    close: () => this.closed.emit(),
   });
 
   ngOnInit(): void {
@@ -128,44 +88,10 @@ export class ComponentForm implements OnInit {
     this.opened.set(opened);
     if (opened) {
       const { parentId, name, role, materialId, axisOffsetMm, verdict, asFound } = opened;
-      this.draft.set({ parentId, name, role, materialId, axisOffsetMm, verdict, asFound });
-    } else {
-      const hasWorn = this.store.sheet()!.components.some((c) => c.role === 'worn');
-      this.draft.set({
-        ...EMPTY,
-        role: hasWorn ? 'mate' : 'worn',
-        verdict: hasWorn ? 'reuse' : 'remake',
-        materialId: hasWorn ? 'steel-mild' : 'steel-c45',
-      });
+      return this.form.open({ parentId, name, role, materialId, axisOffsetMm, verdict, asFound });
     }
-  }
-
-  protected setRole(role: string): void {
-    this.set({ role: role as ComponentInput['role'] });
-  }
-
-  protected setVerdict(verdict: string): void {
-    this.set({ verdict: (verdict || null) as ComponentInput['verdict'] });
-  }
-
-  protected set(change: Partial<ComponentInput>): void {
-    this.draft.update((d) => ({ ...d, ...change }));
-  }
-
-  protected async save(): Promise<void> {
-    this.attempted.set(true);
-    if (this.problems().length) return;
-    this.busy.set(true);
-    try {
-      const opened = this.opened();
-      const saved = opened ? await this.store.saveComponent(opened, this.draft()) : await this.store.addComponent(this.draft(), this.key());
-      if (!saved) return;
-      this.kept.done();
-      this.closed.emit();
-    } catch {
-      // The store has told why; the form stays as it is.
-    } finally {
-      this.busy.set(false);
-    }
+    const hasWorn = this.store.sheet()!.components.some((c) => c.role === 'worn');
+    if (hasWorn) this.form.open({ ...EMPTY, role: 'mate', verdict: 'reuse', materialId: 'steel-mild' });
+    else this.form.open({ ...EMPTY, verdict: 'remake' });
   }
 }

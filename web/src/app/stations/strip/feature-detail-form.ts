@@ -1,8 +1,9 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, output, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, signal } from '@angular/core';
 import type { FeatureInput } from '@iron-patch/contract';
 import { formatPlace, fromUnit, parseNumberList, V_BLOCKS_DEG, vBlockSees, type FeatureKind, type Problem } from '@iron-patch/core';
 import { SheetStore } from '../../sheet-data';
-import { ChooseField, LengthInput, TextField, type Option } from '../../show';
+import { ChooseField, FormField, LengthInput, TextField, UNREADABLE, type Option } from '../../form';
+import { detailFor } from './feature-input';
 
 type Detail = FeatureInput['detail'];
 
@@ -10,7 +11,6 @@ const NEAR_FAR: readonly Option[] = [
   ['near', 'the one nearest to zero'],
   ['far', 'the far one'],
 ];
-
 /** What only some kinds of place ask: the V-block, how a shaft is held, the ring in a groove, the pitches that were spanned. */
 @Component({
   selector: 'ip-feature-detail-form',
@@ -29,8 +29,8 @@ const NEAR_FAR: readonly Option[] = [
             [mm]="detail().ringMm"
             [unit]="store.unit()"
             [optional]="true"
-            path="detail.ringMm"
-            [problems]="problems()"
+            path="ringMm"
+            [problems]="told()"
             (mmChange)="set({ ringMm: $event })"
           />
           <ip-length
@@ -38,8 +38,8 @@ const NEAR_FAR: readonly Option[] = [
             [mm]="detail().grooveWidthMm"
             [unit]="store.unit()"
             [optional]="true"
-            path="detail.grooveWidthMm"
-            [problems]="problems()"
+            path="grooveWidthMm"
+            [problems]="told()"
             (mmChange)="set({ grooveWidthMm: $event })"
           />
           <ip-choose
@@ -63,8 +63,8 @@ const NEAR_FAR: readonly Option[] = [
             name="pitches"
             inputmode="numeric"
             [value]="text(detail().pitches)"
-            path="detail.pitches"
-            [problems]="problems()"
+            path="pitches"
+            [problems]="told()"
             (valueChange)="set({ pitches: $event.trim() === '' ? null : +$event })"
           />
           <ip-length
@@ -72,8 +72,8 @@ const NEAR_FAR: readonly Option[] = [
             [mm]="detail().wireMm"
             [unit]="store.unit()"
             [optional]="true"
-            path="detail.wireMm"
-            [problems]="problems()"
+            path="wireMm"
+            [problems]="told()"
             (mmChange)="set({ wireMm: $event })"
           />
         }
@@ -91,7 +91,7 @@ const NEAR_FAR: readonly Option[] = [
               name="supports"
               placeholder="20, 380"
               [value]="supports()"
-              path="detail.supportsMm"
+              path="supportsMm"
               [problems]="supportProblems()"
               (valueChange)="typeSupports($event)"
             />
@@ -112,12 +112,10 @@ const NEAR_FAR: readonly Option[] = [
   styles:
     '.grid3 { display: grid; grid-template-columns: repeat(3, 1fr); gap: 10px 18px; } .grid3:empty { display: none; } .wide { grid-column: span 2; align-self: center; }',
 })
-export class FeatureDetailForm {
+export class FeatureDetailForm extends FormField<Detail> {
   protected readonly store = inject(SheetStore);
   readonly kind = input.required<FeatureKind>();
-  readonly detail = input.required<Detail>();
-  readonly problems = input<readonly Problem[]>([]);
-  readonly detailChange = output<Detail>();
+  protected readonly detail = computed<Detail>(() => this.held() ?? detailFor(this.kind()));
   protected readonly ends = NEAR_FAR;
   protected readonly blocks: readonly Option[] = V_BLOCKS_DEG.map((d) => [String(d), `${d}°`] as const);
   protected readonly holdings: readonly Option[] = [
@@ -134,11 +132,19 @@ export class FeatureDetailForm {
       .supportsMm.map((mm) => formatPlace(mm, this.store.unit()))
       .join(', '),
   );
-  private readonly ownProblem = signal<Problem | null>(null);
+  private readonly unread = signal<Problem | null>(null);
   protected readonly supportProblems = computed(() => {
-    const own = this.ownProblem();
-    return own ? [own] : this.problems();
+    const unread = this.unread();
+    return unread ? [unread] : this.told();
   });
+
+  override ngAfterContentInit(): void {
+    super.ngAfterContentInit();
+    this.own(() => {
+      const unread = this.unread();
+      return unread && { [UNREADABLE]: unread.message };
+    });
+  }
 
   protected text(value: number | null | undefined): string {
     return value == null ? '' : String(value);
@@ -150,11 +156,12 @@ export class FeatureDetailForm {
 
   protected typeSupports(text: string): void {
     const parsed = parseNumberList(text);
-    this.ownProblem.set(parsed.ok ? null : { ...parsed.problems[0]!, path: 'detail.supportsMm' });
+    this.unread.set(parsed.ok ? null : { ...parsed.problems[0]!, path: 'supportsMm' });
     if (parsed.ok) this.set({ supportsMm: parsed.value.map((v) => fromUnit(v, this.store.unit())) });
+    else this.lookAgain();
   }
 
   protected set(change: Partial<Detail>): void {
-    this.detailChange.emit({ ...this.detail(), ...change });
+    this.hand({ ...this.detail(), ...change });
   }
 }

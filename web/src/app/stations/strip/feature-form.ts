@@ -1,29 +1,24 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal, type OnInit } from '@angular/core';
+import { ReactiveFormsModule } from '@angular/forms';
 import { check, featureInput, type FeatureInput } from '@iron-patch/contract';
 import {
   FEATURE_KIND_IDS,
   FEATURE_KINDS,
   FOUR_CLOCKS,
-  formatPlace,
-  fromUnit,
   instrumentsFor,
   isDiameter,
-  parseNumberList,
   planFor,
   readsFor,
   SUSPICIONS,
   type FeatureKind,
   type FeatureRecord,
   type InstrumentKind,
-  type Problem,
   type Side,
   type Suspicion,
 } from '@iron-patch/core';
-import { keptDraft, newId, ShopStore } from '../../data';
+import { newId, ShopStore } from '../../data';
 import { SheetStore } from '../../sheet-data';
-import { NzCheckboxModule } from 'ng-zorro-antd/checkbox';
-import { FormsModule } from '@angular/forms';
-import { ChooseField, DraftNote, LengthInput, type Option, TextField } from '../../show';
+import { CheckList, ChooseField, FormFrame, LengthInput, PickField, PlacesField, RecordForm, TextField, type Option } from '../../form';
 import { FeatureDetailForm } from './feature-detail-form';
 import { detailFor, inputOf } from './feature-input';
 
@@ -46,116 +41,71 @@ const SUSPICION_WORDS: Readonly<Record<Suspicion, string>> = {
   lobed: 'lobed',
   'seal-groove': 'grooved by a seal',
 };
+/** A place that nothing was said of yet. */
+const NO_PLACE: FeatureInput = {
+  componentId: '',
+  name: '',
+  kind: 'diameter',
+  suspicions: [],
+  detail: detailFor('diameter'),
+  side: 'outside',
+  startMm: 0,
+  lengthMm: 40,
+  land: 'worn',
+  matesFeatureId: null,
+  stationsMm: [],
+  clocksDeg: [],
+  instrumentId: '',
+};
 const sameList = (p: readonly number[], q: readonly number[]): boolean => p.length === q.length && p.every((x, i) => x === q[i]);
 
 /** One place to measure: where it is, what it fits, and the plan of stations and clock angles. */
 @Component({
   selector: 'ip-feature-form',
-  imports: [FormsModule, NzCheckboxModule, TextField, ChooseField, LengthInput, FeatureDetailForm, DraftNote],
+  imports: [ReactiveFormsModule, FormFrame, TextField, ChooseField, PickField, LengthInput, PlacesField, CheckList, FeatureDetailForm],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <form (submit)="$event.preventDefault(); save()" novalidate>
-      <ip-draft-note [kept]="kept" />
+    <form ip-form [formGroup]="form.group" [of]="form" save="Save place" (left)="closed.emit()">
       <div class="grid3">
-        <ip-text
-          label="Place"
-          name="name"
-          placeholder="Body, land, bore"
-          [value]="draft().name"
-          path="name"
-          [problems]="problems()"
-          (valueChange)="set({ name: $event })"
-        />
-        <ip-choose label="What is measured" name="kind" [options]="kinds" [value]="draft().kind" (valueChange)="setKind($event)" />
-        <ip-choose label="Outside or inside" name="side" [options]="sides" [value]="draft().side" (valueChange)="setSide($event)" />
-        <ip-choose label="Did it wear?" name="land" [options]="lands" [value]="draft().land" (valueChange)="setLand($event)" />
-        <ip-length
-          label="Starts at"
-          [mm]="draft().startMm"
-          [unit]="store.unit()"
-          path="startMm"
-          [problems]="problems()"
-          (mmChange)="setPlace({ startMm: $event ?? 0 })"
-        />
-        <ip-length
-          label="Length"
-          [mm]="draft().lengthMm"
-          [unit]="store.unit()"
-          [allowZero]="false"
-          path="lengthMm"
-          [problems]="problems()"
-          (mmChange)="setPlace({ lengthMm: $event ?? 0 })"
-        />
-        <ip-choose
-          label="Fits together with"
-          name="mate"
-          [options]="mates()"
-          [value]="draft().matesFeatureId ?? ''"
-          path="matesFeatureId"
-          [problems]="problems()"
-          (valueChange)="set({ matesFeatureId: $event || null })"
-        />
+        <ip-text label="Place" name="name" placeholder="Body, land, bore" formControlName="name" />
+        <ip-choose label="What is measured" name="kind" [options]="kinds" formControlName="kind" (valueChange)="setKind($event)" />
+        <ip-pick label="Outside or inside" [options]="sides" formControlName="side" (valueChange)="setSide()" />
+        <ip-choose label="Did it wear?" name="land" [options]="lands" formControlName="land" />
+        <ip-length label="Starts at" [unit]="store.unit()" formControlName="startMm" (mmChange)="replan()" />
+        <ip-length label="Length" [unit]="store.unit()" [allowZero]="false" formControlName="lengthMm" (mmChange)="replan()" />
+        <ip-choose label="Fits together with" name="mate" [options]="mates()" [orNull]="true" formControlName="matesFeatureId" />
         @if (diameter() && siblings().length > 1) {
           <ip-choose
             label="Turned to one size with"
             name="oneSize"
             [options]="siblings()"
             [value]="draft().detail.oneSizeWithId ?? ''"
-            (valueChange)="set({ detail: { ...draft().detail, oneSizeWithId: $event || null } })"
+            (valueChange)="form.set({ detail: { ...draft().detail, oneSizeWithId: $event || null } })"
           />
         }
-        <ip-text
-          [label]="'Stations, ' + store.unit()"
+        <ip-places
+          label="Stations"
           name="stations"
-          [value]="stations()"
-          path="stationsMm"
-          [problems]="problems()"
-          (valueChange)="typeStations($event)"
+          [unit]="store.unit()"
+          formControlName="stationsMm"
+          (placesChange)="ownStations.set(true)"
         />
-        <ip-choose
-          label="Clock angles"
-          name="clocks"
-          [options]="clockOptions"
-          [value]="clockChoice()"
-          path="clocksDeg"
-          [problems]="problems()"
-          (valueChange)="setClocks($event)"
-        />
-        <ip-choose
-          label="Instrument"
-          name="instrument"
-          [options]="instruments()"
-          [value]="draft().instrumentId"
-          path="instrumentId"
-          [problems]="problems()"
-          (valueChange)="set({ instrumentId: $event })"
-        />
+        <ip-choose label="Clock angles" name="clocks" [options]="clockOptions" [value]="clockChoice()" (valueChange)="setClocks($event)" />
+        <ip-choose label="Instrument" name="instrument" [options]="instruments()" formControlName="instrumentId" />
       </div>
-      <ip-feature-detail-form
-        [kind]="draft().kind"
-        [detail]="draft().detail"
-        [problems]="problems()"
-        (detailChange)="set({ detail: $event })"
-      />
+      <ip-feature-detail-form [kind]="draft().kind" formControlName="detail" />
       @if (grid()) {
-        <fieldset>
-          <legend>What is suspected?</legend>
-          @for (s of suspicions; track s) {
-            <label nz-checkbox [name]="'suspect-' + s" [ngModel]="draft().suspicions.includes(s)" (ngModelChange)="suspect(s, $event)">{{
-              suspicionWords[s]
-            }}</label>
-          }
-        </fieldset>
+        <ip-checks
+          label="What is suspected?"
+          name="suspect"
+          [options]="suspicions"
+          formControlName="suspicions"
+          (checksChange)="replan()"
+        />
       }
       <p class="quiet">{{ plan().why.join(' ') }} {{ diameter() ? plan().unworn : '' }}</p>
-      <div class="row end">
-        <button type="button" (click)="closed.emit()">Leave it</button>
-        <button type="submit" class="next" [disabled]="busy()">Save place</button>
-      </div>
     </form>
   `,
-  styles:
-    'form { padding: 12px 0; } .grid3 { display: grid; grid-template-columns: repeat(3, 1fr); gap: 10px 18px; } fieldset { border: 0; padding: 0; margin: 0; display: flex; flex-wrap: wrap; gap: 0 18px; } legend { font: 600 15px var(--label); padding: 0; } fieldset label { min-height: 40px; display: inline-flex; align-items: center; margin: 0; } .end { justify-content: flex-end; }',
 })
 export class FeatureForm implements OnInit {
   protected readonly store = inject(SheetStore);
@@ -172,29 +122,28 @@ export class FeatureForm implements OnInit {
     ['unworn', 'Never ran: tells the size'],
   ];
   protected readonly kinds: readonly Option[] = FEATURE_KIND_IDS.map((k) => [k, FEATURE_KINDS[k].name] as const);
-  protected readonly suspicions = SUSPICIONS;
-  protected readonly suspicionWords = SUSPICION_WORDS;
+  protected readonly suspicions: readonly Option[] = SUSPICIONS.map((x) => [x, SUSPICION_WORDS[x]] as const);
   protected readonly diameter = computed(() => isDiameter(this.draft().kind));
   protected readonly grid = computed(() => FEATURE_KINDS[this.draft().kind].grid);
   protected readonly plan = computed(() => planFor({ ...this.draft(), unit: this.store.unit() }));
   protected readonly clockOptions: readonly Option[] = CLOCK_CHOICES.map((c, i) => [String(i), c.words] as const);
   protected readonly instruments = computed<readonly Option[]>(() => this.shop.shop().instruments.map((i) => [i.id, i.name] as const));
-  protected readonly draft = signal<FeatureInput>({} as FeatureInput);
-  protected readonly stations = signal('');
-  protected readonly busy = signal(false);
-  private readonly attempted = signal(false);
-  private readonly stationProblem = signal<Problem | null>(null);
   /** Stations follow the length until somebody types their own. */
-  private readonly ownStations = signal(false);
+  protected readonly ownStations = signal(false);
   private readonly opened = signal<FeatureRecord | null>(null);
   private readonly key = signal(newId());
-  protected readonly kept = keptDraft(() => `place:${this.record()?.id ?? `new:${this.componentId()}`}`, {
-    draft: this.draft,
-    stations: this.stations,
-    ownStations: this.ownStations,
-    opened: this.opened,
-    key: this.key,
+  protected readonly form = new RecordForm<FeatureInput>({
+    keptAs: () => `place:${this.record()?.id ?? `new:${this.componentId()}`}`,
+    start: NO_PLACE,
+    check: (v) => check(featureInput, v),
+    rests: { ownStations: this.ownStations, opened: this.opened, key: this.key },
+    save: (v) => {
+      const opened = this.opened();
+      return opened ? this.store.saveFeature(opened, v) : this.store.addFeature(v, this.key());
+    },
+    close: () => this.closed.emit(),
   });
+  protected readonly draft = this.form.value;
   protected readonly mates = computed<readonly Option[]>(() => [
     ['', 'nothing yet'],
     ...this.store
@@ -216,90 +165,39 @@ export class FeatureForm implements OnInit {
     const index = CLOCK_CHOICES.findIndex((c) => sameList(c.clocks, this.draft().clocksDeg));
     return String(Math.max(index, 0));
   });
-  protected readonly problems = computed(() => {
-    const own = this.stationProblem();
-    const checked = check(featureInput, this.draft());
-    return [
-      ...(own ? [own] : []),
-      ...(checked.ok || !this.attempted() ? [] : checked.problems.map((p) => ({ ...p, path: p.path.replace(/\.\d+$/, '') }))),
-    ];
-  });
 
   ngOnInit(): void {
     const opened = this.record();
     this.opened.set(opened);
-    if (opened) {
-      this.draft.set(inputOf(opened));
-      this.ownStations.set(true);
-    } else this.draft.set(this.fresh());
-    this.showStations();
+    this.ownStations.set(opened !== null);
+    this.form.open(opened ? inputOf(opened) : this.fresh());
   }
 
-  protected set(change: Partial<FeatureInput>): void {
-    this.draft.update((d) => ({ ...d, ...change }));
-  }
-
-  protected setLand(land: string): void {
-    this.set({ land: land as FeatureInput['land'] });
-  }
-
-  protected setSide(chosen: string): void {
-    this.set({ side: chosen as Side, matesFeatureId: null });
+  protected setSide(): void {
+    this.form.set({ matesFeatureId: null });
     this.replan();
   }
 
   protected setKind(kind: string): void {
-    this.set({ kind: kind as FeatureKind, suspicions: [], matesFeatureId: null, detail: detailFor(kind as FeatureKind) });
+    this.form.set({ suspicions: [], matesFeatureId: null, detail: detailFor(kind as FeatureKind) });
     this.ownStations.set(false);
     this.replan();
   }
 
-  protected suspect(s: Suspicion, on: boolean): void {
-    const now = this.draft().suspicions;
-    this.set({ suspicions: on ? [...now, s] : now.filter((x) => x !== s) });
-    this.replan();
-  }
-
-  protected setPlace(change: Partial<FeatureInput>): void {
-    this.set(change);
-    if (this.draft().lengthMm > 0) this.replan();
-  }
-
   protected setClocks(index: string): void {
-    this.set({ clocksDeg: [...CLOCK_CHOICES[Number(index)]!.clocks] });
-  }
-
-  protected typeStations(text: string): void {
-    this.ownStations.set(true);
-    this.stations.set(text);
-    const parsed = parseNumberList(text);
-    this.stationProblem.set(parsed.ok ? null : { ...parsed.problems[0]!, path: 'stationsMm' });
-    if (parsed.ok) this.set({ stationsMm: parsed.value.map((v) => fromUnit(v, this.store.unit())) });
-  }
-
-  protected async save(): Promise<void> {
-    this.attempted.set(true);
-    if (this.problems().length) return;
-    this.busy.set(true);
-    try {
-      const opened = this.opened();
-      const saved = opened ? await this.store.saveFeature(opened, this.draft()) : await this.store.addFeature(this.draft(), this.key());
-      if (!saved) return;
-      this.kept.done();
-      this.closed.emit();
-    } catch {
-      // The store has told why; the form stays as it is.
-    } finally {
-      this.busy.set(false);
-    }
+    this.form.set({ clocksDeg: [...CLOCK_CHOICES[Number(index)]!.clocks] });
   }
 
   /** Stations, clock angles and instrument by what is measured and suspected; stations that somebody typed stay. */
-  private replan(): void {
+  protected replan(): void {
+    const { startMm, lengthMm, stationsMm } = this.draft();
+    if (startMm === null || !(lengthMm > 0)) return;
     const plan = this.plan();
-    const stationsMm = this.ownStations() ? this.draft().stationsMm : [...plan.stationsMm];
-    this.set({ stationsMm, clocksDeg: [...plan.clocksDeg], instrumentId: this.instrumentFor() });
-    this.showStations();
+    this.form.set({
+      stationsMm: this.ownStations() ? stationsMm : [...plan.stationsMm],
+      clocksDeg: [...plan.clocksDeg],
+      instrumentId: this.instrumentFor(),
+    });
   }
 
   private fresh(): FeatureInput {
@@ -334,13 +232,5 @@ export class FeatureForm implements OnInit {
     const size = isDiameter(kind) ? seen : null;
     const reads = readsFor(FEATURE_KINDS[kind].quantities[0], side);
     return (instrumentsFor(instruments, reads, size, this.store.sheet()!.job.unit, kinds)[0] ?? instruments[0])?.id ?? '';
-  }
-
-  private showStations(): void {
-    this.stations.set(
-      this.draft()
-        .stationsMm.map((mm) => formatPlace(mm, this.store.unit()))
-        .join(', '),
-    );
   }
 }

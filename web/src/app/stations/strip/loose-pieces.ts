@@ -3,7 +3,7 @@ import { choiceKey, earlierRepairs, fragments, type EarlierRepairChoice, type Fr
 import { keptDraft, newId } from '../../data';
 import { StateMark } from '../../mark';
 import { SheetStore } from '../../sheet-data';
-import { ChooseField, DraftNote, type Option, TextField } from '../../show';
+import { ChooseField, DraftNote, type Option, TextField } from '../../form';
 
 const JUDGED: readonly Option[] = [
   ['not known', 'not known yet'],
@@ -42,8 +42,8 @@ const JUDGED: readonly Option[] = [
             </label>
             <button type="button" [disabled]="!texts()[f.id]?.trim()" (click)="settle(f)">Accounted for</button>
           }
-          <button type="button" class="plain" [attr.aria-label]="'Take off ' + f.value.what" (click)="putPiece(f, { removed: true })">
-            Take off
+          <button type="button" class="plain" [attr.aria-label]="'Remove ' + f.value.what" (click)="putPiece(f, { removed: true })">
+            Remove
           </button>
         </div>
       } @empty {
@@ -73,8 +73,8 @@ const JUDGED: readonly Option[] = [
               }
             </select></label
           >
-          <button type="button" class="plain" [attr.aria-label]="'Take off ' + r.value.what" (click)="putRepair(r, { removed: true })">
-            Take off
+          <button type="button" class="plain" [attr.aria-label]="'Remove ' + r.value.what" (click)="putRepair(r, { removed: true })">
+            Remove
           </button>
         </div>
       } @empty {

@@ -14,7 +14,7 @@ import {
 import { keptDraft, newId } from '../../data';
 import { StateMark } from '../../mark';
 import { SheetStore } from '../../sheet-data';
-import { ChooseField, DraftNote, type Option, TextField } from '../../show';
+import { ChooseField, DraftNote, type Option, TextField } from '../../form';
 
 const STATE_WORDS: Readonly<Record<PointOfNoReturn['state'], string>> = {
   held: 'Not yet: record these first',
@@ -69,7 +69,7 @@ const STATE_MARK: Readonly<Record<PointOfNoReturn['state'], Verdict>> = { held: 
               <button type="button" [disabled]="!reasons()[p.act.id]?.trim()" (click)="override(p)">Go ahead without</button>
             }
             <span class="push"></span>
-            <button type="button" class="plain" (click)="put(p, { removed: true })">Take off the plan</button>
+            <button type="button" class="plain" (click)="put(p, { removed: true })">Remove from the plan</button>
             <button type="button" class="next" [disabled]="p.state === 'held'" (click)="put(p, { state: 'done' })">It is done</button>
           </div>
         }

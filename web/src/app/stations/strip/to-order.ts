@@ -13,7 +13,7 @@ import {
 import { keptDraft, newId } from '../../data';
 import { StateMark } from '../../mark';
 import { SheetStore } from '../../sheet-data';
-import { ChooseField, DraftNote, LengthInput, type Option, TextField } from '../../show';
+import { ChooseField, DraftNote, LengthInput, type Option, TextField } from '../../form';
 
 const KIND_WORDS: Readonly<Record<SoftKind, string>> = {
   'o-ring': 'O-ring',
@@ -54,7 +54,7 @@ const ASKS: Readonly<Record<SoftKind, readonly [first: string, second: string]>>
             <th class="num">how many</th>
             <th>Belongs to</th>
             <th>Ordered</th>
-            <th><span class="sr-only">Take off</span></th>
+            <th><span class="sr-only">Remove</span></th>
           </tr>
         </thead>
         <tbody>
@@ -72,8 +72,8 @@ const ASKS: Readonly<Record<SoftKind, readonly [first: string, second: string]>>
                 </button>
               </td>
               <td class="right">
-                <button type="button" class="plain" [attr.aria-label]="'Take off ' + i.value.size" (click)="put(i, { removed: true })">
-                  Take off
+                <button type="button" class="plain" [attr.aria-label]="'Remove ' + i.value.size" (click)="put(i, { removed: true })">
+                  Remove
                 </button>
               </td>
             </tr>

@@ -15,7 +15,7 @@ import { ShopTimePipe } from '../data';
     }
   `,
   styles:
-    ':host { grid-column: 1 / -1; } p { display: flex; align-items: center; gap: 16px; margin: 0 0 10px; padding: 4px 4px 4px 12px; border-left: 4px solid var(--brass); background: var(--sheet); font-size: 16px; } button { margin-left: auto; white-space: nowrap; }',
+    ':host { display: contents; } p { grid-column: 1 / -1; display: flex; align-items: center; gap: 16px; margin: 0 0 10px; padding: 4px 4px 4px 12px; border-left: 4px solid var(--brass); background: var(--sheet); font-size: 16px; } button { margin-left: auto; white-space: nowrap; }',
 })
 export class DraftNote {
   readonly kept = input.required<{ readonly back: Signal<Date | null>; throwAway(): void }>();

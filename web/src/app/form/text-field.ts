@@ -1,8 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
-import type { Problem } from '@iron-patch/core';
 import { NzInputModule } from 'ng-zorro-antd/input';
-
-let counter = 0;
+import { FIELD_STYLES } from './field-styles';
+import { FormField } from './form-field';
 
 /** A labelled line or paragraph of text, with what is wrong with it below. */
 @Component({
@@ -10,17 +9,20 @@ let counter = 0;
   imports: [NzInputModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <label [for]="id">{{ label() }}</label>
+    <label [for]="id" [class.must]="required()">{{ label() }}</label>
     @if (rows() > 0) {
       <textarea
         nz-input
         [rows]="rows()"
         [id]="id"
         [name]="name()"
-        [value]="value()"
-        [attr.aria-invalid]="problem() ? 'true' : null"
+        [value]="text()"
+        [attr.data-field]="where()"
+        [attr.aria-required]="required() || null"
+        [attr.aria-invalid]="bad()"
         [attr.aria-describedby]="id + '-said'"
         (input)="typed($event)"
+        (blur)="leave()"
       ></textarea>
     } @else {
       <input
@@ -28,36 +30,36 @@ let counter = 0;
         autocomplete="off"
         [id]="id"
         [name]="name()"
-        [value]="value()"
+        [value]="text()"
         [placeholder]="placeholder()"
         [attr.list]="list() || null"
         [attr.inputmode]="inputmode()"
-        [attr.aria-invalid]="problem() ? 'true' : null"
+        [attr.data-field]="where()"
+        [attr.aria-required]="required() || null"
+        [attr.aria-invalid]="bad()"
         [attr.aria-describedby]="id + '-said'"
         (input)="typed($event)"
+        (blur)="leave()"
       />
     }
     <p class="problem" [id]="id + '-said'" aria-live="polite">{{ problem() }}</p>
   `,
-  styles: ':host { display: block; } label { display: block; font-size: 15px; margin-bottom: 2px; } .problem:empty { display: none; }',
+  styles: FIELD_STYLES,
 })
-export class TextField {
-  protected readonly id = `text-${++counter}`;
-  readonly label = input.required<string>();
-  readonly name = input.required<string>();
-  readonly value = input.required<string>();
+export class TextField extends FormField<string> {
+  readonly value = input<string>('');
   /** 0 for one line. */
   readonly rows = input(0);
   readonly placeholder = input('');
   readonly inputmode = input<'text' | 'numeric' | 'decimal'>('text');
   /** Id of a datalist to choose from while typing. */
   readonly list = input('');
-  readonly path = input('');
-  readonly problems = input<readonly Problem[]>([]);
   readonly valueChange = output<string>();
-  protected readonly problem = computed(() => this.problems().find((p) => p.path === this.path())?.message ?? '');
+  protected readonly text = computed(() => (this.inForm() ? (this.held() ?? '') : this.value()));
 
   protected typed(event: Event): void {
-    this.valueChange.emit((event.target as HTMLInputElement | HTMLTextAreaElement).value);
+    const text = (event.target as HTMLInputElement | HTMLTextAreaElement).value;
+    this.hand(text);
+    this.valueChange.emit(text);
   }
 }

@@ -1,0 +1,1 @@
+export { parseDay, type IsoDay, type Leaning } from './parse-day';

@@ -1,0 +1,76 @@
+import { ChangeDetectionStrategy, Component, effect, input, output, signal, untracked } from '@angular/core';
+import { formatPlace, fromUnit, parseNumberList, type LengthUnit } from '@iron-patch/core';
+import { NzInputModule } from 'ng-zorro-antd/input';
+import { FIELD_STYLES } from './field-styles';
+import { FormField } from './form-field';
+import { UNREADABLE } from './problem-validator';
+
+const same = (p: readonly number[], q: readonly number[] | undefined): boolean => q?.length === p.length && p.every((x, i) => x === q[i]);
+
+/** Places along a part as a list of numbers, `20, 40, 60`; what it holds is mm. */
+@Component({
+  selector: 'ip-places',
+  imports: [NzInputModule],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <label [for]="id">{{ label() }}, {{ unit() }}</label>
+    <input
+      nz-input
+      class="fig"
+      autocomplete="off"
+      [id]="id"
+      [name]="name()"
+      [value]="text()"
+      [placeholder]="placeholder()"
+      [attr.data-field]="where()"
+      [attr.aria-invalid]="wrong() ? 'true' : null"
+      [attr.aria-describedby]="id + '-said'"
+      (input)="typed($event)"
+      (blur)="leave()"
+    />
+    <p class="problem" [id]="id + '-said'" aria-live="polite">{{ wrong() }}</p>
+  `,
+  styles: FIELD_STYLES,
+})
+export class PlacesField extends FormField<readonly number[]> {
+  readonly unit = input.required<LengthUnit>();
+  readonly placeholder = input('');
+  readonly placesChange = output();
+  protected readonly text = signal('');
+  private readonly unread = signal('');
+  private lastGiven: readonly number[] | undefined;
+  protected readonly wrong = (): string => this.unread() || this.problem();
+
+  constructor() {
+    super();
+    effect(() => {
+      const value = this.held() ?? [];
+      const unit = this.unit();
+      untracked(() => {
+        if (same(value, this.lastGiven)) return;
+        this.lastGiven = value;
+        this.text.set(value.map((mm) => formatPlace(mm, unit)).join(', '));
+        this.unread.set('');
+      });
+    });
+  }
+
+  override ngAfterContentInit(): void {
+    super.ngAfterContentInit();
+    this.own(() => (this.unread() ? { [UNREADABLE]: this.unread() } : null));
+  }
+
+  protected typed(event: Event): void {
+    const text = (event.target as HTMLInputElement).value;
+    this.text.set(text);
+    const parsed = parseNumberList(text);
+    this.unread.set(parsed.ok ? '' : parsed.problems[0]!.message);
+    if (!parsed.ok) {
+      this.control?.markAsDirty();
+      return this.lookAgain();
+    }
+    this.lastGiven = parsed.value.map((v) => fromUnit(v, this.unit()));
+    this.hand(this.lastGiven);
+    this.placesChange.emit();
+  }
+}
