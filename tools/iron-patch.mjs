@@ -9,7 +9,7 @@ import { portTaken, postgres } from './postgres.mjs';
 import { keepUp } from './keep-up.mjs';
 import { claim, end, ours } from './own-process.mjs';
 import { openGauge } from './gauge.mjs';
-import { DATABASE, lastLine, openLog, openShop } from './shop.mjs';
+import { DATABASE, DEMO_CARD, lastLine, openLog, openShop } from './shop.mjs';
 
 const portIn = (name, usual) => {
   const port = Number(process.env[name] ?? usual);
@@ -27,7 +27,13 @@ const OWNER = join(directory, 'server.pid');
 const SERVER_LOG = join(directory, 'server.log');
 const BACKUPS = { folder: process.env.IRON_PATCH_BACKUPS, at: process.env.IRON_PATCH_BACKUP_AT ?? '02:30' };
 const START_MS = 180_000;
-const settings = () => ({ directory, port: portIn('IRON_PATCH_PORT', 8460), dbPort: portIn('IRON_PATCH_DB_PORT', 8461) });
+/** A real shop starts with nobody in it; the demo has people, machines and bars of its own. */
+const settings = () => ({
+  card: isDemo ? DEMO_CARD : '',
+  directory,
+  port: portIn('IRON_PATCH_PORT', 8460),
+  dbPort: portIn('IRON_PATCH_DB_PORT', 8461),
+});
 
 /** Resolves at the first Ctrl-C; further ones do not cut the orderly stop short. */
 const untilStopped = () =>

@@ -17,6 +17,9 @@ export function openLog(file) {
 }
 
 /** How long a server that lives may take to answer: longer than a busy machine needs, for its first act is to bring the database up to date. */
+/** People, machines and bars of the demo. */
+export const DEMO_CARD = join(root, 'demo/data/shop.json');
+
 const OPENS_WITHIN_MS = 120_000;
 
 /** Lines with which Node.js frames an error that nobody caught. */
@@ -29,9 +32,10 @@ export const lastLine = (file) => (existsSync(file) ? lastSaid(readFileSync(file
 /**
  * A running shop: its own PostgreSQL and the server over it.
  *
- * @param options.directory where the database lives; options.log a file for the server's words, or null to drop them
+ * @param options.directory where the database lives; options.card file that the shop is set up from the first time, nothing for an empty
+ *   one; options.log a file for the server's words, or null to drop them
  */
-export async function openShop({ directory, port, dbPort, throwAway = false, durable = !throwAway, log = null }) {
+export async function openShop({ directory, port, dbPort, card = '', throwAway = false, durable = !throwAway, log = null }) {
   if (await portTaken(port)) throw new Error(`Port ${port} is in use. Stop what runs there, or choose another with IRON_PATCH_PORT.`);
   const db = postgres(directory, dbPort, { throwAway, durable });
   if (!db.running() && (await portTaken(dbPort)))
@@ -58,7 +62,7 @@ export async function openShop({ directory, port, dbPort, throwAway = false, dur
         IRON_PATCH_OWNER_URL: db.url(DATABASE, 'owner'),
         IRON_PATCH_MIGRATIONS: join(root, 'server/migrations'),
         IRON_PATCH_WEB: join(root, 'web/dist'),
-        IRON_PATCH_SHOP: process.env.IRON_PATCH_SHOP ?? join(root, 'demo/data/shop.json'),
+        IRON_PATCH_SHOP: process.env.IRON_PATCH_SHOP ?? card,
       },
     });
     if (log) closeSync(out);

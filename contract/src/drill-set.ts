@@ -1,6 +1,7 @@
 import { DRILL_KINDS } from '@iron-patch/core';
-import { boolean, object, type InferType } from 'yup';
+import { object, type InferType } from 'yup';
 import { lengthOf, oneOf } from './fields';
+import { removedOf } from './removed';
 
 /** Largest drill that a set holds, mm. */
 const MOST_DRILL_MM = 100;
@@ -13,6 +14,6 @@ export const drillSetInput = object({
     typeof from === 'number' ? schema.min(from, 'The largest is not smaller than the smallest.') : schema,
   ),
   stepMm: lengthOf('Step', 0.05, 25).nullable(),
-  removed: boolean().strict().typeError('Removed: yes or no.').required('Removed: yes or no.'),
+  removed: removedOf(),
 });
 export type DrillSetInput = InferType<typeof drillSetInput>;

@@ -1,4 +1,4 @@
-import { MATERIALS } from '@iron-patch/core';
+import { MATERIALS, UNKNOWN_MATERIAL } from '@iron-patch/core';
 import { array, number, string, type ArraySchema, type NumberSchema, type StringSchema } from 'yup';
 
 /** A finite number within a range, told in words. Text is not turned into numbers behind somebody's back. */
@@ -35,12 +35,8 @@ export const oneOf = <T extends string>(label: string, values: readonly T[]): St
     .required(`Choose ${label}.`)
     .oneOf(values, `Choose ${label}: ${values.join(', ')}.`);
 
-/** A material of the book. */
-export const materialIdOf = (): StringSchema<string> =>
-  oneOf<string>(
-    'a material',
-    MATERIALS.map((m) => m.id),
-  );
+/** A material of the book, or that it is not known. */
+export const materialIdOf = (): StringSchema<string> => oneOf<string>('a material', [UNKNOWN_MATERIAL, ...MATERIALS.map((m) => m.id)]);
 
 export const numbersOf = (label: string, from: number, to: number, most: number): ArraySchema<number[], object> =>
   array(numberOf(label, from, to))

@@ -1,6 +1,11 @@
 /** Paths of the API. A caller fills in ids; the server mounts the same paths with `:id`. */
 export const routes = {
   shop: '/api/shop',
+  shopCard: '/api/shop/card',
+  person: (id: string) => `/api/people/${id}`,
+  machine: (id: string) => `/api/machines/${id}`,
+  bar: (id: string) => `/api/bars/${id}`,
+  barCounts: (id: string) => `/api/bars/${id}/counts`,
   customers: '/api/customers',
   instrument: (id: string) => `/api/instruments/${id}`,
   instrumentChecks: (id: string) => `/api/instruments/${id}/checks`,

@@ -18,3 +18,4 @@ export * from './exchange';
 export * from './diagnosis';
 export * from './stations';
 export * from './repair';
+export * from './shop';

@@ -18,6 +18,7 @@ import {
   doors,
   errorMiddleware,
   mountEditable,
+  mountShopRecord,
   notFound,
   plainBody,
   RETRY_AFTER_S,
@@ -25,13 +26,16 @@ import {
   uploadsLimited,
   writesLimited,
 } from './http';
-import { mountDrillSets } from './drills';
+import { drillSets } from './drills';
 import { mountInstruments } from './instruments';
 import { mountJobs } from './jobs';
 import type { LiveHub } from './live';
+import { machines } from './machines';
 import { mountNotes } from './notes';
+import { people } from './people';
 import { mountPhotos } from './photos';
 import { mountProofs } from './proofs';
+import { mountRack } from './rack';
 import { mountReadings } from './readings';
 import { mountReleases } from './releases';
 import { mountSheets } from './sheets';
@@ -113,7 +117,10 @@ export function createApp({ pool, live, log, standings, bench, hosts = [], timeZ
   app.get(routes.live, (_req, res) => live.attach(res));
   mountShop(app, pool, timeZone);
   mountInstruments(app, pool);
-  mountDrillSets(app, pool);
+  mountShopRecord(app, pool, drillSets);
+  mountShopRecord(app, pool, people);
+  mountShopRecord(app, pool, machines);
+  mountRack(app, pool);
   mountHouseRules(app, pool, { standings, bench });
   mountFloor(app, pool, standings);
   mountJobs(app, pool);

@@ -45,7 +45,7 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
     ownerUrl: env['IRON_PATCH_OWNER_URL'] ?? databaseUrl,
     migrationsDirectory: env['IRON_PATCH_MIGRATIONS'] ?? 'server/migrations',
     webDirectory: env['IRON_PATCH_WEB'] ?? null,
-    shopFile: env['IRON_PATCH_SHOP'] ?? null,
+    shopFile: env['IRON_PATCH_SHOP'] || null,
     timeZone: zoneIn(env['IRON_PATCH_TIME_ZONE']),
     hosts: hostsIn(env['IRON_PATCH_HOSTS'] ?? ''),
   };

@@ -39,7 +39,7 @@ export async function start(config: Config, { bench, program }: Work, log: Logge
   pool.on('error', (err) => log.warn({ err }, 'idle database connection lost'));
   await migrate(config.ownerUrl, config.migrationsDirectory);
   await grantRights(config.ownerUrl);
-  if (config.shopFile) await setUpShop(pool, config.shopFile);
+  await setUpShop(pool, config.shopFile);
   const live = new LiveHub(config.databaseUrl, log);
   await live.start();
   const forget = (): void => void forgetOldAnswers(pool).catch((err: unknown) => log.warn({ err }, 'old answers were not forgotten'));

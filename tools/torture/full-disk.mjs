@@ -4,7 +4,7 @@ import { closeSync, mkdtempSync, openSync, rmSync, statfsSync, writeSync } from 
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { freePort } from '../postgres.mjs';
-import { openShop } from '../shop.mjs';
+import { DEMO_CARD, openShop } from '../shop.mjs';
 
 const DISK = '110m';
 const TOO_SMALL = '12m';
@@ -45,7 +45,7 @@ function fill(file) {
 }
 
 const open = async (directory) =>
-  openShop({ directory, port: await freePort(), dbPort: await freePort(), log: join(directory, 'server.log') });
+  openShop({ directory, card: DEMO_CARD, port: await freePort(), dbPort: await freePort(), log: join(directory, 'server.log') });
 
 /** A shop on a disk that fills up while somebody reads: what was acknowledged stays, what was not goes in once there is room again. */
 async function fills(directory, makeJob, sendReading) {

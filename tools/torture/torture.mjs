@@ -7,7 +7,7 @@ import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { buildAll, root } from '../build.mjs';
 import { freePort, postgres } from '../postgres.mjs';
-import { openShop } from '../shop.mjs';
+import { DEMO_CARD, openShop } from '../shop.mjs';
 import { faultsOf, longAbsence } from './faults.mjs';
 import { fullDisk } from './full-disk.mjs';
 import { readingOf } from './people.mjs';
@@ -222,7 +222,13 @@ export async function torture(args) {
   buildAll();
   console.log(`Torture: ${count} faults, seed ${seed}`);
   const directory = mkdtempSync(join(tmpdir(), 'iron-patch-torture-'));
-  const shop = await openShop({ directory, port: await freePort(), dbPort: await freePort(), log: join(directory, 'server.log') });
+  const shop = await openShop({
+    directory,
+    card: DEMO_CARD,
+    port: await freePort(),
+    dbPort: await freePort(),
+    log: join(directory, 'server.log'),
+  });
   try {
     const places = [];
     for (let i = 0; i < WRITERS; i++) places.push(await makeJob(shop.address, `Pin ${i}`));

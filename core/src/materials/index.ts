@@ -1,2 +1,2 @@
-export { MATERIALS, materialOf, enduranceGuideMpa, type Material } from './material';
+export { MATERIALS, materialName, materialOf, UNKNOWN_MATERIAL, enduranceGuideMpa, type Material } from './material';
 export { MATERIAL_SOURCE, type Family } from './physical.data';

@@ -57,6 +57,12 @@ export const MATERIALS: readonly Material[] = PHYSICAL.map(
 
 const byId = new Map(MATERIALS.map((m) => [m.id, m]));
 
+/** What a part or bar is made of while nobody knows: it is in no table, and every number that would need one says so. */
+export const UNKNOWN_MATERIAL = 'unknown';
+
+/** The material's name, for what is not known too. */
+export const materialName = (id: string): string => byId.get(id)?.name ?? 'material not known';
+
 /** The material of that id, or undefined. */
 export const materialOf = (id: string): Material | undefined => byId.get(id);
 

@@ -2,7 +2,7 @@ import type { DrillSet } from '../drills';
 import type { HouseRule } from '../fits';
 import type { LengthUnit } from '../quantity';
 import type { FeatureKind, Holding, InstrumentKind, Quantity, Side, Suspicion } from '../readings';
-import type { Lathe } from '../setups';
+import type { Lathe, Machine } from '../setups';
 import type { Bar } from '../stock';
 
 /** Things that can hurt somebody on this job; each raises its caution. */
@@ -45,6 +45,18 @@ export interface PersonRecord {
   readonly id: string;
   readonly name: string;
   readonly role: string;
+  /** Works here no more: stays on record for what they did, and cannot be at the bench. */
+  readonly gone: boolean;
+  readonly version: number;
+}
+
+/** What the shop is called, and what it starts from. */
+export interface ShopCardRecord {
+  readonly name: string;
+  readonly unit: LengthUnit;
+  /** Steps of the first walk round the shop that are done with, or were passed over on purpose. */
+  readonly walked: readonly string[];
+  readonly version: number;
 }
 
 export interface CustomerRecord {
@@ -316,9 +328,12 @@ export interface HouseRuleChange {
 
 /** What the shop has, the same for every job. */
 export interface Shop {
+  readonly card: ShopCardRecord;
   readonly people: readonly PersonRecord[];
   readonly instruments: readonly InstrumentRecord[];
   readonly instrumentChecks: readonly InstrumentCheckRecord[];
+  readonly machines: readonly Machine[];
+  /** The lathes among them. */
   readonly lathes: readonly Lathe[];
   readonly houseRules: readonly HouseRuleRecord[];
   readonly rack: readonly Bar[];

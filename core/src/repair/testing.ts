@@ -1,5 +1,6 @@
 import { STARTING_HOUSE_RULES } from '../fits';
 import { newPart } from '../part';
+import type { Bar } from '../stock';
 import {
   NO_DETAIL,
   type ChoiceRecord,
@@ -28,9 +29,26 @@ export const testInstrument = (id: string, more: Partial<InstrumentRecord> = {})
   ...more,
 });
 
+/** A bar of C45, 60 by 900, unless told otherwise. */
+export const testBar = (id: string, more: Partial<Bar> = {}): Bar => ({
+  id,
+  shape: 'round',
+  materialId: 'steel-c45',
+  diameterMm: 60,
+  innerMm: null,
+  finish: 'black',
+  lengthMm: 900,
+  pieces: 1,
+  place: 'rack A2',
+  priceMinor: null,
+  version: 1,
+  ...more,
+});
+
 /** A shop and a job for tests: a headed pin in the barrel of the published check case. */
 export const testShop: Shop = {
-  people: [{ id: 'tomas', name: 'Tomas Quill', role: 'machinist' }],
+  card: { name: 'Ferry Lane Works', unit: 'mm', walked: [], version: 1 },
+  people: [{ id: 'tomas', name: 'Tomas Quill', role: 'machinist', gone: false, version: 1 }],
   instruments: [
     testInstrument('tele', { name: 'Telescoping gauge and mic', kind: 'telescoping-gauge', rangeLowMm: 8, rangeHighMm: 150 }),
     testInstrument('mic'),
@@ -49,7 +67,8 @@ export const testShop: Shop = {
     },
   ],
   houseRules: STARTING_HOUSE_RULES.map((rule) => ({ ...rule, version: 1 })),
-  rack: [{ id: 'bar60', materialId: 'steel-c45', diameterMm: 60, lengthMm: 900, place: 'rack A2' }],
+  rack: [testBar('bar60', {})],
+  machines: [],
   drillSets: [],
 };
 

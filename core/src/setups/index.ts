@@ -1,4 +1,16 @@
-export type { Dial, Lathe } from './machine';
+export {
+  HOLDING_KINDS,
+  lathesAmong,
+  MACHINE_KINDS,
+  type Dial,
+  type Lathe,
+  type LatheCard,
+  type LatheHolding,
+  type Machine,
+  type MachineKind,
+  type MillCard,
+  type Readout,
+} from './machine';
 export { crossDialFor, crossTurns, dialDecimals, diameterForCrossDial, toTurns, turnsOf, turnsWords, type DialTurns } from './dial';
 export { depthLadder, type LadderOptions, type Rung, type TouchedEdge } from './depth-ladder';
 export { holdFor, setUpSequence, CHUCK_ONLY_RATIO, TAILSTOCK_RATIO, type SetUp } from './set-up-sequence';

@@ -1,1 +1,15 @@
-export { chooseBars, stockNeed, USUAL_ALLOWANCES, type Bar, type BarChoice, type StockAllowances, type StockNeed } from './stock';
+export { chooseBars, stockNeed, USUAL_ALLOWANCES, type BarChoice, type StockAllowances, type StockNeed } from './stock';
+export {
+  BAR_FINISHES,
+  BAR_SHAPES,
+  barSize,
+  barLine,
+  FINISH_WORDS,
+  hasInner,
+  SHAPE_WORDS,
+  type Bar,
+  type BarCount,
+  type BarFinish,
+  type BarShape,
+} from './bar';
+export { parseBar, type TypedBar } from './parse-bar';

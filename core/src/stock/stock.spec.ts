@@ -1,15 +1,11 @@
 import { newPart, volumeMm3 } from '../part';
-import { chooseBars, stockNeed, USUAL_ALLOWANCES, type Bar } from './stock';
+import { chooseBars, stockNeed, USUAL_ALLOWANCES, type Bar } from './index';
+import { testBar } from '../repair/testing';
 
 const pin = newPart('headed-pin', 'Pin', 40, 120);
 const need = stockNeed(pin, USUAL_ALLOWANCES);
-const bar = (id: string, diameterMm: number, lengthMm: number, materialId = 'steel-c45'): Bar => ({
-  id,
-  diameterMm,
-  lengthMm,
-  materialId,
-  place: 'rack A',
-});
+const bar = (id: string, diameterMm: number, lengthMm: number, materialId = 'steel-c45'): Bar =>
+  testBar(id, { diameterMm, lengthMm, materialId });
 
 it('adds facing, parting, grip and saw to the part', () => {
   expect(need.length.value).toBeCloseTo(120 + 2 + 3 + 25 + 2.5, 9);
@@ -32,6 +28,8 @@ it('takes the bar with least waste, the shorter offcut of two alike', () => {
 
 it.each([
   [[bar('a', 60, 500, 'brass')], 'no-material'],
+  [[testBar('a', { shape: 'hexagon' })], 'no-material'],
+  [[testBar('a', { pieces: 0 })], 'no-material'],
   [[bar('a', 50, 500)], 'too-thin'],
   [[bar('a', 60, 100)], 'too-short'],
 ])('says why no bar will do', (rack, code) => {

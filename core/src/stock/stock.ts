@@ -1,15 +1,7 @@
 import { bad, good, type Outcome } from '../outcome';
 import { minus, plus, ruled, sumOf, workedOut, type Figure } from '../working';
+import type { Bar } from './bar';
 import { largestDiameterMm, partLengthMm, type TurnedPart } from '../part';
-
-/** A round bar on the rack. */
-export interface Bar {
-  readonly id: string;
-  readonly materialId: string;
-  readonly diameterMm: number;
-  readonly lengthMm: number;
-  readonly place: string;
-}
 
 export interface StockAllowances {
   /** Taken off each end to face it clean, mm. */
@@ -59,9 +51,9 @@ export interface BarChoice {
   readonly wasteCm3: number;
 }
 
-/** Bars of the right material that are thick and long enough, least waste first; a reason when the rack has none. */
+/** Solid round bars of the right material that are thick and long enough, least waste first; a reason when the rack has none. */
 export function chooseBars(part: TurnedPart, need: StockNeed, rack: readonly Bar[], volumeMm3: number): Outcome<BarChoice[]> {
-  const right = rack.filter((b) => b.materialId === part.materialId);
+  const right = rack.filter((b) => b.shape === 'round' && b.pieces > 0 && b.materialId === part.materialId);
   if (right.length === 0) return bad('no-material', 'The rack has no bar of this material. Order it, or change the material at Draw.');
   const thick = right.filter((b) => b.diameterMm >= need.diameter.value);
   if (thick.length === 0)

@@ -1,2 +1,2 @@
 export { allDrillSets, saveDrillSet } from './drill-set-queries';
-export { mountDrillSets } from './drill-set-routes';
+export { drillSets } from './drill-set-routes';

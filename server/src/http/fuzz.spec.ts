@@ -195,6 +195,21 @@ class Sender {
       ['POST', routes.notes(jobId), { station: 'strip', text: 'x' }],
       ['PUT', routes.choice(jobId, choiceKey.fit(bodyId)), { value: { schoolId: 'grease', hole: 'keep', truedMm: null }, reason: '' }],
       ['PUT', routes.choice(jobId, choiceKey.nominal(bodyId)), { value: { sizeMm: 40, name: '40 mm' }, reason: '' }],
+      ['PUT', routes.person(this.pick(['a', 'b'])), { name: 'Ada', role: '', gone: false }],
+      ['PUT', routes.shopCard, { name: 'Upper Forge', unit: 'mm', walked: [] }],
+      [
+        'PUT',
+        routes.machine(this.pick(['a', 'b'])),
+        { name: 'Saw', kind: 'saw', powerKw: null, note: '', lathe: null, mill: null, capacityMm: 200, tonnes: null, removed: false },
+      ],
+      [
+        'PUT',
+        routes.bar(this.pick(['a', 'b'])),
+        {
+          ...{ shape: 'tube', materialId: 'unknown', diameterMm: 50, innerMm: 30, finish: 'black', lengthMm: 400 },
+          ...{ pieces: 1, place: '', priceMinor: null, why: '', removed: false },
+        },
+      ],
       ['PUT', routes.drillSet(this.pick(['a', 'b'])), { kind: 'metric', fromMm: 1, toMm: 13, stepMm: 0.5, removed: false }],
       ...[routes.floor, routes.shop, routes.sheet(jobId), routes.readingsCsv(jobId), routes.slip(jobId), routes.bundle(jobId)].map(
         (p) => ['GET', p, null] as const,

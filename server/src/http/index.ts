@@ -14,8 +14,9 @@ export {
   type Keyed,
   type StoredAnswer,
 } from './record-once';
-export { personOf, screenOf } from './person';
+export { personOf, personOrFirst, screenOf } from './person';
 export { doors, uploadsLimited, writesLimited } from './doors';
 export { faultIn, plainBody } from './plain-body';
 export { askedIn, bodyOf, checkedBy, idIn, isId, versionBefore, ifMatch } from './input';
 export { mountEditable, type Editable } from './editable';
+export { mountShopRecord, shopIdIn, type ShopRecord } from './shop-record';

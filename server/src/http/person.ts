@@ -11,5 +11,11 @@ export async function personOf(db: Db, req: Request): Promise<string> {
   return id;
 }
 
+/** The same; empty in a shop in which nobody works yet, so that somebody can be the first. */
+export async function personOrFirst(db: Db, req: Request): Promise<string> {
+  const { rowCount } = await db.query('select 1 from people limit 1');
+  return rowCount ? personOf(db, req) : '';
+}
+
 /** Id of the screen that asks; empty when it did not say. */
 export const screenOf = (req: Request): string => (req.get(HEADERS.screen) ?? '').slice(0, 64);

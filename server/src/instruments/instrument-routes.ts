@@ -1,33 +1,25 @@
-import { formatWithUnit, parseLength } from '@iron-patch/core';
+import { formatWithUnit, parseLength, type InstrumentRecord } from '@iron-patch/core';
 import { instrumentCheckInput, instrumentInput, MOST_BIAS_MM, routes } from '@iron-patch/contract';
-import type { Express, Request } from 'express';
+import type { Express } from 'express';
 import type { Pool } from '../db';
-import { bodyOf, changeOnce, invalid, notFound, personOf, recordOnce, stored, versionBefore } from '../http';
+import { bodyOf, invalid, mountShopRecord, notFound, personOf, recordOnce, shopIdIn, type ShopRecord } from '../http';
 import { addCheck, instrumentById, saveInstrument } from './instrument-queries';
 
-const ID = /^[a-z0-9][a-z0-9-]{0,59}$/;
-
-function instrumentId(req: Request): string {
-  const id = String(req.params['id']);
-  if (!ID.test(id)) throw notFound('instrument');
-  return id;
-}
+const instruments: ShopRecord<typeof instrumentInput, InstrumentRecord> = {
+  what: 'instrument',
+  path: routes.instrument(':id'),
+  schema: instrumentInput,
+  byId: instrumentById,
+  save: saveInstrument,
+};
 
 export function mountInstruments(app: Express, pool: Pool): void {
-  app.put(routes.instrument(':id'), (req, res) =>
-    changeOnce(pool, req, res, async (db) => {
-      const id = instrumentId(req);
-      await personOf(db, req);
-      const version = versionBefore(req);
-      if (version > 0 && !(await instrumentById(db, id))) throw notFound('instrument');
-      return stored(await saveInstrument(db, id, version, bodyOf(instrumentInput, req)));
-    }),
-  );
+  mountShopRecord(app, pool, instruments);
 
   app.post(routes.instrumentChecks(':id'), (req, res) =>
     recordOnce(pool, req, res, async (db) => {
       const personId = await personOf(db, req);
-      const id = instrumentId(req);
+      const id = shopIdIn(req, 'instrument');
       if (!(await instrumentById(db, id))) throw notFound('instrument');
       const input = bodyOf(instrumentCheckInput, req);
       const parsed = parseLength(input.text, { unit: input.unit });

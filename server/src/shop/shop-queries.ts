@@ -1,24 +1,38 @@
-import type { CustomersResource } from '@iron-patch/contract';
-import type { Bar, CustomerRecord, Lathe, PersonRecord, Shop } from '@iron-patch/core';
+import type { CustomersResource, ShopSettingsInput } from '@iron-patch/contract';
+import { lathesAmong, type CustomerRecord, type Shop, type ShopCardRecord } from '@iron-patch/core';
 import { statements, type Db } from '../db';
 import { allDrillSets } from '../drills';
+import { changedByAnother } from '../http';
 import { loadHouseRules } from '../house-rules/house-rule-queries';
 import { allChecks, allInstruments } from '../instruments/instrument-queries';
+import { allMachines } from '../machines';
+import { allPeople } from '../people';
+import { allBars } from '../rack';
 import sql from './shop.sql';
 
-const q = statements(sql, ['people', 'lathes', 'rack', 'customersById', 'customers', 'machines']);
+const q = statements(sql, ['card', 'changeCard', 'customersById', 'customers', 'machines']);
 
-const rowsOf = async <T extends object>(db: Db, text: string): Promise<T[]> => (await db.query<T>(text)).rows;
+export const shopCard = async (db: Db): Promise<ShopCardRecord> => (await db.query<ShopCardRecord>(q.card)).rows[0]!;
+
+/** Says what the shop is called and what it starts from, where that is still at `version`. */
+export async function changeShopCard(db: Db, version: number, { name, unit, walked }: ShopSettingsInput): Promise<ShopCardRecord> {
+  const changed = await db.query(q.changeCard, [version, name, unit, walked]);
+  if (changed.rowCount === 0) throw changedByAnother(await shopCard(db));
+  return shopCard(db);
+}
 
 /** Everything the shop has. */
 export async function loadShop(db: Db): Promise<Shop> {
+  const machines = await allMachines(db);
   return {
-    people: await rowsOf<PersonRecord>(db, q.people),
+    card: await shopCard(db),
+    people: await allPeople(db),
     instruments: await allInstruments(db),
     instrumentChecks: await allChecks(db),
-    lathes: (await rowsOf<{ card: Lathe }>(db, q.lathes)).map((r) => r.card),
+    machines,
+    lathes: lathesAmong(machines),
     houseRules: await loadHouseRules(db),
-    rack: await rowsOf<Bar>(db, q.rack),
+    rack: await allBars(db),
     drillSets: await allDrillSets(db),
   };
 }

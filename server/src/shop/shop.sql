@@ -1,11 +1,8 @@
--- :name people
-select id, name, role from people order by name
+-- :name card
+select name, unit, walked, version from shop_cards
 
--- :name lathes
-select card from lathes order by position
-
--- :name rack
-select id, material_id as "materialId", diameter_mm as "diameterMm", length_mm as "lengthMm", place from bars order by material_id, diameter_mm, length_mm
+-- :name changeCard
+update shop_cards set name = $2, unit = $3, walked = $4, version = version + 1 where version = $1
 
 -- :name customersById
 select id, name, contact from customers where id = any ($1::uuid[])

@@ -1,4 +1,4 @@
-import type { JobSheet, Shop } from '@iron-patch/core';
+import { NO_SHOP, type JobSheet, type Shop } from '@iron-patch/core';
 import { FLOOR_PAGE, type Standing } from '@iron-patch/contract';
 import type { Logger } from 'pino';
 import { atOneMoment, statements, type Db, type Pool } from '../db';
@@ -147,5 +147,3 @@ export class Standings {
     });
   }
 }
-
-const NO_SHOP: Shop = { people: [], instruments: [], instrumentChecks: [], lathes: [], houseRules: [], rack: [], drillSets: [] };

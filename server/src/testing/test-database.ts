@@ -64,12 +64,12 @@ export async function openTestShop(): Promise<TestShop> {
   return serve(database);
 }
 
-/** The server over a database that is up to date, in the role that it works in. */
-export async function serve({ pool, url, close }: TestDatabase): Promise<TestShop> {
+/** The server over a database that is up to date, in the role that it works in; with the demo shop's card unless told otherwise. */
+export async function serve({ pool, url, close }: TestDatabase, card: string | null = `${ROOT}/demo/data/shop.json`): Promise<TestShop> {
   await grantRights(url);
   const appPool = openPool(asApp(url));
   appPool.on('error', () => undefined);
-  await setUpShop(appPool, `${ROOT}/demo/data/shop.json`);
+  await setUpShop(appPool, card);
   const log = pino({ level: 'silent' });
   const live = new LiveHub(asApp(url), log);
   await live.start();

@@ -1,0 +1,1 @@
+export { NO_SHOP } from './no-shop';

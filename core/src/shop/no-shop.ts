@@ -1,0 +1,14 @@
+import type { Shop } from '../repair';
+
+/** A shop before anything is known of it. */
+export const NO_SHOP: Shop = {
+  card: { name: '', unit: 'mm', walked: [], version: 0 },
+  people: [],
+  instruments: [],
+  instrumentChecks: [],
+  machines: [],
+  lathes: [],
+  houseRules: [],
+  rack: [],
+  drillSets: [],
+};
