@@ -52,3 +52,4 @@ export { coarseSlips, fineSlips, type Slip } from './doubt/slips';
 export { readsIt, outOfRange } from './doubt/range';
 export { sectionEnds, crescent, type DirectionSize, type Interval, type SectionEnds } from './section-ends';
 export { blindSpots, worthSaying, type AtStakeHere, type BlindSpot } from './blind-spots';
+export { usualInstruments, type UsualInstrument } from './usual-instruments.data';

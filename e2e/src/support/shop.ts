@@ -32,8 +32,8 @@ const healthy = async (address: string): Promise<boolean> => (await fetch(`${add
 
 const OPENS_WITHIN_MS = 100_000;
 
-/** Starts a shop, empty of jobs or with those of the demo. */
-export async function openShop({ demo }: { demo: boolean }): Promise<TestShop> {
+/** Starts a shop with the demo's people and machines, or with none, empty of jobs or with those of the demo. */
+export async function openShop({ demo, card = true }: { demo: boolean; card?: boolean }): Promise<TestShop> {
   const admin = process.env['IRON_PATCH_TEST_DATABASE_URL'];
   if (!admin) throw new Error('IRON_PATCH_TEST_DATABASE_URL is missing: run these through ./iron-patch test.');
   const name = `e2e_${randomUUID().replaceAll('-', '')}`;
@@ -53,7 +53,7 @@ export async function openShop({ demo }: { demo: boolean }): Promise<TestShop> {
         IRON_PATCH_OWNER_URL: `${databaseUrl}?options=${encodeURIComponent('-c role=iron_patch_owner')}`,
         IRON_PATCH_MIGRATIONS: `${ROOT}/server/migrations`,
         IRON_PATCH_WEB: `${ROOT}/web/dist`,
-        IRON_PATCH_SHOP: `${ROOT}/demo/data/shop.json`,
+        IRON_PATCH_SHOP: card ? `${ROOT}/demo/data/shop.json` : '',
       },
     });
     for (const from = Date.now(); !(await healthy(address)); await new Promise((r) => setTimeout(r, 50)))

@@ -58,7 +58,8 @@ const NO_CARD = { powerKw: null, note: '', mill: null, capacityMm: null, tonnes:
 
 async function storeShop(db: Db, card: ShopCard): Promise<void> {
   const { version, unit } = await shopCard(db);
-  if (card.name ?? card.unit) await changeShopCard(db, version, { name: card.name ?? '', unit: card.unit ?? unit, walked: [] });
+  // Whoever writes a card has looked at the fits.
+  await changeShopCard(db, version, { name: card.name ?? '', unit: card.unit ?? unit, walked: ['fits'] });
   for (const { id, name, role } of card.people) await savePerson(db, id, 0, { name, role, gone: false });
   for (const i of card.instruments) await db.query(q.instrument, instrumentColumns(i));
   for (const { id, name, ...lathe } of card.lathes)

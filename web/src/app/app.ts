@@ -1,13 +1,14 @@
-import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
-import { RouterOutlet } from '@angular/router';
+import { ChangeDetectionStrategy, Component, effect, inject, untracked } from '@angular/core';
+import { Router, RouterOutlet } from '@angular/router';
 import { Leaving, Live, ShopStore, SumsDesk } from './data';
+import { ToldBar } from './shell/told-bar';
 import { TopStrip } from './shell/top-strip';
 import { SumsPanel } from './sums/sums-panel';
 
 /** The frame: the strip on top, the place below. */
 @Component({
   selector: 'ip-app',
-  imports: [RouterOutlet, TopStrip, SumsPanel],
+  imports: [RouterOutlet, TopStrip, SumsPanel, ToldBar],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <a class="skip" href="#place" (click)="skip($event)">To the work</a>
@@ -21,6 +22,7 @@ import { SumsPanel } from './sums/sums-panel';
         <router-outlet />
       }
     </main>
+    <ip-told />
     @if (sums.open()) {
       @defer (on immediate) {
         <ip-sums-panel />
@@ -75,6 +77,11 @@ export class App {
     this.live.back.subscribe(() => void this.loadShop());
     this.live.news.subscribe((event) => event.jobId === null && void this.loadShop());
     this.live.connect();
+    const router = inject(Router);
+    // A shop in which nobody works yet is set up first.
+    effect(() => {
+      if (this.shop.loaded() && this.shop.shop().people.length === 0) untracked(() => void router.navigate(['/shop/first']));
+    });
     void this.loadShop();
   }
 

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, inject, output, signal } from '@ang
 import { ReactiveFormsModule } from '@angular/forms';
 import { check, drillSetInput, routes, type DrillSetInput } from '@iron-patch/contract';
 import { DRILL_KINDS, type DrillKind, type LengthUnit } from '@iron-patch/core';
-import { Api, newId, ShopStore } from '../data';
+import { newId, ShopStore } from '../data';
 import { ChooseField, FormFrame, LengthInput, RecordForm, type Option } from '../form';
 import { DRILL_WORDS, unitOfDrills } from './drill-words';
 
@@ -31,7 +31,6 @@ const STARTS: Readonly<Record<DrillKind, Pick<DrillSetInput, 'fromMm' | 'toMm' |
   `,
 })
 export class DrillForm {
-  private readonly api = inject(Api);
   private readonly shop = inject(ShopStore);
   readonly closed = output<void>();
   protected readonly kinds: readonly Option[] = DRILL_KINDS.map((k) => [k, DRILL_WORDS[k]] as const);
@@ -42,11 +41,7 @@ export class DrillForm {
     start: { kind: 'metric', ...STARTS.metric, removed: false },
     check: (v) => check(drillSetInput, v),
     rests: { id: this.id },
-    save: async (v) => {
-      await this.api.put(routes.drillSet(this.id()), v, 0);
-      await this.shop.load();
-      return true;
-    },
+    save: (v) => this.shop.save(routes.drillSet(this.id()), v, 0),
     close: () => this.closed.emit(),
   });
   protected readonly unit = (): LengthUnit => unitOfDrills(this.form.value().kind);

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, inject, input, output, signal, type
 import { ReactiveFormsModule } from '@angular/forms';
 import { check, instrumentInput, routes, type InstrumentInput } from '@iron-patch/contract';
 import { INSTRUMENT_KINDS, type InstrumentRecord } from '@iron-patch/core';
-import { Api, newId, ShopStore } from '../data';
+import { newId, ShopStore } from '../data';
 import { ChooseField, DateField, FormFrame, LengthInput, PickField, RecordForm, TextField, UNITS, type Option } from '../form';
 
 const EMPTY: InstrumentInput = {
@@ -50,7 +50,6 @@ const EMPTY: InstrumentInput = {
   `,
 })
 export class InstrumentForm implements OnInit {
-  private readonly api = inject(Api);
   private readonly shop = inject(ShopStore);
   readonly record = input<InstrumentRecord | null>(null);
   readonly closed = output<void>();
@@ -63,11 +62,7 @@ export class InstrumentForm implements OnInit {
     start: EMPTY,
     check: (v) => check(instrumentInput, v),
     rests: { opened: this.opened, id: this.id },
-    save: async (v) => {
-      await this.api.put(routes.instrument(this.opened()?.id ?? this.id()), v, this.opened()?.version ?? 0);
-      await this.shop.load();
-      return true;
-    },
+    save: (v) => this.shop.save(routes.instrument(this.opened()?.id ?? this.id()), v, this.opened()?.version ?? 0),
     close: () => this.closed.emit(),
     theirs: (current) => {
       this.opened.set(current as InstrumentRecord | null);

@@ -13,3 +13,4 @@ export { SumsDesk, type SumsView, type TypedSum } from './sums-desk';
 export { ShopClock, ShopTimePipe } from './shop-clock';
 export { ShopStore } from './shop-store';
 export { readStored, writeStored } from './stored';
+export { Told } from './told';

@@ -8,10 +8,19 @@ import { Api } from './api';
 export const ShopStore = signalStore(
   { providedIn: 'root' },
   withState({ shop: NO_SHOP, timeZone: ownTimeZone(), loaded: false }),
-  withMethods((store, api = inject(Api)) => ({
-    async load(): Promise<void> {
+  withMethods((store, api = inject(Api)) => {
+    const load = async (): Promise<void> => {
       const { shop, timeZone } = await api.get<ShopResource>(routes.shop);
       patchState(store, { shop, timeZone, loaded: true });
-    },
-  })),
+    };
+    return {
+      load,
+      /** Stores a record of the shop over the version that was opened, 0 for a new one, and shows the shop as it is then. */
+      async save<R>(path: string, input: object, version: number): Promise<R> {
+        const stored = await api.put<R>(path, input, version);
+        await load().catch(() => undefined);
+        return stored;
+      },
+    };
+  }),
 );

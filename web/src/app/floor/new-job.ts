@@ -33,7 +33,7 @@ export class NewJob {
   private readonly api = inject(Api);
   private readonly router = inject(Router);
   private readonly shop = inject(ShopStore);
-  protected readonly start: JobInput = { ...NO_JOB, unit: inject(SessionStore).unitFor() ?? 'mm' };
+  protected readonly start: JobInput = { ...NO_JOB, unit: inject(SessionStore).unitFor() ?? inject(ShopStore).shop().card.unit };
   protected readonly bringing = signal(false);
   protected readonly message = signal('');
 

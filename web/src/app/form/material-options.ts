@@ -1,5 +1,5 @@
-import { MATERIALS } from '@iron-patch/core';
+import { MATERIALS, UNKNOWN_MATERIAL } from '@iron-patch/core';
 import type { Option } from './choose-field';
 
 /** The materials of the book, to choose from. */
-export const MATERIAL_OPTIONS: readonly Option[] = MATERIALS.map((m) => [m.id, m.name] as const);
+export const MATERIAL_OPTIONS: readonly Option[] = [[UNKNOWN_MATERIAL, 'not known'], ...MATERIALS.map((m) => [m.id, m.name] as const)];

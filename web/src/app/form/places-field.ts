@@ -7,13 +7,13 @@ import { UNREADABLE } from './problem-validator';
 
 const same = (p: readonly number[], q: readonly number[] | undefined): boolean => q?.length === p.length && p.every((x, i) => x === q[i]);
 
-/** Places along a part as a list of numbers, `20, 40, 60`; what it holds is mm. */
+/** A list of numbers, `20, 40, 60`: of places along a part, which it holds in mm, or of plain ones where no unit is said. */
 @Component({
   selector: 'ip-places',
   imports: [NzInputModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <label [for]="id">{{ label() }}, {{ unit() }}</label>
+    <label [for]="id">{{ unit() ? label() + ', ' + unit() : label() }}</label>
     <input
       nz-input
       class="fig"
@@ -33,7 +33,7 @@ const same = (p: readonly number[], q: readonly number[] | undefined): boolean =
   styles: FIELD_STYLES,
 })
 export class PlacesField extends FormField<readonly number[]> {
-  readonly unit = input.required<LengthUnit>();
+  readonly unit = input<LengthUnit | null>(null);
   readonly placeholder = input('');
   readonly placesChange = output();
   protected readonly text = signal('');
@@ -49,7 +49,7 @@ export class PlacesField extends FormField<readonly number[]> {
       untracked(() => {
         if (same(value, this.lastGiven)) return;
         this.lastGiven = value;
-        this.text.set(value.map((mm) => formatPlace(mm, unit)).join(', '));
+        this.text.set(value.map((v) => (unit ? formatPlace(v, unit) : String(v))).join(', '));
         this.unread.set('');
       });
     });
@@ -69,8 +69,13 @@ export class PlacesField extends FormField<readonly number[]> {
       this.control?.markAsDirty();
       return this.lookAgain();
     }
-    this.lastGiven = parsed.value.map((v) => fromUnit(v, this.unit()));
+    this.lastGiven = parsed.value.map((v) => this.inMm(v));
     this.hand(this.lastGiven);
     this.placesChange.emit();
+  }
+
+  private inMm(v: number): number {
+    const unit = this.unit();
+    return unit ? fromUnit(v, unit) : v;
   }
 }

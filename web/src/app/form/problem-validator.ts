@@ -63,15 +63,21 @@ export function problemValidator(checkOf: (value: unknown) => Outcome<unknown>, 
   };
 }
 
+/** Fields that cannot be read, by path, in the order of the form. */
+function unreadIn(group: FormGroup, path = ''): Problem[] {
+  return Object.entries(group.controls).flatMap(([name, control]) => {
+    if (control instanceof FormGroup) return unreadIn(control, `${path}${name}.`);
+    const own = control.errors?.[UNREADABLE] as string | undefined;
+    return own ? [{ code: UNREADABLE, path: path + name, message: own }] : [];
+  });
+}
+
 /** What is wrong with a whole form, in the order of its fields, each with its path from the form. */
 export function allProblems(group: FormGroup): readonly Problem[] {
   const whole = (group.errors?.[PROBLEMS] as readonly Problem[] | undefined) ?? [];
-  const unreadable = Object.entries(group.controls).flatMap(([name, control]) => {
-    const own = control.errors?.[UNREADABLE] as string | undefined;
-    return own ? [{ code: UNREADABLE, path: name, message: own }] : [];
-  });
-  const told = new Set(unreadable.map((p) => p.path));
+  const unread = unreadIn(group);
+  const told = new Set(unread.map((p) => p.path));
   const names = Object.keys(group.controls);
   const order = (p: Problem): number => (names.indexOf(p.path.split('.')[0]!) + names.length + 1) % (names.length + 1);
-  return [...unreadable, ...whole.filter((p) => !told.has(p.path))].sort((p, q) => order(p) - order(q));
+  return [...unread, ...whole.filter((p) => !told.has(p.path))].sort((p, q) => order(p) - order(q));
 }

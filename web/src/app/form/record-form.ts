@@ -6,7 +6,32 @@ import { map } from 'rxjs';
 import { ApiProblem, keptDraft, NO_ANSWER, NoAnswer, type KeptDraft } from '../data';
 import { allProblems, markRequired, problemValidator } from './problem-validator';
 
-export type Controls<V> = { [K in keyof V]: FormControl<V[K]> };
+/** A control for each field; where a field is an object of fields of its own, a group. */
+// eslint-disable-next-line @typescript-eslint/no-explicit-any
+type Group = FormGroup<any>;
+
+/** The group of a value: objects named in `groups` become groups of their own, everything else one control. */
+function groupOf(value: object, groups: readonly string[], path = ''): Group {
+  const made = Object.entries(value).map(([name, v]) => {
+    const at = path + name;
+    return [
+      name,
+      groups.includes(at) ? groupOf(v as object, groups, `${at}.`) : new FormControl<unknown>(v, { nonNullable: true }),
+    ] as const;
+  });
+  return new FormGroup(Object.fromEntries<FormControl | Group>(made));
+}
+
+/** Paths of all single fields. */
+const fieldsOf = (group: Group, path = ''): string[] =>
+  Object.entries(group.controls).flatMap(([name, c]) => (c instanceof FormGroup ? fieldsOf(c, `${path}${name}.`) : [path + name]));
+
+/** The same value with another at a path. */
+function withAt(value: unknown, path: readonly string[], to: unknown): unknown {
+  const [first, ...rest] = path;
+  if (first === undefined) return to;
+  return { ...(value as object), [first]: withAt((value as Record<string, unknown>)[first], rest, to) };
+}
 
 export interface FormTerms<V extends object> {
   /** Which record the form is of: what was typed comes back to it. */
@@ -24,6 +49,8 @@ export interface FormTerms<V extends object> {
   readonly rests?: Readonly<Record<string, WritableSignal<any>>>;
   /** Somebody else stored it meanwhile: takes up what is stored now and tells what saving again does. */
   readonly theirs?: (current: unknown) => string;
+  /** Paths of fields that are objects of fields of their own, outer ones first: `lathe`, `lathe.cross`. */
+  readonly groups?: readonly string[];
   /** What the fields hold while nobody typed, where that moves on by itself. */
   readonly untouched?: () => V;
 }
@@ -38,7 +65,7 @@ const emptied = (value: unknown): unknown => (typeof value === 'string' ? '' : n
  * field and goes as soon as that field is changed. To be made where a component makes its fields.
  */
 export class RecordForm<V extends object> {
-  readonly group: FormGroup<Controls<V>>;
+  readonly group: Group;
   readonly value: Signal<V>;
   readonly kept: KeptDraft;
   readonly busy = signal(false);
@@ -50,10 +77,8 @@ export class RecordForm<V extends object> {
   private refused: readonly { readonly problem: Problem; readonly of: string }[] = [];
 
   constructor(readonly terms: FormTerms<V>) {
-    const names = Object.keys(terms.start) as (keyof V & string)[];
-    const controls = Object.fromEntries(names.map((n) => [n, new FormControl(terms.start[n], { nonNullable: true })]));
-    this.group = new FormGroup(controls as unknown as Controls<V>);
-    for (const n of names) if (this.mustHave(n)) markRequired(this.group.controls[n]);
+    this.group = groupOf(terms.start, terms.groups ?? []);
+    for (const path of fieldsOf(this.group)) if (this.mustHave(path)) markRequired(this.group.get(path)!);
     this.group.addValidators(
       problemValidator(
         (v) => terms.check(v as V),
@@ -95,11 +120,11 @@ export class RecordForm<V extends object> {
     this.refused = [];
     this.refusals.set(0);
     this.message.set('');
-    this.group.reset(value as never);
+    this.group.reset(value);
   }
 
   set(change: Partial<V>): void {
-    this.group.patchValue(change as never);
+    this.group.patchValue(change);
   }
 
   /** Lays what the server said of the fields on them, the rest above the form. */
@@ -147,11 +172,11 @@ export class RecordForm<V extends object> {
   }
 
   /** True where the check asks for the field when it is empty. */
-  private mustHave(name: keyof V & string): boolean {
-    const value = this.terms.start[name];
+  private mustHave(path: string): boolean {
+    const value: unknown = this.group.get(path)!.value;
     if (Array.isArray(value) || typeof value === 'boolean') return false;
-    const checked = this.terms.check({ ...this.terms.start, [name]: emptied(value) });
-    return !checked.ok && checked.problems.some((p) => p.path === name);
+    const checked = this.terms.check(withAt(this.terms.start, path.split('.'), emptied(value)) as V);
+    return !checked.ok && checked.problems.some((p) => p.path === path);
   }
 
   private hasField({ path }: Problem): boolean {

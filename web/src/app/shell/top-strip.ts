@@ -24,7 +24,9 @@ const typingIn = (target: EventTarget | null): boolean => target instanceof HTML
         }
         <a routerLink="/sums" routerLinkActive="on" title="Key =">Sums</a>
         <a routerLink="/crib" routerLinkActive="on">Crib</a>
+        <a routerLink="/rack" routerLinkActive="on">Rack</a>
         <a routerLink="/house-rules" routerLinkActive="on">House rules</a>
+        <a routerLink="/shop" routerLinkActive="on">Shop</a>
       </nav>
       <span class="push" role="status">
         @if (outbox.waiting(); as n) {
@@ -44,7 +46,7 @@ const typingIn = (target: EventTarget | null): boolean => target instanceof HTML
         <span class="sr-only">Who is at the bench</span>
         <select [value]="session.personId()" (change)="choose($event)" [class.ask]="!session.personId()">
           <option value="" disabled [selected]="!session.personId()">Who is it?</option>
-          @for (p of shop.shop().people; track p.id) {
+          @for (p of people(); track p.id) {
             <option [value]="p.id" [selected]="p.id === session.personId()">{{ p.name }}</option>
           }
         </select>
@@ -158,6 +160,8 @@ export class TopStrip {
   protected readonly live = inject(Live);
   private readonly sums = inject(SumsDesk);
   private readonly router = inject(Router);
+  /** Those who work here; whoever is chosen already stays to be seen. */
+  protected readonly people = computed(() => this.shop.shop().people.filter((p) => !p.gone || p.id === this.session.personId()));
   protected readonly help = signal(false);
   protected readonly unit = computed(() => this.open.unit());
 

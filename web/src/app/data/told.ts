@@ -1,0 +1,63 @@
+import { inject, Injectable, signal } from '@angular/core';
+import { LiveAnnouncer } from '@angular/cdk/a11y';
+import { ApiProblem, NO_ANSWER, NoAnswer } from './api';
+
+/** One sentence about what was just done or went wrong, and the way back where there is one. */
+export interface Message {
+  readonly text: string;
+  readonly bad: boolean;
+  readonly back?: (() => Promise<unknown>) | undefined;
+}
+
+/**
+ * What cannot be told at a field: shown at the foot of the screen until somebody closes it, or a while where it is good news; said to a
+ * screen reader; a bug goes to the log as well.
+ */
+@Injectable({ providedIn: 'root' })
+export class Told {
+  private readonly announcer = inject(LiveAnnouncer);
+  readonly message = signal<Message | null>(null);
+
+  /** Says that something is done, and offers the way back. */
+  say(text: string, back?: () => Promise<unknown>): void {
+    this.show({ text, bad: false, back });
+  }
+
+  /** Does something and tells what becomes of it where that is bad; never throws. */
+  async doing(act: () => Promise<unknown>): Promise<void> {
+    try {
+      await act();
+    } catch (e) {
+      this.wrong(e);
+    }
+  }
+
+  /** Tells what went wrong. */
+  wrong(e: unknown): void {
+    if (e instanceof NoAnswer) return this.show({ text: NO_ANSWER, bad: true });
+    if (!(e instanceof ApiProblem)) {
+      console.error(e);
+      return this.show({ text: 'Something in Iron Patch went wrong. What was stored is stored; load the page again.', bad: true });
+    }
+    const { status, problems, title, detail } = e.details;
+    const told = problems?.map((p) => p.message).join(' ');
+    if (status === 412)
+      return this.show({ text: 'Somebody else changed this in the meantime: look at theirs, then do it again.', bad: true });
+    this.show({ text: told || `${title} ${detail}`, bad: true });
+  }
+
+  async undo(): Promise<void> {
+    const back = this.message()?.back;
+    this.close();
+    if (back) await this.doing(back);
+  }
+
+  close(): void {
+    this.message.set(null);
+  }
+
+  private show(message: Message): void {
+    this.message.set(message);
+    void this.announcer.announce(message.text, message.bad ? 'assertive' : 'polite');
+  }
+}

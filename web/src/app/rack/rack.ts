@@ -1,0 +1,105 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { FormsModule } from '@angular/forms';
+import { routes, type BarInput } from '@iron-patch/contract';
+import { barSize, FINISH_WORDS, formatLength, materialName, UNKNOWN_MATERIAL, type Bar, type BarCount } from '@iron-patch/core';
+import { NzInputModule } from 'ng-zorro-antd/input';
+import { Api, OpenJob, ShopStore, ShopTimePipe, Told } from '../data';
+import { BarForm } from './bar-form';
+import { priceText } from './bar-words';
+import { RackLine } from './rack-line';
+
+type Column = 'material' | 'size' | 'length' | 'pieces' | 'place';
+
+const ORDERS: Readonly<Record<Column, (p: Bar, q: Bar) => number>> = {
+  material: (p, q) => materialName(p.materialId).localeCompare(materialName(q.materialId)) || p.diameterMm - q.diameterMm,
+  size: (p, q) => p.diameterMm - q.diameterMm || p.lengthMm - q.lengthMm,
+  length: (p, q) => p.lengthMm - q.lengthMm,
+  pieces: (p, q) => p.pieces - q.pieces,
+  place: (p, q) => p.place.localeCompare(q.place, 'en', { numeric: true }),
+};
+const HEADS: readonly (readonly [Column, string, boolean])[] = [
+  ['material', 'Material', false],
+  ['size', 'Size', true],
+  ['length', 'Length', true],
+  ['pieces', 'Pieces', true],
+  ['place', 'Place', false],
+];
+
+/** The rack: what lies there, where, and how it was counted. Plan saws from it. */
+@Component({
+  selector: 'ip-rack',
+  imports: [FormsModule, NzInputModule, RackLine, BarForm, ShopTimePipe],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './rack.html',
+  styleUrl: './rack.less',
+})
+export class Rack {
+  private readonly api = inject(Api);
+  private readonly shop = inject(ShopStore);
+  private readonly told = inject(Told);
+  protected readonly unit = inject(OpenJob).unit;
+  protected readonly heads = HEADS;
+  protected readonly find = signal('');
+  protected readonly sort = signal<{ readonly by: Column; readonly down: boolean }>({ by: 'material', down: false });
+  protected readonly opened = signal('');
+  protected readonly counts = signal<readonly BarCount[] | null>(null);
+  protected readonly finish = FINISH_WORDS;
+  protected readonly material = (id: string): string => (id === UNKNOWN_MATERIAL ? 'Not known' : materialName(id));
+  protected readonly price = priceText;
+  protected readonly all = computed(() => this.shop.shop().rack);
+  protected readonly bars = computed(() => {
+    const words = this.find().toLowerCase().split(/\s+/).filter(Boolean);
+    const { by, down } = this.sort();
+    return this.all()
+      .filter((b) => {
+        const text = `${this.size(b)} ${materialName(b.materialId)} ${b.place} ${FINISH_WORDS[b.finish]}`.toLowerCase();
+        return words.every((w) => text.includes(w));
+      })
+      .sort((p, q) => (down ? -1 : 1) * ORDERS[by](p, q));
+  });
+
+  protected size(b: Bar): string {
+    return barSize(b, this.unit());
+  }
+
+  protected length(b: Bar): string {
+    return formatLength(b.lengthMm, this.unit(), this.unit() === 'mm' ? 0 : 1);
+  }
+
+  protected sortBy(by: Column): void {
+    this.sort.update((s) => ({ by, down: s.by === by && !s.down }));
+  }
+
+  protected who(c: BarCount): string {
+    return this.shop.shop().people.find((p) => p.id === c.personId)?.name ?? '';
+  }
+
+  protected open(what: string): void {
+    this.opened.update((now) => (now === what ? '' : what));
+  }
+
+  protected async history(b: Bar): Promise<void> {
+    this.counts.set(null);
+    this.open(`h${b.id}`);
+    await this.told.doing(async () => this.counts.set(await this.api.get<BarCount[]>(routes.barCounts(b.id))));
+  }
+
+  /** One piece more or less. */
+  protected count(b: Bar, by: 1 | -1): Promise<void> {
+    return this.put(b, { pieces: b.pieces + by, why: by > 0 ? 'one more' : 'one taken' }, `${this.size(b)}: ${b.pieces + by} left.`);
+  }
+
+  protected remove(b: Bar): Promise<void> {
+    return this.put(b, { removed: true, why: 'removed' }, `${this.size(b)}, ${materialName(b.materialId)} is off the rack.`);
+  }
+
+  private put(b: Bar, change: Partial<BarInput>, said: string): Promise<void> {
+    const { id, version, ...was } = b;
+    const store = (input: Partial<BarInput>, at: number): Promise<Bar> =>
+      this.shop.save(routes.bar(id), { ...was, why: '', removed: false, ...input }, at);
+    return this.told.doing(async () => {
+      const stored = await store(change, version);
+      this.told.say(said, () => store({ why: 'undone' }, stored.version));
+    });
+  }
+}
