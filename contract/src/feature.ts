@@ -1,5 +1,5 @@
 import { FEATURE_KIND_IDS, SUSPICIONS, V_BLOCKS_DEG } from '@iron-patch/core';
-import { array, object, type InferType } from 'yup';
+import { array, boolean, object, type InferType } from 'yup';
 import { idOf, lengthOf, numberOf, numbersOf, oneOf, optionalIdOf } from './fields';
 import { requiredText, TEXT_LIMITS } from './text';
 
@@ -20,6 +20,7 @@ const detail = object({
   wireMm: lengthOf('Wire', 0.05, 20).nullable(),
   /** Missing where it was written before it could be told. */
   oneSizeWithId: optionalIdOf('Place'),
+  lengthAssumed: boolean().strict().typeError('Length assumed: yes or no.'),
 });
 
 export const featureInput = object({

@@ -19,3 +19,4 @@ export * from './diagnosis';
 export * from './stations';
 export * from './repair';
 export * from './shop';
+export * from './pencil';

@@ -30,7 +30,7 @@ interface Said {
 }
 /** Runs a command over a data folder. */
 function run(data: string, ports: Ports, ...args: string[]): Said {
-  const env = { ...process.env, IRON_PATCH_DATA: data, ...ports };
+  const env = { ...process.env, IRON_PATCH_SHOP: 'demo/data/shop.json', IRON_PATCH_DATA: data, ...ports };
   const { status, stdout, stderr } = spawnSync(process.execPath, ['tools/iron-patch.mjs', ...args], { cwd: ROOT, env, encoding: 'utf8' });
   return { code: status, text: stdout + stderr };
 }
@@ -47,7 +47,7 @@ async function keepShop(data: string): Promise<Kept> {
   const address = `http://127.0.0.1:${ports.IRON_PATCH_PORT}`;
   const keeper = spawn(process.execPath, ['tools/iron-patch.mjs', 'keep'], {
     cwd: ROOT,
-    env: { ...process.env, IRON_PATCH_DATA: data, ...ports },
+    env: { ...process.env, IRON_PATCH_SHOP: 'demo/data/shop.json', IRON_PATCH_DATA: data, ...ports },
     stdio: 'ignore',
   });
   while (!(await fetch(`${address}/api/health`).catch(() => null))?.ok) {

@@ -157,6 +157,8 @@ export interface FeatureDetail {
   readonly wireMm: number | null;
   /** The place of the same component that was turned to the same size in one go, by drawing or by what is seen: its land is this one's. */
   readonly oneSizeWithId: string | null;
+  /** True where nobody said how long the place is: its length is taken from the stations that were read. */
+  readonly lengthAssumed?: boolean;
 }
 
 export const NO_DETAIL: FeatureDetail = {

@@ -28,7 +28,10 @@ export class Page {
       await new Promise((r) => setTimeout(r, POLL_MS));
     }
     const text = await this.text().catch(() => '');
-    throw new Error(`Waited for ${what}. The page says:\n${text.slice(0, 1500)}`, { cause: last });
+    throw new Error(
+      `Waited for ${what}. The page says:\n${text.length > 3000 ? `${text.slice(0, 900)}\n...\n${text.slice(-1500)}` : text}`,
+      { cause: last },
+    );
   }
 
   text(): Promise<string> {

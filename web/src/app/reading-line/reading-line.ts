@@ -10,6 +10,7 @@ import {
   input,
   linkedSignal,
   signal,
+  untracked,
   viewChild,
 } from '@angular/core';
 import {
@@ -37,15 +38,15 @@ import {
   type TypedLength,
 } from '@iron-patch/core';
 import { Outbox, SessionStore, ShopStore } from '../data';
-import { SheetStore, type TypedReading } from '../sheet-data';
+import { ReadQueue, SheetStore, type QueuedReading, type TypedReading } from '../sheet-data';
 import { GaugeLink, GaugePanel } from '../gauge';
 import { ImportDialog } from './import-dialog';
+import { NOWHERE, nothingAsked, numberIn } from './line-words';
 import { corrected, lineTarget, type LineTarget, type Standing } from './spot';
 import { typedReading } from './typed-reading';
 
 /** Between two keys of a number there is less than this. */
 const PAUSE_MS = 25;
-const NOWHERE = { spanId: null, stationMm: null, clockDeg: null, quantity: null };
 
 /**
  * The one entry line: type or let a keyboard gauge type, Enter, and it moves to the next planned spot and says what it
@@ -65,6 +66,7 @@ export class ReadingLine {
   private readonly session = inject(SessionStore);
   protected readonly outbox = inject(Outbox);
   private readonly gauge = inject(GaugeLink);
+  private readonly queue = inject(ReadQueue);
   /** The gauge's panel stays out while its line is up. */
   protected readonly gaugeOut = signal(this.gauge.state() !== 'off');
   private readonly entry = viewChild<ElementRef<HTMLInputElement>>('entry');
@@ -130,15 +132,7 @@ export class ReadingLine {
     const counted = countedFromMm === undefined ? '' : `${formatWithUnit(valueMm, unit)}, from ${formatWithUnit(countedFromMm, unit)}; `;
     return `${counted}${formatLength(valueMm, other, Math.min(decimalsInOther(p.value.decimals, p.value.unit), 5))} ${other}`;
   });
-  protected readonly nothing = computed(() =>
-    this.station() === 'prove' && this.store.repair()?.proofs.length
-      ? 'Every segment is measured. To measure one again, touch its name above.'
-      : this.station() === 'cut' || this.station() === 'prove'
-        ? 'Draw and plan the part first: then its cuts and proofs are typed here.'
-        : this.store.sheet()?.features.length
-          ? 'All planned readings are in. To correct or repeat one, touch its number at Measure.'
-          : 'Add the components and the places to measure at Strip: then readings are typed here.',
-  );
+  protected readonly nothing = computed(() => nothingAsked(this.station(), this.store.repair(), this.store.sheet()));
 
   constructor() {
     const readings = this.gauge.readings.subscribe((text) => this.fromGauge(text));
@@ -149,6 +143,11 @@ export class ReadingLine {
       if (!t || !parsed.ok || this.text().trim() === '') return;
       const timer = setTimeout(() => this.store.foresee(this.typed(t, parsed.value.valueMm, false), parsed.value.valueMm), PAUSE_MS);
       onCleanup(() => clearTimeout(timer));
+    });
+    // What was typed with its place goes through the line reading by reading; one that is doubted holds up the next.
+    effect(() => {
+      const next = this.queue.head();
+      if (next && !this.doubt() && !this.said()?.bad && this.station() === 'measure') untracked(() => this.readNext(next));
     });
     // A gauge types wherever the cursor is: at the measuring stations it is here.
     effect(() => {
@@ -201,6 +200,13 @@ export class ReadingLine {
     // The same text read by another instrument may mean another size: it is weighed again.
     this.instrumentId.set(offer.instrumentId);
     this.forget();
+    this.enter();
+  }
+
+  private readNext({ featureId, spot, text }: QueuedReading): void {
+    this.queue.shift();
+    this.store.select({ spanId: featureId, ...spot });
+    this.text.set(text);
     this.enter();
   }
 
@@ -350,10 +356,4 @@ export class ReadingLine {
     const to = all[at + by];
     if (to) this.store.select(to);
   }
-}
-
-/** A typed number within a range, or null. */
-function numberIn(text: string, from: number, to: number): number | null {
-  const value = Number(text.trim().replace(',', '.'));
-  return text.trim() !== '' && Number.isFinite(value) && value >= from && value <= to ? value : null;
 }

@@ -1,3 +1,4 @@
 export type { TypedReading } from './foresight';
 export { SheetStore, type Conflict, type Selection, type Undo } from './sheet-store';
 export { shareUnchanged } from './share-unchanged';
+export { ReadQueue, type QueuedReading } from './read-queue';

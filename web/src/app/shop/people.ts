@@ -17,12 +17,7 @@ import { PersonForm } from './person-form';
           <span class="quiet">{{ p.gone ? 'works here no more' : p.role }}</span>
           <span class="acts">
             <button type="button" class="plain" [attr.aria-label]="'Change ' + p.name" (click)="open(p.id)">Change</button>
-            <button
-              type="button"
-              class="plain"
-              [attr.aria-label]="(p.gone ? 'Take back ' : 'Remove ') + p.name"
-              (click)="put(p, !p.gone)"
-            >
+            <button type="button" class="plain" [attr.aria-label]="(p.gone ? 'Take back ' : 'Remove ') + p.name" (click)="put(p, !p.gone)">
               {{ p.gone ? 'Take back' : 'Remove' }}
             </button>
           </span>

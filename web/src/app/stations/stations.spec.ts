@@ -100,7 +100,7 @@ describe('Measure', () => {
 
   it('says where to begin when there is nothing to measure', async () => {
     await open({ features: [], readings: [] });
-    expect(words(await show(Measure))).toContain('Add the components and their places at Strip');
+    expect(words(await show(Measure))).toContain('add components and their places at Strip');
   });
 });
 

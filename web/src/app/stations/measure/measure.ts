@@ -24,6 +24,7 @@ import { Advice } from './advice';
 import { Disputes } from './disputes';
 import { StandingOutNote } from './standing-out';
 import { OtherValues } from './other-values';
+import { PencilLine } from './pencil-line';
 import { SeenForm } from './seen-form';
 import { SpotGrid } from './spot-grid';
 import { StatesOfPart } from './states-of-part';
@@ -47,6 +48,7 @@ const MOST_SECTIONS = 12;
     Disputes,
     StandingOutNote,
     OtherValues,
+    PencilLine,
     SeenForm,
     SpotGrid,
     StatesOfPart,

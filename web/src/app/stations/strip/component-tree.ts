@@ -75,7 +75,12 @@ function branches(all: readonly ComponentRecord[], parentId: string | null = nul
                     <b>{{ f.name }}</b>
                   </td>
                   <td>{{ kindOf(f) }}</td>
-                  <td class="num">{{ place(f.startMm) }} to {{ place(f.startMm + f.lengthMm) }}</td>
+                  <td class="num">
+                    {{ place(f.startMm) }} to {{ place(f.startMm + f.lengthMm) }}
+                    @if (f.detail.lengthAssumed) {
+                      <small class="quiet" title="Nobody said how long it is: taken from the stations that were read">not said</small>
+                    }
+                  </td>
                   <td class="fig small">{{ stations(f) }}; {{ f.clocksDeg.length }} clock{{ f.clocksDeg.length > 1 ? 's' : '' }}</td>
                   <td>{{ mateOf(f) }}</td>
                   <td class="acts">

@@ -72,7 +72,7 @@ const sameList = (p: readonly number[], q: readonly number[]): boolean => p.leng
         <ip-pick label="Outside or inside" [options]="sides" formControlName="side" (valueChange)="setSide()" />
         <ip-choose label="Did it wear?" name="land" [options]="lands" formControlName="land" />
         <ip-length label="Starts at" [unit]="store.unit()" formControlName="startMm" (mmChange)="replan()" />
-        <ip-length label="Length" [unit]="store.unit()" [allowZero]="false" formControlName="lengthMm" (mmChange)="replan()" />
+        <ip-length label="Length" [unit]="store.unit()" [allowZero]="false" formControlName="lengthMm" (mmChange)="longSaid()" />
         <ip-choose label="Fits together with" name="mate" [options]="mates()" [orNull]="true" formControlName="matesFeatureId" />
         @if (diameter() && siblings().length > 1) {
           <ip-choose
@@ -186,6 +186,12 @@ export class FeatureForm implements OnInit {
 
   protected setClocks(index: string): void {
     this.form.set({ clocksDeg: [...CLOCK_CHOICES[Number(index)]!.clocks] });
+  }
+
+  /** A length that somebody typed is no longer assumed. */
+  protected longSaid(): void {
+    this.form.set({ detail: { ...this.draft().detail, lengthAssumed: false } });
+    this.replan();
   }
 
   /** Stations, clock angles and instrument by what is measured and suspected; stations that somebody typed stay. */

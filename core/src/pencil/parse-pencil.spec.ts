@@ -1,0 +1,67 @@
+import * as fc from 'fast-check';
+import { parsePencil } from './index';
+
+const line = (text: string, unit: 'mm' | 'in' = 'mm') => {
+  const parsed = parsePencil(text, unit);
+  return parsed.ok ? parsed.value : parsed.problems[0]!.code;
+};
+
+it('reads a line of a pencil sheet', () => {
+  expect(line('jaw / swivel hole: @3 20.32 20.41 20.49 20.40 @12 20.33 20.40 20.48 20.41')).toEqual({
+    component: 'jaw',
+    name: 'Swivel hole',
+    kind: 'diameter',
+    side: 'inside',
+    startMm: null,
+    lengthMm: null,
+    mate: null,
+    unworn: false,
+    groups: [
+      { stationMm: 3, texts: ['20.32', '20.41', '20.49', '20.40'] },
+      { stationMm: 12, texts: ['20.33', '20.40', '20.48', '20.41'] },
+    ],
+  });
+});
+
+it.each([
+  ['peg / press end in press hole: 18.02', { component: 'peg', name: 'Press end', side: 'outside', mate: 'press hole' }],
+  [
+    'bearing seat, 40 long from 12: 19.98 19.97',
+    { name: 'Bearing seat', lengthMm: 40, startMm: 12, groups: [{ stationMm: null, texts: ['19.98', '19.97'] }] },
+  ],
+  ['land 12 long: 40.00', { unworn: true, lengthMm: 12 }],
+  ['ring groove: 0.046 0.812', { kind: 'groove', side: 'outside', groups: [{ stationMm: null, texts: ['0.046', '0.812'] }] }],
+  ['thread, left end: 9.47 10.58', { kind: 'thread', name: 'Thread, left end' }],
+  ['3/4-16 thread: 0.748', { kind: 'thread', name: '3/4-16 thread' }],
+  ['flats 5/8: 0.625', { kind: 'flats' }],
+  ['keyseat: 0.1875 0.11', { kind: 'keyseat' }],
+  ['Seat DE: 1.1814', { name: 'Seat DE', groups: [{ stationMm: null, texts: ['1.1814'] }] }],
+  ['body: 1 3/16; 1 3/16 15 thou', { groups: [{ stationMm: null, texts: ['1 3/16', '1 3/16', '15 thou'] }] }],
+  ['rod', { name: 'Rod', groups: [] }],
+  ['overall length: 7 3/32', { kind: 'length', groups: [{ stationMm: null, texts: ['7 3/32'] }] }],
+])('%s', (text, what) => expect(line(text)).toMatchObject(what));
+
+it.each([
+  ['', 'no-name'],
+  ['19.98', 'no-name'],
+  [': 19.98', 'no-name'],
+  ['seat: 1: 2', 'colons'],
+  ['seat: 1 2 3 4 5', 'how-many'],
+  ['seat: @3', 'no-readings'],
+  ['seat: 20 21 @12 20 21', 'no-station'],
+  ['ring groove: 1 2 3', 'how-many'],
+])('asks about %s: %s', (text, code) => expect(line(text)).toBe(code));
+
+it('never throws, and loses no reading', () => {
+  const readings = fc
+    .constantFrom(1, 2, 3, 4, 6, 8)
+    .chain((n) => fc.array(fc.integer({ min: 1000, max: 9999 }), { minLength: n, maxLength: n }));
+  fc.assert(
+    fc.property(readings, (all) => {
+      const texts = all.map((n) => (n / 100).toFixed(2));
+      const read = line(`seat: ${texts.join(' ')}`);
+      return typeof read !== 'string' && JSON.stringify(read.groups[0]!.texts) === JSON.stringify(texts);
+    }),
+  );
+  fc.assert(fc.property(fc.string(), (text) => ['string', 'object'].includes(typeof line(text))));
+});

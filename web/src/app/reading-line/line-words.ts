@@ -1,0 +1,19 @@
+import type { JobSheet, Repair, StationId } from '@iron-patch/core';
+
+/** Nothing in particular is looked at. */
+export const NOWHERE = { spanId: null, stationMm: null, clockDeg: null, quantity: null } as const;
+
+/** What the line says while it asks for nothing. */
+export function nothingAsked(station: StationId, repair: Repair | null, sheet: JobSheet | null): string {
+  if (station === 'prove' && repair?.proofs.length) return 'Every segment is measured. To measure one again, touch its name above.';
+  if (station === 'cut' || station === 'prove') return 'Draw and plan the part first: then its cuts and proofs are typed here.';
+  return sheet?.features.length
+    ? 'All planned readings are in. To correct or repeat one, touch its number at Measure.'
+    : 'Write a place and what was read there at Measure, or add components and places at Strip.';
+}
+
+/** A typed number within a range, or null. */
+export function numberIn(text: string, from: number, to: number): number | null {
+  const value = Number(text.trim().replace(',', '.'));
+  return text.trim() !== '' && Number.isFinite(value) && value >= from && value <= to ? value : null;
+}

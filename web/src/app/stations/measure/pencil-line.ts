@@ -1,0 +1,220 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  input,
+  linkedSignal,
+  signal,
+  viewChild,
+  type ElementRef,
+} from '@angular/core';
+import type { FeatureInput } from '@iron-patch/contract';
+import {
+  choiceKey,
+  FEATURE_KINDS,
+  isDiameter,
+  parsePencil,
+  pencilPlace,
+  USUAL_PARTS,
+  type PencilPlace,
+  type UsualPart,
+} from '@iron-patch/core';
+import { NzInputModule } from 'ng-zorro-antd/input';
+import { keptDraft, newId, ShopStore } from '../../data';
+import { ReadQueue, SheetStore } from '../../sheet-data';
+
+/** What any part may have. */
+const ANY_PART: UsualPart = { name: '', places: ['body', 'bore', 'land', 'seat', 'hole', 'overall length'] };
+
+/** A place where its number is taken: one line of the pencil sheet makes it, says what it runs in, and holds what was read. */
+@Component({
+  selector: 'ip-pencil-line',
+  imports: [NzInputModule],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <form (submit)="$event.preventDefault(); put()">
+      <label for="pencil">A place and what was read there, in one line</label>
+      <span class="row">
+        <input
+          #entry
+          nz-input
+          id="pencil"
+          class="fig"
+          name="pencil"
+          autocomplete="off"
+          spellcheck="false"
+          [placeholder]="example()"
+          [attr.aria-invalid]="problem() ? 'true' : null"
+          aria-describedby="pencil-said"
+          [value]="text()"
+          (focus)="engaged.set(true)"
+          (keydown.escape)="engaged.set(false)"
+          (input)="type(entry.value)"
+        />
+        <button type="submit" [class.next]="first()" [disabled]="busy() || !text().trim()">Put it down</button>
+      </span>
+      @if (first() || engaged()) {
+        <p class="chips" role="group" aria-label="What it is on">
+          @for (p of parts(); track p) {
+            <button type="button" [class.on]="p === part()" [attr.aria-pressed]="p === part()" (click)="part.set(p)">{{ p }}</button>
+          }
+        </p>
+        @if (part()) {
+          <p class="chips" role="group" aria-label="Where it is read">
+            @for (p of places(); track p) {
+              <button type="button" (click)="begin(p)">{{ p }}</button>
+            }
+            @for (m of mates(); track m) {
+              <button type="button" class="mate" (click)="runsIn(m)">in {{ m }}</button>
+            }
+          </p>
+        }
+      }
+      <p id="pencil-said" class="understood" aria-live="polite" [class.problem]="problem()">{{ problem() || said() }}</p>
+    </form>
+  `,
+  styles:
+    'form { padding: 8px 0 2px; } .row { flex-wrap: nowrap; } input { flex: 1; font-size: 18px; } label { font: 600 15px var(--label); } p.understood { min-height: 22px; font-size: 15px; color: var(--quiet); } p.problem.problem { color: var(--out); } button { white-space: nowrap; } .chips { display: flex; flex-wrap: wrap; gap: 6px; margin: 6px 0; } .chips button { min-height: 40px; padding: 2px 12px; font-weight: 400; border-color: var(--hairline); color: var(--ink); } .chips button.on { background: var(--blue-soft); border-color: var(--blue); font-weight: 600; } .chips .mate { border-style: dashed; border-color: var(--blue); color: var(--blue); } @media (max-width: 480px) { .row { flex-wrap: wrap; } }',
+})
+export class PencilLine {
+  private readonly store = inject(SheetStore);
+  private readonly shop = inject(ShopStore);
+  private readonly queue = inject(ReadQueue);
+  /** True while nothing else can be done here. */
+  readonly first = input(false);
+  private readonly field = viewChild<ElementRef<HTMLInputElement>>('entry');
+  protected readonly text = signal('');
+  protected readonly busy = signal(false);
+  /** The usual places are out from the first touch of the line on; Esc puts them away. */
+  protected readonly engaged = signal(false);
+  private readonly tried = signal(false);
+  private readonly key = signal(newId());
+  private readonly kept = keptDraft(() => `pencil:${this.store.sheet()!.job.id}`, { text: this.text }, { rests: { key: this.key } });
+  /** What is there, and what usually comes in. */
+  protected readonly parts = computed(() => {
+    const there = this.store.sheet()!.components.map((c) => c.name);
+    return [...there, ...USUAL_PARTS.map((p) => p.name).filter((n) => !there.includes(n))];
+  });
+  /** Usual places that are not there yet. */
+  protected readonly places = computed(() => {
+    const sheet = this.store.sheet()!;
+    const component = sheet.components.find((c) => c.name === this.part());
+    const there = sheet.features.filter((f) => f.componentId === component?.id).map((f) => f.name.toLowerCase());
+    const usual = USUAL_PARTS.find((p) => p.name === this.part()) ?? ANY_PART;
+    return usual.places.filter((p) => !there.includes(p));
+  });
+  /** Places of other components that the one being written may run in or on. */
+  protected readonly mates = computed(() => {
+    const sheet = this.store.sheet()!;
+    const component = sheet.components.find((c) => c.name === this.part());
+    if (!/:/.test(this.text()) || / (in|on) /.test(this.text().split(':')[0]!)) return [];
+    const parsed = parsePencil(this.text(), sheet.job.unit);
+    if (!parsed.ok || !isDiameter(parsed.value.kind)) return [];
+    return sheet.features
+      .filter((f) => f.componentId !== component?.id && isDiameter(f.kind) && f.side !== parsed.value.side)
+      .map((f) => f.name);
+  });
+  protected readonly example = computed(() =>
+    this.store.sheet()?.job.unit === 'in' ? 'jaw / swivel hole: 0.800 0.803 0.806 0.803' : 'jaw / swivel hole: 20.32 20.41 20.49 20.40',
+  );
+  /** The component that the next line is on: the one that was looked at last, until another is touched. */
+  protected readonly part = linkedSignal<string, string>({
+    source: () => {
+      const { spanId } = this.store.selection();
+      const sheet = this.store.sheet()!;
+      const on = sheet.features.find((f) => f.id === spanId)?.componentId;
+      return sheet.components.find((c) => c.id === on)?.name ?? '';
+    },
+    computation: (looked, before) => looked || (before?.value ?? ''),
+  });
+  private readonly read = computed(() => {
+    const sheet = this.store.sheet()!;
+    const parsed = parsePencil(this.text(), sheet.job.unit);
+    if (!parsed.ok) return parsed;
+    const inHand = sheet.components.find((c) => c.name === this.part())?.id ?? null;
+    return pencilPlace(parsed.value, sheet, this.shop.shop(), inHand);
+  });
+  protected readonly problem = computed(() => {
+    const read = this.read();
+    return this.tried() && !read.ok ? read.problems[0]!.message : '';
+  });
+  /** How the line is understood, while it is typed. */
+  protected readonly said = computed(() => {
+    const read = this.read();
+    if (!this.text().trim())
+      return 'Two readings stand at 0° and 90°, three at 60° each, four at 45°. @3 before them says at which station; 40 long, in press hole.';
+    return read.ok ? words(read.value) : '';
+  });
+
+  /** Starts a line with a place that was touched; the numbers are typed after it. */
+  protected begin(place: string): void {
+    this.write(`${this.part()} / ${place}: `);
+  }
+
+  /** Says in the same breath what it runs in. */
+  protected runsIn(mate: string): void {
+    const [head, ...rest] = this.text().split(':');
+    this.write(`${head!.trim()} in ${mate}:${rest.join(':')}`);
+  }
+
+  /** Writes into the line for a hand that types on at once. */
+  private write(text: string): void {
+    this.type(text);
+    const field = this.field()!.nativeElement;
+    field.value = text;
+    field.focus();
+    field.setSelectionRange(text.length, text.length);
+  }
+
+  protected type(text: string): void {
+    this.text.set(text);
+    this.tried.set(false);
+  }
+
+  protected async put(): Promise<void> {
+    this.tried.set(true);
+    const read = this.read();
+    if (!read.ok || this.busy()) return;
+    this.busy.set(true);
+    try {
+      if (!(await this.putDown(read.value))) return;
+      this.text.set('');
+      this.key.set(newId());
+      this.tried.set(false);
+      this.kept.done();
+    } catch {
+      // The store has told why; the line stays as it is.
+    } finally {
+      this.busy.set(false);
+    }
+  }
+
+  private async putDown({ component, there, place, readings }: PencilPlace): Promise<boolean> {
+    const on = 'id' in component ? component : await this.store.addComponent(component, `${this.key()} component`);
+    if (!on) return false;
+    const input = { ...structuredClone(place), componentId: on.id } as FeatureInput;
+    const feature = there ? await this.store.saveFeature(there, input) : await this.store.addFeature(input, this.key());
+    if (!feature) return false;
+    this.store.select({ spanId: feature.id, stationMm: null, clockDeg: null });
+    const { grid, quantities } = FEATURE_KINDS[place.kind];
+    // What a pencil sheet leaves out of a groove or a thread was not taken: it is not asked for, and can be read all the same.
+    const left = grid || !readings.length ? [] : quantities.slice(readings.length);
+    const spots = left.map((quantity) => ({ stationMm: place.stationsMm[0]!, clockDeg: 0, quantity }));
+    if (spots.length && !there)
+      await this.store.putChoice(choiceKey.skip(feature.id), `spots passed over on ${feature.name}`, { spots }, '', false);
+    // Only now: the line moves on to what is still asked for.
+    this.queue.add(readings.map((r) => ({ featureId: feature.id, ...r })));
+    return true;
+  }
+}
+
+/** `Inside diameter of Jaw (new), 15 long: 4 readings at 3`. */
+function words({ component, there, place, readings }: PencilPlace): string {
+  const on = 'id' in component ? component.name : `${component.name}, a new component`;
+  const what = there
+    ? `more of ${place.name}`
+    : `${place.name}, ${place.side === 'inside' ? 'inside' : 'outside'}: ${FEATURE_KINDS[place.kind].name.toLowerCase()}`;
+  const many = readings.length === 0 ? 'nothing read yet' : readings.length === 1 ? 'one reading' : `${readings.length} readings`;
+  return `On ${on}: ${what}; ${many}.`;
+}
