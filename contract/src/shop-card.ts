@@ -1,7 +1,7 @@
 import { array, object, string, type StringSchema } from 'yup';
 import { barFields } from './bar';
 import { drillSetInput } from './drill-set';
-import { lengthOf, numberOf, oneOf } from './fields';
+import { dateOrNull, lengthOf, numberOf, oneOf } from './fields';
 import { instrumentInput } from './instrument';
 import { latheFields, machineInput } from './machine';
 import { requiredText, textOf, TEXT_LIMITS } from './text';
@@ -22,8 +22,8 @@ const instrument = instrumentInput.shape({
   repeatMm: lengthOf('Scatter', 0, 5).nullable().notRequired(),
   resolutionMm: lengthOf('Resolution', 0.0001, 5).nullable().notRequired(),
   biasMm: numberOf('Bias', -1, 1, 'mm').notRequired(),
-  calibratedOn: string().strict().nullable().notRequired(),
-  dueOn: string().strict().nullable().notRequired(),
+  calibratedOn: dateOrNull('Calibrated on').optional(),
+  dueOn: dateOrNull('Due on').optional(),
 });
 
 /** What a card may leave out of a bar: it is a plain round, one piece. */

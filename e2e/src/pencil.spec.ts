@@ -129,6 +129,7 @@ it('a stripped stud in an aluminium case (in)', async () => {
 it('asks what a line leaves out, keeps a half-typed one, and holds up a doubted reading', async () => {
   const { page } = tomas;
   const id = await tomas.open('Vise peg', 'measure');
+  await page.click('Add a place with its readings');
   await (await page.css('#pencil')).click();
   await page.keys('Pin / body: 1 2 3 4 5');
   await page.keys(Key.ENTER);

@@ -1,3 +1,4 @@
+import { unknownMetal } from './fit-desk';
 import { choiceKey } from './choices';
 import { ownOption } from './fit-finding';
 import { workOut } from './repair';
@@ -95,4 +96,12 @@ describe('schools of the pair itself', () => {
     expect(seat.name).toBe('Bearing seat k5');
     expect(seat.kept).toMatchObject({ value: { upperMm: expect.closeTo(40.013, 6), lowerMm: expect.closeTo(40.002, 6) } });
   });
+});
+
+it('says what cannot be worked out of metal that nobody knows, and nothing where both are known', () => {
+  const said = (pinMaterialId: string, holeMaterialId: string): string => unknownMetal({ pinMaterialId, holeMaterialId }, 'Ramp barrel');
+  expect(said('steel-c45', 'iron-grey')).toBe('');
+  expect(said('steel-c45', 'unknown')).toContain('The material of Ramp barrel is not known');
+  expect(said('unknown', 'iron-grey')).toContain('of what runs in the hole is not known');
+  expect(said('unknown', 'unknown')).toContain('of Ramp barrel and of what runs in it is not known');
 });

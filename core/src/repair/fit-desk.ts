@@ -118,6 +118,21 @@ export function deskOutlook(target: PinTarget, setting: DeskSetting): DeskOutloo
   };
 }
 
+/**
+ * What cannot be worked out of a pair because nobody knows what it is made of; empty where both materials are known.
+ *
+ * @param hole name of the part round the hole
+ */
+export function unknownMetal(
+  { pinMaterialId, holeMaterialId }: Pick<DeskSetting, 'pinMaterialId' | 'holeMaterialId'>,
+  hole: string,
+): string {
+  const [pin, hub] = [materialOf(pinMaterialId), materialOf(holeMaterialId)];
+  if (pin && hub) return '';
+  const whose = !hub && !pin ? `${hole} and of what runs in it` : hub ? 'what runs in the hole' : hole;
+  return `The material of ${whose} is not known: warm, it is taken to grow like steel; the force to press it in, and whether a brittle part would crack, are not worked out. Say the material at Strip, or try it with a file and a spark.`;
+}
+
 const isLand = (f: FeatureFinding, role: 'worn' | 'mate', side: 'inside' | 'outside'): boolean =>
   f.component.role === role && f.feature.side === side && f.feature.land === 'unworn' && f.mean !== null;
 

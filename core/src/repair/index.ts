@@ -14,7 +14,7 @@ export type { ThreadFinding } from './thread-finding';
 export type { GrooveFinding } from './groove-finding';
 export { ACTS, type ActRow } from './acts.data';
 export { atStake, holdsBack, pointsOfNoReturn, type AtStake, type PointOfNoReturn } from './no-return';
-export { HUB_SHARE, USUAL_RUNNING, type DeskOutlook, type DeskSetting } from './fit-desk';
+export { HUB_SHARE, unknownMetal, USUAL_RUNNING, type DeskOutlook, type DeskSetting } from './fit-desk';
 export {
   defaultSchoolOf,
   HOUSE_DEFAULT_SCHOOL,

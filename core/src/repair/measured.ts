@@ -1,5 +1,5 @@
 import { keeper } from '../kept';
-import { materialOf } from '../materials';
+import { materialOf, UNKNOWN_MATERIAL } from '../materials';
 import {
   analyseShape,
   disputes,
@@ -72,12 +72,12 @@ function beyondRange(r: ReadingRecord, shop: Shop): string | null {
 
 const FULL_DIGITS_MM = 0.0005;
 
-/** A reading as a figure: value at 20 °C, origin as typed. */
-export function readingFigure(r: ReadingRecord, at20Mm: number, shop: Shop, unit: LengthUnit): Figure {
+/** A reading as a figure: value at 20 °C, origin as typed; `materialId` of what was read, where that is known here. */
+export function readingFigure(r: ReadingRecord, at20Mm: number, shop: Shop, unit: LengthUnit, materialId?: string): Figure {
   const bias = biasAtMm(shop, r.instrumentId, r.takenAt);
   const warm = Math.abs(at20Mm - (r.valueMm - bias)) >= FULL_DIGITS_MM;
   const notes = [
-    ...(warm ? ['corrected to 20 °C'] : []),
+    ...(warm ? [`corrected to 20 °C${materialId === UNKNOWN_MATERIAL ? ' as steel, its material is not known' : ''}`] : []),
     ...(Math.abs(bias) >= FULL_DIGITS_MM / 5 && r.quantity !== 'indicator' ? ['the instrument’s bias taken off'] : []),
   ];
   const overdue = overdueFlag(shop, r);
@@ -186,7 +186,7 @@ function measure({ feature, component, readings, settled, shopTempC, unit, shop 
     const there = made.get(r);
     if (there) return there;
     const at20Mm = sizeOf(r, materialId, shopTempC, shop);
-    const plain = keepFigure(r, [shop, unit, at20Mm], () => readingFigure(r, at20Mm, shop, unit));
+    const plain = keepFigure(r, [shop, unit, at20Mm, materialId], () => readingFigure(r, at20Mm, shop, unit, materialId));
     const fresh = open && r.quantity === SIZE ? { ...plain, flags: [...(plain.flags ?? []), UNSETTLED] } : plain;
     made.set(r, fresh);
     return fresh;

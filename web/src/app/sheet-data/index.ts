@@ -1,4 +1,5 @@
 export type { TypedReading } from './foresight';
-export { SheetStore, type Conflict, type Selection, type Undo } from './sheet-store';
+export { SheetStore } from './sheet-store';
+export type { Conflict, Selection, Undo } from './sheet-state';
 export { shareUnchanged } from './share-unchanged';
 export { ReadQueue, type QueuedReading } from './read-queue';

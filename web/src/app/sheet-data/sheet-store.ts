@@ -8,7 +8,6 @@ import {
   type Figure,
   type JobSheet,
   type PhotoRecord,
-  type Quantity,
   type ReadingRecord,
   type Repair,
   type TurnedPart,
@@ -31,66 +30,13 @@ import {
 import { replaceById, replaceChoice, sheetResources } from './sheet-resources';
 import { Foresight, type TypedReading } from './foresight';
 import { SheetNews } from './sheet-news';
+import { START, type Selection, type SheetState, type Undo } from './sheet-state';
 import { SAME_SHEET, shownSheet, standsFor } from './shown-sheet';
 import { mergeRows } from './merge-rows';
 import { shareUnchanged } from './share-unchanged';
 
-/** What is looked at: a place or a segment, and a spot in it. */
-export interface Selection {
-  readonly spanId: string | null;
-  readonly stationMm: number | null;
-  readonly clockDeg: number | null;
-  readonly quantity: Quantity | null;
-  /** State of the part that is looked at: the id of an act, null for as found; undefined for the one it is in. */
-  readonly afterActId?: string | null | undefined;
-}
-
-/** Somebody else changed the same thing; the person decides. */
-export interface Conflict {
-  readonly what: string;
-  readonly keepMine: () => Promise<void>;
-}
-
-/** The way back from the last thing done. */
-export interface Undo {
-  readonly what: string;
-  readonly back: () => Promise<unknown>;
-}
-
-interface SheetState {
-  readonly sheet: JobSheet | null;
-  readonly missing: boolean;
-  /** The job that was asked for; kept so that it comes when the server is back. */
-  readonly wantedId: string;
-  readonly selection: Selection;
-  readonly figure: Figure | null;
-  /** Which part the picture shows: stations before Draw look at the worn one. */
-  readonly pictured: 'worn' | 'new';
-  readonly conflict: Conflict | null;
-  readonly undo: Undo | null;
-  /** A drawing that is not saved yet; everything on the sheet is worked out with it. */
-  readonly draftPart: TurnedPart | null;
-  /** Version of the saved drawing that the draft started from. */
-  readonly draftFrom: number;
-  /** One sentence about what just went wrong or right. */
-  readonly message: { readonly text: string; readonly bad: boolean } | null;
-}
-
-const START: SheetState = {
-  sheet: null,
-  missing: false,
-  wantedId: '',
-  selection: { spanId: null, stationMm: null, clockDeg: null, quantity: null },
-  figure: null,
-  pictured: 'worn',
-  conflict: null,
-  undo: null,
-  draftPart: null,
-  draftFrom: 0,
-  message: null,
-};
-
 const MOST_ACKNOWLEDGED = 2000;
+const MOST_UNDOS = 50;
 const DRAFT_KEY = 'iron-patch.draft.';
 
 /** The open job: what the server has, what is on its way, and everything that core works out from both. */
@@ -122,6 +68,8 @@ export const SheetStore = signalStore(
           const r = repair();
           return r && pictureModel(r, store.pictured());
         }),
+        /** The newest thing that can be taken back. */
+        undo: computed(() => store.undos().at(-1) ?? null),
         unit: computed(() => session.unitFor(store.sheet()?.job.id) ?? store.sheet()?.job.unit ?? 'mm'),
         next: computed(() => nextMove(repair()?.stations ?? [])),
       };
@@ -138,6 +86,7 @@ export const SheetStore = signalStore(
     ) => {
       const patchSheet = (change: (s: JobSheet) => JobSheet): void => patchState(store, (s) => ({ sheet: s.sheet && change(s.sheet) }));
       const jobId = (): string => store.sheet()!.job.id;
+      const remember = (undo: Undo): void => patchState(store, (s) => ({ undos: [...s.undos, undo].slice(-MOST_UNDOS) }));
       const say = (text: string, bad = false): void => patchState(store, { message: { text, bad } });
 
       // Readings that the server has acknowledged to this page. A sheet that was asked for before one of them was stored may come
@@ -211,7 +160,7 @@ export const SheetStore = signalStore(
           (choice) => {
             patchSheet((s) => ({ ...s, choices: replaceChoice(s.choices, choice) }));
             const back = before ? { what, back: () => putChoice(key, what, before.value, 'undone', false) } : null;
-            patchState(store, { undo: undoable ? back : null });
+            if (undoable && back) remember(back);
           },
         );
       };
@@ -284,7 +233,7 @@ export const SheetStore = signalStore(
         takeTheirs: (): void => patchState(store, { conflict: null }),
         async undoLast(): Promise<void> {
           const undo = store.undo();
-          patchState(store, { undo: null });
+          patchState(store, (s) => ({ undos: s.undos.slice(0, -1) }));
           await undo?.back();
         },
         /** Works out what a reading that is being typed would change; it does not count yet. */
@@ -301,7 +250,7 @@ export const SheetStore = signalStore(
             if (taken) withdraw(taken);
             return Promise.resolve();
           };
-          patchState(store, { undo: { what: `reading ${input.text}`, back } });
+          remember({ what: `reading ${input.text}`, back });
         },
         /** Says that a reading was taken in another state of the part; it stays as typed, and the old word on it stays on record. */
         moveReading(r: ReadingRecord, afterActId: string | null): void {

@@ -11,6 +11,7 @@ import {
   showForce,
   toUnit,
   truedTooSmall,
+  unknownMetal,
   type DeskOutlook,
   type FitFinding,
   type LengthUnit,
@@ -112,6 +113,7 @@ export class FitDesk {
       .domain([low - room, high + room])
       .range([0, 100]);
   });
+  protected readonly unknown = computed(() => unknownMetal(this.fit().setting, this.fit().hole.component.name));
   private readonly band = computed(() => this.fit().setting.plusMinusMm);
   protected readonly hole = computed(() => {
     const { smallestMm, largestMm } = this.fit().hole.shape!;

@@ -4,6 +4,7 @@ import {
   choiceKey,
   chosenPart,
   formatLength,
+  materialOf,
   newPart,
   originalSizeMm,
   PART_KINDS,
@@ -141,7 +142,10 @@ export class Draw {
 
   protected begin(): void {
     const sheet = this.store.sheet()!;
-    const part = newPart(this.kind(), sheet.components.find((c) => c.role === 'worn')?.name ?? sheet.job.title, this.body(), this.length());
+    const worn = sheet.components.find((c) => c.role === 'worn');
+    const fresh = newPart(this.kind(), worn?.name ?? sheet.job.title, this.body(), this.length());
+    // What the old part was made of is offered for the new one, where somebody knows it.
+    const part = worn && materialOf(worn.materialId) ? { ...fresh, materialId: worn.materialId } : fresh;
     const mates = this.mates().map((m) => m.id);
     this.put({ ...part, segments: part.segments.map((s) => (s.id === 'body' ? { ...s, fitsFeatureIds: mates } : s)) });
   }

@@ -1,8 +1,10 @@
 import {
+  afterNextRender,
   ChangeDetectionStrategy,
   Component,
   computed,
   inject,
+  Injector,
   input,
   linkedSignal,
   signal,
@@ -33,28 +35,27 @@ const ANY_PART: UsualPart = { name: '', places: ['body', 'bore', 'land', 'seat',
   imports: [NzInputModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <form (submit)="$event.preventDefault(); put()">
-      <label for="pencil">A place and what was read there, in one line</label>
-      <span class="row">
-        <input
-          #entry
-          nz-input
-          id="pencil"
-          class="fig"
-          name="pencil"
-          autocomplete="off"
-          spellcheck="false"
-          [placeholder]="example()"
-          [attr.aria-invalid]="problem() ? 'true' : null"
-          aria-describedby="pencil-said"
-          [value]="text()"
-          (focus)="engaged.set(true)"
-          (keydown.escape)="engaged.set(false)"
-          (input)="type(entry.value)"
-        />
-        <button type="submit" [class.next]="first()" [disabled]="busy() || !text().trim()">Put it down</button>
-      </span>
-      @if (first() || engaged()) {
+    @if (out()) {
+      <form (submit)="$event.preventDefault(); put()">
+        <label for="pencil">A place and what was read there, in one line</label>
+        <span class="row">
+          <input
+            #entry
+            nz-input
+            id="pencil"
+            class="fig"
+            name="pencil"
+            autocomplete="off"
+            spellcheck="false"
+            [placeholder]="example()"
+            [attr.aria-invalid]="problem() ? 'true' : null"
+            aria-describedby="pencil-said"
+            [value]="text()"
+            (keydown.escape)="engaged.set(false)"
+            (input)="type(entry.value)"
+          />
+          <button type="submit" [class.next]="first()" [disabled]="busy() || !text().trim()">Put it down</button>
+        </span>
         <p class="chips" role="group" aria-label="What it is on">
           @for (p of parts(); track p) {
             <button type="button" [class.on]="p === part()" [attr.aria-pressed]="p === part()" (click)="part.set(p)">{{ p }}</button>
@@ -70,9 +71,11 @@ const ANY_PART: UsualPart = { name: '', places: ['body', 'bore', 'land', 'seat',
             }
           </p>
         }
-      }
-      <p id="pencil-said" class="understood" aria-live="polite" [class.problem]="problem()">{{ problem() || said() }}</p>
-    </form>
+        <p id="pencil-said" class="understood" aria-live="polite" [class.problem]="problem()">{{ problem() || said() }}</p>
+      </form>
+    } @else {
+      <button type="button" class="plain" (click)="engage()">Add a place with its readings</button>
+    }
   `,
   styles:
     'form { padding: 8px 0 2px; } .row { flex-wrap: nowrap; } input { flex: 1; font-size: 18px; } label { font: 600 15px var(--label); } p.understood { min-height: 22px; font-size: 15px; color: var(--quiet); } p.problem.problem { color: var(--out); } button { white-space: nowrap; } .chips { display: flex; flex-wrap: wrap; gap: 6px; margin: 6px 0; } .chips button { min-height: 40px; padding: 2px 12px; font-weight: 400; border-color: var(--hairline); color: var(--ink); } .chips button.on { background: var(--blue-soft); border-color: var(--blue); font-weight: 600; } .chips .mate { border-style: dashed; border-color: var(--blue); color: var(--blue); } @media (max-width: 480px) { .row { flex-wrap: wrap; } }',
@@ -81,13 +84,18 @@ export class PencilLine {
   private readonly store = inject(SheetStore);
   private readonly shop = inject(ShopStore);
   private readonly queue = inject(ReadQueue);
+  private readonly injector = inject(Injector);
   /** True while nothing else can be done here. */
   readonly first = input(false);
   private readonly field = viewChild<ElementRef<HTMLInputElement>>('entry');
   protected readonly text = signal('');
   protected readonly busy = signal(false);
-  /** The usual places are out from the first touch of the line on; Esc puts them away. */
-  protected readonly engaged = signal(false);
+  /** The line is out while nothing is measured, and once somebody asked for it; Esc puts it away. */
+  protected readonly engaged = linkedSignal<boolean, boolean>({
+    source: () => this.first(),
+    computation: (first, was) => first || (was?.value ?? false),
+  });
+  protected readonly out = computed(() => this.engaged() || this.text() !== '');
   private readonly tried = signal(false);
   private readonly key = signal(newId());
   private readonly kept = keptDraft(() => `pencil:${this.store.sheet()!.job.id}`, { text: this.text }, { rests: { key: this.key } });
@@ -167,7 +175,13 @@ export class PencilLine {
     field.setSelectionRange(text.length, text.length);
   }
 
+  protected engage(): void {
+    this.engaged.set(true);
+    afterNextRender(() => this.field()?.nativeElement.focus(), { injector: this.injector });
+  }
+
   protected type(text: string): void {
+    this.engaged.set(true);
     this.text.set(text);
     this.tried.set(false);
   }

@@ -24,7 +24,7 @@ const EMPTY: ComponentInput = {
   parentId: null,
   name: '',
   role: 'worn',
-  materialId: 'steel-c45',
+  materialId: 'unknown',
   axisOffsetMm: 0,
   verdict: null,
   asFound: '',
@@ -91,7 +91,7 @@ export class ComponentForm implements OnInit {
       return this.form.open({ parentId, name, role, materialId, axisOffsetMm, verdict, asFound });
     }
     const hasWorn = this.store.sheet()!.components.some((c) => c.role === 'worn');
-    if (hasWorn) this.form.open({ ...EMPTY, role: 'mate', verdict: 'reuse', materialId: 'steel-mild' });
+    if (hasWorn) this.form.open({ ...EMPTY, role: 'mate', verdict: 'reuse' });
     else this.form.open({ ...EMPTY, verdict: 'remake' });
   }
 }

@@ -1,0 +1,57 @@
+import type { Figure, JobSheet, Quantity, TurnedPart } from '@iron-patch/core';
+
+/** What is looked at: a place or a segment, and a spot in it. */
+export interface Selection {
+  readonly spanId: string | null;
+  readonly stationMm: number | null;
+  readonly clockDeg: number | null;
+  readonly quantity: Quantity | null;
+  /** State of the part that is looked at: the id of an act, null for as found; undefined for the one it is in. */
+  readonly afterActId?: string | null | undefined;
+}
+
+/** Somebody else changed the same thing; the person decides. */
+export interface Conflict {
+  readonly what: string;
+  readonly keepMine: () => Promise<void>;
+}
+
+/** The way back from the last thing done. */
+export interface Undo {
+  readonly what: string;
+  readonly back: () => Promise<unknown>;
+}
+
+export interface SheetState {
+  readonly sheet: JobSheet | null;
+  readonly missing: boolean;
+  /** The job that was asked for; kept so that it comes when the server is back. */
+  readonly wantedId: string;
+  readonly selection: Selection;
+  readonly figure: Figure | null;
+  /** Which part the picture shows: stations before Draw look at the worn one. */
+  readonly pictured: 'worn' | 'new';
+  readonly conflict: Conflict | null;
+  /** What can be taken back, the newest last. */
+  readonly undos: readonly Undo[];
+  /** A drawing that is not saved yet; everything on the sheet is worked out with it. */
+  readonly draftPart: TurnedPart | null;
+  /** Version of the saved drawing that the draft started from. */
+  readonly draftFrom: number;
+  /** One sentence about what just went wrong or right. */
+  readonly message: { readonly text: string; readonly bad: boolean } | null;
+}
+
+export const START: SheetState = {
+  sheet: null,
+  missing: false,
+  wantedId: '',
+  selection: { spanId: null, stationMm: null, clockDeg: null, quantity: null },
+  figure: null,
+  pictured: 'worn',
+  conflict: null,
+  undos: [],
+  draftPart: null,
+  draftFrom: 0,
+  message: null,
+};
