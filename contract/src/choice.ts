@@ -142,6 +142,10 @@ export const CHOICE_VALUES: Readonly<Record<string, AnyObjectSchema>> = {
     unproved: textOf('Why it goes out unproved', TEXT_LIMITS.text),
     undone: textOf('Why planned acts are left', TEXT_LIMITS.text),
   }),
+  'called-off': object({
+    off: boolean().strict().typeError('Called off: yes or no.').required('Called off: yes or no.'),
+    why: requiredText('Why', TEXT_LIMITS.line, 'Say why it is called off, or why it is taken up again.'),
+  }),
   nominal: object({ sizeMm: lengthOf('Size', 0.1, 2000), name: requiredText('Name', 60) }),
   caution: object({ signedBy: requiredText('Name of who decided', TEXT_LIMITS.name), licence: requiredText('Licence', TEXT_LIMITS.name) }),
   accept: object({ valueMm: numberOf('Value', -20_000, 20_000, 'mm').nullable() }),

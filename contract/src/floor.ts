@@ -6,6 +6,8 @@ export interface Standing {
   readonly next: StationStanding | null;
   /** It cannot be worked out: neither its stations nor its next move are known. Absent where it can. */
   readonly trouble?: true;
+  /** Nobody goes on with it. Absent where somebody does. */
+  readonly calledOff?: true;
   /** It was never worked out yet: that is under way. */
   readonly waiting?: true;
 }

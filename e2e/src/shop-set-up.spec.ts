@@ -110,3 +110,25 @@ it('counts the rack up and down, takes it back by key, and says who is where', a
   await page.sees('Ben Holt is no longer offered at the bench.');
   expect(await seriousProblems(page)).toEqual([]);
 });
+
+it('calls a job off with its reason, finds it put away, and takes it up again', async () => {
+  const { page } = ada;
+  await ada.open('Pivot pin', 'receive');
+  await page.click('Call this job off');
+  await page.click('Call it off');
+  await page.sees('Say why it is called off');
+  await page.fill('Why is it called off?', 'The customer took it back.');
+  await page.click('Call it off');
+  await page.sees('This job is called off: The customer took it back.');
+  await page.go('/');
+  await page.sees('Nothing is open');
+  await page.click('Show what is put away, 1');
+  await page.sees('Called off');
+  await ada.open('Pivot pin', 'receive');
+  await page.click('Take this job up again');
+  await page.fill('Why is it taken up again?', 'It came back.');
+  await page.click('Take it up again');
+  await page.seesNot('This job is called off');
+  await page.go('/');
+  await page.sees('Pivot pin');
+});

@@ -157,7 +157,7 @@ it('is handed back with its lesson and papers', async () => {
   for (const paper of ['slip.pdf', 'report.pdf', 'drawing.svg', 'readings.csv'])
     expect((await fetch(`${shop.address}/api/jobs/${job!.id}/${paper}`)).status).toBe(200);
   await page.click('Floor');
-  await page.click('Show what is returned, 1');
+  await page.click('Show what is put away, 1');
   await page.sees('Returned');
 });
 

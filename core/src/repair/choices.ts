@@ -64,6 +64,12 @@ export interface ReturnChoice {
   readonly undone: string;
 }
 
+/** A job that is not gone on with: made by mistake, or the customer took it back. Everything of it stays on record. */
+export interface CalledOffChoice {
+  readonly off: boolean;
+  readonly why: string;
+}
+
 /** Who decided a licensed matter. */
 export interface CautionChoice {
   readonly signedBy: string;
@@ -76,6 +82,7 @@ export const choiceKey = {
   part: 'part',
   plan: 'plan',
   returned: 'returned',
+  calledOff: 'called-off',
   nominal: (featureId: string): string => `nominal:${featureId}`,
   fit: (featureId: string): string => `fit:${featureId}`,
   running: (featureId: string): string => `running:${featureId}`,
@@ -113,6 +120,11 @@ export const chosenPlan = (sheet: JobSheet): PlanChoice | null => valueOf(sheet,
 export function chosenReturn(sheet: JobSheet): ReturnChoice | null {
   const returned = valueOf<ReturnChoice>(sheet, choiceKey.returned);
   return returned && { ...NO_EXCEPTIONS, ...returned };
+}
+/** Why a job is not gone on with; null for one that is. */
+export function calledOff(sheet: JobSheet): string | null {
+  const choice = valueOf<CalledOffChoice>(sheet, choiceKey.calledOff);
+  return choice?.off ? choice.why : null;
 }
 /** A hand-over that lets nothing pass. */
 export const NO_EXCEPTIONS = { outcome: 'passed', beforeUse: '', unproved: '', undone: '' } as const;

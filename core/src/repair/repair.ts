@@ -1,4 +1,5 @@
 import { boreFindings, type BoreFinding } from './bore-finding';
+import { calledOff } from './choices';
 import { cutFindings, type CutFinding } from './cut-finding';
 import { diagnosisFinding, type DiagnosisFinding } from './diagnosis-finding';
 import { pointsOfNoReturn, type PointOfNoReturn } from './no-return';
@@ -77,7 +78,7 @@ export function workOut(sheet: JobSheet, shop: Shop): Repair {
     releasable: frozen,
     moved,
     stations,
-    next: nextMove(stations),
+    next: calledOff(sheet) === null ? nextMove(stations) : null,
     holds: handOverHolds(sheet, proofs),
   };
 }

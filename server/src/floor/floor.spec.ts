@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
-import { workOut } from '@iron-patch/core';
-import { routes } from '@iron-patch/contract';
+import { choiceKey, workOut } from '@iron-patch/core';
+import { routes, type FloorPage } from '@iron-patch/contract';
 import { caller, makeJob, readingBody, type Caller } from '../testing/caller';
 import { openTestShop, type TestShop } from '../testing/test-database';
 
@@ -94,4 +94,20 @@ it('refuses a body that is far too large', async () => {
   const { jobId } = await makeJob(call);
   const res = await call.post(routes.readingsFile(jobId), { csv: 'x'.repeat(5_000_000) });
   expect([res.status, res.body.type, res.body.detail]).toEqual([413, '/problems/too-large', 'Send no more than 4 MB.']);
+});
+
+it('puts a job away that is called off, finds it again, and brings it back when it is taken up', async () => {
+  const { jobId } = await makeJob(call);
+  const path = routes.choice(jobId, choiceKey.calledOff);
+  const there = async (query = ''): Promise<boolean> =>
+    ((await call.get(`${routes.floor}${query}`)).body as FloorPage).jobs.some((j) => j.id === jobId);
+  expect(await there()).toBe(true);
+  const silent = await call.put(path, { value: { off: true, why: ' ' }, reason: '' }, '*');
+  expect(silent.body.problems).toMatchObject([{ path: 'value.why' }]);
+  expect((await call.put(path, { value: { off: true, why: 'Made twice.' }, reason: '' }, '*')).status).toBe(201);
+  expect([await there(), await there('?returned=1')]).toEqual([false, true]);
+  const { jobs } = (await call.get(`${routes.floor}?returned=1`)).body as FloorPage;
+  expect(jobs.find((j) => j.id === jobId)).toMatchObject({ calledOff: true, next: null });
+  await call.put(path, { value: { off: false, why: 'It was not.' }, reason: '' }, '"v1"');
+  expect(await there()).toBe(true);
 });

@@ -1,4 +1,4 @@
-import { movedByShop, workOut, type JobSheet, type MovedJob, type Shop } from '@iron-patch/core';
+import { calledOff, movedByShop, workOut, type JobSheet, type MovedJob, type Shop } from '@iron-patch/core';
 import type { Standing } from '@iron-patch/contract';
 
 /** Jobs to work out, as they are stored. */
@@ -18,7 +18,8 @@ function standingOf(sheet: JobSheet, shop: Shop): WorkedOut {
   const jobId = sheet.job.id;
   try {
     const { stations, next } = workOut(sheet, shop);
-    return { jobId, standing: { stations, next }, error: null };
+    const off = calledOff(sheet) !== null;
+    return { jobId, standing: { stations, next, ...(off ? { calledOff: true } : {}) }, error: null };
   } catch (e) {
     return { jobId, standing: { stations: [], next: null, trouble: true }, error: (e as Error).stack ?? String(e) };
   }

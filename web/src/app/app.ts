@@ -32,7 +32,7 @@ import { SumsPanel } from './sums/sums-panel';
   styles: `
     :host {
       display: grid;
-      grid-template-rows: 44px minmax(0, 1fr);
+      grid-template: 44px minmax(0, 1fr) / minmax(0, 1fr);
       height: 100%;
     }
     main {

@@ -34,57 +34,59 @@ const DAY_MS = 86_400_000;
       @if (opened() === 'new') {
         <ip-instrument-form (closed)="open('')" />
       }
-      <table class="plain">
-        <thead>
-          <tr>
-            <th>Instrument</th>
-            <th class="num">range</th>
-            <th class="num">±95 %</th>
-            <th class="num">reads too big</th>
-            <th>Calibrated, due</th>
-            <th>Last check</th>
-            <th><span class="sr-only">Change</span></th>
-          </tr>
-        </thead>
-        <tbody>
-          @for (i of instruments(); track i.id) {
-            <tr [class.overdue]="due(i) === 'out'">
-              <td>
-                <b>{{ i.name }}</b>
-                <small>{{ kinds[i.kind].name }}, {{ i.unit }}</small>
-              </td>
-              <td class="num">{{ show(i.rangeLowMm, 0) }} to {{ show(i.rangeHighMm, unit() === 'mm' ? 0 : 1) }}</td>
-              <td class="num">{{ show(2 * uncertainty(i)) }}</td>
-              <td class="num">{{ show(bias(i)) }}</td>
-              <td>
-                <span class="due"
-                  ><ip-state [state]="due(i)" [size]="17" /> {{ i.calibratedOn ? (i.calibratedOn | date: 'd MMM yyyy') : 'no record' }},
-                  {{ i.dueOn ? 'due ' + (i.dueOn | date: 'd MMM yyyy') : 'no date' }}{{ due(i) === 'out' ? ': overdue' : '' }}</span
-                >
-              </td>
-              <td>{{ lastCheck(i) }}</td>
-              <td class="acts">
-                <button type="button" class="plain" [attr.aria-label]="'Check ' + i.name" (click)="open('k' + i.id)">Check</button>
-                <button type="button" class="plain" [attr.aria-label]="'Change ' + i.name" (click)="open('c' + i.id)">Change</button>
-              </td>
-            </tr>
-            @if (opened() === 'k' + i.id) {
-              <tr>
-                <td colspan="7"><ip-instrument-check [instrument]="i" (closed)="open('')" /></td>
-              </tr>
-            }
-            @if (opened() === 'c' + i.id) {
-              <tr>
-                <td colspan="7"><ip-instrument-form [record]="i" (closed)="open('')" /></td>
-              </tr>
-            }
-          } @empty {
+      <div class="scroll" tabindex="0" role="region" aria-label="Instruments">
+        <table class="plain">
+          <thead>
             <tr>
-              <td colspan="7" class="quiet">The crib is empty. Add the instruments that hang in it.</td>
+              <th>Instrument</th>
+              <th class="num">range</th>
+              <th class="num">±95 %</th>
+              <th class="num">reads too big</th>
+              <th>Calibrated, due</th>
+              <th>Last check</th>
+              <th><span class="sr-only">Change</span></th>
             </tr>
-          }
-        </tbody>
-      </table>
+          </thead>
+          <tbody>
+            @for (i of instruments(); track i.id) {
+              <tr [class.overdue]="due(i) === 'out'">
+                <td>
+                  <b>{{ i.name }}</b>
+                  <small>{{ kinds[i.kind].name }}, {{ i.unit }}</small>
+                </td>
+                <td class="num">{{ show(i.rangeLowMm, 0) }} to {{ show(i.rangeHighMm, unit() === 'mm' ? 0 : 1) }}</td>
+                <td class="num">{{ show(2 * uncertainty(i)) }}</td>
+                <td class="num">{{ show(bias(i)) }}</td>
+                <td>
+                  <span class="due"
+                    ><ip-state [state]="due(i)" [size]="17" /> {{ i.calibratedOn ? (i.calibratedOn | date: 'd MMM yyyy') : 'no record' }},
+                    {{ i.dueOn ? 'due ' + (i.dueOn | date: 'd MMM yyyy') : 'no date' }}{{ due(i) === 'out' ? ': overdue' : '' }}</span
+                  >
+                </td>
+                <td>{{ lastCheck(i) }}</td>
+                <td class="acts">
+                  <button type="button" class="plain" [attr.aria-label]="'Check ' + i.name" (click)="open('k' + i.id)">Check</button>
+                  <button type="button" class="plain" [attr.aria-label]="'Change ' + i.name" (click)="open('c' + i.id)">Change</button>
+                </td>
+              </tr>
+              @if (opened() === 'k' + i.id) {
+                <tr>
+                  <td colspan="7"><ip-instrument-check [instrument]="i" (closed)="open('')" /></td>
+                </tr>
+              }
+              @if (opened() === 'c' + i.id) {
+                <tr>
+                  <td colspan="7"><ip-instrument-form [record]="i" (closed)="open('')" /></td>
+                </tr>
+              }
+            } @empty {
+              <tr>
+                <td colspan="7" class="quiet">The crib is empty. Add the instruments that hang in it.</td>
+              </tr>
+            }
+          </tbody>
+        </table>
+      </div>
       <ip-drill-sets />
     </main>
   `,
@@ -103,6 +105,7 @@ const DAY_MS = 86_400_000;
     }
     header {
       display: flex;
+      flex-wrap: wrap;
       align-items: center;
       gap: 18px;
       margin-bottom: 12px;

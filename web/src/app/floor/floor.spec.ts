@@ -47,7 +47,7 @@ it('shows what is open in the order of the server, and what is returned where th
   ]);
   expect(numbers(fixture)).toEqual(['5', '3', '4']);
   expect(words(fixture)).toContain('no date');
-  await press(fixture, 'Show what is returned, 1');
+  await press(fixture, 'Show what is put away, 1');
   await fixture.whenStable();
   expect(numbers(fixture)).toEqual(['5', '3', '4', '2']);
   expect(words(fixture)).toContain('Returned');
@@ -85,7 +85,7 @@ it('shows the most urgent, and more of them by the page', async () => {
 it('says what is late', async () => {
   expect(words(await floor([job(1, { promisedOn: '2020-01-01' })]))).toContain('late');
   const returned = await floor([job(1, { promisedOn: '2020-01-01', next: null })]);
-  await press(returned, 'Show what is returned, 1');
+  await press(returned, 'Show what is put away, 1');
   await returned.whenStable();
   expect(words(returned)).toContain('Returned');
   expect(words(returned)).not.toContain('late');

@@ -31,7 +31,7 @@ const FIRST_DRAWN = 14;
       />
       @if (store.counts().returned) {
         <button type="button" class="plain" [attr.aria-pressed]="store.withReturned()" (click)="store.showReturned(!store.withReturned())">
-          {{ store.withReturned() ? 'Put away what is returned' : 'Show what is returned, ' + store.counts().returned }}
+          {{ store.withReturned() ? 'Put away what is finished' : 'Show what is put away, ' + store.counts().returned }}
         </button>
       }
       <a class="new" routerLink="/jobs/new">New job</a>
@@ -68,7 +68,7 @@ const FIRST_DRAWN = 14;
                 <b class="wrong">Cannot be worked out</b>
                 <span>Open it and take back what was done last; tell us.</span>
               } @else {
-                <span class="quiet">Returned</span>
+                <span class="quiet">{{ job.calledOff ? 'Called off' : 'Returned' }}</span>
               }
             </span>
             <span class="promise">
@@ -87,7 +87,7 @@ const FIRST_DRAWN = 14;
             @if (store.find().trim()) {
               No job has “{{ store.find() }}” in it. <button type="button" (click)="look('')">Show all {{ store.counts().open }}</button>
             } @else if (store.counts().returned) {
-              Nothing is open: everything is returned.
+              Nothing is open: everything is put away.
             } @else {
               No jobs yet. When somebody brings something broken, start with <a routerLink="/jobs/new">a new job</a>.
             }
@@ -240,6 +240,26 @@ const FIRST_DRAWN = 14;
         display: none;
       }
     }
+    @media (max-width: 600px) {
+      :host {
+        padding: 10px 8px 32px;
+      }
+      .head {
+        flex-wrap: wrap;
+      }
+      .head input {
+        flex: 1 1 100%;
+        order: 2;
+      }
+      .strip {
+        grid-template-columns: 56px minmax(0, 1fr) auto;
+        gap: 4px 10px;
+      }
+      .next {
+        grid-column: 2 / -1;
+        grid-row: 2;
+      }
+    }
   `,
 })
 export class Floor {
@@ -307,6 +327,6 @@ export class Floor {
     if (job.trouble) return 'cannot be worked out';
     if (job.waiting) return 'being worked out';
     const done = job.stations.filter((s) => s.state === 'done').length;
-    return job.next ? `${done} of 9 stations done, at ${STATION_NAMES[job.next.id]}` : 'all stations done';
+    return job.next ? `${done} of 9 stations done, at ${STATION_NAMES[job.next.id]}` : job.calledOff ? 'called off' : 'all stations done';
   }
 }

@@ -2,7 +2,6 @@ import { computed, effect, inject } from '@angular/core';
 import { patchState, signalStore, withComputed, withHooks, withMethods, withState } from '@ngrx/signals';
 import { routes, type ChoiceInput, type SheetRow, type SheetRows } from '@iron-patch/contract';
 import {
-  nextMove,
   pictureModel,
   type ChoiceRecord,
   type Figure,
@@ -71,7 +70,7 @@ export const SheetStore = signalStore(
         /** The newest thing that can be taken back. */
         undo: computed(() => store.undos().at(-1) ?? null),
         unit: computed(() => session.unitFor(store.sheet()?.job.id) ?? store.sheet()?.job.unit ?? 'mm'),
-        next: computed(() => nextMove(repair()?.stations ?? [])),
+        next: computed(() => repair()?.next ?? null),
       };
     },
   ),

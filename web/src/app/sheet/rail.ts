@@ -76,6 +76,17 @@ const WORDS: Readonly<Record<StationStanding['state'], string>> = {
         font-size: 13px;
       }
     }
+    @media (max-width: 600px) {
+      nav {
+        flex-direction: row;
+        padding: 0;
+      }
+      a {
+        flex: 0 0 62px;
+        border-left: 0;
+        border-top: 4px solid transparent;
+      }
+    }
     .sr-only {
       text-decoration: none;
     }

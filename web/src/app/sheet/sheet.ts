@@ -14,7 +14,7 @@ import {
 } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { NavigationEnd, Router, RouterLink, RouterOutlet } from '@angular/router';
-import { STATIONS, type StationId } from '@iron-patch/core';
+import { calledOff, STATIONS, type StationId } from '@iron-patch/core';
 import { filter, map, startWith } from 'rxjs';
 import { SheetStore } from '../sheet-data';
 import { Axis, Lanes, PartPicture, type LaneName } from '../picture';
@@ -84,10 +84,17 @@ const WORN_STATIONS: readonly StationId[] = ['receive', 'strip', 'measure', 'dec
               </p>
             }
           </div>
+          @if (off(); as why) {
+            <p class="said" role="status">
+              This job is called off: {{ why }} <a [routerLink]="['/jobs', s.job.id, 'receive']">Take it up again at Receive</a>
+            </p>
+          }
           <ip-moved />
           @if (lanes().length) {
-            <ip-part-picture [heightPx]="station() === 'measure' || station() === 'decide' ? 190 : 150" />
-            <ip-lanes [names]="lanes()" />
+            <div class="drawn">
+              <ip-part-picture [heightPx]="station() === 'measure' || station() === 'decide' ? 190 : 150" />
+              <ip-lanes [names]="lanes()" />
+            </div>
           }
           <div class="work"><router-outlet /></div>
         </div>
@@ -116,6 +123,7 @@ const WORN_STATIONS: readonly StationId[] = ['receive', 'strip', 'measure', 'dec
     }
     .rail {
       grid-area: rail;
+      position: relative;
       border-right: 1px solid var(--hairline);
       overflow: auto;
     }
@@ -201,7 +209,35 @@ const WORN_STATIONS: readonly StationId[] = ['receive', 'strip', 'measure', 'dec
         border-top: 1px solid var(--hairline);
       }
     }
+    /* A telephone: the stations across, the picture pushed sideways by itself. */
+    .drawn {
+      position: relative;
+      overflow-x: auto;
+    }
+    @media (max-width: 600px) {
+      .sheet,
+      .sheet.wide {
+        grid-template-columns: minmax(0, 1fr);
+        grid-template-areas: 'rail' 'middle' 'working' 'line';
+        grid-template-rows: auto minmax(0, 1fr) auto auto;
+      }
+      .rail {
+        border-right: 0;
+        border-bottom: 1px solid var(--hairline);
+      }
+      .working {
+        max-height: 120px;
+      }
+      header {
+        flex-wrap: wrap;
+        gap: 2px 12px;
+        padding: 4px 10px;
+      }
+    }
     @media print {
+      .drawn {
+        overflow: visible;
+      }
       .sheet,
       .middle {
         display: block;
@@ -229,6 +265,10 @@ export class Sheet {
     { initialValue: this.router.url },
   );
   protected readonly station = computed<StationId>(() => STATIONS.find((s) => this.url().split('?')[0]!.endsWith(`/${s}`)) ?? 'measure');
+  protected readonly off = computed(() => {
+    const sheet = this.store.sheet();
+    return sheet && calledOff(sheet);
+  });
   protected readonly lanes = computed(() => LANES[this.station()]);
 
   constructor() {

@@ -136,13 +136,41 @@ const typingIn = (target: EventTarget | null): boolean => target instanceof HTML
       background: #fff;
       color: var(--ink);
     }
+    @media (max-width: 1080px) {
+      .temp {
+        display: none;
+      }
+    }
+    /* The places are pushed sideways in their own room; who is at the bench stays in sight. */
     @media (max-width: 800px) {
-      .temp,
       .name {
         display: none;
       }
+      header {
+        gap: 6px;
+        padding-left: 8px;
+      }
       nav {
         margin-left: 0;
+        flex: 1 1 0;
+        min-width: 0;
+        overflow-x: auto;
+        scrollbar-width: none;
+        gap: 14px;
+      }
+      .push {
+        margin-left: 0;
+      }
+      select {
+        width: 104px;
+      }
+    }
+    @media (max-width: 480px) {
+      .warn {
+        max-width: 110px;
+        overflow: hidden;
+        text-overflow: ellipsis;
+        display: inline-block;
       }
     }
     @media print {

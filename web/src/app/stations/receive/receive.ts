@@ -3,6 +3,7 @@ import { routes, type JobInput } from '@iron-patch/contract';
 import type { JobSheet } from '@iron-patch/core';
 import { SAME_VALUE } from '../../data';
 import { SheetStore } from '../../sheet-data';
+import { CallOff } from './call-off';
 import { JobForm, type StoreJob } from './job-form';
 import { Photos } from './photos';
 
@@ -26,7 +27,7 @@ const inputOf = ({ job, customer }: JobSheet): JobInput => ({
 /** The counter ticket of a job that is in. */
 @Component({
   selector: 'ip-receive',
-  imports: [JobForm, Photos],
+  imports: [JobForm, Photos, CallOff],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (now(); as n) {
@@ -39,9 +40,10 @@ const inputOf = ({ job, customer }: JobSheet): JobInput => ({
       <a [href]="label()" target="_blank" rel="noopener">Tag with QR code to print</a>
       <a [href]="bundle()">Whole job as a file</a>
     </nav>
+    <ip-call-off class="no-print" />
   `,
   styles:
-    'section { padding: 16px 20px 16px; max-width: 900px; } .papers { display: flex; gap: 24px; padding: 8px 20px 24px; } .papers a { min-height: 44px; display: inline-flex; align-items: center; }',
+    'section { padding: 16px 20px 16px; max-width: 900px; } ip-call-off { display: block; padding: 0 20px 28px; max-width: 900px; } .papers { display: flex; gap: 24px; padding: 8px 20px 24px; } .papers a { min-height: 44px; display: inline-flex; align-items: center; }',
 })
 export class Receive {
   private readonly store = inject(SheetStore);
