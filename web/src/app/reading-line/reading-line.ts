@@ -71,6 +71,8 @@ export class ReadingLine {
   protected readonly gaugeOut = signal(this.gauge.state() !== 'off');
   private readonly entry = viewChild<ElementRef<HTMLInputElement>>('entry');
   protected readonly text = signal('');
+  /** A reading that was typed with its place stands in the line until it is taken or given up. */
+  private readonly holding = signal(false);
   protected readonly doubt = signal<ReadingDoubt | null>(null);
   protected readonly said = signal<{ readonly text: string; readonly bad: boolean } | null>(null);
   protected readonly pasted = signal<string | null>(null);
@@ -147,7 +149,9 @@ export class ReadingLine {
     // What was typed with its place goes through the line reading by reading; one that is doubted holds up the next.
     effect(() => {
       const next = this.queue.head();
-      if (next && !this.doubt() && !this.said()?.bad && this.station() === 'measure') untracked(() => this.readNext(next));
+      const here = next && this.store.repair()?.features.some((f) => f.feature.id === next.featureId);
+      // One that is doubted or being put right is waited for.
+      if (here && !this.holding() && this.text() === '' && this.station() === 'measure') untracked(() => this.readNext(next));
     });
     // A gauge types wherever the cursor is: at the measuring stations it is here.
     effect(() => {
@@ -205,6 +209,7 @@ export class ReadingLine {
 
   private readNext({ featureId, spot, text }: QueuedReading): void {
     this.queue.shift();
+    this.holding.set(true);
     this.store.select({ spanId: featureId, ...spot });
     this.text.set(text);
     this.enter();
@@ -270,6 +275,7 @@ export class ReadingLine {
   }
 
   protected clear(): void {
+    this.holding.set(false);
     this.text.set('');
     // A gauge types and enters within one frame: to the binding nothing changed then, and the number would stay in the line.
     const input = this.entry()?.nativeElement;
@@ -287,14 +293,6 @@ export class ReadingLine {
     const unit = this.store.unit();
     const kind = this.shop.shop().instruments.find((i) => i.id === this.instrumentId())?.kind;
     return formatLength(mm, unit, kind ? INSTRUMENT_KINDS[kind].decimals[unit] : undefined);
-  }
-
-  protected dialTyped(event: Event): void {
-    this.dialText.set((event.target as HTMLInputElement).value);
-  }
-
-  protected tempTyped(event: Event): void {
-    this.temp.set((event.target as HTMLInputElement).value);
   }
 
   protected pickInstrument(event: Event): void {

@@ -23,7 +23,7 @@ import {
   type UsualPart,
 } from '@iron-patch/core';
 import { NzInputModule } from 'ng-zorro-antd/input';
-import { keptDraft, newId, ShopStore } from '../../data';
+import { ApiProblem, keptDraft, newId, NoAnswer, ShopStore } from '../../data';
 import { ReadQueue, SheetStore } from '../../sheet-data';
 
 /** What any part may have. */
@@ -183,6 +183,8 @@ export class PencilLine {
   protected type(text: string): void {
     this.engaged.set(true);
     this.text.set(text);
+    // Another line is another record: the key of one whose answer was lost is not its own.
+    this.key.set(newId());
     this.tried.set(false);
   }
 
@@ -197,8 +199,9 @@ export class PencilLine {
       this.key.set(newId());
       this.tried.set(false);
       this.kept.done();
-    } catch {
+    } catch (e) {
       // The store has told why; the line stays as it is.
+      if (!(e instanceof ApiProblem || e instanceof NoAnswer)) throw e;
     } finally {
       this.busy.set(false);
     }
