@@ -95,6 +95,7 @@ export function buildAll() {
   });
   when('server', ['core', 'contract', 'server', 'demo/src', 'gauge/src'], join(root, 'server/dist/main.mjs'), () => {
     bundle('server/src/main.ts', 'server/dist/main.mjs');
+    bundle('server/src/network.ts', 'server/dist/network.mjs');
     bundle('server/src/standings/worker.ts', 'server/dist/standing-worker.mjs');
     bundle('demo/src/main.ts', 'demo/dist/load-demo.mjs');
     bundle('gauge/src/main.ts', 'gauge/dist/gauge.mjs');

@@ -9,6 +9,7 @@ import { portTaken, postgres } from './postgres.mjs';
 import { keepUp } from './keep-up.mjs';
 import { claim, end, ours } from './own-process.mjs';
 import { openGauge } from './gauge.mjs';
+import { healthy } from './health.mjs';
 import { DATABASE, DEMO_CARD, lastLine, openLog, openShop } from './shop.mjs';
 
 const portIn = (name, usual) => {
@@ -90,6 +91,7 @@ async function demo() {
     if (loaded) console.log(`Loaded the demo shop: ${loaded} jobs.`);
     const gauge = await openGauge({ port: portIn('IRON_PATCH_GAUGE_PORT', 8463) });
     try {
+      if (shop.warning) console.log(shop.warning);
       console.log(`Iron Patch runs at ${shop.address}  (Ctrl-C stops it; its log is ${SERVER_LOG})`);
       await untilStopped();
       console.log('\nStopping.');
@@ -109,17 +111,19 @@ const keep = () =>
 async function start() {
   refuseSecond();
   buildAll();
-  const { port } = settings();
+  const { readNetwork, reachedHere, warningOf } = await import('../server/dist/network.mjs');
+  const network = readNetwork(process.env);
+  const address = reachedHere(network, settings().port);
   const out = openLog(SERVER_LOG);
   const keeper = spawn(process.execPath, [fileURLToPath(import.meta.url), 'keep'], {
     cwd: root,
     detached: true,
     stdio: ['ignore', out, out],
   });
-  const address = `http://127.0.0.1:${port}`;
   for (const from = Date.now(); Date.now() - from < START_MS; await new Promise((r) => setTimeout(r, 100))) {
     if (keeper.exitCode !== null) throw new Error(lastLine(SERVER_LOG).replace(/^iron-patch: /, ''));
-    if (ours(OWNER) !== keeper.pid || !(await fetch(`${address}/api/health`).catch(() => null))?.ok) continue;
+    if (ours(OWNER) !== keeper.pid || !(await healthy(address))) continue;
+    if (warningOf(network)) console.log(warningOf(network));
     console.log(`Iron Patch runs at ${address}. Stop it with ./iron-patch stop; its log is ${SERVER_LOG}.`);
     process.exit(0);
   }

@@ -3,6 +3,7 @@ import { once } from 'node:events';
 import { closeSync, existsSync, mkdirSync, openSync, readFileSync, renameSync, statSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { root } from './build.mjs';
+import { healthy } from './health.mjs';
 import { portTaken, postgres } from './postgres.mjs';
 
 export const DATABASE = 'iron_patch';
@@ -16,10 +17,10 @@ export function openLog(file) {
   return openSync(file, 'a');
 }
 
-/** How long a server that lives may take to answer: longer than a busy machine needs, for its first act is to bring the database up to date. */
 /** People, machines and bars of the demo. */
 export const DEMO_CARD = join(root, 'demo/data/shop.json');
 
+/** How long a server that lives may take to answer: longer than a busy machine needs, for its first act is to bring the database up to date. */
 const OPENS_WITHIN_MS = 120_000;
 
 /** Lines with which Node.js frames an error that nobody caught. */
@@ -36,6 +37,9 @@ export const lastLine = (file) => (existsSync(file) ? lastSaid(readFileSync(file
  *   one; options.log a file for the server's words, or null to drop them
  */
 export async function openShop({ directory, port, dbPort, card = '', throwAway = false, durable = !throwAway, log = null }) {
+  // A wrong setting is said before anything runs.
+  const network = await import('../server/dist/network.mjs');
+  const placed = network.readNetwork(process.env);
   if (await portTaken(port)) throw new Error(`Port ${port} is in use. Stop what runs there, or choose another with IRON_PATCH_PORT.`);
   const db = postgres(directory, dbPort, { throwAway, durable });
   if (!db.running() && (await portTaken(dbPort)))
@@ -47,7 +51,7 @@ export async function openShop({ directory, port, dbPort, card = '', throwAway =
     db.stop();
     throw e;
   }
-  const address = `http://127.0.0.1:${port}`;
+  const address = network.reachedHere(placed, port);
   let server = null;
 
   const startServer = async () => {
@@ -72,7 +76,7 @@ export async function openShop({ directory, port, dbPort, card = '', throwAway =
     for (const from = Date.now(); Date.now() - from < OPENS_WITHIN_MS;) {
       if (server.exitCode !== null || server.signalCode !== null)
         throw new Error(`The server did not start: ${(log ? lastLine(log) : lastSaid(said)) || 'it did not say why'}`);
-      if ((await fetch(`${address}/api/health`, { signal: AbortSignal.timeout(5000) }).catch(() => null))?.ok) return;
+      if (await healthy(address)) return;
       await new Promise((r) => setTimeout(r, 50));
     }
     server.kill('SIGKILL');
@@ -89,6 +93,8 @@ export async function openShop({ directory, port, dbPort, card = '', throwAway =
   }
   return {
     address,
+    /** What whoever starts it should know of its place on the network; empty on loopback. */
+    warning: network.warningOf(placed),
     db,
     databaseUrl: db.url(DATABASE),
     pid: () => server.pid,
@@ -103,6 +109,8 @@ export async function openShop({ directory, port, dbPort, card = '', throwAway =
       Number(
         execFileSync(process.execPath, [join(root, 'demo/dist/load-demo.mjs'), address, join(root, 'demo/data/jobs')], {
           encoding: 'utf8',
+          // Our own server, by an address that no certificate names.
+          ...(address.startsWith('https:') ? { env: { ...process.env, NODE_TLS_REJECT_UNAUTHORIZED: '0', NODE_NO_WARNINGS: '1' } } : {}),
         }),
       ),
     serverUp: () => server.exitCode === null && server.signalCode === null,

@@ -1,4 +1,4 @@
-import type { IncomingMessage } from 'node:http';
+import type { IncomingMessage, ServerResponse } from 'node:http';
 import { join } from 'node:path';
 import { ownTimeZone, routes } from '@iron-patch/contract';
 import compression from 'compression';
@@ -50,8 +50,11 @@ export interface AppParts {
   readonly bench: Bench;
   /** Host names under which the shop is served besides this machine's own. */
   readonly hosts?: readonly string[];
+  /** The origin that tags lead to; null to take the one that whoever asks reached the shop by. */
+  readonly origin?: string | null;
   /** The shop's time zone; this machine's where it is not said. */
   readonly timeZone?: string;
+  readonly gaugePort?: number;
   /** Folder of the built web application; null to serve the API alone. */
   readonly webDirectory: string | null;
 }
@@ -66,9 +69,14 @@ function hostOf(req: IncomingMessage): string {
   return /^[\w.-]+$/.test(host) ? host : 'localhost';
 }
 
+/** A file whose name has a digest of what is in it, so that it never changes; the worker of the page and its list of files do. */
+const HASHED = /-[0-9A-Z]{8}\.\w+(\.gz)?$/;
+
 function mountWeb(app: Express, directory: string): void {
   // The build has packed what is large beside itself.
-  app.use(staticPacked(directory, { index: false, serveStatic: { maxAge: '1y', immutable: true } }));
+  const setHeaders = (res: ServerResponse, file: string): void =>
+    void res.setHeader('Cache-Control', HASHED.test(file) ? 'public, max-age=31536000, immutable' : 'no-cache');
+  app.use(staticPacked(directory, { index: false, serveStatic: { cacheControl: false, setHeaders } }));
   app.get('/{*path}', (req, res, next) => {
     if (req.path.startsWith('/api/')) return next();
     res.set('Cache-Control', 'no-cache').sendFile(join(directory, 'index.html'));
@@ -76,21 +84,28 @@ function mountWeb(app: Express, directory: string): void {
 }
 
 /** The whole HTTP side: API under /api, the web application elsewhere. */
-export function createApp({ pool, live, log, standings, bench, hosts = [], timeZone = ownTimeZone(), webDirectory }: AppParts): Express {
+export function createApp({ pool, live, log, standings, bench, webDirectory, ...said }: AppParts): Express {
+  const { hosts = [], origin = null, timeZone = ownTimeZone(), gaugePort = 8463 } = said;
   const app = express();
   app.disable('x-powered-by');
   // Entity tags are of versions: one of the bytes would cost every answer a digest that nobody asks for.
   app.disable('etag');
   app.use(
     helmet({
-      // Plain HTTP on loopback: no upgrade to HTTPS.
+      // Plain HTTP on loopback stays so: no upgrade to HTTPS.
       contentSecurityPolicy: {
         directives: {
           'upgrade-insecure-requests': null,
           'style-src': ["'self'", "'unsafe-inline'"],
           'worker-src': ["'self'"],
           // A gauge speaks by WebSocket from this machine, or from the one that serves the page.
-          'connect-src': ["'self'", 'ws://127.0.0.1:*', 'ws://localhost:*', (req) => `ws://${hostOf(req)}:*`],
+          'connect-src': [
+            "'self'",
+            'ws://127.0.0.1:*',
+            'ws://localhost:*',
+            (req) => `ws://${hostOf(req)}:*`,
+            (req) => `wss://${hostOf(req)}:*`,
+          ],
         },
       },
       strictTransportSecurity: false,
@@ -115,7 +130,7 @@ export function createApp({ pool, live, log, standings, bench, hosts = [], timeZ
   });
   app.head(routes.live, (_req, res) => res.end());
   app.get(routes.live, (_req, res) => live.attach(res));
-  mountShop(app, pool, timeZone);
+  mountShop(app, pool, { timeZone, gaugePort });
   mountInstruments(app, pool);
   mountShopRecord(app, pool, drillSets);
   mountShopRecord(app, pool, people);
@@ -133,7 +148,7 @@ export function createApp({ pool, live, log, standings, bench, hosts = [], timeZ
   mountProofs(app, pool);
   mountNotes(app, pool);
   mountPhotos(app, pool);
-  mountDocuments(app, pool, timeZone);
+  mountDocuments(app, pool, { timeZone, origin });
   mountBundleOut(app, pool);
   if (webDirectory) mountWeb(app, webDirectory);
   app.use((_req, res) => sendProblem(res, notFound('page')));

@@ -1,4 +1,5 @@
 import { isTimeZone, ownTimeZone } from '@iron-patch/contract';
+import { readNetwork, type Network } from './network';
 
 /** What the server is told from outside, by environment variables. */
 export interface Config {
@@ -14,6 +15,9 @@ export interface Config {
   readonly hosts: readonly string[];
   /** The shop's time zone. */
   readonly timeZone: string;
+  readonly network: Network;
+  /** Where a gauge on a screen's own machine is looked for first. */
+  readonly gaugePort: number;
 }
 
 const HOST_NAME = /^[\w.-]+$/;
@@ -33,14 +37,18 @@ function zoneIn(zone: string = ownTimeZone()): string {
   return zone;
 }
 
+function portIn(env: NodeJS.ProcessEnv, name: string, usual: number): number {
+  const port = Number(env[name] ?? usual);
+  if (!Number.isInteger(port) || port < 1 || port > 65535) throw new Error(`${name} is a port from 1 to 65535.`);
+  return port;
+}
+
 /** Reads the environment; says which variable is wrong. */
 export function readConfig(env: NodeJS.ProcessEnv): Config {
-  const port = Number(env['IRON_PATCH_PORT'] ?? '8460');
-  if (!Number.isInteger(port) || port < 1 || port > 65535) throw new Error('IRON_PATCH_PORT is a port from 1 to 65535.');
   const databaseUrl = env['IRON_PATCH_DATABASE_URL'];
   if (!databaseUrl) throw new Error('IRON_PATCH_DATABASE_URL is missing. Start with ./iron-patch demo, which sets it.');
   return {
-    port,
+    port: portIn(env, 'IRON_PATCH_PORT', 8460),
     databaseUrl,
     ownerUrl: env['IRON_PATCH_OWNER_URL'] ?? databaseUrl,
     migrationsDirectory: env['IRON_PATCH_MIGRATIONS'] ?? 'server/migrations',
@@ -48,5 +56,7 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
     shopFile: env['IRON_PATCH_SHOP'] || null,
     timeZone: zoneIn(env['IRON_PATCH_TIME_ZONE']),
     hosts: hostsIn(env['IRON_PATCH_HOSTS'] ?? ''),
+    network: readNetwork(env),
+    gaugePort: portIn(env, 'IRON_PATCH_GAUGE_PORT', 8463),
   };
 }

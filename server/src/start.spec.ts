@@ -15,6 +15,8 @@ it('sets an empty database up once, however many servers start on it', async () 
     shopFile: `${ROOT}/demo/data/shop.json`,
     hosts: [],
     timeZone: 'Europe/Oslo',
+    network: { bind: '127.0.0.1', certificate: null, address: null },
+    gaugePort: 8463,
   };
   const running: Running[] = [];
   try {

@@ -1,4 +1,5 @@
-import type { Server } from 'node:http';
+import { createServer as createPlain, type Server } from 'node:http';
+import { createServer as createSecure } from 'node:https';
 import type { AddressInfo } from 'node:net';
 import pino, { type Logger } from 'pino';
 import { createApp } from './app';
@@ -6,6 +7,7 @@ import type { Config } from './config';
 import { grantRights, migrate, openPool } from './db';
 import { forgetOldAnswers } from './http';
 import { LiveHub } from './live';
+import { namesOf, originOf, reachedHere, warningOf } from './network';
 import { setUpShop } from './shop';
 import { Standings, type Bench } from './standings';
 
@@ -13,9 +15,6 @@ export interface Running {
   readonly address: string;
   stop(): Promise<void>;
 }
-
-/** Loopback only: who may use the shop's computer is settled by who sits at it. */
-const HOST = '127.0.0.1';
 
 const DAY_MS = 86_400_000;
 /** What is being answered while the server is asked to stop may be answered. */
@@ -47,19 +46,26 @@ export async function start(config: Config, { bench, program }: Work, log: Logge
   const daily = setInterval(forget, DAY_MS).unref();
   const standings = new Standings(pool, bench, log, program);
   standings.catchUp();
-  const server = createApp({
+  const { network } = config;
+  const warning = warningOf(network);
+  if (warning) log.warn(warning);
+  const app = createApp({
     pool,
     live,
     log,
     standings,
     bench,
-    hosts: config.hosts,
+    hosts: [...config.hosts, ...namesOf(network)],
+    origin: originOf(network, config.port),
     timeZone: config.timeZone,
+    gaugePort: config.gaugePort,
     webDirectory: config.webDirectory,
-  }).listen(config.port, HOST);
+  });
+  const server = network.certificate ? createSecure(network.certificate, app) : createPlain(app);
+  server.listen(config.port, network.bind);
   await listening(server);
   return {
-    address: `http://${HOST}:${(server.address() as AddressInfo).port}`,
+    address: reachedHere(network, (server.address() as AddressInfo).port),
     async stop() {
       clearInterval(daily);
       await live.stop();

@@ -13,7 +13,13 @@ function sendFile(res: Response, name: string, type: string, body: Buffer | stri
   res.set('Content-Disposition', `inline; filename="${name}"`).type(type).send(body);
 }
 
-export function mountDocuments(app: Express, pool: Pool, timeZone: string): void {
+/** Clock of the shop, and the origin that a tag leads to: null to take the one that whoever prints it reached the shop by. */
+export interface Printing {
+  readonly timeZone: string;
+  readonly origin: string | null;
+}
+
+export function mountDocuments(app: Express, pool: Pool, { timeZone, origin }: Printing): void {
   const load = async (req: Request) => {
     const sheet = await loadSheet(pool, idIn(req, 'job'));
     const shop = await loadShop(pool);
@@ -27,7 +33,7 @@ export function mountDocuments(app: Express, pool: Pool, timeZone: string): void
 
   app.get(routes.label(':id'), async (req, res) => {
     const { sheet } = await load(req);
-    const address = `${req.protocol}://${req.get('Host') ?? 'localhost'}/jobs/${sheet.job.id}`;
+    const address = `${origin ?? `${req.protocol}://${req.get('Host') ?? 'localhost'}`}/jobs/${sheet.job.id}`;
     sendFile(res, `job-${sheet.job.number}-tag.pdf`, 'application/pdf', await label(sheet, address));
   });
 

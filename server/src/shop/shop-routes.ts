@@ -6,9 +6,12 @@ import { changeShopCard, customersLike, loadShop } from './shop-queries';
 
 const LONGEST_NAME = 200;
 
-export function mountShop(app: Express, pool: Pool, timeZone: string): void {
+/** What the server is told of the shop from outside. */
+export type ShopSetting = Omit<ShopResource, 'shop'>;
+
+export function mountShop(app: Express, pool: Pool, setting: ShopSetting): void {
   app.get(routes.shop, async (_req, res) => {
-    res.json({ shop: await loadShop(pool), timeZone } satisfies ShopResource);
+    res.json({ shop: await loadShop(pool), ...setting } satisfies ShopResource);
   });
 
   app.put(routes.shopCard, (req, res) =>

@@ -1,9 +1,12 @@
+import { isDevMode } from '@angular/core';
+import { provideServiceWorker } from '@angular/service-worker';
 import { registerLocaleData } from '@angular/common';
 import enGb from '@angular/common/locales/en-GB';
 import { LOCALE_ID, provideBrowserGlobalErrorListeners, provideZonelessChangeDetection, type ApplicationConfig } from '@angular/core';
 import { en_GB, NZ_DATE_CONFIG, provideNzI18n } from 'ng-zorro-antd/i18n';
 import { provideRouter, withComponentInputBinding } from '@angular/router';
 import { appRoutes } from './app.routes';
+import { HTTP } from './data';
 
 registerLocaleData(enGb);
 
@@ -19,6 +22,11 @@ export const appConfig: ApplicationConfig = {
     provideZonelessChangeDetection(),
     provideBrowserGlobalErrorListeners(),
     ...LOCALE,
+    HTTP,
+    provideServiceWorker('ngsw-worker.js', {
+      enabled: !isDevMode() && 'serviceWorker' in navigator,
+      registrationStrategy: 'registerWhenStable:20000',
+    }),
     provideRouter(appRoutes, withComponentInputBinding()),
   ],
 };

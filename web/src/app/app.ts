@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, effect, inject, untracked } from '@angular/core';
 import { Router, RouterOutlet } from '@angular/router';
-import { Leaving, Live, ShopStore, SumsDesk } from './data';
+import { Leaving, Live, Newer, ShopStore, SumsDesk } from './data';
 import { ToldBar } from './shell/told-bar';
 import { TopStrip } from './shell/top-strip';
 import { SumsPanel } from './sums/sums-panel';
@@ -74,6 +74,7 @@ export class App {
 
   constructor() {
     inject(Leaving);
+    inject(Newer);
     this.live.back.subscribe(() => void this.loadShop());
     this.live.news.subscribe((event) => event.jobId === null && void this.loadShop());
     this.live.connect();

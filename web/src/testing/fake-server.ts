@@ -76,6 +76,7 @@ export class FakeServer {
       return response(200, {
         shop: this.shop,
         timeZone: this.timeZone,
+        gaugePort: 8463,
       });
     if (path.startsWith(routes.customers)) return response(200, { customers: [this.sheet.customer], machines: [this.sheet.job.machine] });
     if (path === routes.sheet(this.sheet.job.id)) return response(200, this.sheet);
@@ -134,14 +135,18 @@ export class FakeServer {
   }
 }
 
-/** As much of a fetch response as the API client reads. */
-function response(status: number, body: unknown): Response {
+/** As much of a fetch response as Angular's client reads. */
+export function response(status: number, body: unknown): Response {
+  const parts = [new TextEncoder().encode(JSON.stringify(body))];
+  const read = (): Promise<object> => Promise.resolve(parts.length ? { done: false, value: parts.pop() } : { done: true });
   return {
     ok: status < 400,
     status,
+    statusText: '',
+    url: '',
     headers: new Headers({ 'Content-Type': status < 400 ? 'application/json' : PROBLEM_TYPE }),
-    json: () => Promise.resolve(body),
-  } as Response;
+    body: { getReader: () => ({ read, cancel: () => Promise.resolve() }) },
+  } as unknown as Response;
 }
 
 /** Problem details of a status. */

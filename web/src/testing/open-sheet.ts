@@ -1,4 +1,4 @@
-import { provideZonelessChangeDetection, type Type } from '@angular/core';
+import { type Type } from '@angular/core';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
 import type { JobSheet } from '@iron-patch/core';
@@ -6,13 +6,14 @@ import { LOCALE } from '../app/app.config';
 import { SessionStore, ShopStore } from '../app/data';
 import { SheetStore } from '../app/sheet-data';
 import { Axis } from '../app/picture';
+import { BASE } from './base';
 import type { FakeServer } from './fake-server';
 
 /** A sheet store with the fake server's job open and Tomas at the bench. */
 export async function openSheet(server: FakeServer): Promise<InstanceType<typeof SheetStore>> {
   localStorage.clear();
   TestBed.resetTestingModule();
-  TestBed.configureTestingModule({ providers: [provideZonelessChangeDetection(), provideRouter([]), ...LOCALE, Axis] });
+  TestBed.configureTestingModule({ providers: [...BASE, provideRouter([]), ...LOCALE, Axis] });
   TestBed.inject(SessionStore).choosePerson('tomas');
   await TestBed.inject(ShopStore).load();
   const store = TestBed.inject(SheetStore);

@@ -1,6 +1,10 @@
+import { TestBed } from '@angular/core/testing';
 import { routes } from '@iron-patch/contract';
-import { FakeServer, problem } from '../../testing/fake-server';
-import { Api, ApiProblem, NoAnswer, PERSON_KEY, SCREEN_ID } from './api';
+import { BASE } from '../../testing/base';
+import { FakeServer, problem, response } from '../../testing/fake-server';
+import { ApiProblem, NoAnswer } from './answers';
+import { Api } from './api';
+import { PERSON_KEY, SCREEN_ID } from './http';
 import { newId } from './new-id';
 import { writeStored } from './stored';
 
@@ -10,7 +14,9 @@ beforeEach(() => {
   localStorage.clear();
   writeStored(PERSON_KEY, 'ines');
   server = new FakeServer();
-  api = new Api();
+  TestBed.resetTestingModule();
+  TestBed.configureTestingModule({ providers: BASE });
+  api = TestBed.inject(Api);
 });
 
 it('says who and which screen it is, with a key of its own for each record', async () => {
@@ -52,6 +58,31 @@ it('turns problem details into a problem, and silence into no answer', async () 
   await expect(api.get(routes.job('nothing'))).rejects.toBeInstanceOf(ApiProblem);
   server.down = true;
   await expect(api.get(routes.shop)).rejects.toBeInstanceOf(NoAnswer);
+});
+
+it('takes what the page’s own worker says of a server that it cannot reach for no answer', async () => {
+  const unreached = { ...response(504, 'Gateway Timeout'), headers: new Headers() };
+  const asked = jest.spyOn(globalThis, 'fetch').mockResolvedValueOnce(unreached);
+  await expect(api.get(routes.shop)).rejects.toBeInstanceOf(NoAnswer);
+  asked.mockRestore();
+  server.replies.push(problem(504));
+  await expect(api.post('/api/x', {})).rejects.toBeInstanceOf(ApiProblem);
+});
+
+it('waits fifteen seconds for an answer, and two minutes where a picture is on its way', async () => {
+  jest.useFakeTimers();
+  const asked = jest.spyOn(globalThis, 'fetch').mockReturnValue(new Promise(() => undefined));
+  const ended: string[] = [];
+  void api.post('/api/x', {}).catch((e: unknown) => ended.push(e instanceof NoAnswer ? 'words' : 'no'));
+  void api.postFile('/api/x', new Blob(['x'], { type: 'image/jpeg' }), newId()).catch(() => ended.push('picture'));
+  await jest.advanceTimersByTimeAsync(14_900);
+  expect(ended).toEqual([]);
+  await jest.advanceTimersByTimeAsync(200);
+  expect(ended).toEqual(['words']);
+  await jest.advanceTimersByTimeAsync(105_000);
+  expect(ended).toEqual(['words', 'picture']);
+  asked.mockRestore();
+  jest.useRealTimers();
 });
 
 it('makes ids that are UUIDs, with and without the browser’s help', () => {

@@ -1,4 +1,5 @@
-import { ChangeDetectionStrategy, Component, input, linkedSignal, provideZonelessChangeDetection, signal } from '@angular/core';
+import { BASE } from '../../testing/base';
+import { ChangeDetectionStrategy, Component, input, linkedSignal, signal } from '@angular/core';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { breathe } from '../../testing/open-sheet';
 import { Drafts, keptDraft, type Draft } from './drafts';
@@ -49,7 +50,7 @@ let kept: Kept;
 beforeEach(() => {
   kept = new Kept();
   stored.set('steel');
-  TestBed.configureTestingModule({ providers: [provideZonelessChangeDetection(), { provide: Drafts, useValue: kept }] });
+  TestBed.configureTestingModule({ providers: [...BASE, { provide: Drafts, useValue: kept }] });
 });
 async function open<T>(form: new () => T, of?: string): Promise<ComponentFixture<T>> {
   const fixture = TestBed.createComponent(form);

@@ -1,8 +1,11 @@
-export { Api, ApiProblem, NO_ANSWER, NoAnswer } from './api';
+export { ApiProblem, NO_ANSWER, NoAnswer } from './answers';
+export { Api } from './api';
+export { HTTP } from './http';
 export { Drafts, keptDraft, SAME_VALUE, type KeptDraft, type KeptField } from './drafts';
 export { FloorStore } from './floor-store';
 export { Leaving } from './leaving';
 export { Live } from './live';
+export { Newer } from './newer';
 export { newId } from './new-id';
 export { OpenJob } from './open-job';
 export { Outbox, type OutboxItem } from './outbox';

@@ -1,6 +1,6 @@
-import { provideZonelessChangeDetection } from '@angular/core';
+import { BASE } from '../../testing/base';
 import { TestBed } from '@angular/core/testing';
-import { SCREEN_ID } from './api';
+import { SCREEN_ID } from './http';
 import { Live } from './live';
 
 class FakeSource extends EventTarget {
@@ -25,7 +25,7 @@ beforeEach(() => {
   FakeSource.all = [];
   Object.assign(globalThis, { EventSource: FakeSource });
   TestBed.resetTestingModule();
-  TestBed.configureTestingModule({ providers: [provideZonelessChangeDetection()] });
+  TestBed.configureTestingModule({ providers: [...BASE] });
   live = TestBed.inject(Live);
   live.connect();
 });

@@ -1,7 +1,10 @@
 import { DestroyRef, inject, Injectable, signal } from '@angular/core';
 import { routes, type LiveEvent } from '@iron-patch/contract/wire';
 import { Subject } from 'rxjs';
-import { SCREEN_ID } from './api';
+import { SCREEN_ID } from './http';
+import { readStored, writeStored } from './stored';
+
+const SEEN_KEY = 'iron-patch.line-seen';
 
 /**
  * News from the server of what other screens stored. `back` tells that the line was down and is there again, so that
@@ -10,6 +13,8 @@ import { SCREEN_ID } from './api';
 @Injectable({ providedIn: 'root' })
 export class Live {
   readonly online = signal(true);
+  /** The last moment at which the line is known to have been there, in this browser; empty while it is, or was never. */
+  readonly lostAt = signal('');
   readonly news = new Subject<LiveEvent>();
   readonly back = new Subject<void>();
   private source: EventSource | null = null;
@@ -23,15 +28,31 @@ export class Live {
   }
 
   private disconnect(): void {
+    if (this.source && this.online()) this.seen();
     this.source?.close();
     this.source = null;
   }
 
+  private seen(): void {
+    writeStored(SEEN_KEY, new Date().toISOString());
+  }
+
+  /** A line that was there was lost now; one that never was, when it was last seen by whichever page. */
+  private lost(now: boolean): void {
+    if (now) this.seen();
+    this.lostAt.set(readStored(SEEN_KEY, ''));
+  }
+
   connect(): void {
     if (this.source || typeof EventSource === 'undefined') return;
-    const source = new EventSource(routes.live);
+    // Past the page's own worker: a line that never ends is not for it to hand on.
+    const source = new EventSource(`${routes.live}?ngsw-bypass=true`);
+    let greeted = false;
     source.addEventListener('hello', () => {
+      greeted = true;
       this.online.set(true);
+      this.lostAt.set('');
+      this.seen();
       this.back.next();
     });
     source.addEventListener('stored', (e: MessageEvent<string>) => {
@@ -39,6 +60,7 @@ export class Live {
       if (event.screen !== SCREEN_ID) this.news.next(event);
     });
     source.onerror = () => {
+      if (this.online()) this.lost(greeted);
       this.online.set(false);
       // A browser gives up on some failures: start again ourselves.
       if (source.readyState === EventSource.CLOSED) {

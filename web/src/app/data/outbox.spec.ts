@@ -1,7 +1,7 @@
-import { provideZonelessChangeDetection } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import type { ReadingInput } from '@iron-patch/contract';
-import { FakeServer, problem } from '../../testing/fake-server';
+import { BASE } from '../../testing/base';
+import { FakeServer, problem, response } from '../../testing/fake-server';
 import { breathe } from '../../testing/open-sheet';
 import { Leaving } from './leaving';
 import { Live } from './live';
@@ -11,7 +11,7 @@ import { Outbox } from './outbox';
 let server: FakeServer;
 const fresh = (): Outbox => {
   TestBed.resetTestingModule();
-  TestBed.configureTestingModule({ providers: [provideZonelessChangeDetection()] });
+  TestBed.configureTestingModule({ providers: [...BASE] });
   return TestBed.inject(Outbox);
 };
 const reading = (text: string, takenAt = new Date().toISOString()): ReadingInput => ({
@@ -232,12 +232,8 @@ describe('with many that wait', () => {
     const outbox = many(3);
     await breathe();
     server.down = false;
-    const some = jest.spyOn(globalThis, 'fetch').mockResolvedValueOnce({
-      ok: true,
-      status: 200,
-      headers: new Headers(),
-      json: () => Promise.resolve({ answers: [{ status: 201, body: { ...outbox.items()[0]!.input, jobId: 'job' } }] }),
-    } as Response);
+    const answers = [{ status: 201, body: { ...outbox.items()[0]!.input, jobId: 'job' } }];
+    const some = jest.spyOn(globalThis, 'fetch').mockResolvedValueOnce(response(200, { answers }));
     await outbox.flush();
     some.mockRestore();
     expect(outbox.items().map((i) => i.input.text)).toEqual(['40.101', '40.102']);

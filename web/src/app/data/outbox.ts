@@ -9,7 +9,9 @@ import {
 } from '@iron-patch/contract/wire';
 import type { Problem, ReadingRecord } from '@iron-patch/core';
 import { Subject } from 'rxjs';
-import { Api, ApiProblem, NoAnswer, PERSON_KEY, refusalOf } from './api';
+import { ApiProblem, NoAnswer, refusalOf } from './answers';
+import { Api } from './api';
+import { PERSON_KEY } from './http';
 import { Live } from './live';
 import { OneByOne } from './one-by-one';
 import { readStored, writeStored } from './stored';

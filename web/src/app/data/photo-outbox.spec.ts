@@ -1,8 +1,8 @@
-import { provideZonelessChangeDetection } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
+import { BASE } from '../../testing/base';
 import { FakeServer, problem } from '../../testing/fake-server';
 import { breathe } from '../../testing/open-sheet';
-import { PERSON_KEY } from './api';
+import { PERSON_KEY } from './http';
 import { KeptFiles } from './kept-files';
 import { Live } from './live';
 import { PhotoOutbox, type WaitingPhoto } from './photo-outbox';
@@ -29,7 +29,7 @@ let server: FakeServer;
 let shelf: Shelf;
 const fresh = (): PhotoOutbox => {
   TestBed.resetTestingModule();
-  TestBed.configureTestingModule({ providers: [provideZonelessChangeDetection(), { provide: KeptFiles, useValue: shelf }] });
+  TestBed.configureTestingModule({ providers: [...BASE, { provide: KeptFiles, useValue: shelf }] });
   return TestBed.inject(PhotoOutbox);
 };
 const picture = (name: string): File => new File(['x'], name, { type: 'image/jpeg' });

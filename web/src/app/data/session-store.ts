@@ -1,6 +1,6 @@
 import { signalStore, withMethods, withState, patchState } from '@ngrx/signals';
 import type { LengthUnit } from '@iron-patch/core';
-import { PERSON_KEY } from './api';
+import { PERSON_KEY } from './http';
 import { readStored, writeStored } from './stored';
 
 const UNITS_KEY = 'iron-patch.units';

@@ -1,5 +1,5 @@
-import { provideZonelessChangeDetection } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
+import { BASE } from '../../testing/base';
 import { FakeServer } from '../../testing/fake-server';
 import { ShopClock } from './shop-clock';
 import { ShopStore } from './shop-store';
@@ -11,7 +11,7 @@ beforeEach(async () => {
   jest.useFakeTimers({ now: new Date('2026-12-04T22:59:30Z'), doNotFake: ['queueMicrotask', 'nextTick'] });
   server = new FakeServer();
   server.timeZone = 'Europe/Oslo';
-  TestBed.configureTestingModule({ providers: [provideZonelessChangeDetection()] });
+  TestBed.configureTestingModule({ providers: [...BASE] });
   shop = TestBed.inject(ShopStore);
   await shop.load();
   clock = TestBed.inject(ShopClock);

@@ -4,14 +4,16 @@ import { ownTimeZone, routes, type ShopResource } from '@iron-patch/contract/wir
 import { NO_SHOP } from '@iron-patch/core/shop';
 import { Api } from './api';
 
+/** Where a gauge is looked for until the server says. */
+const USUAL_GAUGE_PORT = 8463;
+
 /** What the shop has; loaded once a visit and again when asked. */
 export const ShopStore = signalStore(
   { providedIn: 'root' },
-  withState({ shop: NO_SHOP, timeZone: ownTimeZone(), loaded: false }),
+  withState({ shop: NO_SHOP, timeZone: ownTimeZone(), gaugePort: USUAL_GAUGE_PORT, loaded: false }),
   withMethods((store, api = inject(Api)) => {
     const load = async (): Promise<void> => {
-      const { shop, timeZone } = await api.get<ShopResource>(routes.shop);
-      patchState(store, { shop, timeZone, loaded: true });
+      patchState(store, { ...(await api.get<ShopResource>(routes.shop)), loaded: true });
     };
     return {
       load,

@@ -1,12 +1,20 @@
 import { inject, Injectable, signal } from '@angular/core';
 import { LiveAnnouncer } from '@angular/cdk/a11y';
-import { ApiProblem, NO_ANSWER, NoAnswer } from './api';
+import { ApiProblem, NO_ANSWER, NoAnswer } from './answers';
 
 /** One sentence about what was just done or went wrong, and the way back where there is one. */
 export interface Message {
   readonly text: string;
   readonly bad: boolean;
   readonly back?: (() => Promise<unknown>) | undefined;
+  /** What may be done about it. */
+  readonly offer?: Offer | undefined;
+}
+
+/** A button: its word, and what it does. */
+export interface Offer {
+  readonly word: string;
+  readonly act: () => Promise<unknown>;
 }
 
 /**
@@ -21,6 +29,11 @@ export class Told {
   /** Says that something is done, and offers the way back. */
   say(text: string, back?: () => Promise<unknown>): void {
     this.show({ text, bad: false, back });
+  }
+
+  /** Says what is so, and offers to do something about it. */
+  offer(text: string, offer: Offer): void {
+    this.show({ text, bad: false, offer });
   }
 
   /** Does something and tells what becomes of it where that is bad; never throws. */

@@ -1,8 +1,8 @@
-import { provideZonelessChangeDetection } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
 import { FLOOR_PAGE, routes, type FloorJob } from '@iron-patch/contract';
 import { STATIONS, type StationStanding } from '@iron-patch/core';
+import { BASE } from '../../testing/base';
 import { FakeServer } from '../../testing/fake-server';
 import { press, show, type, words } from '../../testing/open-sheet';
 import { Live } from '../data';
@@ -25,7 +25,7 @@ const job = (number: number, more: Partial<FloorJob> = {}): FloorJob => ({
 let server: FakeServer;
 const floor = async (jobs: readonly FloorJob[] | null) => {
   TestBed.resetTestingModule();
-  TestBed.configureTestingModule({ providers: [provideZonelessChangeDetection(), provideRouter([])] });
+  TestBed.configureTestingModule({ providers: [...BASE, provideRouter([])] });
   server = new FakeServer();
   server.jobs = jobs ?? [];
   server.down = jobs === null;

@@ -1,6 +1,6 @@
-import { Injectable, signal } from '@angular/core';
+import { computed, inject, Injectable, signal } from '@angular/core';
 import { Subject } from 'rxjs';
-import { newId } from '../data';
+import { newId, ShopStore } from '../data';
 
 /** Where the line to the gauge stands; `lost` while it is being dialled again. */
 export type LinkState = 'off' | 'dialling' | 'on' | 'lost';
@@ -21,7 +21,9 @@ const KEPT = 'iron-patch.gauge';
 const ADDRESS = 'iron-patch.gauge-address';
 const LIVE_MS = 250;
 const AGAIN_MS = 1000;
-export const USUAL_GAUGE_PORT = 8463;
+
+/** This machine, to itself: a page under HTTPS may call it in the clear. */
+const LOOPBACK = /^(localhost|127(\.\d+){3}|\[::1\])$/;
 
 function readKept(): Kept {
   try {
@@ -41,7 +43,14 @@ export class GaugeLink {
   readonly problem = signal('');
   readonly instruments = signal<readonly GaugeInstrument[]>([]);
   readonly using = signal('');
-  readonly address = signal(localStorage.getItem(ADDRESS) ?? `ws://${location.hostname || '127.0.0.1'}:${USUAL_GAUGE_PORT}`);
+  private readonly shop = inject(ShopStore);
+  private readonly said = signal(localStorage.getItem(ADDRESS));
+  /** As somebody typed it, else on the machine that serves the page. */
+  readonly address = computed(() => {
+    const { hostname, protocol } = location;
+    const scheme = protocol === 'https:' && !LOOPBACK.test(hostname) ? 'wss' : 'ws';
+    return this.said() ?? `${scheme}://${hostname || '127.0.0.1'}:${this.shop.gaugePort()}`;
+  });
   /** Readings that somebody took, as the gauge wrote them. */
   readonly readings = new Subject<string>();
   private socket: WebSocket | null = null;
@@ -51,8 +60,8 @@ export class GaugeLink {
   private polling: ReturnType<typeof setInterval> | undefined;
 
   connect(address: string): void {
-    this.address.set(address.trim());
-    localStorage.setItem(ADDRESS, this.address());
+    this.said.set(address.trim());
+    localStorage.setItem(ADDRESS, address.trim());
     this.disconnect();
     this.wanted = true;
     this.dial('dialling');
@@ -88,10 +97,15 @@ export class GaugeLink {
     let socket: WebSocket;
     try {
       socket = new WebSocket(this.address());
-    } catch {
+    } catch (e) {
       this.wanted = false;
       this.state.set('off');
-      this.problem.set('That is no address of a gauge, such as ws://127.0.0.1:8463.');
+      const insecure = e instanceof DOMException && e.name === 'SecurityError';
+      this.problem.set(
+        insecure
+          ? 'This page came by HTTPS: a browser then calls a gauge only at a wss:// address, or on this very machine.'
+          : `That is no address of a gauge, such as ws://127.0.0.1:${this.shop.gaugePort()}.`,
+      );
       return;
     }
     this.socket = socket;

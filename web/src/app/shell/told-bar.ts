@@ -12,6 +12,9 @@ import { Told } from '../data';
         @if (m.back) {
           <button type="button" title="Ctrl + Z" (click)="told.undo()">Undo</button>
         }
+        @if (m.offer; as offer) {
+          <button type="button" (click)="told.doing(offer.act)">{{ offer.word }}</button>
+        }
         <button type="button" class="plain" (click)="told.close()">Close</button>
       </div>
     }

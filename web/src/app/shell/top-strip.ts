@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, HostListener, inject, sig
 import { Router, RouterLink, RouterLinkActive } from '@angular/router';
 import { otherUnit } from '@iron-patch/core/quantity';
 import { STATIONS } from '@iron-patch/core/stations';
-import { Live, OpenJob, Outbox, SessionStore, ShopStore, SumsDesk } from '../data';
+import { Live, OpenJob, Outbox, SessionStore, ShopClock, ShopStore, SumsDesk } from '../data';
 import { KeyHelp } from './key-help';
 
 /** A length never has an equals sign in it: on the reading line the key is free. */
@@ -32,7 +32,7 @@ const typingIn = (target: EventTarget | null): boolean => target instanceof HTML
         @if (outbox.waiting(); as n) {
           <span class="warn">{{ n }} reading{{ n > 1 ? 's' : '' }} kept here, not yet on the server</span>
         } @else if (!live.online()) {
-          <span class="warn">No line to the server</span>
+          <span class="warn">No line to the server{{ since() }}</span>
         }
       </span>
       @if (open.job(); as job) {
@@ -187,6 +187,9 @@ export class TopStrip {
   protected readonly outbox = inject(Outbox);
   protected readonly live = inject(Live);
   private readonly sums = inject(SumsDesk);
+  private readonly clock = inject(ShopClock);
+  /** What is shown is as it was then. */
+  protected readonly since = computed(() => (this.live.lostAt() ? `, all is as of ${this.clock.words(this.live.lostAt())}` : ''));
   private readonly router = inject(Router);
   /** Those who work here; whoever is chosen already stays to be seen. */
   protected readonly people = computed(() => this.shop.shop().people.filter((p) => !p.gone || p.id === this.session.personId()));
