@@ -19,7 +19,7 @@ const away = (): Promise<void> => tomas.browser.driver.get('about:blank');
 it('keeps the whole program in the browser once it is loaded', async () => {
   const { page } = tomas;
   await page.go('/');
-  await page.until('the worker to be ready', () => page.run<boolean>(`return navigator.serviceWorker.controller !== null`));
+  await page.workerReady();
   const cached = await page.until('the program to be kept', () =>
     page.run<readonly string[] | null>(
       `return (async () => {

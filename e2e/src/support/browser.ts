@@ -28,12 +28,12 @@ export interface Browser {
   close(): Promise<void>;
 }
 
-/** A fresh headless Chromium with a true 1280 x 800 page. */
-export async function openBrowser(size: { width: number; height: number } = SCREEN): Promise<Browser> {
+/** A fresh headless Chromium with a true 1280 x 800 page, started with `flags` besides. */
+export async function openBrowser(size: { width: number; height: number } = SCREEN, flags: readonly string[] = []): Promise<Browser> {
   const profile = await mkdtemp(join(tmpdir(), 'iron-patch-chromium-'));
   const options = new Options();
   options.setChromeBinaryPath('/usr/bin/chromium');
-  options.addArguments(...FLAGS, `--user-data-dir=${profile}`);
+  options.addArguments(...FLAGS, ...flags, `--user-data-dir=${profile}`);
   const driver = await new Builder()
     .forBrowser('chrome')
     .setChromeOptions(options)

@@ -10,6 +10,16 @@ export class Page {
     readonly address: string,
   ) {}
 
+  /** Waits until the page's own worker has the page in hand. */
+  workerReady(): Promise<void> {
+    return this.driver.executeAsyncScript(
+      `const done = arguments[arguments.length - 1];
+       const { serviceWorker } = navigator;
+       if (serviceWorker.controller) done();
+       else serviceWorker.addEventListener('controllerchange', () => done(), { once: true });`,
+    );
+  }
+
   async go(path: string): Promise<void> {
     await this.driver.get(this.address + path);
   }

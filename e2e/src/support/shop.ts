@@ -1,6 +1,8 @@
 import { execFileSync, spawn, type ChildProcess } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
 import { once } from 'node:events';
+import { get as plain } from 'node:http';
+import { get as secure } from 'node:https';
 import { resolve } from 'node:path';
 import pg from 'pg';
 import { freePort } from './free-port';
@@ -28,19 +30,33 @@ async function run<T>(url: string, sql: string): Promise<T[]> {
   }
 }
 
-const healthy = async (address: string): Promise<boolean> => (await fetch(`${address}/api/health`).catch(() => null))?.ok ?? false;
+const healthy = (address: string): Promise<boolean> =>
+  new Promise((resolve) => {
+    // Its certificate may be one of a test's own.
+    (address.startsWith('https:') ? secure : plain)(`${address}/api/health`, { rejectUnauthorized: false }, (res) => {
+      res.resume();
+      resolve(res.statusCode === 200);
+    }).on('error', () => resolve(false));
+  });
 
 const OPENS_WITHIN_MS = 100_000;
 
+interface Opening {
+  readonly demo: boolean;
+  readonly card?: boolean;
+  /** What the server is told besides. */
+  readonly env?: NodeJS.ProcessEnv;
+}
+
 /** Starts a shop with the demo's people and machines, or with none, empty of jobs or with those of the demo. */
-export async function openShop({ demo, card = true }: { demo: boolean; card?: boolean }): Promise<TestShop> {
+export async function openShop({ demo, card = true, env = {} }: Opening): Promise<TestShop> {
   const admin = process.env['IRON_PATCH_TEST_DATABASE_URL'];
   if (!admin) throw new Error('IRON_PATCH_TEST_DATABASE_URL is missing: run these through ./iron-patch test.');
   const name = `e2e_${randomUUID().replaceAll('-', '')}`;
   await run(admin, `create database ${name} owner iron_patch_owner`);
   const databaseUrl = admin.replace(/\/[^/]*$/, `/${name}`);
   const port = await freePort();
-  const address = `http://127.0.0.1:${port}`;
+  const address = `${env['IRON_PATCH_CERTIFICATE'] ? 'https' : 'http'}://127.0.0.1:${port}`;
   let server: ChildProcess;
   const start = async (): Promise<void> => {
     server = spawn(process.execPath, [`${ROOT}/server/dist/main.mjs`], {
@@ -48,6 +64,7 @@ export async function openShop({ demo, card = true }: { demo: boolean; card?: bo
       stdio: 'ignore',
       env: {
         ...process.env,
+        ...env,
         IRON_PATCH_PORT: String(port),
         IRON_PATCH_DATABASE_URL: `${databaseUrl}?options=${encodeURIComponent('-c role=iron_patch_app')}`,
         IRON_PATCH_OWNER_URL: `${databaseUrl}?options=${encodeURIComponent('-c role=iron_patch_owner')}`,
