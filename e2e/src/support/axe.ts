@@ -14,7 +14,7 @@ export async function seriousProblems(page: Page): Promise<string[]> {
   await page.run(AXE);
   const violations = await page.driver.executeAsyncScript<Violation[]>(
     `const done = arguments[arguments.length - 1];
-     axe.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'] }).then((r) => done(r.violations));`,
+     axe.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'] }).then((r) => done(r.violations));`,
   );
   return violations
     .filter((v) => v.impact === 'serious' || v.impact === 'critical')

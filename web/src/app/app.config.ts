@@ -4,9 +4,9 @@ import { registerLocaleData } from '@angular/common';
 import enGb from '@angular/common/locales/en-GB';
 import { LOCALE_ID, provideBrowserGlobalErrorListeners, provideZonelessChangeDetection, type ApplicationConfig } from '@angular/core';
 import { en_GB, NZ_DATE_CONFIG, provideNzI18n } from 'ng-zorro-antd/i18n';
-import { provideRouter, withComponentInputBinding } from '@angular/router';
+import { provideRouter, TitleStrategy, withComponentInputBinding } from '@angular/router';
 import { appRoutes } from './app.routes';
-import { HTTP } from './data';
+import { HTTP, PageTitle } from './data';
 
 registerLocaleData(enGb);
 
@@ -23,6 +23,7 @@ export const appConfig: ApplicationConfig = {
     provideBrowserGlobalErrorListeners(),
     ...LOCALE,
     HTTP,
+    { provide: TitleStrategy, useExisting: PageTitle },
     provideServiceWorker('ngsw-worker.js', {
       enabled: !isDevMode() && 'serviceWorker' in navigator,
       registrationStrategy: 'registerWhenStable:20000',

@@ -1,13 +1,10 @@
 import type { Routes } from '@angular/router';
 
-const TITLE = 'Iron Patch';
-
 export const appRoutes: Routes = [
-  { path: '', pathMatch: 'full', title: `Floor, ${TITLE}`, loadComponent: () => import('./floor/floor').then((m) => m.Floor) },
-  { path: 'jobs/new', title: `New job, ${TITLE}`, loadComponent: () => import('./floor/new-job').then((m) => m.NewJob) },
+  { path: '', pathMatch: 'full', title: 'Floor', loadComponent: () => import('./floor/floor').then((m) => m.Floor) },
+  { path: 'jobs/new', title: 'New job', loadComponent: () => import('./floor/new-job').then((m) => m.NewJob) },
   {
     path: 'jobs/:id',
-    title: `Job, ${TITLE}`,
     loadComponent: () => import('./sheet/sheet').then((m) => m.Sheet),
     children: [
       { path: 'receive', loadComponent: () => import('./stations/receive/receive').then((m) => m.Receive) },
@@ -24,14 +21,14 @@ export const appRoutes: Routes = [
   },
   {
     path: 'house-rules',
-    title: `House rules, ${TITLE}`,
+    title: 'House rules',
     loadComponent: () => import('./house-rules/house-rules').then((m) => m.HouseRules),
   },
-  { path: 'rack', title: `Rack, ${TITLE}`, loadComponent: () => import('./rack/rack').then((m) => m.Rack) },
-  { path: 'shop', pathMatch: 'full', title: `Shop, ${TITLE}`, loadComponent: () => import('./shop/shop-page').then((m) => m.ShopPage) },
-  { path: 'shop/first', title: `Set up the shop, ${TITLE}`, loadComponent: () => import('./shop/first-walk').then((m) => m.FirstWalk) },
-  { path: 'crib', title: `Crib, ${TITLE}`, loadComponent: () => import('./crib/crib').then((m) => m.Crib) },
-  { path: 'sums', title: `Sums, ${TITLE}`, loadComponent: () => import('./sums/sums-page').then((m) => m.SumsPage) },
-  { path: 'sums/:kind/:id', title: `Sums, ${TITLE}`, loadComponent: () => import('./sums/sums-page').then((m) => m.SumsPage) },
-  { path: '**', title: TITLE, loadComponent: () => import('./shell/not-here').then((m) => m.NotHere) },
+  { path: 'rack', title: 'Rack', loadComponent: () => import('./rack/rack').then((m) => m.Rack) },
+  { path: 'shop', pathMatch: 'full', title: 'Shop', loadComponent: () => import('./shop/shop-page').then((m) => m.ShopPage) },
+  { path: 'shop/first', title: 'Set up the shop', loadComponent: () => import('./shop/first-walk').then((m) => m.FirstWalk) },
+  { path: 'crib', title: 'Crib', loadComponent: () => import('./crib/crib').then((m) => m.Crib) },
+  { path: 'sums', title: 'Sums', loadComponent: () => import('./sums/sums-page').then((m) => m.SumsPage) },
+  { path: 'sums/:kind/:id', title: 'Sums', loadComponent: () => import('./sums/sums-page').then((m) => m.SumsPage) },
+  { path: '**', title: 'Not here', loadComponent: () => import('./shell/not-here').then((m) => m.NotHere) },
 ];

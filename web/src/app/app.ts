@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, effect, inject, untracked } from '@angular/core';
 import { Router, RouterOutlet } from '@angular/router';
-import { Leaving, Live, Newer, ShopStore, SumsDesk } from './data';
+import { Leaving, Live, LookOfScreen, Newer, ShopStore, SumsDesk } from './data';
 import { ToldBar } from './shell/told-bar';
 import { TopStrip } from './shell/top-strip';
 import { SumsPanel } from './sums/sums-panel';
@@ -46,7 +46,7 @@ import { SumsPanel } from './sums/sums-panel';
       position: absolute;
       left: -999px;
       z-index: 10;
-      background: #fff;
+      background: var(--field);
       padding: 10px;
     }
     .skip:focus {
@@ -75,6 +75,7 @@ export class App {
   constructor() {
     inject(Leaving);
     inject(Newer);
+    inject(LookOfScreen);
     this.live.back.subscribe(() => void this.loadShop());
     this.live.news.subscribe((event) => event.jobId === null && void this.loadShop());
     this.live.connect();

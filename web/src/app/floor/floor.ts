@@ -129,7 +129,7 @@ const FIRST_DRAWN = 14;
     .new {
       margin-left: auto;
       background: var(--accent);
-      color: #fff;
+      color: var(--on-accent);
       font: 600 16px var(--label);
       padding: 0 20px;
       line-height: 44px;
@@ -153,7 +153,7 @@ const FIRST_DRAWN = 14;
       text-decoration: none;
     }
     .strip:hover {
-      background: #fff;
+      background: var(--field);
       box-shadow: inset 4px 0 0 var(--blue);
     }
     .number {

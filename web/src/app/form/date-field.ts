@@ -71,7 +71,7 @@ const pad = (n: number): string => String(n).padStart(2, '0');
         min-width: 0;
       }
       .box button {
-        border-color: #8b958f;
+        border-color: var(--edge);
         padding: 0 12px;
         line-height: 0;
       }

@@ -43,8 +43,8 @@ const STATE_WORDS: Readonly<Record<LinkState, string>> = {
   `,
   styles: `
     section {
-      background: #2b3431;
-      color: #fff;
+      background: var(--strip-soft);
+      color: var(--on-strip);
       display: flex;
       align-items: center;
       gap: 14px;
@@ -57,7 +57,7 @@ const STATE_WORDS: Readonly<Record<LinkState, string>> = {
     }
     .lost {
       background: var(--brass);
-      color: var(--ink);
+      color: var(--on-brass);
       padding: 4px 10px;
       border-radius: 2px;
     }
@@ -71,8 +71,8 @@ const STATE_WORDS: Readonly<Record<LinkState, string>> = {
     select,
     input {
       background: var(--strip);
-      color: #fff;
-      border: 1px solid #8b958f;
+      color: var(--on-strip);
+      border: 1px solid var(--strip-edge);
       width: 230px;
       min-height: 44px;
       padding: 0 8px;
@@ -90,11 +90,11 @@ const STATE_WORDS: Readonly<Record<LinkState, string>> = {
       color: var(--brass);
     }
     button {
-      color: #dfe4e0;
-      border-color: #6d7772;
+      color: var(--strip-quiet);
+      border-color: var(--strip-edge);
     }
     button:hover:not(:disabled) {
-      background: #38423e;
+      background: var(--strip-soft);
     }
     .take {
       background: var(--brass);
@@ -102,7 +102,7 @@ const STATE_WORDS: Readonly<Record<LinkState, string>> = {
       color: var(--ink);
     }
     .take:hover:not(:disabled) {
-      background: #ffe7b3;
+      background: var(--brass-soft);
     }
   `,
 })

@@ -45,7 +45,7 @@ type Line = Pick<HouseRule, 'id' | 'name' | 'baseMm' | 'ratePerDiameter'>;
       fill: var(--quiet);
     }
     .rule {
-      stroke: #9aa5a0;
+      stroke: var(--edge);
       stroke-width: 1.6;
     }
     .rule.on {

@@ -64,12 +64,12 @@ const FIGURE_PX = 62;
       font-weight: 700;
     }
     .worn {
-      fill: #f0d9a8;
+      fill: var(--worn);
       stroke: var(--accent);
       stroke-width: 1.4;
     }
     .band {
-      fill: #fff;
+      fill: var(--field);
       stroke: var(--fits);
       stroke-width: 1.6;
     }

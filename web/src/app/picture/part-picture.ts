@@ -36,7 +36,7 @@ const SIZE_PX = 70;
         role="img"
         [attr.aria-label]="spoken()"
       >
-        <rect width="100%" height="100%" fill="var(--blue)" />
+        <rect width="100%" height="100%" fill="var(--layout)" />
         <defs>
           <pattern id="ip-section" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
             <path d="M0 0V7" stroke="#8c97cf" stroke-width="0.9" />
@@ -55,14 +55,14 @@ const SIZE_PX = 70;
         }
         @if (m.outline.length) {
           <path [attr.d]="half(-1)" fill="url(#ip-section)" class="scribe" />
-          <path [attr.d]="half(1)" fill="#2c3a7d" class="scribe" />
+          <path [attr.d]="half(1)" class="metal scribe" />
           @if (m.bore; as bore) {
             <rect
               [attr.x]="x(0)"
               [attr.y]="centre() - px(bore.radiusMm)"
               [attr.width]="x(bore.toMm) - x(0)"
               [attr.height]="px(bore.radiusMm)"
-              fill="var(--blue)"
+              fill="var(--layout)"
               class="scribe"
             />
           }
@@ -72,10 +72,10 @@ const SIZE_PX = 70;
               [attr.y]="centre() - px(radiusAt(h.atMm))"
               [attr.width]="x(h.radiusMm * 2) - x(0)"
               [attr.height]="px(radiusAt(h.atMm))"
-              fill="var(--blue)"
+              fill="var(--layout)"
               class="scribe thin"
             />
-            <circle [attr.cx]="x(h.atMm)" [attr.cy]="centre()" [attr.r]="px(h.radiusMm)" fill="var(--blue)" class="scribe thin" />
+            <circle [attr.cx]="x(h.atMm)" [attr.cy]="centre()" [attr.r]="px(h.radiusMm)" fill="var(--layout)" class="scribe thin" />
           }
           @for (s of m.spans; track s.id) {
             <rect
@@ -129,12 +129,12 @@ const SIZE_PX = 70;
     }
     .found text {
       font: 700 14px var(--figures);
-      fill: var(--ink);
+      fill: var(--on-brass);
     }
     :host {
       isolation: isolate;
       display: block;
-      background: var(--blue);
+      background: var(--layout);
     }
     svg {
       display: block;
@@ -146,6 +146,9 @@ const SIZE_PX = 70;
     .sub {
       font: 400 14px var(--label);
       fill: #c3caea;
+    }
+    .metal {
+      fill: var(--layout-soft);
     }
     .scribe {
       stroke: var(--scribe);
@@ -193,7 +196,7 @@ const SIZE_PX = 70;
       fill: var(--brass);
       pointer-events: none;
       paint-order: stroke;
-      stroke: var(--blue);
+      stroke: var(--layout);
       stroke-width: 4px;
     }
     .wear {

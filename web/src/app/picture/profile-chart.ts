@@ -63,7 +63,7 @@ const NICE = [1, 2, 5, 10, 20, 50, 100, 200, 500, 1000, 2000, 5000];
       stroke-dasharray: 8 3 2 3;
     }
     .bar {
-      stroke: #8d98cf;
+      stroke: var(--blue-mid);
       stroke-width: 9;
     }
     path {

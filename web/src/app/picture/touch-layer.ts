@@ -53,7 +53,7 @@ const STEP_MM = 0.5;
       fill: var(--brass);
       pointer-events: none;
       paint-order: stroke;
-      stroke: var(--blue);
+      stroke: var(--layout);
       stroke-width: 4px;
     }
   `,

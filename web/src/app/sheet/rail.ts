@@ -52,7 +52,7 @@ const WORDS: Readonly<Record<StationStanding['state'], string>> = {
       font: 400 17px var(--label);
     }
     a:hover {
-      background: #e3e7e0;
+      background: var(--hover);
     }
     a.on {
       background: var(--sheet);

@@ -14,8 +14,9 @@ import {
 } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { NavigationEnd, Router, RouterLink, RouterOutlet } from '@angular/router';
-import { calledOff, STATIONS, type StationId } from '@iron-patch/core';
+import { calledOff, STATION_NAMES, STATIONS, type StationId } from '@iron-patch/core';
 import { filter, map, startWith } from 'rxjs';
+import { PageTitle } from '../data';
 import { SheetStore } from '../sheet-data';
 import { Axis, Lanes, PartPicture, type LaneName } from '../picture';
 import { ReadingLine } from '../reading-line/reading-line';
@@ -159,7 +160,7 @@ const WORN_STATIONS: readonly StationId[] = ['receive', 'strip', 'measure', 'dec
     }
     .number {
       background: var(--ink);
-      color: #fff;
+      color: var(--sheet);
       font-weight: 700;
       font-size: 17px;
       padding: 2px 10px;
@@ -269,6 +270,11 @@ export class Sheet {
     const sheet = this.store.sheet();
     return sheet && calledOff(sheet);
   });
+  /** The place that is looked at. */
+  private readonly place = computed(() => {
+    const { spanId } = this.store.selection();
+    return this.store.sheet()?.features.find((f) => f.id === spanId)?.name ?? '';
+  });
   protected readonly lanes = computed(() => LANES[this.station()]);
 
   constructor() {
@@ -279,6 +285,11 @@ export class Sheet {
     effect(() => {
       const pictured = WORN_STATIONS.includes(this.station()) ? 'worn' : 'new';
       untracked(() => this.store.lookAt(pictured));
+    });
+    const title = inject(PageTitle);
+    effect(() => {
+      const job = this.store.sheet()?.job;
+      if (job?.id === this.id()) title.be(`${job.number} ${job.title}, ${STATION_NAMES[this.station()]}`, this.place());
     });
     const observer =
       typeof ResizeObserver === 'undefined'

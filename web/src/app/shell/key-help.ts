@@ -1,5 +1,6 @@
-import { ChangeDetectionStrategy, Component, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, inject, output } from '@angular/core';
 import { STATION_NAMES, STATIONS } from '@iron-patch/core/stations';
+import { LookOfScreen, type Look } from '../data';
 import { NzModalModule } from 'ng-zorro-antd/modal';
 
 /** All keys on one card. */
@@ -8,8 +9,27 @@ import { NzModalModule } from 'ng-zorro-antd/modal';
   imports: [NzModalModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <nz-modal [nzVisible]="true" nzTitle="Keys" (nzOnCancel)="closed.emit()" [nzFooter]="null" [nzWidth]="560" nzWrapClassName="ip-keys">
+    <nz-modal
+      [nzVisible]="true"
+      nzTitle="Keys, and how this screen looks"
+      (nzOnCancel)="closed.emit()"
+      [nzFooter]="null"
+      [nzWidth]="560"
+      nzWrapClassName="ip-keys"
+    >
       <ng-container *nzModalContent>
+        <div class="look" role="group" aria-label="How this screen looks">
+          @for (l of looks; track l.look) {
+            <button
+              type="button"
+              [class.on]="look.chosen() === l.look"
+              [attr.aria-pressed]="look.chosen() === l.look"
+              (click)="look.choose(l.look)"
+            >
+              {{ l.word }}
+            </button>
+          }
+        </div>
         <table class="plain">
           <tbody>
             @for (k of keys; track k.key) {
@@ -23,10 +43,32 @@ import { NzModalModule } from 'ng-zorro-antd/modal';
       </ng-container>
     </nz-modal>
   `,
-  styles: '.key { width: 150px; font-weight: 700; }',
+  styles: `
+    .key {
+      width: 150px;
+      font-weight: 700;
+    }
+    .look {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 8px;
+      margin-bottom: 12px;
+    }
+    .look .on {
+      background: var(--blue);
+      color: var(--on-blue);
+    }
+  `,
 })
 export class KeyHelp {
   readonly closed = output<void>();
+  protected readonly look = inject(LookOfScreen);
+  protected readonly looks: readonly { readonly look: Look; readonly word: string }[] = [
+    { look: 'machine', word: 'As this machine' },
+    { look: 'light', word: 'Light' },
+    { look: 'dark', word: 'Dark' },
+    { look: 'contrast', word: 'High contrast' },
+  ];
   protected readonly keys = [
     { key: '1 to 9', what: STATIONS.map((s) => STATION_NAMES[s]).join(', ') },
     { key: 'Alt + 1 to 9', what: 'The same while typing' },

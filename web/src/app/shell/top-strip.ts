@@ -41,7 +41,7 @@ const typingIn = (target: EventTarget | null): boolean => target instanceof HTML
       <button type="button" (click)="switchUnit()" [attr.aria-label]="'Unit ' + unit() + ', switch to the other'" title="Key u">
         {{ unit() }}
       </button>
-      <button type="button" (click)="help.set(true)" aria-label="Keys" title="Key ?">?</button>
+      <button type="button" (click)="help.set(true)" aria-label="Keys, and how this screen looks" title="Key ?">?</button>
       <label>
         <span class="sr-only">Who is at the bench</span>
         <select [value]="session.personId()" (change)="choose($event)" [class.ask]="!session.personId()">
@@ -62,7 +62,7 @@ const typingIn = (target: EventTarget | null): boolean => target instanceof HTML
     header {
       height: 44px;
       background: var(--strip);
-      color: #fff;
+      color: var(--on-strip);
       display: flex;
       align-items: center;
       gap: 14px;
@@ -71,7 +71,7 @@ const typingIn = (target: EventTarget | null): boolean => target instanceof HTML
     }
     .name {
       font: 600 20px var(--label);
-      color: #fff;
+      color: var(--on-strip);
       text-decoration: none;
       white-space: nowrap;
     }
@@ -81,7 +81,7 @@ const typingIn = (target: EventTarget | null): boolean => target instanceof HTML
       margin-left: 12px;
     }
     nav a {
-      color: #dfe4e0;
+      color: var(--strip-quiet);
       text-decoration: none;
       line-height: 40px;
       border-bottom: 2px solid transparent;
@@ -89,7 +89,7 @@ const typingIn = (target: EventTarget | null): boolean => target instanceof HTML
       font-size: 16px;
     }
     nav a.on {
-      color: #fff;
+      color: var(--on-strip);
       font-weight: 600;
       border-color: var(--brass);
     }
@@ -98,7 +98,7 @@ const typingIn = (target: EventTarget | null): boolean => target instanceof HTML
     }
     .warn {
       background: var(--brass);
-      color: var(--ink);
+      color: var(--on-brass);
       padding: 3px 10px;
       border-radius: 2px;
       font-weight: 600;
@@ -108,21 +108,21 @@ const typingIn = (target: EventTarget | null): boolean => target instanceof HTML
       white-space: nowrap;
     }
     button {
-      color: #fff;
+      color: var(--on-strip);
       border: 1px solid transparent;
       padding: 0 10px;
       min-width: 44px;
     }
     button:hover {
-      background: #38423e;
-      border-color: #6d7772;
+      background: var(--strip-soft);
+      border-color: var(--strip-edge);
     }
     button:hover:not(:disabled) {
-      background: #38423e;
+      background: var(--strip-soft);
     }
     select {
       background: var(--strip);
-      color: #fff;
+      color: var(--on-strip);
       border-color: transparent;
       font: 600 15px var(--label);
       width: 150px;
@@ -133,7 +133,7 @@ const typingIn = (target: EventTarget | null): boolean => target instanceof HTML
       color: var(--brass);
     }
     option {
-      background: #fff;
+      background: var(--field);
       color: var(--ink);
     }
     @media (max-width: 1080px) {

@@ -50,7 +50,7 @@ interface Size {
       display: block;
     }
     .ground {
-      fill: var(--blue);
+      fill: var(--layout);
     }
     path,
     circle {
@@ -87,7 +87,7 @@ interface Size {
       font: 600 15px var(--label);
       fill: var(--brass);
       paint-order: stroke;
-      stroke: var(--blue);
+      stroke: var(--layout);
       stroke-width: 4px;
     }
     @media print {

@@ -64,7 +64,7 @@ const TITLES: Readonly<Record<Advice['state'], string>> = {
       flex: 1;
     }
     .next {
-      background: var(--blue);
+      background: var(--layout);
       color: var(--scribe);
       padding: 16px 26px;
     }
@@ -113,11 +113,11 @@ const TITLES: Readonly<Record<Advice['state'], string>> = {
       flex: none;
       height: 26px;
       min-width: 3px;
-      background: #c9cfc8;
-      border: 1px solid #9aa5a0;
+      background: var(--hairline);
+      border: 1px solid var(--edge);
     }
     .ahead .bar {
-      background: #f0d9a8;
+      background: var(--worn);
       border-color: var(--accent);
     }
     .wanted {

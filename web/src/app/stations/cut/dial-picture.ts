@@ -13,7 +13,7 @@ const LINES_AROUND = 22;
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <svg viewBox="0 0 548 92" width="100%" role="img" [attr.aria-label]="'Dial, from ' + text(from()) + ' to ' + text(to())">
-      <rect width="548" height="92" fill="#1b2657" />
+      <rect width="548" height="92" class="ground" />
       @for (l of lines(); track l.x) {
         <line
           [attr.x1]="l.x"
@@ -31,7 +31,7 @@ const LINES_AROUND = 22;
       <path [attr.d]="pointer(to())" fill="#ffd98a" />
     </svg>
   `,
-  styles: ':host { display: block; } text { font: 400 16px var(--figures); fill: #dfe4fb; }',
+  styles: '.ground { fill: var(--layout-deep); } :host { display: block; } text { font: 400 16px var(--figures); fill: #dfe4fb; }',
 })
 export class DialPicture {
   readonly dial = input.required<Dial>();

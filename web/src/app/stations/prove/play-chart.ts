@@ -41,7 +41,7 @@ const SEED = 20;
     }
   `,
   styles:
-    'svg { display: block; max-width: 100%; margin-top: 8px; } rect { fill: #8d98cf; } rect.binds { fill: var(--out); } text { font: 400 12px var(--figures); fill: var(--quiet); } progress { width: 220px; accent-color: var(--accent); }',
+    'svg { display: block; max-width: 100%; margin-top: 8px; } rect { fill: var(--blue-mid); } rect.binds { fill: var(--out); } text { font: 400 12px var(--figures); fill: var(--quiet); } progress { width: 220px; accent-color: var(--accent); }',
 })
 export class PlayChart {
   private readonly store = inject(SheetStore);

@@ -106,14 +106,14 @@ const NUDGE = 0.02;
       border-radius: 50%;
       border: 2px solid var(--ink);
       background: var(--brass);
-      color: var(--ink);
+      color: var(--on-brass);
       font: 700 16px var(--figures);
     }
     .mark.on {
       outline: 3px solid var(--blue);
     }
     .mark:hover:not(:disabled) {
-      background: #ffe7b3;
+      background: var(--brass-soft);
     }
     ol {
       margin: 10px 0;

@@ -225,7 +225,7 @@ const NOTHING_SAID: ReturnChoice = { lesson: '', stillToDo: '', outcome: 'passed
     }
     .not-passed {
       background: var(--ink);
-      color: #fff;
+      color: var(--sheet);
       font-size: 22px;
       padding: 14px 18px;
       margin-bottom: 16px;
