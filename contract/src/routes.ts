@@ -13,6 +13,7 @@ export const routes = {
   houseRule: (id: string) => `/api/house-rules/${id}`,
   houseRuleHistory: (id: string) => `/api/house-rules/${id}/history`,
   houseRulePreview: (id: string) => `/api/house-rules/${id}/preview`,
+  search: '/api/search',
   floor: '/api/floor',
   floorRows: '/api/floor/rows',
   promised: '/api/floor/promised',

@@ -11,6 +11,7 @@ export {
   type Standing,
 } from './floor';
 export type { LiveEvent } from './live';
+export { SEARCH, SEARCH_KINDS, type SearchHit, type SearchKind, type SearchResource } from './search';
 export { MOST_SHEET_ROWS, SHEET_TABLES, type SheetRow, type SheetRows, type SheetTable } from './sheet-rows';
 export { MOST_WAITING, type ReadingInput, type WaitingAnswer, type WaitingAnswers, type WaitingReading } from './reading';
 export { PROBLEM_NAMES, PROBLEM_TYPE, type ProblemDetails } from './problem';

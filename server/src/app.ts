@@ -38,6 +38,7 @@ import { mountProofs } from './proofs';
 import { mountRack } from './rack';
 import { mountReadings } from './readings';
 import { mountReleases } from './releases';
+import { mountSearch } from './search';
 import { mountSheets } from './sheets';
 import { mountShop } from './shop';
 import type { Bench, Standings } from './standings';
@@ -138,6 +139,7 @@ export function createApp({ pool, live, log, standings, bench, webDirectory, ...
   mountRack(app, pool);
   mountHouseRules(app, pool, { standings, bench });
   mountFloor(app, pool, standings);
+  mountSearch(app, pool);
   mountJobs(app, pool);
   mountSheets(app, pool);
   mountEditable(app, pool, components);

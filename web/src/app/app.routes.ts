@@ -24,6 +24,7 @@ export const appRoutes: Routes = [
     title: 'House rules',
     loadComponent: () => import('./house-rules/house-rules').then((m) => m.HouseRules),
   },
+  { path: 'find', title: 'Find', loadComponent: () => import('./find/find').then((m) => m.Find) },
   { path: 'rack', title: 'Rack', loadComponent: () => import('./rack/rack').then((m) => m.Rack) },
   { path: 'shop', pathMatch: 'full', title: 'Shop', loadComponent: () => import('./shop/shop-page').then((m) => m.ShopPage) },
   { path: 'shop/first', title: 'Set up the shop', loadComponent: () => import('./shop/first-walk').then((m) => m.FirstWalk) },

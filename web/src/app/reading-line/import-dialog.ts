@@ -3,6 +3,7 @@ import { FormsModule } from '@angular/forms';
 import { READINGS_CSV_NEEDED, type Problem } from '@iron-patch/core';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { NzModalModule } from 'ng-zorro-antd/modal';
+import { NamedDialog } from '../show';
 import { ApiProblem, keptDraft, newId, NO_ANSWER } from '../data';
 import { DraftNote } from '../form';
 import { SheetStore } from '../sheet-data';
@@ -13,7 +14,7 @@ const SHOWN_PROBLEMS = 12;
 /** Readings from a file or a paste: all or none, every bad row listed. */
 @Component({
   selector: 'ip-import-dialog',
-  imports: [FormsModule, NzModalModule, NzInputModule, DraftNote],
+  imports: [FormsModule, NzModalModule, NamedDialog, NzInputModule, DraftNote],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <nz-modal [nzVisible]="true" nzTitle="Bring in readings" (nzOnCancel)="closed.emit()" [nzFooter]="null" [nzWidth]="760">

@@ -1,4 +1,4 @@
-import { DatePipe } from '@angular/common';
+import { DatePipe, Location } from '@angular/common';
 import type { ElementRef } from '@angular/core';
 import {
   ChangeDetectionStrategy,
@@ -256,6 +256,8 @@ export class Sheet {
   private readonly axis = inject(Axis);
   private readonly router = inject(Router);
   readonly id = input.required<string>();
+  /** From the address: the place to look at. */
+  readonly place = input<string>();
   private readonly middle = viewChild<ElementRef<HTMLElement>>('middle');
   private readonly url = toSignal(
     this.router.events.pipe(
@@ -270,8 +272,8 @@ export class Sheet {
     const sheet = this.store.sheet();
     return sheet && calledOff(sheet);
   });
-  /** The place that is looked at. */
-  private readonly place = computed(() => {
+  /** Name of the place that is looked at. */
+  private readonly placeName = computed(() => {
     const { spanId } = this.store.selection();
     return this.store.sheet()?.features.find((f) => f.id === spanId)?.name ?? '';
   });
@@ -286,10 +288,21 @@ export class Sheet {
       const pictured = WORN_STATIONS.includes(this.station()) ? 'worn' : 'new';
       untracked(() => this.store.lookAt(pictured));
     });
+    // An address that names a place leads to it; the place that is looked at stands in the address.
+    effect(() => {
+      const spanId = this.place();
+      if (spanId && this.store.sheet()?.job.id === this.id()) untracked(() => this.store.select({ spanId }));
+    });
+    const location = inject(Location);
+    effect(() => {
+      const { spanId } = this.store.selection();
+      const path = this.url().split('?')[0]!;
+      if (spanId && this.store.sheet()?.job.id === this.id()) untracked(() => location.replaceState(path, `place=${spanId}`));
+    });
     const title = inject(PageTitle);
     effect(() => {
       const job = this.store.sheet()?.job;
-      if (job?.id === this.id()) title.be(`${job.number} ${job.title}, ${STATION_NAMES[this.station()]}`, this.place());
+      if (job?.id === this.id()) title.be(`${job.number} ${job.title}, ${STATION_NAMES[this.station()]}`, this.placeName());
     });
     const observer =
       typeof ResizeObserver === 'undefined'

@@ -2,11 +2,12 @@ import { ChangeDetectionStrategy, Component, inject, output } from '@angular/cor
 import { STATION_NAMES, STATIONS } from '@iron-patch/core/stations';
 import { LookOfScreen, type Look } from '../data';
 import { NzModalModule } from 'ng-zorro-antd/modal';
+import { NamedDialog } from '../show';
 
 /** All keys on one card. */
 @Component({
   selector: 'ip-key-help',
-  imports: [NzModalModule],
+  imports: [NzModalModule, NamedDialog],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <nz-modal
@@ -73,13 +74,15 @@ export class KeyHelp {
     { key: '1 to 9', what: STATIONS.map((s) => STATION_NAMES[s]).join(', ') },
     { key: 'Alt + 1 to 9', what: 'The same while typing' },
     { key: '0', what: 'Floor' },
-    { key: '=', what: 'Sums, over what you are doing' },
+    { key: 'f, F8', what: 'Find: jobs, sizes, notes, lessons, the shop, the book' },
+    { key: '=, F9', what: 'Sums, over what you are doing' },
     { key: '/', what: 'To the reading line' },
     { key: 'Enter', what: 'Take the reading, go to the next spot' },
     { key: 'Up, Down', what: 'On the reading line: spot before, spot after' },
     { key: 'Ctrl + Z', what: 'Take the last thing back' },
-    { key: 'u', what: 'Switch between mm and in' },
+    { key: 'F2', what: 'Take what the gauge shows' },
+    { key: 'u, F4', what: 'Switch between mm and in' },
     { key: 'Esc', what: 'Leave the reading line; close this card' },
-    { key: '?', what: 'This card' },
+    { key: '?, F1', what: 'This card; the keys with an F work while typing too' },
   ];
 }

@@ -5,6 +5,10 @@ import { STATIONS } from '@iron-patch/core/stations';
 import { Live, OpenJob, Outbox, SessionStore, ShopClock, ShopStore, SumsDesk } from '../data';
 import { KeyHelp } from './key-help';
 
+/** What lies over the page has the keys to itself. */
+const behindDialog = (): boolean => document.querySelector('nz-modal-container') !== null;
+/** Keys that no text has in it, for while somebody types. */
+const FUNCTION_KEYS: Readonly<Record<string, string>> = { F1: '?', F4: 'u', F8: 'f', F9: '=' };
 /** A length never has an equals sign in it: on the reading line the key is free. */
 const onReadingLine = (target: EventTarget | null): boolean => target instanceof HTMLElement && target.id === 'reading';
 const typingIn = (target: EventTarget | null): boolean => target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName);
@@ -22,6 +26,7 @@ const typingIn = (target: EventTarget | null): boolean => target instanceof HTML
         @if (open.job(); as job) {
           <a [routerLink]="['/jobs', job.id]" routerLinkActive="on">Job {{ job.number }}</a>
         }
+        <a routerLink="/find" routerLinkActive="on" title="Key f">Find</a>
         <a routerLink="/sums" routerLinkActive="on" title="Key =">Sums</a>
         <a routerLink="/crib" routerLinkActive="on">Crib</a>
         <a routerLink="/rack" routerLinkActive="on">Rack</a>
@@ -205,17 +210,22 @@ export class TopStrip {
     void this.outbox.flush();
   }
 
-  /** 1 to 9 stations, = sums, u unit, ? keys, 0 floor; not while somebody types. */
+  /** 1 to 9 stations, = sums, u unit, f find, ? keys, 0 floor; while somebody types by their function keys; never behind a dialog. */
   @HostListener('document:keydown', ['$event'])
   protected key(event: KeyboardEvent): void {
-    if (event.key === '=' && (onReadingLine(event.target) || !typingIn(event.target))) return this.openSums(event);
-    if (event.altKey && /^[0-9]$/.test(event.key)) event.preventDefault();
+    if (behindDialog()) return;
+    const asLetter = event.ctrlKey || event.metaKey || event.altKey ? undefined : FUNCTION_KEYS[event.key];
+    const key = asLetter ?? event.key;
+    if (asLetter || (event.altKey && /^[0-9]$/.test(key))) event.preventDefault();
+    else if (key === '=' && onReadingLine(event.target)) return this.openSums(event);
     else if (event.ctrlKey || event.metaKey || event.altKey || typingIn(event.target)) return;
-    if (this.sums.open()) return event.key === 'u' ? this.switchUnit() : undefined;
-    if (event.key === '?') this.help.set(true);
-    else if (event.key === 'u') this.switchUnit();
-    else if (event.key === '0') void this.router.navigate(['/']);
-    else this.toStation(event.key);
+    if (key === '=') return this.openSums(event);
+    if (this.sums.open()) return key === 'u' ? this.switchUnit() : undefined;
+    if (key === '?') this.help.set(true);
+    else if (key === 'u') this.switchUnit();
+    else if (key === 'f') this.find(event);
+    else if (key === '0') void this.router.navigate(['/']);
+    else this.toStation(key);
   }
 
   /** Over what one is doing, so that nothing half typed is lost; on the bench's own page there is nothing to open. */
@@ -223,6 +233,11 @@ export class TopStrip {
     event.preventDefault();
     if (!this.router.url.startsWith('/sums')) this.sums.setOpen(!this.sums.open());
     else document.getElementById('ask-book')?.focus();
+  }
+
+  private find(event: Event): void {
+    event.preventDefault();
+    void this.router.navigate(['/find']);
   }
 
   private toStation(key: string): void {

@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSign
 import { routes } from '@iron-patch/contract';
 import type { PhotoMarker, PhotoRecord } from '@iron-patch/core';
 import { NzModalModule } from 'ng-zorro-antd/modal';
+import { NamedDialog } from '../../show';
 import { keptDraft, newId } from '../../data';
 import { SheetStore } from '../../sheet-data';
 import { DraftNote, TextField } from '../../form';
@@ -11,7 +12,7 @@ const NUDGE = 0.02;
 /** One photograph large: touch it to set a marker, tie the marker to a place, move it by arrow keys. */
 @Component({
   selector: 'ip-photo-sheet',
-  imports: [NzModalModule, TextField, DraftNote],
+  imports: [NzModalModule, NamedDialog, TextField, DraftNote],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <nz-modal [nzVisible]="true" nzTitle="Photograph" (nzOnCancel)="closed.emit()" [nzFooter]="null" [nzWidth]="1040">
