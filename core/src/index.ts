@@ -2,6 +2,7 @@ export * from './outcome';
 export * from './kept';
 export * from './calendar';
 export * from './quantity';
+export * from './words';
 export * from './working';
 export { DRILL_KINDS, type DrillKind, type DrillSet } from './drills';
 export * from './materials';

@@ -1,3 +1,4 @@
+import { inSentence } from '../words';
 import { formatWithUnit, type LengthUnit } from '../quantity';
 import { CAUSES, type CauseId } from './causes.data';
 import { FINDINGS, type FindingId } from './findings.data';
@@ -57,7 +58,7 @@ const surely = (b: Banded | null): number => (b === null ? 0 : Math.max(b.mm - b
 
 function pairSays(p: PairEvidence, show: (mm: number) => string, say: Say, deny: Say): void {
   const [hole, pin] = [surely(p.holeOval), surely(p.pinOval)];
-  const [holeName, pinName] = [p.holeName.toLowerCase(), p.pinName.toLowerCase()];
+  const [holeName, pinName] = [inSentence(p.holeName), inSentence(p.pinName)];
   if (hole > 0 && p.pinOval && p.pinOval.mm < ROUND_SHARE * p.holeOval!.mm)
     say(
       'load-one-way',
@@ -124,20 +125,20 @@ export function diagnose(e: DiagnosisEvidence): RankedCause[] {
   const show = (mm: number): string => formatWithUnit(mm, e.unit);
   e.pairs.forEach((p) => pairSays(p, show, say, deny));
   for (const s of e.seatsUnder) {
-    say('spun-inner', SPEAKS['seat under size'], `${s.name.toLowerCase()}, a bearing’s seat, is ${show(s.underMm)} under what it was`);
-    say('fit-lost', SPEAKS['seat lost its fit'], `${s.name.toLowerCase()} has lost its fit`);
+    say('spun-inner', SPEAKS['seat under size'], `${inSentence(s.name)}, a bearing’s seat, is ${show(s.underMm)} under what it was`);
+    say('fit-lost', SPEAKS['seat lost its fit'], `${inSentence(s.name)} has lost its fit`);
   }
   for (const t of e.tracks)
     if (t.depthMm > TRACK_LEAST_MM)
       say(
         'seal-track',
         SPEAKS['track between sound metal'],
-        `${t.name.toLowerCase()} has a track ${show(t.depthMm)} deep, with sound metal on both sides`,
+        `${inSentence(t.name)} has a track ${show(t.depthMm)} deep, with sound metal on both sides`,
       );
   for (const b of e.bends)
     if (b.totalMm > b.plusMinusMm) {
-      say('overload', SPEAKS['bent by overload'], `${b.name.toLowerCase()} is bent, ${show(b.totalMm)} on the indicator`);
-      say('misaligned', SPEAKS['bent, so out of line'], `${b.name.toLowerCase()} is bent`);
+      say('overload', SPEAKS['bent by overload'], `${inSentence(b.name)} is bent, ${show(b.totalMm)} on the indicator`);
+      say('misaligned', SPEAKS['bent, so out of line'], `${inSentence(b.name)} is bent`);
     }
   for (const id of e.findings)
     for (const [cause, weight] of Object.entries(FINDINGS[id].causes)) say(cause as CauseId, weight, FINDINGS[id].name.toLowerCase());

@@ -1,3 +1,4 @@
+import { inSentence } from '../words';
 import { formatLength, MM_PER_INCH } from '../quantity';
 import type { ToleranceGrade } from './iso286';
 
@@ -42,4 +43,4 @@ export const houseAllowanceMm = (r: Pick<HouseRule, 'baseMm' | 'ratePerDiameter'
 
 /** The rule in words: "house rule grease: 0.002 in + 0.0015 per in". */
 export const houseRuleWords = (r: HouseRule): string =>
-  `house rule ${r.name.toLowerCase()}: ${formatLength(r.baseMm, 'in')} in ${r.ratePerDiameter < 0 ? '-' : '+'} ${Math.abs(r.ratePerDiameter)} per in`;
+  `house rule ${inSentence(r.name)}: ${formatLength(r.baseMm, 'in')} in ${r.ratePerDiameter < 0 ? '-' : '+'} ${Math.abs(r.ratePerDiameter)} per in`;

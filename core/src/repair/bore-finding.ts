@@ -1,3 +1,4 @@
+import { inSentence } from '../words';
 import {
   askSchool,
   boreForKeptShaft,
@@ -97,7 +98,7 @@ function closingOf(fits: readonly FitFinding[], shaftMm: number): { readonly mm:
       continue;
     const used = options.find((o) => o.id === choice?.schoolId) ?? options.find((o) => o.kept.ok && o.kept.value === target);
     const closes = used?.outlook?.closesAtAimMm;
-    if (closes) return { mm: closes, words: `pressed into ${hole.feature.name.toLowerCase()} at the middle of its limits, by Lamé` };
+    if (closes) return { mm: closes, words: `pressed into ${inSentence(hole.feature.name)} at the middle of its limits, by Lamé` };
   }
   return null;
 }
@@ -112,7 +113,7 @@ function figuresFor(
   unit: LengthUnit,
 ): BoreFigures {
   const id = shaft.feature.id;
-  const name = shaft.feature.name.toLowerCase();
+  const name = inSentence(shaft.feature.name);
   const trued = (): Figure =>
     choice.truedMm === null
       ? workedOut(`${id}.trued`, `${name} turned true`, target.shaftLargestMm, `the mirror of: ${TRUING[unit].words}`, [shaft.smallest!])

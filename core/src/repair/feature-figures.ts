@@ -1,3 +1,4 @@
+import { inSentence } from '../words';
 import { expand95, QUANTITIES, temperatureUncertaintyMm, type Quantity, type Section, type Shape } from '../readings';
 import { placeWithUnit, type LengthUnit } from '../quantity';
 import { workedOut, type Figure } from '../working';
@@ -45,7 +46,7 @@ function ovalityFigure(f: FeatureRecord, shape: Shape, readingsOf: (s: Section) 
       ? `largest less smallest diameter of the oval fitted at station ${at}${oval.longAxisDeg === null ? '' : `, long axis along ${Math.round(oval.longAxisDeg)}° ±${Math.ceil(oval.longAxisPlusMinusDeg ?? 0)}°`}`
       : `difference of two directions at station ${at}: at least this`;
   const band = oval.ovalityPlusMinusMm === null ? {} : { plusMinus: oval.ovalityPlusMinusMm };
-  return workedOut(`${f.id}.ovality`, `ovality of ${f.name.toLowerCase()}`, oval.ovalityMm, how, readingsOf(oval), band);
+  return workedOut(`${f.id}.ovality`, `ovality of ${inSentence(f.name)}`, oval.ovalityMm, how, readingsOf(oval), band);
 }
 
 /** Length that a taper is told over: what the trade of the unit says. */
@@ -62,7 +63,7 @@ function alongFigures(
 ): Pick<ShapeFigures, 'taper' | 'belly' | 'step'> {
   const { profile } = shape;
   const over = TAPER_OVER[unit];
-  const name = f.name.toLowerCase();
+  const name = inSentence(f.name);
   if (profile?.step) {
     const { fromMm, toMm, riseMm, plusMinusMm } = profile.step;
     const where = `between ${placeWithUnit(fromMm, unit)} and ${placeWithUnit(toMm, unit)}`;
@@ -99,7 +100,7 @@ function alongFigures(
 
 /** The figures of a diameter's shape. */
 export function shapeFigures(f: FeatureRecord, shape: Shape, readingsOf: (s: Section) => Figure[], unit: LengthUnit): ShapeFigures {
-  const name = f.name.toLowerCase();
+  const name = inSentence(f.name);
   const all = shape.sections.flatMap(readingsOf);
   const end = (which: 'smallest' | 'largest', value: number, stationMm: number): Figure => {
     const s = shape.sections.find((x) => x.stationMm === stationMm)!;
@@ -175,7 +176,7 @@ export function quantityFindings({ feature, component, readings, figureOf }: Mea
       readings: of,
       mean: workedOut(
         `${feature.id}.${quantity}`,
-        `${name} of ${feature.name.toLowerCase()}`,
+        `${name} of ${inSentence(feature.name)}`,
         meanMm,
         figures.length > 1 ? `mean of ${figures.length} readings at 20 °C` : 'the reading at 20 °C',
         figures,

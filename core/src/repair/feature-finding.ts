@@ -1,3 +1,4 @@
+import { inSentence } from '../words';
 import { keeper } from '../kept';
 import { INCH_PRIOR, recoverNominals, type RecoveredNominal } from '../nominal';
 import {
@@ -121,7 +122,7 @@ function wasFigure({ feature }: Measured, nominal: RecoveredNominal, all: readon
   const best = nominal.ranked[0];
   if (!best) return null;
   const how = `${best.name}, ${Math.round(best.probability * 100)} %: ${best.reasons.join('; ')}`;
-  return workedOut(`${feature.id}.was`, `${feature.name.toLowerCase()} as drawn by its maker`, best.sizeMm, how, all);
+  return workedOut(`${feature.id}.was`, `${inSentence(feature.name)} as drawn by its maker`, best.sizeMm, how, all);
 }
 
 /** What the readings of a place hide and somebody should know. */

@@ -1,3 +1,4 @@
+import { inSentence } from '../words';
 import { nearestBearings, shaftSeat } from '../bearings';
 import { fitOutlook, type FitOutlook, type PinTarget, type School } from '../fits';
 import { press, type PressResult } from '../interference';
@@ -162,7 +163,7 @@ export function makerClearance(
       return {
         kind: 'maker',
         clearanceMm,
-        words: `${unworn.feature.name.toLowerCase()} less ${land.feature.name.toLowerCase()}, both unworn`,
+        words: `${inSentence(unworn.feature.name)} less ${inSentence(land.feature.name)}, both unworn`,
       };
     }
   return null;

@@ -1,3 +1,4 @@
+import { inSentence } from '../words';
 import {
   askSchool,
   pinForKeptHole,
@@ -134,7 +135,7 @@ export const ownOption = (
 
 function figuresFor(hole: FeatureFinding, target: PinTarget, choice: FitChoice, unit: LengthUnit): FitFigures {
   const id = hole.feature.id;
-  const name = hole.feature.name.toLowerCase();
+  const name = inSentence(hole.feature.name);
   const truedHole = (): Figure =>
     choice.truedMm === null
       ? workedOut(`${id}.trued`, `${name} bored true`, target.holeSmallestMm, TRUING[unit].words, hole.largest ? [hole.largest] : [])

@@ -1,3 +1,4 @@
+import { inSentence } from '../words';
 import { ACTS } from './acts.data';
 import { CAUTIONS, LICENSED_HAZARDS } from './cautions.data';
 import { chosenRoute, signedCaution, type ReturnChoice } from './choices';
@@ -22,7 +23,7 @@ export interface HandOverHold {
  */
 export function handOverHolds(sheet: JobSheet, proofs: readonly ProofFinding[]): HandOverHold[] {
   const loose = looseFragments(sheet).map((f): HandOverHold => {
-    const message = `Account first for what is loose: ${f.value.what.toLowerCase()}.`;
+    const message = `Account first for what is loose: ${inSentence(f.value.what)}.`;
     return { code: 'loose', message, station: 'strip', passedBy: null };
   });
   const licensed = LICENSED_HAZARDS.filter((h) => sheet.job.hazards.includes(h) && !signedCaution(sheet, h)).map((h): HandOverHold => {
@@ -37,7 +38,8 @@ export function handOverHolds(sheet: JobSheet, proofs: readonly ProofFinding[]):
   const undone = acts(sheet)
     .filter((a) => a.value.state === 'planned')
     .map((a): HandOverHold => {
-      const on = sheet.components.find((c) => c.id === a.value.componentId)?.name.toLowerCase() ?? 'a component that was taken off';
+      const component = sheet.components.find((c) => c.id === a.value.componentId);
+      const on = component ? inSentence(component.name) : 'a component that was taken off';
       const message = `${ACTS[a.value.kind].name}: ${on} is planned, and neither done nor called off.`;
       return { code: 'undone', message, station: 'strip', passedBy: 'undone' };
     });

@@ -1,3 +1,4 @@
+import { inSentence } from '../words';
 import {
   fitBend,
   fitLobes,
@@ -57,7 +58,7 @@ function lobesFinding(m: Measured, noiseMm: number, unit: LengthUnit, figures: r
       lobes &&
       workedOut(
         `${m.feature.id}.out-of-round`,
-        `${m.feature.name.toLowerCase()} out of round`,
+        `${inSentence(m.feature.name)} out of round`,
         lobes.outOfRoundMm,
         `highest less lowest radius, each lobe divided by what a ${vDeg}° V-block makes of it`,
         figures,
@@ -79,7 +80,7 @@ function turnedFinding(m: Measured, noiseMm: number, unit: LengthUnit, figures: 
   const worst = map.reduce<RunOut | null>((p, q) => (p && p.totalMm >= q.totalMm ? p : q), null);
   const at = worst ? stations.find((s) => s.stationMm === worst.stationMm) : undefined;
   const round = at && feature.detail.holding !== 'v-blocks' ? roundness(at.points, noiseMm) : null;
-  const name = feature.name.toLowerCase();
+  const name = inSentence(feature.name);
   const how = bend
     ? `twice the bow in the plane at ${deg(bend.planeDeg)}, crest at ${spotWords(bend.highAtMm, unit)}`
     : worst && `highest less lowest reading at station ${placeWithUnit(worst.stationMm, unit)}`;

@@ -1,3 +1,4 @@
+import { inSentence } from '../words';
 import { generalToleranceMm, GENERAL_TOLERANCE_SOURCE } from '../fits';
 import { materialOf } from '../materials';
 import type { Problem } from '../outcome';
@@ -29,11 +30,11 @@ export interface PartFinding {
 function typedDiameter(s: PlacedSegment): Omit<SegmentFinding, 'segment' | 'fits'> {
   const band = generalToleranceMm(s.diameterMm);
   const limits = { lowerMm: s.diameterMm - band, upperMm: s.diameterMm + band };
-  const drawn = typed(`segment.${s.id}.drawn`, `${s.name.toLowerCase()} as drawn`, s.diameterMm, 'the drawing at Draw');
+  const drawn = typed(`segment.${s.id}.drawn`, `${inSentence(s.name)} as drawn`, s.diameterMm, 'the drawing at Draw');
   const general = tabled(`segment.${s.id}.general`, 'general tolerance', band, GENERAL_TOLERANCE_SOURCE);
   const diameter = workedOut(
     `segment.${s.id}.diameter`,
-    `diameter of ${s.name.toLowerCase()}`,
+    `diameter of ${inSentence(s.name)}`,
     s.diameterMm,
     'as drawn, with the general tolerance',
     [drawn, general],
@@ -49,13 +50,13 @@ function fittedDiameter(s: PlacedSegment, tightestFirst: readonly FitFinding[]):
   const { lowerMm, upperMm, aimMm } = tightest.target!;
   const how =
     tightestFirst.length > 1
-      ? `the tightest of ${tightestFirst.length} mates governs: ${tightest.hole.feature.name.toLowerCase()}`
-      : `fits ${tightest.hole.feature.name.toLowerCase()}`;
+      ? `the tightest of ${tightestFirst.length} mates governs: ${inSentence(tightest.hole.feature.name)}`
+      : `fits ${inSentence(tightest.hole.feature.name)}`;
   return {
     limits: { lowerMm, upperMm },
     diameter: workedOut(
       `segment.${s.id}.diameter`,
-      `diameter of ${s.name.toLowerCase()}`,
+      `diameter of ${inSentence(s.name)}`,
       aimMm,
       how,
       tightestFirst.map((f) => f.figures!.aim),

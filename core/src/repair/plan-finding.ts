@@ -1,3 +1,4 @@
+import { inSentence } from '../words';
 import { materialOf } from '../materials';
 import type { Outcome } from '../outcome';
 import { planPasses, spindleSpeed, USUAL_PASSES, type Pass, type SpindleSpeed } from '../process';
@@ -104,9 +105,9 @@ function passesFor(
 /** Where the tool stands at a stop: the depth on the part, and the tool's own width where it was touched on the far edge. */
 export function rungFigure(rung: Rung, setUp: number): Figure {
   const key = `set-up.${setUp}.${rung.what}`;
-  const depth = workedOut(`${key}.depth`, rung.what.toLowerCase(), rung.depthMm, 'distance from the zero face on the drawing', []);
+  const depth = workedOut(`${key}.depth`, inSentence(rung.what), rung.depthMm, 'distance from the zero face on the drawing', []);
   const width = rung.toolMm - rung.depthMm;
-  return sumOf(key, `tool at ${rung.what.toLowerCase()}`, [
+  return sumOf(key, `tool at ${inSentence(rung.what)}`, [
     plus(depth),
     ...(width > 0 ? [plus(ruled(`${key}.width`, 'width of the parting tool', width, 'its left edge touched the face'))] : []),
   ]);

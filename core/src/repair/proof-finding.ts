@@ -1,3 +1,4 @@
+import { inSentence } from '../words';
 import { judge, worst, type Verdict } from '../proof';
 import { analyseShape, type Shape } from '../readings';
 import { workedOut, type Figure } from '../working';
@@ -31,7 +32,7 @@ function proofOf(segment: SegmentFinding, materialId: string, live: readonly Rea
     shape &&
     workedOut(
       `segment.${id}.proved`,
-      `${name.toLowerCase()} as made`,
+      `${inSentence(name)} as made`,
       shape.meanMm,
       `mean of ${shape.readings} reading${shape.readings > 1 ? 's' : ''} at 20 °C`,
       readings.map((r, i) => readingFigure(r, diameters[i]!.valueMm, shop, sheet.job.unit)),

@@ -1,3 +1,4 @@
+import { inSentence } from '../words';
 import { BEARINGS, type BearingSize } from '../bearings';
 import { chosenRuns } from './choices';
 import type { FeatureFinding } from './feature-finding';
@@ -35,7 +36,7 @@ export function bearingsOn(hole: Sized, features: readonly Sized[]): BearingSize
 function propose(place: FeatureFinding, features: readonly FeatureFinding[]): Omit<RunsHere, 'chosen'> {
   const mate = features.find((f) => f.feature.id === place.feature.matesFeatureId || f.feature.matesFeatureId === place.feature.id);
   const said = [place, ...(mate ? [mate] : [])].find((f) => f.feature.suspicions.includes('bearing'));
-  if (said) return { kind: 'bearing-inner', why: `a bearing ran at ${said.feature.name.toLowerCase()}, as was said at Strip` };
+  if (said) return { kind: 'bearing-inner', why: `a bearing ran at ${inSentence(said.feature.name)}, as was said at Strip` };
   const isHole = place.feature.side === 'inside';
   const [bearing] = bearingsOn(place, features);
   if (bearing) return { kind: 'bearing-inner', why: `bore and outside are those of a ${bearing.code}` };

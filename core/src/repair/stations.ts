@@ -1,3 +1,4 @@
+import { inSentence } from '../words';
 import { chosenPlan, chosenReturn, chosenRoute, signedCaution } from './choices';
 import { handOverHolds } from './hand-over';
 import type { BoreFinding } from './bore-finding';
@@ -32,71 +33,90 @@ export interface StandingInputs {
 
 type Standing = Omit<StationStanding, 'id'>;
 const done: Standing = { state: 'done', waitsFor: '' };
+const notNeeded: Standing = { state: 'not-needed', waitsFor: '' };
 const underWay = (waitsFor: string): Standing => ({ state: 'under-way', waitsFor });
 const notYet = (waitsFor: string): Standing => ({ state: 'not-yet', waitsFor });
 const out = (waitsFor: string): Standing => ({ state: 'out', waitsFor });
 
 function receive({ sheet: { job } }: StandingInputs): Standing {
   if (!job.complaint.trim()) return underWay('what happened to it, in the customer’s words');
-  return job.promisedOn ? done : underWay('a promised date');
+  return done;
 }
 
 function strip({ sheet, features, noReturn }: StandingInputs): Standing {
   const { components } = sheet;
   const held = noReturn.find((p) => p.state === 'held');
-  if (held) return out(`the point of no return: ${held.componentName.toLowerCase()}`);
+  if (held) return out(`the point of no return: ${inSentence(held.componentName)}`);
   if (components.length === 0) return notYet('the components that came apart');
   if (!components.some((c) => c.role === 'worn')) return underWay('the worn part');
-  if (!components.some((c) => c.role === 'mate')) return underWay('what the worn part runs in');
   const undecided = components.find((c) => c.verdict === null);
-  if (undecided) return underWay(`a verdict on ${undecided.name.toLowerCase()}`);
-  const lonely = features.find((f) => f.component.role === 'mate' && isDiameter(f.feature.kind) && f.feature.matesFeatureId === null);
+  if (undecided) return underWay(`a verdict on ${inSentence(undecided.name)}`);
+  // A hole waits for its shaft only where one is on record that could be in it.
+  const round = features.filter((f) => isDiameter(f.feature.kind));
+  const lonely = round.find(
+    (f) =>
+      f.component.role === 'mate' &&
+      f.feature.matesFeatureId === null &&
+      round.some((w) => w.component.role === 'worn' && w.feature.side !== f.feature.side),
+  );
   if (features.length === 0) return underWay('the places to measure');
-  return lonely ? underWay(`what ${lonely.feature.name.toLowerCase()} fits together with`) : done;
+  return lonely ? underWay(`what ${inSentence(lonely.feature.name)} fits together with`) : done;
 }
 
 function measure({ sheet, features: asFound }: StandingInputs): Standing {
   const features = asFound.flatMap((f) => [f, ...f.after]);
   if (features.length === 0) return notYet('the places to measure');
   const quarrel = features.find((f) => f.disputes.some((d) => d.believed === null));
-  if (quarrel) return out(`two instruments disagree on ${quarrel.feature.name.toLowerCase()}`);
+  if (quarrel) return out(`two instruments disagree on ${inSentence(quarrel.feature.name)}`);
   const odd = features.find((f) => f.standOut.suspects.length || f.standOut.repeats.length);
-  if (odd) return out(`a reading of ${odd.feature.name.toLowerCase()} that stands out: read it again, or say that it is right`);
+  if (odd) return out(`a reading of ${inSentence(odd.feature.name)} that stands out: read it again, or say that it is right`);
   // As it was found a part cannot be read any more once an act has changed it.
   const readable = asFound.filter((f) => inHand(f) === f);
   const left = readable.reduce((s, f) => s + f.open.length, 0);
   if (left === 0) return done;
   const first = readable.find((f) => f.next)!;
-  const waits = `${left} more reading${left > 1 ? 's' : ''}, next ${first.feature.name.toLowerCase()} at ${placeWithUnit(first.next!.stationMm, sheet.job.unit)}, ${first.next!.clockDeg}°`;
+  const waits = `${left} more reading${left > 1 ? 's' : ''}, next ${inSentence(first.feature.name)} at ${placeWithUnit(first.next!.stationMm, sheet.job.unit)}, ${first.next!.clockDeg}°`;
   return features.some((f) => f.readings.length) ? underWay(waits) : notYet(waits);
 }
 
-function decide({ sheet, fits, bores, diagnosis }: StandingInputs): Standing {
+/** Nothing new is made where every verdict is in, none of them is a new part, and nobody drew one all the same. */
+const makesNothing = ({ sheet: { components }, part }: StandingInputs): boolean =>
+  part === null && components.length > 0 && components.every((c) => c.verdict !== null && c.verdict !== 'remake');
+
+function decide({ sheet, features, fits, bores, diagnosis }: StandingInputs): Standing {
   const mates = [...fits.map((f) => ({ place: f.hole, choice: f.choice })), ...bores.map((b) => ({ place: b.shaft, choice: b.choice }))];
   const open = mates.find((m) => m.choice === null);
   const route = chosenRoute(sheet);
-  if (mates.length === 0) return notYet('a measured mate');
+  const awaited = features.some((f) => f.component.role === 'mate' && isDiameter(f.feature.kind));
+  if (mates.length === 0 && awaited) return notYet('a measured mate');
+  if (mates.length === 0 && !features.some((f) => f.readings.length)) return notYet('what was measured');
   if (open) {
-    const waitsFor = `the fit of ${open.place.feature.name.toLowerCase()}`;
+    const waitsFor = `the fit of ${inSentence(open.place.feature.name)}`;
     return mates.some((m) => m.choice) || route ? underWay(waitsFor) : notYet(waitsFor);
   }
   if (diagnosis.keptAlive) return underWay('what is done against the cause: like for like keeps it alive');
   return route ? done : underWay('the cause and the route');
 }
 
-function draw({ part, fits }: StandingInputs): Standing {
+function draw(inputs: StandingInputs): Standing {
+  const { part, fits } = inputs;
+  if (makesNothing(inputs)) return notNeeded;
   if (!part) return notYet('the new part');
   if (part.problems.length) return out(part.problems[0]!.message);
   if (fits.some((f) => f.target) && !part.segments.some((s) => s.fits.length)) return underWay('which segment fits the mate');
   return done;
 }
 
-function plan({ sheet, part }: StandingInputs): Standing {
+function plan(inputs: StandingInputs): Standing {
+  const { sheet, part } = inputs;
+  if (makesNothing(inputs)) return notNeeded;
   if (!part) return notYet('a drawn part');
   return chosenPlan(sheet) ? done : notYet('lathe, bar and tool');
 }
 
-function cut({ sheet, cuts, proofs, moved }: StandingInputs): Standing {
+function cut(inputs: StandingInputs): Standing {
+  const { sheet, cuts, proofs, moved } = inputs;
+  if (makesNothing(inputs)) return notNeeded;
   if (moved.length) return out(`${moved.length} released number${moved.length > 1 ? 's' : ''} moved: accept or release again`);
   if (sheet.releases.length === 0) return notYet('the release for cutting');
   const under = cuts.find((c) => c.advice.state === 'under');
@@ -106,26 +126,29 @@ function cut({ sheet, cuts, proofs, moved }: StandingInputs): Standing {
   const open = cuts.find((c) => !made(c));
   if (!open) return done;
   const left = open.cuts.length
-    ? `${formatWithUnit(open.advice.leftMm, sheet.job.unit)} to come off ${open.segment.segment.name.toLowerCase()}`
-    : `the first cut on ${open.segment.segment.name.toLowerCase()}`;
+    ? `${formatWithUnit(open.advice.leftMm, sheet.job.unit)} to come off ${inSentence(open.segment.segment.name)}`
+    : `the first cut on ${inSentence(open.segment.segment.name)}`;
   return underWay(left);
 }
 
-function prove({ sheet, proofs }: StandingInputs): Standing {
+function prove(inputs: StandingInputs): Standing {
+  const { sheet, proofs } = inputs;
+  const caution = LICENSED_HAZARDS.find((h) => sheet.job.hazards.includes(h) && !signedCaution(sheet, h));
+  const licensed = caution && underWay(`a licensed person: ${CAUTIONS[caution].what.toLowerCase().replace(/\.$/, '')}`);
+  if (makesNothing(inputs)) return licensed ?? notNeeded;
   if (proofs.length === 0 || proofs.every((p) => p.readings.length === 0)) return notYet('readings of the finished part');
   const failed = proofs.find((p) => p.verdict === 'out' && !p.signed?.passed);
   if (failed) return out(`${failed.segment.segment.name} is out of its limits`);
   const unmeasured = proofs.find((p) => p.readings.length === 0);
-  if (unmeasured) return underWay(`readings of ${unmeasured.segment.segment.name.toLowerCase()}`);
+  if (unmeasured) return underWay(`readings of ${inSentence(unmeasured.segment.segment.name)}`);
   const unsigned = proofs.find((p) => !p.signed);
-  if (unsigned) return underWay(`somebody to pass ${unsigned.segment.segment.name.toLowerCase()}`);
-  const caution = LICENSED_HAZARDS.find((h) => sheet.job.hazards.includes(h) && !signedCaution(sheet, h));
-  return caution ? underWay(`a licensed person: ${CAUTIONS[caution].what.toLowerCase().replace(/\.$/, '')}`) : done;
+  if (unsigned) return underWay(`somebody to pass ${inSentence(unsigned.segment.segment.name)}`);
+  return licensed ?? done;
 }
 
 function returned({ sheet, proofs }: StandingInputs): Standing {
   const loose = looseFragments(sheet);
-  if (loose.length) return out(`a loose piece to account for: ${loose[0]!.value.what.toLowerCase()}`);
+  if (loose.length) return out(`a loose piece to account for: ${inSentence(loose[0]!.value.what)}`);
   if (chosenReturn(sheet)) return done;
   const licensed = handOverHolds(sheet, proofs).find((h) => h.code === 'licensed');
   return notYet(licensed ? licensed.message.replace(/\.$/, '').toLowerCase() : 'the report and the hand-over');
@@ -149,5 +172,5 @@ export const standings = (inputs: StandingInputs): StationStanding[] => STATIONS
 /** The one next thing: the first station that is not done, something wrong before anything else; none once it is handed back. */
 export function nextMove(all: readonly StationStanding[]): StationStanding | null {
   if (all.find((s) => s.id === 'return')?.state === 'done') return null;
-  return all.find((s) => s.state === 'out') ?? all.find((s) => s.state !== 'done') ?? null;
+  return all.find((s) => s.state === 'out') ?? all.find((s) => s.state !== 'done' && s.state !== 'not-needed') ?? null;
 }

@@ -1,3 +1,4 @@
+import { inSentence } from '../words';
 import { identifyThread, overWires, pitchDiameterFromWires, type ThreadAnswer } from '../threads';
 import { workedOut, type Figure } from '../working';
 import type { QuantityFinding } from './feature-figures';
@@ -28,7 +29,7 @@ function byWires(
   return {
     pitchDiameter: workedOut(
       `${feature.id}.pitch-diameter`,
-      `pitch diameter of ${feature.name.toLowerCase()}`,
+      `pitch diameter of ${inSentence(feature.name)}`,
       pitchDiameterFromWires(thread, wireMm, over.mean.value),
       `over three ${wireMm.toFixed(3)} mm wires as ${thread.name}, lead angle allowed for`,
       [over.mean],
@@ -47,7 +48,7 @@ export function threadFinding(feature: FeatureRecord, values: readonly QuantityF
   const pitchMm = crests.mean.value / pitches;
   const pitch = workedOut(
     `${feature.id}.pitch`,
-    `pitch of ${feature.name.toLowerCase()}`,
+    `pitch of ${inSentence(feature.name)}`,
     pitchMm,
     `length over the crests divided by ${pitches} pitch${pitches > 1 ? 'es' : ''}`,
     [crests.mean],

@@ -1,3 +1,4 @@
+import { inSentence } from '../words';
 import { placeSegments, type TurnedPart } from '../part';
 import { toTurns, type DialTurns } from './dial';
 import type { Lathe } from './machine';
@@ -32,7 +33,7 @@ function edges(part: TurnedPart): { what: string; x: number }[] {
       ...(s.chamferLeftMm > 0 ? [{ what: `${s.name}: chamfer ends`, x: s.fromMm + s.chamferLeftMm }] : []),
       ...(s.chamferRightMm > 0 ? [{ what: `${s.name}: chamfer starts`, x: s.toMm - s.chamferRightMm }] : []),
     ]),
-    ...placed.slice(1).map((s, i) => ({ what: `Shoulder ${placed[i]!.name.toLowerCase()} to ${s.name.toLowerCase()}`, x: s.fromMm })),
+    ...placed.slice(1).map((s, i) => ({ what: `Shoulder ${inSentence(placed[i]!.name)} to ${inSentence(s.name)}`, x: s.fromMm })),
     ...part.crossHoles.map((h) => ({ what: `Cross hole ${h.diameterMm} mm, centre`, x: h.atMm })),
     ...(part.bore?.depthMm ? [{ what: 'Bottom of bore', x: part.bore.depthMm }] : []),
   ];

@@ -1,3 +1,4 @@
+import { inSentence } from '../words';
 import { largestDiameterMm, partLengthMm, type TurnedPart } from '../part';
 
 /** One holding of the work and what is done in it. */
@@ -29,7 +30,7 @@ const LATHE_CAUTION = 'No gloves, no loose sleeves, chuck key out before the spi
 const BRONZE_CAUTION = 'Bronze and brass spray needle chips: guard and face shield.';
 
 function firstOperations(part: TurnedPart, tailstock: boolean): string[] {
-  const cylinders = part.segments.map((s) => s.name.toLowerCase());
+  const cylinders = part.segments.map((s) => inSentence(s.name));
   return [
     'Face the end: this is the zero face',
     ...(tailstock ? ['Centre drill, bring up the tailstock'] : []),

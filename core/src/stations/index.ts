@@ -14,12 +14,12 @@ export const STATION_NAMES: Readonly<Record<StationId, string>> = {
   return: 'Return',
 };
 
-/** Where a station stands; `out` when something there is wrong. */
-export type StationState = 'done' | 'under-way' | 'not-yet' | 'out';
+/** Where a station stands; `out` when something there is wrong, `not-needed` where this job has nothing to do there. */
+export type StationState = 'done' | 'under-way' | 'not-yet' | 'out' | 'not-needed';
 
 export interface StationStanding {
   readonly id: StationId;
   readonly state: StationState;
-  /** What it waits for, one sentence; empty when done. */
+  /** What it waits for, one sentence; empty when done or not needed. */
   readonly waitsFor: string;
 }

@@ -11,6 +11,7 @@ import {
   type Repair,
   type Shop,
   type Verdict,
+  inSentence,
 } from '@iron-patch/core';
 import { wallTime } from '@iron-patch/contract';
 import { measuredRows } from './measured-rows';
@@ -57,7 +58,7 @@ export function report(sheet: JobSheet, repair: Repair, shop: Shop, timeZone: st
   );
   const play = repair.proofs.flatMap((p) => p.play);
   for (const p of play.slice(0, 4))
-    paragraph(doc, `Play in ${p.mate.hole.feature.name.toLowerCase()}: ${spanWords(both(p.tight.value), both(p.loose.value))}.`);
+    paragraph(doc, `Play in ${inSentence(p.mate.hole.feature.name)}: ${spanWords(both(p.tight.value), both(p.loose.value))}.`);
   for (const [what, why] of [
     ['Not proved', handed?.unproved],
     ['Planned and not done', handed?.undone],

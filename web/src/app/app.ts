@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, effect, inject, untracked } from '@angular/core';
 import { Router, RouterOutlet } from '@angular/router';
-import { Leaving, Live, LookOfScreen, Newer, ShopStore, SumsDesk } from './data';
+import { Leaving, Live, LookOfScreen, Newer, ShopStore, SumsDesk, Told } from './data';
 import { ToldBar } from './shell/told-bar';
 import { TopStrip } from './shell/top-strip';
 import { SumsPanel } from './sums/sums-panel';
@@ -70,6 +70,7 @@ export class App {
   protected readonly shop = inject(ShopStore);
   protected readonly sums = inject(SumsDesk);
   private readonly live = inject(Live);
+  private readonly told = inject(Told);
   protected readonly failed = () => !this.shop.loaded() && !this.live.online();
 
   constructor() {
@@ -93,6 +94,6 @@ export class App {
   }
 
   private loadShop(): Promise<void> {
-    return this.shop.load().catch(() => undefined);
+    return this.shop.load().catch(this.told.bug);
   }
 }

@@ -11,6 +11,7 @@ import {
   type PromisedJob,
 } from '@iron-patch/contract/wire';
 import { Api } from './api';
+import { Told } from './told';
 
 /** Something wrong first, then what is open, then what is handed back; each by promise and number, as the server has it. */
 function urgency({ trouble, waiting, next, promisedOn, number }: FloorJob): string {
@@ -35,7 +36,7 @@ export const FloorStore = signalStore(
     upTo: FIRST,
     promised: [] as readonly PromisedJob[],
   }),
-  withMethods((store, api = inject(Api)) => {
+  withMethods((store, api = inject(Api), told = inject(Told)) => {
     let asked = 0;
 
     async function load(): Promise<void> {
@@ -47,7 +48,8 @@ export const FloorStore = signalStore(
         const { jobs, found, ...counts } = await api.get<FloorPage>(`${routes.floor}?${query}`);
         // What was asked for later has its answer, or will have.
         if (mine === asked) patchState(store, { jobs, found, counts, failed: false });
-      } catch {
+      } catch (e) {
+        told.bug(e);
         if (mine === asked) patchState(store, { failed: true });
       }
     }
@@ -83,13 +85,14 @@ export const FloorStore = signalStore(
           const found = counts.open + (store.withReturned() ? counts.returned : 0);
           const sorted = [...others, ...shown].sort((p, q) => urgency(p).localeCompare(urgency(q)));
           patchState(store, { jobs: sorted.slice(0, store.upTo()), found, counts, failed: false });
-        } catch {
+        } catch (e) {
+          told.bug(e);
           patchState(store, { failed: true });
         }
       },
 
       async loadPromised(): Promise<void> {
-        patchState(store, { promised: await api.get<PromisedJob[]>(routes.promised).catch(() => store.promised()) });
+        patchState(store, { promised: await api.get<PromisedJob[]>(routes.promised).catch(told.or(store.promised())) });
       },
     };
   }),

@@ -3,6 +3,7 @@ import { patchState, signalStore, withMethods, withState } from '@ngrx/signals';
 import { ownTimeZone, routes, type ShopResource } from '@iron-patch/contract/wire';
 import { NO_SHOP } from '@iron-patch/core/shop';
 import { Api } from './api';
+import { Told } from './told';
 
 /** Where a gauge is looked for until the server says. */
 const USUAL_GAUGE_PORT = 8463;
@@ -11,7 +12,7 @@ const USUAL_GAUGE_PORT = 8463;
 export const ShopStore = signalStore(
   { providedIn: 'root' },
   withState({ shop: NO_SHOP, timeZone: ownTimeZone(), gaugePort: USUAL_GAUGE_PORT, loaded: false }),
-  withMethods((store, api = inject(Api)) => {
+  withMethods((store, api = inject(Api), told = inject(Told)) => {
     const load = async (): Promise<void> => {
       patchState(store, { ...(await api.get<ShopResource>(routes.shop)), loaded: true });
     };
@@ -20,7 +21,7 @@ export const ShopStore = signalStore(
       /** Stores a record of the shop over the version that was opened, 0 for a new one, and shows the shop as it is then. */
       async save<R>(path: string, input: object, version: number): Promise<R> {
         const stored = await api.put<R>(path, input, version);
-        await load().catch(() => undefined);
+        await load().catch(told.bug);
         return stored;
       },
     };

@@ -59,6 +59,19 @@ export class Told {
     this.show({ text: told || `${title} ${detail}`, bad: true });
   }
 
+  /** Tells what no screen tells by itself: a refusal, or no answer, stands where it was asked for already; anything else is a bug. */
+  readonly bug = (e: unknown): void => {
+    if (!(e instanceof ApiProblem || e instanceof NoAnswer)) this.wrong(e);
+  };
+
+  /** What to go on with where no answer came: nothing of a bug is hidden by it. */
+  readonly or =
+    <T>(instead: T) =>
+    (e: unknown): T => {
+      this.bug(e);
+      return instead;
+    };
+
   async undo(): Promise<void> {
     const back = this.message()?.back;
     this.close();

@@ -326,7 +326,12 @@ export class Floor {
   protected standing(job: FloorJob): string {
     if (job.trouble) return 'cannot be worked out';
     if (job.waiting) return 'being worked out';
-    const done = job.stations.filter((s) => s.state === 'done').length;
-    return job.next ? `${done} of 9 stations done, at ${STATION_NAMES[job.next.id]}` : job.calledOff ? 'called off' : 'all stations done';
+    const needed = job.stations.filter((s) => s.state !== 'not-needed');
+    const done = needed.filter((s) => s.state === 'done').length;
+    return job.next
+      ? `${done} of ${needed.length} stations done, at ${STATION_NAMES[job.next.id]}`
+      : job.calledOff
+        ? 'called off'
+        : 'all stations done';
   }
 }

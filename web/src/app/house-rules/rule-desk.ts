@@ -1,7 +1,7 @@
 import { computed, inject, Injectable, signal } from '@angular/core';
 import { check, houseRuleInput, routes, type HouseRuleInput, type HouseRulePreview } from '@iron-patch/contract';
 import type { HouseRuleChange, HouseRuleRecord, MovedJob, Problem } from '@iron-patch/core';
-import { Api, ApiProblem, keptDraft, newId, NO_ANSWER, ShopStore } from '../data';
+import { Api, ApiProblem, keptDraft, newId, NO_ANSWER, ShopStore, Told } from '../data';
 
 const NEW: HouseRuleInput = {
   name: '',
@@ -29,6 +29,7 @@ const inputOf = ({ name, baseMm, ratePerDiameter, mostPlayFactor, grade, reason 
 @Injectable()
 export class RuleDesk {
   private readonly api = inject(Api);
+  private readonly told = inject(Told);
   private readonly shop = inject(ShopStore);
   readonly rules = computed(() => this.shop.shop().houseRules);
   readonly id = signal('');
@@ -150,7 +151,7 @@ export class RuleDesk {
 
   private async loadHistory(): Promise<void> {
     const id = this.id();
-    const history = await this.api.get<HouseRuleChange[]>(routes.houseRuleHistory(id)).catch(() => []);
+    const history = await this.api.get<HouseRuleChange[]>(routes.houseRuleHistory(id)).catch(this.told.or([]));
     if (id === this.id()) this.history.set(history);
   }
 

@@ -1,18 +1,19 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import type { StationState, Verdict } from '@iron-patch/core';
 
-type Mark = 'fits' | 'close' | 'out' | 'unknown';
+type Mark = 'fits' | 'close' | 'out' | 'unknown' | 'none';
 const MARKS: Readonly<Record<StationState | Verdict, Mark>> = {
   done: 'fits',
   'under-way': 'close',
   'not-yet': 'unknown',
   out: 'out',
+  'not-needed': 'none',
   fits: 'fits',
   close: 'close',
   unknown: 'unknown',
 };
 
-/** A state by shape first: filled disc fits, half disc close, barred ring out, dotted ring not known. */
+/** A state by shape first: filled disc fits, half disc close, barred ring out, dotted ring not known, a dash not needed. */
 @Component({
   selector: 'ip-state',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -29,6 +30,9 @@ const MARKS: Readonly<Record<StationState | Verdict, Mark>> = {
         @case ('out') {
           <circle cx="8" cy="8" r="5.8" fill="none" stroke="var(--out)" stroke-width="2" />
           <path d="M4 12 L12 4" stroke="var(--out)" stroke-width="2" />
+        }
+        @case ('none') {
+          <path d="M4 8 H12" stroke="var(--quiet)" stroke-width="1.8" />
         }
         @default {
           <circle cx="8" cy="8" r="5.8" fill="none" stroke="var(--quiet)" stroke-width="1.8" stroke-dasharray="1.8 1.84" />

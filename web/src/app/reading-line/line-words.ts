@@ -1,5 +1,8 @@
 import type { JobSheet, Repair, StationId } from '@iron-patch/core';
 
+/** Between two keys of a number there is less than this. */
+export const PAUSE_MS = 25;
+
 /** Nothing in particular is looked at. */
 export const NOWHERE = { spanId: null, stationMm: null, clockDeg: null, quantity: null } as const;
 

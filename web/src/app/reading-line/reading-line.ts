@@ -36,17 +36,15 @@ import {
   type ReadingDoubt,
   type StationId,
   type TypedLength,
+  inSentence,
 } from '@iron-patch/core';
 import { Outbox, SessionStore, ShopStore } from '../data';
 import { ReadQueue, SheetStore, type QueuedReading, type TypedReading } from '../sheet-data';
 import { GaugeLink, GaugePanel } from '../gauge';
 import { ImportDialog } from './import-dialog';
-import { NOWHERE, nothingAsked, numberIn } from './line-words';
+import { NOWHERE, nothingAsked, numberIn, PAUSE_MS } from './line-words';
 import { corrected, lineTarget, type LineTarget, type Standing } from './spot';
 import { typedReading } from './typed-reading';
-
-/** Between two keys of a number there is less than this. */
-const PAUSE_MS = 25;
 
 /**
  * The one entry line: type or let a keyboard gauge type, Enter, and it moves to the next planned spot and says what it
@@ -328,7 +326,7 @@ export class ReadingLine {
     if (!t || t.purpose !== 'found' || !finding) return;
     const spots = [...finding.skipped.filter((s) => !sameSpot(s, t.spot)), t.spot];
     const { id, name } = finding.feature;
-    void this.store.putChoice(choiceKey.skip(id), `spots passed over on ${name.toLowerCase()}`, { spots }).catch(() => undefined);
+    void this.store.putChoice(choiceKey.skip(id), `spots passed over on ${inSentence(name)}`, { spots }).catch(this.store.bug);
     this.onward(t);
     this.focus();
   }

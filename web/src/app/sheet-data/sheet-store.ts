@@ -24,6 +24,7 @@ import {
   readStored,
   SessionStore,
   ShopStore,
+  Told,
   writeStored,
 } from '../data';
 import { replaceById, replaceChoice, sheetResources } from './sheet-resources';
@@ -82,6 +83,7 @@ export const SheetStore = signalStore(
       shop = inject(ShopStore),
       session = inject(SessionStore),
       foresight = inject(Foresight),
+      told = inject(Told),
     ) => {
       const patchSheet = (change: (s: JobSheet) => JobSheet): void => patchState(store, (s) => ({ sheet: s.sheet && change(s.sheet) }));
       const jobId = (): string => store.sheet()!.job.id;
@@ -100,7 +102,7 @@ export const SheetStore = signalStore(
       const refresh = async (): Promise<void> => {
         const id = store.sheet()?.job.id;
         if (!id) return;
-        const sheet = await api.get<JobSheet>(routes.sheet(id)).catch(() => null);
+        const sheet = await api.get<JobSheet>(routes.sheet(id)).catch(told.or(null));
         if (sheet && store.sheet()?.job.id === id) patchState(store, { sheet: shareUnchanged(store.sheet(), withAcknowledged(sheet)) });
       };
 
@@ -109,7 +111,7 @@ export const SheetStore = signalStore(
         const id = store.sheet()?.job.id;
         if (!id) return true;
         const of = encodeURIComponent(JSON.stringify(asked));
-        const rows = await api.get<SheetRows>(`${routes.sheetRows(id)}?of=${of}`).catch(() => null);
+        const rows = await api.get<SheetRows>(`${routes.sheetRows(id)}?of=${of}`).catch(told.or(null));
         const sheet = store.sheet();
         if (rows && sheet?.job.id === id)
           patchState(store, { sheet: shareUnchanged(sheet, withAcknowledged(mergeRows(sheet, asked, rows))) });
@@ -196,6 +198,9 @@ export const SheetStore = signalStore(
 
       return {
         say,
+        /** The server’s word on an act stands on the sheet already: only what is none of the server’s is told. */
+        bug: told.bug,
+        or: told.or,
         refresh,
         fetchRows,
         putChoice,

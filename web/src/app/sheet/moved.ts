@@ -46,6 +46,6 @@ export class Moved {
   protected accept(m: MovedFigure): void {
     void this.store
       .putChoice(choiceKey.accept(m.key), m.label, { valueMm: m.newMm }, 'accepted after the release', false)
-      .catch(() => undefined);
+      .catch(this.store.bug);
   }
 }

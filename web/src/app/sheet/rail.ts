@@ -9,6 +9,7 @@ const WORDS: Readonly<Record<StationStanding['state'], string>> = {
   'under-way': 'under way',
   'not-yet': 'not yet',
   out: 'something is wrong',
+  'not-needed': 'not needed here',
 };
 
 /** The nine stations down the left, each with where it stands. */
@@ -23,7 +24,7 @@ const WORDS: Readonly<Record<StationStanding['state'], string>> = {
           [routerLink]="['/jobs', store.sheet()!.job.id, s.id]"
           routerLinkActive="on"
           ariaCurrentWhenActive="page"
-          [title]="s.waitsFor ? 'Waits for ' + s.waitsFor : ''"
+          [title]="s.waitsFor ? 'Waits for ' + s.waitsFor : s.state === 'not-needed' ? 'This job has nothing to do here' : ''"
           [class.next]="s.id === store.next()?.id"
         >
           <ip-state [state]="s.state" />

@@ -88,6 +88,6 @@ export class LicensedMatters {
     void this.store
       .putChoice(choiceKey.caution(hazard), 'who decided', this.typed()[hazard])
       .then(() => this.typed.update(({ [hazard]: _, ...rest }) => rest))
-      .catch(() => undefined);
+      .catch(this.store.bug);
   }
 }

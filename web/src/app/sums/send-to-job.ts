@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, signal } from '@angular/core';
 import { FLOOR_PAGE, routes, type FloorJob, type FloorPage } from '@iron-patch/contract/wire';
 import type { NoteRecord } from '@iron-patch/core';
-import { Api, ApiProblem, newId } from '../data';
+import { Api, ApiProblem, newId, Told } from '../data';
 import { SheetStore } from '../sheet-data';
 import { ChooseField, type Option } from '../form';
 
@@ -40,7 +40,7 @@ export class SendToJob {
     void this.api
       .get<FloorPage>(`${routes.floor}?upTo=${FLOOR_PAGE.most}`)
       .then(({ jobs }) => this.open.set(jobs))
-      .catch(() => undefined);
+      .catch(inject(Told).bug);
   }
 
   protected async send(): Promise<void> {

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { explain, formatLength, otherUnit, showValue, type Figure } from '@iron-patch/core';
+import { explain, formatLength, otherUnit, showValue, type Figure, inSentence } from '@iron-patch/core';
 import { StateMark } from '../mark';
 import { SheetStore } from '../sheet-data';
 
@@ -181,7 +181,7 @@ export class WorkingColumn {
   protected readonly advice = computed(() => {
     const fit = this.store.repair()?.fits.find((f) => f.target?.trueTheHole && f.choice?.hole !== 'true');
     if (!fit) return null;
-    return `Play at the widest place ${this.show(fit.figures!.playLargest.value)}. The oval of ${fit.hole.feature.name.toLowerCase()} eats more than half of the play that this fit allows. Bore the hole true to ${this.show(fit.truedMm!)}.`;
+    return `Play at the widest place ${this.show(fit.figures!.playLargest.value)}. The oval of ${inSentence(fit.hole.feature.name)} eats more than half of the play that this fit allows. Bore the hole true to ${this.show(fit.truedMm!)}.`;
   });
   protected readonly asked = computed(() => {
     const repair = this.store.repair();

@@ -10,6 +10,7 @@ import {
   type FeatureFinding,
   type FitFinding,
   type RankedNominal,
+  inSentence,
 } from '@iron-patch/core';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { ShopStore } from '../../data';
@@ -81,6 +82,7 @@ import { FitDesk, type PickedFit } from './fit-desk';
 })
 export class Decide {
   protected readonly store = inject(SheetStore);
+  protected readonly inSentence = inSentence;
   private readonly shop = inject(ShopStore);
   protected readonly reason = signal('');
   protected readonly fits = computed(() => this.store.repair()?.fits ?? []);
@@ -98,8 +100,8 @@ export class Decide {
 
   protected choose({ feature }: FeatureFinding, { option, hole, truedMm }: PickedFit | PickedBore): void {
     void this.store
-      .putChoice(choiceKey.fit(feature.id), `fit of ${feature.name.toLowerCase()}`, { schoolId: option.id, hole, truedMm }, this.reason())
-      .catch(() => undefined);
+      .putChoice(choiceKey.fit(feature.id), `fit of ${inSentence(feature.name)}`, { schoolId: option.id, hole, truedMm }, this.reason())
+      .catch(this.store.bug);
   }
 
   protected readonly pairs: readonly Option[] = [['', 'not known yet'] as const, ...PAIR_KINDS.map((k) => [k, PAIRS[k].name] as const)];
@@ -112,8 +114,8 @@ export class Decide {
   protected say({ feature }: FeatureFinding, kind: string): void {
     if (!kind) return;
     void this.store
-      .putChoice(choiceKey.runs(feature.id), `what runs at ${feature.name.toLowerCase()}`, { kind }, this.reason())
-      .catch(() => undefined);
+      .putChoice(choiceKey.runs(feature.id), `what runs at ${inSentence(feature.name)}`, { kind }, this.reason())
+      .catch(this.store.bug);
   }
 
   protected show(mm: number): string {
@@ -139,8 +141,8 @@ export class Decide {
 
   protected pickNominal(f: FeatureFinding, r: RankedNominal): void {
     void this.store
-      .putChoice(choiceKey.nominal(f.feature.id), `what ${f.feature.name.toLowerCase()} was`, { sizeMm: r.sizeMm, name: r.name })
-      .catch(() => undefined);
+      .putChoice(choiceKey.nominal(f.feature.id), `what ${inSentence(f.feature.name)} was`, { sizeMm: r.sizeMm, name: r.name })
+      .catch(this.store.bug);
   }
 
   protected percent(share: number): string {

@@ -109,7 +109,7 @@ export class Diagnosis {
         this.leave();
         this.atMm.set(null);
       })
-      .catch(() => undefined);
+      .catch(this.store.bug);
   }
 
   /** The next touch on the picture says where, along the component that it is on. */
@@ -128,7 +128,7 @@ export class Diagnosis {
   }
 
   protected takeOff(f: Item<FindingChoice>): void {
-    void this.store.putChoice(f.key, this.nameOf(f).toLowerCase(), { ...f.value, removed: true }).catch(() => undefined);
+    void this.store.putChoice(f.key, this.nameOf(f).toLowerCase(), { ...f.value, removed: true }).catch(this.store.bug);
   }
 
   /** Takes a likely cause over as the root cause; its words stand in for none written yet. */
@@ -149,6 +149,6 @@ export class Diagnosis {
     void this.store
       .putChoice(choiceKey.route, 'cause and route', value, '', true, this.readAt())
       .then((saved) => saved && this.kept.done())
-      .catch(() => undefined);
+      .catch(this.store.bug);
   }
 }

@@ -18,6 +18,7 @@ import {
   type PinTarget,
   type RunningChoice,
   type SchoolOption,
+  inSentence,
 } from '@iron-patch/core';
 import { scaleLinear } from 'd3-scale';
 import { SheetStore } from '../../sheet-data';
@@ -225,6 +226,6 @@ export class FitDesk {
 
   protected saveRunning(running: RunningChoice): void {
     const { id, name } = this.fit().hole.feature;
-    void this.store.putChoice(choiceKey.running(id), `what ${name.toLowerCase()} runs at`, running).catch(() => undefined);
+    void this.store.putChoice(choiceKey.running(id), `what ${inSentence(name)} runs at`, running).catch(this.store.bug);
   }
 }

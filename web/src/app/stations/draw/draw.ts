@@ -221,7 +221,7 @@ export class Draw {
   protected async save(): Promise<void> {
     const saved = await this.store
       .putChoice(choiceKey.part, 'the drawing', this.part(), '', true, this.store.draftFrom())
-      .catch(() => null);
+      .catch(this.store.or(null));
     if (saved) this.store.draft(null);
   }
 

@@ -44,6 +44,6 @@ export class Advice {
       stationsMm: [...new Set([...now.stationsMm, ...a.addStationsMm])].sort((p, q) => p - q),
       clocksDeg: [...new Set([...now.clocksDeg, ...a.addClocksDeg])].sort((p, q) => p - q),
     };
-    void this.store.saveFeature(feature, input).catch(() => undefined);
+    void this.store.saveFeature(feature, input).catch(this.store.bug);
   }
 }

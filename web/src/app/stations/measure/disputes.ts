@@ -115,11 +115,11 @@ export class Disputes {
     void this.store
       .putChoice(this.keyOf(d), 'which instrument is believed', { believed: s.instrumentId }, this.why().trim())
       .then(() => this.why.set(''))
-      .catch(() => undefined);
+      .catch(this.store.bug);
   }
 
   protected open(d: DisputeFinding): void {
-    void this.store.putChoice(this.keyOf(d), 'which instrument is believed', { believed: 'neither' }).catch(() => undefined);
+    void this.store.putChoice(this.keyOf(d), 'which instrument is believed', { believed: 'neither' }).catch(this.store.bug);
   }
 
   private keyOf(d: DisputeFinding): string {

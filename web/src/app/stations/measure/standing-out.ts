@@ -95,6 +95,6 @@ export class StandingOutNote {
   protected right(r: ReadingRecord): void {
     void this.store
       .putChoice(rightKey(this.finding().feature.id, r.id), 'a reading that is right', { believed: r.id })
-      .catch(() => undefined);
+      .catch(this.store.bug);
   }
 }

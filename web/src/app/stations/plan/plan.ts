@@ -145,7 +145,7 @@ export class Plan {
     const p = this.found()!;
     const barId = change.barId ?? p.bar?.id ?? '';
     if (barId === '') return;
-    void this.store.putChoice(choiceKey.plan, 'the plan', { ...p.plan, barId, ...change }).catch(() => undefined);
+    void this.store.putChoice(choiceKey.plan, 'the plan', { ...p.plan, barId, ...change }).catch(this.store.bug);
   }
 
   protected chooseTool(tool: string): void {
@@ -161,7 +161,7 @@ export class Plan {
   }
 
   protected release(): void {
-    void this.store.release().catch(() => undefined);
+    void this.store.release().catch(this.store.bug);
   }
 
   /** Each pass with where the cross slide stands for it, counted from touching the bar. */

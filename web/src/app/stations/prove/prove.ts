@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import { formatLength, type FitFinding, type PlayInputs, type ProofFinding, type Verdict } from '@iron-patch/core';
+import { formatLength, type FitFinding, type PlayInputs, type ProofFinding, type Verdict, inSentence } from '@iron-patch/core';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { keptDraft, ShopStore } from '../../data';
 import { SheetStore } from '../../sheet-data';
@@ -65,6 +65,7 @@ const WORDS: Readonly<Record<Verdict, string>> = { fits: 'fits', close: 'close',
 })
 export class Prove {
   protected readonly store = inject(SheetStore);
+  protected readonly inSentence = inSentence;
   private readonly shop = inject(ShopStore);
   protected readonly words = WORDS;
   protected readonly remark = signal('');
@@ -102,7 +103,7 @@ export class Prove {
   }
 
   protected async sign(p: ProofFinding, passed: boolean): Promise<void> {
-    const done = await this.store.prove({ segmentId: p.segment.segment.id, passed, remark: this.remark() }).catch(() => null);
+    const done = await this.store.prove({ segmentId: p.segment.segment.id, passed, remark: this.remark() }).catch(this.store.or(null));
     if (done) this.remark.set('');
   }
 }

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, effect, inject, input, li
 import { ReactiveFormsModule } from '@angular/forms';
 import { check, jobInput, routes, type CustomersResource, type JobInput } from '@iron-patch/contract';
 import { CHANGES, HAZARDS } from '@iron-patch/core';
-import { Api, FloorStore, newId, OpenJob } from '../../data';
+import { Api, FloorStore, newId, OpenJob, Told } from '../../data';
 import {
   CheckList,
   ChooseField,
@@ -107,6 +107,7 @@ export class JobForm {
   readonly version = input(0);
   readonly store = input.required<StoreJob>();
   private readonly api = inject(Api);
+  private readonly told = inject(Told);
   /** Customers and machines that are offered for what is typed. */
   protected readonly known = signal<CustomersResource>({ customers: [], machines: [] });
   private readonly floor = inject(FloorStore);
@@ -150,7 +151,7 @@ export class JobForm {
 
   private async lookUp(name: string): Promise<void> {
     // Without an answer nothing is offered: a name can be typed all the same.
-    const known = await this.api.get<CustomersResource>(`${routes.customers}?find=${encodeURIComponent(name)}`).catch(() => null);
+    const known = await this.api.get<CustomersResource>(`${routes.customers}?find=${encodeURIComponent(name)}`).catch(this.told.or(null));
     if (known && name === this.typedCustomer()) this.known.set(known);
   }
 }

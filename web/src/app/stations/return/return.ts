@@ -14,6 +14,7 @@ import {
   stillHeld,
   versionOfChoice,
   type ReturnChoice,
+  inSentence,
 } from '@iron-patch/core';
 import { NzCheckboxModule } from 'ng-zorro-antd/checkbox';
 import { NzInputModule } from 'ng-zorro-antd/input';
@@ -76,7 +77,7 @@ const NOTHING_SAID: ReturnChoice = { lesson: '', stillToDo: '', outcome: 'passed
             </tr>
             @for (x of p.play; track x.mate.hole.feature.id) {
               <tr>
-                <th scope="row">Play in {{ x.mate.hole.feature.name.toLowerCase() }}</th>
+                <th scope="row">Play in {{ inSentence(x.mate.hole.feature.name) }}</th>
                 <td class="fig">{{ span(both(x.tight.value), both(x.loose.value)) }}</td>
               </tr>
             }
@@ -255,6 +256,7 @@ const NOTHING_SAID: ReturnChoice = { lesson: '', stillToDo: '', outcome: 'passed
 })
 export class Return {
   protected readonly store = inject(SheetStore);
+  protected readonly inSentence = inSentence;
   private readonly shop = inject(ShopStore);
   protected readonly names = STATION_NAMES;
   protected readonly sheet = computed(() => this.store.sheet()!);
@@ -307,11 +309,11 @@ export class Return {
     void this.store
       .putChoice(choiceKey.returned, 'the hand-over', given, '', true, this.readAt())
       .then((saved) => saved && this.kept.done())
-      .catch(() => undefined);
+      .catch(this.store.bug);
   }
 
   protected async addNote(): Promise<void> {
-    const added = await this.store.addNote({ station: 'return', text: this.note() }).catch(() => null);
+    const added = await this.store.addNote({ station: 'return', text: this.note() }).catch(this.store.or(null));
     if (added) this.note.set('');
   }
 }

@@ -232,10 +232,10 @@ export class ComponentTree {
   }
 
   protected remove(c: ComponentRecord): void {
-    void this.store.removeComponent(c).catch(() => undefined);
+    void this.store.removeComponent(c).catch(this.store.bug);
   }
 
   protected removeFeature(f: FeatureRecord): void {
-    void this.store.removeFeature(f).catch(() => undefined);
+    void this.store.removeFeature(f).catch(this.store.bug);
   }
 }

@@ -1,5 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { choiceKey, earlierRepairs, fragments, type EarlierRepairChoice, type FragmentChoice, type Item } from '@iron-patch/core';
+import {
+  choiceKey,
+  earlierRepairs,
+  fragments,
+  type EarlierRepairChoice,
+  type FragmentChoice,
+  type Item,
+  inSentence,
+} from '@iron-patch/core';
 import { keptDraft, newId } from '../../data';
 import { StateMark } from '../../mark';
 import { SheetStore } from '../../sheet-data';
@@ -140,7 +148,7 @@ export class LoosePieces {
 
   protected nameOf(id: string | null): string {
     const name = this.store.sheet()?.components.find((c) => c.id === id)?.name;
-    return name ? `to ${name.toLowerCase()}` : '';
+    return name ? `to ${inSentence(name)}` : '';
   }
 
   protected write(id: string, event: Event): void {
@@ -183,9 +191,6 @@ export class LoosePieces {
   }
 
   private put(key: string, what: string, value: unknown, after: () => void = () => undefined): void {
-    void this.store
-      .putChoice(key, what.toLowerCase(), value)
-      .then(after)
-      .catch(() => undefined);
+    void this.store.putChoice(key, inSentence(what), value).then(after).catch(this.store.bug);
   }
 }

@@ -10,6 +10,7 @@ import {
   type AtStake,
   type PointOfNoReturn,
   type Verdict,
+  inSentence,
 } from '@iron-patch/core';
 import { keptDraft, newId } from '../../data';
 import { StateMark } from '../../mark';
@@ -177,8 +178,8 @@ export class NoReturn {
   }
 
   protected put(p: PointOfNoReturn, change: Partial<ActChoice>): void {
-    const what = `${ACTS[p.act.value.kind].name.toLowerCase()}, ${p.componentName.toLowerCase()}`;
-    void this.store.putChoice(p.act.key, what, { ...p.act.value, ...change }).catch(() => undefined);
+    const what = `${ACTS[p.act.value.kind].name.toLowerCase()}, ${inSentence(p.componentName)}`;
+    void this.store.putChoice(p.act.key, what, { ...p.act.value, ...change }).catch(this.store.bug);
   }
 
   protected plan(): void {
@@ -197,7 +198,7 @@ export class NoReturn {
         this.where.set('');
         this.kept.done();
       })
-      .catch(() => undefined);
+      .catch(this.store.bug);
   }
 
   protected measure(s: AtStake): void {

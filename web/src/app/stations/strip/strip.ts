@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { CAUTIONS, earlierRepairs, fragments, looseFragments, softParts } from '@iron-patch/core';
+import { CAUTIONS, earlierRepairs, fragments, looseFragments, softParts, inSentence } from '@iron-patch/core';
 import { SheetStore } from '../../sheet-data';
 import { CautionNote } from '../../show';
 import { ComponentTree } from './component-tree';
@@ -93,7 +93,7 @@ export class Strip {
   );
   protected readonly held = computed(() => {
     const point = this.store.repair()?.pointsOfNoReturn.find((p) => p.state === 'held');
-    return point ? `${point.act.value.kind.replace('-', ' ')}, ${point.componentName.toLowerCase()}` : '';
+    return point ? `${point.act.value.kind.replace('-', ' ')}, ${inSentence(point.componentName)}` : '';
   });
   /** How much stands behind each tab; a loose piece not accounted for says so. */
   protected readonly counts = computed<Readonly<Record<Tab, string>>>(() => {

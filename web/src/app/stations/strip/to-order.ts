@@ -219,7 +219,7 @@ export class ToOrder {
   }
 
   protected put(i: Item<SoftPartChoice>, change: Partial<SoftPartChoice>): void {
-    void this.store.putChoice(i.key, i.value.size, { ...i.value, ...change }).catch(() => undefined);
+    void this.store.putChoice(i.key, i.value.size, { ...i.value, ...change }).catch(this.store.bug);
   }
 
   protected add(): void {
@@ -241,6 +241,6 @@ export class ToOrder {
         this.setKind(this.kind());
         this.kept.done();
       })
-      .catch(() => undefined);
+      .catch(this.store.bug);
   }
 }

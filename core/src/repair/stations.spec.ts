@@ -1,0 +1,68 @@
+import type { JobSheet } from './records';
+import { testChoice, testFeature, testReading, testSheet, testShop } from './testing';
+import { workOut } from './repair';
+
+/** A station waits for what this job needs, and for nothing else. */
+const state = (sheet: JobSheet, id: string) => workOut(sheet, testShop).stations.find((s) => s.id === id)!;
+const states = (sheet: JobSheet): string[] => workOut(sheet, testShop).stations.map((s) => s.state);
+const base = testSheet();
+const pinAlone: JobSheet = {
+  ...base,
+  components: base.components.filter((c) => c.role === 'worn'),
+  features: base.features.filter((f) => f.componentId === 'pin'),
+  readings: base.readings.filter((r) => base.features.some((f) => f.id === r.featureId && f.componentId === 'pin')),
+  choices: [],
+};
+const route = testChoice('route', { cause: 'Ran dry', route: 'Cleaned and put back', causeId: '', cure: '' });
+
+it('Receive does not wait for a date', () => {
+  expect(state({ ...base, job: { ...base.job, promisedOn: null } }, 'receive').state).toBe('done');
+});
+
+it('a part without its mate goes through Strip and Decide', () => {
+  expect(state(pinAlone, 'strip').state).toBe('done');
+  expect(state(pinAlone, 'decide')).toMatchObject({ state: 'under-way', waitsFor: 'the cause and the route' });
+  expect(state({ ...pinAlone, choices: [route] }, 'decide').state).toBe('done');
+  expect(state({ ...pinAlone, readings: [] }, 'decide')).toMatchObject({ state: 'not-yet', waitsFor: 'what was measured' });
+});
+
+it('a hole waits for its shaft only where a shaft is on record', () => {
+  const barrel = base.features.filter((f) => f.side === 'inside').map((f) => ({ ...f, matesFeatureId: null }));
+  const holesAlone = { ...base, features: barrel, choices: [] };
+  expect(state(holesAlone, 'strip').state).toBe('done');
+  expect(state({ ...holesAlone, features: [...barrel, testFeature('body', {})] }, 'strip').waitsFor).toContain('fits together with');
+});
+
+describe('where nothing new is made', () => {
+  const kept = pinAlone.components.map((c) => ({ ...c, verdict: 'clean-up' as const }));
+  const job = { ...pinAlone.job, hazards: [] };
+
+  it('Draw, Plan, Cut and Prove are not needed, and the next move is the hand-over', () => {
+    const sheet = { ...pinAlone, job, components: kept, choices: [route] };
+    expect(states(sheet).slice(4)).toEqual(['not-needed', 'not-needed', 'not-needed', 'not-needed', 'not-yet']);
+    expect(workOut({ ...sheet, readings: fullyRead(sheet) }, testShop).next).toMatchObject({ id: 'return' });
+  });
+
+  it('but a verdict that is open, or a new part, keeps them waiting', () => {
+    const open = [...kept, { ...kept[0]!, id: 'other', role: 'other' as const, verdict: null }];
+    expect(states({ ...pinAlone, job, components: open }).slice(4, 8)).not.toContain('not-needed');
+    const remade = [...kept, { ...kept[0]!, id: 'other', role: 'other' as const, verdict: 'remake' as const }];
+    expect(states({ ...pinAlone, job, components: remade }).slice(4, 8)).not.toContain('not-needed');
+  });
+
+  it('a licensed matter is still asked for at Prove', () => {
+    const sheet = { ...pinAlone, job: { ...job, hazards: ['vessel'] as const }, components: kept };
+    expect(state(sheet, 'prove')).toMatchObject({ state: 'under-way' });
+    expect(state(sheet, 'prove').waitsFor).toContain('a licensed person');
+    expect(state(sheet, 'cut').state).toBe('not-needed');
+  });
+});
+
+/** A reading at each spot that is planned. */
+function fullyRead(sheet: JobSheet) {
+  return sheet.features.flatMap((f) =>
+    f.stationsMm.flatMap((stationMm) =>
+      f.clocksDeg.map((clockDeg) => testReading({ featureId: f.id, stationMm, clockDeg, valueMm: 39.95 })),
+    ),
+  );
+}

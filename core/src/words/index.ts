@@ -1,0 +1,1 @@
+export { inSentence } from './in-sentence';
