@@ -10,4 +10,7 @@ export const toUnit = (mm: number, unit: LengthUnit): number => (unit === 'mm' ?
 /** A number in the given unit to millimetres. */
 export const fromUnit = (value: number, unit: LengthUnit): number => (unit === 'mm' ? value : value * MM_PER_INCH);
 
+/** A starting value that is round in the unit it is read in, mm: no inch shop begins with 1.5748. */
+export const roundStart = (unit: LengthUnit, mm: number, inches: number): number => (unit === 'mm' ? mm : inches * MM_PER_INCH);
+
 export const otherUnit = (unit: LengthUnit): LengthUnit => (unit === 'mm' ? 'in' : 'mm');

@@ -1,10 +1,12 @@
 import { ChangeDetectionStrategy, Component, inject, input, output, signal, type OnInit } from '@angular/core';
 import { ReactiveFormsModule } from '@angular/forms';
 import { check, instrumentInput, routes, type InstrumentInput } from '@iron-patch/contract';
-import { INSTRUMENT_KINDS, type InstrumentRecord } from '@iron-patch/core';
+import { INSTRUMENT_KINDS, otherUnit, roundStart, type InstrumentRecord, type LengthUnit } from '@iron-patch/core';
 import { newId, ShopStore } from '../data';
 import { ChooseField, DateField, FormFrame, LengthInput, PickField, RecordForm, TextField, UNITS, type Option } from '../form';
 
+/** The range that an instrument in that unit starts from. */
+const rangeIn = (unit: LengthUnit): number => roundStart(unit, 25, 1);
 const EMPTY: InstrumentInput = {
   name: '',
   kind: 'micrometer',
@@ -19,6 +21,12 @@ const EMPTY: InstrumentInput = {
   dueOn: null,
 };
 
+/** What can be changed of an instrument. */
+const inputOf = (i: InstrumentRecord): InstrumentInput => {
+  const { name, kind, unit, uMm, repeatMm, resolutionMm, biasMm, rangeLowMm, rangeHighMm, calibratedOn, dueOn } = i;
+  return { name, kind, unit, uMm, repeatMm, resolutionMm, biasMm, rangeLowMm, rangeHighMm, calibratedOn, dueOn };
+};
+
 /** An instrument's own record. */
 @Component({
   selector: 'ip-instrument-form',
@@ -29,7 +37,7 @@ const EMPTY: InstrumentInput = {
       <div class="grid4">
         <ip-text label="Name" name="instrumentName" formControlName="name" />
         <ip-choose label="Kind" name="instrumentKind" [options]="kinds" formControlName="kind" />
-        <ip-pick label="Shows" [options]="units" formControlName="unit" />
+        <ip-pick label="Shows" [options]="units" formControlName="unit" (valueChange)="setUnit($event)" />
         <ip-length label="Smallest step" [unit]="unit()" formControlName="resolutionMm" />
         <ip-length label="Range from" [unit]="unit()" formControlName="rangeLowMm" />
         <ip-length label="Range to" [unit]="unit()" formControlName="rangeHighMm" />
@@ -60,6 +68,7 @@ export class InstrumentForm implements OnInit {
   protected readonly form = new RecordForm<InstrumentInput>({
     keptAs: () => `instrument:${this.record()?.id ?? 'new'}`,
     start: EMPTY,
+    untouched: () => this.from(),
     check: (v) => check(instrumentInput, v),
     rests: { opened: this.opened, id: this.id },
     save: (v) => this.shop.save(routes.instrument(this.opened()?.id ?? this.id()), v, this.opened()?.version ?? 0),
@@ -72,11 +81,20 @@ export class InstrumentForm implements OnInit {
   });
   protected readonly unit = (): InstrumentInput['unit'] => this.form.value().unit;
 
+  /** What is on record; a new one is in the shop's own unit. */
+  private from(): InstrumentInput {
+    const record = this.record();
+    const { unit } = this.shop.shop().card;
+    return record ? inputOf(record) : { ...EMPTY, unit, rangeHighMm: rangeIn(unit) };
+  }
+
+  /** A range that nobody touched is round in the other unit too. */
+  protected setUnit(unit: string): void {
+    const next = unit as LengthUnit;
+    if (this.form.value().rangeHighMm === rangeIn(otherUnit(next))) this.form.set({ rangeHighMm: rangeIn(next) });
+  }
+
   ngOnInit(): void {
-    const opened = this.record();
-    this.opened.set(opened);
-    if (!opened) return;
-    const { name, kind, unit, uMm, repeatMm, resolutionMm, biasMm, rangeLowMm, rangeHighMm, calibratedOn, dueOn } = opened;
-    this.form.open({ name, kind, unit, uMm, repeatMm, resolutionMm, biasMm, rangeLowMm, rangeHighMm, calibratedOn, dueOn });
+    this.opened.set(this.record());
   }
 }

@@ -1,11 +1,11 @@
 import { computed, inject, Injectable, signal } from '@angular/core';
 import { check, houseRuleInput, routes, type HouseRuleInput, type HouseRulePreview } from '@iron-patch/contract';
-import type { HouseRuleChange, HouseRuleRecord, MovedJob, Problem } from '@iron-patch/core';
+import { roundStart, type HouseRuleChange, type HouseRuleRecord, type MovedJob, type Problem } from '@iron-patch/core';
 import { Api, ApiProblem, keptDraft, newId, NO_ANSWER, ShopStore, Told } from '../data';
 
 const NEW: HouseRuleInput = {
   name: '',
-  baseMm: 0.0254,
+  baseMm: 0.03,
   ratePerDiameter: 0.001,
   mostPlayFactor: 2,
   grade: 'IT6',
@@ -63,7 +63,7 @@ export class RuleDesk {
 
   openNew(): void {
     if (this.id() && !this.inForce()) return;
-    this.start(newId(), NEW, 0);
+    this.start(newId(), { ...NEW, baseMm: roundStart(this.shop.shop().card.unit, 0.03, 0.001) }, 0);
     this.history.set([]);
   }
 

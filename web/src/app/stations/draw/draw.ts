@@ -14,6 +14,7 @@ import {
   type Problem,
   type Segment,
   type TurnedPart,
+  roundStart,
 } from '@iron-patch/core';
 import { newId } from '../../data';
 import { SheetStore } from '../../sheet-data';
@@ -172,7 +173,7 @@ export class Draw {
       id: newId().slice(0, 8),
       kind: 'cylinder',
       name: 'Step',
-      lengthMm: 10,
+      lengthMm: roundStart(this.store.unit(), 10, 0.5),
       diameterMm: (last?.diameterMm ?? 20) * 0.8,
       chamferLeftMm: 0,
       chamferRightMm: 0,
@@ -186,7 +187,12 @@ export class Draw {
   }
 
   protected addHole(): void {
-    const added: CrossHole = { id: newId().slice(0, 8), diameterMm: 5, atMm: Math.max(partLengthMm(this.part()!) - 8, 4), clockDeg: 90 };
+    const added: CrossHole = {
+      id: newId().slice(0, 8),
+      diameterMm: roundStart(this.store.unit(), 5, 3 / 16),
+      atMm: Math.max(partLengthMm(this.part()!) - 8, 4),
+      clockDeg: 90,
+    };
     this.change({ crossHoles: [...this.part()!.crossHoles, added] });
   }
 

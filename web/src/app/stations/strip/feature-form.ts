@@ -15,6 +15,7 @@ import {
   type InstrumentKind,
   type Side,
   type Suspicion,
+  roundStart,
 } from '@iron-patch/core';
 import { newId, ShopStore } from '../../data';
 import { SheetStore } from '../../sheet-data';
@@ -212,7 +213,7 @@ export class FeatureForm implements OnInit {
     const mates = this.store
       .sheet()!
       .features.filter((f) => f.side !== side && f.componentId !== this.componentId() && f.land === 'worn' && isDiameter(f.kind));
-    const place = { kind: 'diameter' as const, side, startMm: 0, lengthMm: 40, suspicions: [] };
+    const place = { kind: 'diameter' as const, side, startMm: 0, lengthMm: roundStart(this.store.unit(), 40, 1.5), suspicions: [] };
     const plan = planFor({ ...place, unit: this.store.unit() });
     return {
       ...place,
