@@ -151,11 +151,13 @@ export const CHOICE_VALUES: Readonly<Record<string, AnyObjectSchema>> = {
   accept: object({ valueMm: numberOf('Value', -20_000, 20_000, 'mm').nullable() }),
 };
 
-/** A choice: what, and why when somebody says so. The value is checked by the kind of its key. */
+/** A choice: what, and why when somebody says so. The value is checked by the kind of its key; null takes back what was chosen. */
 export const choiceInput = (key: string): AnyObjectSchema | null => {
   const kind = key.split(':')[0]!;
   const value = Object.hasOwn(CHOICE_VALUES, kind) ? CHOICE_VALUES[kind] : undefined;
-  return value ? object({ value: value.required('The choice is missing.'), reason: textOf('Reason', TEXT_LIMITS.text) }) : null;
+  if (!value) return null;
+  const said = value.required('The choice is missing.');
+  return object({ value: lazy((v) => (v === null ? mixed().nullable() : said)), reason: textOf('Reason', TEXT_LIMITS.text) });
 };
 export interface ChoiceInput {
   readonly value: unknown;

@@ -11,6 +11,8 @@ const HAZARDS_APART: Readonly<Record<string, readonly string[]>> = { 'burning-me
 export function upgradeBundle(bundle: JobBundle): JobBundle {
   const hazards = bundle.job.hazards?.flatMap((h) => HAZARDS_APART[h] ?? [h]) as JobBundle['job']['hazards'];
   const choices = bundle.choices.flatMap((c) => {
+    // What was taken back says nothing, then as now.
+    if (c.value === null) return [c];
     if (c.key === choiceKey.returned) return [{ ...c, value: { ...NO_EXCEPTIONS, ...(c.value as object) } }];
     const unlicensed = c.key.startsWith(choiceKey.caution('')) && !(c.value as { licence?: string }).licence;
     return unlicensed ? [] : [c];

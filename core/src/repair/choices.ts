@@ -142,6 +142,8 @@ export const chosenSkips = (sheet: JobSheet, featureId: string): readonly Spot[]
 export function settledPairs(sheet: JobSheet, featureId: string): Record<string, string> {
   const head = choiceKey.settle(featureId, '');
   return Object.fromEntries(
-    sheet.choices.flatMap((c) => (c.key.startsWith(head) ? [[c.key.slice(head.length), (c.value as SettleChoice).believed]] : [])),
+    sheet.choices.flatMap((c) =>
+      c.key.startsWith(head) && c.value !== null ? [[c.key.slice(head.length), (c.value as SettleChoice).believed]] : [],
+    ),
   );
 }

@@ -104,7 +104,7 @@ export interface Item<T> {
 export function itemsOf<T extends { readonly removed: boolean }>(sheet: Pick<JobSheet, 'choices'>, kind: string): Item<T>[] {
   const head = `${kind}:`;
   return sheet.choices
-    .filter((c) => c.key.startsWith(head) && !(c.value as T).removed)
+    .filter((c) => c.key.startsWith(head) && c.value !== null && !(c.value as T).removed)
     .map((c) => ({ id: c.key.slice(head.length), key: c.key, value: c.value as T, version: c.version }));
 }
 

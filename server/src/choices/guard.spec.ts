@@ -13,7 +13,7 @@ beforeAll(async () => {
 });
 afterAll(() => shop.close());
 
-const choose = (key: string, value: object, tag = '*') => call.put(routes.choice(made.jobId, key), { value, reason: '' }, tag);
+const choose = (key: string, value: object | null, tag = '*') => call.put(routes.choice(made.jobId, key), { value, reason: '' }, tag);
 
 describe('an act that destroys evidence', () => {
   const key = choiceKey.act('0b2f7a52-6a2b-4f0e-9b1e-0d8f6a1c2b3d');
@@ -63,6 +63,24 @@ describe('an act that destroys evidence', () => {
     );
     expect((await choose(other, act({ state: 'done' }))).status).toBe(201);
   });
+});
+
+it('takes an act back as if it had never been planned, but not one that readings rest on', async () => {
+  const id = '2b2f7a52-6a2b-4f0e-9b1e-0d8f6a1c2b3d';
+  const key = choiceKey.act(id);
+  const act = { componentId: made.pinId, kind: 'saw', where: '', state: 'done', override: 'Told.', removed: false };
+  await choose(key, act);
+  expect((await choose(key, null, '"v1"')).status).toBe(200);
+  const sheet = (await call.get(routes.sheet(made.jobId))).body;
+  expect(sheet.choices.find((c: { key: string }) => c.key === key)).toMatchObject({ value: null, version: 2 });
+  expect((await choose(key, act, '"v2"')).status).toBe(200);
+  const after = readingBody(made.bodyId, '39.7', { stationMm: 20, clockDeg: 45, afterActId: id });
+  expect((await call.post(routes.readings(made.jobId), after)).status).toBe(201);
+  const held = await choose(key, null, '"v3"');
+  expect([held.status, held.body.problems[0].message]).toEqual([422, 'Readings were taken after this act: it stays on record.']);
+  // A bundle with a choice that was taken back comes in as it went out.
+  const bundle = (await call.get(routes.bundle(made.jobId))).body;
+  expect((await call.post(routes.bundles, bundle)).status).toBe(201);
 });
 
 const back = { lesson: 'Count the pieces.', stillToDo: '', outcome: 'passed', beforeUse: '', unproved: '', undone: '' };

@@ -52,8 +52,16 @@ async function guardFit(db: Db, jobId: string, key: string, fit: FitChoice): Pro
   if (barred) throw invalid([{ code: 'barred', path: 'value.schoolId', message: `It will not do for what runs here: ${barred}.` }]);
 }
 
+/** An act that readings rest on was done: it cannot be taken back as if it had never been planned. */
+async function guardTakenBack(db: Db, jobId: string, key: string): Promise<void> {
+  const { readings } = await loadSheet(db, jobId);
+  if (readings.some((r) => r.afterActId !== null && !r.withdrawn && key === choiceKey.act(r.afterActId)))
+    throw invalid([{ code: 'in-use', path: 'value', message: 'Readings were taken after this act: it stays on record.' }]);
+}
+
 /** What the shape of a choice cannot tell: that evidence is on record before it is destroyed, that nothing is left loose inside. */
 export async function guardChoice(db: Db, jobId: string, key: string, input: ChoiceInput): Promise<void> {
+  if (input.value === null) return guardTakenBack(db, jobId, key);
   if (key.startsWith(choiceKey.act(''))) return guardAct(db, jobId, key, input.value as ActChoice);
   if (key.startsWith(choiceKey.fit(''))) return guardFit(db, jobId, key, input.value as FitChoice);
   if (key === choiceKey.returned) return guardReturn(db, jobId, input.value as ReturnChoice);

@@ -45,101 +45,107 @@ export interface SheetAccess {
  * Adding, changing and removing what a sheet is made of. Each resolves to what was stored, to null when somebody else had
  * changed it first, and rejects when the server refused or did not answer.
  */
-export const sheetResources = ({ api, jobId, attempt, patchSheet }: SheetAccess) => ({
-  /** Saves a job that was read at `version`. */
-  saveJob: (input: JobInput, version: number): Promise<JobRecord | null> =>
-    attempt(
-      'what was received',
-      (v) => api.put<JobRecord>(routes.job(jobId()), input, v),
-      version,
-      (job) => {
-        patchSheet((s) => ({
-          ...s,
-          job,
-          customer: {
-            ...s.customer,
-            id: job.customerId,
-            name: input.customerName,
-            contact: input.customerContact || s.customer.contact,
-          },
-        }));
-      },
-    ),
-  addComponent: (input: ComponentInput, key: string): Promise<ComponentRecord | null> =>
-    attempt(
-      'components',
-      () => api.post<ComponentRecord>(routes.components(jobId()), input, key),
-      0,
-      (c) => patchSheet((s) => ({ ...s, components: replaceById(s.components, c) })),
-    ),
-  saveComponent: (c: ComponentRecord, input: ComponentInput): Promise<ComponentRecord | null> =>
-    attempt(
-      c.name,
-      (v) => api.put<ComponentRecord>(routes.component(c.id), input, v),
-      c.version,
-      (now) => patchSheet((s) => ({ ...s, components: replaceById(s.components, now) })),
-    ),
-  removeComponent: (c: ComponentRecord): Promise<void | null> =>
-    attempt(
-      c.name,
-      (v) => api.delete(routes.component(c.id), v),
-      c.version,
-      () => patchSheet((s) => ({ ...s, components: s.components.filter((x) => x.id !== c.id) })),
-    ),
-  addFeature: (input: FeatureInput, key: string): Promise<FeatureRecord | null> =>
-    attempt(
-      'places to measure',
-      () => api.post<FeatureRecord>(routes.features(jobId()), input, key),
-      0,
-      (f) => patchSheet((s) => ({ ...s, features: replaceById(s.features, f) })),
-    ),
-  saveFeature: (f: FeatureRecord, input: FeatureInput): Promise<FeatureRecord | null> =>
-    attempt(
-      f.name,
-      (v) => api.put<FeatureRecord>(routes.feature(f.id), input, v),
-      f.version,
-      (now) => patchSheet((s) => ({ ...s, features: replaceById(s.features, now) })),
-    ),
-  removeFeature: (f: FeatureRecord): Promise<void | null> =>
-    attempt(
-      f.name,
-      (v) => api.delete(routes.feature(f.id), v),
-      f.version,
-      () => patchSheet((s) => ({ ...s, features: s.features.filter((x) => x.id !== f.id) })),
-    ),
-  release: (): Promise<ReleaseRecord | null> =>
-    attempt(
-      'the release',
-      () => api.post<ReleaseRecord>(routes.releases(jobId()), {}),
-      0,
-      (r) => patchSheet((s) => ({ ...s, releases: replaceById(s.releases, r) })),
-    ),
-  prove: (input: ProofInput): Promise<ProofRecord | null> =>
-    attempt(
-      'the proof',
-      () => api.post<ProofRecord>(routes.proofs(jobId()), input),
-      0,
-      (p) => patchSheet((s) => ({ ...s, proofs: replaceById(s.proofs, p) })),
-    ),
-  savePhoto: (p: PhotoRecord, input: PhotoInput): Promise<PhotoRecord | null> =>
-    attempt(
-      'the photograph',
-      (v) => api.put<PhotoRecord>(routes.photo(p.id), input, v),
-      p.version,
-      (now) => patchSheet((s) => ({ ...s, photos: replaceById(s.photos, now) })),
-    ),
-  removePhoto: (p: PhotoRecord): Promise<void | null> =>
-    attempt(
-      'the photograph',
-      (v) => api.delete(routes.photo(p.id), v),
-      p.version,
-      () => patchSheet((s) => ({ ...s, photos: s.photos.filter((x) => x.id !== p.id) })),
-    ),
-  addNote: (input: NoteInput): Promise<NoteRecord | null> =>
-    attempt(
-      'notes',
-      () => api.post<NoteRecord>(routes.notes(jobId()), input),
-      0,
-      (n) => patchSheet((s) => ({ ...s, notes: replaceById(s.notes, n) })),
-    ),
-});
+export function sheetResources({ api, jobId, attempt, patchSheet }: SheetAccess) {
+  const gone = async (path: string, version: number): Promise<true> => {
+    await api.delete(path, version);
+    return true;
+  };
+  return {
+    /** Saves a job that was read at `version`. */
+    saveJob: (input: JobInput, version: number): Promise<JobRecord | null> =>
+      attempt(
+        'what was received',
+        (v) => api.put<JobRecord>(routes.job(jobId()), input, v),
+        version,
+        (job) => {
+          patchSheet((s) => ({
+            ...s,
+            job,
+            customer: {
+              ...s.customer,
+              id: job.customerId,
+              name: input.customerName,
+              contact: input.customerContact || s.customer.contact,
+            },
+          }));
+        },
+      ),
+    addComponent: (input: ComponentInput, key: string): Promise<ComponentRecord | null> =>
+      attempt(
+        'components',
+        () => api.post<ComponentRecord>(routes.components(jobId()), input, key),
+        0,
+        (c) => patchSheet((s) => ({ ...s, components: replaceById(s.components, c) })),
+      ),
+    saveComponent: (c: ComponentRecord, input: ComponentInput): Promise<ComponentRecord | null> =>
+      attempt(
+        c.name,
+        (v) => api.put<ComponentRecord>(routes.component(c.id), input, v),
+        c.version,
+        (now) => patchSheet((s) => ({ ...s, components: replaceById(s.components, now) })),
+      ),
+    removeComponent: (c: ComponentRecord): Promise<true | null> =>
+      attempt(
+        c.name,
+        (v) => gone(routes.component(c.id), v),
+        c.version,
+        () => patchSheet((s) => ({ ...s, components: s.components.filter((x) => x.id !== c.id) })),
+      ),
+    addFeature: (input: FeatureInput, key: string): Promise<FeatureRecord | null> =>
+      attempt(
+        'places to measure',
+        () => api.post<FeatureRecord>(routes.features(jobId()), input, key),
+        0,
+        (f) => patchSheet((s) => ({ ...s, features: replaceById(s.features, f) })),
+      ),
+    saveFeature: (f: FeatureRecord, input: FeatureInput): Promise<FeatureRecord | null> =>
+      attempt(
+        f.name,
+        (v) => api.put<FeatureRecord>(routes.feature(f.id), input, v),
+        f.version,
+        (now) => patchSheet((s) => ({ ...s, features: replaceById(s.features, now) })),
+      ),
+    removeFeature: (f: FeatureRecord): Promise<true | null> =>
+      attempt(
+        f.name,
+        (v) => gone(routes.feature(f.id), v),
+        f.version,
+        () => patchSheet((s) => ({ ...s, features: s.features.filter((x) => x.id !== f.id) })),
+      ),
+    release: (): Promise<ReleaseRecord | null> =>
+      attempt(
+        'the release',
+        () => api.post<ReleaseRecord>(routes.releases(jobId()), {}),
+        0,
+        (r) => patchSheet((s) => ({ ...s, releases: replaceById(s.releases, r) })),
+      ),
+    prove: (input: ProofInput): Promise<ProofRecord | null> =>
+      attempt(
+        'the proof',
+        () => api.post<ProofRecord>(routes.proofs(jobId()), input),
+        0,
+        (p) => patchSheet((s) => ({ ...s, proofs: replaceById(s.proofs, p) })),
+      ),
+    savePhoto: (p: PhotoRecord, input: PhotoInput): Promise<PhotoRecord | null> =>
+      attempt(
+        'the photograph',
+        (v) => api.put<PhotoRecord>(routes.photo(p.id), input, v),
+        p.version,
+        (now) => patchSheet((s) => ({ ...s, photos: replaceById(s.photos, now) })),
+      ),
+    removePhoto: (p: PhotoRecord): Promise<true | null> =>
+      attempt(
+        'the photograph',
+        (v) => gone(routes.photo(p.id), v),
+        p.version,
+        () => patchSheet((s) => ({ ...s, photos: s.photos.filter((x) => x.id !== p.id) })),
+      ),
+    addNote: (input: NoteInput): Promise<NoteRecord | null> =>
+      attempt(
+        'notes',
+        () => api.post<NoteRecord>(routes.notes(jobId()), input),
+        0,
+        (n) => patchSheet((s) => ({ ...s, notes: replaceById(s.notes, n) })),
+      ),
+  };
+}

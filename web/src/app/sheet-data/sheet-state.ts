@@ -1,3 +1,4 @@
+import type { Renamed, Undo } from './undo';
 import type { Figure, JobSheet, Quantity, TurnedPart } from '@iron-patch/core';
 
 /** What is looked at: a place or a segment, and a spot in it. */
@@ -13,13 +14,6 @@ export interface Selection {
 /** Somebody else changed the same thing; the person decides. */
 export interface Conflict {
   readonly what: string;
-  readonly keepMine: () => Promise<void>;
-}
-
-/** The way back from the last thing done. */
-export interface Undo {
-  readonly what: string;
-  readonly back: () => Promise<unknown>;
 }
 
 export interface SheetState {
@@ -34,6 +28,7 @@ export interface SheetState {
   readonly conflict: Conflict | null;
   /** What can be taken back, the newest last. */
   readonly undos: readonly Undo[];
+  readonly renamed: Renamed;
   /** A drawing that is not saved yet; everything on the sheet is worked out with it. */
   readonly draftPart: TurnedPart | null;
   /** Version of the saved drawing that the draft started from. */
@@ -51,6 +46,7 @@ export const START: SheetState = {
   pictured: 'worn',
   conflict: null,
   undos: [],
+  renamed: {},
   draftPart: null,
   draftFrom: 0,
   message: null,

@@ -1,7 +1,8 @@
+import { routes } from '@iron-patch/contract';
 import { TestBed } from '@angular/core/testing';
 import { choiceKey } from '@iron-patch/core';
 import { drawnPin, testChoice, testReading, testSheet } from '@iron-patch/core/testing';
-import { FakeServer, problem } from '../../testing/fake-server';
+import { FakeServer, problem, response } from '../../testing/fake-server';
 import { typedReading } from '../../testing/typed-reading';
 import { breathe, openSheet, press, show, words } from '../../testing/open-sheet';
 import { Live } from '../data';
@@ -104,6 +105,55 @@ describe('a reading', () => {
   });
 });
 
+it('a sheet that was asked for before something was stored never puts back what was there before', async () => {
+  const before = store.sheet()!.components[0]!;
+  const real = globalThis.fetch;
+  const held: (() => void)[] = [];
+  const old = JSON.stringify(server.sheet);
+  globalThis.fetch = ((path: string, init?: RequestInit) =>
+    path === routes.sheet(server.sheet.job.id) && held.length === 0
+      ? new Promise((resolve) => held.push(() => resolve(response(200, JSON.parse(old) as unknown))))
+      : real(path, init)) as typeof fetch;
+  const asked = store.refresh();
+  const { id: _, jobId: __, version: ___, ...input } = before;
+  await store.saveComponent(before, { ...input, name: 'Renamed' });
+  server.sheet = {
+    ...server.sheet,
+    components: server.sheet.components.map((c) => (c.id === before.id ? store.sheet()!.components[0]! : c)),
+  };
+  held[0]!();
+  await asked;
+  expect(store.sheet()!.components[0]!.name).toBe('Renamed');
+});
+
+describe('what was removed', () => {
+  it('comes back step by step, a place on the component that came back before it', async () => {
+    const sheet = store.sheet()!;
+    const barrel = sheet.features.find((f) => f.id === 'barrel')!;
+    const part = sheet.components.find((c) => c.id === barrel.componentId)!;
+    await store.removeFeature(barrel);
+    await store.removeComponent(part);
+    expect(store.sheet()!.components.map((c) => c.id)).not.toContain(part.id);
+    expect(store.undo()!.what).toBe(`removing ${part.name}`);
+    server.replies.push({ status: 201, body: { ...part, id: 'part again', version: 1 } });
+    await store.undoLast();
+    server.replies.push({ status: 201, body: { ...barrel, id: 'barrel again', componentId: 'part again', version: 1 } });
+    await store.undoLast();
+    const [one, two] = server.changes().slice(-2);
+    expect(one!.body).toMatchObject({ name: part.name, role: part.role, materialId: part.materialId });
+    expect(two!.body).toMatchObject({ name: barrel.name, componentId: 'part again', stationsMm: barrel.stationsMm });
+    expect(store.sheet()!.features.map((f) => f.id)).toContain('barrel again');
+    expect(store.undo()).toBeNull();
+  });
+
+  it('is not there to be taken back where the server refused', async () => {
+    const [feature] = store.sheet()!.features;
+    server.replies.push(problem(409));
+    await expect(store.removeFeature(feature!)).rejects.toThrow();
+    expect(store.undo()).toBeNull();
+  });
+});
+
 describe('a choice', () => {
   it('is stored with its reason at the version that was read', async () => {
     await store.putChoice(fitKey, 'fit', keep, 'outdoors');
@@ -113,7 +163,23 @@ describe('a choice', () => {
       headers: { 'If-None-Match': '*' },
     });
     expect(store.repair()!.fits[0]!.choice).toEqual(keep);
+  });
+
+  it('the first of its kind can be taken back too: nothing is chosen then', async () => {
+    await store.putChoice(fitKey, 'fit', keep);
+    expect(store.undo()!.what).toBe('fit');
+    await store.undoLast();
+    expect(server.changes().at(-1)).toMatchObject({ body: { value: null, reason: 'undone' } });
+    expect(store.repair()!.fits[0]!.choice).toBeNull();
     expect(store.undo()).toBeNull();
+  });
+
+  it('that was one of many goes off its list when it is taken back', async () => {
+    const fragment = { what: 'Key', where: 'bore', belongsTo: null, settled: '', removed: false };
+    await store.putChoice('fragment:f1', 'a loose piece', fragment);
+    expect(store.repair()!.stations.at(-1)!.state).toBe('out');
+    await store.undoLast();
+    expect(store.repair()!.stations.at(-1)!.state).not.toBe('out');
   });
 
   it('can be taken back to the one before', async () => {
@@ -129,7 +195,7 @@ describe('a choice', () => {
     server.replies.push(problem(412, { current: { version: 4 } }));
     expect(await store.putChoice(fitKey, 'fit', keep)).toBeNull();
     expect(store.conflict()!.what).toBe('fit');
-    await store.conflict()!.keepMine();
+    await store.keepMine();
     expect(server.changes().at(-1)!.headers['If-Match']).toBe('"v4"');
     expect(store.conflict()).toBeNull();
   });

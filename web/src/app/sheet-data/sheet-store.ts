@@ -4,6 +4,8 @@ import { routes, type ChoiceInput, type SheetRow, type SheetRows } from '@iron-p
 import {
   pictureModel,
   type ChoiceRecord,
+  type ComponentRecord,
+  type FeatureRecord,
   type Figure,
   type JobSheet,
   type PhotoRecord,
@@ -18,6 +20,7 @@ import {
   Live,
   NO_ANSWER,
   NoAnswer,
+  newId,
   OpenJob,
   Outbox,
   PhotoOutbox,
@@ -30,7 +33,8 @@ import {
 import { replaceById, replaceChoice, sheetResources } from './sheet-resources';
 import { Foresight, type TypedReading } from './foresight';
 import { SheetNews } from './sheet-news';
-import { START, type Selection, type SheetState, type Undo } from './sheet-state';
+import { START, type Selection, type SheetState } from './sheet-state';
+import { componentAgain, featureAgain, type Undo, type UndoStep } from './undo';
 import { SAME_SHEET, shownSheet, standsFor } from './shown-sheet';
 import { mergeRows } from './merge-rows';
 import { shareUnchanged } from './share-unchanged';
@@ -99,11 +103,21 @@ export const SheetStore = signalStore(
         return missing.length ? { ...sheet, readings: [...sheet.readings, ...missing] } : sheet;
       };
 
+      // How often something was stored from here: a sheet that was asked for before that is of before.
+      let stored = 0;
+      const asItStands = async (id: string): Promise<JobSheet> => {
+        for (;;) {
+          const asked = stored;
+          const sheet = await api.get<JobSheet>(routes.sheet(id));
+          if (stored === asked) return withAcknowledged(sheet);
+        }
+      };
+
       const refresh = async (): Promise<void> => {
         const id = store.sheet()?.job.id;
         if (!id) return;
-        const sheet = await api.get<JobSheet>(routes.sheet(id)).catch(told.or(null));
-        if (sheet && store.sheet()?.job.id === id) patchState(store, { sheet: shareUnchanged(store.sheet(), withAcknowledged(sheet)) });
+        const sheet = await asItStands(id).catch(told.or(null));
+        if (sheet && store.sheet()?.job.id === id) patchState(store, { sheet: shareUnchanged(store.sheet(), sheet) });
       };
 
       /** Fetches what others changed; false where no answer came. */
@@ -118,6 +132,9 @@ export const SheetStore = signalStore(
         return rows !== null;
       };
 
+      /** What was refused because somebody else had changed it, over theirs. */
+      let mine: (() => Promise<unknown>) | null = null;
+
       /** Does something on the server; a change by another becomes a question, everything else is told and thrown on. */
       const attempt = async <T>(
         what: string,
@@ -127,6 +144,7 @@ export const SheetStore = signalStore(
       ): Promise<T | null> => {
         try {
           const result = await act(version);
+          stored++;
           done(result);
           patchState(store, { message: null, conflict: null });
           return result;
@@ -134,8 +152,8 @@ export const SheetStore = signalStore(
           if (e instanceof ApiProblem && e.details.status === 412) {
             const now = (e.details.current as { version?: number } | null)?.version ?? 0;
             await refresh();
-            const keepMine = async (): Promise<void> => void (await attempt(what, act, now, done));
-            patchState(store, { conflict: { what, keepMine } });
+            mine = () => attempt(what, act, now, done);
+            patchState(store, { conflict: { what } });
             return null;
           }
           if (e instanceof NoAnswer) say(NO_ANSWER, true);
@@ -160,8 +178,7 @@ export const SheetStore = signalStore(
           readAt ?? before?.version ?? 0,
           (choice) => {
             patchSheet((s) => ({ ...s, choices: replaceChoice(s.choices, choice) }));
-            const back = before ? { what, back: () => putChoice(key, what, before.value, 'undone', false) } : null;
-            if (undoable && back) remember(back);
+            if (undoable) remember({ what, step: { kind: 'choice', key, value: before?.value ?? null } });
           },
         );
       };
@@ -196,7 +213,33 @@ export const SheetStore = signalStore(
         );
       };
 
+      const resources = sheetResources({ api, jobId, attempt, patchSheet });
+      const cameBack = (wasId: string, now: { readonly id: string } | null): void => {
+        if (now) patchState(store, (s) => ({ renamed: { ...s.renamed, [wasId]: now.id } }));
+      };
+
+      async function takeBack(what: string, step: UndoStep): Promise<void> {
+        if (step.kind === 'choice') await putChoice(step.key, what, step.value, 'undone', false);
+        else if (step.kind === 'changed') {
+          const present = store.sheet()?.components.find((c) => c.id === (store.renamed()[step.was.id] ?? step.was.id));
+          if (present) await resources.saveComponent(present, componentAgain(step.was, store.renamed()));
+        } else if (step.kind === 'component')
+          cameBack(step.was.id, await resources.addComponent(componentAgain(step.was, store.renamed()), newId()));
+        else if (step.kind === 'feature')
+          cameBack(step.was.id, await resources.addFeature(featureAgain(step.was, store.renamed()), newId()));
+        else {
+          const taken = store.shown()?.readings.find((r) => r.id === step.id);
+          if (taken) withdraw(taken);
+        }
+      }
+
+      /** A removal that can be taken back: null where somebody else had changed it first. */
+      async function removing(what: string, done: Promise<true | null>, step: UndoStep): Promise<void> {
+        if ((await done) !== null) remember({ what: `removing ${what}`, step });
+      }
+
       return {
+        ...resources,
         say,
         /** The server’s word on an act stands on the sheet already: only what is none of the server’s is told. */
         bug: told.bug,
@@ -212,7 +255,7 @@ export const SheetStore = signalStore(
             patchState(store, { ...START, wantedId: id, draftPart: kept?.part ?? null, draftFrom: kept?.from ?? 0 });
           }
           try {
-            patchState(store, { sheet: withAcknowledged(await api.get<JobSheet>(routes.sheet(id))), missing: false });
+            patchState(store, { sheet: await asItStands(id), missing: false });
           } catch (e) {
             if (e instanceof ApiProblem && e.details.status === 404) patchState(store, { missing: true });
             else say('The server does not answer. The sheet comes when it is back.', true);
@@ -235,11 +278,19 @@ export const SheetStore = signalStore(
         },
         clearMessage: (): void => patchState(store, { message: null }),
         takeTheirs: (): void => patchState(store, { conflict: null }),
+        keepMine: async (): Promise<void> => void (await mine?.()),
         async undoLast(): Promise<void> {
           const undo = store.undo();
           patchState(store, (s) => ({ undos: s.undos.slice(0, -1) }));
-          await undo?.back();
+          if (undo) await takeBack(undo.what, undo.step);
         },
+        /** Says that a component came out of another, or stands by itself. */
+        async moveComponent(was: ComponentRecord, parentId: string | null): Promise<void> {
+          const moved = await resources.saveComponent(was, { ...componentAgain(was, {}), parentId });
+          if (moved) remember({ what: `moving ${was.name}`, step: { kind: 'changed', was } });
+        },
+        removeComponent: (was: ComponentRecord) => removing(was.name, resources.removeComponent(was), { kind: 'component', was }),
+        removeFeature: (was: FeatureRecord) => removing(was.name, resources.removeFeature(was), { kind: 'feature', was }),
         /** Works out what a reading that is being typed would change; it does not count yet. */
         foresee(typed: TypedReading, valueMm: number): void {
           const sheet = store.shown();
@@ -248,13 +299,7 @@ export const SheetStore = signalStore(
         /** Takes a reading; it counts at once and is on record as soon as the server has it. */
         takeReading(input: TypedReading, valueMm: number): void {
           const id = addReading(input, valueMm);
-          const find = (): ReadingRecord | undefined => store.shown()?.readings.find((r) => r.id === id);
-          const back = (): Promise<void> => {
-            const taken = find();
-            if (taken) withdraw(taken);
-            return Promise.resolve();
-          };
-          remember({ what: `reading ${input.text}`, back });
+          remember({ what: `reading ${input.text}`, step: { kind: 'reading', id } });
         },
         /** Says that a reading was taken in another state of the part; it stays as typed, and the old word on it stays on record. */
         moveReading(r: ReadingRecord, afterActId: string | null): void {
@@ -276,7 +321,6 @@ export const SheetStore = signalStore(
           await refresh();
           return stored;
         },
-        ...sheetResources({ api, jobId, attempt, patchSheet }),
       };
     },
   ),

@@ -74,7 +74,7 @@ const WORN_STATIONS: readonly StationId[] = ['receive', 'strip', 'measure', 'dec
               <div class="said bad" role="alert">
                 <b>Somebody else changed {{ c.what }} while you were at it.</b> Theirs is now on the screen.
                 <span class="row"
-                  ><button type="button" (click)="c.keepMine()">Save mine over it</button
+                  ><button type="button" (click)="store.keepMine()">Save mine over it</button
                   ><button type="button" (click)="store.takeTheirs()">Keep theirs</button></span
                 >
               </div>

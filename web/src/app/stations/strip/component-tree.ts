@@ -9,10 +9,13 @@ import {
   type ComponentRecord,
   type FeatureRecord,
 } from '@iron-patch/core';
+import { CdkDrag, CdkDragHandle, type CdkDragEnd, type CdkDragMove } from '@angular/cdk/drag-drop';
+import { LiveAnnouncer } from '@angular/cdk/a11y';
 import { SheetStore } from '../../sheet-data';
 import { AsFoundForm } from './as-found-form';
 import { ComponentForm, VERDICT_WORDS } from './component-form';
 import { FeatureForm } from './feature-form';
+import { parentsFor } from './parents';
 
 const ROLE_SHORT = { worn: 'worn part', mate: 'mate', other: 'came along' } as const;
 
@@ -31,13 +34,37 @@ function branches(all: readonly ComponentRecord[], parentId: string | null = nul
 /** What came apart as a tree: each component with how it was found and its places to measure. */
 @Component({
   selector: 'ip-component-tree',
-  imports: [ComponentForm, FeatureForm, AsFoundForm],
+  imports: [ComponentForm, FeatureForm, AsFoundForm, CdkDrag, CdkDragHandle],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @for (b of tree(); track b.component.id) {
       @let c = b.component;
-      <article [style.margin-left.px]="28 * b.depth" [class.under]="b.depth > 0">
+      <article
+        cdkDrag
+        [cdkDragDisabled]="components().length < 2"
+        (cdkDragMoved)="over($event, c)"
+        (cdkDragEnded)="drop($event, c)"
+        [attr.data-component]="c.id"
+        [style.margin-left.px]="28 * b.depth"
+        [class.under]="b.depth > 0"
+        [class.target]="target() === c.id"
+      >
         <header>
+          @if (components().length > 1) {
+            <button
+              type="button"
+              class="plain grip"
+              cdkDragHandle
+              [attr.aria-label]="'Move ' + c.name"
+              [attr.aria-expanded]="opened() === 'm' + c.id"
+              title="Drag it onto what it came out of, or touch to choose"
+              (click)="open(opened() === 'm' + c.id ? '' : 'm' + c.id)"
+            >
+              <svg viewBox="0 0 16 16" width="16" height="16" aria-hidden="true">
+                <path d="M2 4H14M2 8H14M2 12H14" stroke="currentColor" stroke-width="1.6" />
+              </svg>
+            </button>
+          }
           <h2>{{ c.name }}</h2>
           <span class="quiet">{{ roles[c.role] }}, {{ material(c) }}{{ c.verdict ? ', ' + verdicts[c.verdict].toLowerCase() : '' }}</span>
           <span class="push"></span>
@@ -47,6 +74,17 @@ function branches(all: readonly ComponentRecord[], parentId: string | null = nul
             <button type="button" class="plain" [attr.aria-label]="'Remove ' + c.name" (click)="remove(c)">Remove</button>
           }
         </header>
+        @if (opened() === 'm' + c.id) {
+          <div class="row moves" role="group" [attr.aria-label]="c.name + ' came out of'">
+            <span>{{ c.name }} came out of</span>
+            @for (p of parents(c); track p.id) {
+              <button type="button" (click)="move(c, p)">{{ p.name }}</button>
+            }
+            @if (c.parentId) {
+              <button type="button" (click)="move(c, null)">nothing: it stands by itself</button>
+            }
+          </div>
+        }
         @for (line of asFound(c); track line) {
           <p class="found">{{ line }}</p>
         }
@@ -134,6 +172,28 @@ function branches(all: readonly ComponentRecord[], parentId: string | null = nul
       border-left: 3px solid var(--hairline);
       padding-left: 12px;
     }
+    .target {
+      background: var(--blue-soft);
+      box-shadow: inset 5px 0 0 var(--blue);
+    }
+    .grip {
+      cursor: grab;
+      min-width: 44px;
+      touch-action: none;
+      color: var(--quiet);
+    }
+    /* What is carried lets the pointer through to what lies under it. */
+    .cdk-drag-dragging {
+      pointer-events: none;
+      position: relative;
+      z-index: 2;
+      opacity: 0.85;
+      background: var(--sheet);
+      outline: 2px solid var(--blue);
+    }
+    .moves {
+      padding: 4px 0 10px;
+    }
     header {
       display: flex;
       align-items: center;
@@ -171,12 +231,46 @@ export class ComponentTree {
   protected readonly roles = ROLE_SHORT;
   protected readonly verdicts = VERDICT_WORDS;
   protected readonly opened = signal('');
-  private readonly components = computed(() => this.store.sheet()?.components ?? []);
+  private readonly announcer = inject(LiveAnnouncer);
+  /** The component that a dragged one would be put under. */
+  protected readonly target = signal('');
+  protected readonly components = computed(() => this.store.sheet()?.components ?? []);
   protected readonly tree = computed(() => branches(this.components()));
   protected readonly nextIsComponent = computed(() => {
     const roles = this.components().map((c) => c.role);
     return !roles.includes('worn') || (!roles.includes('mate') && this.components().every((c) => this.places(c).length > 0));
   });
+
+  protected parents(c: ComponentRecord): readonly ComponentRecord[] {
+    return parentsFor(this.components(), c);
+  }
+
+  protected over({ pointerPosition: { x, y } }: CdkDragMove, c: ComponentRecord): void {
+    this.target.set(this.under(x, y, c)?.id ?? '');
+  }
+
+  /** Onto another component: it came out of that. Beside them all: it stands by itself. Onto where it is: nothing. */
+  protected drop({ source, dropPoint: { x, y } }: CdkDragEnd, c: ComponentRecord): void {
+    source.reset();
+    this.target.set('');
+    const under = this.under(x, y, c);
+    const among = document.elementFromPoint(x, y)?.closest('article[data-component]');
+    if (under) this.move(c, under);
+    else if (!among && c.parentId) this.move(c, null);
+  }
+
+  private under(x: number, y: number, c: ComponentRecord): ComponentRecord | undefined {
+    const id = document.elementFromPoint(x, y)?.closest<HTMLElement>('article[data-component]')?.dataset['component'];
+    return this.parents(c).find((p) => p.id === id);
+  }
+
+  protected move(c: ComponentRecord, to: ComponentRecord | null): void {
+    this.opened.set('');
+    void this.store
+      .moveComponent(c, to?.id ?? null)
+      .then(() => this.announcer.announce(to ? `${c.name} came out of ${to.name}` : `${c.name} stands by itself`, 'polite'))
+      .catch(this.store.bug);
+  }
 
   protected open(what: string): void {
     this.opened.set(what);
