@@ -16,8 +16,7 @@ afterAll(async () => {
 });
 
 const ground = (): Promise<string> => ines.page.run<string>('return getComputedStyle(document.body).backgroundColor');
-const emulate = (media: object): Promise<void> =>
-  (ines.browser.driver as Driver).sendDevToolsCommand('Emulation.setEmulatedMedia', media) as unknown as Promise<void>;
+const emulate = (media: object): Promise<void> => (ines.browser.driver as Driver).sendDevToolsCommand('Emulation.setEmulatedMedia', media);
 const choose = async (word: string): Promise<void> => {
   await ines.page.go('/');
   await ines.page.click('Keys, and how this screen looks');

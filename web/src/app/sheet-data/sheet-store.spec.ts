@@ -116,11 +116,10 @@ it('a sheet that was asked for before something was stored never puts back what 
       : real(path, init)) as typeof fetch;
   const asked = store.refresh();
   const { id: _, jobId: __, version: ___, ...input } = before;
+  const renamed = { ...before, name: 'Renamed', version: before.version + 1 };
+  server.replies.push({ status: 200, body: renamed });
   await store.saveComponent(before, { ...input, name: 'Renamed' });
-  server.sheet = {
-    ...server.sheet,
-    components: server.sheet.components.map((c) => (c.id === before.id ? store.sheet()!.components[0]! : c)),
-  };
+  server.sheet = { ...server.sheet, components: server.sheet.components.map((c) => (c.id === before.id ? renamed : c)) };
   held[0]!();
   await asked;
   expect(store.sheet()!.components[0]!.name).toBe('Renamed');
