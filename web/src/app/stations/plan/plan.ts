@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { routes } from '@iron-patch/contract';
 import {
   choiceKey,
@@ -8,6 +8,7 @@ import {
   newestRelease,
   toInchFraction,
   turnsWords,
+  type Bar,
   type Figure,
   type PlanChoice,
   type SegmentPasses,
@@ -15,13 +16,14 @@ import {
 import { ShopStore } from '../../data';
 import { SheetStore } from '../../sheet-data';
 import { ChooseField, LengthInput, type Option } from '../../form';
+import { RackLine } from '../../rack/rack-line';
 import { FigureButton } from '../../show';
 import { LadderPicture } from './ladder-picture';
 
 /** Bar, lathe, set-ups, depth ladders and passes; then the release for cutting. */
 @Component({
   selector: 'ip-plan',
-  imports: [ChooseField, FigureButton, LengthInput, LadderPicture],
+  imports: [ChooseField, FigureButton, LengthInput, LadderPicture, RackLine],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './plan.html',
   styles: `
@@ -94,6 +96,7 @@ import { LadderPicture } from './ladder-picture';
   `,
 })
 export class Plan {
+  protected readonly adding = signal(false);
   protected readonly store = inject(SheetStore);
   protected readonly shop = inject(ShopStore);
   protected readonly tools: readonly Option[] = [
@@ -139,6 +142,12 @@ export class Plan {
 
   protected who(id: string): string {
     return this.shop.shop().people.find((p) => p.id === id)?.name ?? '';
+  }
+
+  /** A bar that was put on the rack from here is sawn from at once. */
+  protected take(bar: Bar): void {
+    this.adding.set(false);
+    this.choose({ barId: bar.id });
   }
 
   protected choose(change: Partial<PlanChoice>): void {
