@@ -1,25 +1,15 @@
 import { Key } from 'selenium-webdriver';
 import { seriousProblems } from './support/axe';
-import { openShop, type TestShop } from './support/shop';
-import { visit, type Visit } from './support/visit';
+import { atTheBench } from './support/at-the-bench';
 
 /** Found from anywhere by what one remembers; an address leads to a place; keys while the hand is on the reading line. */
-let shop: TestShop;
-let tomas: Visit;
-beforeAll(async () => {
-  shop = await openShop({ demo: true });
-  tomas = await visit(shop);
-});
-afterAll(async () => {
-  await tomas.close();
-  await shop.close();
-});
+const bench = atTheBench('tomas');
 
 const focused = (): Promise<string> =>
-  tomas.page.run<string>('return document.activeElement.getAttribute("aria-label") ?? document.activeElement.id');
+  bench.page.run<string>('return document.activeElement.getAttribute("aria-label") ?? document.activeElement.id');
 
 it('a size that was read leads to its place, and back to what was found', async () => {
-  const { page, line } = tomas;
+  const { page, line } = bench;
   await page.go('/');
   await page.sees('Ramp hinge pin');
   await page.keys('f');
@@ -39,12 +29,12 @@ it('a size that was read leads to its place, and back to what was found', async 
   );
   await page.click('Lug bore, far side');
   await page.until('another address', async () => (await page.driver.getCurrentUrl()) !== address);
-  await tomas.open('Sprayer pump shaft', 'measure');
+  await bench.visit.open('Sprayer pump shaft', 'measure');
   await page.until('the line', async () => (await line.where()).startsWith('Seal track'));
 });
 
 it('finds words of notes and customers, what the shop has and what its book says, and says where nothing is', async () => {
-  const { page } = tomas;
+  const { page } = bench;
   await page.go('/find?for=ferry');
   await page.sees('Osmere lake ferry');
   await page.go('/find?for=outside%20mic');
@@ -63,8 +53,8 @@ it('finds words of notes and customers, what the shop has and what its book says
 });
 
 it('function keys work on the reading line and take nothing that is typed, and none reaches behind a dialog', async () => {
-  const { page, line } = tomas;
-  await tomas.open('Sprayer pump shaft', 'measure');
+  const { page, line } = bench;
+  await bench.visit.open('Sprayer pump shaft', 'measure');
   await page.until('the line', async () => (await line.where()).startsWith('Seal track'));
   await line.type('19.9');
   await page.keys(Key.F4);

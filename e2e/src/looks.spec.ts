@@ -1,31 +1,22 @@
 import type { Driver } from 'selenium-webdriver/chrome.js';
 import { seriousProblems } from './support/axe';
-import { openShop, type TestShop } from './support/shop';
-import { visit, type Visit } from './support/visit';
+import { atTheBench } from './support/at-the-bench';
 
 /** Light, dark and high contrast; what the page is called. */
-let shop: TestShop;
-let ines: Visit;
-beforeAll(async () => {
-  shop = await openShop({ demo: true });
-  ines = await visit(shop, 'ines');
-});
-afterAll(async () => {
-  await ines.close();
-  await shop.close();
-});
+const bench = atTheBench('ines');
 
-const ground = (): Promise<string> => ines.page.run<string>('return getComputedStyle(document.body).backgroundColor');
-const emulate = (media: object): Promise<void> => (ines.browser.driver as Driver).sendDevToolsCommand('Emulation.setEmulatedMedia', media);
+const ground = (): Promise<string> => bench.page.run<string>('return getComputedStyle(document.body).backgroundColor');
+const emulate = (media: object): Promise<void> =>
+  (bench.visit.browser.driver as Driver).sendDevToolsCommand('Emulation.setEmulatedMedia', media);
 const choose = async (word: string): Promise<void> => {
-  await ines.page.go('/');
-  await ines.page.click('Keys, and how this screen looks');
-  await ines.page.click(word);
-  await ines.page.keys('\uE00C');
+  await bench.page.go('/');
+  await bench.page.click('Keys, and how this screen looks');
+  await bench.page.click(word);
+  await bench.page.keys('\uE00C');
 };
 
 it('looks as the machine asks for until somebody chooses, and stays as chosen', async () => {
-  const { page } = ines;
+  const { page } = bench;
   await page.go('/');
   await page.css('ip-floor');
   const light = await ground();
@@ -44,30 +35,30 @@ describe.each(['Dark', 'High contrast'])('%s', (word) => {
 
   it('prints on white paper', async () => {
     await emulate({ media: 'print' });
-    await ines.page.until('white', async () => (await ground()) === 'rgb(255, 255, 255)');
-    expect(await ines.page.run<string>('return getComputedStyle(document.documentElement).getPropertyValue("--ink")')).toBe('#1b211f');
+    await bench.page.until('white', async () => (await ground()) === 'rgb(255, 255, 255)');
+    expect(await bench.page.run<string>('return getComputedStyle(document.documentElement).getPropertyValue("--ink")')).toBe('#1b211f');
     await emulate({ media: '' });
   });
 
   it.each(['receive', 'strip', 'measure', 'decide', 'draw', 'plan', 'cut', 'prove', 'return'])('%s can be read', async (station) => {
-    await ines.open('Ramp hinge pin', station);
-    await ines.page.settled();
-    expect(await seriousProblems(ines.page)).toEqual([]);
+    await bench.visit.open('Ramp hinge pin', station);
+    await bench.page.settled();
+    expect(await seriousProblems(bench.page)).toEqual([]);
   });
 
   it.each(['/', '/jobs/new', '/crib', '/rack', '/shop', '/house-rules', '/sums/sum/press', '/sums/table/unc-unf'])(
     '%s can be read',
     async (path) => {
-      await ines.page.go(path);
-      await ines.page.settled();
-      expect(await seriousProblems(ines.page)).toEqual([]);
+      await bench.page.go(path);
+      await bench.page.settled();
+      expect(await seriousProblems(bench.page)).toEqual([]);
     },
   );
 });
 
 it('the page is called by job, station and place, and a station that comes is said', async () => {
-  const { page } = ines;
-  await ines.open('Ramp hinge pin', 'measure');
+  const { page } = bench;
+  await bench.visit.open('Ramp hinge pin', 'measure');
   await page.click('Barrel bore');
   await page.until('the title', async () => (await page.driver.getTitle()) === '1001 Ramp hinge pin, Measure: Barrel bore, Iron Patch');
   await page.click('Decide');

@@ -1,31 +1,21 @@
-import { openShop, type TestShop } from './support/shop';
-import { visit, type Visit } from './support/visit';
+import { atTheBench } from './support/at-the-bench';
 
 /** A bar that is not in the list is put on the rack where one stands, and sawn from at once. */
-let shop: TestShop;
-let tomas: Visit;
-beforeAll(async () => {
-  shop = await openShop({ demo: true });
-  tomas = await visit(shop);
-});
-afterAll(async () => {
-  await tomas.close();
-  await shop.close();
-});
+const bench = atTheBench('tomas');
 
 it('is written in one line at Plan, is on the rack, and the plan takes it', async () => {
-  const { page } = tomas;
-  await tomas.open('Ramp hinge pin', 'plan');
+  const { page } = bench;
+  await bench.visit.open('Ramp hinge pin', 'plan');
   await page.click('Saw it from a bar that is not in the list');
   await page.fill('A bar, a tube or an offcut', '60 x 400 C45 black, under the bench');
   await page.sees('Understood: 60 x 400 round, black, under the bench');
   await page.click('Put it on the rack');
   const [bar] = await page.until('the bar', async () => {
-    const rows = await shop.query<{ id: string }>(`select id from bars where place = 'under the bench'`);
+    const rows = await bench.shop.query<{ id: string }>(`select id from bars where place = 'under the bench'`);
     return rows.length ? rows : null;
   });
   await page.until('the plan to take it', async () => {
-    const [plan] = await shop.query<{ bar: string }>(
+    const [plan] = await bench.shop.query<{ bar: string }>(
       `select value ->> 'barId' as bar from choices c join jobs j on j.id = c.job_id
        where j.title = 'Ramp hinge pin' and key = 'plan' order by c.version desc limit 1`,
     );

@@ -21,6 +21,9 @@ const SIZES = [
   [1024, 768],
   [768, 1024],
   [390, 844],
+  // The narrowest that is asked for, and a screen of 1280 x 800 at twice the size of everything.
+  [320, 640],
+  [640, 400],
 ] as const;
 
 const sized = (width: number, height: number): Promise<unknown> =>
@@ -43,6 +46,15 @@ const PATHS = [
   ['the crib', () => '/crib', 'Drills'],
   ['Measure', () => `/jobs/${jobId}/measure`, 'Barrel bore'],
   ['Receive', () => `/jobs/${jobId}/receive`, 'Photographs'],
+  ['Strip', () => `/jobs/${jobId}/strip`, 'What came apart'],
+  ['Decide', () => `/jobs/${jobId}/decide`, 'What was'],
+  ['Draw', () => `/jobs/${jobId}/draw`, 'Ramp hinge pin'],
+  ['Plan', () => `/jobs/${jobId}/plan`, 'Ramp hinge pin'],
+  ['Cut', () => `/jobs/${jobId}/cut`, 'Ramp hinge pin'],
+  ['Prove', () => `/jobs/${jobId}/prove`, 'Ramp hinge pin'],
+  ['Return', () => `/jobs/${jobId}/return`, 'Ramp hinge pin'],
+  ['Find', () => '/find?for=pin', 'In the jobs'],
+  ['Sums', () => '/sums/sum/press', 'Look up, or find a sum'],
 ] as const;
 
 describe.each(SIZES)('at %d x %d', (width, height) => {

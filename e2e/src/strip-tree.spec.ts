@@ -1,36 +1,26 @@
 import { By, Key, type WebElement } from 'selenium-webdriver';
-import { openShop, type TestShop } from './support/shop';
-import { visit, type Visit } from './support/visit';
+import { atTheBench } from './support/at-the-bench';
 
 /** What came out of what: by dragging, by touch, by keys; and back. */
-let shop: TestShop;
-let tomas: Visit;
-beforeAll(async () => {
-  shop = await openShop({ demo: true });
-  tomas = await visit(shop);
-  await tomas.open('Grapple cylinder rod', 'strip');
-});
-afterAll(async () => {
-  await tomas.close();
-  await shop.close();
-});
+const bench = atTheBench('tomas');
+beforeAll(() => bench.visit.open('Grapple cylinder rod', 'strip'));
 
 const parentOf = async (name: string): Promise<string | null> =>
   (
-    await shop.query<{ parent: string | null }>(
+    await bench.shop.query<{ parent: string | null }>(
       `select p.name as parent from components c join jobs j on j.id = c.job_id left join components p on p.id = c.parent_id
        where j.title = 'Grapple cylinder rod' and c.name = '${name}'`,
     )
   )[0]!.parent;
 const names = (): Promise<string[]> =>
-  tomas.page.run<string[]>(`return [...document.querySelectorAll('article[data-component] h2')].map((h) => h.textContent.trim())`);
+  bench.page.run<string[]>(`return [...document.querySelectorAll('article[data-component] h2')].map((h) => h.textContent.trim())`);
 const article = (name: string): Promise<WebElement> =>
-  tomas.page.driver.findElement(By.xpath(`//article[@data-component][header/h2[normalize-space(.)="${name}"]]/header`));
+  bench.page.driver.findElement(By.xpath(`//article[@data-component][header/h2[normalize-space(.)="${name}"]]/header`));
 const becomes = (name: string, parent: string | null): Promise<unknown> =>
-  tomas.page.until(`${name} to come out of ${parent}`, async () => (await parentOf(name)) === parent);
+  bench.page.until(`${name} to come out of ${parent}`, async () => (await parentOf(name)) === parent);
 
 it('a component is dragged onto what it came out of, and taken back by a key', async () => {
-  const { page } = tomas;
+  const { page } = bench;
   await page.css('article[data-component]');
   const all = await names();
   const moved = all.at(-1)!;
@@ -58,7 +48,7 @@ it('a component is dragged onto what it came out of, and taken back by a key', a
 });
 
 it('the same by touch, without dragging, and what is in it is never offered', async () => {
-  const { page } = tomas;
+  const { page } = bench;
   const all = await names();
   const [outer, inner] = [all[0]!, all.at(-1)!];
   await page.click(`Move ${inner}`);
@@ -73,7 +63,7 @@ it('the same by touch, without dragging, and what is in it is never offered', as
 });
 
 it('a component and its place that were removed come back, the newest first', async () => {
-  const { page } = tomas;
+  const { page } = bench;
   await page.click('Add a component');
   await page.fill('Component', 'Dust cap');
   await page.choose('What it is', 'Something else');
@@ -89,7 +79,7 @@ it('a component and its place that were removed come back, the newest first', as
   await page.until('the cap', async () => (await names()).includes('Dust cap'));
   await page.click('Take back: removing Lip');
   await page.button('Remove Lip');
-  const [lip] = await shop.query<{ name: string }>(
+  const [lip] = await bench.shop.query<{ name: string }>(
     `select c.name from features f join components c on c.id = f.component_id where f.name = 'Lip'`,
   );
   expect(lip!.name).toBe('Dust cap');

@@ -40,6 +40,20 @@ const TITLES: Readonly<Record<Advice['state'], string>> = {
       gap: 20px;
       padding: 4px 26px 14px;
     }
+    @media (max-width: 1100px) {
+      .top {
+        padding: 4px 18px 10px;
+      }
+      .top .huge {
+        font-size: 52px;
+      }
+    }
+    @media (max-width: 900px) {
+      .top {
+        grid-template-columns: minmax(0, 1fr);
+        gap: 4px;
+      }
+    }
     .top .label {
       display: block;
       font-size: 16px;
@@ -55,6 +69,7 @@ const TITLES: Readonly<Record<Advice['state'], string>> = {
     }
     .band {
       font-size: 22px;
+      white-space: nowrap;
       color: var(--quiet);
       margin-left: 12px;
     }
@@ -105,9 +120,9 @@ const TITLES: Readonly<Record<Advice['state'], string>> = {
       display: flex;
       align-items: center;
       gap: 10px;
-      height: 36px;
+      min-height: 36px;
       font-size: 17px;
-      white-space: nowrap;
+      flex-wrap: wrap;
     }
     .bar {
       flex: none;

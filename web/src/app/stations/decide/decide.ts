@@ -47,10 +47,15 @@ import { FitDesk, type PickedFit } from './fit-desk';
     }
     .runs {
       display: grid;
-      grid-template-columns: 300px 1fr;
+      grid-template-columns: minmax(0, 300px) minmax(0, 1fr);
       gap: 4px 20px;
       align-items: end;
       margin: 6px 0 10px;
+    }
+    @media (max-width: 600px) {
+      .runs {
+        grid-template-columns: minmax(0, 1fr);
+      }
     }
     .pick {
       border: 1px solid var(--hairline);

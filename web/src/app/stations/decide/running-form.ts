@@ -40,7 +40,8 @@ import { LengthInput, signedNumber, TextField } from '../../form';
   styles: `
     .running {
       display: grid;
-      grid-template-columns: 150px 150px minmax(180px, 230px);
+      grid-template-columns: repeat(auto-fit, minmax(150px, 1fr));
+      max-width: 600px;
       gap: 4px 16px;
       align-items: start;
     }

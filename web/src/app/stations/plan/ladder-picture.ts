@@ -49,9 +49,14 @@ const RULE_WIDTH = 92;
     </div>
   `,
   styles: `
+    :host {
+      display: block;
+      min-width: 0;
+    }
     .ladder {
       display: flex;
       align-items: flex-start;
+      overflow-x: auto;
     }
     table {
       border-collapse: collapse;

@@ -85,6 +85,11 @@ import { LadderPicture } from './ladder-picture';
     .empty {
       padding: 12px 0;
     }
+    @media (max-width: 700px) {
+      .cols {
+        grid-template-columns: minmax(0, 1fr);
+      }
+    }
     @media (max-width: 1000px) {
       .choices {
         grid-template-columns: 1fr 1fr;

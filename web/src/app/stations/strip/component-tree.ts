@@ -95,45 +95,47 @@ function branches(all: readonly ComponentRecord[], parentId: string | null = nul
           <ip-component-form [record]="c" (closed)="open('')" />
         }
         @if (places(c).length) {
-          <table class="plain">
-            <thead>
-              <tr>
-                <th>Place</th>
-                <th>Kind</th>
-                <th class="num">from, to ({{ store.unit() }})</th>
-                <th>Stations and clocks</th>
-                <th>Fits</th>
-                <th><span class="sr-only">Change</span></th>
-              </tr>
-            </thead>
-            <tbody>
-              @for (f of places(c); track f.id) {
+          <div class="scroll" tabindex="0" role="region" [attr.aria-label]="'Places of ' + c.name">
+            <table class="plain">
+              <thead>
                 <tr>
-                  <td>
-                    <b>{{ f.name }}</b>
-                  </td>
-                  <td>{{ kindOf(f) }}</td>
-                  <td class="num">
-                    {{ place(f.startMm) }} to {{ place(f.startMm + f.lengthMm) }}
-                    @if (f.detail.lengthAssumed) {
-                      <small class="quiet" title="Nobody said how long it is: taken from the stations that were read">not said</small>
-                    }
-                  </td>
-                  <td class="fig small">{{ stations(f) }}; {{ f.clocksDeg.length }} clock{{ f.clocksDeg.length > 1 ? 's' : '' }}</td>
-                  <td>{{ mateOf(f) }}</td>
-                  <td class="acts">
-                    <button type="button" class="plain" [attr.aria-label]="'Change ' + f.name" (click)="open('f' + f.id)">Change</button>
-                    <button type="button" class="plain" [attr.aria-label]="'Remove ' + f.name" (click)="removeFeature(f)">Remove</button>
-                  </td>
+                  <th>Place</th>
+                  <th>Kind</th>
+                  <th class="num">from, to ({{ store.unit() }})</th>
+                  <th>Stations and clocks</th>
+                  <th>Fits</th>
+                  <th><span class="sr-only">Change</span></th>
                 </tr>
-                @if (opened() === 'f' + f.id) {
+              </thead>
+              <tbody>
+                @for (f of places(c); track f.id) {
                   <tr>
-                    <td colspan="6"><ip-feature-form [componentId]="c.id" [record]="f" (closed)="open('')" /></td>
+                    <td>
+                      <b>{{ f.name }}</b>
+                    </td>
+                    <td>{{ kindOf(f) }}</td>
+                    <td class="num">
+                      {{ place(f.startMm) }} to {{ place(f.startMm + f.lengthMm) }}
+                      @if (f.detail.lengthAssumed) {
+                        <small class="quiet" title="Nobody said how long it is: taken from the stations that were read">not said</small>
+                      }
+                    </td>
+                    <td class="fig small">{{ stations(f) }}; {{ f.clocksDeg.length }} clock{{ f.clocksDeg.length > 1 ? 's' : '' }}</td>
+                    <td>{{ mateOf(f) }}</td>
+                    <td class="acts">
+                      <button type="button" class="plain" [attr.aria-label]="'Change ' + f.name" (click)="open('f' + f.id)">Change</button>
+                      <button type="button" class="plain" [attr.aria-label]="'Remove ' + f.name" (click)="removeFeature(f)">Remove</button>
+                    </td>
                   </tr>
+                  @if (opened() === 'f' + f.id) {
+                    <tr>
+                      <td colspan="6"><ip-feature-form [componentId]="c.id" [record]="f" (closed)="open('')" /></td>
+                    </tr>
+                  }
                 }
-              }
-            </tbody>
-          </table>
+              </tbody>
+            </table>
+          </div>
         }
         @if (opened() === 'n' + c.id) {
           <ip-feature-form [componentId]="c.id" (closed)="open('')" />
@@ -159,6 +161,7 @@ function branches(all: readonly ComponentRecord[], parentId: string | null = nul
   styles: `
     :host {
       display: grid;
+      grid-template-columns: minmax(0, 1fr);
       gap: 14px;
       justify-items: start;
       width: 100%;
@@ -199,6 +202,15 @@ function branches(all: readonly ComponentRecord[], parentId: string | null = nul
       align-items: center;
       gap: 12px;
       min-height: 44px;
+    }
+    @media (max-width: 600px) {
+      header {
+        flex-wrap: wrap;
+        gap: 0 8px;
+      }
+      .push {
+        display: none;
+      }
     }
     .push {
       flex: 1;
