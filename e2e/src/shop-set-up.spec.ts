@@ -57,6 +57,7 @@ it('takes machines, instruments and bars from lists and lines, and can be left a
   await page.sees('In the crib: Caliper 6 in, Outside mic 0 to 1 in, Telescoping gauges');
   expect(await seriousProblems(page)).toEqual([]);
   await page.click('Go on');
+  await page.sees('How much room a running fit gets');
   await page.click('Go on');
   await page.fill('A bar, a tube or an offcut, in inches', '1 1/4 x 14 brownium');
   await page.keys(Key.ENTER);

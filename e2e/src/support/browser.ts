@@ -47,6 +47,8 @@ export async function openBrowser(size: { width: number; height: number } = SCRE
     },
     async offline(off) {
       await (driver as Driver).sendDevToolsCommand('Network.enable', {});
+      // The page's own worker has a network of its own, which this does not cut: it is passed by for as long.
+      await (driver as Driver).sendDevToolsCommand('Network.setBypassServiceWorker', { bypass: off });
       const none = { latency: 0, downloadThroughput: -1, uploadThroughput: -1 };
       await (driver as Driver).sendDevToolsCommand('Network.emulateNetworkConditions', { offline: off, ...none });
     },

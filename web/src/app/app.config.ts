@@ -26,7 +26,7 @@ export const appConfig: ApplicationConfig = {
     { provide: TitleStrategy, useExisting: PageTitle },
     provideServiceWorker('ngsw-worker.js', {
       enabled: !isDevMode() && 'serviceWorker' in navigator,
-      registrationStrategy: 'registerWhenStable:20000',
+      registrationStrategy: 'registerWithDelay:2000',
     }),
     provideRouter(appRoutes, withComponentInputBinding()),
   ],

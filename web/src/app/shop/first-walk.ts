@@ -50,6 +50,8 @@ export class FirstWalk {
   /** Everything but a name needs somebody to stand behind it. */
   protected readonly locked = (id: StepId): boolean => this.nobody() && id !== 'name' && id !== 'people';
 
+  private going = false;
+
   constructor() {
     // Somebody who set the shop up on another screen is one of its people here too.
     effect(() => {
@@ -68,15 +70,19 @@ export class FirstWalk {
   }
 
   /** To the next stop; the one that is left counts as seen. */
-  protected next(): Promise<void> {
+  protected async next(): Promise<void> {
+    // Touched twice it goes one stop.
+    if (this.going) return;
+    this.going = true;
     const at = STEPS.findIndex((s) => s.id === this.step());
     const { name, unit, walked, version } = this.shop.shop().card;
     const to = STEPS[at + 1];
-    return this.told.doing(async () => {
+    await this.told.doing(async () => {
       if (!walked.includes(this.step()) && name)
         await this.shop.save(routes.shopCard, { name, unit, walked: [...walked, this.step()] }, version);
       if (to) this.step.set(to.id);
       else await this.router.navigate(['/jobs/new']);
     });
+    this.going = false;
   }
 }
