@@ -41,27 +41,6 @@ export const readingInput = object({
 });
 export type ReadingInput = InferType<typeof readingInput>;
 
-/** So many readings that wait go in one request. */
-export const MOST_WAITING = 25;
-
-/** A reading that waited in a browser, and who typed it into which job. */
-export interface WaitingReading {
-  readonly jobId: string;
-  readonly personId: string;
-  readonly input: ReadingInput;
-}
-
-/** What became of one of them: the status and body that it would have had by itself. */
-export interface WaitingAnswer {
-  readonly status: number;
-  readonly body: unknown;
-}
-
-/** In the order in which they were sent. Where the server could not go on there are fewer answers than readings: the rest is sent again. */
-export interface WaitingAnswers {
-  readonly answers: readonly WaitingAnswer[];
-}
-
 /** Readings brought in as a CSV file's text. */
 export const readingsFileInput = object({
   csv: string().strict().required('Choose a file or paste its text.').max(2_000_000, 'The file is over 2 MB.'),

@@ -13,7 +13,8 @@ export {
 export type { LiveEvent } from './live';
 export { SEARCH, SEARCH_KINDS, type SearchHit, type SearchKind, type SearchResource } from './search';
 export { MOST_SHEET_ROWS, SHEET_TABLES, type SheetRow, type SheetRows, type SheetTable } from './sheet-rows';
-export { MOST_WAITING, type ReadingInput, type WaitingAnswer, type WaitingAnswers, type WaitingReading } from './reading';
+export type { ReadingInput } from './reading';
+export { MOST_WAITING, type WaitingAnswer, type WaitingAnswers, type WaitingReading } from './waiting';
 export { PROBLEM_NAMES, PROBLEM_TYPE, type ProblemDetails } from './problem';
 export { etagOf, HEADERS, versionOf } from './headers';
 export { isTimeZone, ownTimeZone, wallTime, type WallTime } from './shop-day';
