@@ -1,9 +1,8 @@
 import type { LengthUnit } from '@iron-patch/core/quantity';
 import type { StationId } from '@iron-patch/core/stations';
 
-/** What of a job was found: the job itself, a component, a place, a size that was read, a note, a lesson, a word about a piece. */
-export const SEARCH_KINDS = ['job', 'component', 'place', 'size', 'note', 'lesson'] as const;
-export type SearchKind = (typeof SEARCH_KINDS)[number];
+/** What of a job was found: the job itself, a component, a place, a size that was read, a note, a lesson. */
+export type SearchKind = 'job' | 'component' | 'place' | 'size' | 'note' | 'lesson';
 
 /** Something that was found in a job, and where it stands. */
 export interface SearchHit {

@@ -11,7 +11,7 @@ export {
   type Standing,
 } from './floor';
 export type { LiveEvent } from './live';
-export { SEARCH, SEARCH_KINDS, type SearchHit, type SearchKind, type SearchResource } from './search';
+export { SEARCH, type SearchHit, type SearchKind, type SearchResource } from './search';
 export { MOST_SHEET_ROWS, SHEET_TABLES, type SheetRow, type SheetRows, type SheetTable } from './sheet-rows';
 export type { ReadingInput } from './reading';
 export { MOST_WAITING, type WaitingAnswer, type WaitingAnswers, type WaitingReading } from './waiting';

@@ -18,6 +18,7 @@ export async function withOwner<T>(url: string, work: (client: pg.Client) => Pro
     await client.query('select pg_advisory_lock($1)', [OWNER_LOCK]);
     return await work(client);
   } catch (e) {
+    // What went wrong first is what is told: a connection that is gone has rolled back and let go by itself.
     await client.query('rollback').catch(() => undefined);
     throw e;
   } finally {

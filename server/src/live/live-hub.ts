@@ -42,6 +42,7 @@ export class LiveHub {
       await client.connect();
       await client.query(`listen ${CHANNEL}`);
     } catch (e) {
+      // It never came up, or is broken: what matters is thrown on.
       void client.end().catch(() => undefined);
       throw e;
     }
@@ -71,6 +72,7 @@ export class LiveHub {
     clearInterval(this.heartbeat);
     clearInterval(this.pulse);
     for (const screen of this.screens) screen.end();
+    // A line that is gone already need not be ended.
     await this.client?.end().catch(() => undefined);
     this.client = null;
   }
@@ -94,6 +96,7 @@ export class LiveHub {
     this.client = null;
     if (this.closed) return;
     this.log.warn({ err }, 'live connection to the database lost');
+    // It is lost: ending it may fail, and the loss is logged.
     void client.end().catch(() => undefined);
     void this.comeBack();
   }
@@ -103,6 +106,7 @@ export class LiveHub {
     this.comingBack = true;
     for (let waitMs: number = BACK_OFF_MS.first; !this.closed && !this.client; waitMs = Math.min(2 * waitMs, BACK_OFF_MS.most)) {
       await new Promise((r) => setTimeout(r, waitMs).unref());
+      // Its loss was logged once; it is tried again until it is there.
       await this.start().catch(() => undefined);
     }
     this.comingBack = false;

@@ -17,7 +17,7 @@ export class Newer {
       if (event.type === 'VERSION_READY') told.offer('A newer Iron Patch is here.', { word: 'Load it', act: () => this.load(updates) });
     });
     updates.unrecoverable.subscribe(() =>
-      told.offer('Part of Iron Patch is missing in this browser.', { word: 'Load it anew', act: () => this.load(updates) }),
+      told.offer('Part of Iron Patch is missing in this browser.', { word: 'Load it anew', act: () => Promise.resolve(location.reload()) }),
     );
     const live = inject(Live);
     live.back.subscribe(() => void updates.checkForUpdate());
