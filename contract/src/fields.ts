@@ -35,6 +35,15 @@ export const oneOf = <T extends string>(label: string, values: readonly T[]): St
     .required(`Choose ${label}.`)
     .oneOf(values, `Choose ${label}: ${values.join(', ')}.`);
 
+/** How decimals are written; left out, it stays as it is. */
+export const decimalMark = () =>
+  string()
+    .strict()
+    .typeError(MARKS)
+    .oneOf(['.', ','] as const, MARKS)
+    .optional();
+const MARKS = 'Decimals: a point or a comma.';
+
 /** A material of the book, or that it is not known. */
 export const materialIdOf = (): StringSchema<string> => oneOf<string>('a material', [UNKNOWN_MATERIAL, ...MATERIALS.map((m) => m.id)]);
 

@@ -1,7 +1,7 @@
 import { array, object, string, type StringSchema } from 'yup';
 import { barFields } from './bar';
 import { drillSetInput } from './drill-set';
-import { dateOrNull, lengthOf, numberOf, oneOf } from './fields';
+import { dateOrNull, decimalMark, lengthOf, numberOf, oneOf } from './fields';
 import { instrumentInput } from './instrument';
 import { latheFields, machineInput } from './machine';
 import { requiredText, textOf, TEXT_LIMITS } from './text';
@@ -33,6 +33,7 @@ export const PLAIN_BAR = { shape: 'round', innerMm: null, finish: 'not-said', pi
 export const shopCardInput = object({
   name: textOf('Name of the shop', TEXT_LIMITS.name).optional(),
   unit: oneOf('a unit', ['mm', 'in'] as const).notRequired(),
+  decimalMark: decimalMark(),
   people: array(object({ id: cardId(), name: requiredText('Name', TEXT_LIMITS.name), role: requiredText('Role', TEXT_LIMITS.name) }))
     .strict()
     .required('People: a list.')

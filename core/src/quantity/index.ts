@@ -15,6 +15,7 @@ export {
   type InchFraction,
 } from './format-length';
 export { parseNumber, parseSignedNumber, type TypedNumber } from './parse-number';
+export { inMark, outOfMark, type DecimalMark } from './decimal-mark';
 export { significant } from './significant';
 export { parseNumberList } from './parse-number-list';
 export { parseLength, MOST_LENGTH_MM, MOST_MISTYPED_MM, type TypedLength, type ParseLengthOptions } from './parse-length';

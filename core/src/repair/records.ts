@@ -1,6 +1,6 @@
 import type { DrillSet } from '../drills';
 import type { HouseRule } from '../fits';
-import type { LengthUnit } from '../quantity';
+import type { DecimalMark, LengthUnit } from '../quantity';
 import type { FeatureKind, Holding, InstrumentKind, Quantity, Side, Suspicion } from '../readings';
 import type { Lathe, Machine } from '../setups';
 import type { Bar } from '../stock';
@@ -54,6 +54,7 @@ export interface PersonRecord {
 export interface ShopCardRecord {
   readonly name: string;
   readonly unit: LengthUnit;
+  readonly decimalMark: DecimalMark;
   /** Steps of the first walk round the shop that are done with, or were passed over on purpose. */
   readonly walked: readonly string[];
   readonly version: number;

@@ -2,7 +2,7 @@ import type { Shop } from '../repair';
 
 /** A shop before anything is known of it. */
 export const NO_SHOP: Shop = {
-  card: { name: '', unit: 'mm', walked: [], version: 0 },
+  card: { name: '', unit: 'mm', decimalMark: '.', walked: [], version: 0 },
   people: [],
   instruments: [],
   instrumentChecks: [],

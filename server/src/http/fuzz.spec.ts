@@ -196,7 +196,7 @@ class Sender {
       ['PUT', routes.choice(jobId, choiceKey.fit(bodyId)), { value: { schoolId: 'grease', hole: 'keep', truedMm: null }, reason: '' }],
       ['PUT', routes.choice(jobId, choiceKey.nominal(bodyId)), { value: { sizeMm: 40, name: '40 mm' }, reason: '' }],
       ['PUT', routes.person(this.pick(['a', 'b'])), { name: 'Ada', role: '', gone: false }],
-      ['PUT', routes.shopCard, { name: 'Upper Forge', unit: 'mm', walked: [] }],
+      ['PUT', routes.shopCard, { name: 'Upper Forge', unit: 'mm', decimalMark: ',', walked: [] }],
       [
         'PUT',
         routes.machine(this.pick(['a', 'b'])),

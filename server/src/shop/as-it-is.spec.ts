@@ -128,9 +128,9 @@ describe('a shop without a card', () => {
     const { card, people, machines, instruments, rack, houseRules } = (await nobody.get(routes.shop)).body.shop as Shop;
     expect([people, machines, instruments, rack]).toEqual([[], [], [], []]);
     expect(houseRules.map((r) => r.id)).toContain('grease');
-    expect(card).toEqual({ name: '', unit: 'mm', walked: [], version: 1 });
+    expect(card).toEqual({ name: '', unit: 'mm', decimalMark: '.', walked: [], version: 1 });
     const named = await nobody.put(routes.shopCard, { name: 'Upper Forge', unit: 'in', walked: ['name'] }, '"v1"');
-    expect(named.body).toMatchObject({ name: 'Upper Forge', unit: 'in', version: 2 });
+    expect(named.body).toMatchObject({ name: 'Upper Forge', unit: 'in', decimalMark: '.', version: 2 });
     expect((await nobody.put(routes.machine('mill'), machine(), '*')).status).toBe(403);
     expect((await nobody.put(routes.person('ada'), { name: 'Ada', role: '', gone: false }, '*')).status).toBe(201);
     expect((await nobody.put(routes.person('eve'), { name: 'Eve', role: '', gone: false }, '*')).status).toBe(403);
@@ -139,7 +139,14 @@ describe('a shop without a card', () => {
     const last = await ada.put(routes.person('ada'), { name: 'Ada', role: '', gone: true }, '"v1"');
     expect(last.body.problems).toMatchObject([{ path: 'gone', code: 'last' }]);
     expect(
-      (await ada.put(routes.shopCard, { name: '', unit: 'cm', walked: [] }, '"v2"')).body.problems.map((p: { path: string }) => p.path),
-    ).toEqual(['name', 'unit']);
+      (await ada.put(routes.shopCard, { name: '', unit: 'cm', decimalMark: ';', walked: [] }, '"v2"')).body.problems.map(
+        (p: { path: string }) => p.path,
+      ),
+    ).toEqual(['name', 'unit', 'decimalMark']);
+    const comma = await ada.put(routes.shopCard, { name: 'Upper Forge', unit: 'mm', decimalMark: ',', walked: [] }, '"v2"');
+    expect(comma.body).toMatchObject({ decimalMark: ',', version: 3 });
+    // A page of before, that knows of no mark, leaves it as it is.
+    const before = await ada.put(routes.shopCard, { name: 'Upper Forge', unit: 'in', walked: [] }, '"v3"');
+    expect(before.body).toMatchObject({ unit: 'in', decimalMark: ',', version: 4 });
   });
 });

@@ -2,6 +2,7 @@ import { readFile } from 'node:fs/promises';
 import {
   STARTING_HOUSE_RULES,
   type Bar,
+  type DecimalMark,
   type DrillSet,
   type HouseRule,
   type InstrumentRecord,
@@ -26,6 +27,7 @@ const q = statements(sql, ['empty', 'instrument', 'noRules']);
 export interface ShopCard {
   readonly name?: string;
   readonly unit?: LengthUnit;
+  readonly decimalMark?: DecimalMark;
   readonly people: readonly Pick<PersonRecord, 'id' | 'name' | 'role'>[];
   readonly lathes: readonly Lathe[];
   readonly machines?: readonly Omit<Machine, 'version'>[];
@@ -59,7 +61,12 @@ const NO_CARD = { powerKw: null, note: '', mill: null, capacityMm: null, tonnes:
 async function storeShop(db: Db, card: ShopCard): Promise<void> {
   const { version, unit } = await shopCard(db);
   // Whoever writes a card has looked at the fits.
-  await changeShopCard(db, version, { name: card.name ?? '', unit: card.unit ?? unit, walked: ['fits'] });
+  await changeShopCard(db, version, {
+    name: card.name ?? '',
+    unit: card.unit ?? unit,
+    decimalMark: card.decimalMark,
+    walked: ['fits'],
+  });
   for (const { id, name, role } of card.people) await savePerson(db, id, 0, { name, role, gone: false });
   for (const i of card.instruments) await db.query(q.instrument, instrumentColumns(i));
   for (const { id, name, ...lathe } of card.lathes)

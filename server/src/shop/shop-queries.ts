@@ -15,8 +15,12 @@ const q = statements(sql, ['card', 'changeCard', 'customersById', 'customers', '
 export const shopCard = async (db: Db): Promise<ShopCardRecord> => (await db.query<ShopCardRecord>(q.card)).rows[0]!;
 
 /** Says what the shop is called and what it starts from, where that is still at `version`. */
-export async function changeShopCard(db: Db, version: number, { name, unit, walked }: ShopSettingsInput): Promise<ShopCardRecord> {
-  const changed = await db.query(q.changeCard, [version, name, unit, walked]);
+export async function changeShopCard(
+  db: Db,
+  version: number,
+  { name, unit, decimalMark, walked }: ShopSettingsInput,
+): Promise<ShopCardRecord> {
+  const changed = await db.query(q.changeCard, [version, name, unit, decimalMark, walked]);
   if (changed.rowCount === 0) throw changedByAnother(await shopCard(db));
   return shopCard(db);
 }

@@ -1,6 +1,7 @@
 export { ApiProblem, NO_ANSWER, NoAnswer } from './answers';
 export { Api } from './api';
 export { HTTP } from './http';
+export { DecimalMarks } from './decimal-marks';
 export { Drafts, keptDraft, SAME_VALUE, type KeptDraft, type KeptField } from './drafts';
 export { FloorStore } from './floor-store';
 export { Leaving } from './leaving';

@@ -3,6 +3,7 @@ import { patchState, signalStore, withMethods, withState } from '@ngrx/signals';
 import { ownTimeZone, routes, type ShopResource } from '@iron-patch/contract/wire';
 import { NO_SHOP } from '@iron-patch/core/shop';
 import { Api } from './api';
+import { DecimalMarks } from './decimal-marks';
 import { Told } from './told';
 
 /** Where a gauge is looked for until the server says. */
@@ -12,9 +13,15 @@ const USUAL_GAUGE_PORT = 8463;
 export const ShopStore = signalStore(
   { providedIn: 'root' },
   withState({ shop: NO_SHOP, timeZone: ownTimeZone(), gaugePort: USUAL_GAUGE_PORT, loaded: false }),
-  withMethods((store, api = inject(Api), told = inject(Told)) => {
+  withMethods((store, api = inject(Api), told = inject(Told), marks = inject(DecimalMarks)) => {
     const load = async (): Promise<void> => {
-      patchState(store, { ...(await api.get<ShopResource>(routes.shop)), loaded: true });
+      const got = await api.get<ShopResource>(routes.shop);
+      if (!marks.adopt(got.shop.card.decimalMark, !store.loaded()))
+        told.offer('The shop writes decimals in another way now.', {
+          word: 'Load the page anew',
+          act: () => Promise.resolve(location.reload()),
+        });
+      patchState(store, { ...got, loaded: true });
     };
     return {
       load,

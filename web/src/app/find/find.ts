@@ -20,8 +20,8 @@ import { routes, SEARCH, type SearchHit, type SearchResource } from '@iron-patch
 import { formatLength, STATION_NAMES } from '@iron-patch/core';
 import { lookUp } from '@iron-patch/core/book';
 import { NzInputModule } from 'ng-zorro-antd/input';
-import { debounceTime, distinctUntilChanged, from, map, switchMap } from 'rxjs';
-import { Api, OpenJob, ShopStore, Told } from '../data';
+import { debounceTime, distinctUntilChanged, from, switchMap } from 'rxjs';
+import { DecimalMarks, Api, OpenJob, ShopStore, Told } from '../data';
 import { LookedUp } from '../sums/looked-up';
 import { inTheShop } from './in-the-shop';
 
@@ -227,6 +227,7 @@ export class Find {
   private readonly told = inject(Told);
   private readonly shop = inject(ShopStore);
   private readonly open = inject(OpenJob);
+  private readonly marks = inject(DecimalMarks);
   private readonly location = inject(Location);
   private readonly box = viewChild.required<ElementRef<HTMLInputElement>>('box');
   /** From the address: what is looked for. */
@@ -237,17 +238,17 @@ export class Find {
   protected readonly stations = STATION_NAMES;
   protected readonly longest = SEARCH.length;
   protected readonly most = SEARCH.most;
-  protected readonly things = computed(() => inTheShop(this.shop.shop(), this.text(), this.open.unit()));
-  protected readonly entries = computed(() => (this.text().trim() ? lookUp(this.text(), this.open.unit(), MOST_ENTRIES) : []));
+  private readonly asked = computed(() => this.marks.read(this.text().trim()));
+  protected readonly things = computed(() => inTheShop(this.shop.shop(), this.asked(), this.open.unit()));
+  protected readonly entries = computed(() => (this.asked() ? lookUp(this.asked(), this.open.unit(), MOST_ENTRIES) : []));
   protected readonly said = computed(() => {
     const found = (this.answer()?.hits.length ?? 0) + this.things().length + this.entries().length;
-    return this.text().trim() && this.answer() ? (found === 1 ? 'One thing found.' : `${found} things found.`) : '';
+    return this.asked() && this.answer() ? (found === 1 ? 'One thing found.' : `${found} things found.`) : '';
   });
 
   constructor() {
-    toObservable(this.text)
+    toObservable(this.asked)
       .pipe(
-        map((text) => text.trim()),
         debounceTime(RESTS_MS),
         distinctUntilChanged(),
         switchMap((text) => from(this.ask(text))),

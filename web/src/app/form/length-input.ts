@@ -1,5 +1,6 @@
-import { ChangeDetectionStrategy, Component, computed, effect, input, output, signal, untracked } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, output, signal, untracked } from '@angular/core';
 import { formatLength, otherUnit, parseLength, type LengthUnit } from '@iron-patch/core';
+import { DecimalMarks } from '../data/decimal-marks';
 import { FIELD_STYLES } from './field-styles';
 import { FormField } from './form-field';
 import { UNREADABLE } from './problem-validator';
@@ -64,6 +65,7 @@ import { UNREADABLE } from './problem-validator';
   ],
 })
 export class LengthInput extends FormField<number | null> {
+  private readonly marks = inject(DecimalMarks);
   readonly spoken = input('Length');
   readonly mm = input<number | null>(null);
   readonly unit = input.required<LengthUnit>();
@@ -108,7 +110,7 @@ export class LengthInput extends FormField<number | null> {
   }
 
   protected typed(event: Event): void {
-    const text = (event.target as HTMLInputElement).value;
+    const text = this.marks.typed(event);
     this.text.set(text);
     if (text.trim() === '' && (this.optional() || this.inForm())) return this.give(null);
     const parsed = parseLength(text, { unit: this.unit(), allowZero: this.allowZero(), allowNegative: this.allowNegative() });

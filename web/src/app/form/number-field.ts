@@ -1,6 +1,7 @@
-import { ChangeDetectionStrategy, Component, effect, input, signal, untracked } from '@angular/core';
+import { ChangeDetectionStrategy, Component, effect, inject, input, signal, untracked } from '@angular/core';
 import { parseSignedNumber } from '@iron-patch/core';
 import { NzInputModule } from 'ng-zorro-antd/input';
+import { DecimalMarks } from '../data/decimal-marks';
 import { FIELD_STYLES } from './field-styles';
 import { FormField } from './form-field';
 import { UNREADABLE } from './problem-validator';
@@ -33,6 +34,7 @@ import { UNREADABLE } from './problem-validator';
   styles: FIELD_STYLES,
 })
 export class NumberField extends FormField<number | null> {
+  private readonly marks = inject(DecimalMarks);
   readonly placeholder = input('');
   protected readonly text = signal('');
   private readonly unread = signal('');
@@ -58,7 +60,7 @@ export class NumberField extends FormField<number | null> {
   }
 
   protected typed(event: Event): void {
-    const text = (event.target as HTMLInputElement).value;
+    const text = this.marks.typed(event);
     this.text.set(text);
     const parsed = parseSignedNumber(text);
     if (text.trim() !== '' && !parsed.ok) return this.setUnread(parsed.problems[0]!.message);

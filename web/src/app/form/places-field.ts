@@ -1,6 +1,7 @@
-import { ChangeDetectionStrategy, Component, effect, input, output, signal, untracked } from '@angular/core';
+import { ChangeDetectionStrategy, Component, effect, inject, input, output, signal, untracked } from '@angular/core';
 import { formatPlace, fromUnit, parseNumberList, type LengthUnit } from '@iron-patch/core';
 import { NzInputModule } from 'ng-zorro-antd/input';
+import { DecimalMarks } from '../data/decimal-marks';
 import { FIELD_STYLES } from './field-styles';
 import { FormField } from './form-field';
 import { UNREADABLE } from './problem-validator';
@@ -33,6 +34,7 @@ const same = (p: readonly number[], q: readonly number[] | undefined): boolean =
   styles: FIELD_STYLES,
 })
 export class PlacesField extends FormField<readonly number[]> {
+  private readonly marks = inject(DecimalMarks);
   readonly unit = input<LengthUnit | null>(null);
   readonly placeholder = input('');
   readonly placesChange = output();
@@ -61,7 +63,7 @@ export class PlacesField extends FormField<readonly number[]> {
   }
 
   protected typed(event: Event): void {
-    const text = (event.target as HTMLInputElement).value;
+    const text = this.marks.typed(event);
     this.text.set(text);
     const parsed = parseNumberList(text);
     this.unread.set(parsed.ok ? '' : parsed.problems[0]!.message);

@@ -1,5 +1,6 @@
-import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import { NzInputModule } from 'ng-zorro-antd/input';
+import { DecimalMarks } from '../data/decimal-marks';
 import { FIELD_STYLES } from './field-styles';
 import { FormField } from './form-field';
 
@@ -28,6 +29,7 @@ import { FormField } from './form-field';
       <input
         nz-input
         autocomplete="off"
+        [class.fig]="holdsFigures()"
         [id]="id"
         [name]="name()"
         [value]="text()"
@@ -47,18 +49,22 @@ import { FormField } from './form-field';
   styles: FIELD_STYLES,
 })
 export class TextField extends FormField<string> {
+  private readonly marks = inject(DecimalMarks);
   readonly value = input<string>('');
   /** 0 for one line. */
   readonly rows = input(0);
   readonly placeholder = input('');
   readonly inputmode = input<'text' | 'numeric' | 'decimal'>('text');
+  /** It holds figures, in whatever mark the shop writes. */
+  readonly figures = input(false);
   /** Id of a datalist to choose from while typing. */
   readonly list = input('');
   readonly valueChange = output<string>();
+  protected readonly holdsFigures = computed(() => this.figures() || this.inputmode() === 'decimal');
   protected readonly text = computed(() => (this.inForm() ? (this.held() ?? '') : this.value()));
 
   protected typed(event: Event): void {
-    const text = (event.target as HTMLInputElement | HTMLTextAreaElement).value;
+    const text = this.holdsFigures() ? this.marks.typed(event) : (event.target as HTMLInputElement | HTMLTextAreaElement).value;
     this.hand(text);
     this.valueChange.emit(text);
   }

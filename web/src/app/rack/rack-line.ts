@@ -3,7 +3,7 @@ import { FormsModule } from '@angular/forms';
 import { check, barInput, routes } from '@iron-patch/contract';
 import { materialName, parseBar, type Bar, type TypedBar } from '@iron-patch/core';
 import { NzInputModule } from 'ng-zorro-antd/input';
-import { keptDraft, newId, ShopStore, Told } from '../data';
+import { DecimalMarks, keptDraft, newId, ShopStore, Told } from '../data';
 import { barText } from './bar-words';
 
 /** One line that puts a bar on the rack, written as on its tag; it says at once how it is understood. */
@@ -25,7 +25,7 @@ import { barText } from './bar-words';
           [attr.aria-invalid]="problem() ? 'true' : null"
           aria-describedby="rack-line-said"
           [ngModel]="text()"
-          (ngModelChange)="text.set($event); tried.set(false)"
+          (ngModelChange)="text.set(marks.read($event)); tried.set(false)"
         />
         <button type="submit" class="next" [disabled]="busy() || !text().trim()">Put it on the rack</button>
       </div>
@@ -38,6 +38,7 @@ import { barText } from './bar-words';
 export class RackLine {
   private readonly shop = inject(ShopStore);
   private readonly told = inject(Told);
+  protected readonly marks = inject(DecimalMarks);
   readonly added = output<Bar>();
   protected readonly unit = computed(() => this.shop.shop().card.unit);
   protected readonly example = computed(() => (this.unit() === 'in' ? '1 1/2 x 14 C45 black, bin 3' : '38 x 350 C45 black, bin 3'));

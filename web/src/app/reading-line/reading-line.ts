@@ -38,7 +38,7 @@ import {
   type TypedLength,
   inSentence,
 } from '@iron-patch/core';
-import { Outbox, SessionStore, ShopStore } from '../data';
+import { DecimalMarks, Outbox, SessionStore, ShopStore } from '../data';
 import { ReadQueue, SheetStore, type QueuedReading, type TypedReading } from '../sheet-data';
 import { GaugeLink, GaugePanel } from '../gauge';
 import { ImportDialog } from './import-dialog';
@@ -61,6 +61,7 @@ export class ReadingLine {
   readonly station = input.required<StationId>();
   private readonly store = inject(SheetStore);
   protected readonly shop = inject(ShopStore);
+  protected readonly marks = inject(DecimalMarks);
   private readonly session = inject(SessionStore);
   protected readonly outbox = inject(Outbox);
   private readonly gauge = inject(GaugeLink);

@@ -75,11 +75,11 @@ export class FirstWalk {
     if (this.going) return;
     this.going = true;
     const at = STEPS.findIndex((s) => s.id === this.step());
-    const { name, unit, walked, version } = this.shop.shop().card;
+    const { name, unit, decimalMark, walked, version } = this.shop.shop().card;
     const to = STEPS[at + 1];
     await this.told.doing(async () => {
       if (!walked.includes(this.step()) && name)
-        await this.shop.save(routes.shopCard, { name, unit, walked: [...walked, this.step()] }, version);
+        await this.shop.save(routes.shopCard, { name, unit, decimalMark, walked: [...walked, this.step()] }, version);
       if (to) this.step.set(to.id);
       else await this.router.navigate(['/jobs/new']);
     });

@@ -3,9 +3,14 @@ import { ReactiveFormsModule } from '@angular/forms';
 import { check, routes, shopSettingsInput, type ShopSettingsInput } from '@iron-patch/contract';
 import type { ShopCardRecord } from '@iron-patch/core';
 import { SAME_VALUE, ShopStore } from '../data';
-import { FormFrame, PickField, RecordForm, TextField, UNITS } from '../form';
+import { FormFrame, PickField, RecordForm, TextField, UNITS, type Option } from '../form';
 
-/** What the shop is called, and the unit that new jobs and instruments start in. */
+const MARKS: readonly Option[] = [
+  ['.', 'point'],
+  [',', 'comma'],
+];
+
+/** What the shop is called, how it writes decimals, and the unit that new jobs and instruments start in. */
 @Component({
   selector: 'ip-shop-form',
   imports: [ReactiveFormsModule, FormFrame, TextField, PickField],
@@ -15,6 +20,7 @@ import { FormFrame, PickField, RecordForm, TextField, UNITS } from '../form';
       <div class="grid2">
         <ip-text label="Name of the shop" name="shopName" formControlName="name" />
         <ip-pick label="Unit that jobs start in" [options]="units" formControlName="unit" />
+        <ip-pick label="Decimal mark" [options]="marks" formControlName="decimalMark" />
       </div>
     </form>
   `,
@@ -25,15 +31,16 @@ export class ShopForm {
   readonly next = input(false);
   readonly saved = output<void>();
   protected readonly units = UNITS;
+  protected readonly marks = MARKS;
   private readonly card = computed(() => this.shop.shop().card);
   private readonly now = computed<ShopSettingsInput>(() => {
-    const { name, unit, walked } = this.card();
-    return { name, unit, walked: [...walked] };
+    const { name, unit, decimalMark, walked } = this.card();
+    return { name, unit, decimalMark, walked: [...walked] };
   }, SAME_VALUE);
   private readonly version = linkedSignal(() => this.card().version);
   protected readonly form = new RecordForm<ShopSettingsInput>({
     keptAs: () => 'shop-card',
-    start: { name: '', unit: 'mm', walked: [] },
+    start: { name: '', unit: 'mm', decimalMark: '.', walked: [] },
     untouched: this.now,
     check: (v) => check(shopSettingsInput, v),
     rests: { version: this.version },

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, output } from '@angular/core';
 import { inBookWords, lookUp, TABLES } from '@iron-patch/core/book';
 import { SUMS, type Sum } from '@iron-patch/core/sums';
-import { OpenJob, SumsDesk, type SumsView } from '../data';
+import { DecimalMarks, OpenJob, SumsDesk, type SumsView } from '../data';
 import { BookTableView } from './book-table';
 import { LookedUp } from './looked-up';
 import { SumBench } from './sum-bench';
@@ -26,7 +26,7 @@ const MOST_ENTRIES = 12;
         autocomplete="off"
         placeholder="3/8 24, 25 H7/p6, 6204, press"
         [value]="desk.asked()"
-        (input)="desk.ask($any($event.target).value)"
+        (input)="desk.ask(marks.typed($event))"
         (keydown.enter)="first()"
         (keydown.escape)="clear($event)"
       />
@@ -141,6 +141,7 @@ const MOST_ENTRIES = 12;
 })
 export class Sums {
   protected readonly desk = inject(SumsDesk);
+  protected readonly marks = inject(DecimalMarks);
   private readonly open = inject(OpenJob);
   /** Told when something is laid on the bench, so that a page can keep its address. */
   readonly laid = output<SumsView>();

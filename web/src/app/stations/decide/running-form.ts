@@ -12,6 +12,7 @@ import { LengthInput, signedNumber, TextField } from '../../form';
     <div class="running">
       <ip-text
         label="Pin runs at, °C"
+        [figures]="true"
         name="pinC"
         [value]="pin()"
         path="pinC"
@@ -20,6 +21,7 @@ import { LengthInput, signedNumber, TextField } from '../../form';
       />
       <ip-text
         label="Hole runs at, °C"
+        [figures]="true"
         name="holeC"
         [value]="hole()"
         path="holeC"

@@ -23,7 +23,7 @@ import {
   type UsualPart,
 } from '@iron-patch/core';
 import { NzInputModule } from 'ng-zorro-antd/input';
-import { ApiProblem, keptDraft, newId, NoAnswer, ShopStore } from '../../data';
+import { DecimalMarks, ApiProblem, keptDraft, newId, NoAnswer, ShopStore } from '../../data';
 import { ReadQueue, SheetStore } from '../../sheet-data';
 
 /** What any part may have. */
@@ -52,7 +52,7 @@ const ANY_PART: UsualPart = { name: '', places: ['body', 'bore', 'land', 'seat',
             aria-describedby="pencil-said"
             [value]="text()"
             (keydown.escape)="engaged.set(false)"
-            (input)="type(entry.value)"
+            (input)="type(marks.read(entry.value))"
           />
           <button type="submit" [class.next]="first()" [disabled]="busy() || !text().trim()">Put it down</button>
         </span>
@@ -85,6 +85,7 @@ export class PencilLine {
   private readonly shop = inject(ShopStore);
   private readonly queue = inject(ReadQueue);
   private readonly injector = inject(Injector);
+  protected readonly marks = inject(DecimalMarks);
   /** True while nothing else can be done here. */
   readonly first = input(false);
   private readonly field = viewChild<ElementRef<HTMLInputElement>>('entry');

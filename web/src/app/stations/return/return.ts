@@ -60,7 +60,7 @@ const NOTHING_SAID: ReturnChoice = { lesson: '', stillToDo: '', outcome: 'passed
         <tbody>
           <tr>
             <th scope="row">Brought</th>
-            <td>{{ sheet().job.complaint || 'nothing written down' }}</td>
+            <td data-verbatim>{{ sheet().job.complaint || 'nothing written down' }}</td>
           </tr>
           <tr>
             <th scope="row">Found</th>

@@ -61,7 +61,7 @@ const NEAR_FAR: readonly Option[] = [
           <ip-text
             label="Pitches that the length spans"
             name="pitches"
-            inputmode="numeric"
+            inputmode="decimal"
             [value]="text(detail().pitches)"
             path="pitches"
             [problems]="told()"
@@ -89,6 +89,7 @@ const NEAR_FAR: readonly Option[] = [
             <ip-text
               [label]="'V-blocks stand at, ' + store.unit()"
               name="supports"
+              [figures]="true"
               placeholder="20, 380"
               [value]="supports()"
               path="supportsMm"
