@@ -38,7 +38,7 @@ async function page(mark: '.' | ',') {
   return {
     fixture,
     trial: fixture.componentInstance,
-    text: (selector: string) => host.querySelector(selector)!.textContent!.trim(),
+    text: (selector: string) => host.querySelector(selector)!.textContent.trim(),
     field: (selector: string) => host.querySelector<HTMLInputElement>(selector)!,
     typeIn: async (selector: string, text: string) => {
       const field = host.querySelector<HTMLInputElement>(selector)!;
