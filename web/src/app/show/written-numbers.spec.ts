@@ -1,4 +1,4 @@
-import { Component, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, signal } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { FormsModule } from '@angular/forms';
 import { DecimalMarks } from '../data';
@@ -8,6 +8,7 @@ import { WRITTEN_NUMBERS } from './written-numbers';
 
 @Component({
   selector: 'ip-trial',
+  changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [FormsModule, TextField, LengthInput, NumberField],
   template: `
     <p id="fixed">A slip of 0.02 mm</p>
