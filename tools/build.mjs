@@ -53,6 +53,7 @@ export const bundle = (entry, out) =>
       '--external:helmet',
       '--external:pino',
       '--external:pdfkit',
+      '--external:fontkit',
       '--external:csv-parse',
       '--external:yup',
       '--external:sharp',

@@ -1,1 +1,2 @@
+export { dayWords, type DayStyle } from './day-words';
 export { parseDay, type IsoDay, type Leaning } from './parse-day';

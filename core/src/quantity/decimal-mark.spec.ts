@@ -30,6 +30,7 @@ it.each([
 
 it('a size in brackets is no material, whatever it begins with', () => {
   expect(inMark('26.678 mm (1.0503 in)', ',')).toBe('26,678 mm (1,0503 in)');
+  expect(inMark('36.325 (1.4301)', ',')).toBe('36,325 (1,4301)');
 });
 
 it('a point shop is left alone', () => {

@@ -3,8 +3,8 @@ export type DecimalMark = '.' | ',';
 
 /** A decimal of running text: not inside a name (`B4.1`), a date (`4.12.2026`), an address (`127.0.0.1`) or a list of versions. */
 const DECIMAL = /(?<![A-QS-WY-Za-wyz\d.,:/_])(\d+)\.(\d+)(?![\d.]*\.\d|\d)/g;
-/** A material's number as EN 10027 writes it (`1.4301`), which stands in brackets behind its name; a size there has its unit. */
-const MATERIAL_NUMBER = /\(1\.\d{4}(?! ?(?:in|mm)\b)/g;
+/** A material's number as EN 10027 writes it, in brackets behind a name and before another: `(1.4301, 304)`; a size there is followed by neither. */
+const MATERIAL_NUMBER = /\(1\.\d{4}(?=,| [A-Z])/g;
 /** Between two numbers of a list a comma would be taken for the mark. */
 const LISTED = /(\d), (?=[-+±]?\d)/g;
 const KEPT = '\u0001';

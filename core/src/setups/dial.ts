@@ -1,5 +1,6 @@
 import { toUnit } from '../quantity';
 import type { Dial, Lathe } from './machine';
+import { countOf } from '../words';
 
 /** A travel as a hand counts it: full turns, then the rest on the dial. */
 export interface DialTurns {
@@ -30,7 +31,7 @@ export const crossTurns = (diameterChangeMm: number, lathe: Pick<Lathe, 'cross'>
 /** Turns in words: `1 turn + 0.1748`; the remainder alone within the first turn. */
 export function turnsWords({ turns, remainder }: DialTurns, dial: Dial): string {
   const rest = remainder.toFixed(dialDecimals(dial));
-  return turns === 0 ? rest : `${turns} turn${turns === 1 ? '' : 's'} + ${rest}`;
+  return turns === 0 ? rest : `${countOf(turns, 'turn')} + ${rest}`;
 }
 
 /** Dial units that the cross slide must move for a change of diameter, mm: half of it on a radius dial. */

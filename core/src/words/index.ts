@@ -1,1 +1,2 @@
 export { inSentence } from './in-sentence';
+export { countOf } from './count-of';

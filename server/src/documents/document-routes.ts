@@ -27,8 +27,8 @@ export function mountDocuments(app: Express, pool: Pool, { timeZone, origin }: P
   };
 
   app.get(routes.slip(':id'), async (req, res) => {
-    const { sheet, repair } = await load(req);
-    sendFile(res, `job-${sheet.job.number}-slip.pdf`, 'application/pdf', await jobSlip(sheet, repair));
+    const { sheet, repair, shop } = await load(req);
+    sendFile(res, `job-${sheet.job.number}-slip.pdf`, 'application/pdf', await jobSlip(sheet, repair, shop.card.decimalMark));
   });
 
   app.get(routes.label(':id'), async (req, res) => {

@@ -1,46 +1,63 @@
 import { workOut, type JobSheet } from '@iron-patch/core';
 import { drawnPin, testChoice, testReading, testSheet, testShop } from '@iron-patch/core/testing';
 import { TEXT_LIMITS } from '@iron-patch/contract';
+import { textOfPdf } from '../testing/text-of-pdf';
 import { jobSlip } from './job-slip';
+import { label } from './label';
 import { measuredRows } from './measured-rows';
-import { printable } from './page';
+import { printed } from './fonts';
 import { report } from './report';
 
-const pages = (pdf: Buffer): number => (pdf.toString('latin1').match(/\/Type \/Page\b/g) ?? []).length;
 const drawn = (more: Partial<JobSheet> = {}): JobSheet =>
   testSheet({
     choices: [testChoice('fit:barrel', { schoolId: 'grease', hole: 'keep', truedMm: null }), testChoice('part', drawnPin())],
     ...more,
   });
 
-describe('what the standard fonts can print', () => {
-  it.each([
-    ['⌀ 40', 'dia  40'],
-    ['Ōsumi', 'Osumi'],
-    ['“quoted” – dash', '"quoted" - dash'],
-    ['渡船', '??'],
-    ['20 °C ±0.01', '20 °C ±0.01'],
-  ])('%s', (text, printed) => expect(printable(text)).toBe(printed));
+describe('a face that holds every sign', () => {
+  it.each(['⌀ 40', 'Ōsumi', '“quoted” – dash', '渡船', '한국', 'Жук, Ωλ', 'ไทย', '20 °C ±0.01'])('%s', (text) =>
+    expect(printed(text, 'regular').text).toBe(text),
+  );
+
+  it('what no face holds is told apart from nothing', () => expect(printed('a 🦊 b', 'bold').text).toBe('a ? b'));
 });
 
-describe('papers stay on one page', () => {
-  const long = 'Word '.repeat(700);
+const slipText = (sheet: JobSheet, shop = testShop): Promise<string[]> =>
+  jobSlip(sheet, workOut(sheet, shop), shop.card.decimalMark).then(textOfPdf);
+const reportText = (sheet: JobSheet, shop = testShop): Promise<string[]> =>
+  report(sheet, workOut(sheet, shop), shop, 'UTC').then(textOfPdf);
+const squeezed = (text: string): string => text.replace(/\s+/g, '');
 
-  it('with a drawn and planned part', async () => {
-    const sheet = drawn();
-    const repair = workOut(sheet, testShop);
-    expect(pages(await jobSlip(sheet, repair))).toBe(1);
-    expect(pages(await report(sheet, repair, testShop, 'UTC'))).toBe(1);
+describe('papers', () => {
+  it('of a plain job are one page each', async () => {
+    expect(await slipText(drawn())).toHaveLength(1);
+    expect(await reportText(drawn())).toHaveLength(1);
   });
 
-  it('with nothing in it', async () => {
+  it('of a job with nothing in it say so', async () => {
     const sheet = testSheet({ components: [], features: [], readings: [] });
-    const repair = workOut(sheet, testShop);
-    expect(pages(await jobSlip(sheet, repair))).toBe(1);
-    expect(pages(await report(sheet, repair, testShop, 'UTC'))).toBe(1);
+    expect((await slipText(sheet)).join()).toContain('Nothing is drawn yet');
+    expect((await reportText(sheet)).join()).toContain('The cause is not on record yet');
   });
 
-  it('with the longest texts, many places and every caution', async () => {
+  it('of a comma shop have commas, and what the customer said as they said it', async () => {
+    const shop = { ...testShop, card: { ...testShop.card, decimalMark: ',' as const } };
+    const sheet = drawn();
+    const text = (await reportText({ ...sheet, job: { ...sheet.job, complaint: 'Shelf 3.2, knocks.' } }, shop)).join();
+    expect(text).toMatch(/\d+,\d{3} \(\d,\d{4}\)/);
+    expect(text.match(/\d\.\d+/g)).toEqual(['3.2']);
+  });
+
+  it('have the customer’s name in its own script', async () => {
+    const sheet = drawn();
+    const named = { ...sheet, customer: { ...sheet.customer, name: '渡船 Ōsumi' } };
+    expect((await reportText(named)).join()).toContain('渡船 Ōsumi');
+    expect((await label(named, 'http://shop/jobs/1').then(textOfPdf)).join()).toContain('渡船 Ōsumi');
+  });
+
+  const long = `${'Word '.repeat(700)}the last word`;
+
+  it('with the longest texts, many places and every caution go on over the pages: heads again, every word there', async () => {
     const { job } = testSheet();
     const base = drawn();
     const sheet: JobSheet = {
@@ -79,9 +96,32 @@ describe('papers stay on one page', () => {
         }),
       ],
     };
-    const repair = workOut(sheet, testShop);
-    expect(pages(await jobSlip(sheet, repair))).toBe(1);
-    expect(pages(await report(sheet, repair, testShop, 'UTC'))).toBe(1);
+    const said = await reportText(sheet);
+    expect(said.length).toBeGreaterThan(2);
+    const all = said.map((page) => page.replace(/\n?Report \d+, page \d+ of \d+/, '')).join('\n');
+    // Complaint, cause, route, what was not proved, what was not done, what is still to do.
+    expect(squeezed(all).match(/thelastword/g)).toHaveLength(6);
+    for (let i = 0; i < 40; i++) expect(all).toContain(`Place ${i}`);
+    expect(squeezed(all)).toContain(squeezed(long.slice(0, TEXT_LIMITS.large)));
+    // The table of places runs over a page, and its head comes again on it.
+    const first = said.findIndex((p) => p.includes('Place 0'));
+    const last = said.findIndex((p) => p.includes('Place 39'));
+    expect(last).toBeGreaterThan(first);
+    for (const page of said.slice(first, last + 1)) expect(page).toContain('smallest');
+    said.forEach((page, i) => expect(page).toContain(`page ${i + 1} of ${said.length}`));
+    const slip = await slipText(sheet);
+    for (let i = 0; i < 24; i++) expect(slip.join()).toContain(`Step ${i}`);
+    for (const p of [...said, ...slip]) expect(p.length).toBeGreaterThan(40);
+  });
+
+  it('a tag that must not be used without a warning has all of it, overleaf where the front is too small', async () => {
+    const beforeUse = `${'Check the lock. '.repeat(30)}Then ask Maud.`;
+    const handed = { lesson: '', stillToDo: '', outcome: 'not-passed', beforeUse, unproved: '', undone: '' };
+    const sheet = testSheet({ choices: [testChoice('returned', handed)] });
+    const tag = await label(sheet, 'http://shop/jobs/1').then(textOfPdf);
+    expect(tag[0]).toContain('NOT PASSED');
+    expect(squeezed(tag.slice(1).join(''))).toContain(squeezed(beforeUse));
+    expect(await label(testSheet(), 'http://shop/jobs/1').then(textOfPdf)).toHaveLength(1);
   });
 });
 

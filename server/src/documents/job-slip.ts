@@ -5,29 +5,29 @@ import {
   sentence,
   toInchFraction,
   turnsWords,
+  type DecimalMark,
   type JobSheet,
   type Repair,
   type Rung,
 } from '@iron-patch/core';
-import { heading, newPage, paragraph, section, table, toBuffer } from './page';
+import { Paper } from './paper';
 import { drawPart } from './part-picture';
 
-/** The slip for the machine: sizes, stock, set-ups, ladder and cautions on one page. */
-export function jobSlip(sheet: JobSheet, repair: Repair): Promise<Buffer> {
+/** The slip for the machine: sizes, stock, set-ups, ladder and cautions. */
+export function jobSlip(sheet: JobSheet, repair: Repair, mark: DecimalMark): Promise<Buffer> {
   const { job } = sheet;
   const { unit } = job;
   const show = (mm: number, decimals?: number): string => formatLength(mm, unit, decimals);
-  const doc = newPage(`Job slip ${job.number}`);
-  heading(doc, job.number, job.title, `Job slip for the machine. ${sheet.customer.name}, ${job.machine}. All sizes in ${unit} at 20 °C.`);
+  const paper = new Paper(`Job slip ${job.number}`, mark);
+  paper.heading(job.number, job.title, `Job slip for the machine. ${sheet.customer.name}, ${job.machine}. All sizes in ${unit} at 20 °C.`);
   const { part, plan } = repair;
   if (!part) {
-    paragraph(doc, 'Nothing is drawn yet. Finish Decide and Draw, then print again.', 12);
-    return toBuffer(doc);
+    paper.paragraph('Nothing is drawn yet. Finish Decide and Draw, then print again.', 12);
+    return paper.finish();
   }
-  drawPart(doc, part.part);
-  section(doc, 'Sizes');
-  table(
-    doc,
+  drawPart(paper, part.part);
+  paper.section('Sizes');
+  paper.table(
     ['Segment', 'turn to', 'from', 'to', 'length'],
     part.segments.map((s) => [
       s.segment.name,
@@ -37,36 +37,33 @@ export function jobSlip(sheet: JobSheet, repair: Repair): Promise<Buffer> {
       show(s.segment.lengthMm, unit === 'mm' ? 2 : 3),
     ]),
     [3, 2, 2, 2, 2],
-    500,
   );
-  for (const s of part.segments.filter((x) => x.fits.length)) paragraph(doc, sentence(s.fits[0]!.figures!.upper, unit), 8);
-  section(doc, 'Cautions');
+  for (const s of part.segments.filter((x) => x.fits.length)) paper.paragraph(sentence(s.fits[0]!.figures!.upper, unit), 8);
+  paper.section('Cautions');
   const planned = [...new Set(plan?.setUps.flatMap((s) => s.setUp.cautions) ?? [])];
   const ofJob = job.hazards.map((h) => `${CAUTIONS[h].what} ${CAUTIONS[h].why} ${CAUTIONS[h].who}`);
-  paragraph(doc, [...ofJob, ...planned].join(' ') || 'None on record.', 8.5);
+  paper.paragraph([...ofJob, ...planned].join(' ') || 'None on record.', 8.5);
   if (plan) {
-    section(doc, 'Stock and machine');
+    paper.section('Stock and machine');
     const bar = plan.bar
       ? `${show(plan.bar.diameterMm, 1)} bar from ${plan.bar.place}, ${materialOf(plan.bar.materialId)?.name ?? ''}`
       : 'no bar chosen';
-    paragraph(
-      doc,
+    paper.paragraph(
       `${bar}; saw off ${show(plan.need.length.value, 1)} (${toInchFraction(plan.need.length.value, 16).text} in). ${plan.lathe.name}, ${plan.plan.tool === 'hss' ? 'high-speed steel' : 'carbide'}.`,
     );
     const first = plan.passes[0];
     if (first?.roughSpeed.ok && first.finishSpeed.ok)
-      paragraph(doc, `Rough at ${first.roughSpeed.value.gearRpm} rpm, finish at ${first.finishSpeed.value.gearRpm} rpm.`);
+      paper.paragraph(`Rough at ${first.roughSpeed.value.gearRpm} rpm, finish at ${first.finishSpeed.value.gearRpm} rpm.`);
     for (const { setUp, ladder } of plan.setUps) {
-      section(doc, `Set-up ${setUp.number}: ${setUp.title}`);
-      paragraph(doc, `Hold: ${setUp.hold}. Zero: ${setUp.zeroFace}. ${setUp.operations.join('; ')}.`);
+      paper.section(`Set-up ${setUp.number}: ${setUp.title}`);
+      paper.paragraph(`Hold: ${setUp.hold}. Zero: ${setUp.zeroFace}. ${setUp.operations.join('; ')}.`);
       const dial = (r: Rung): string => turnsWords(r.dial, plan.lathe.carriage);
-      table(
-        doc,
+      paper.table(
         ['Depth from zero', 'on the part', 'tool at', `dial (${plan.lathe.carriage.unit})`],
         ladder.map((r) => [r.what, show(r.depthMm), show(r.toolMm), dial(r)]),
         [4, 2, 2, 3],
       );
     }
   }
-  return toBuffer(doc);
+  return paper.finish();
 }

@@ -1,10 +1,10 @@
 import { outline, partLengthMm, type TurnedPart } from '@iron-patch/core';
-import { CONTENT_PT, PAGE, type Pdf } from './page';
+import { CONTENT_PT, PAGE, type Paper } from './paper';
 
 const HEIGHT_PT = 130;
 
 /** The part's outline on the page: half section above the centre line, outside below. */
-export function drawPart(doc: Pdf, part: TurnedPart): void {
+export function drawPart({ doc }: Paper, part: TurnedPart): void {
   const points = outline(part);
   const length = partLengthMm(part);
   const radius = Math.max(...points.map((p) => p.r));

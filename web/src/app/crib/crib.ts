@@ -1,4 +1,3 @@
-import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import {
   biasAtMm,
@@ -10,7 +9,7 @@ import {
   type LengthUnit,
   type Verdict,
 } from '@iron-patch/core';
-import { OpenJob, ShopClock, ShopStore } from '../data';
+import { DayPipe, OpenJob, ShopClock, ShopStore } from '../data';
 import { StateMark } from '../mark';
 import { DrillSets } from './drill-sets';
 import { InstrumentCheck } from './instrument-check';
@@ -22,7 +21,7 @@ const DAY_MS = 86_400_000;
 /** The crib: each instrument with its range, what it is good for, when it was calibrated, and what its last check found; and the drills. */
 @Component({
   selector: 'ip-crib',
-  imports: [DrillSets, StateMark, InstrumentForm, InstrumentCheck, DatePipe],
+  imports: [DrillSets, StateMark, InstrumentForm, InstrumentCheck, DayPipe],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <main>
@@ -59,8 +58,8 @@ const DAY_MS = 86_400_000;
                 <td class="num">{{ show(bias(i)) }}</td>
                 <td>
                   <span class="due"
-                    ><ip-state [state]="due(i)" [size]="17" /> {{ i.calibratedOn ? (i.calibratedOn | date: 'd MMM yyyy') : 'no record' }},
-                    {{ i.dueOn ? 'due ' + (i.dueOn | date: 'd MMM yyyy') : 'no date' }}{{ due(i) === 'out' ? ': overdue' : '' }}</span
+                    ><ip-state [state]="due(i)" [size]="17" /> {{ i.calibratedOn ? (i.calibratedOn | day) : 'no record' }},
+                    {{ i.dueOn ? 'due ' + (i.dueOn | day) : 'no date' }}{{ due(i) === 'out' ? ': overdue' : '' }}</span
                   >
                 </td>
                 <td>{{ lastCheck(i) }}</td>

@@ -16,7 +16,7 @@ export { KeptFiles } from './kept-files';
 export { PhotoOutbox, type WaitingPhoto } from './photo-outbox';
 export { SessionStore } from './session-store';
 export { SumsDesk, type SumsView, type TypedSum } from './sums-desk';
-export { ShopClock, ShopTimePipe } from './shop-clock';
+export { DayPipe, ShopClock, ShopTimePipe } from './shop-clock';
 export { ShopStore } from './shop-store';
 export { readStored, writeStored } from './stored';
 export { Told } from './told';

@@ -1,6 +1,6 @@
-import { formatDate } from '@angular/common';
 import { computed, DestroyRef, inject, Injectable, Pipe, signal, type PipeTransform } from '@angular/core';
 import { wallTime } from '@iron-patch/contract/wire';
+import { dayWords, type DayStyle } from '@iron-patch/core/calendar';
 import { ShopStore } from './shop-store';
 
 const MINUTE_MS = 60_000;
@@ -25,7 +25,7 @@ export class ShopClock {
   /** `4 Dec 09:05`, or with a year `4 Dec 2026, 09:05`. */
   words(at: Date | string, year = false): string {
     const { day, time } = wallTime(at, this.shop.timeZone());
-    return year ? `${formatDate(day, 'd MMM y', 'en')}, ${time}` : `${formatDate(day, 'd MMM', 'en')} ${time}`;
+    return year ? `${dayWords(day)}, ${time}` : `${dayWords(day, 'short')} ${time}`;
   }
 }
 
@@ -36,5 +36,13 @@ export class ShopTimePipe implements PipeTransform {
 
   transform(at: Date | string | null, year?: 'year'): string {
     return at ? this.clock.words(at, year === 'year') : '';
+  }
+}
+
+/** A day as the shop writes it: `4 Dec 2026`, `Fri 4 Dec`; empty where there is none. */
+@Pipe({ name: 'day' })
+export class DayPipe implements PipeTransform {
+  transform(day: string | null, style: DayStyle = 'date'): string {
+    return dayWords(day, style);
   }
 }

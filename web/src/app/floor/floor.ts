@@ -1,11 +1,10 @@
-import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, inject, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import { FLOOR_PAGE, type FloorJob } from '@iron-patch/contract/wire';
 import { STATION_NAMES } from '@iron-patch/core/stations';
 import { NzInputModule } from 'ng-zorro-antd/input';
-import { FloorStore, Live, ShopClock } from '../data';
+import { DayPipe, FloorStore, Live, ShopClock } from '../data';
 import { StateMark } from '../mark';
 
 /** What is typed is looked for once the hand rests; news is fetched in one go; standings that are behind are asked for again. */
@@ -16,7 +15,7 @@ const FIRST_DRAWN = 14;
 /** Home: the jobs, where each stands, what it waits for and the one next move. */
 @Component({
   selector: 'ip-floor',
-  imports: [RouterLink, FormsModule, NzInputModule, StateMark, DatePipe],
+  imports: [RouterLink, FormsModule, NzInputModule, StateMark, DayPipe],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <header class="head">
@@ -73,7 +72,7 @@ const FIRST_DRAWN = 14;
             </span>
             <span class="promise">
               @if (job.promisedOn) {
-                <span class="fig" [class.wrong]="job.next && late(job)">{{ job.promisedOn | date: 'EEE d MMM' }}</span>
+                <span class="fig" [class.wrong]="job.next && late(job)">{{ job.promisedOn | day: 'weekday' }}</span>
                 @if (job.next && late(job)) {
                   <b class="wrong">late</b>
                 }

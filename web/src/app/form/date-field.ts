@@ -1,7 +1,6 @@
-import { formatDate } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import { parseDay, type Leaning } from '@iron-patch/core';
+import { dayWords, parseDay, type Leaning } from '@iron-patch/core';
 import { NzDatePickerModule } from 'ng-zorro-antd/date-picker';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { ShopClock } from '../data';
@@ -150,7 +149,7 @@ export class DateField extends FormField<string | null> {
 
   private write(day: string | null): void {
     this.lastGiven = day;
-    this.text.set(day ? formatDate(day, 'EEE d MMM y', 'en') : '');
+    this.text.set(dayWords(day, 'whole'));
     if (!this.unread) return;
     this.unread = '';
     this.lookAgain();

@@ -1,7 +1,6 @@
 export { CheckBox } from './check-box';
 export { CheckList } from './check-list';
 export { ChooseField, type Option } from './choose-field';
-export { countOf } from './count-of';
 export { DateField } from './date-field';
 export { DraftNote } from './draft-note';
 export { FormFrame } from './form-frame';

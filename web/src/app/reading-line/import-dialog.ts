@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, inject, input, linkedSignal, output, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import { READINGS_CSV_NEEDED, type Problem } from '@iron-patch/core';
+import { countOf, READINGS_CSV_NEEDED, type Problem } from '@iron-patch/core';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { NzModalModule } from 'ng-zorro-antd/modal';
 import { NamedDialog } from '../show';
@@ -83,7 +83,7 @@ export class ImportDialog {
     try {
       const stored = await this.store.importReadings(this.csv(), this.key());
       this.kept.done();
-      this.store.say(`${stored} reading${stored === 1 ? '' : 's'} brought in.`);
+      this.store.say(`${countOf(stored, 'reading')} brought in.`);
       this.closed.emit();
     } catch (e) {
       const told =

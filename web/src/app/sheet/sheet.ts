@@ -1,4 +1,4 @@
-import { DatePipe, Location } from '@angular/common';
+import { Location } from '@angular/common';
 import type { ElementRef } from '@angular/core';
 import {
   ChangeDetectionStrategy,
@@ -16,7 +16,7 @@ import { toSignal } from '@angular/core/rxjs-interop';
 import { NavigationEnd, Router, RouterLink, RouterOutlet } from '@angular/router';
 import { calledOff, STATION_NAMES, STATIONS, type StationId } from '@iron-patch/core';
 import { filter, map, startWith } from 'rxjs';
-import { PageTitle } from '../data';
+import { DayPipe, PageTitle } from '../data';
 import { SheetStore } from '../sheet-data';
 import { Axis, Lanes, PartPicture, type LaneName } from '../picture';
 import { ReadingLine } from '../reading-line/reading-line';
@@ -44,7 +44,7 @@ const WORN_STATIONS: readonly StationId[] = ['receive', 'strip', 'measure', 'dec
 /** The job sheet: stations left, picture and lanes in the middle with the station's work below, Working right, reading line at the bottom. */
 @Component({
   selector: 'ip-sheet',
-  imports: [RouterOutlet, RouterLink, DatePipe, Rail, PartPicture, Lanes, WorkingColumn, ReadingLine, Moved, Trouble],
+  imports: [RouterOutlet, RouterLink, DayPipe, Rail, PartPicture, Lanes, WorkingColumn, ReadingLine, Moved, Trouble],
   providers: [Axis],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
@@ -62,9 +62,7 @@ const WORN_STATIONS: readonly StationId[] = ['receive', 'strip', 'measure', 'dec
           <header>
             <span class="number fig">{{ s.job.number }}</span>
             <h1>{{ s.job.title }}</h1>
-            <span class="quiet who"
-              >{{ s.customer.name }}{{ s.job.promisedOn ? ', for ' + (s.job.promisedOn | date: 'EEEE d MMMM') : '' }}</span
-            >
+            <span class="quiet who">{{ s.customer.name }}{{ s.job.promisedOn ? ', for ' + (s.job.promisedOn | day: 'weekday') : '' }}</span>
             @if (store.undo(); as undo) {
               <button type="button" class="undo no-print" title="Ctrl + Z" (click)="store.undoLast()">Take back: {{ undo.what }}</button>
             }

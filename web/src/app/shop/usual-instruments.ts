@@ -2,10 +2,9 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import { routes, type InstrumentInput } from '@iron-patch/contract';
-import { usualInstruments, type UsualInstrument } from '@iron-patch/core';
+import { countOf, usualInstruments, type UsualInstrument } from '@iron-patch/core';
 import { NzCheckboxModule } from 'ng-zorro-antd/checkbox';
 import { newId, ShopStore, Told } from '../data';
-import { countOf } from '../form';
 
 /** Instruments as most shops have them, to tick off. */
 @Component({

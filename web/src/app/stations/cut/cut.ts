@@ -1,6 +1,16 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { dialDecimals, formatLength, sentence, turnsOf, turnsWords, type Advice, type CutFinding, type Figure } from '@iron-patch/core';
+import {
+  countOf,
+  dialDecimals,
+  formatLength,
+  sentence,
+  turnsOf,
+  turnsWords,
+  type Advice,
+  type CutFinding,
+  type Figure,
+} from '@iron-patch/core';
 import { SheetStore } from '../../sheet-data';
 import { StateMark } from '../../mark';
 import { DialPicture } from './dial-picture';
@@ -225,7 +235,7 @@ export class Cut {
     const lines = (c.advice.turnIn ?? 0) / this.plan()!.lathe.cross.perLine;
     const whole = Math.floor(lines + 0.25);
     const half = Math.abs(lines - whole - 0.5) < 0.25;
-    return `${whole} line${whole === 1 ? '' : 's'}${half ? ' and a half' : ''}`;
+    return `${countOf(whole, 'line')}${half ? ' and a half' : ''}`;
   }
 
   protected mark(c: CutFinding): 'done' | 'under-way' | 'not-yet' | 'out' {

@@ -13,6 +13,7 @@ import {
 } from '@angular/core';
 import type { FeatureInput } from '@iron-patch/contract';
 import {
+  countOf,
   choiceKey,
   FEATURE_KINDS,
   isDiameter,
@@ -233,6 +234,6 @@ function words({ component, there, place, readings }: PencilPlace): string {
   const what = there
     ? `more of ${place.name}`
     : `${place.name}, ${place.side === 'inside' ? 'inside' : 'outside'}: ${FEATURE_KINDS[place.kind].name.toLowerCase()}`;
-  const many = readings.length === 0 ? 'nothing read yet' : readings.length === 1 ? 'one reading' : `${readings.length} readings`;
+  const many = readings.length === 0 ? 'nothing read yet' : countOf(readings.length, 'reading');
   return `On ${on}: ${what}; ${many}.`;
 }
