@@ -47,6 +47,7 @@ export {
 } from './picture';
 export { movedByShop, type MovedJob, type ShopMove } from './shop-moves';
 export { workOut, type Repair } from './repair';
+export { everyFigure, placeInHand, stationFigure } from './station-figure';
 export type { DiagnosisFinding } from './diagnosis-finding';
 export { doubtOf, type DoubtInput, type Offer, type ReadingDoubt } from './reading-doubt';
 export { doubtInputFor, type AboutToKeep } from './doubt-input';

@@ -2,7 +2,7 @@ import { execFileSync } from 'node:child_process';
 import { join } from 'node:path';
 import { ROOT } from './test-database';
 
-const READER = join(ROOT, 'server/src/testing/read-pdf.mjs');
+const READER = join(ROOT, 'tools/pdf-text.mjs');
 
 /** The text of each page of a PDF, read back by a reader that knows nothing of how it was written. */
 export const textOfPdf = (pdf: Buffer): string[] =>

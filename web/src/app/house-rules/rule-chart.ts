@@ -1,11 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import { formatLength, fromUnit, houseAllowanceMm, toUnit, type HouseRule, type LengthUnit } from '@iron-patch/core';
 import { scaleLinear } from 'd3-scale';
+import { ChartFrame, type ChartBox, type Numbers } from '../show';
 
-const WIDTH = 400;
-const HEIGHT = 240;
-const LEFT = 58;
-const BOTTOM = 30;
+const BOX: ChartBox = { width: 400, height: 240, left: 58, right: 0, bottom: 30 };
 /** Pins and bushes of a repair shop. */
 const MOST_MM = 100;
 
@@ -15,35 +13,26 @@ type Line = Pick<HouseRule, 'id' | 'name' | 'baseMm' | 'ratePerDiameter'>;
 @Component({
   selector: 'ip-rule-chart',
   changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [ChartFrame],
   template: `
-    <svg [attr.viewBox]="'0 0 ' + width + ' ' + height" width="100%" role="img" [attr.aria-label]="spoken()">
-      @for (t of ys(); track t.at) {
-        <line [attr.x1]="left" [attr.x2]="width" [attr.y1]="t.at" [attr.y2]="t.at" [class.zero]="t.zero" class="grid" />
-        <text [attr.x]="left - 6" [attr.y]="t.at + 4" text-anchor="end">{{ t.text }}</text>
-      }
-      @for (t of xs(); track t.at) {
-        <text [attr.x]="t.at" [attr.y]="height - 8" text-anchor="middle">{{ t.text }}</text>
-      }
+    <ip-chart
+      [box]="box"
+      [xs]="xs()"
+      [ys]="ys()"
+      [spoken]="spoken()"
+      [numbers]="numbers()"
+      [meaning]="meaning()"
+      [widest]="box.width * 1.4"
+    >
       @for (l of lines(); track l.id) {
-        <line [attr.x1]="l.x1" [attr.y1]="l.y1" [attr.x2]="l.x2" [attr.y2]="l.y2" class="rule" [class.on]="l.on" />
+        <svg:line [attr.x1]="l.x1" [attr.y1]="l.y1" [attr.x2]="l.x2" [attr.y2]="l.y2" class="rule" [class.on]="l.on" />
       }
       @if (old(); as l) {
-        <line [attr.x1]="l.x1" [attr.y1]="l.y1" [attr.x2]="l.x2" [attr.y2]="l.y2" class="rule old" />
+        <svg:line [attr.x1]="l.x1" [attr.y1]="l.y1" [attr.x2]="l.x2" [attr.y2]="l.y2" class="rule old" />
       }
-    </svg>
-    <p class="quiet">Allowance over diameter, {{ unit() }}; play above nought, interference below. Dashed: as it is now.</p>
+    </ip-chart>
   `,
   styles: `
-    .grid {
-      stroke: var(--hairline);
-    }
-    .grid.zero {
-      stroke: var(--ink);
-    }
-    text {
-      font: 400 13px var(--figures);
-      fill: var(--quiet);
-    }
     .rule {
       stroke: var(--edge);
       stroke-width: 1.6;
@@ -56,18 +45,13 @@ type Line = Pick<HouseRule, 'id' | 'name' | 'baseMm' | 'ratePerDiameter'>;
       stroke: var(--blue);
       stroke-dasharray: 5 4;
     }
-    p {
-      font-size: 14px;
-    }
   `,
 })
 export class RuleChart {
   readonly rules = input.required<readonly Line[]>();
   readonly draft = input<Line | null>(null);
   readonly unit = input.required<LengthUnit>();
-  protected readonly width = WIDTH;
-  protected readonly height = HEIGHT;
-  protected readonly left = LEFT;
+  protected readonly box = BOX;
 
   private readonly shown = computed<readonly Line[]>(() => {
     const draft = this.draft();
@@ -77,7 +61,7 @@ export class RuleChart {
   private readonly x = computed(() =>
     scaleLinear()
       .domain([0, toUnit(MOST_MM, this.unit())])
-      .range([LEFT, WIDTH - 18]),
+      .range([BOX.left, BOX.width - 18]),
   );
   private readonly y = computed(() => {
     const ends = [...this.shown(), ...this.rules()]
@@ -86,7 +70,7 @@ export class RuleChart {
     return scaleLinear()
       .domain([Math.min(0, ...ends), Math.max(0, ...ends)])
       .nice()
-      .range([HEIGHT - BOTTOM, 10]);
+      .range([BOX.height - BOX.bottom, 10]);
   });
   protected readonly xs = computed(() =>
     this.x()
@@ -102,6 +86,18 @@ export class RuleChart {
         text: formatLength(fromUnit(v, this.unit()), this.unit(), this.unit() === 'mm' ? 2 : 3),
       })),
   );
+  protected readonly meaning = computed(
+    () => `Allowance over diameter, ${this.unit()}; play above nought, interference below. Dashed: as it is now.`,
+  );
+  protected readonly numbers = computed<Numbers>(() => {
+    const at = this.x().ticks(2);
+    const show = (r: Line, v: number): string => formatLength(houseAllowanceMm(r, fromUnit(v, this.unit())), this.unit());
+    return {
+      caption: `Allowances over diameter, ${this.unit()}`,
+      head: ['Rule', ...at.map((v) => `at ${v}`)],
+      rows: this.shown().map((r) => [r.name, ...at.map((v) => show(r, v))]),
+    };
+  });
   protected readonly lines = computed(() => this.shown().map((r) => ({ id: r.id, on: r.id === this.draft()?.id, ...this.line(r) })));
   /** The rule in force, where the draft differs from it. */
   protected readonly old = computed(() => {

@@ -2,53 +2,38 @@ import { ChangeDetectionStrategy, Component, computed, input } from '@angular/co
 import { formatLength, formatPlace, type IndicatorFinding, type LengthUnit } from '@iron-patch/core';
 import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
+import { ChartFrame, type ChartBox, type Numbers, type Tick } from '../show';
 
-const WIDTH = 720;
-const HEIGHT = 170;
-const LEFT = 70;
-const RIGHT = 20;
+const BOX: ChartBox = { width: 720, height: 176, left: 70, right: 20, bottom: 40 };
 const TOP = 24;
-const BOTTOM = 36;
+const MEANING = 'Under each station where it lies and the total reading; the hand points to its high spot, 0° to the right.';
 const DIAL_R = 15;
 
 /** The bow of a shaft along its axis, a clock with the high spot over each station, and where to press. */
 @Component({
   selector: 'ip-indicator-map',
   changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [ChartFrame],
   template: `
-    <svg viewBox="0 0 720 170" role="img" [attr.aria-label]="spoken()">
-      <line class="zero" [attr.x1]="left" [attr.x2]="right" [attr.y1]="zero()" [attr.y2]="zero()" />
-      @for (t of ticks(); track t.y) {
-        <text class="fig" [attr.x]="left - 8" [attr.y]="t.y + 4" text-anchor="end">{{ t.text }}</text>
-      }
-      <path [attr.d]="path()" />
+    <ip-chart [box]="box" [xs]="xs()" [ys]="ticks()" [spoken]="spoken()" [numbers]="numbers()" [meaning]="meaning">
+      <svg:line class="zero" [attr.x1]="box.left" [attr.x2]="right" [attr.y1]="zero()" [attr.y2]="zero()" />
+      <svg:path [attr.d]="path()" />
       @for (s of stations(); track s.x) {
-        <line class="stem" [attr.x1]="s.x" [attr.x2]="s.x" [attr.y1]="zero()" [attr.y2]="s.y" />
-        <circle class="dial" [attr.cx]="s.x" [attr.cy]="s.y - 22" [attr.r]="dialR" />
-        <line class="hand" [attr.x1]="s.x" [attr.y1]="s.y - 22" [attr.x2]="s.hx" [attr.y2]="s.hy" />
-        <text class="fig" [attr.x]="s.x" [attr.y]="height - 20" text-anchor="middle">{{ s.at }}</text>
-        <text class="fig strong" [attr.x]="s.x" [attr.y]="height - 5" text-anchor="middle">{{ s.total }}</text>
+        <svg:line class="stem" [attr.x1]="s.x" [attr.x2]="s.x" [attr.y1]="zero()" [attr.y2]="s.y" />
+        <svg:circle class="dial" [attr.cx]="s.x" [attr.cy]="s.y - 22" [attr.r]="dialR" />
+        <svg:line class="hand" [attr.x1]="s.x" [attr.y1]="s.y - 22" [attr.x2]="s.hx" [attr.y2]="s.hy" />
+        <svg:text class="total" [attr.x]="s.x" [attr.y]="box.height - 2" text-anchor="middle">{{ s.total }}</svg:text>
       }
       @if (press(); as p) {
-        <path class="press" [attr.d]="'M' + (p - 9) + ' 4 L' + (p + 9) + ' 4 L' + p + ' 20 Z'" />
-        <text class="word" [attr.x]="p + 14" y="15">press here, high spot up</text>
+        <svg:path class="press" [attr.d]="'M' + (p - 9) + ' 4 L' + (p + 9) + ' 4 L' + p + ' 20 Z'" />
+        <svg:text class="word" [attr.x]="p + 14" y="15">press here, high spot up</svg:text>
       }
-    </svg>
-    <p class="quiet">Under each station where it lies and the total reading; the hand points to its high spot, 0° to the right.</p>
+    </ip-chart>
   `,
   styles: `
-    svg {
-      width: 100%;
-      max-width: 820px;
-      display: block;
-      margin-top: 12px;
-    }
-    .fig {
-      font: 400 12px var(--figures);
+    .total {
+      font: 700 13px var(--figures);
       fill: var(--ink);
-    }
-    .strong {
-      font-weight: 700;
     }
     .word {
       font: 600 13px var(--label);
@@ -84,9 +69,9 @@ const DIAL_R = 15;
 export class IndicatorMap {
   readonly finding = input.required<IndicatorFinding>();
   readonly unit = input.required<LengthUnit>();
-  protected readonly left = LEFT;
-  protected readonly right = WIDTH - RIGHT;
-  protected readonly height = HEIGHT;
+  protected readonly box = BOX;
+  protected readonly meaning = MEANING;
+  protected readonly right = BOX.width - BOX.right;
   protected readonly dialR = DIAL_R;
   private readonly map = computed(() => [...this.finding().map].sort((p, q) => p.stationMm - q.stationMm));
   /** Bow in the plane of the bend; without a bend the eccentricity. */
@@ -102,19 +87,19 @@ export class IndicatorMap {
     const at = this.map().map((s) => s.stationMm);
     return scaleLinear()
       .domain([Math.min(...at), Math.max(...at)])
-      .range([LEFT + DIAL_R, WIDTH - RIGHT - DIAL_R]);
+      .range([BOX.left + DIAL_R, BOX.width - BOX.right - DIAL_R]);
   });
   private readonly y = computed(() => {
     const high = Math.max(...this.bows().map(Math.abs), 0.005);
     return scaleLinear()
       .domain([Math.min(0, ...this.bows()), high])
-      .range([HEIGHT - BOTTOM, TOP + 2 * DIAL_R + 8]);
+      .range([BOX.height - BOX.bottom, TOP + 2 * DIAL_R + 8]);
   });
   protected readonly zero = computed(() => this.y()(0));
   protected readonly ticks = computed(() =>
     this.y()
       .ticks(3)
-      .map((mm) => ({ y: this.y()(mm), text: formatLength(mm, this.unit()) })),
+      .map((mm) => ({ at: this.y()(mm), text: formatLength(mm, this.unit()) })),
   );
   protected readonly stations = computed(() =>
     this.map().map((s, i) => {
@@ -125,11 +110,22 @@ export class IndicatorMap {
         y,
         hx: x + DIAL_R * Math.cos(t),
         hy: y - 22 - DIAL_R * Math.sin(t),
-        at: formatPlace(s.stationMm, this.unit()),
         total: formatLength(s.totalMm, this.unit()),
       };
     }),
   );
+  protected readonly xs = computed<readonly Tick[]>(() =>
+    this.map().map((s) => ({ at: this.x()(s.stationMm), text: formatPlace(s.stationMm, this.unit()) })),
+  );
+  protected readonly numbers = computed<Numbers>(() => ({
+    caption: `Indicator readings along the part, ${this.unit()}`,
+    head: ['Station', 'total', 'off the axis', 'high spot, °'],
+    rows: this.map().map((s) => [
+      formatPlace(s.stationMm, this.unit()),
+      ...[s.totalMm, s.eccentricMm].map((mm) => formatLength(mm, this.unit())),
+      String(Math.round(s.highDeg)),
+    ]),
+  }));
   protected readonly path = computed(
     () =>
       line<{ x: number; y: number }>()

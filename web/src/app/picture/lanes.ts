@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { formatLength, isDiameter, madeSizeMm, type PictureStation } from '@iron-patch/core';
+import { formatLength, formatPlace, isDiameter, madeSizeMm, type PictureStation } from '@iron-patch/core';
 import { line } from 'd3-shape';
 import { SheetStore } from '../sheet-data';
 import { Axis, LANE_NAME_PX } from './axis';
@@ -119,16 +119,14 @@ export class Lanes {
     (this.store.repair()?.fits ?? []).map((f) => {
       const from = f.hole.component.axisOffsetMm + f.hole.feature.startMm;
       const shape = f.hole.shape;
+      const whole = shape ? `${this.coarse(shape.smallestMm)} to ${this.coarse(shape.largestMm)}` : '';
       return {
         id: f.hole.feature.id,
         fromMm: from,
         toMm: from + f.hole.feature.lengthMm,
         oval: f.target?.trueTheHole ?? false,
-        text: shape
-          ? this.x(from + f.hole.feature.lengthMm) - this.x(from) > 124
-            ? `${this.coarse(shape.smallestMm)} to ${this.coarse(shape.largestMm)}`
-            : this.coarse(shape.smallestMm)
-          : '',
+        whole,
+        text: shape && this.x(from + f.hole.feature.lengthMm) - this.x(from) <= 124 ? this.coarse(shape.smallestMm) : whole,
       };
     }),
   );
@@ -161,6 +159,32 @@ export class Lanes {
         .map((b) => b.title)
         .join(', ') + ' along the part',
   );
+
+  /** All that the lanes show, for who cannot see them. */
+  protected readonly rows = computed(() =>
+    this.boxes().flatMap(({ name, title }) => this.stretches(name).map((s) => ({ lane: title, ...s }))),
+  );
+  protected readonly unit = computed(() => this.store.unit());
+
+  protected place(mm: number): string {
+    return formatPlace(mm, this.store.unit());
+  }
+
+  private stretches(name: LaneName): readonly { readonly fromMm: number; readonly toMm: number; readonly says: string }[] {
+    const at = (s: PictureStation, says: string) => ({ fromMm: s.atMm, toMm: s.atMm, says });
+    switch (name) {
+      case 'readings':
+        return this.pinStations().map((s) => at(s, this.show(s.meanMm)));
+      case 'wear':
+        return this.pinStations().flatMap((s) => (s.wearMm === null ? [] : [at(s, `-${this.show(s.wearMm)}`)]));
+      case 'mate':
+        return this.mates().map((m) => ({ ...m, says: m.whole }));
+      case 'target':
+        return this.targets().map((t) => ({ ...t, says: t.text }));
+      case 'proof':
+        return this.proofs().map((p) => ({ ...p, says: `${p.text}, ${p.verdict}` }));
+    }
+  }
 
   protected x(mm: number): number {
     return this.axis.scale()(mm);

@@ -145,7 +145,7 @@ const SIZE_PX = 70;
     }
     .sub {
       font: 400 14px var(--label);
-      fill: #c3caea;
+      fill: var(--scribe-quiet);
     }
     .metal {
       fill: var(--layout-soft);
@@ -159,13 +159,13 @@ const SIZE_PX = 70;
       stroke-width: 1.2;
     }
     .centre {
-      stroke: #c3caea;
+      stroke: var(--scribe-quiet);
       stroke-width: 1;
       stroke-dasharray: 14 4 3 4;
     }
     .mate path {
       fill: none;
-      stroke: #aeb8e6;
+      stroke: var(--scribe-mate);
       stroke-width: 1.2;
       stroke-dasharray: 6 4;
       pointer-events: all;
@@ -175,7 +175,7 @@ const SIZE_PX = 70;
     }
     .mate text {
       font: 400 13px var(--label);
-      fill: #c3caea;
+      fill: var(--scribe-quiet);
     }
     .mate.on path {
       stroke: var(--brass);
@@ -205,21 +205,15 @@ const SIZE_PX = 70;
       stroke-width: 2;
     }
     .ticks line {
-      stroke: #c3caea;
+      stroke: var(--scribe-quiet);
     }
     .ticks text {
       font: 400 13px var(--figures);
-      fill: #dfe4fb;
+      fill: var(--scribe-text);
     }
     .cursor {
       stroke: var(--brass);
       stroke-width: 1.4;
-    }
-    @media print {
-      :host,
-      svg rect:first-of-type {
-        print-color-adjust: exact;
-      }
     }
   `,
 })

@@ -3,59 +3,36 @@ import { formatLength, formatPlace, madeSizeMm, type FeatureFinding } from '@iro
 import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
 import { SheetStore } from '../sheet-data';
+import { ChartFrame, type ChartBox, type Numbers, type Tick } from '../show';
 
-const WIDTH = 720;
-const HEIGHT = 168;
-const LEFT = 84;
-const RIGHT = 16;
+const BOX: ChartBox = { width: 720, height: 150, left: 84, right: 16, bottom: 28 };
 const TOP = 16;
-const BOTTOM = 48;
 const NICE = [1, 2, 5, 10, 20, 50, 100, 200, 500, 1000, 2000, 5000];
 
 /** Size along the axis, drawn far larger across than along, with the scale said: smallest to largest a bar, the means a line, the believed original beside it. */
 @Component({
   selector: 'ip-profile-chart',
   changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [ChartFrame],
   template: `
-    <svg [attr.viewBox]="'0 0 720 168'" role="img" [attr.aria-label]="spoken()">
+    <ip-chart [box]="box" [xs]="xs()" [ys]="ticks()" [spoken]="spoken()" [numbers]="numbers()" [meaning]="meaning()">
       @if (originalY(); as y) {
-        <line class="original" [attr.x1]="left" [attr.x2]="right" [attr.y1]="y" [attr.y2]="y" />
-        <text class="word" [attr.x]="right" [attr.y]="y - 5" text-anchor="end">made to {{ originalText() }}</text>
-      }
-      @for (t of ticks(); track t.y) {
-        <line class="tick" [attr.x1]="left - 5" [attr.x2]="right" [attr.y1]="t.y" [attr.y2]="t.y" />
-        <text class="fig" [attr.x]="left - 9" [attr.y]="t.y + 4" text-anchor="end">{{ t.text }}</text>
+        <svg:line class="original" [attr.x1]="box.left" [attr.x2]="right" [attr.y1]="y" [attr.y2]="y" />
+        <svg:text class="word" [attr.x]="right" [attr.y]="y - 5" text-anchor="end">made to {{ originalText() }}</svg:text>
       }
       @for (b of bars(); track b.x) {
-        <line class="bar" [attr.x1]="b.x" [attr.x2]="b.x" [attr.y1]="b.low" [attr.y2]="b.high" />
-        <text class="fig" [attr.x]="b.x" [attr.y]="height - 28" text-anchor="middle">{{ b.text }}</text>
+        <svg:line class="bar" [attr.x1]="b.x" [attr.x2]="b.x" [attr.y1]="b.low" [attr.y2]="b.high" />
       }
-      <path [attr.d]="path()" />
+      <svg:path [attr.d]="path()" />
       @for (b of bars(); track b.x) {
-        <circle [attr.cx]="b.x" [attr.cy]="b.mean" r="4" />
+        <svg:circle [attr.cx]="b.x" [attr.cy]="b.mean" r="4" />
       }
-      <text class="word" [attr.x]="left" [attr.y]="height - 7">
-        station, {{ store.unit() }}; across drawn {{ times() }} times larger than along
-      </text>
-    </svg>
+    </ip-chart>
   `,
   styles: `
-    svg {
-      width: 100%;
-      max-width: 820px;
-      display: block;
-      margin-top: 12px;
-    }
-    .fig {
-      font: 400 12px var(--figures);
-      fill: var(--ink);
-    }
     .word {
       font: 400 13px var(--label);
       fill: var(--quiet);
-    }
-    .tick {
-      stroke: var(--hairline);
     }
     .original {
       stroke: var(--accent);
@@ -79,9 +56,8 @@ const NICE = [1, 2, 5, 10, 20, 50, 100, 200, 500, 1000, 2000, 5000];
 export class ProfileChart {
   protected readonly store = inject(SheetStore);
   readonly finding = input.required<FeatureFinding>();
-  protected readonly left = LEFT;
-  protected readonly right = WIDTH - RIGHT;
-  protected readonly height = HEIGHT;
+  protected readonly box = BOX;
+  protected readonly right = BOX.width - BOX.right;
   private readonly sections = computed(() => this.finding().shape?.sections ?? []);
   private readonly original = computed(() => madeSizeMm(this.finding(), this.store.repair()?.features ?? []));
   private readonly x = computed(() => {
@@ -89,7 +65,7 @@ export class ProfileChart {
     const at = this.sections().map((s) => s.stationMm);
     return scaleLinear()
       .domain([Math.min(startMm, ...at), Math.max(startMm + lengthMm, ...at)])
-      .range([LEFT, WIDTH - RIGHT]);
+      .range([BOX.left, BOX.width - BOX.right]);
   });
   private readonly y = computed(() => {
     const original = this.original();
@@ -99,7 +75,7 @@ export class ProfileChart {
     const room = Math.max((high - low) * 0.12, 0.002);
     return scaleLinear()
       .domain([low - room, high + room])
-      .range([HEIGHT - BOTTOM, TOP]);
+      .range([BOX.height - BOX.bottom, TOP]);
   });
   /** Across against along, said as a plain number: radius across, so half the diameter's scale. */
   protected readonly times = computed(() => {
@@ -111,7 +87,7 @@ export class ProfileChart {
   protected readonly ticks = computed(() =>
     this.y()
       .ticks(3)
-      .map((mm) => ({ y: this.y()(mm), text: formatLength(mm, this.store.unit()) })),
+      .map((mm) => ({ at: this.y()(mm), text: formatLength(mm, this.store.unit()) })),
   );
   protected readonly bars = computed(() =>
     this.sections().map((s) => ({
@@ -119,9 +95,20 @@ export class ProfileChart {
       low: this.y()(s.smallestMm),
       high: this.y()(s.largestMm),
       mean: this.y()(s.meanMm),
-      text: formatPlace(s.stationMm, this.store.unit()),
     })),
   );
+  protected readonly xs = computed<readonly Tick[]>(() =>
+    this.sections().map((s) => ({ at: this.x()(s.stationMm), text: formatPlace(s.stationMm, this.store.unit()) })),
+  );
+  protected readonly meaning = computed(() => `Station, ${this.store.unit()}; across drawn ${this.times()} times larger than along.`);
+  protected readonly numbers = computed<Numbers>(() => {
+    const show = (mm: number): string => formatLength(mm, this.store.unit());
+    return {
+      caption: `Sizes of ${this.finding().feature.name}, ${this.store.unit()}`,
+      head: ['Station', 'smallest', 'mean', 'largest'],
+      rows: this.sections().map((s) => [formatPlace(s.stationMm, this.store.unit()), ...[s.smallestMm, s.meanMm, s.largestMm].map(show)]),
+    };
+  });
   protected readonly path = computed(
     () =>
       line<{ x: number; mean: number }>()

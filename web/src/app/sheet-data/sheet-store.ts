@@ -264,7 +264,11 @@ export const SheetStore = signalStore(
         select: (selection: Partial<Selection>): void =>
           patchState(store, ({ selection: before }) => {
             const stays = selection.spanId === undefined || selection.spanId === before.spanId;
-            return { selection: { ...before, quantity: null, ...(stays ? {} : { afterActId: undefined }), ...selection } };
+            return {
+              selection: { ...before, quantity: null, ...(stays ? {} : { afterActId: undefined }), ...selection },
+              // The Working starts anew at another place.
+              ...(stays ? {} : { figure: null }),
+            };
           }),
         show: (figure: Figure | null): void => patchState(store, { figure }),
         lookAt: (pictured: 'worn' | 'new'): void => patchState(store, { pictured }),

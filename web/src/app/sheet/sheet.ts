@@ -1,4 +1,3 @@
-import { Location } from '@angular/common';
 import type { ElementRef } from '@angular/core';
 import {
   ChangeDetectionStrategy,
@@ -21,6 +20,7 @@ import { SheetStore } from '../sheet-data';
 import { Axis, Lanes, PartPicture, type LaneName } from '../picture';
 import { ReadingLine } from '../reading-line/reading-line';
 import { WorkingColumn } from '../working/working-column';
+import { keepLookedAt } from './looked-at';
 import { Moved } from './moved';
 import { Rail } from './rail';
 import { Trouble } from './trouble';
@@ -98,7 +98,7 @@ const WORN_STATIONS: readonly StationId[] = ['receive', 'strip', 'measure', 'dec
           <div class="work"><router-outlet /></div>
         </div>
         @if (station() !== 'cut') {
-          <ip-working class="working" />
+          <ip-working class="working" [station]="station()" />
         }
         <ip-reading-line class="line no-print" [station]="station()" />
       </div>
@@ -254,10 +254,11 @@ export class Sheet {
   private readonly axis = inject(Axis);
   private readonly router = inject(Router);
   readonly id = input.required<string>();
-  /** From the address: the place to look at. */
+  /** From the address: the place to look at, and the key of the figure whose working is read. */
   readonly place = input<string>();
+  readonly figure = input<string>();
   private readonly middle = viewChild<ElementRef<HTMLElement>>('middle');
-  private readonly url = toSignal(
+  readonly url = toSignal(
     this.router.events.pipe(
       filter((e) => e instanceof NavigationEnd),
       map((e) => e.urlAfterRedirects),
@@ -265,7 +266,7 @@ export class Sheet {
     ),
     { initialValue: this.router.url },
   );
-  protected readonly station = computed<StationId>(() => STATIONS.find((s) => this.url().split('?')[0]!.endsWith(`/${s}`)) ?? 'measure');
+  readonly station = computed<StationId>(() => STATIONS.find((s) => this.url().split('?')[0]!.endsWith(`/${s}`)) ?? 'measure');
   protected readonly off = computed(() => {
     const sheet = this.store.sheet();
     return sheet && calledOff(sheet);
@@ -275,6 +276,8 @@ export class Sheet {
     const { spanId } = this.store.selection();
     return this.store.sheet()?.features.find((f) => f.id === spanId)?.name ?? '';
   });
+  /** Whether the job that the address names is on the screen. */
+  readonly here = computed(() => this.store.sheet()?.job.id === this.id());
   protected readonly lanes = computed(() => LANES[this.station()]);
 
   constructor() {
@@ -286,17 +289,7 @@ export class Sheet {
       const pictured = WORN_STATIONS.includes(this.station()) ? 'worn' : 'new';
       untracked(() => this.store.lookAt(pictured));
     });
-    // An address that names a place leads to it; the place that is looked at stands in the address.
-    effect(() => {
-      const spanId = this.place();
-      if (spanId && this.store.sheet()?.job.id === this.id()) untracked(() => this.store.select({ spanId }));
-    });
-    const location = inject(Location);
-    effect(() => {
-      const { spanId } = this.store.selection();
-      const path = this.url().split('?')[0]!;
-      if (spanId && this.store.sheet()?.job.id === this.id()) untracked(() => location.replaceState(path, `place=${spanId}`));
-    });
+    keepLookedAt(this);
     const title = inject(PageTitle);
     effect(() => {
       const job = this.store.sheet()?.job;

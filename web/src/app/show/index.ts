@@ -2,3 +2,5 @@ export { CautionNote } from './caution';
 export { NamedDialog } from './named-dialog';
 export { FigureButton } from './figure';
 export { LengthPipe } from './length-pipe';
+export { ChartFrame, type ChartBox, type Tick } from './chart-frame';
+export { NumbersBehind, type Numbers } from './numbers-behind';

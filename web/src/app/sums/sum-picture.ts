@@ -61,10 +61,10 @@ interface Size {
     }
     .mate {
       stroke-width: 1.4;
-      stroke: #aeb8e6;
+      stroke: var(--scribe-mate);
     }
     .tool {
-      stroke: #aeb8e6;
+      stroke: var(--scribe-mate);
       stroke-dasharray: 2 3;
     }
     .hidden {

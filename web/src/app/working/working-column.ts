@@ -1,5 +1,15 @@
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { explain, formatLength, otherUnit, showValue, type Figure, inSentence } from '@iron-patch/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import {
+  everyFigure,
+  explain,
+  formatLength,
+  inSentence,
+  otherUnit,
+  showValue,
+  stationFigure,
+  type Figure,
+  type StationId,
+} from '@iron-patch/core';
 import { StateMark } from '../mark';
 import { SheetStore } from '../sheet-data';
 
@@ -148,19 +158,16 @@ import { SheetStore } from '../sheet-data';
 })
 export class WorkingColumn {
   protected readonly store = inject(SheetStore);
+  readonly station = input.required<StationId>();
+  /** Stations at which it is asked what the part was and how the play stands. */
+  private readonly asksWhatItWas = computed(() => ['strip', 'measure', 'decide'].includes(this.station()));
   /** The figure as it is now: a chosen one is found again by its key after something changed. */
   protected readonly figure = computed<Figure | null>(() => {
     const chosen = this.store.figure();
     const repair = this.store.repair();
-    const measured = repair?.fits.filter((f) => f.figures) ?? [];
-    const fit = measured.find((f) => f.hole.feature.id === this.store.selection().spanId) ?? measured[0];
-    if (!chosen) return fit?.figures?.upper ?? null;
-    const all = [
-      ...(repair?.releasable ?? []),
-      ...(repair?.fits.flatMap((f) => (f.figures ? (Object.values(f.figures) as Figure[]) : [])) ?? []),
-      ...(repair?.features.flatMap((f) => [f.smallest, f.largest, f.mean, f.ovality, f.taper]) ?? []),
-    ];
-    return all.find((f) => f?.key === chosen.key) ?? chosen;
+    if (!repair) return chosen;
+    if (!chosen) return stationFigure(repair, this.station(), this.store.selection().spanId);
+    return everyFigure(repair).find((f) => f.key === chosen.key) ?? chosen;
   });
   private static readonly MOST_LINES = 9;
   private readonly all = computed(() => {
@@ -180,11 +187,11 @@ export class WorkingColumn {
   protected readonly plusMinus = computed(() => this.show(this.figure()!.plusMinus!));
   protected readonly advice = computed(() => {
     const fit = this.store.repair()?.fits.find((f) => f.target?.trueTheHole && f.choice?.hole !== 'true');
-    if (!fit) return null;
+    if (!fit || !this.asksWhatItWas()) return null;
     return `Play at the widest place ${this.show(fit.figures!.playLargest.value)}. The oval of ${inSentence(fit.hole.feature.name)} eats more than half of the play that this fit allows. Bore the hole true to ${this.show(fit.truedMm!)}.`;
   });
   protected readonly asked = computed(() => {
-    const repair = this.store.repair();
+    const repair = this.asksWhatItWas() ? this.store.repair() : null;
     const worn = (repair?.features ?? []).filter((f) => f.component.role === 'worn' && f.nominal.ranked.length);
     return (
       worn.find((f) => f.feature.id === this.store.selection().spanId) ?? worn.find((f) => f.feature.land === 'worn') ?? worn[0] ?? null

@@ -31,7 +31,8 @@ const LINES_AROUND = 22;
       <path [attr.d]="pointer(to())" fill="#ffd98a" />
     </svg>
   `,
-  styles: '.ground { fill: var(--layout-deep); } :host { display: block; } text { font: 400 16px var(--figures); fill: #dfe4fb; }',
+  styles:
+    '.ground { fill: var(--layout-deep); } :host { display: block; } text { font: 400 16px var(--figures); fill: var(--scribe-text); }',
 })
 export class DialPicture {
   readonly dial = input.required<Dial>();

@@ -11,6 +11,7 @@ import {
   TAPER_OVER,
   type FeatureFinding,
   type PartState,
+  placeInHand,
   type ReadingRecord,
   type StationState,
 } from '@iron-patch/core';
@@ -69,18 +70,7 @@ export class Measure {
     return step ? `step between ${at(step.fromMm)} and ${at(step.toMm)} ${this.store.unit()}` : '';
   });
   protected readonly shown = signal(RECENT);
-  /** The picked place; else one whose instruments disagree; else the one with the next planned spot; else the first mate. */
-  protected readonly asFound = computed<FeatureFinding | null>(() => {
-    const all = this.store.repair()?.features ?? [];
-    return (
-      all.find((f) => f.feature.id === this.store.selection().spanId) ??
-      all.find((f) => f.disputes.some((d) => d.believed === null)) ??
-      all.find((f) => f.next) ??
-      all.find((f) => f.component.role === 'mate') ??
-      all[0] ??
-      null
-    );
-  });
+  protected readonly asFound = computed(() => placeInHand(this.store.repair()?.features ?? [], this.store.selection().spanId));
   /** In the state that is looked at. */
   protected readonly finding = computed<FeatureFinding | null>(() => {
     const f = this.asFound();

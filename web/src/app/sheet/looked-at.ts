@@ -1,0 +1,49 @@
+import { Location } from '@angular/common';
+import { effect, inject, untracked, type Signal } from '@angular/core';
+import { everyFigure, type StationId } from '@iron-patch/core';
+import { SheetStore } from '../sheet-data';
+
+export interface LookedAt {
+  /** Whether the job that the address names is on the screen. */
+  readonly here: Signal<boolean>;
+  readonly station: Signal<StationId>;
+  /** The address, with what it asks for. */
+  readonly url: Signal<string>;
+  /** From the address: the place to look at, and the key of the figure whose working is read. */
+  readonly place: Signal<string | undefined>;
+  readonly figure: Signal<string | undefined>;
+}
+
+/** An address that names a place and a figure leads to them, and what is looked at stands in the address. */
+export function keepLookedAt({ here, station, url, place, figure }: LookedAt): void {
+  const store = inject(SheetStore);
+  const location = inject(Location);
+  effect(() => {
+    const spanId = place();
+    if (spanId && here()) untracked(() => store.select({ spanId }));
+  });
+  let asked: string | undefined;
+  effect(() => {
+    const key = figure();
+    const repair = here() ? store.repair() : null;
+    if (!key || !repair || key === asked) return;
+    asked = key;
+    const found = everyFigure(repair).find((f) => f.key === key);
+    if (found) untracked(() => store.show(found));
+  });
+  // Another station has another number to start with.
+  let at: StationId | undefined;
+  effect(() => {
+    if (at !== undefined && station() !== at) untracked(() => store.show(null));
+    at = station();
+  });
+  effect(() => {
+    const looked = new URLSearchParams();
+    const { spanId } = store.selection();
+    if (spanId) looked.set('place', spanId);
+    const touched = store.figure();
+    if (touched) looked.set('figure', touched.key);
+    const path = url().split('?')[0]!;
+    if (here()) untracked(() => location.replaceState(path, looked.toString()));
+  });
+}
