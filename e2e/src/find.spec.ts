@@ -27,6 +27,17 @@ it('a size that was read leads to its place, and back to what was found', async 
   await page.until('the place again', async () =>
     (await page.driver.getTitle()).startsWith('1001 Ramp hinge pin, Measure: Lug bore, head side'),
   );
+  // So does that of a figure whose working is read.
+  const heading = (): Promise<string> => page.run<string>('return document.querySelector("ip-working h2").textContent');
+  const start = await heading();
+  await page.run('[...document.querySelectorAll("ip-measure ip-figure button")].find((b) => b.textContent.includes("oval")).click()');
+  await page.until('its working', async () => (await heading()) !== start);
+  const [told, withFigure] = [await heading(), await page.driver.getCurrentUrl()];
+  expect(withFigure).toContain('&figure=');
+  await page.go('/');
+  await page.driver.get(withFigure);
+  await page.sees('Lug bore, head side');
+  await page.until('the figure again', async () => (await heading()) === told);
   await page.click('Lug bore, far side');
   await page.until('another address', async () => (await page.driver.getCurrentUrl()) !== address);
   await bench.visit.open('Sprayer pump shaft', 'measure');

@@ -18,6 +18,9 @@ const HEIGHTS: Readonly<Record<LaneName, number>> = { readings: 50, wear: 72, ma
 /** Neighbouring figures closer than this leave some out, px. */
 const FIGURE_PX = 62;
 
+/** Less than this no bench tells from none, mm. */
+const WEAR_TOLD_MM = 0.0005;
+
 /** The lanes under the picture: each tells one thing at the place along the part where it is true. */
 @Component({
   selector: 'ip-lanes',
@@ -112,7 +115,7 @@ export class Lanes {
     (this.store.picture()?.stations ?? []).filter((s) => s.side === 'outside').sort((p, q) => p.atMm - q.atMm),
   );
   protected readonly worst = computed<PictureStation | null>(() => {
-    const worn = this.pinStations().filter((s) => (s.wearMm ?? 0) > 0.0005);
+    const worn = this.pinStations().filter((s) => (s.wearMm ?? 0) > WEAR_TOLD_MM);
     return worn.length ? worn.reduce((p, q) => (q.wearMm! > p.wearMm! ? q : p)) : null;
   });
   protected readonly mates = computed(() =>
@@ -176,7 +179,7 @@ export class Lanes {
       case 'readings':
         return this.pinStations().map((s) => at(s, this.show(s.meanMm)));
       case 'wear':
-        return this.pinStations().flatMap((s) => (s.wearMm === null ? [] : [at(s, `-${this.show(s.wearMm)}`)]));
+        return this.pinStations().flatMap((s) => (s.wearMm === null ? [] : [at(s, s.wearMm > WEAR_TOLD_MM ? `-${this.show(s.wearMm)}` : 'none')]));
       case 'mate':
         return this.mates().map((m) => ({ ...m, says: m.whole }));
       case 'target':

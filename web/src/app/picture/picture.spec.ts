@@ -5,7 +5,7 @@ import { TestBed } from '@angular/core/testing';
 import { FakeServer } from '../../testing/fake-server';
 import { openSheet, show, words } from '../../testing/open-sheet';
 import type { SheetStore } from '../sheet-data';
-import { Axis, Lanes, PartPicture, PlacePicker, PolarSection } from './index';
+import { Axis, Lanes, PartPicture, PlacePicker, PolarSection, ProfileChart } from './index';
 
 let store: InstanceType<typeof SheetStore>;
 const places = testSheet().features.map((f) =>
@@ -130,6 +130,34 @@ describe('the lanes', () => {
   it('tell the new size by its limits', async () => {
     await open({ choices: [testChoice(choiceKey.part, drawnPin())] });
     expect(words(await show(Lanes, { names: ['target'] }))).toContain('40.033 to 40.049');
+  });
+});
+
+describe('numbers behind a picture', () => {
+  const cells = (host: HTMLElement): string[][] =>
+    [...host.querySelectorAll('tbody tr')].map((r) => [...r.children].map((c) => c.textContent!.trim()));
+
+  it('the lanes tell a screen reader every stretch with what stands there', async () => {
+    await open({ choices: [testChoice(choiceKey.part, drawnPin())] });
+    const rows = cells((await show(Lanes, { names: ['readings', 'wear', 'mate', 'target'] })).nativeElement as HTMLElement);
+    const body = store.repair()!.part!.segments.find((s) => s.fits.length)!;
+    expect(rows.filter((r) => r[0] === 'Readings')).toHaveLength(store.picture()!.stations.filter((s) => s.side === 'outside').length);
+    expect(rows).toContainEqual(['Mate', '36', '76', '40.16 to 40.31']);
+    expect(rows).toContainEqual([
+      'New size',
+      ...[body.segment.fromMm, body.segment.toMm].map(String),
+      `${body.limits.lowerMm.toFixed(3)} to ${body.limits.upperMm.toFixed(3)}`,
+    ]);
+  });
+
+  it('a profile has its sections, smallest, mean and largest, as they were read', async () => {
+    await open();
+    const finding = store.repair()!.features.find((f) => f.feature.id === 'barrel')!;
+    const rows = cells((await show(ProfileChart, { finding })).nativeElement as HTMLElement);
+    expect(rows.map((r) => Number(r[0]))).toEqual(finding.shape!.sections.map((s) => s.stationMm));
+    // Read at four directions each: the smallest of a row is never above its mean, nor that above the largest.
+    for (const [, smallest, mean, largest] of rows) expect([smallest, mean, largest]).toEqual([smallest, mean, largest].sort());
+    expect(rows.map((r) => Number(r[1]))).toContain(40.16);
   });
 });
 
