@@ -57,6 +57,25 @@ it('push force: refuses to crack a grey iron hub, and says what cools enough', a
   await page.sees('Press behind a shield');
 });
 
+it('what was typed stands in the address, which lays it out in another browser', async () => {
+  const { page } = tomas;
+  await at('sum/convert');
+  await page.fill('Size, mm', '1 3/16');
+  await page.sees('1.1875');
+  await page.until('the address', async () => (await page.driver.getCurrentUrl()).includes('1+3%2F16'));
+  const address = await page.driver.getCurrentUrl();
+  const maud = await visit(shop, 'maud');
+  try {
+    await maud.page.driver.get(address);
+    await maud.page.sees('1.1875');
+    // Nonsense in an address is told at its field like any typing.
+    await maud.page.driver.get(`${shop.address}/sums/sum/convert?unit=mm&size=nonsense&no-field=1`);
+    await maud.page.sees('is not a size');
+  } finally {
+    await maud.close();
+  }
+});
+
 it('speeds: steps down to a gear that the shop’s lathe has', async () => {
   const { page } = tomas;
   await at('sum/speeds');

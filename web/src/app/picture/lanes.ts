@@ -179,7 +179,9 @@ export class Lanes {
       case 'readings':
         return this.pinStations().map((s) => at(s, this.show(s.meanMm)));
       case 'wear':
-        return this.pinStations().flatMap((s) => (s.wearMm === null ? [] : [at(s, s.wearMm > WEAR_TOLD_MM ? `-${this.show(s.wearMm)}` : 'none')]));
+        return this.pinStations().flatMap((s) =>
+          s.wearMm === null ? [] : [at(s, s.wearMm > WEAR_TOLD_MM ? `-${this.show(s.wearMm)}` : 'none')],
+        );
       case 'mate':
         return this.mates().map((m) => ({ ...m, says: m.whole }));
       case 'target':

@@ -135,7 +135,7 @@ describe('the lanes', () => {
 
 describe('numbers behind a picture', () => {
   const cells = (host: HTMLElement): string[][] =>
-    [...host.querySelectorAll('tbody tr')].map((r) => [...r.children].map((c) => c.textContent!.trim()));
+    [...host.querySelectorAll('tbody tr')].map((r) => [...r.children].map((c) => c.textContent.trim()));
 
   it('the lanes tell a screen reader every stretch with what stands there', async () => {
     await open({ choices: [testChoice(choiceKey.part, drawnPin())] });

@@ -23,6 +23,8 @@ export interface SheetState {
   readonly wantedId: string;
   readonly selection: Selection;
   readonly figure: Figure | null;
+  /** Which leaf of the station is open, by its name; null for its first. */
+  readonly leaf: string | null;
   /** Which part the picture shows: stations before Draw look at the worn one. */
   readonly pictured: 'worn' | 'new';
   readonly conflict: Conflict | null;
@@ -43,6 +45,7 @@ export const START: SheetState = {
   wantedId: '',
   selection: { spanId: null, stationMm: null, clockDeg: null, quantity: null },
   figure: null,
+  leaf: null,
   pictured: 'worn',
   conflict: null,
   undos: [],

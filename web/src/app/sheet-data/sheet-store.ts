@@ -271,6 +271,7 @@ export const SheetStore = signalStore(
             };
           }),
         show: (figure: Figure | null): void => patchState(store, { figure }),
+        turnTo: (leaf: string | null): void => patchState(store, { leaf }),
         lookAt: (pictured: 'worn' | 'new'): void => patchState(store, { pictured }),
         /** Draws on without saving; kept in this browser, so that a reload loses nothing. */
         draft(part: TurnedPart | null): void {

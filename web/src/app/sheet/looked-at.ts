@@ -12,10 +12,12 @@ export interface LookedAt {
   /** From the address: the place to look at, and the key of the figure whose working is read. */
   readonly place: Signal<string | undefined>;
   readonly figure: Signal<string | undefined>;
+  /** From the address: the leaf of the station that is open. */
+  readonly leaf: Signal<string | undefined>;
 }
 
 /** An address that names a place and a figure leads to them, and what is looked at stands in the address. */
-export function keepLookedAt({ here, station, url, place, figure }: LookedAt): void {
+export function keepLookedAt({ here, station, url, place, figure, leaf }: LookedAt): void {
   const store = inject(SheetStore);
   const location = inject(Location);
   effect(() => {
@@ -31,10 +33,18 @@ export function keepLookedAt({ here, station, url, place, figure }: LookedAt): v
     const found = everyFigure(repair).find((f) => f.key === key);
     if (found) untracked(() => store.show(found));
   });
-  // Another station has another number to start with.
+  effect(() => {
+    const open = leaf();
+    if (open && here()) untracked(() => store.turnTo(open));
+  });
+  // Another station has another number to start with, and leaves of its own.
   let at: StationId | undefined;
   effect(() => {
-    if (at !== undefined && station() !== at) untracked(() => store.show(null));
+    if (at !== undefined && station() !== at)
+      untracked(() => {
+        store.show(null);
+        store.turnTo(null);
+      });
     at = station();
   });
   effect(() => {
@@ -43,6 +53,8 @@ export function keepLookedAt({ here, station, url, place, figure }: LookedAt): v
     if (spanId) looked.set('place', spanId);
     const touched = store.figure();
     if (touched) looked.set('figure', touched.key);
+    const open = store.leaf();
+    if (open) looked.set('leaf', open);
     const path = url().split('?')[0]!;
     if (here()) untracked(() => location.replaceState(path, looked.toString()));
   });

@@ -257,6 +257,7 @@ export class Sheet {
   /** From the address: the place to look at, and the key of the figure whose working is read. */
   readonly place = input<string>();
   readonly figure = input<string>();
+  readonly leaf = input<string>();
   private readonly middle = viewChild<ElementRef<HTMLElement>>('middle');
   readonly url = toSignal(
     this.router.events.pipe(

@@ -32,7 +32,7 @@ type Tab = (typeof TABS)[number];
       }
       <div class="tabs" role="group" aria-label="Strip">
         @for (t of tabs; track t) {
-          <button type="button" [attr.aria-pressed]="tab() === t" [class.on]="tab() === t" (click)="tab.set(t)">
+          <button type="button" [attr.aria-pressed]="tab() === t" [class.on]="tab() === t" (click)="store.turnTo(t)">
             {{ t }}{{ counts()[t] }}
           </button>
         }
@@ -40,7 +40,7 @@ type Tab = (typeof TABS)[number];
       @if (held() && tab() !== 'Point of no return') {
         <p class="said bad" role="alert">
           The point of no return: {{ held() }} is planned, and what it takes is not on record yet.
-          <button type="button" (click)="tab.set('Point of no return')">See what is missing</button>
+          <button type="button" (click)="store.turnTo('Point of no return')">See what is missing</button>
         </p>
       }
       @switch (tab()) {
@@ -81,7 +81,7 @@ type Tab = (typeof TABS)[number];
 export class Strip {
   protected readonly store = inject(SheetStore);
   protected readonly tabs = TABS;
-  protected readonly tab = signal<Tab>('What came apart');
+  protected readonly tab = computed<Tab>(() => TABS.find((t) => t === this.store.leaf()) ?? 'What came apart');
   protected readonly meant = signal('');
   protected readonly hazards = computed(() => this.store.sheet()?.job.hazards ?? []);
   /** Several cautions are named in one line, each told in full when it is opened. */
@@ -119,6 +119,6 @@ export class Strip {
 
   protected destroy(componentId: string): void {
     this.meant.set(componentId);
-    this.tab.set('Point of no return');
+    this.store.turnTo('Point of no return');
   }
 }
