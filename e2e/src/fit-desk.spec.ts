@@ -25,15 +25,15 @@ it('keeps what the pair runs at, and shows the play that is left', async () => {
   const { page } = tomas;
   await tomas.open('Rocker pivot', 'decide');
   await page.sees('by hand');
-  await page.fill('Pin runs at, °C', '120');
+  await page.fill('New part runs at, °C', '120');
   await page.sees('play, running');
   await page.sees('seizes');
   await page.go(await page.run<string>('return location.pathname'));
   await page.sees('seizes');
-  expect(await (await page.field('Pin runs at, °C')).getAttribute('value')).toBe('120');
-  await page.fill('Pin runs at, °C', 'boiling');
+  expect(await (await page.field('New part runs at, °C')).getAttribute('value')).toBe('120');
+  await page.fill('New part runs at, °C', 'boiling');
   await page.sees('Pin when it runs is a number');
-  await page.fill('Pin runs at, °C', '20');
+  await page.fill('New part runs at, °C', '20');
   await page.seesNot('play, running');
 });
 
@@ -47,16 +47,16 @@ it('takes a target by the arrow keys and by dragging, and records it with a reas
   const before = await now();
   await page.driver.actions().move({ origin: slider, x: 0, y: 0 }).press().move({ origin: slider, x: 25, y: 0 }).release().perform();
   await page.until('the drag to be followed', async () => Math.abs((await now()) - before) > 0.005);
-  await page.fill('Own target: largest the pin may be', '0.5000');
+  await page.fill('Own target: largest the new part may be', '0.5000');
   await page.fill('Why this fit (kept with the choice)', 'Pin is ground stock.');
-  await page.click('Own target, keep the hole, pin 0.5000');
+  await page.click('Own target, keep the hole, new part 0.5000');
   const stored = await page.until('it to be stored', async () => {
     const c = await chosen();
     return c?.id.startsWith('own:') ? c : null;
   });
   expect(stored).toMatchObject({ reason: 'Pin is ground stock.' });
   await page.sees('Why: Pin is ground stock.');
-  await page.sees('pin at most');
+  await page.sees('at most');
 });
 
 it('a standard class is chosen like a house rule', async () => {
@@ -79,7 +79,7 @@ it('bores the hole to a size that is typed, but not to one that leaves the wides
   );
   expect(Number(stored!.mm)).toBeCloseTo(0.512 * 25.4, 6);
   // 0.512 in less 0.0020 in and 0.0015 per inch of it.
-  await page.sees(`largest the pin may be: ${(0.512 - 0.002 - 0.0015 * 0.512).toFixed(4)}`);
+  await page.sees(`largest the new part may be: ${(0.512 - 0.002 - 0.0015 * 0.512).toFixed(4)}`);
 });
 
 it('takes where something was found from a touch on the picture', async () => {

@@ -51,7 +51,7 @@ it('sizes the new pin by the hole as it is now', async () => {
   const { page } = tomas;
   await tomas.open('Rocker pivot', 'decide');
   await page.sees('0.51');
-  await page.click('largest the pin may be');
+  await page.click('largest the new part may be');
   await page.sees('after act 1, bored');
 });
 

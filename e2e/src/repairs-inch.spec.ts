@@ -42,7 +42,7 @@ it('six bushes: pressed into the hole, bored so that the shaft runs in them once
   await page.click('Decide');
   await hand.runs('Hole', 'Bush pressed in');
   // 1.2505 and 0.0005 and 0.001 of it.
-  await page.sees('largest the pin may be: 1.2523');
+  await page.sees('largest the new part may be: 1.2523');
   await hand.runs('Conveyor shaft', 'Turns in grease');
   // 0.9985 and 0.002 and 0.0015 of it.
   await page.sees('smallest the bore may be: 1.0020');
@@ -66,7 +66,7 @@ it('a link with a bell-mouthed hole: how far the press holds, and where it is lo
   await hand.measure('Reamed hole', ['1.2505', '1.2505', '1.2500', '1.2500', '1.2530', '1.2530']);
   await page.click('Decide');
   await hand.runs('Reamed hole', 'Bush pressed in');
-  await page.sees('largest the pin may be: 1.2518');
+  await page.sees('largest the new part may be: 1.2518');
   // 1.2518 stands 0.0018 over 1.2500 at 0.75 and 0.0012 under 1.2530 at 1.4: even at 0.75 + 0.65 x 0.0018 / 0.0030 = 1.14.
   await page.sees('It is bell-mouthed or tapered');
   await page.sees('Made as large as it may be it holds over 1.1');

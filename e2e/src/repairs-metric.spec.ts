@@ -77,12 +77,12 @@ it('a peg that is loose in an oval hole and tight in a round one', async () => {
   await hand.measure('Press hole', ['18.00', '18.00', '18.00', '18.00']);
   await page.click('Decide');
   // 20.32 less 0.05 and 0.0015 of it; 20.49 less that.
-  await page.sees('largest the pin may be: 20.239');
+  await page.sees('largest the new part may be: 20.239');
   await page.sees('play at the widest place: 0.251');
   await page.sees('True the hole. Its oval eats more than half of the play');
   await hand.runs('Press hole', 'Locates');
   // 18.00 and 0.7 of a thousandth of it: tight over the whole band, and by force.
-  await page.sees('largest the pin may be: 18.014');
+  await page.sees('largest the new part may be: 18.014');
   await page.sees('kN');
 });
 

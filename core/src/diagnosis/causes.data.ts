@@ -16,7 +16,7 @@ export const CAUSES = {
   'pin-stands': {
     name: 'Pin stands still to the load, its mate turns round it',
     survivesCopy: true,
-    cures: ['turn or lock the pin on purpose, with grease to the loaded side', 'harder pin', 'bush in the mate'],
+    cures: ['turn or lock the pin on purpose, with grease to the loaded side', 'harder shaft or pin', 'bush in the mate'],
   },
   misaligned: {
     name: 'Bores out of line, or the pin bent: it bears on the ends',
@@ -77,7 +77,7 @@ export const CAUSES = {
   'ordinary-wear': {
     name: 'Ordinary wear of a pin in its hole',
     survivesCopy: true,
-    cures: ['bush that can be changed', 'grease it, and write down when', 'harder pin'],
+    cures: ['bush that can be changed', 'grease it, and write down when', 'harder shaft or pin'],
   },
   'oversize-as-made': { name: 'Made too large or too small from the start', survivesCopy: true, cures: ['fit to the measured mate'] },
   'bearing-fatigue': {

@@ -143,14 +143,14 @@ function figuresFor(hole: FeatureFinding, target: PinTarget, choice: FitChoice, 
   const holeFigure = choice.hole === 'true' ? truedHole() : hole.smallest!;
   const largest = choice.hole === 'true' ? holeFigure : hole.largest!;
   const clearance = ruled(`${id}.clearance`, 'running clearance', target.clearanceMm, target.words);
-  const upper = sumOf(`${id}.pin-upper`, 'largest the pin may be', [plus(holeFigure), minus(clearance)], { note: 'at 20 °C' });
+  const upper = sumOf(`${id}.pin-upper`, 'largest the new part may be', [plus(holeFigure), minus(clearance)], { note: 'at 20 °C' });
   const width = ruled(
     `${id}.pin-width`,
     'tolerance of the pin',
     target.upperMm - target.lowerMm,
     'IT6 below the upper limit, or the zone itself',
   );
-  const lower = sumOf(`${id}.pin-lower`, 'smallest the pin may be', [plus(upper), minus(width)]);
+  const lower = sumOf(`${id}.pin-lower`, 'smallest the new part may be', [plus(upper), minus(width)]);
   const limits = { lower: target.lowerMm, upper: target.upperMm };
   return {
     hole: holeFigure,

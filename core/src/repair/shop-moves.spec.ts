@@ -13,8 +13,8 @@ it('names the clearance and both limits that a changed rule moves', () => {
   const moved = movedByShop(testSheet({ readings, choices: [runs] }), testShop, wider('grease'));
   expect(moved!.moves.map((m) => [m.label.split(': ')[1], Math.round(1000 * (m.afterMm! - m.beforeMm!))])).toEqual([
     ['running clearance', 20],
-    ['largest the pin may be', -20],
-    ['smallest the pin may be', -20],
+    ['largest the new part may be', -20],
+    ['smallest the new part may be', -20],
   ]);
 });
 

@@ -36,7 +36,7 @@ it('tell what a change would move before it is made, and change nothing', async 
   const body = await moved('grease', wide);
   expect(body).toHaveLength(1);
   expect(body[0]).toMatchObject({ jobId: made.jobId, released: false });
-  const upper = body[0]!.moves.find((m) => m.label.endsWith('largest the pin may be'))!;
+  const upper = body[0]!.moves.find((m) => m.label.endsWith('largest the new part may be'))!;
   expect(upper.beforeMm! - upper.afterMm!).toBeCloseTo(0.05, 9);
   expect(await moved('grease', input())).toEqual([]);
   expect(await moved('close', { ...wide, name: 'Close' })).toEqual([]);

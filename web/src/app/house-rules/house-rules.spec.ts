@@ -19,7 +19,7 @@ const moved: MovedJob[] = [
     title: 'Ramp hinge pin',
     unit: 'mm',
     released: true,
-    moves: [{ key: 'a', label: 'Barrel bore: largest the pin may be', beforeMm: 40.049, afterMm: 40.03 }],
+    moves: [{ key: 'a', label: 'Barrel bore: largest the new part may be', beforeMm: 40.049, afterMm: 40.03 }],
   },
 ];
 const stored: HouseRuleChange = {

@@ -111,7 +111,7 @@ describe('Decide', () => {
     expect(words(fixture)).toContain('True the hole.');
     expect(words(fixture)).toContain('follow what is usual for what runs here');
     await type(fixture, 'input[name=reason]', 'Boring bar is free.');
-    await press(fixture, 'Running in grease or dirt, true the hole, pin 40.239');
+    await press(fixture, 'Running in grease or dirt, true the hole, new part 40.239');
     expect(server.changes()[0]).toMatchObject({
       path: '/api/jobs/job/choices/fit:barrel',
       body: { value: { schoolId: 'grease', hole: 'true', truedMm: null }, reason: 'Boring bar is free.' },

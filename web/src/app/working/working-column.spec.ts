@@ -9,7 +9,7 @@ const AT_DECIDE = { station: 'decide' };
 it('shows the pin that matters before anything is touched, down to the readings as typed', async () => {
   await openSheet(new FakeServer());
   const text = words(await show(WorkingColumn, AT_DECIDE));
-  expect(text).toContain('Working: largest the pin may be 40.049 mm 1.5767 in');
+  expect(text).toContain('Working: largest the new part may be 40.049 mm 1.5767 in');
   expect(text).toContain('40.160 smallest place in barrel bore');
   expect(text).toContain('0.111 running clearance house rule running in grease or dirt: 0.0020 in + 0.0015 per in');
   expect(text).toContain('“40.16”, Telescoping gauge and mic, Tomas Quill');

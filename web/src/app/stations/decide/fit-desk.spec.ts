@@ -85,7 +85,7 @@ it('moves an own target by arrow keys, by typing, and by dragging; picking it na
   expect(dragged).not.toBeCloseTo(40.1, 3);
   expect(dragged * 1000).toBeCloseTo(Math.round(dragged * 1000), 6);
   await type(fixture, '.own input[inputmode=decimal]', '40.1');
-  await press(fixture, 'Own target, keep the hole, pin 40.100');
+  await press(fixture, 'Own target, keep the hole, new part 40.100');
   expect(picked[0]!.hole).toBe('keep');
   expect(picked[0]!.option.id).toMatch(/^own:0\.0\d+$/);
 });
@@ -119,7 +119,7 @@ describe('a hole that is bored true', () => {
   it('starts at the smallest usual size that cleans up, and needs no size of its own then', async () => {
     const { fixture, picked } = await open();
     expect(words(fixture)).toContain('It cleans up from 40.350 on.');
-    await press(fixture, 'Running in grease or dirt, true the hole, pin 40.239');
+    await press(fixture, 'Running in grease or dirt, true the hole, new part 40.239');
     expect(picked[0]).toMatchObject({ hole: 'true', truedMm: null });
   });
 
@@ -127,7 +127,7 @@ describe('a hole that is bored true', () => {
     const { fixture, picked } = await open();
     await boreTo(fixture, '40.6');
     expect(words(fixture)).toContain('trued to 40.600');
-    await press(fixture, 'Running in grease or dirt, true the hole, pin 40.488');
+    await press(fixture, 'Running in grease or dirt, true the hole, new part 40.488');
     expect(picked[0]).toMatchObject({ hole: 'true', truedMm: 40.6 });
   });
 
@@ -135,7 +135,7 @@ describe('a hole that is bored true', () => {
     const { fixture } = await open();
     await boreTo(fixture, '40.2');
     expect(words(fixture)).toContain('would not clean up');
-    expect(words(fixture)).not.toContain('true the hole, pin');
+    expect(words(fixture)).not.toContain('true the hole, new part');
   });
 
   it('can go in line with the other holes of the job', async () => {

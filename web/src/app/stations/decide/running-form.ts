@@ -11,7 +11,7 @@ import { LengthInput, signedNumber, TextField } from '../../form';
   template: `
     <div class="running">
       <ip-text
-        label="Pin runs at, °C"
+        label="New part runs at, °C"
         [figures]="true"
         name="pinC"
         [value]="pin()"
