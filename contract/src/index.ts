@@ -7,6 +7,7 @@ export { readingInput, readingsFileInput, CLOCK_SLACK_MIN, type ReadingsFileInpu
 export { choiceInput, CHOICE_VALUES, type ChoiceInput } from './choice';
 export { proofInput, type ProofInput } from './proof';
 export { houseRuleInput, HOUSE_GRADES, type HouseRuleInput, type HouseRulePreview } from './house-rule';
+export { toolInput, type ToolInput } from './tool';
 export { drillSetInput, type DrillSetInput } from './drill-set';
 export { PLAIN_BAR, shopCardInput } from './shop-card';
 export { personInput, type PersonInput } from './person';

@@ -9,6 +9,7 @@ export const routes = {
   customers: '/api/customers',
   instrument: (id: string) => `/api/instruments/${id}`,
   instrumentChecks: (id: string) => `/api/instruments/${id}/checks`,
+  tool: (id: string) => `/api/tools/${id}`,
   drillSet: (id: string) => `/api/drill-sets/${id}`,
   houseRule: (id: string) => `/api/house-rules/${id}`,
   houseRuleHistory: (id: string) => `/api/house-rules/${id}/history`,

@@ -4,6 +4,7 @@ import { drillSetInput } from './drill-set';
 import { dateOrNull, decimalMark, lengthOf, numberOf, oneOf } from './fields';
 import { instrumentInput } from './instrument';
 import { latheFields, machineInput } from './machine';
+import { toolInput } from './tool';
 import { requiredText, textOf, TEXT_LIMITS } from './text';
 
 /** A short name that links are made of. */
@@ -44,6 +45,9 @@ export const shopCardInput = object({
     .strict()
     .required('Rack: a list.'),
   machines: array(machineInput.omit(['removed']).shape({ id: cardId() }))
+    .strict()
+    .notRequired(),
+  tools: array(toolInput.omit(['removed']).shape({ id: cardId() }))
     .strict()
     .notRequired(),
   drillSets: array(drillSetInput.omit(['removed']).shape({ id: cardId() }))

@@ -20,4 +20,5 @@ export * from './diagnosis';
 export * from './stations';
 export * from './repair';
 export * from './shop';
+export * from './tooling';
 export * from './pencil';

@@ -27,6 +27,7 @@ import {
   writesLimited,
 } from './http';
 import { drillSets } from './drills';
+import { tools } from './tooling';
 import { mountInstruments } from './instruments';
 import { mountJobs } from './jobs';
 import type { LiveHub } from './live';
@@ -134,6 +135,7 @@ export function createApp({ pool, live, log, standings, bench, webDirectory, ...
   mountShop(app, pool, { timeZone, gaugePort });
   mountInstruments(app, pool);
   mountShopRecord(app, pool, drillSets);
+  mountShopRecord(app, pool, tools);
   mountShopRecord(app, pool, people);
   mountShopRecord(app, pool, machines);
   mountRack(app, pool);

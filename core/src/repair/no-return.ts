@@ -1,5 +1,6 @@
 import { QUANTITIES } from '../readings';
 import { placeWithUnit, type LengthUnit } from '../quantity';
+import { countOf } from '../words';
 import { ACTS } from './acts.data';
 import { chosenStrip } from './choices';
 import type { FeatureFinding } from './feature-finding';
@@ -31,7 +32,7 @@ function ofPlace(f: FeatureFinding, unit: LengthUnit): AtStake {
   const kinds = [...new Set(f.planned.map((s) => QUANTITIES[s.quantity].name))].join(', ');
   if (open.length === 0 && readings.length > 0)
     return {
-      what: `${feature.name}: ${kinds}, ${readings.length} reading${readings.length > 1 ? 's' : ''}`,
+      what: `${feature.name}: ${kinds}, ${countOf(readings.length, 'reading')}`,
       onRecord: true,
       featureId: feature.id,
     };

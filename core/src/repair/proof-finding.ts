@@ -1,4 +1,4 @@
-import { inSentence } from '../words';
+import { countOf, inSentence } from '../words';
 import { judge, worst, type Verdict } from '../proof';
 import { analyseShape, type Shape } from '../readings';
 import { workedOut, type Figure } from '../working';
@@ -34,7 +34,7 @@ function proofOf(segment: SegmentFinding, materialId: string, live: readonly Rea
       `segment.${id}.proved`,
       `${inSentence(name)} as made`,
       shape.meanMm,
-      `mean of ${shape.readings} reading${shape.readings > 1 ? 's' : ''} at 20 °C`,
+      `mean of ${countOf(shape.readings, 'reading')} at 20 °C`,
       readings.map((r, i) => readingFigure(r, diameters[i]!.valueMm, shop, sheet.job.unit)),
       { plusMinus: shape.plusMinusMm, limits: { lower: segment.limits.lowerMm, upper: segment.limits.upperMm } },
     );

@@ -1,4 +1,5 @@
 import type { DrillSet } from '../drills';
+import type { CribTool } from '../tooling';
 import type { HouseRule } from '../fits';
 import type { DecimalMark, LengthUnit } from '../quantity';
 import type { FeatureKind, Holding, InstrumentKind, Quantity, Side, Suspicion } from '../readings';
@@ -341,4 +342,6 @@ export interface Shop {
   readonly houseRules: readonly HouseRuleRecord[];
   readonly rack: readonly Bar[];
   readonly drillSets: readonly DrillSet[];
+  /** Cutters, reamers, taps and dies that hang in the crib. */
+  readonly tools: readonly CribTool[];
 }

@@ -1,4 +1,4 @@
-import { inSentence } from '../words';
+import { countOf, inSentence } from '../words';
 import { chosenPlan, chosenReturn, chosenRoute, signedCaution } from './choices';
 import { handOverHolds } from './hand-over';
 import type { BoreFinding } from './bore-finding';
@@ -75,7 +75,7 @@ function measure({ sheet, features: asFound }: StandingInputs): Standing {
   const left = readable.reduce((s, f) => s + f.open.length, 0);
   if (left === 0) return done;
   const first = readable.find((f) => f.next)!;
-  const waits = `${left} more reading${left > 1 ? 's' : ''}, next ${inSentence(first.feature.name)} at ${placeWithUnit(first.next!.stationMm, sheet.job.unit)}, ${first.next!.clockDeg}°`;
+  const waits = `${countOf(left, 'more reading')}, next ${inSentence(first.feature.name)} at ${placeWithUnit(first.next!.stationMm, sheet.job.unit)}, ${first.next!.clockDeg}°`;
   return features.some((f) => f.readings.length) ? underWay(waits) : notYet(waits);
 }
 

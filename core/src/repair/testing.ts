@@ -70,6 +70,7 @@ export const testShop: Shop = {
   rack: [testBar('bar60', {})],
   machines: [],
   drillSets: [],
+  tools: [],
 };
 
 export const testJob: JobSheet['job'] = {

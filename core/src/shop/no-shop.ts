@@ -11,4 +11,5 @@ export const NO_SHOP: Shop = {
   houseRules: [],
   rack: [],
   drillSets: [],
+  tools: [],
 };

@@ -207,3 +207,23 @@ describe('bevel gears: backlash to shims', () => {
     expect(wrongAt('backlash', { found: '0.2', wanted: '0.2' })).toEqual(['wanted']);
   });
 });
+
+describe('what hangs in the crib is named', () => {
+  const tap = { id: 't', kind: 'tap', sizeMm: null, thread: 'M10', note: 'plug', pieces: 1, version: 1 } as const;
+  const reamer = { id: 'r', kind: 'reamer', sizeMm: 12.7, thread: '', note: '', pieces: 1, version: 1 } as const;
+  const with2 = { ...shop, tools: [tap, reamer] };
+
+  it('a tap by its thread, and that there is none', () => {
+    expect(work('tap-drill', { thread: 'M10' }, 'mm', with2).words).toContain('A tap for it hangs in the crib: plug.');
+    expect(work('tap-drill', { thread: 'M12' }, 'mm', with2).words).toContain('No M12 tap hangs in the crib.');
+  });
+
+  it('a reamer by its size, in either unit', () => {
+    expect(work('ream-ladder', { reamer: '1/2' }, 'in', with2).words).toContain('That reamer hangs in the crib.');
+    expect(work('ream-ladder', { reamer: '12' }, 'mm', with2).words).toContain('No reamer of that size hangs in the crib.');
+  });
+
+  it('a crib in which no taps are listed says nothing of them', () => {
+    expect(work('tap-drill', { thread: 'M10' }).words!.join()).not.toContain('crib');
+  });
+});

@@ -1,3 +1,4 @@
+import type { CribTool } from '../tooling';
 import type { DrillSet } from '../drills';
 import type { HouseRule } from '../fits';
 import type { Outcome } from '../outcome';
@@ -82,6 +83,8 @@ export interface SumShop {
   readonly rack: readonly Bar[];
   /** Drills that hang in the crib: they are offered first. */
   readonly drillSets: readonly DrillSet[];
+  /** Reamers, taps and dies that hang there. */
+  readonly tools: readonly CribTool[];
 }
 
 /** A bench calculation. */

@@ -11,6 +11,7 @@ const shop: SumShop = {
   houseRules: STARTING_HOUSE_RULES,
   rack: [],
   drillSets: [],
+  tools: [],
   lathes: [
     {
       id: 'gap',

@@ -5,7 +5,7 @@ import type { SumResult, SumShop } from './sum';
 import { startText } from './values';
 import { workSum } from './work-sum';
 
-export const shop: SumShop = { houseRules: STARTING_HOUSE_RULES, rack: [], lathes: [], drillSets: [] };
+export const shop: SumShop = { houseRules: STARTING_HOUSE_RULES, rack: [], lathes: [], drillSets: [], tools: [] };
 export const outcome = (id: string, changes: Record<string, string>, unit: 'mm' | 'in' = 'mm', lent: SumShop = shop) => {
   const sum = sumOfId(id)!;
   const starts = Object.fromEntries(sum.fields(lent).map((f) => [f.id, startText(f, unit)]));

@@ -10,7 +10,7 @@ grant insert on
   bar_counts, choices, house_rule_changes, instrument_checks, notes, photo_pixels, proofs, readings, releases
   to iron_patch_app;
 -- Changed, and never taken away.
-grant insert, update on bars, customers, drill_sets, instruments, jobs, machines, people, standing_cards, standings to iron_patch_app;
+grant insert, update on bars, customers, drill_sets, instruments, jobs, machines, people, standing_cards, standings, tools to iron_patch_app;
 grant update on shop_cards, shop_changes to iron_patch_app;
 -- Taken away as well.
 grant insert, update, delete on components, features, idempotency_keys, photos to iron_patch_app;

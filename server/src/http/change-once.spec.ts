@@ -38,6 +38,15 @@ it.each([
     },
   ],
   [
+    'tool',
+    () =>
+      Promise.resolve([
+        routes.tool(`tool-${randomUUID()}`),
+        '*',
+        { kind: 'tap', sizeMm: null, thread: 'M8', note: '', pieces: 1, removed: false },
+      ]),
+  ],
+  [
     'set of drills',
     () =>
       Promise.resolve([routes.drillSet(`set-${randomUUID()}`), '*', { kind: 'metric', fromMm: 1, toMm: 10, stepMm: 0.5, removed: false }]),

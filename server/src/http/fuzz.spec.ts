@@ -210,6 +210,7 @@ class Sender {
           ...{ pieces: 1, place: '', priceMinor: null, why: '', removed: false },
         },
       ],
+      ['PUT', routes.tool(this.pick(['a', 'b'])), { kind: 'tap', sizeMm: null, thread: 'M8', note: '', pieces: 1, removed: false }],
       ['PUT', routes.drillSet(this.pick(['a', 'b'])), { kind: 'metric', fromMm: 1, toMm: 13, stepMm: 0.5, removed: false }],
       ...[routes.floor, routes.shop, routes.sheet(jobId), routes.readingsCsv(jobId), routes.slip(jobId), routes.bundle(jobId)].map(
         (p) => ['GET', p, null] as const,

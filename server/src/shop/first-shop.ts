@@ -2,6 +2,7 @@ import { readFile } from 'node:fs/promises';
 import {
   STARTING_HOUSE_RULES,
   type Bar,
+  type CribTool,
   type DecimalMark,
   type DrillSet,
   type HouseRule,
@@ -18,6 +19,7 @@ import { changeHouseRule } from '../house-rules/house-rule-queries';
 import { saveMachine } from '../machines';
 import { savePerson } from '../people';
 import { saveBar } from '../rack';
+import { saveTool } from '../tooling';
 import { changeShopCard, shopCard } from './shop-queries';
 import sql from './first-shop.sql';
 
@@ -35,6 +37,7 @@ export interface ShopCard {
   readonly houseRules?: readonly HouseRule[];
   readonly instruments: readonly CardInstrument[];
   readonly drillSets?: readonly Omit<DrillSet, 'version'>[];
+  readonly tools?: readonly Omit<CribTool, 'version'>[];
 }
 
 /** An instrument of a card: its own record may be left out. */
@@ -73,6 +76,7 @@ async function storeShop(db: Db, card: ShopCard): Promise<void> {
     await saveMachine(db, id, 0, { ...NO_CARD, name, kind: 'lathe', lathe, removed: false });
   for (const { id, ...machine } of card.machines ?? []) await saveMachine(db, id, 0, { ...machine, removed: false });
   for (const { id, ...set } of card.drillSets ?? []) await saveDrillSet(db, id, 0, { ...set, removed: false });
+  for (const { id, ...tool } of card.tools ?? []) await saveTool(db, id, 0, { ...tool, removed: false });
   for (const { id, ...bar } of card.rack) await saveBar(db, id, 0, { ...bar, why: 'came with the shop’s card', removed: false }, null);
   for (const rule of card.houseRules ?? []) await startRule(db, rule);
 }

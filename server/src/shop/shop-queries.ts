@@ -8,6 +8,7 @@ import { allChecks, allInstruments } from '../instruments/instrument-queries';
 import { allMachines } from '../machines';
 import { allPeople } from '../people';
 import { allBars } from '../rack';
+import { allTools } from '../tooling';
 import sql from './shop.sql';
 
 const q = statements(sql, ['card', 'changeCard', 'customersById', 'customers', 'machines']);
@@ -38,6 +39,7 @@ export async function loadShop(db: Db): Promise<Shop> {
     houseRules: await loadHouseRules(db),
     rack: await allBars(db),
     drillSets: await allDrillSets(db),
+    tools: await allTools(db),
   };
 }
 

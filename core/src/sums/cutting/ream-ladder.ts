@@ -1,5 +1,6 @@
 import { DRILL_KINDS, DRILL_SOURCE, drillWords, DRILLS, inCrib, type Drill, type DrillKind } from '../../drills';
 import { bad, good } from '../../outcome';
+import { hangingFor, type CribTool } from '../../tooling';
 import { choice, length } from '../fields';
 import { fromTable, given, result } from '../given';
 import { circle, cross, size } from '../marks';
@@ -29,6 +30,13 @@ const SETS: Readonly<Record<string, readonly DrillKind[]>> = {
 const upTo = (mm: number, kinds: readonly DrillKind[]): Drill | undefined =>
   DRILLS.findLast((d) => d.diameterMm <= mm + 1e-9 && kinds.includes(d.kind));
 
+/** Whether that reamer hangs in the crib; nothing where no reamers are listed there at all. */
+function reamerWords(sizeMm: number, tools: readonly CribTool[]): string[] {
+  if (!tools.some((t) => t.kind === 'reamer')) return [];
+  const [here] = hangingFor(tools, 'reamer', { sizeMm });
+  return [here ? `That reamer hangs in the crib${here.note ? `: ${here.note}` : ''}.` : 'No reamer of that size hangs in the crib.'];
+}
+
 /** Drills in their order before a reamer, with what each leaves. */
 export const reamLadder: Sum = {
   id: 'ream-ladder',
@@ -44,7 +52,7 @@ export const reamLadder: Sum = {
       ['all', 'all of them'],
     ]),
   ],
-  work: (v, { drillSets }) => {
+  work: (v, { drillSets, tools }) => {
     const D = v.number('reamer');
     const kinds = SETS[v.choice('set')]!;
     const row = LEFT.find((r) => D <= r.toMm + 1e-9)!;
@@ -79,6 +87,7 @@ export const reamLadder: Sum = {
         },
       ],
       words: [
+        ...reamerWords(D, tools),
         left.value > row.mostMm + 1e-9
           ? 'More than a reamer should take: bore, or core-drill, to leave what is wanted.'
           : 'A drill cuts a little large: where it leaves less than the least, take the next smaller.',

@@ -2,6 +2,7 @@ import { DRILL_KINDS, drillWords, inCrib, type Drill, type DrillKind } from '../
 import { good, type Outcome } from '../../outcome';
 import { formatWithUnit, type LengthUnit } from '../../quantity';
 import { formingHole, minorMm, neededEngagement, taperDrills, taperPipe, tapHole, type TapHole, type Thread } from '../../threads';
+import { hangingFor, type CribTool } from '../../tooling';
 import { tabled } from '../../working';
 import { choice, number, thread } from '../fields';
 import { result } from '../given';
@@ -61,6 +62,15 @@ function holeWords(t: Thread, hole: TapHole, unit: LengthUnit): string[] {
   ];
 }
 
+/** Whether a tap of that thread hangs in the crib; nothing where no taps are listed there at all. */
+function tapWords(t: Thread, tools: readonly CribTool[]): string[] {
+  if (!tools.some((tool) => tool.kind === 'tap')) return [];
+  const taps = hangingFor(tools, 'tap', { thread: t.name });
+  const notes = taps.map((tool) => tool.note).filter(Boolean);
+  if (!taps.length) return [`No ${t.name} tap hangs in the crib.`];
+  return [`A tap for it hangs in the crib${notes.length ? `: ${notes.join('; ')}` : ''}.`];
+}
+
 /** Drills at hand for a tapped hole, and how deep a screw must go. */
 export const tapDrill: Sum = {
   id: 'tap-drill',
@@ -75,7 +85,7 @@ export const tapDrill: Sum = {
     number('screw', 'Screw, tensile strength', 'MPa', 800, 50, 2000),
     number('nut', 'Tapped part, tensile strength', 'MPa', 400, 20, 2000),
   ],
-  work: (v, { drillSets }, unit) => {
+  work: (v, { drillSets, tools }, unit) => {
     const t = v.thread('thread');
     if (t.tapered) return tapered(t);
     const kinds = kindsOf(v.choice('set'));
@@ -132,7 +142,7 @@ export const tapDrill: Sum = {
             },
           ]
         : [],
-      words: [...holeWords(t, found.value, unit), ...(deep.ok ? [] : deep.problems.map((p) => p.message))],
+      words: [...holeWords(t, found.value, unit), ...tapWords(t, tools), ...(deep.ok ? [] : deep.problems.map((p) => p.message))],
       picture: [circle(r, 'hidden'), circle(holeMm / 2), ...cross(r), size('drill', [-holeMm / 2, -r * 1.3], [holeMm / 2, -r * 1.3])],
     });
   },

@@ -13,6 +13,7 @@ import { DayPipe, OpenJob, ShopClock, ShopStore } from '../data';
 import { StateMark } from '../mark';
 import { DrillSets } from './drill-sets';
 import { InstrumentCheck } from './instrument-check';
+import { Tools } from './tools';
 import { InstrumentForm } from './instrument-form';
 
 const SOON_DAYS = 30;
@@ -21,10 +22,10 @@ const DAY_MS = 86_400_000;
 /** The crib: each instrument with its range, what it is good for, when it was calibrated, and what its last check found; and the drills. */
 @Component({
   selector: 'ip-crib',
-  imports: [DrillSets, StateMark, InstrumentForm, InstrumentCheck, DayPipe],
+  imports: [DrillSets, Tools, StateMark, InstrumentForm, InstrumentCheck, DayPipe],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <main>
+    <div class="page">
       <header>
         <h1>Crib: instruments</h1>
         <span class="quiet">What an instrument reads too big is taken off every reading from its last check on.</span>
@@ -86,8 +87,9 @@ const DAY_MS = 86_400_000;
           </tbody>
         </table>
       </div>
+      <ip-tools />
       <ip-drill-sets />
-    </main>
+    </div>
   `,
   styles: `
     :host {
@@ -95,7 +97,7 @@ const DAY_MS = 86_400_000;
       height: 100%;
       overflow: auto;
     }
-    main {
+    .page {
       max-width: 1240px;
       margin: 0 auto;
       padding: 18px 24px 40px;
@@ -124,6 +126,7 @@ const DAY_MS = 86_400_000;
       vertical-align: middle !important;
     }
     .due {
+      white-space: nowrap;
       display: inline-flex;
       gap: 8px;
       align-items: center;

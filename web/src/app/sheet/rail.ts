@@ -1,6 +1,6 @@
-import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { afterRenderEffect, ChangeDetectionStrategy, Component, ElementRef, inject, input } from '@angular/core';
 import { RouterLink, RouterLinkActive } from '@angular/router';
-import { STATION_NAMES, type StationStanding } from '@iron-patch/core';
+import { STATION_NAMES, type StationId, type StationStanding } from '@iron-patch/core';
 import { SheetStore } from '../sheet-data';
 import { StateMark } from '../mark';
 
@@ -94,7 +94,19 @@ const WORDS: Readonly<Record<StationStanding['state'], string>> = {
   `,
 })
 export class Rail {
+  readonly station = input.required<StationId>();
   protected readonly store = inject(SheetStore);
   protected readonly names = STATION_NAMES;
   protected readonly words = WORDS;
+  private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
+
+  constructor() {
+    // Where the rail is a row that scrolls, the station one is at is in sight.
+    afterRenderEffect(() => {
+      this.station();
+      if (!this.store.repair()) return;
+      const on = this.host.nativeElement.querySelector<HTMLElement>('a.on');
+      if (on) this.host.nativeElement.scrollTo({ left: on.offsetLeft - (this.host.nativeElement.clientWidth - on.offsetWidth) / 2 });
+    });
+  }
 }

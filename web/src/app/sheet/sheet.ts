@@ -57,7 +57,7 @@ const WORN_STATIONS: readonly StationId[] = ['receive', 'strip', 'measure', 'dec
       <ip-trouble />
     } @else if (store.shown(); as s) {
       <div class="sheet" [class.wide]="station() === 'cut'">
-        <ip-rail class="rail no-print" />
+        <ip-rail class="rail no-print" [station]="station()" />
         <div class="middle" #middle>
           <header>
             <span class="number fig">{{ s.job.number }}</span>

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, HostListener, inject, signal } from '@angular/core';
 import { Router, RouterLink, RouterLinkActive } from '@angular/router';
+import { countOf } from '@iron-patch/core/words';
 import { otherUnit } from '@iron-patch/core/quantity';
 import { STATIONS } from '@iron-patch/core/stations';
 import { Live, OpenJob, Outbox, SessionStore, ShopClock, ShopStore, SumsDesk } from '../data';
@@ -35,7 +36,7 @@ const typingIn = (target: EventTarget | null): boolean => target instanceof HTML
       </nav>
       <span class="push" role="status">
         @if (outbox.waiting(); as n) {
-          <span class="warn">{{ n }} reading{{ n > 1 ? 's' : '' }} kept here, not yet on the server</span>
+          <span class="warn">{{ countOf(n, 'reading') }} kept here, not yet on the server</span>
         } @else if (!live.online()) {
           <span class="warn">No line to the server{{ since() }}</span>
         }
@@ -186,6 +187,7 @@ const typingIn = (target: EventTarget | null): boolean => target instanceof HTML
   `,
 })
 export class TopStrip {
+  protected readonly countOf = countOf;
   protected readonly shop = inject(ShopStore);
   protected readonly session = inject(SessionStore);
   protected readonly open = inject(OpenJob);

@@ -12,7 +12,7 @@ import { openSteps } from './steps';
   imports: [RouterLink, ShopForm, People, Machines],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <main>
+    <div class="page">
       <h1>{{ shop.shop().card.name || 'The shop' }}</h1>
       @if (left(); as l) {
         @if (l.length) {
@@ -28,7 +28,7 @@ import { openSteps } from './steps';
         Instruments and drills stand in the <a routerLink="/crib">crib</a>, bars and offcuts on the <a routerLink="/rack">rack</a>, fits in
         the <a routerLink="/house-rules">house rules</a>.
       </p>
-    </main>
+    </div>
   `,
   styleUrl: './shop-page.less',
 })

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, inject, input, signal } from '@angular/core';
 import {
+  countOf,
   choiceKey,
   formatLength,
   formatPlace,
@@ -30,7 +31,7 @@ import { SheetStore } from '../../sheet-data';
               <div>
                 <b>{{ name(s) }}</b>
                 <span class="fig big">{{ show(s.meanMm) }}</span>
-                <span class="quiet">±{{ show(2 * s.uMm) }}, {{ s.readings }} reading{{ s.readings > 1 ? 's' : '' }}</span>
+                <span class="quiet">±{{ show(2 * s.uMm) }}, {{ countOf(s.readings, 'reading') }}</span>
                 <button type="button" [disabled]="!why().trim()" (click)="believe(d, s)">Believe this one</button>
               </div>
             }
@@ -79,6 +80,7 @@ import { SheetStore } from '../../sheet-data';
   `,
 })
 export class Disputes {
+  protected readonly countOf = countOf;
   protected readonly store = inject(SheetStore);
   private readonly shop = inject(ShopStore);
   readonly finding = input.required<FeatureFinding>();

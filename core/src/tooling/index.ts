@@ -1,0 +1,2 @@
+export { threadedKind, TOOL_KINDS, TOOL_WORDS, type CribTool, type ToolKind } from './tool';
+export { hangingFor, parseTool, toolWords, type TypedTool } from './parse-tool';

@@ -1,0 +1,2 @@
+export { allTools, saveTool } from './tool-queries';
+export { tools } from './tool-routes';
