@@ -1,6 +1,7 @@
 import type { ShopResource } from '@iron-patch/contract';
 import type { JobSheet } from '@iron-patch/core';
 import { atTheBench } from './support/at-the-bench';
+import { screensOf } from './support/screens';
 
 /** A shop that writes 19,05: what is read there and what is typed there, on every screen. */
 const bench = atTheBench();
@@ -32,24 +33,9 @@ const pointed = (): Promise<string[]> =>
     return seen.filter((text) => /\\d\\.\\d/.test(text)).map((text) => text.trim());
   `);
 /** Names that have a point wherever they stand: standards, materials, the address of the gauge. */
-const NAMES = /\bB4\.\d|\(1\.4\d{3}, |AlSi7Mg0\.3|127\.0\.0\.1/;
+const NAMES = /\bB4\.\d|\(1\.4\d{3}(?:,| H)|AlSi7Mg0\.3|127\.0\.0\.1/;
 
-const SCREENS = [
-  ['the floor', () => '/', 'Ramp hinge pin'],
-  ['the rack', () => '/rack', 'Put it on the rack'],
-  ['the shop', () => '/shop', 'Knee mill'],
-  ['the crib', () => '/crib', 'Drills'],
-  ['house rules', () => '/house-rules', 'House rules'],
-  ['Measure', () => `/jobs/${jobId}/measure`, 'Barrel bore'],
-  ['Strip', () => `/jobs/${jobId}/strip`, 'What came apart'],
-  ['Decide', () => `/jobs/${jobId}/decide`, 'What was'],
-  ['Draw', () => `/jobs/${jobId}/draw`, 'Ramp hinge pin'],
-  ['Plan', () => `/jobs/${jobId}/plan`, 'Ramp hinge pin'],
-  ['Cut', () => `/jobs/${jobId}/cut`, 'Ramp hinge pin'],
-  ['Prove', () => `/jobs/${jobId}/prove`, 'Ramp hinge pin'],
-  ['Return', () => `/jobs/${jobId}/return`, 'Ramp hinge pin'],
-  ['a sum', () => '/sums/sum/press', 'Look up, or find a sum'],
-] as const;
+const SCREENS = screensOf(() => jobId);
 
 it.each(SCREENS)('%s shows no decimal point', async (_, path, sees) => {
   await bench.page.go(path());

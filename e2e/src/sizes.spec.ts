@@ -1,4 +1,5 @@
 import type { Driver } from 'selenium-webdriver/chrome.js';
+import { screensOf } from './support/screens';
 import { openShop, type TestShop } from './support/shop';
 import { visit, type Visit } from './support/visit';
 
@@ -38,24 +39,7 @@ const sideways = (): Promise<number> =>
      return Math.max(...all.map((e) => e.scrollWidth - e.clientWidth));`,
   );
 
-const PATHS = [
-  ['the floor', () => '/', 'Ramp hinge pin'],
-  ['a new job', () => '/jobs/new', 'Take it in'],
-  ['the rack', () => '/rack', 'Put it on the rack'],
-  ['the shop', () => '/shop', 'Knee mill'],
-  ['the crib', () => '/crib', 'Drills'],
-  ['Measure', () => `/jobs/${jobId}/measure`, 'Barrel bore'],
-  ['Receive', () => `/jobs/${jobId}/receive`, 'Photographs'],
-  ['Strip', () => `/jobs/${jobId}/strip`, 'What came apart'],
-  ['Decide', () => `/jobs/${jobId}/decide`, 'What was'],
-  ['Draw', () => `/jobs/${jobId}/draw`, 'Ramp hinge pin'],
-  ['Plan', () => `/jobs/${jobId}/plan`, 'Ramp hinge pin'],
-  ['Cut', () => `/jobs/${jobId}/cut`, 'Ramp hinge pin'],
-  ['Prove', () => `/jobs/${jobId}/prove`, 'Ramp hinge pin'],
-  ['Return', () => `/jobs/${jobId}/return`, 'Ramp hinge pin'],
-  ['Find', () => '/find?for=pin', 'In the jobs'],
-  ['Sums', () => '/sums/sum/press', 'Look up, or find a sum'],
-] as const;
+const PATHS = screensOf(() => jobId);
 
 describe.each(SIZES)('at %d x %d', (width, height) => {
   beforeAll(() => sized(width, height));

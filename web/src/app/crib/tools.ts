@@ -1,36 +1,27 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { FormsModule } from '@angular/forms';
 import { check, routes, toolInput, type ToolInput } from '@iron-patch/contract';
 import { parseTool, TOOL_KINDS, toolWords, type CribTool } from '@iron-patch/core/tooling';
-import { NzInputModule } from 'ng-zorro-antd/input';
-import { ApiProblem, DecimalMarks, keptDraft, newId, ShopStore, Told } from '../data';
+import { ApiProblem, keptDraft, newId, ShopStore, Told } from '../data';
+import { OneLine } from '../form';
 
 /** Cutters, reamers, taps and dies of the crib, written down in one line each. */
 @Component({
   selector: 'ip-tools',
-  imports: [FormsModule, NzInputModule],
+  imports: [OneLine],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2>Cutters, reamers, taps, dies</h2>
-    <form (submit)="$event.preventDefault(); put()">
-      <label for="tool-line">A tool, as it is written on its hook</label>
-      <div class="row">
-        <input
-          nz-input
-          id="tool-line"
-          class="fig"
-          name="toolLine"
-          autocomplete="off"
-          [placeholder]="example()"
-          [attr.aria-invalid]="problem() ? 'true' : null"
-          aria-describedby="tool-line-said"
-          [ngModel]="text()"
-          (ngModelChange)="text.set(marks.read($event)); tried.set(false)"
-        />
-        <button type="submit" [disabled]="busy() || !text().trim()">Hang it up</button>
-      </div>
-      <p id="tool-line-said" aria-live="polite" [class.problem]="problem()">{{ problem() || said() }}</p>
-    </form>
+    <ip-one-line
+      name="tool-line"
+      label="A tool, as it is written on its hook"
+      act="Hang it up"
+      [example]="example()"
+      [busy]="busy()"
+      [problem]="problem()"
+      [understood]="understood()"
+      [(text)]="text"
+      (wanted)="put()"
+    />
     <ul>
       @for (t of tools(); track t.id) {
         <li>
@@ -45,12 +36,11 @@ import { ApiProblem, DecimalMarks, keptDraft, newId, ShopStore, Told } from '../
     </ul>
   `,
   styles:
-    ':host { display: block; margin-top: 28px; } h2 { font-size: 20px; margin-bottom: 8px; } .row { flex-wrap: nowrap; } input { flex: 1; font-size: 18px; } label { font: 600 15px var(--label); } p { min-height: 24px; font-size: 16px; } .row button { white-space: nowrap; } ul { list-style: none; padding: 0; margin: 8px 0 0; } li { display: flex; align-items: center; gap: 18px; min-height: 48px; border-bottom: 1px solid var(--hairline); } li button { margin-left: auto; } li b { font-weight: 500; } @media (max-width: 480px) { .row { flex-wrap: wrap; } }',
+    ':host { display: block; margin-top: 28px; } h2 { font-size: 20px; margin-bottom: 8px; } ul { list-style: none; padding: 0; margin: 8px 0 0; } li { display: flex; align-items: center; gap: 18px; min-height: 48px; border-bottom: 1px solid var(--hairline); } li button { margin-left: auto; } li b { font-weight: 500; }',
 })
 export class Tools {
   private readonly shop = inject(ShopStore);
   private readonly told = inject(Told);
-  protected readonly marks = inject(DecimalMarks);
   private readonly unit = computed(() => this.shop.shop().card.unit);
   /** By kind in the order of the lathe, the mill, the bench. */
   protected readonly tools = computed(() =>
@@ -58,20 +48,17 @@ export class Tools {
   );
   protected readonly example = computed(() => (this.unit() === 'in' ? 'tap 3/8-16, plug' : 'reamer 12 H7'));
   protected readonly text = signal('');
-  protected readonly tried = signal(false);
   protected readonly busy = signal(false);
   private readonly id = signal(newId());
   private readonly kept = keptDraft(() => 'tool-line', { text: this.text }, { rests: { id: this.id } });
   private readonly parsed = computed(() => parseTool(this.text(), this.unit()));
-  /** What is wrong with it; half a line is only told off when it is hung up. */
   protected readonly problem = computed(() => {
     const p = this.parsed();
-    if (!this.tried() || !this.text().trim()) return '';
     if (!p.ok) return p.problems[0]!.message;
     const checked = check(toolInput, { ...p.value, removed: false });
     return checked.ok ? '' : checked.problems[0]!.message;
   });
-  protected readonly said = computed(() => {
+  protected readonly understood = computed(() => {
     const p = this.parsed();
     return p.ok ? `Understood: ${this.wordsOf(p.value)}` : '';
   });
@@ -81,15 +68,13 @@ export class Tools {
   }
 
   protected async put(): Promise<void> {
-    this.tried.set(true);
     const p = this.parsed();
-    if (this.busy() || !p.ok || this.problem()) return;
+    if (!p.ok) return;
     this.busy.set(true);
     await this.told.doing(async () => {
       await this.store(this.id(), p.value, false, 0);
       this.kept.done();
       this.text.set('');
-      this.tried.set(false);
       this.id.set(newId());
     });
     this.busy.set(false);

@@ -16,3 +16,4 @@ export { UNITS } from './units';
 export { FormField } from './form-field';
 export { inValue } from './in-value';
 export { UNREADABLE } from './problem-validator';
+export { OneLine } from './one-line';
