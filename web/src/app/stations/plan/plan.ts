@@ -13,7 +13,7 @@ import {
   type PlanChoice,
   type SegmentPasses,
 } from '@iron-patch/core';
-import { ShopStore } from '../../data';
+import { ShopStore, ShopTimePipe } from '../../data';
 import { SheetStore } from '../../sheet-data';
 import { ChooseField, LengthInput, type Option } from '../../form';
 import { RackLine } from '../../rack/rack-line';
@@ -23,7 +23,7 @@ import { LadderPicture } from './ladder-picture';
 /** Bar, lathe, set-ups, depth ladders and passes; then the release for cutting. */
 @Component({
   selector: 'ip-plan',
-  imports: [ChooseField, FigureButton, LengthInput, LadderPicture, RackLine],
+  imports: [ChooseField, FigureButton, LengthInput, LadderPicture, RackLine, ShopTimePipe],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './plan.html',
   styles: `

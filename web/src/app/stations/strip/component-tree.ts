@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, output, signal } from '@angular/core';
 import {
   chosenStrip,
+  countOf,
   FEATURE_KINDS,
   formatPlace,
   formatWithUnit,
@@ -120,16 +121,24 @@ function branches(all: readonly ComponentRecord[], parentId: string | null = nul
                         <small class="quiet" title="Nobody said how long it is: taken from the stations that were read">not said</small>
                       }
                     </td>
-                    <td class="fig small">{{ stations(f) }}; {{ f.clocksDeg.length }} clock{{ f.clocksDeg.length > 1 ? 's' : '' }}</td>
+                    <td class="fig small">{{ stations(f) }}; {{ countOf(f.clocksDeg.length, 'clock') }}</td>
                     <td>{{ mateOf(f) }}</td>
                     <td class="acts">
                       <button type="button" class="plain" [attr.aria-label]="'Change ' + f.name" (click)="open('f' + f.id)">Change</button>
+                      <button type="button" class="plain" [attr.aria-label]="'Another like ' + f.name" (click)="open('r' + f.id)">
+                        Repeat
+                      </button>
                       <button type="button" class="plain" [attr.aria-label]="'Remove ' + f.name" (click)="removeFeature(f)">Remove</button>
                     </td>
                   </tr>
                   @if (opened() === 'f' + f.id) {
                     <tr>
                       <td colspan="6"><ip-feature-form [componentId]="c.id" [record]="f" (closed)="open('')" /></td>
+                    </tr>
+                  }
+                  @if (opened() === 'r' + f.id) {
+                    <tr>
+                      <td colspan="6"><ip-feature-form [componentId]="c.id" [like]="f" (closed)="open('')" /></td>
                     </tr>
                   }
                 }
@@ -158,85 +167,10 @@ function branches(all: readonly ComponentRecord[], parentId: string | null = nul
       <button type="button" [class.next]="nextIsComponent()" (click)="open('new')">Add a component</button>
     }
   `,
-  styles: `
-    :host {
-      display: grid;
-      grid-template-columns: minmax(0, 1fr);
-      gap: 14px;
-      justify-items: start;
-      width: 100%;
-    }
-    article {
-      justify-self: stretch;
-      border-bottom: 1px solid var(--hairline);
-      padding-bottom: 14px;
-    }
-    .under {
-      border-left: 3px solid var(--hairline);
-      padding-left: 12px;
-    }
-    .target {
-      background: var(--blue-soft);
-      box-shadow: inset 5px 0 0 var(--blue);
-    }
-    .grip {
-      cursor: grab;
-      min-width: 44px;
-      touch-action: none;
-      color: var(--quiet);
-    }
-    /* What is carried lets the pointer through to what lies under it. */
-    .cdk-drag-dragging {
-      pointer-events: none;
-      position: relative;
-      z-index: 2;
-      opacity: 0.85;
-      background: var(--sheet);
-      outline: 2px solid var(--blue);
-    }
-    .moves {
-      padding: 4px 0 10px;
-    }
-    header {
-      display: flex;
-      align-items: center;
-      gap: 12px;
-      min-height: 44px;
-    }
-    @media (max-width: 600px) {
-      header {
-        flex-wrap: wrap;
-        gap: 0 8px;
-      }
-      .push {
-        display: none;
-      }
-    }
-    .push {
-      flex: 1;
-    }
-    .found {
-      margin-bottom: 6px;
-    }
-    table {
-      margin-bottom: 10px;
-    }
-    td {
-      vertical-align: middle !important;
-    }
-    .small {
-      font-size: 14px;
-    }
-    .acts {
-      white-space: nowrap;
-      text-align: right;
-    }
-    .empty {
-      padding: 12px 0;
-    }
-  `,
+  styleUrl: './component-tree.less',
 })
 export class ComponentTree {
+  protected readonly countOf = countOf;
   protected readonly store = inject(SheetStore);
   /** Somebody means to do something to a component that cannot be undone. */
   readonly destroy = output<string>();

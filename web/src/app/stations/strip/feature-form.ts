@@ -21,7 +21,7 @@ import { newId, ShopStore } from '../../data';
 import { SheetStore } from '../../sheet-data';
 import { CheckList, ChooseField, FormFrame, LengthInput, PickField, PlacesField, RecordForm, TextField, type Option } from '../../form';
 import { FeatureDetailForm } from './feature-detail-form';
-import { detailFor, inputOf } from './feature-input';
+import { anotherLike, detailFor, inputOf } from './feature-input';
 
 const CLOCK_CHOICES = [
   { words: '0°', clocks: [0] },
@@ -113,6 +113,8 @@ export class FeatureForm implements OnInit {
   protected readonly shop = inject(ShopStore);
   readonly componentId = input.required<string>();
   readonly record = input<FeatureRecord | null>(null);
+  /** A new place starts as another of this. */
+  readonly like = input<FeatureRecord | null>(null);
   readonly closed = output<void>();
   protected readonly sides: readonly Option[] = [
     ['outside', 'Outside'],
@@ -134,7 +136,7 @@ export class FeatureForm implements OnInit {
   private readonly opened = signal<FeatureRecord | null>(null);
   private readonly key = signal(newId());
   protected readonly form = new RecordForm<FeatureInput>({
-    keptAs: () => `place:${this.record()?.id ?? `new:${this.componentId()}`}`,
+    keptAs: () => `place:${this.record()?.id ?? `new:${this.like()?.id ?? this.componentId()}`}`,
     start: NO_PLACE,
     check: (v) => check(featureInput, v),
     rests: { ownStations: this.ownStations, opened: this.opened, key: this.key },
@@ -170,8 +172,9 @@ export class FeatureForm implements OnInit {
   ngOnInit(): void {
     const opened = this.record();
     this.opened.set(opened);
-    this.ownStations.set(opened !== null);
-    this.form.open(opened ? inputOf(opened) : this.fresh());
+    const like = this.like();
+    this.ownStations.set(opened !== null || like !== null);
+    this.form.open(opened ? inputOf(opened) : like ? anotherLike(like, this.store.sheet()!.features) : this.fresh());
   }
 
   protected setSide(): void {

@@ -27,3 +27,27 @@ export function detailFor(kind: FeatureKind): FeatureInput['detail'] {
   if (kind === 'thread') return { ...none, pitches: 10 };
   return none;
 }
+
+/** Another place of the same kind, right behind the one it is like: its stations keep their distances from its start. */
+export function anotherLike(like: FeatureRecord, all: readonly FeatureRecord[]): FeatureInput {
+  const startMm = like.startMm + like.lengthMm;
+  return {
+    ...inputOf(like),
+    name: nextName(
+      like.name,
+      all.filter((f) => f.componentId === like.componentId).map((f) => f.name),
+    ),
+    startMm,
+    stationsMm: like.stationsMm.map((mm) => mm + like.lengthMm),
+    // What it runs in is another place too.
+    matesFeatureId: null,
+  };
+}
+
+/** `Seat` is followed by `Seat 2`, that by `Seat 3`, past those that are there. */
+function nextName(name: string, taken: readonly string[]): string {
+  const [, stem, number] = /^(.*?)(?:\s+(\d+))?$/.exec(name)!;
+  let n = Number(number ?? 1) + 1;
+  while (taken.includes(`${stem} ${n}`)) n++;
+  return `${stem} ${n}`;
+}
