@@ -1,11 +1,13 @@
 import { outline, partLengthMm, placeSegments, type TurnedPart } from '../part';
-import { formatLength, type LengthUnit } from '../quantity';
+import { formatLength, inMark, type DecimalMark, type LengthUnit } from '../quantity';
 
 /** What a drawing sheet says beside the lines. */
 export interface DrawingSheet {
   readonly part: TurnedPart;
   readonly unit: LengthUnit;
   readonly title: string;
+  /** How the shop writes decimals. */
+  readonly mark: DecimalMark;
   /** Limits by segment id, mm. */
   readonly limits: Readonly<Record<string, { readonly lowerMm: number; readonly upperMm: number }>>;
 }
@@ -17,7 +19,7 @@ const escape = (text: string): string => text.replace(/[&<>"']/g, (c) => `&#${c.
  * The part as a drawing in true size: half section above the centre line, outside below, lengths from the zero face.
  * SVG 1.1, one user unit a millimetre.
  */
-export function drawingSvg({ part, unit, title, limits }: DrawingSheet): string {
+export function drawingSvg({ part, unit, title, mark, limits }: DrawingSheet): string {
   const points = outline(part);
   const length = partLengthMm(part);
   const radius = Math.max(...points.map((p) => p.r));
@@ -31,7 +33,7 @@ export function drawingSvg({ part, unit, title, limits }: DrawingSheet): string 
     ? `<rect x="0" y="${n(-part.bore.diameterMm / 2)}" width="${n(boreDepth)}" height="${n(part.bore.diameterMm / 2)}" fill="#fff" stroke="#000"/>`
     : '';
   const text = (x: number, y: number, words: string, anchor = 'middle'): string =>
-    `<text x="${n(x)}" y="${n(y)}" font-size="3.5" text-anchor="${anchor}" font-family="sans-serif" stroke="none" fill="#000">${escape(words)}</text>`;
+    `<text x="${n(x)}" y="${n(y)}" font-size="3.5" text-anchor="${anchor}" font-family="sans-serif" stroke="none" fill="#000">${escape(inMark(words, mark))}</text>`;
   const placed = placeSegments(part);
   const sizes = placed.map((s, i) => {
     const l = limits[s.id];

@@ -77,10 +77,14 @@ describe('readings in', () => {
 
 it('draws the part in true size, with limits, and no markup from its title', () => {
   const part = newPart('headed-pin', 'Pin', 40, 120);
-  const svg = drawingSvg({ part, unit: 'mm', title: '<script>&"Pin', limits: { body: { lowerMm: 40.033, upperMm: 40.049 } } });
+  const svg = drawingSvg({ part, unit: 'mm', title: '<script>&"Pin', mark: '.', limits: { body: { lowerMm: 40.033, upperMm: 40.049 } } });
   expect(svg).toContain('width="180.000mm"');
   expect(svg).toContain('Body ⌀ 40.033 to 40.049');
   expect(svg).not.toContain('<script>');
+  // A comma stands in the words only: lines stay SVG.
+  const comma = drawingSvg({ part, unit: 'mm', title: 'Pin', mark: ',', limits: { body: { lowerMm: 40.033, upperMm: 40.049 } } });
+  expect(comma).toContain('Body ⌀ 40,033 to 40,049');
+  expect(comma.match(/ d="[^"]*,/g)).toBeNull();
 });
 
 it('reads a job file of before cautions were taken apart and hand-overs had an outcome', () => {

@@ -69,6 +69,17 @@ it('only reads which migrations ran, and a table that nobody thought of', async 
 });
 
 it('is never emptied even by who owns it', async () => {
-  for (const name of ['jobs', 'components', 'features', 'photos', 'photo_pixels', 'people', 'customers', 'instruments', 'drill_sets', 'tools'])
+  for (const name of [
+    'jobs',
+    'components',
+    'features',
+    'photos',
+    'photo_pixels',
+    'people',
+    'customers',
+    'instruments',
+    'drill_sets',
+    'tools',
+  ])
     await expect(shop.pool.query(`truncate ${name} cascade`)).rejects.toThrow(/is never emptied|only added to/);
 });

@@ -43,10 +43,16 @@ export function mountDocuments(app: Express, pool: Pool, { timeZone, origin }: P
   });
 
   app.get(routes.drawing(':id'), async (req, res) => {
-    const { sheet, repair } = await load(req);
+    const { sheet, repair, shop } = await load(req);
     if (!repair.part || repair.part.problems.length) throw notFound('drawing yet: finish Draw first');
     const limits = Object.fromEntries(repair.part.segments.map((s) => [s.segment.id, s.limits]));
-    const svg = drawingSvg({ part: repair.part.part, unit: sheet.job.unit, title: `${sheet.job.number} ${sheet.job.title}`, limits });
+    const svg = drawingSvg({
+      part: repair.part.part,
+      unit: sheet.job.unit,
+      title: `${sheet.job.number} ${sheet.job.title}`,
+      mark: shop.card.decimalMark,
+      limits,
+    });
     sendFile(res, `job-${sheet.job.number}.svg`, 'image/svg+xml', svg);
   });
 }
