@@ -1,6 +1,4 @@
-import { existsSync } from 'node:fs';
 import { createRequire } from 'node:module';
-import { join } from 'node:path';
 import { openSync, type Font } from 'fontkit';
 
 /** A cut of the paper's type. */
@@ -12,8 +10,8 @@ interface Face {
 }
 
 const DEJAVU: Readonly<Record<Weight, string>> = { regular: 'DejaVuSansCondensed.ttf', bold: 'DejaVuSansCondensed-Bold.ttf' };
-/** Every sign of the basic plane, coarsely drawn: names in scripts that the first face lacks. Debian's package fonts-unifont. */
-const EVERY_SCRIPT = '/usr/share/fonts/opentype/unifont/unifont.otf';
+/** Every sign of the basic plane, coarsely drawn: names in scripts that the first face lacks. */
+const EVERY_SCRIPT = '@fontsource/unifont/files/unifont-latin-400-normal.woff';
 
 function open(file: string): Face {
   const font = openSync(file) as Font;
@@ -27,7 +25,8 @@ function face(file: string): Face {
   return kept;
 }
 
-const packageOf = (): string => createRequire(join(process.cwd(), 'package.json')).resolve('dejavu-fonts-ttf/package.json');
+/** Faces come with npm's packages, which lie beside the program that runs, wherever it was started from. */
+const shipped = createRequire(process.argv[1]!).resolve;
 
 /** Text as it can be printed, and the file of the face that it is printed in. */
 export interface Printed {
@@ -43,9 +42,9 @@ const lacking = (text: string, f: Face): number => [...text].filter((c) => c !==
  */
 export function printed(text: string, weight: Weight): Printed {
   const clean = text.normalize('NFC').replace(/\t/g, ' ').replace(/\r/g, '');
-  const first = face(join(packageOf(), '..', 'ttf', DEJAVU[weight]));
-  const rest = lacking(clean, first) > 0 && existsSync(EVERY_SCRIPT) ? [face(EVERY_SCRIPT)] : [];
-  const best = rest.reduce((a, b) => (lacking(clean, b) < lacking(clean, a) ? b : a), first);
+  const first = face(shipped(`dejavu-fonts-ttf/ttf/${DEJAVU[weight]}`));
+  const every = lacking(clean, first) > 0 ? face(shipped(EVERY_SCRIPT)) : first;
+  const best = lacking(clean, every) < lacking(clean, first) ? every : first;
   const held = [...clean].map((c) => (c === '\n' || best.has(c.codePointAt(0)!) ? c : '?')).join('');
   return { text: held, file: best.file };
 }
