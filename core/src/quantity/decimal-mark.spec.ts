@@ -13,6 +13,7 @@ it.each([
   ['It reads 19.03. Take 19.05.', 'It reads 19,03. Take 19,05.'],
   ['in 12.5% of all', 'in 12,5% of all'],
   ['1/2 in is 12.7 mm', '1/2 in is 12,7 mm'],
+  ['read on 4 Dec 2026, 09:05: 19.03', 'read on 4 Dec 2026, 09:05: 19,03'],
 ])('a comma shop reads %s as %s', (text, written) => expect(inMark(text, ',')).toBe(written));
 
 it.each([

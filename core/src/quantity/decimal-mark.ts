@@ -5,8 +5,8 @@ export type DecimalMark = '.' | ',';
 const DECIMAL = /(?<![A-QS-WY-Za-wyz\d.,:/_])(\d+)\.(\d+)(?![\d.]*\.\d|\d)/g;
 /** A material's number as EN 10027 writes it, in brackets behind a name and before another: `(1.4301, 304)`; a size there is followed by neither. */
 const MATERIAL_NUMBER = /\(1\.\d{4}(?=,| [A-Z])/g;
-/** Between two numbers of a list a comma would be taken for the mark. */
-const LISTED = /(\d), (?=[-+±]?\d)/g;
+/** Between two numbers of a list a comma would be taken for the mark; between a day and its hour it is none. */
+const LISTED = /(\d), (?=[-+±]?\d)(?!\d\d:\d\d)/g;
 const KEPT = '\u0001';
 
 /**

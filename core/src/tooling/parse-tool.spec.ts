@@ -72,5 +72,7 @@ it('finds what hangs there for a thread or a size, in whichever unit it was writ
   expect(hangingFor(crib, 'tap', { thread: 'M10' }).map((t) => t.id)).toEqual(['a']);
   expect(hangingFor(crib, 'reamer', { sizeMm: 0.5 * 25.4 }).map((t) => t.id)).toEqual(['c']);
   expect(hangingFor(crib, 'reamer', { sizeMm: 12 })).toEqual([]);
+  // Half a thou over size is another reamer, made so on purpose.
+  expect(hangingFor(crib, 'reamer', { sizeMm: 0.5005 * 25.4 })).toEqual([]);
   expect(hangingFor(crib, 'tap', { thread: 'M12' })).toEqual([]);
 });

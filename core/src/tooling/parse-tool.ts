@@ -75,15 +75,15 @@ export function parseTool(raw: string, unit: LengthUnit): Outcome<TypedTool> {
   return good({ kind, sizeMm: mm?.ok ? mm.value.valueMm : null, thread: '', note: [more, rest].filter(Boolean).join(', '), pieces });
 }
 
-/** `Reamer 12.000 mm, H7`, `Tap M10 x 1.25, plug, 2 pieces`. */
+/** `Reamer 12 mm, H7`, `Tap M10 x 1.25, plug, 2 pieces`. */
 export function toolWords({ kind, sizeMm, thread, note, pieces }: TypedTool, unit: LengthUnit): string {
   const size = sizeMm === null ? '' : `${formatLength(sizeMm, unit).replace(/\.?0+$/, '')} ${unit}`;
   const first = [TOOL_WORDS[kind], thread || size].filter(Boolean).join(' ');
   return [first, note, pieces === 1 ? '' : countOf(pieces, 'piece')].filter(Boolean).join(', ');
 }
 
-/** Reamers of a size cut alike within this, mm: what two units of one size differ by in print. */
-const ALIKE_MM = 0.013;
+/** One size written in two units differs by no more in print, mm; a reamer a tenth of a thou over is another. */
+const ALIKE_MM = 0.0015;
 
 /** Tools of the crib that cut that thread, or that are of that kind and size. */
 export const hangingFor = (
