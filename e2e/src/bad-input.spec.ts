@@ -71,7 +71,7 @@ describe('a pasted table', () => {
     await paste([header, 'Seal track,71,0,19.9', 'Nose,71,0,19.9', 'Seal track,x,0,oops'].join('\n'));
     await tomas.page.click('Bring in');
     await tomas.page.sees('Nothing was stored.');
-    await tomas.page.sees('Row 2, feature: there is no feature called "Nose"');
+    await tomas.page.sees('Row 2, feature: there is no place called "Nose"');
     await tomas.page.sees('Row 3, station_mm');
     await tomas.page.sees('Row 3, reading');
     expect(await readings()).toBe(before);

@@ -62,6 +62,13 @@ describe('readings in', () => {
     ]);
   });
 
+  it('of a comma shop take a comma as its mark, where a point shop asks', () => {
+    const rows = [row({ reading: '40,127' })];
+    const comma = { ...testShop, card: { ...testShop.card, decimalMark: ',' as const } };
+    expect(importReadings(rows, testSheet(), comma)).toMatchObject({ ok: true, value: [{ length: { valueMm: 40.127 } }] });
+    expect(importReadings(rows, testSheet(), testShop)).toMatchObject({ ok: false, problems: [{ code: 'ambiguous-comma' }] });
+  });
+
   it('catches a row ten times off', () => {
     const r = importReadings([row(), row({ clock_deg: '45' }), row({ clock_deg: '90', reading: '403.1' })], testSheet(), testShop);
     expect(r).toMatchObject({ ok: false, problems: [{ code: 'implausible', path: 'rows.2.reading' }] });

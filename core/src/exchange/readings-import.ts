@@ -1,5 +1,5 @@
 import type { Problem } from '../outcome';
-import { parseLength, type LengthUnit, type TypedLength } from '../quantity';
+import { outOfMark, parseLength, type LengthUnit, type TypedLength } from '../quantity';
 import { doubtReading, FEATURE_KINDS, QUANTITIES, type Quantity } from '../readings';
 import { AS_FOUND, partStates, type FeatureRecord, type JobSheet, type PartState, type Shop } from '../repair';
 import { READINGS_CSV_NEEDED } from './readings-csv';
@@ -93,7 +93,7 @@ export function importReadings(rows: readonly Readonly<Record<string, string>>[]
       return null;
     };
     const feature = featureOf(row, sheet);
-    if (!feature) say('feature', 'unknown', `there is no feature called "${(row['feature'] ?? '').slice(0, 40)}" on this job.`);
+    if (!feature) say('feature', 'unknown', `there is no place called "${(row['feature'] ?? '').slice(0, 40)}" on this job.`);
     const stationMm = numberIn(STATION, row['station_mm'] ?? '');
     const clockDeg = numberIn(CLOCK, row['clock_deg'] ?? '');
     const partTempC = (row['part_temp_c'] ?? '').trim() === '' ? null : numberIn(TEMP, row['part_temp_c']!);
@@ -125,7 +125,8 @@ export function importReadings(rows: readonly Readonly<Record<string, string>>[]
     if (person !== '' && personId === null)
       say('person', 'unknown', `"${person.slice(0, 40)}" does not work here. Leave it empty to take them as yours.`);
     const signed = quantity !== null && QUANTITIES[quantity].reads === 'indicator';
-    const length = parseLength(row['reading'] ?? '', { unit: unit ?? sheet.job.unit, allowNegative: signed, allowZero: signed });
+    const typed = outOfMark(row['reading'] ?? '', shop.card.decimalMark);
+    const length = parseLength(typed, { unit: unit ?? sheet.job.unit, allowNegative: signed, allowZero: signed });
     if (!length.ok) say('reading', length.problems[0]!.code, length.problems[0]!.message);
     if (feature && quantity && state && stationMm !== null && clockDeg !== null && instrument && length.ok)
       imported.push({
