@@ -1,5 +1,5 @@
 import { choiceInput, routes, type ChoiceInput } from '@iron-patch/contract';
-import type { Express } from 'express';
+import type { Express, Request } from 'express';
 import type { Pool } from '../db';
 import { bodyOf, changeOnce, idIn, notFound, personOf, stored, versionBefore } from '../http';
 import { jobById } from '../jobs';
@@ -8,13 +8,20 @@ import { guardChoice } from './guard';
 
 const LONGEST_KEY = 200;
 
+/** The key in the path; one that no choice can have, such as with what PostgreSQL keeps in no text, is simply not found. */
+function keyIn(req: Request): string {
+  const key = String(req.params['key']);
+  if (key.length > LONGEST_KEY || key.includes('\0')) throw notFound('kind of choice');
+  return key;
+}
+
 export function mountChoices(app: Express, pool: Pool): void {
   app.put(routes.choice(':id', ':key'), (req, res) =>
     changeOnce(pool, req, res, async (db) => {
       const jobId = idIn(req, 'job');
-      const key = String(req.params['key']);
+      const key = keyIn(req);
       const schema = choiceInput(key);
-      if (!schema || key.length > LONGEST_KEY) throw notFound('kind of choice');
+      if (!schema) throw notFound('kind of choice');
       const personId = await personOf(db, req);
       await jobById(db, jobId);
       const input = bodyOf(schema, req) as ChoiceInput;
@@ -24,6 +31,6 @@ export function mountChoices(app: Express, pool: Pool): void {
   );
 
   app.get(routes.choiceHistory(':id', ':key'), async (req, res) => {
-    res.json(await choiceHistory(pool, idIn(req, 'job'), String(req.params['key'])));
+    res.json(await choiceHistory(pool, idIn(req, 'job'), keyIn(req)));
   });
 }

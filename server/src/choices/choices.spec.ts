@@ -35,6 +35,14 @@ describe('a choice', () => {
     expect(history[0].personId).toBe('tomas');
   });
 
+  it('has no key with what no text can hold', async () => {
+    const at = (key: string): string => `/api/jobs/${made.jobId}/choices/${key}`;
+    for (const key of ['a%00b', 'fit:%00', 'k'.repeat(201)]) {
+      expect((await call.get(`${at(key)}/history`)).status).toBe(404);
+      expect((await call.put(at(key), { value: { schoolId: 'grease', hole: 'keep', truedMm: null }, reason: '' }, '*')).status).toBe(404);
+    }
+  });
+
   it('is checked by its kind', async () => {
     expect(
       (await choose('plan', { ...plan, partingMm: 'wide', finishes: 9 }, '*')).body.problems.map((p: { path: string }) => p.path),

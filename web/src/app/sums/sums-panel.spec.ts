@@ -40,7 +40,7 @@ describe('the bench as a place', () => {
     const replaced = jest.spyOn(TestBed.inject(Location), 'replaceState');
     const fixture = await show(SumsPage);
     await press(fixture, 'Tap drill');
-    expect(replaced).toHaveBeenLastCalledWith('/sums/sum/tap-drill');
+    expect(replaced).toHaveBeenLastCalledWith('/sums/sum/tap-drill', '');
   });
 
   it('opens its first sum for an address that names none', async () => {
