@@ -125,9 +125,7 @@ function branches(all: readonly ComponentRecord[], parentId: string | null = nul
                     <td>{{ mateOf(f) }}</td>
                     <td class="acts">
                       <button type="button" class="plain" [attr.aria-label]="'Change ' + f.name" (click)="open('f' + f.id)">Change</button>
-                      <button type="button" class="plain" [attr.aria-label]="'Repeat ' + f.name" (click)="open('r' + f.id)">
-                        Repeat
-                      </button>
+                      <button type="button" class="plain" [attr.aria-label]="'Repeat ' + f.name" (click)="open('r' + f.id)">Repeat</button>
                       <button type="button" class="plain" [attr.aria-label]="'Remove ' + f.name" (click)="removeFeature(f)">Remove</button>
                     </td>
                   </tr>
