@@ -43,9 +43,11 @@ describe('papers', () => {
   it('of a comma shop have commas, and what the customer said as they said it', async () => {
     const shop = { ...testShop, card: { ...testShop.card, decimalMark: ',' as const } };
     const sheet = drawn();
-    const text = (await reportText({ ...sheet, job: { ...sheet.job, complaint: 'Shelf 3.2, knocks.' } }, shop)).join();
+    const choices = [...sheet.choices, testChoice('route', { cause: 'Note 4.1 says dry.', route: 'As in note 5.2.' })];
+    const job = { ...sheet.job, title: 'Pin 6.3', complaint: 'Shelf 3.2, knocks.' };
+    const text = (await reportText({ ...sheet, job, choices }, shop)).join();
     expect(text).toMatch(/\d+,\d{3} \(\d,\d{4}\)/);
-    expect(text.match(/\d\.\d+/g)).toEqual(['3.2']);
+    expect(text.match(/\d\.\d+/g)).toEqual(['6.3', '3.2', '4.1', '5.2']);
   });
 
   it('have the customer’s name in its own script', async () => {

@@ -40,10 +40,10 @@ export class Paper {
     this.doc.fillColor(INK);
   }
 
-  /** A number and what it is, large; below it who and when. */
+  /** A number and what it is, large; below it who and when, in their own words. */
   heading(number: number, title: string, sub: string): void {
-    this.write(`${number}  ${title}`, { weight: 'bold', sizePt: 22 });
-    this.write(sub, { sizePt: 10, colour: QUIET });
+    this.put(`${number}  ${title}`, { weight: 'bold', sizePt: 22 });
+    this.put(sub, { sizePt: 10, colour: QUIET });
     this.doc.moveDown(0.4);
   }
 

@@ -37,10 +37,10 @@ export function report(sheet: JobSheet, repair: Repair, shop: Shop, timeZone: st
   paper.quoted(job.complaint || 'Nothing was written down.');
   const route = chosenRoute(sheet);
   paper.section('What we found');
-  paper.paragraph(route ? route.cause : 'The cause is not on record yet.');
+  paper.quoted(route ? route.cause : 'The cause is not on record yet.');
   paper.table(['Place', 'smallest', 'largest', 'oval', 'readings'], measuredRows(repair.features, both, unit), [3, 4, 4, 2, 2]);
   paper.section('What we did');
-  paper.paragraph(route ? route.route : 'The route is not on record yet.');
+  paper.quoted(route ? route.route : 'The route is not on record yet.');
   paper.table(
     ['New part', 'from', 'to', 'measured', 'result'],
     repair.proofs.map((p) => [
@@ -61,13 +61,13 @@ export function report(sheet: JobSheet, repair: Repair, shop: Shop, timeZone: st
     ['Not proved', handed?.unproved],
     ['Planned and not done', handed?.undone],
   ])
-    if (why) paper.paragraph(`${what}: ${why}`, 11);
+    if (why) paper.quoted(`${what}: ${why}`, 11);
   for (const h of LICENSED_HAZARDS) {
     const signed = signedCaution(sheet, h);
     if (signed && job.hazards.includes(h)) paper.paragraph(`${CAUTIONS[h].what} Decided by ${signed.signedBy}, ${signed.licence}.`);
   }
   paper.section('What you still do');
-  paper.paragraph(handed?.stillToDo || 'Nothing is on record.');
+  paper.quoted(handed?.stillToDo || 'Nothing is on record.');
   for (const h of job.hazards) paper.paragraph(`${CAUTIONS[h].what} ${CAUTIONS[h].who}`);
   return paper.finish();
 }

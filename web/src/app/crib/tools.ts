@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { check, routes, toolInput, type ToolInput } from '@iron-patch/contract';
-import { parseTool, TOOL_KINDS, toolWords, type CribTool } from '@iron-patch/core/tooling';
+import { parseTool, TOOL_KINDS, toolWords, type CribTool, type TypedTool } from '@iron-patch/core/tooling';
 import { ApiProblem, keptDraft, newId, ShopStore, Told } from '../data';
 import { OneLine } from '../form';
 
@@ -60,12 +60,8 @@ export class Tools {
   });
   protected readonly understood = computed(() => {
     const p = this.parsed();
-    return p.ok ? `Understood: ${this.wordsOf(p.value)}` : '';
+    return p.ok ? `Understood: ${this.words(p.value)}` : '';
   });
-
-  protected words(tool: CribTool): string {
-    return this.wordsOf(tool);
-  }
 
   protected async put(): Promise<void> {
     const p = this.parsed();
@@ -90,16 +86,11 @@ export class Tools {
     this.busy.set(false);
   }
 
-  private wordsOf(tool: Omit<CribTool, 'id' | 'version'>): string {
+  protected words(tool: TypedTool): string {
     return toolWords(tool, this.unit());
   }
 
-  private async store(
-    id: string,
-    { kind, sizeMm, thread, note, pieces }: Omit<CribTool, 'id' | 'version'>,
-    removed: boolean,
-    version: number,
-  ): Promise<CribTool> {
+  private async store(id: string, { kind, sizeMm, thread, note, pieces }: TypedTool, removed: boolean, version: number): Promise<CribTool> {
     const input: ToolInput = { kind, sizeMm, thread, note, pieces, removed };
     try {
       return await this.shop.save<CribTool>(routes.tool(id), input, version);
