@@ -18,9 +18,9 @@ j as (insert into jobs (customer_id, title, machine, complaint, want, ask_before
       from c, generate_series(1, $1) n returning id),
 k as (insert into components (job_id, name, role, material_id, axis_offset_mm, verdict, as_found)
       select id, 'Pin', 'worn', 'steel-c45', 0, 'remake', '' from j returning id, job_id),
-f as (insert into features (job_id, component_id, name, side, start_mm, length_mm, land, stations_mm, clocks_deg, instrument_id)
+f as (insert into places (job_id, component_id, name, side, start_mm, length_mm, land, stations_mm, clocks_deg, instrument_id)
       select job_id, id, 'Body', 'outside', 0, 100, 'worn', '{5,20,35,50,65,80,95}', '{0,45,90,135}', 'mic-25-50' from k returning id, job_id)
-insert into readings (id, job_id, purpose, feature_id, station_mm, clock_deg, text, unit, value_mm, instrument_id, person_id, taken_at)
+insert into readings (id, job_id, purpose, place_id, station_mm, clock_deg, text, unit, value_mm, instrument_id, person_id, taken_at)
 select gen_random_uuid(), f.job_id, 'found', f.id, 5 + 15 * (i / 4 % 7), 45 * (i % 4), '39.9', 'mm', 39.9 + (i % 7) * 0.002, 'mic-25-50', 'tomas', now()
 from f, generate_series(0, ${READINGS_EACH - 1}) i`;
 const ranked = (times, share) => times.toSorted((a, b) => a - b)[Math.min(Math.floor(times.length * share), times.length - 1)];

@@ -29,11 +29,11 @@ function initialBytes() {
 
 const memoryOf = (pid) => mb(Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))[1]) * 1024);
 
-const readingOf = (featureId) => ({
+const readingOf = (placeId) => ({
   id: randomUUID(),
   purpose: 'found',
   quantity: 'size',
-  featureId,
+  placeId,
   segmentId: null,
   stationMm: 71,
   clockDeg: 0,
@@ -77,23 +77,23 @@ function sender(address) {
     });
 }
 
-async function recording(shop, jobId, featureId) {
+async function recording(shop, jobId, placeId) {
   const headers = { 'Content-Type': 'application/json', 'X-Person': 'tomas' };
   const send = sender(shop.address);
   const post = () => {
-    const body = readingOf(featureId);
+    const body = readingOf(placeId);
     return send(`/api/jobs/${jobId}/readings`, { ...headers, 'Idempotency-Key': body.id }, JSON.stringify(body));
   };
   const postSeveral = () => {
-    const readings = Array.from({ length: TOGETHER }, () => ({ jobId, personId: 'tomas', input: readingOf(featureId) }));
+    const readings = Array.from({ length: TOGETHER }, () => ({ jobId, personId: 'tomas', input: readingOf(placeId) }));
     return send('/api/readings', headers, JSON.stringify({ readings }));
   };
   const pool = new pg.Pool({ connectionString: shop.databaseUrl, max: 10 });
   const insert = () =>
     pool.query(
-      `insert into readings (id, job_id, purpose, feature_id, station_mm, clock_deg, text, unit, value_mm, instrument_id, person_id, taken_at)
+      `insert into readings (id, job_id, purpose, place_id, station_mm, clock_deg, text, unit, value_mm, instrument_id, person_id, taken_at)
        values ($1, $2, 'found', $3, 71, 0, '19.903', 'mm', 19.903, 'mic-0-25', 'tomas', now())`,
-      [randomUUID(), jobId, featureId],
+      [randomUUID(), jobId, placeId],
     );
   console.log(`  memory of the server, idle: ${memoryOf(shop.pid())}`);
   const acts = { one: [post, 1], several: [postSeveral, TOGETHER], plain: [insert, 1] };
@@ -143,7 +143,7 @@ export async function bench() {
     node(join(root, 'e2e/dist/bench-many.mjs'), shop.address);
     console.log('Server');
     const sheet = await get(`/api/jobs/${job.id}/sheet`);
-    await recording(shop, job.id, sheet.features.find((f) => f.name === 'Seal track').id);
+    await recording(shop, job.id, sheet.places.find((f) => f.name === 'Seal track').id);
   } finally {
     await shop.close();
   }

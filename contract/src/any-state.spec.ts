@@ -2,8 +2,8 @@ import {
   ACT_KINDS,
   CAUSE_IDS,
   choiceKey,
-  FEATURE_KIND_IDS,
-  FEATURE_KINDS,
+  PLACE_KIND_IDS,
+  PLACE_KINDS,
   FINDING_IDS,
   MATERIALS,
   PAIR_KINDS,
@@ -13,15 +13,15 @@ import {
   SUSPICIONS,
   workOut,
   type ChoiceRecord,
-  type FeatureRecord,
+  type PlaceRecord,
   type JobSheet,
   type ReadingRecord,
 } from '@iron-patch/core';
-import { drawnPin, testChoice, testFeature, testReading, testSheet, testShop } from '@iron-patch/core/testing';
+import { drawnPin, testChoice, testPlace, testReading, testSheet, testShop } from '@iron-patch/core/testing';
 import type { AnyObjectSchema } from 'yup';
 import { check } from './check';
 import { choiceInput } from './choice';
-import { featureInput } from './feature';
+import { placeInput } from './place';
 
 /**
  * Whatever can be stored of a job, in whatever order it was stored, withdrawn or taken off, is worked out: by random jobs whose every part
@@ -60,13 +60,13 @@ const sure = <T>(make: () => T | null): T => {
 interface World {
   readonly die: Die;
   readonly components: JobSheet['components'];
-  readonly features: readonly FeatureRecord[];
+  readonly places: readonly PlaceRecord[];
   readonly acts: readonly string[];
 }
 
-function anyFeature({ die, components, features }: World): FeatureRecord {
+function anyPlace({ die, components, places }: World): PlaceRecord {
   return sure(() => {
-    const kind = die.chance(0.6) ? 'diameter' : die.pick(FEATURE_KIND_IDS);
+    const kind = die.chance(0.6) ? 'diameter' : die.pick(PLACE_KIND_IDS);
     const holding = die.pick(['v-blocks', 'centres', 'chuck', null] as const);
     const input = {
       componentId: die.pick(components).id,
@@ -83,40 +83,40 @@ function anyFeature({ die, components, features }: World): FeatureRecord {
         ringFace: die.pick(['near', 'far', null] as const),
         pitches: die.pick([null, 1, 8, 100]),
         wireMm: die.maybe(die.mm(0.05, 20)),
-        oneSizeWithId: features.length ? die.maybe(die.pick(features).id) : null,
+        oneSizeWithId: places.length ? die.maybe(die.pick(places).id) : null,
       },
       side: die.pick(['outside', 'inside'] as const),
       startMm: die.mm(),
       lengthMm: die.mm(0.5),
       land: die.pick(['worn', 'unworn'] as const),
-      matesFeatureId: features.length ? die.maybe(die.pick(features).id) : null,
+      matesPlaceId: places.length ? die.maybe(die.pick(places).id) : null,
       stationsMm: [die.mm(), ...die.some(3, () => die.mm())],
       clocksDeg: [die.degrees(), ...die.some(5, () => die.degrees())],
       instrumentId: die.pick(testShop.instruments).id,
     };
-    return valid(featureInput, input) && testFeature(die.id(), input);
+    return valid(placeInput, input) && testPlace(die.id(), input);
   });
 }
 
 /** Places of a job lie near each other in size, so that some of them fit. */
-const aboutMm = (f: FeatureRecord): number => 40 + (f.id.charCodeAt(0) % 3) - (f.side === 'outside' ? 0.1 : 0);
+const aboutMm = (f: PlaceRecord): number => 40 + (f.id.charCodeAt(0) % 3) - (f.side === 'outside' ? 0.1 : 0);
 
-function anyReading({ die, features, acts }: World, before: readonly ReadingRecord[]): ReadingRecord {
+function anyReading({ die, places, acts }: World, before: readonly ReadingRecord[]): ReadingRecord {
   const purpose = die.pick(['found', 'found', 'found', 'cut', 'proof'] as const);
-  const feature = die.pick(features);
+  const place = die.pick(places);
   const known = before.length ? die.pick(before) : null;
   const changes = known !== null && die.chance(0.3);
   return testReading({
     ...(changes ? known : {}),
     id: die.id(),
     purpose,
-    featureId: purpose === 'found' ? feature.id : null,
+    placeId: purpose === 'found' ? place.id : null,
     segmentId: purpose === 'found' ? null : die.pick(['head', 'body', 'gone']),
     afterActId: purpose === 'found' && acts.length ? die.maybe(die.pick(acts)) : null,
-    quantity: die.chance(0.8) ? die.pick(FEATURE_KINDS[feature.kind].quantities) : die.pick(QUANTITY_IDS),
-    stationMm: die.chance(0.7) ? die.pick(feature.stationsMm) : die.mm(),
-    clockDeg: die.chance(0.7) ? die.pick(feature.clocksDeg) : die.degrees(),
-    valueMm: die.chance(0.7) ? aboutMm(feature) + die.mm(0, 0.3) : die.chance(0.2) ? -die.mm(0, 2) : die.mm(),
+    quantity: die.chance(0.8) ? die.pick(PLACE_KINDS[place.kind].quantities) : die.pick(QUANTITY_IDS),
+    stationMm: die.chance(0.7) ? die.pick(place.stationsMm) : die.mm(),
+    clockDeg: die.chance(0.7) ? die.pick(place.clocksDeg) : die.degrees(),
+    valueMm: die.chance(0.7) ? aboutMm(place) + die.mm(0, 0.3) : die.chance(0.2) ? -die.mm(0, 2) : die.mm(),
     instrumentId: die.pick(testShop.instruments).id,
     partTempC: die.pick([null, 20, -30, 200]),
     dial: purpose === 'cut' ? die.mm() - 20 : null,
@@ -127,8 +127,8 @@ function anyReading({ die, features, acts }: World, before: readonly ReadingReco
 
 /** What a choice of each kind may hold, and what it hangs on. */
 function anyChoice(world: World, version: number): ChoiceRecord {
-  const { die, components, features } = world;
-  const feature = (): string => (die.chance(0.9) ? die.pick(features).id : die.id());
+  const { die, components, places } = world;
+  const place = (): string => (die.chance(0.9) ? die.pick(places).id : die.id());
   const component = (): string => die.pick(components).id;
   const removed = die.chance(0.3);
   const school = (): string =>
@@ -154,17 +154,17 @@ function anyChoice(world: World, version: number): ChoiceRecord {
   const segment = (id: string) => ({
     ...{ id, kind: die.pick(['head', 'cylinder'] as const), name: id },
     ...{ lengthMm: die.mm(0, 3000), diameterMm: die.mm(0, 500), chamferLeftMm: die.mm(0, 250), chamferRightMm: die.mm(0, 250) },
-    fitsFeatureIds: die.some(2, feature),
+    fitsPlaceIds: die.some(2, place),
   });
   const made: readonly (() => [key: string, kind: string, value: unknown])[] = [
-    () => [choiceKey.fit(feature()), 'fit', { schoolId: school(), hole: die.pick(['keep', 'true']), truedMm: die.maybe(die.mm(1, 1000)) }],
-    () => [choiceKey.runs(feature()), 'runs', { kind: die.pick(PAIR_KINDS) }],
+    () => [choiceKey.fit(place()), 'fit', { schoolId: school(), hole: die.pick(['keep', 'true']), truedMm: die.maybe(die.mm(1, 1000)) }],
+    () => [choiceKey.runs(place()), 'runs', { kind: die.pick(PAIR_KINDS) }],
     () => [
-      choiceKey.running(feature()),
+      choiceKey.running(place()),
       'running',
       { pinC: die.pick([-60, 20, 400]), holeC: die.pick([-60, 20, 400]), hubOutsideMm: die.maybe(die.mm(1, 3000)) },
     ],
-    () => [choiceKey.nominal(feature()), 'nominal', { sizeMm: die.mm(0.1, 2000), name: '40 mm' }],
+    () => [choiceKey.nominal(place()), 'nominal', { sizeMm: die.mm(0.1, 2000), name: '40 mm' }],
     () => [choiceKey.route, 'route', { cause: 'x', route: 'y', causeId: die.pick(['', ...CAUSE_IDS]), cure: '' }],
     () => [
       choiceKey.part,
@@ -197,7 +197,7 @@ function anyChoice(world: World, version: number): ChoiceRecord {
       'act',
       {
         componentId: component(),
-        featureId: die.maybe(feature()),
+        placeId: die.maybe(place()),
         kind: die.pick(ACT_KINDS),
         where: '',
         state: die.pick(['planned', 'done']),
@@ -211,7 +211,7 @@ function anyChoice(world: World, version: number): ChoiceRecord {
       {
         findingId: die.pick(FINDING_IDS),
         componentId: component(),
-        featureId: die.maybe(feature()),
+        placeId: die.maybe(place()),
         atMm: die.maybe(die.mm()),
         clockDeg: die.maybe(die.degrees()),
         words: '',
@@ -236,16 +236,16 @@ function anyChoice(world: World, version: number): ChoiceRecord {
         damaged: '',
       },
     ],
-    () => [`settle:${feature()}`, 'settle', { believed: die.pick(testShop.instruments).id }],
+    () => [`settle:${place()}`, 'settle', { believed: die.pick(testShop.instruments).id }],
     () => [
-      `skip:${feature()}`,
+      `skip:${place()}`,
       'skip',
       { spots: die.some(3, () => ({ stationMm: die.mm(), clockDeg: die.degrees(), quantity: die.pick(QUANTITY_IDS) })) },
     ],
     () => [
-      `seen:${feature()}`,
+      `seen:${place()}`,
       'seen',
-      { surface: '', hardness: die.maybe(42), scale: 'HRC', clockDeg: die.maybe(die.degrees()), timedToFeatureId: die.maybe(feature()) },
+      { surface: '', hardness: die.maybe(42), scale: 'HRC', clockDeg: die.maybe(die.degrees()), timedToPlaceId: die.maybe(place()) },
     ],
     () => [
       choiceKey.returned,
@@ -274,10 +274,10 @@ function anySheet(seed: number): JobSheet {
     materialId: die.pick(MATERIALS).id,
     axisOffsetMm: die.mm() * die.pick([1, -1]),
   }));
-  const features: FeatureRecord[] = [];
-  for (let i = 0; i < 5; i++) features.push(anyFeature({ die, components, features, acts: [] }));
+  const places: PlaceRecord[] = [];
+  for (let i = 0; i < 5; i++) places.push(anyPlace({ die, components, places, acts: [] }));
   const acts = die.some(2, die.id);
-  const world: World = { die, components, features, acts };
+  const world: World = { die, components, places, acts };
   const readings: ReadingRecord[] = [];
   for (let i = die.pick([0, 1, 6, 25, 60]); i > 0; i--) readings.push(anyReading(world, readings));
   const choices = new Map<string, ChoiceRecord>();
@@ -286,11 +286,11 @@ function anySheet(seed: number): JobSheet {
     choices.set(c.key, c);
   }
   // A place that something rests on may be removed by another screen; what hangs on it stays behind.
-  const left = die.chance(0.3) ? features.slice(1) : features;
+  const left = die.chance(0.3) ? places.slice(1) : places;
   return testSheet({
     job: { ...base.job, unit: die.pick(['mm', 'in'] as const) },
     components,
-    features: left,
+    places: left,
     readings,
     choices: [...choices.values()],
   });
@@ -302,16 +302,16 @@ it('whatever can be stored of a job is worked out', () => {
   for (let seed = 1; seed <= 1500; seed++) {
     const sheet = anySheet(seed);
     try {
-      const { stations, fits, bores, part, plan, cuts, proofs, features, pointsOfNoReturn } = workOut(sheet, testShop);
+      const { stations, fits, bores, part, plan, cuts, proofs, places, pointsOfNoReturn } = workOut(sheet, testShop);
       seen.fits += Number(fits.some((f) => f.options.length > 0));
       seen.bores += Number(bores.some((b) => b.options.length > 0));
       seen.parts += Number(part !== null);
       seen.plans += Number(plan !== null);
       seen.cuts += Number(cuts.length > 0);
       seen.proofs += Number(proofs.some((p) => p.readings.length > 0));
-      seen.shapes += Number(features.some((f) => f.shape));
-      seen.indicators += Number(features.some((f) => f.indicator));
-      seen.after += Number(features.some((f) => f.after.length));
+      seen.shapes += Number(places.some((f) => f.shape));
+      seen.indicators += Number(places.some((f) => f.indicator));
+      seen.after += Number(places.some((f) => f.after.length));
       seen.trued += Number(sheet.choices.some((c) => c.key.startsWith('fit:') && (c.value as { hole: string })?.hole === 'true'));
       seen.acts += Number(pointsOfNoReturn.length > 0);
       if (!stations.length) wrong.push(`${seed}: no stations`);

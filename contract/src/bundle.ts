@@ -1,8 +1,9 @@
 import {
   BUNDLE_FORMAT,
-  BUNDLE_VERSION,
+  BUNDLE_VERSIONS_READ,
   choiceKey,
   INSTRUMENT_KINDS,
+  namesNow,
   upgradeBundle,
   type InstrumentKind,
   type JobBundle,
@@ -13,7 +14,7 @@ import { array, mixed, number, object, string } from 'yup';
 import { check } from './check';
 import { choiceInput } from './choice';
 import { componentInput } from './component';
-import { featureInput } from './feature';
+import { placeInput } from './place';
 import { dateOrNull, idOf, numberOf, oneOf } from './fields';
 import { jobInput } from './job';
 import { photoInput } from './photo';
@@ -40,7 +41,7 @@ const shape = object({
   version: number()
     .strict()
     .required('The version is missing.')
-    .oneOf([BUNDLE_VERSION], `Only version ${BUNDLE_VERSION} of the file is read here.`),
+    .oneOf([...BUNDLE_VERSIONS_READ], `Only versions ${BUNDLE_VERSIONS_READ.join(' and ')} of the file are read here.`),
   job: object({ id: idOf('Job'), title: requiredText('What it is', TEXT_LIMITS.name) })
     .required('The job is missing.')
     .unknown(true),
@@ -48,7 +49,7 @@ const shape = object({
     'The customer is missing.',
   ),
   components: listOf('Components', componentInput.shape({ id: idOf('Component') }), 500),
-  features: listOf('Places', featureInput.shape({ id: idOf('Place') }), 2000),
+  places: listOf('Places', placeInput.shape({ id: idOf('Place') }), 2000),
   readings: listOf('Readings', reading, 20_000),
   choices: listOf(
     'Choices',
@@ -88,7 +89,7 @@ const ticketOf = (b: JobBundle): unknown => ({ ...b.job, customerName: b.custome
 /** Every id that something points at, and what points at it. */
 function danglers(b: JobBundle): Problem[] {
   const components = new Set(b.components.map((c) => c.id));
-  const features = new Set(b.features.map((f) => f.id));
+  const places = new Set(b.places.map((f) => f.id));
   const readings = new Set(b.readings.map((r) => r.id));
   const say = (path: string, what: string): Problem => ({
     code: 'unknown',
@@ -99,12 +100,12 @@ function danglers(b: JobBundle): Problem[] {
     ...b.components.flatMap((c, i) =>
       c.parentId !== null && !components.has(c.parentId) ? [say(`components.${i}.parentId`, c.name)] : [],
     ),
-    ...b.features.flatMap((f, i) => (components.has(f.componentId) ? [] : [say(`features.${i}.componentId`, f.name)])),
-    ...b.features.flatMap((f, i) =>
-      f.matesFeatureId !== null && !features.has(f.matesFeatureId) ? [say(`features.${i}.matesFeatureId`, f.name)] : [],
+    ...b.places.flatMap((f, i) => (components.has(f.componentId) ? [] : [say(`places.${i}.componentId`, f.name)])),
+    ...b.places.flatMap((f, i) =>
+      f.matesPlaceId !== null && !places.has(f.matesPlaceId) ? [say(`places.${i}.matesPlaceId`, f.name)] : [],
     ),
     ...b.readings.flatMap((r, i) =>
-      r.featureId !== null && !features.has(r.featureId) ? [say(`readings.${i}.featureId`, `Reading ${r.text}`)] : [],
+      r.placeId !== null && !places.has(r.placeId) ? [say(`readings.${i}.placeId`, `Reading ${r.text}`)] : [],
     ),
     ...b.readings.flatMap((r, i) =>
       r.afterActId !== null && !b.choices.some((c) => c.key === choiceKey.act(r.afterActId!))
@@ -121,7 +122,8 @@ const under = (path: string, problems: readonly Problem[]): Problem[] =>
   problems.map((p) => ({ ...p, path: p.path ? `${path}.${p.path}` : path }));
 
 /** Checks a whole bundle: its shape, every choice by its kind, and that nothing points outside the file. */
-export function checkBundle(input: unknown): Outcome<JobBundle> {
+export function checkBundle(file: unknown): Outcome<JobBundle> {
+  const input = namesNow(file);
   const checked = check(shape, input);
   if (!checked.ok) return checked;
   const bundle = upgradeBundle(input as JobBundle);

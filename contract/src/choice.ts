@@ -11,7 +11,7 @@ const segment = object({
   diameterMm: lengthOf('Diameter', 0, 500),
   chamferLeftMm: lengthOf('Left chamfer', 0, 250),
   chamferRightMm: lengthOf('Right chamfer', 0, 250),
-  fitsFeatureIds: array(idOf('Mate')).strict().required('Mates: a list.').max(12, 'At most 12 mates.'),
+  fitsPlaceIds: array(idOf('Mate')).strict().required('Mates: a list.').max(12, 'At most 12 mates.'),
 });
 
 const crossHole = object({
@@ -89,7 +89,7 @@ const FOUND_VALUES: Readonly<Record<string, AnyObjectSchema>> = {
   }),
   act: object({
     componentId: idOf('Component'),
-    featureId: optionalIdOf('Place'),
+    placeId: optionalIdOf('Place'),
     kind: oneOf('what is done', ACT_KINDS),
     where: textOf('Where', TEXT_LIMITS.line),
     state: oneOf('planned or done', ['planned', 'done'] as const),
@@ -99,7 +99,7 @@ const FOUND_VALUES: Readonly<Record<string, AnyObjectSchema>> = {
   finding: object({
     findingId: oneOf('a finding', FINDING_IDS),
     componentId: idOf('Component'),
-    featureId: idOf('Place').nullable(),
+    placeId: idOf('Place').nullable(),
     atMm: lengthOf('Where along it').nullable(),
     clockDeg: numberOf('Clock angle', 0, 359.99, '°').nullable(),
     words: textOf('In words', TEXT_LIMITS.line),
@@ -110,7 +110,7 @@ const FOUND_VALUES: Readonly<Record<string, AnyObjectSchema>> = {
     hardness: numberOf('Hardness', 1, 1500).nullable(),
     scale: oneOf('a scale', ['HRC', 'HB', 'HV'] as const),
     clockDeg: numberOf('Clock position', 0, 359.99, '°').nullable(),
-    timedToFeatureId: idOf('Place that it is told from').nullable(),
+    timedToPlaceId: idOf('Place that it is told from').nullable(),
   }),
   settle: object({ believed: requiredText('Instrument', TEXT_LIMITS.name) }),
   skip: object({ spots: array(spot).strict().required('Spots: a list.').max(2000, 'At most 2000 spots.') }),

@@ -3,7 +3,7 @@ import {
   check,
   choiceInput,
   etagOf,
-  featureInput,
+  placeInput,
   houseRuleInput,
   instrumentInput,
   jobInput,
@@ -33,7 +33,7 @@ const job: JobInput = {
 const reading = {
   id,
   purpose: 'found',
-  featureId: id,
+  placeId: id,
   segmentId: null,
   quantity: 'size',
   stationMm: 5,
@@ -119,8 +119,8 @@ describe('a choice', () => {
   it('needs its value', () => expect(check(choiceInput(`fit:${id}`)!, { reason: '' }).ok).toBe(false));
 });
 
-it('measures features in finite numbers only', () => {
-  const feature = {
+it('measures places in finite numbers only', () => {
+  const place = {
     componentId: id,
     kind: 'diameter',
     suspicions: ['oval'],
@@ -130,20 +130,20 @@ it('measures features in finite numbers only', () => {
     startMm: 0,
     lengthMm: 40,
     land: 'worn',
-    matesFeatureId: null,
+    matesPlaceId: null,
     stationsMm: [5],
     clocksDeg: [0],
     instrumentId: 'tele',
   };
-  expect(check(featureInput, feature).ok).toBe(true);
-  expect(paths(check(featureInput, { ...feature, lengthMm: 0, stationsMm: [] })).sort()).toEqual(['lengthMm', 'stationsMm']);
-  expect(paths(check(featureInput, { ...feature, stationsMm: [5, Infinity] }))).toEqual(['stationsMm.1']);
-  expect(paths(check(featureInput, { ...feature, kind: 'hole', suspicions: ['haunted'] })).sort()).toEqual(['kind', 'suspicions.0']);
-  expect(paths(check(featureInput, { ...feature, detail: { ...NO_DETAIL, vDeg: 91, pitches: 2.5 } })).sort()).toEqual([
+  expect(check(placeInput, place).ok).toBe(true);
+  expect(paths(check(placeInput, { ...place, lengthMm: 0, stationsMm: [] })).sort()).toEqual(['lengthMm', 'stationsMm']);
+  expect(paths(check(placeInput, { ...place, stationsMm: [5, Infinity] }))).toEqual(['stationsMm.1']);
+  expect(paths(check(placeInput, { ...place, kind: 'hole', suspicions: ['haunted'] })).sort()).toEqual(['kind', 'suspicions.0']);
+  expect(paths(check(placeInput, { ...place, detail: { ...NO_DETAIL, vDeg: 91, pitches: 2.5 } })).sort()).toEqual([
     'detail.pitches',
     'detail.vDeg',
   ]);
-  expect(check(featureInput, { ...feature, detail: { ...NO_DETAIL, vDeg: 60 } }).ok).toBe(true);
+  expect(check(placeInput, { ...place, detail: { ...NO_DETAIL, vDeg: 60 } }).ok).toBe(true);
 });
 
 it('writes and reads entity tags', () => {
@@ -187,7 +187,7 @@ describe('a house rule', () => {
 });
 
 describe('what a pair runs at', () => {
-  const schema = choiceInput('running:feature')!;
+  const schema = choiceInput('running:place')!;
   const value = { pinC: 60, holeC: 20, hubOutsideMm: 80 };
   const problemsOf = (change: object): string[] => {
     const checked = check(schema, { value: { ...value, ...change }, reason: '' });
@@ -218,8 +218,8 @@ describe('what is written down at Strip', () => {
     ['fragment:x', { what: 'Half a ring', where: 'in the barrel', settled: '', removed: false }],
     ['earlier:x', { componentId: id, what: 'Pin remade', judged: 'the fault', removed: false }],
     ['act:x', { componentId: id, kind: 'saw', where: '', state: 'planned', override: '', removed: false }],
-    ['finding:x', { findingId: 'bent', componentId: id, featureId: null, atMm: 40, clockDeg: null, words: '', removed: false }],
-    ['seen:x', { surface: 'scored', hardness: 42, scale: 'HRC', clockDeg: 30, timedToFeatureId: id }],
+    ['finding:x', { findingId: 'bent', componentId: id, placeId: null, atMm: 40, clockDeg: null, words: '', removed: false }],
+    ['seen:x', { surface: 'scored', hardness: 42, scale: 'HRC', clockDeg: 30, timedToPlaceId: id }],
     ['settle:x:mic|tele', { believed: 'mic' }],
     ['skip:x', { spots: [{ stationMm: 5, clockDeg: 0, quantity: 'size' }] }],
     ['route', { cause: 'dry', route: 'bush', causeId: 'dry', cure: 'nipple' }],
@@ -230,7 +230,7 @@ describe('what is written down at Strip', () => {
     ['strip:x', { faced: '', shims: [{ side: '', thicknessMm: 0 }], endPlayMm: -1, sidePlayMm: null, noPlay: false, damaged: '' }, 3],
     ['soft:x', { componentId: null, what: 'o-ring', size: ' ', count: 0, ordered: false, removed: false }, 2],
     ['act:x', { componentId: 'x', kind: 'burn', where: '', state: 'later', override: '', removed: 'no' }, 4],
-    ['finding:x', { findingId: 'ghost', componentId: id, featureId: null, atMm: -5, clockDeg: 360, words: '', removed: false }, 3],
+    ['finding:x', { findingId: 'ghost', componentId: id, placeId: null, atMm: -5, clockDeg: 360, words: '', removed: false }, 3],
     ['route', { cause: 'dry', route: 'bush', causeId: 'fate', cure: '' }, 1],
   ])('tells each bad field: %s %p', (key, value, count) => expect(problemsOf(key, value)).toHaveLength(count));
 });
@@ -260,7 +260,7 @@ describe('the crib and the photographs', () => {
   });
 
   it('take markers inside the picture only', () => {
-    const marker = { id, x: 0.5, y: 1, featureId: null, text: 'crack' };
+    const marker = { id, x: 0.5, y: 1, placeId: null, text: 'crack' };
     expect(check(photoInput, { caption: '', markers: [marker] }).ok).toBe(true);
     expect(paths(check(photoInput, { caption: '', markers: [{ ...marker, x: 1.2 }] }))).toEqual(['markers.0.x']);
   });

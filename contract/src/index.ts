@@ -2,7 +2,7 @@ export { check } from './check';
 export { TEXT_LIMITS } from './text';
 export { jobInput, type JobInput } from './job';
 export { componentInput, type ComponentInput } from './component';
-export { featureInput, type FeatureInput } from './feature';
+export { placeInput, type PlaceInput } from './place';
 export { readingInput, readingsFileInput, CLOCK_SLACK_MIN, type ReadingsFileInput } from './reading';
 export { choiceInput, CHOICE_VALUES, type ChoiceInput } from './choice';
 export { proofInput, type ProofInput } from './proof';

@@ -12,7 +12,7 @@ const marker = object({
   id: idOf('Marker'),
   x: numberOf('Across', 0, 1),
   y: numberOf('Down', 0, 1),
-  featureId: idOf('Place').nullable(),
+  placeId: idOf('Place').nullable(),
   text: textOf('Marker', TEXT_LIMITS.line),
 });
 

@@ -10,7 +10,7 @@ export const CLOCK_SLACK_MIN = 5;
 export const readingFields = {
   id: idOf('Reading'),
   purpose: oneOf('a purpose', ['found', 'cut', 'proof'] as const),
-  featureId: idOf('Feature').nullable(),
+  placeId: idOf('Place').nullable(),
   segmentId: textOf('Segment', TEXT_LIMITS.name).nullable(),
   /** Missing where it was written before parts had states: as found. */
   afterActId: optionalIdOf('Act'),

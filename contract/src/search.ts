@@ -15,7 +15,7 @@ export interface SearchHit {
   readonly unit: LengthUnit;
   readonly station: StationId;
   /** The place that it stands at, where it does. */
-  readonly featureId: string | null;
+  readonly placeId: string | null;
   /** The words in which it was found. */
   readonly words: string;
   /** The size that was read, mm; null for words. */

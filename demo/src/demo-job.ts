@@ -5,7 +5,7 @@ export interface DemoJob {
   /** Id of the person at the bench. */
   readonly by: string;
   readonly components: readonly (Readonly<Record<string, unknown>> & { readonly key: string })[];
-  readonly features: readonly (Readonly<Record<string, unknown>> & { readonly key: string; readonly instrumentId: string })[];
+  readonly places: readonly (Readonly<Record<string, unknown>> & { readonly key: string; readonly instrumentId: string })[];
   readonly readings: readonly DemoGrid[];
   readonly choices: readonly { readonly key: string; readonly value: unknown; readonly reason?: string }[];
   readonly release?: boolean;
@@ -17,7 +17,7 @@ export interface DemoJob {
 
 /** Readings of one place: a row a station, a text a clock angle. */
 export interface DemoGrid {
-  readonly feature: string;
+  readonly place: string;
   /** What was read; the diameter where it is left out. */
   readonly quantity?: string;
   /** The place's own where it is left out. */
@@ -26,11 +26,11 @@ export interface DemoGrid {
   readonly rows: readonly { readonly stationMm: number; readonly texts: readonly string[] }[];
 }
 
-/** A picture of demo/data/photos with its markers; `feature` is the key of a place. */
+/** A picture of demo/data/photos with its markers; `place` is the key of a place. */
 export interface DemoPhoto {
   readonly file: string;
   readonly caption: string;
-  readonly markers: readonly { readonly x: number; readonly y: number; readonly feature: string | null; readonly text: string }[];
+  readonly markers: readonly { readonly x: number; readonly y: number; readonly place: string | null; readonly text: string }[];
 }
 
 /** Cuts on one segment: dial, size, and the part's temperature when it was warm. */

@@ -65,7 +65,7 @@ async function loadPhoto(
     headers: { 'Content-Type': 'image/jpeg', [HEADERS.person]: person, [HEADERS.idempotencyKey]: id },
     body: await readFile(join(directory, photo.file)),
   });
-  const markers = photo.markers.map(({ feature, ...m }) => ({ ...m, id: randomUUID(), featureId: feature && ids.get(feature) }));
+  const markers = photo.markers.map(({ place, ...m }) => ({ ...m, id: randomUUID(), placeId: place && ids.get(place) }));
   const told = await fetch(address + routes.photo(id), {
     method: 'PUT',
     headers: { 'Content-Type': 'application/json', [HEADERS.person]: person, 'If-Match': '"v1"' },
@@ -83,13 +83,13 @@ async function loadJob(demo: DemoJob, address: string, now: number, photoDirecto
   const ids = new Map<string, string>();
   for (const { key, ...c } of demo.components)
     ids.set(key, (await send('POST', routes.components(jobId), withIds({ parentId: null, ...c }, ids))).id);
-  for (const { key, ...f } of demo.features) ids.set(key, (await send('POST', routes.features(jobId), withIds(wholePlace(f), ids))).id);
+  for (const { key, ...f } of demo.places) ids.set(key, (await send('POST', routes.places(jobId), withIds(wholePlace(f), ids))).id);
 
   const time = clock(countOf(demo), now);
   const take = (more: Partial<ReadingInput>): Promise<unknown> =>
     send('POST', routes.readings(jobId), {
       id: randomUUID(),
-      featureId: null,
+      placeId: null,
       segmentId: null,
       quantity: 'size',
       stationMm: 0,
@@ -104,13 +104,13 @@ async function loadJob(demo: DemoJob, address: string, now: number, photoDirecto
       ...more,
     });
   for (const grid of demo.readings) {
-    const instrumentId = grid.instrumentId ?? demo.features.find((f) => `$${f.key}` === grid.feature)!.instrumentId;
+    const instrumentId = grid.instrumentId ?? demo.places.find((f) => `$${f.key}` === grid.place)!.instrumentId;
     for (const { stationMm, texts } of grid.rows)
       for (const [i, text] of texts.entries())
         await take({
           purpose: 'found',
           ...(grid.quantity ? { quantity: grid.quantity as ReadingInput['quantity'] } : {}),
-          featureId: withIds(grid.feature, ids),
+          placeId: withIds(grid.place, ids),
           stationMm,
           clockDeg: grid.clocksDeg[i]!,
           text,

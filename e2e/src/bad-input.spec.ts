@@ -64,14 +64,14 @@ describe('a pasted table', () => {
     );
     await tomas.page.sees('Bring in readings');
   };
-  const header = 'feature,station_mm,clock_deg,reading';
+  const header = 'place,station_mm,clock_deg,reading';
 
   it('with bad rows lists them all and stores nothing', async () => {
     const before = await readings();
     await paste([header, 'Seal track,71,0,19.9', 'Nose,71,0,19.9', 'Seal track,x,0,oops'].join('\n'));
     await tomas.page.click('Bring in');
     await tomas.page.sees('Nothing was stored.');
-    await tomas.page.sees('Row 2, feature: there is no place called "Nose"');
+    await tomas.page.sees('Row 2, place: there is no place called "Nose"');
     await tomas.page.sees('Row 3, station_mm');
     await tomas.page.sees('Row 3, reading');
     expect(await readings()).toBe(before);

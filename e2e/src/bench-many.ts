@@ -27,7 +27,7 @@ const component = { parentId: null, name: 'Shaft', role: 'worn', materialId: 'st
 const { id: componentId } = await post<{ id: string }>(routes.components(jobId), component);
 const stationsMm = Array.from({ length: STATIONS }, (_, i) => 2 + i);
 for (let p = 0; p < PLACES; p++)
-  await post(routes.features(jobId), {
+  await post(routes.places(jobId), {
     ...{
       componentId,
       name: `Place ${p}`,
@@ -38,13 +38,13 @@ for (let p = 0; p < PLACES; p++)
       startMm: 30 * p,
       lengthMm: 30,
     },
-    ...{ land: 'worn', matesFeatureId: null, stationsMm, clocksDeg: CLOCKS, instrumentId: 'mic-25-50' },
+    ...{ land: 'worn', matesPlaceId: null, stationsMm, clocksDeg: CLOCKS, instrumentId: 'mic-25-50' },
   });
 const rows = Array.from({ length: PLACES * EACH }, (_, i) => {
   const k = Math.floor(i / PLACES);
   return `Place ${i % PLACES},${2 + (k % READ)},${CLOCKS[Math.floor(k / READ) % CLOCKS.length]},${(40 + (i % 7) * 0.002).toFixed(3)}`;
 });
-await post(routes.readingsFile(jobId), { csv: ['feature,station_mm,clock_deg,reading', ...rows].join('\n') });
+await post(routes.readingsFile(jobId), { csv: ['place,station_mm,clock_deg,reading', ...rows].join('\n') });
 
 const browser = await openBrowser();
 await browser.driver.get(`${address}/`);

@@ -37,11 +37,11 @@ it('takes a photograph, marks a place on it by keyboard too, and finds it again'
   );
   await page.click('Save the picture');
   await page.sees('Rod on the bench, 2 marked');
-  const [photo] = await shop.query<{ markers: { x: number; y: number; text: string; featureId: string | null }[] }>(
+  const [photo] = await shop.query<{ markers: { x: number; y: number; text: string; placeId: string | null }[] }>(
     `select markers from photos p join jobs j on j.id = p.job_id where j.title = 'Grapple cylinder rod'`,
   );
   expect(photo!.markers[0]).toMatchObject({ x: expect.closeTo(0.46, 6), y: expect.closeTo(0.48, 6), text: 'scored' });
-  expect(photo!.markers[0]!.featureId).not.toBeNull();
+  expect(photo!.markers[0]!.placeId).not.toBeNull();
   expect(photo!.markers[1]!.x).toBeCloseTo(0.8, 1);
 });
 

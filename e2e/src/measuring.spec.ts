@@ -46,7 +46,7 @@ afterAll(async () => {
 const boreTexts = async (): Promise<string[]> =>
   (
     await shop.query<{ text: string }>(
-      `select r.text from readings r join features f on f.id = r.feature_id where f.name = 'Old bore' order by r.seq`,
+      `select r.text from readings r join places f on f.id = r.place_id where f.name = 'Old bore' order by r.seq`,
     )
   ).map((r) => r.text);
 const focused = (): Promise<string> => tomas.page.run('return document.activeElement?.id ?? ""');

@@ -17,7 +17,7 @@ afterAll(async () => {
 
 const states = (): Promise<{ after: boolean; text: string }[]> =>
   shop.query(
-    `select after_act_id is not null as after, text from readings r join features f on f.id = r.feature_id
+    `select after_act_id is not null as after, text from readings r join places f on f.id = r.place_id
      where f.name = 'Arm bore' order by r.seq`,
   );
 
@@ -68,17 +68,17 @@ it('sizes the hole of the new part to a shaft that stays', async () => {
     ).json()) as { id: string };
   const sheet = (await (await fetch(`${shop.address}/api/jobs/${id}/sheet`)).json()) as {
     components: { id: string; role: string }[];
-    features: { detail: object; instrumentId: string }[];
+    places: { detail: object; instrumentId: string }[];
   };
   const worn = sheet.components.find((c) => c.role === 'worn')!;
   const place = (more: object): object => ({
     kind: 'diameter',
     suspicions: [],
-    detail: { ...sheet.features[0]!.detail, oneSizeWithId: null },
+    detail: { ...sheet.places[0]!.detail, oneSizeWithId: null },
     startMm: 0,
     lengthMm: 20,
     land: 'worn',
-    matesFeatureId: null,
+    matesPlaceId: null,
     stationsMm: [5],
     clocksDeg: [0, 90],
     instrumentId: 'mic-0-1-in',
@@ -93,13 +93,13 @@ it('sizes the hole of the new part to a shaft that stays', async () => {
     verdict: 'reuse',
     asFound: '',
   });
-  const eye = await post('features', place({ componentId: worn.id, name: 'Eye of the pivot', side: 'inside', instrumentId: 'tele' }));
-  const rod = await post('features', place({ componentId: pump.id, name: 'Rod stub', side: 'outside', matesFeatureId: eye.id }));
+  const eye = await post('places', place({ componentId: worn.id, name: 'Eye of the pivot', side: 'inside', instrumentId: 'tele' }));
+  const rod = await post('places', place({ componentId: pump.id, name: 'Rod stub', side: 'outside', matesPlaceId: eye.id }));
   for (const clockDeg of [0, 90])
     await post('readings', {
       id: randomUUID(),
       purpose: 'found',
-      featureId: rod.id,
+      placeId: rod.id,
       segmentId: null,
       quantity: 'size',
       stationMm: 5,

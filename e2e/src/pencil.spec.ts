@@ -91,7 +91,7 @@ it('a loose peg in an oval swivel hole (mm)', async () => {
     clocks: number[];
   }>(
     `select f.name, f.side, f.length_mm, m.name as mate, (f.detail ->> 'lengthAssumed')::boolean as assumed, f.clocks_deg as clocks
-     from features f left join features m on m.id = f.mates_feature_id order by f.created_at`,
+     from places f left join places m on m.id = f.mates_place_id order by f.created_at`,
   );
   expect(places.map((p) => [p.name, p.side, p.mate])).toEqual([
     ['Hole', 'inside', null],

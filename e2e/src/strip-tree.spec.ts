@@ -80,7 +80,7 @@ it('a component and its place that were removed come back, the newest first', as
   await page.click('Take back: removing Lip');
   await page.button('Remove Lip');
   const [lip] = await bench.shop.query<{ name: string }>(
-    `select c.name from features f join components c on c.id = f.component_id where f.name = 'Lip'`,
+    `select c.name from places f join components c on c.id = f.component_id where f.name = 'Lip'`,
   );
   expect(lip!.name).toBe('Dust cap');
 });

@@ -11,7 +11,7 @@ import { mountChoices } from './choices';
 import { components } from './components';
 import type { Pool } from './db';
 import { mountDocuments } from './documents';
-import { features } from './features';
+import { places } from './places';
 import { mountFloor } from './floor';
 import { mountHouseRules } from './house-rules';
 import {
@@ -145,7 +145,7 @@ export function createApp({ pool, live, log, standings, bench, webDirectory, ...
   mountJobs(app, pool);
   mountSheets(app, pool);
   mountEditable(app, pool, components);
-  mountEditable(app, pool, features);
+  mountEditable(app, pool, places);
   mountReadings(app, pool);
   mountChoices(app, pool);
   mountReleases(app, pool);

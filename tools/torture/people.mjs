@@ -54,8 +54,8 @@ export function screenOf({ address, tally, random, stopped, personId }) {
 }
 
 /** A reading as a screen sends it. */
-export const readingOf = ({ id, featureId, instrumentId, text }) => ({
-  ...{ id, purpose: 'found', featureId, segmentId: null, quantity: 'size', stationMm: 5, clockDeg: 0, text, unit: 'mm', instrumentId },
+export const readingOf = ({ id, placeId, instrumentId, text }) => ({
+  ...{ id, purpose: 'found', placeId, segmentId: null, quantity: 'size', stationMm: 5, clockDeg: 0, text, unit: 'mm', instrumentId },
   ...{ partTempC: null, dial: null, takenAt: new Date().toISOString(), supersedesId: null, withdrawn: false, confirmed: true },
 });
 
@@ -64,7 +64,7 @@ export const readingOf = ({ id, featureId, instrumentId, text }) => ({
  *
  * @returns texts of those that were acknowledged
  */
-export async function writer({ screen, jobId, personId, featureId, instrumentId, name, going, tally }) {
+export async function writer({ screen, jobId, personId, placeId, instrumentId, name, going, tally }) {
   const acknowledged = [];
   const told = (reading, { status, body }) => {
     if (status === 201) acknowledged.push(reading.text);
@@ -76,7 +76,7 @@ export async function writer({ screen, jobId, personId, featureId, instrumentId,
   const next = () =>
     readingOf({
       id: randomUUID(),
-      featureId,
+      placeId,
       instrumentId,
       text: `39.9${String(name).padStart(2, '0')}${String(typed++).padStart(6, '0')}`,
     });

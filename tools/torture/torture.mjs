@@ -56,16 +56,16 @@ async function makeJob(address, title) {
   const { id: componentId } = await post(`/api/jobs/${jobId}/components`, {
     ...{ parentId: null, name: 'Pin', role: 'worn', materialId: 'steel-c45', axisOffsetMm: 0, verdict: 'remake', asFound: '' },
   });
-  const { id: featureId } = await post(`/api/jobs/${jobId}/features`, {
+  const { id: placeId } = await post(`/api/jobs/${jobId}/places`, {
     ...{ componentId, name: 'Body', kind: 'diameter', suspicions: [], side: 'outside', startMm: 0, lengthMm: 100, land: 'worn' },
-    ...{ detail: PLAIN, matesFeatureId: null, stationsMm: [5], clocksDeg: [0], instrumentId: 'mic-25-50' },
+    ...{ detail: PLAIN, matesPlaceId: null, stationsMm: [5], clocksDeg: [0], instrumentId: 'mic-25-50' },
   });
-  return { jobId, featureId, instrumentId: 'mic-25-50', personId: 'tomas' };
+  return { jobId, placeId, instrumentId: 'mic-25-50', personId: 'tomas' };
 }
 
 /** Sends one reading, once, and tells the status; 0 where no answer came. */
-async function sendReading(address, { jobId, featureId, instrumentId, personId }, id = randomUUID()) {
-  const reading = readingOf({ id, featureId, instrumentId, text: '39.9' });
+async function sendReading(address, { jobId, placeId, instrumentId, personId }, id = randomUUID()) {
+  const reading = readingOf({ id, placeId, instrumentId, text: '39.9' });
   const response = await fetch(`${address}/api/jobs/${jobId}/readings`, {
     method: 'POST',
     headers: { 'Content-Type': 'application/json', 'X-Person': personId, 'Idempotency-Key': id },

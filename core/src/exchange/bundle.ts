@@ -1,7 +1,9 @@
 import type { InstrumentRecord, JobSheet, PhotoMarker, Shop } from '../repair';
 
 export const BUNDLE_FORMAT = 'iron-patch-job';
-export const BUNDLE_VERSION = 1;
+export const BUNDLE_VERSION = 2;
+/** Versions that are read: an older one is brought up to date. */
+export const BUNDLE_VERSIONS_READ: readonly number[] = [1, 2];
 
 /** A photograph in a bundle, its pixels as base64. */
 export interface BundlePhoto {
@@ -23,7 +25,7 @@ export interface JobBundle extends Omit<JobSheet, 'photos'> {
 
 /** The bundle of a job with the people and instruments that it names. */
 export function bundleOf(sheet: JobSheet, shop: Shop, photos: readonly BundlePhoto[]): JobBundle {
-  const instruments = new Set([...sheet.readings, ...sheet.features].map((x) => x.instrumentId));
+  const instruments = new Set([...sheet.readings, ...sheet.places].map((x) => x.instrumentId));
   const people = new Set([...sheet.readings, ...sheet.choices, ...sheet.notes, ...sheet.photos].map((x) => x.personId));
   return {
     format: BUNDLE_FORMAT,
@@ -42,7 +44,7 @@ const UUID = /[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12}/g;
  * can be brought in twice.
  */
 export function withFreshIds(bundle: JobBundle, freshId: () => string): JobBundle {
-  const own = [bundle.job, ...bundle.components, ...bundle.features, ...bundle.readings, ...bundle.notes, ...bundle.photos];
+  const own = [bundle.job, ...bundle.components, ...bundle.places, ...bundle.readings, ...bundle.notes, ...bundle.photos];
   const fresh = new Map(own.map((x) => [x.id, freshId()]));
   const photos = bundle.photos.map((p) => ({ ...p, id: fresh.get(p.id)!, jpeg: p.jpeg }));
   const text = JSON.stringify({ ...bundle, photos: [] }).replace(UUID, (id) => fresh.get(id) ?? id);

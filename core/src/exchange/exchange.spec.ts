@@ -7,7 +7,7 @@ import { asItWas, readingsToCsv, READINGS_CSV_COLUMNS } from './readings-csv';
 import { importReadings } from './readings-import';
 import { upgradeBundle } from './upgrade-bundle';
 
-const row = (more: Record<string, string> = {}) => ({ feature: 'Barrel bore', station_mm: '5', clock_deg: '0', reading: '40.31', ...more });
+const row = (more: Record<string, string> = {}) => ({ place: 'Barrel bore', station_mm: '5', clock_deg: '0', reading: '40.31', ...more });
 
 describe('readings out', () => {
   it('one line a live reading, text as typed', () => {
@@ -19,7 +19,7 @@ describe('readings out', () => {
 
   it('disarms what a spreadsheet would run, and takes it back as it was', () => {
     const out = (text: string): string =>
-      readingsToCsv(testSheet({ readings: [testReading({ featureId: 'body', text, valueMm: 2 })] }), testShop)
+      readingsToCsv(testSheet({ readings: [testReading({ placeId: 'body', text, valueMm: 2 })] }), testShop)
         .split('\r\n')[1]!
         .split(',')[6]!;
     for (const text of ['=1+1', '+1', '@a', '-1+2', "-2+cmd|'!A0", '-x', '-', '-0.02 over 40mm']) {
@@ -32,7 +32,7 @@ describe('readings out', () => {
 });
 
 describe('readings in', () => {
-  it('takes inch, fractions and metric as typed, by feature and instrument name', () => {
+  it('takes inch, fractions and metric as typed, by place and instrument name', () => {
     const taken = importReadings(
       [row(), row({ reading: '1.5870 in', instrument: 'outside mic 25 to 50', part_temp_c: '31' })],
       testSheet(),
@@ -41,7 +41,7 @@ describe('readings in', () => {
     expect(taken).toMatchObject({
       ok: true,
       value: [
-        { featureId: 'barrel', length: { valueMm: 40.31 }, instrumentId: 'tele', partTempC: null },
+        { placeId: 'barrel', length: { valueMm: 40.31 }, instrumentId: 'tele', partTempC: null },
         { length: { valueMm: expect.closeTo(40.3098, 4), unit: 'in' }, instrumentId: 'mic', partTempC: 31 },
       ],
     });
@@ -49,12 +49,12 @@ describe('readings in', () => {
 
   it('lists every problem of every row and gives nothing to store', () => {
     const r = importReadings(
-      [row({ feature: 'Nose' }), row({ reading: 'abc', station_mm: '-4' }), row({ clock_deg: '400', instrument: 'ruler' })],
+      [row({ place: 'Nose' }), row({ reading: 'abc', station_mm: '-4' }), row({ clock_deg: '400', instrument: 'ruler' })],
       testSheet(),
       testShop,
     );
     expect(r.ok ? [] : r.problems.map((p) => p.path)).toEqual([
-      'rows.0.feature',
+      'rows.0.place',
       'rows.1.station_mm',
       'rows.1.reading',
       'rows.2.clock_deg',
@@ -77,7 +77,7 @@ describe('readings in', () => {
   it('says what the file lacks', () => {
     expect(importReadings([], testSheet(), testShop)).toMatchObject({ problems: [{ code: 'empty' }] });
     expect(importReadings([{ size: '4' }], testSheet(), testShop)).toMatchObject({
-      problems: [{ code: 'columns', message: expect.stringContaining('feature, station_mm') }],
+      problems: [{ code: 'columns', message: expect.stringContaining('place, station_mm') }],
     });
   });
 });

@@ -4,7 +4,7 @@ import { AS_FOUND, liveReadings, partStates } from '../repair';
 /** Columns of the readings file, in order. `READINGS_CSV_NEEDED` are needed coming in; of the others what is there is taken. */
 export const READINGS_CSV_COLUMNS = [
   'component',
-  'feature',
+  'place',
   'station_mm',
   'clock_deg',
   'quantity',
@@ -17,7 +17,7 @@ export const READINGS_CSV_COLUMNS = [
   'person',
   'taken_at',
 ] as const;
-export const READINGS_CSV_NEEDED = ['feature', 'station_mm', 'clock_deg', 'reading'] as const;
+export const READINGS_CSV_NEEDED = ['place', 'station_mm', 'clock_deg', 'reading'] as const;
 
 /** What a spreadsheet would run, wherever it was made; a number below zero is none. */
 const FORMULA = /^[=+@\t\r]|^-(?!\d*\.?\d+$)/;
@@ -36,28 +36,28 @@ function cell(value: string | number | null): string {
 export function readingsToCsv(sheet: JobSheet, shop: Shop): string {
   const live = liveReadings(sheet.readings);
   const states = new Map(
-    sheet.features.map((f) => [
+    sheet.places.map((f) => [
       f.id,
       partStates(
         sheet,
         f,
-        live.filter((r) => r.featureId === f.id),
+        live.filter((r) => r.placeId === f.id),
       ),
     ]),
   );
   const rows = live.flatMap((r) => {
     if (r.purpose !== 'found') return [];
-    const feature = sheet.features.find((f) => f.id === r.featureId);
-    const component = sheet.components.find((c) => c.id === feature?.componentId);
+    const place = sheet.places.find((f) => f.id === r.placeId);
+    const component = sheet.components.find((c) => c.id === place?.componentId);
     const instrument = shop.instruments.find((i) => i.id === r.instrumentId);
     const person = shop.people.find((p) => p.id === r.personId);
     const cells = [
       component?.name ?? '',
-      feature?.name ?? '',
+      place?.name ?? '',
       r.stationMm,
       r.clockDeg,
       r.quantity,
-      states.get(r.featureId ?? '')?.find((s) => s.actId === r.afterActId)?.words ?? AS_FOUND.words,
+      states.get(r.placeId ?? '')?.find((s) => s.actId === r.afterActId)?.words ?? AS_FOUND.words,
       r.text,
       r.unit,
       instrument?.name ?? '',

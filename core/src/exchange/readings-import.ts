@@ -1,13 +1,13 @@
 import type { Problem } from '../outcome';
 import { outOfMark, parseLength, type LengthUnit, type TypedLength } from '../quantity';
-import { doubtReading, FEATURE_KINDS, QUANTITIES, type Quantity } from '../readings';
-import { AS_FOUND, partStates, type FeatureRecord, type JobSheet, type PartState, type Shop } from '../repair';
+import { doubtReading, PLACE_KINDS, QUANTITIES, type Quantity } from '../readings';
+import { AS_FOUND, partStates, type PlaceRecord, type JobSheet, type PartState, type Shop } from '../repair';
 import { READINGS_CSV_NEEDED } from './readings-csv';
 import { keptTime } from './kept-time';
 
 /** A row of a readings file that can be stored. */
 export interface ImportedReading {
-  readonly featureId: string;
+  readonly placeId: string;
   readonly stationMm: number;
   readonly clockDeg: number;
   readonly length: TypedLength;
@@ -30,17 +30,17 @@ const same = (p: string, q: string): boolean => p.trim().toLowerCase() === q.tri
 type Row = Readonly<Record<string, string>>;
 
 /** The place by its name, and by its component's where the file tells it and names repeat. */
-function featureOf(row: Row, sheet: JobSheet): FeatureRecord | undefined {
-  const named = sheet.features.filter((f) => same(f.name, row['feature'] ?? ''));
+function placeOf(row: Row, sheet: JobSheet): PlaceRecord | undefined {
+  const named = sheet.places.filter((f) => same(f.name, row['place'] ?? ''));
   const component = (row['component'] ?? '').trim();
-  const inIt = (f: FeatureRecord): boolean => same(sheet.components.find((c) => c.id === f.componentId)?.name ?? '', component);
+  const inIt = (f: PlaceRecord): boolean => same(sheet.components.find((c) => c.id === f.componentId)?.name ?? '', component);
   return (component ? named.find(inIt) : undefined) ?? named[0];
 }
 
 /** What was read: as told, else the first thing that is read of such a place. */
-function quantityOf(row: Row, feature: FeatureRecord | undefined): Quantity | null {
-  if (!feature) return null;
-  const own: readonly Quantity[] = FEATURE_KINDS[feature.kind].quantities;
+function quantityOf(row: Row, place: PlaceRecord | undefined): Quantity | null {
+  if (!place) return null;
+  const own: readonly Quantity[] = PLACE_KINDS[place.kind].quantities;
   const told = (row['quantity'] ?? '').trim().toLowerCase();
   return told === '' ? own[0]! : (own.find((q) => q === told) ?? null);
 }
@@ -51,11 +51,11 @@ function unitOf(row: Row, sheet: JobSheet): LengthUnit | null {
 }
 
 /** The state of the part: as found where the file does not tell, else `after act 2` with or without its words. */
-function stateOf(row: Row, sheet: JobSheet, feature: FeatureRecord | undefined): PartState | null {
+function stateOf(row: Row, sheet: JobSheet, place: PlaceRecord | undefined): PartState | null {
   const told = (row['state'] ?? '').trim().toLowerCase();
   if (told === '' || told === AS_FOUND.words) return AS_FOUND;
   const number = Number(/^after act (\d+)\b/.exec(told)?.[1] ?? NaN);
-  return (feature && partStates(sheet, feature, []).find((s) => s.number === number)) ?? null;
+  return (place && partStates(sheet, place, []).find((s) => s.number === number)) ?? null;
 }
 
 interface Column {
@@ -92,24 +92,20 @@ export function importReadings(rows: readonly Readonly<Record<string, string>>[]
       say(c.name, 'number', `"${text.slice(0, 20)}" is not ${c.what}.`);
       return null;
     };
-    const feature = featureOf(row, sheet);
-    if (!feature) say('feature', 'unknown', `there is no place called "${(row['feature'] ?? '').slice(0, 40)}" on this job.`);
+    const place = placeOf(row, sheet);
+    if (!place) say('place', 'unknown', `there is no place called "${(row['place'] ?? '').slice(0, 40)}" on this job.`);
     const stationMm = numberIn(STATION, row['station_mm'] ?? '');
     const clockDeg = numberIn(CLOCK, row['clock_deg'] ?? '');
     const partTempC = (row['part_temp_c'] ?? '').trim() === '' ? null : numberIn(TEMP, row['part_temp_c']!);
     const named = (row['instrument'] ?? '').trim();
     const instrument =
-      named === '' ? shop.instruments.find((x) => x.id === feature?.instrumentId) : shop.instruments.find((x) => same(x.name, named));
-    if (!instrument && (named !== '' || feature)) say('instrument', 'unknown', `"${named.slice(0, 40)}" is not in the crib.`);
-    const quantity = quantityOf(row, feature);
-    if (feature && quantity === null)
-      say(
-        'quantity',
-        'unknown',
-        `"${(row['quantity'] ?? '').slice(0, 40)}" is not read of ${FEATURE_KINDS[feature.kind].name.toLowerCase()}.`,
-      );
-    const state = stateOf(row, sheet, feature);
-    if (feature && state === null)
+      named === '' ? shop.instruments.find((x) => x.id === place?.instrumentId) : shop.instruments.find((x) => same(x.name, named));
+    if (!instrument && (named !== '' || place)) say('instrument', 'unknown', `"${named.slice(0, 40)}" is not in the crib.`);
+    const quantity = quantityOf(row, place);
+    if (place && quantity === null)
+      say('quantity', 'unknown', `"${(row['quantity'] ?? '').slice(0, 40)}" is not read of ${PLACE_KINDS[place.kind].name.toLowerCase()}.`);
+    const state = stateOf(row, sheet, place);
+    if (place && state === null)
       say(
         'state',
         'unknown',
@@ -128,9 +124,9 @@ export function importReadings(rows: readonly Readonly<Record<string, string>>[]
     const typed = outOfMark(row['reading'] ?? '', shop.card.decimalMark);
     const length = parseLength(typed, { unit: unit ?? sheet.job.unit, allowNegative: signed, allowZero: signed });
     if (!length.ok) say('reading', length.problems[0]!.code, length.problems[0]!.message);
-    if (feature && quantity && state && stationMm !== null && clockDeg !== null && instrument && length.ok)
+    if (place && quantity && state && stationMm !== null && clockDeg !== null && instrument && length.ok)
       imported.push({
-        featureId: feature.id,
+        placeId: place.id,
         stationMm,
         clockDeg,
         quantity,
@@ -146,9 +142,9 @@ export function importReadings(rows: readonly Readonly<Record<string, string>>[]
   return problems.length ? { ok: false, problems } : { ok: true, value: imported };
 }
 
-/** Rows far off from the middle of their feature, such as a point one place off. Every row is sound by now. */
+/** Rows far off from the middle of their place, such as a point one place off. Every row is sound by now. */
 function doubtful(rows: readonly ImportedReading[], sheet: JobSheet): Problem[] {
-  const keyOf = (row: ImportedReading): string => `${row.featureId} ${row.quantity} ${row.afterActId}`;
+  const keyOf = (row: ImportedReading): string => `${row.placeId} ${row.quantity} ${row.afterActId}`;
   const sizes = new Map<string, number[]>();
   for (const row of rows) {
     if (QUANTITIES[row.quantity].reads === 'indicator') continue;
@@ -161,7 +157,7 @@ function doubtful(rows: readonly ImportedReading[], sheet: JobSheet): Problem[] 
   );
   return rows.flatMap((row, i) => {
     const doubt = doubtReading(row.length.valueMm, row.length.unit, middles.get(keyOf(row)) ?? null);
-    const name = sheet.features.find((f) => f.id === row.featureId)?.name ?? '';
+    const name = sheet.places.find((f) => f.id === row.placeId)?.name ?? '';
     return doubt ? [{ code: 'implausible', path: `rows.${i}.reading`, message: `Row ${i + 1}, ${name}: ${doubt.message}` }] : [];
   });
 }

@@ -1,5 +1,5 @@
 import { choiceKey, NO_EXCEPTIONS } from '../repair';
-import type { JobBundle } from './bundle';
+import { BUNDLE_VERSION, type JobBundle } from './bundle';
 
 /** Cautions that were one before 2026-11-25: all of them stand until somebody says which. */
 const HAZARDS_APART: Readonly<Record<string, readonly string[]>> = { 'burning-metals': ['magnesium', 'beryllium', 'lead-bronze'] };
@@ -19,5 +19,5 @@ export function upgradeBundle(bundle: JobBundle): JobBundle {
   });
   // Before parts had states everything was as found.
   const readings = bundle.readings.map((r) => ({ ...r, afterActId: r.afterActId ?? null }));
-  return { ...bundle, readings, job: { ...bundle.job, ...(hazards ? { hazards } : {}) }, choices };
+  return { ...bundle, version: BUNDLE_VERSION, readings, job: { ...bundle.job, ...(hazards ? { hazards } : {}) }, choices };
 }

@@ -1,7 +1,7 @@
 export { candidatesBetween, type Candidate } from './candidates';
 export { INCH_PRIOR, UNEVEN_WEAR, WITNESS_TIMES, type Use } from './judgement.data';
 export { wearDensity, type NominalEvidence } from './likelihood';
-export { recoverMachine, type MachineBelief, type MachineFeature } from './machine';
+export { recoverMachine, type MachineBelief, type MachinePlace } from './machine';
 export type { UnitWitness } from './machine';
 export { recoverNominal, recoverNominals, type DecidingReading, type RankedNominal, type RecoveredNominal } from './recover';
 export {

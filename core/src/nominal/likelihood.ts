@@ -3,7 +3,7 @@ import type { Candidate } from './candidates';
 import { STRAY, UNEVEN_WEAR, WEAR_MIXTURE, type Use } from './judgement.data';
 import { madeBands } from './made';
 
-/** What was measured of one feature, at 20 °C. */
+/** What was measured of one place, at 20 °C. */
 export interface NominalEvidence {
   readonly side: Side;
   readonly use?: Use;

@@ -77,7 +77,7 @@ describe('what was it?', () => {
     const place = { id: 'it', twinIds: [], side: 'outside', use: 'running', land: null, worn: { sizeMm: 12.5, uMm: 0.002 } } as const;
     const inch = (reader: 'mm' | 'in'): string =>
       recoverNominals([place], 0.5, [], reader)
-        .byFeature.get('it')!
+        .byPlace.get('it')!
         .ranked.find((r) => r.unit === 'in' && r.sizeMm === 12.7)!.reasons[0]!;
     // Bright bar of 1/2 in is 0.494 to 0.496 in.
     expect(inch('mm')).toBe('means at least 0.048 mm of wear');
@@ -123,7 +123,7 @@ describe('a whole machine', () => {
     ...more,
   });
   const share = (r: ReturnType<typeof recoverNominals>, id: string, name: string): number =>
-    r.byFeature.get(id)!.ranked.find((x) => x.name.startsWith(name))?.probability ?? 0;
+    r.byPlace.get(id)!.ranked.find((x) => x.name.startsWith(name))?.probability ?? 0;
 
   it('shares its belief: what 19.04 mm was depends on what else is on the machine', () => {
     const unclear = land('it', 19.0);
@@ -133,33 +133,33 @@ describe('a whole machine', () => {
     expect(metric.inch).toBeLessThan(0.05);
     expect(share(inch, 'it', '3/4 in')).toBeGreaterThan(0.5);
     expect(share(metric, 'it', '19 mm')).toBeGreaterThan(0.5);
-    expect(inch.byFeature.get('it')!.ranked[0]!.reasons.join()).toContain('speak for inch');
+    expect(inch.byPlace.get('it')!.ranked[0]!.reasons.join()).toContain('speak for inch');
   });
 
   it('takes the size of a worn hole from the unworn land of its pin', () => {
-    const features = [
+    const places = [
       land('pin', 39.97, { twinIds: ['hole'] }),
       { id: 'hole', side: 'inside' as const, land: null, worn: { sizeMm: 40.41, uMm: 0.008 }, twinIds: ['pin'] },
     ];
-    const hole = recoverNominals(features, 0.5).byFeature.get('hole')!;
+    const hole = recoverNominals(places, 0.5).byPlace.get('hole')!;
     expect(hole.ranked[0]!.sizeMm).toBe(40);
     expect(hole.canTell).toBe(true);
     expect(hole.note).toContain('belongs to it');
-    expect(recoverNominals([features[1]!], 0.5).byFeature.get('hole')!.canTell).toBe(false);
+    expect(recoverNominals([places[1]!], 0.5).byPlace.get('hole')!.canTell).toBe(false);
   });
 
   it('a land that only lies near in size speaks for a place, and never tells', () => {
     const worn = { id: 'worn', side: 'outside' as const, land: null, worn: { sizeMm: 39.7, uMm: 0.004 }, twinIds: [] };
     const beside = land('beside', 39.97);
-    const alone = recoverNominals([worn, beside], 0.5).byFeature.get('worn')!;
-    const near = recoverNominals([{ ...worn, nearIds: ['beside'] }, beside], 0.5).byFeature.get('worn')!;
+    const alone = recoverNominals([worn, beside], 0.5).byPlace.get('worn')!;
+    const near = recoverNominals([{ ...worn, nearIds: ['beside'] }, beside], 0.5).byPlace.get('worn')!;
     const told = recoverNominals(
       [
         { ...worn, twinIds: ['beside'] },
         { ...beside, twinIds: ['worn'] },
       ],
       0.5,
-    ).byFeature.get('worn')!;
+    ).byPlace.get('worn')!;
     const of40 = (r: typeof near): number => r.ranked.find((x) => x.sizeMm === 40)!.probability;
     expect(of40(near)).toBeGreaterThan(of40(alone));
     expect(of40(told)).toBeGreaterThan(of40(near));
@@ -216,9 +216,9 @@ describe('what is called told', () => {
   it('is right in 95 of 100', () => {
     let [told, right] = [0, 0];
     for (let seed = 1; seed <= 250; seed++) {
-      const { features, truthMm } = wornMachine(seed, true);
-      const found = recoverNominals(features, 0.5).byFeature;
-      for (const f of features) {
+      const { places, truthMm } = wornMachine(seed, true);
+      const found = recoverNominals(places, 0.5).byPlace;
+      for (const f of places) {
         const r = found.get(f.id)!;
         if (!r.canTell) continue;
         told++;

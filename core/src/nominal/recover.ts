@@ -2,7 +2,7 @@ import { formatLength, type LengthUnit } from '../quantity';
 import { INCH_TO_TELL, MOST_LIKELY, TOLD } from './judgement.data';
 import type { Candidate } from './candidates';
 import type { NominalEvidence } from './likelihood';
-import { recoverMachine, type MachineBelief, type MachineFeature, type UnitWitness, type Weighed } from './machine';
+import { recoverMachine, type MachineBelief, type MachinePlace, type UnitWitness, type Weighed } from './machine';
 import { bandFor, madeBands, type MadeBand } from './made';
 import { K95, type Side } from '../readings';
 
@@ -77,8 +77,8 @@ function wornWords(
 
 function reasonsFor(
   w: Weighed,
-  f: MachineFeature,
-  twins: readonly MachineFeature[],
+  f: MachinePlace,
+  twins: readonly MachinePlace[],
   belief: MachineBelief,
   reader: LengthUnit | null,
 ): string[] {
@@ -123,7 +123,7 @@ function noteFor(land: 'own' | 'twin' | 'near' | 'none', canTell: boolean, ranke
 }
 
 function decidingFor(
-  f: MachineFeature,
+  f: MachinePlace,
   ranked: readonly Weighed[],
   land: 'own' | 'twin' | 'near' | 'none',
   reader: LengthUnit | null,
@@ -145,26 +145,26 @@ function decidingFor(
 }
 
 /**
- * What was each feature of a machine? Ranked, with reasons, and with the reading that would decide.
+ * What was each place of a machine? Ranked, with reasons, and with the reading that would decide.
  *
  * @param reader unit in which wear and the deciding reading are told; null: that of each candidate
  */
 export function recoverNominals(
-  features: readonly MachineFeature[],
+  places: readonly MachinePlace[],
   inchPrior: number,
   witnesses: readonly UnitWitness[] = [],
   reader: LengthUnit | null = null,
-): { readonly inch: number; readonly byFeature: ReadonlyMap<string, RecoveredNominal> } {
-  const belief = recoverMachine(features, inchPrior, witnesses);
-  const byFeature = new Map<string, RecoveredNominal>();
-  for (const f of features) {
-    const weighed = belief.byFeature.get(f.id)!;
-    const twins = f.twinIds.flatMap((id) => features.find((o) => o.id === id) ?? []);
-    const hasLand = (ids: readonly string[]): boolean => features.some((o) => o.land && ids.includes(o.id));
+): { readonly inch: number; readonly byPlace: ReadonlyMap<string, RecoveredNominal> } {
+  const belief = recoverMachine(places, inchPrior, witnesses);
+  const byPlace = new Map<string, RecoveredNominal>();
+  for (const f of places) {
+    const weighed = belief.byPlace.get(f.id)!;
+    const twins = f.twinIds.flatMap((id) => places.find((o) => o.id === id) ?? []);
+    const hasLand = (ids: readonly string[]): boolean => places.some((o) => o.land && ids.includes(o.id));
     const land = f.land ? 'own' : hasLand(f.twinIds) ? 'twin' : hasLand(f.nearIds ?? []) ? 'near' : 'none';
     const none = belief.noneOf.get(f.id) ?? 0;
     const canTell = (land === 'own' || land === 'twin') && weighed.length > 0 && weighed[0]!.probability >= TOLD;
-    byFeature.set(f.id, {
+    byPlace.set(f.id, {
       ranked: weighed.map((w, i) => ({
         sizeMm: w.candidate.sizeMm,
         unit: w.candidate.unit,
@@ -181,9 +181,9 @@ export function recoverNominals(
       deciding: canTell ? null : decidingFor(f, weighed, land, reader),
     });
   }
-  return { inch: belief.inch, byFeature };
+  return { inch: belief.inch, byPlace };
 }
 
-/** What was it? One feature by itself. */
+/** What was it? One place by itself. */
 export const recoverNominal = (e: NominalEvidence, inchPrior = 0.5): RecoveredNominal =>
-  recoverNominals([{ ...e, id: 'it', twinIds: [] }], inchPrior).byFeature.get('it')!;
+  recoverNominals([{ ...e, id: 'it', twinIds: [] }], inchPrior).byPlace.get('it')!;

@@ -2,13 +2,13 @@ import { MM_PER_INCH, type LengthUnit } from '../quantity';
 import { normalDraws, seededRandom } from '../proof';
 import type { Side } from '../readings';
 import { WITNESS_TIMES } from './judgement.data';
-import type { MachineFeature, UnitWitness } from './machine';
+import type { MachinePlace, UnitWitness } from './machine';
 import { recoverNominals } from './recover';
 
 /** A made-up worn machine: what is measured of it, and what its maker drew. */
 export interface WornMachine {
   readonly kind: 'inch' | 'metric' | 'mixed';
-  readonly features: readonly MachineFeature[];
+  readonly places: readonly MachinePlace[];
   readonly truthMm: ReadonlyMap<string, number>;
   /** An original thread on every other machine: of its own system nearly always. */
   readonly witnesses: readonly UnitWitness[];
@@ -182,14 +182,7 @@ export function wornMachine(seed: number, withLand: boolean, { offList, stations
     const [upper, lower] = zone.um[step]!;
     return sizeMm + between(lower, upper) / 1000;
   };
-  const measured = (
-    id: string,
-    side: Side,
-    unit: LengthUnit,
-    sizeMm: number,
-    land: boolean,
-    twinIds: readonly string[],
-  ): MachineFeature => {
+  const measured = (id: string, side: Side, unit: LengthUnit, sizeMm: number, land: boolean, twinIds: readonly string[]): MachinePlace => {
     truthMm.set(id, sizeMm);
     const size = made(unit, sizeMm, side);
     const wear = between(0.02, MOST_WEAR_MM);
@@ -205,7 +198,7 @@ export function wornMachine(seed: number, withLand: boolean, { offList, stations
   };
 
   const pairs = 1 + Math.floor(uniform() * 3);
-  const features = Array.from({ length: pairs }, (_, i) => {
+  const places = Array.from({ length: pairs }, (_, i) => {
     const { unit, sizeMm } = drawnOrNot();
     const land = withLand && (i === 0 || uniform() < 0.5);
     const pin = measured(`pin ${i}`, 'outside', unit, sizeMm, land, [`hole ${i}`]);
@@ -214,7 +207,7 @@ export function wornMachine(seed: number, withLand: boolean, { offList, stations
   }).flat();
   const threaded = uniform() < 0.5;
   const threadUnit = uniform() < FOREIGN_THREADS ? (mainUnit === 'in' ? 'mm' : 'in') : mainUnit;
-  return { kind, features, truthMm, witnesses: threaded ? [{ unit: threadUnit, times: WITNESS_TIMES.thread }] : [] };
+  return { kind, places, truthMm, witnesses: threaded ? [{ unit: threadUnit, times: WITNESS_TIMES.thread }] : [] };
 }
 
 export interface MachineScore {
@@ -246,9 +239,9 @@ export interface ProbabilityBucket {
 export function probabilityBuckets(withLand: boolean, machines: number, firstSeed: number, stations = false): ProbabilityBucket[] {
   const sums = BUCKETS.slice(0, -1).map((from) => ({ from, n: 0, said: 0, was: 0 }));
   for (let seed = firstSeed; seed < firstSeed + machines; seed++) {
-    const { features, truthMm, witnesses } = wornMachine(seed, withLand, { offList: OFF_LIST, stations });
-    const found = recoverNominals(features, 0.5, witnesses).byFeature;
-    for (const f of features)
+    const { places, truthMm, witnesses } = wornMachine(seed, withLand, { offList: OFF_LIST, stations });
+    const found = recoverNominals(places, 0.5, witnesses).byPlace;
+    for (const f of places)
       for (const c of found.get(f.id)!.ranked.slice(0, MOST_RANKED)) {
         const b = sums.findLast((x) => c.probability >= x.from)!;
         b.n++;
@@ -265,14 +258,14 @@ export function machineScore(count: number, firstSeed = 1): MachineScore {
   let admitted = 0;
   for (let i = 0; i < count; i++) {
     const machine = wornMachine(firstSeed + i, true);
-    const found = recoverNominals(machine.features, 0.5).byFeature;
-    const told = machine.features.filter((f) => f.land || f.twinIds.some((id) => machine.features.find((o) => o.id === id)?.land));
+    const found = recoverNominals(machine.places, 0.5).byPlace;
+    const told = machine.places.filter((f) => f.land || f.twinIds.some((id) => machine.places.find((o) => o.id === id)?.land));
     const right = told.every((f) => Math.abs(found.get(f.id)!.ranked[0]!.sizeMm - machine.truthMm.get(f.id)!) < 1e-6);
     byKind[machine.kind].machines++;
     if (right) byKind[machine.kind].right++;
     const bare = wornMachine(firstSeed + i, false);
-    const guessed = recoverNominals(bare.features, 0.5).byFeature;
-    if (bare.features.every((f) => !guessed.get(f.id)!.canTell)) admitted++;
+    const guessed = recoverNominals(bare.places, 0.5).byPlace;
+    if (bare.places.every((f) => !guessed.get(f.id)!.canTell)) admitted++;
   }
   const right = byKind.inch.right + byKind.metric.right + byKind.mixed.right;
   return { machines: count, right, byKind, landless: count, admitted };

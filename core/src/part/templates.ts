@@ -18,7 +18,7 @@ const segment = (id: string, kind: Segment['kind'], name: string, lengthMm: numb
   diameterMm,
   chamferLeftMm: 0,
   chamferRightMm: 0,
-  fitsFeatureIds: [],
+  fitsPlaceIds: [],
 });
 
 /**

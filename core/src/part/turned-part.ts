@@ -19,8 +19,8 @@ export interface Segment {
   /** 45° chamfer, mm along the axis, at the left and right end; 0 for none. */
   readonly chamferLeftMm: number;
   readonly chamferRightMm: number;
-  /** Features of the mates that this diameter must fit, through the chosen fits; empty when the diameter is as typed. */
-  readonly fitsFeatureIds: readonly string[];
+  /** Places of the mates that this diameter must fit, through the chosen fits; empty when the diameter is as typed. */
+  readonly fitsPlaceIds: readonly string[];
 }
 
 /** A bore from the zero face; through when its depth is null. */

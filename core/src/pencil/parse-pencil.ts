@@ -1,6 +1,6 @@
 import { bad, good, type Outcome } from '../outcome';
 import { parseLength, type LengthUnit } from '../quantity';
-import { FEATURE_KINDS, FOUR_CLOCKS, type FeatureKind, type Side } from '../readings';
+import { PLACE_KINDS, FOUR_CLOCKS, type PlaceKind, type Side } from '../readings';
 
 /** What was read at one station of a place, as it was typed, in the order of the clock or of what is read there. */
 export interface PencilGroup {
@@ -14,7 +14,7 @@ export interface PencilLine {
   /** The component that it is on, by name; null for the one in hand. */
   readonly component: string | null;
   readonly name: string;
-  readonly kind: FeatureKind;
+  readonly kind: PlaceKind;
   readonly side: Side;
   readonly startMm: number | null;
   readonly lengthMm: number | null;
@@ -25,7 +25,7 @@ export interface PencilLine {
 }
 
 /** Words of a name that tell what is measured there; the first that fits counts. */
-const KIND_WORDS: readonly (readonly [RegExp, FeatureKind])[] = [
+const KIND_WORDS: readonly (readonly [RegExp, PlaceKind])[] = [
   [/\bthread(ed|s)?\b/, 'thread'],
   [/\b(ring )?groove\b/, 'groove'],
   [/\b(keyseat|keyway)\b/, 'keyseat'],
@@ -74,9 +74,9 @@ function textsOf(said: string): string[] {
     .filter(Boolean);
 }
 
-function groupsOf(said: string, kind: FeatureKind, unit: LengthUnit): Outcome<PencilGroup[]> {
+function groupsOf(said: string, kind: PlaceKind, unit: LengthUnit): Outcome<PencilGroup[]> {
   const groups: PencilGroup[] = [];
-  const { grid, quantities, name } = FEATURE_KINDS[kind];
+  const { grid, quantities, name } = PLACE_KINDS[kind];
   for (const part of said.split(/(?=@)/)) {
     const at = /^@\s*(\d+\s+\d+\/\d+|[^\s]+)/.exec(part);
     const station = at && parseLength(at[1]!, { unit, allowZero: true });

@@ -9,7 +9,7 @@ const shop = {
     testInstrument('tele', { name: 'Telescoping gauges', kind: 'telescoping-gauge', rangeLowMm: 8, rangeHighMm: 150 }),
   ],
 };
-const empty = testSheet({ components: [], features: [], readings: [], choices: [] });
+const empty = testSheet({ components: [], places: [], readings: [], choices: [] });
 const put = (text: string, sheet = testSheet(), inHand: string | null = null): PencilPlace | string => {
   const line = parsePencil(text, sheet.job.unit);
   if (!line.ok) return line.problems[0]!.code;
@@ -44,7 +44,7 @@ it('takes the first outside part for the worn one, and the next for what it runs
 
 it('finds a component and a place that are there, whatever their capitals, and adds stations', () => {
   const placed = put('HINGE PIN / BODY: @11 39.9 39.8') as PencilPlace;
-  const body = testSheet().features.find((f) => f.name === 'Body')!;
+  const body = testSheet().places.find((f) => f.name === 'Body')!;
   expect(placed.there?.id).toBe(body.id);
   expect(placed.place.stationsMm).toEqual([...new Set([...body.stationsMm, 11])].sort((a, b) => a - b));
   expect(placed.place.lengthMm).toBe(body.lengthMm);

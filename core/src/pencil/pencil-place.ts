@@ -1,22 +1,22 @@
 import { bad, good, type Outcome } from '../outcome';
-import type { ComponentRecord, FeatureRecord, JobSheet, Shop } from '../repair';
+import type { ComponentRecord, PlaceRecord, JobSheet, Shop } from '../repair';
 import { NO_DETAIL } from '../repair/records';
 import { parseLength, type LengthUnit } from '../quantity';
-import { FEATURE_KINDS, instrumentsFor, planFor, readsFor, unitShownBy, type Spot } from '../readings';
+import { PLACE_KINDS, instrumentsFor, planFor, readsFor, unitShownBy, type Spot } from '../readings';
 import { clocksOfMany, type PencilLine } from './parse-pencil';
 
 /** Length that a place is taken at while nobody says it and no station tells, mm. */
 const ASSUMED_MM: Readonly<Record<LengthUnit, number>> = { mm: 20, in: 25.4 };
 
 export type NewComponent = Omit<ComponentRecord, 'id' | 'jobId' | 'version'>;
-export type NewPlace = Omit<FeatureRecord, 'id' | 'jobId' | 'version' | 'componentId'>;
+export type NewPlace = Omit<PlaceRecord, 'id' | 'jobId' | 'version' | 'componentId'>;
 
 /** What a line of the pencil sheet adds to a job. */
 export interface PencilPlace {
   /** The component that is there, or one to be made. */
   readonly component: ComponentRecord | NewComponent;
   /** The place that is there and gets more stations, or null. */
-  readonly there: FeatureRecord | null;
+  readonly there: PlaceRecord | null;
   readonly place: NewPlace;
   readonly readings: readonly { readonly spot: Spot; readonly text: string }[];
 }
@@ -81,10 +81,10 @@ export function pencilPlace(
   if (!component.ok) return component;
   const componentId = 'id' in component.value ? component.value.id : null;
   const { unit } = sheet.job;
-  const mate = line.mate === null ? null : sheet.features.find((f) => same(f.name, line.mate!) && f.componentId !== componentId);
+  const mate = line.mate === null ? null : sheet.places.find((f) => same(f.name, line.mate!) && f.componentId !== componentId);
   if (mate === undefined) return bad('no-such-mate', `There is no place called “${line.mate}” yet: write its line first.`, 'mate');
-  const there = sheet.features.find((f) => f.componentId === componentId && same(f.name, line.name)) ?? null;
-  const { grid, quantities } = FEATURE_KINDS[line.kind];
+  const there = sheet.places.find((f) => f.componentId === componentId && same(f.name, line.name)) ?? null;
+  const { grid, quantities } = PLACE_KINDS[line.kind];
   const { assumed, ...span } = spanOf(line, unit);
   const plan = planFor({ kind: line.kind, side: line.side, startMm: span.startMm, lengthMm: span.lengthMm, suspicions: [], unit });
   const most = Math.max(0, ...line.groups.map((g) => g.texts.length));
@@ -127,7 +127,7 @@ export function pencilPlace(
           startMm: span.startMm,
           lengthMm: span.lengthMm,
           land: line.unworn ? 'unworn' : 'worn',
-          matesFeatureId: mate?.id ?? null,
+          matesPlaceId: mate?.id ?? null,
           stationsMm: span.stationsMm.length ? [...span.stationsMm] : [...plan.stationsMm],
           clocksDeg: grid ? clocksDeg : [0],
           instrumentId: instrument?.id ?? '',

@@ -32,17 +32,17 @@ export {
 } from './measuring-plan';
 export { planAdvice, type PlanAdvice } from './plan-advice';
 export {
-  FEATURE_KIND_IDS,
-  FEATURE_KINDS,
+  PLACE_KIND_IDS,
+  PLACE_KINDS,
   isDiameter,
   isIndicator,
   QUANTITIES,
   QUANTITY_IDS,
   readsFor,
-  type FeatureKind,
-  type FeatureKindRow,
+  type PlaceKind,
+  type PlaceKindRow,
   type Quantity,
-} from './feature-kinds.data';
+} from './place-kinds.data';
 export { doubtReading, PLAUSIBLE_SHARE, type Doubt } from './doubt/plausible';
 export { instrumentsFor, type Suggestable } from './suggest-instrument';
 export { depthCheck, type DepthCheck, type DepthCheckInput } from './depth-check';

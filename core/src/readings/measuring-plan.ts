@@ -1,5 +1,5 @@
 import type { Side } from './diameter-reading';
-import { FEATURE_KINDS, isDiameter, isIndicator, type FeatureKind, type Quantity } from './feature-kinds.data';
+import { PLACE_KINDS, isDiameter, isIndicator, type PlaceKind, type Quantity } from './place-kinds.data';
 import type { InstrumentKind } from './instruments.data';
 import { fromUnit, type LengthUnit } from '../quantity';
 
@@ -29,7 +29,7 @@ const LIP_MM = 2;
 
 /** What a rule shows, coarsest first: stations are set off with one. */
 const RULE_STEPS: Readonly<Record<LengthUnit, readonly number[]>> = { mm: [5, 1, 0.5], in: [1 / 4, 1 / 8, 1 / 16, 1 / 32] };
-/** A station moves to a line of the rule by this share of the feature's length at most, and by this, mm. */
+/** A station moves to a line of the rule by this share of the place's length at most, and by this, mm. */
 const MOVE_SHARE = 1 / 12;
 const MOST_MOVE_MM = 2.5;
 
@@ -38,7 +38,7 @@ interface Span {
   readonly lengthMm: number;
 }
 
-/** Stations on the coarsest lines of a rule that keep them apart, inside the feature and near where they should be. */
+/** Stations on the coarsest lines of a rule that keep them apart, inside the place and near where they should be. */
 function onRule(idealMm: readonly number[], { startMm, lengthMm }: Span, unit: LengthUnit): number[] {
   const most = Math.min(lengthMm * MOVE_SHARE, MOST_MOVE_MM) + 1e-9;
   const inside = (mm: number): boolean => mm > startMm && mm < startMm + lengthMm;
@@ -55,7 +55,7 @@ function onRule(idealMm: readonly number[], { startMm, lengthMm }: Span, unit: L
 /** A short pin is read at both ends, in five readings or fewer; a hole of that length may be bell-mouthed. From this length on the middle is read too, mm. */
 const MIDDLE_FROM_MM: Readonly<Record<Side, number>> = { outside: 32, inside: 16 };
 
-/** Near both ends and in the middle; a short feature gets fewer. */
+/** Near both ends and in the middle; a short place gets fewer. */
 function endsAndMiddle({ startMm, lengthMm, side }: PlanInput): number[] {
   const edge = Math.min(EDGE_MM, lengthMm / 4);
   const middleFrom = MIDDLE_FROM_MM[side];
@@ -79,7 +79,7 @@ export interface MeasuringPlan {
 }
 
 export interface PlanInput {
-  readonly kind: FeatureKind;
+  readonly kind: PlaceKind;
   readonly side: Side;
   readonly startMm: number;
   readonly lengthMm: number;
@@ -97,7 +97,7 @@ function idealStations(place: PlanInput): number[] {
   const { kind, startMm, lengthMm, suspicions } = place;
   const has = (s: Suspicion): boolean => suspicions.includes(s);
   const middle = startMm + lengthMm / 2;
-  if (!FEATURE_KINDS[kind].grid) return [middle];
+  if (!PLACE_KINDS[kind].grid) return [middle];
   if (kind === 'straightness' || has('bent')) return evenly(place, lengthMm < 60 ? 3 : lengthMm < 200 ? 5 : 7);
   if (kind === 'lobes' || kind === 'run-out') return [middle];
   // Three in the track, one at each end where there is room beside it.
@@ -156,7 +156,7 @@ export function planFor(input: PlanInput): MeasuringPlan {
     instruments: instrumentsFor(input),
     why: why.length
       ? why
-      : [isDiameter(input.kind) ? 'Both ends and the middle.' : `${FEATURE_KINDS[input.kind].name}: at the place itself.`],
+      : [isDiameter(input.kind) ? 'Both ends and the middle.' : `${PLACE_KINDS[input.kind].name}: at the place itself.`],
     unworn: UNWORN[input.side],
   };
 }

@@ -1,6 +1,6 @@
 import { formatWithUnit, nearRuleMark, placeWithUnit, type LengthUnit } from '../quantity';
 import type { Side } from './diameter-reading';
-import type { FeatureKind } from './feature-kinds.data';
+import type { PlaceKind } from './place-kinds.data';
 import type { Shape } from './shape';
 
 /** What the readings so far ask for: clock angles or a station more. */
@@ -25,7 +25,7 @@ const UNSETTLED_TIMES = 1.5;
 export function planAdvice(
   side: Side,
   shape: Shape | null,
-  planned: { readonly stationsMm: readonly number[]; readonly clocksDeg: readonly number[]; readonly kind?: FeatureKind },
+  planned: { readonly stationsMm: readonly number[]; readonly clocksDeg: readonly number[]; readonly kind?: PlaceKind },
   unit: LengthUnit,
 ): PlanAdvice[] {
   if (shape === null) return [];

@@ -143,7 +143,7 @@ describe('the measuring plan', () => {
     expect(inches(stations(25.4, 12.7, 'in'))).toEqual([1.125, 1.375]);
   });
 
-  it('keeps every station inside the feature, apart from the others and within reach of where it should be, whatever the place', () => {
+  it('keeps every station inside the place, apart from the others and within reach of where it should be, whatever the place', () => {
     for (const unit of ['mm', 'in'] as const)
       for (const suspicions of [[], ['tapered'], ['bent'], ['seal-groove']] as const)
         for (let n = 0; n < 400; n++) {

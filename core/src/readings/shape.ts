@@ -9,7 +9,7 @@ import { stationMeans } from './station-means';
 import { fitTaper, type Taper } from './taper';
 import { temperatureUncertaintyMm } from './temperature';
 
-/** Everything that the diameters of one feature say about it, at 20 °C. */
+/** Everything that the diameters of one place say about it, at 20 °C. */
 export interface Shape {
   readonly side: Side;
   readonly sections: readonly Section[];
@@ -31,7 +31,7 @@ export interface Shape {
   readonly profile: Profile | null;
   /** Half width of the 95 % band of the mean, mm. */
   readonly meanPlusMinusMm: number;
-  /** Half width of the 95 % band of any one size of this feature, mm. */
+  /** Half width of the 95 % band of any one size of this place, mm. */
   readonly plusMinusMm: number;
   /** What readings like these cannot show, whether it matters or not. */
   readonly blind: readonly BlindSpot[];
@@ -64,7 +64,7 @@ export interface UncertaintyParts {
 /** Combines independent parts and widens to 95 % (k = 2; JCGM 100, 5.1.2 and 6.3). */
 export const expand95 = (parts: UncertaintyParts): number => 2 * Math.hypot(parts.instrumentMm, parts.repeatMm, parts.temperatureMm);
 
-/** The parts of a feature's uncertainty: the worst instrument used, repeats pooled over sections, temperature. */
+/** The parts of a place's uncertainty: the worst instrument used, repeats pooled over sections, temperature. */
 export function uncertaintyParts(readings: readonly DiameterReading[], sections: readonly Section[], alphaPerK: number): UncertaintyParts {
   const repeats = sections.flatMap((s) => (s.repeatMm === null ? [] : [s.repeatMm ** 2]));
   const meanMm = readings.reduce((s, r) => s + r.valueMm, 0) / readings.length;
@@ -98,7 +98,7 @@ function mostOvalOf(sections: readonly Section[]): Section {
 }
 
 /**
- * Analyses one feature's diameters.
+ * Analyses one place's diameters.
  *
  * @param readings two- or three-point diameters at 20 °C
  * @param alphaPerK expansion of the part, for the uncertainty that temperature brings

@@ -2,30 +2,30 @@ import { press } from '../interference';
 import { materialOf } from '../materials';
 import { MM_PER_INCH } from '../quantity';
 import { choiceKey } from './choices';
-import type { FeatureRecord, JobSheet, ReadingRecord } from './records';
+import type { PlaceRecord, JobSheet, ReadingRecord } from './records';
 import { workOut } from './repair';
-import { testChoice, testFeature, testReading, testSheet, testShop } from './testing';
+import { testChoice, testPlace, testReading, testSheet, testShop } from './testing';
 
 const inch = (x: number): number => x * MM_PER_INCH;
-const read = (featureId: string, valuesMm: readonly number[]): ReadingRecord[] =>
-  valuesMm.map((valueMm, i) => testReading({ featureId, stationMm: 20, clockDeg: i * 45, valueMm }));
+const read = (placeId: string, valuesMm: readonly number[]): ReadingRecord[] =>
+  valuesMm.map((valueMm, i) => testReading({ placeId, stationMm: 20, clockDeg: i * 45, valueMm }));
 
 /** A bush, pressed into the barrel, on a shaft that stays. */
-function bushJob(places: readonly FeatureRecord[], readings: JobSheet['readings'], choices: JobSheet['choices'] = []): JobSheet {
+function bushJob(places: readonly PlaceRecord[], readings: JobSheet['readings'], choices: JobSheet['choices'] = []): JobSheet {
   const base = testSheet();
   const components = [
     ...base.components.map((c) => (c.id === 'pin' ? { ...c, name: 'Bush', materialId: 'bronze-tin' } : c)),
     { ...base.components[1]!, id: 'shaft-part', name: 'Shaft', role: 'mate' as const },
   ];
-  return testSheet({ components, features: places, readings, choices });
+  return testSheet({ components, places: places, readings, choices });
 }
-const shaft = testFeature('shaft', { componentId: 'shaft-part', side: 'outside', matesFeatureId: 'bush-bore' });
-const bushBore = testFeature('bush-bore', { componentId: 'pin', side: 'inside' });
-const bushOutside = testFeature('bush-outside', { componentId: 'pin', side: 'outside' });
-const hole = testFeature('hole', { componentId: 'barrel-part', side: 'inside', matesFeatureId: 'bush-outside', lengthMm: 30 });
+const shaft = testPlace('shaft', { componentId: 'shaft-part', side: 'outside', matesPlaceId: 'bush-bore' });
+const bushBore = testPlace('bush-bore', { componentId: 'pin', side: 'inside' });
+const bushOutside = testPlace('bush-outside', { componentId: 'pin', side: 'outside' });
+const hole = testPlace('hole', { componentId: 'barrel-part', side: 'inside', matesPlaceId: 'bush-outside', lengthMm: 30 });
 const all = [shaft, bushBore, bushOutside, hole];
 const runs = (id: string, kind: string) => testChoice(choiceKey.runs(id), { kind });
-const boreOf = (sheet: JobSheet) => workOut(sheet, testShop).bores.find((b) => b.shaft.feature.id === 'shaft')!;
+const boreOf = (sheet: JobSheet) => workOut(sheet, testShop).bores.find((b) => b.shaft.place.id === 'shaft')!;
 
 it('a ring over a tube of 90.02 with 0.05 of room is bored 90.07 and up', () => {
   const own = testChoice(choiceKey.fit('shaft'), { schoolId: 'own:0.0500', hole: 'keep', truedMm: null });
@@ -100,13 +100,13 @@ it('is bored larger by what pressing closes in: a bronze bush of 1.250 on 0.9985
 });
 
 it('asks nothing of the outside of a mate that no hole of the new part goes over', () => {
-  const outer = testFeature('outer', { componentId: 'barrel-part', side: 'outside' });
+  const outer = testPlace('outer', { componentId: 'barrel-part', side: 'outside' });
   const base = testSheet();
-  expect(workOut(testSheet({ features: [...base.features, outer] }), testShop).bores).toEqual([]);
+  expect(workOut(testSheet({ places: [...base.places, outer] }), testShop).bores).toEqual([]);
 });
 
 it('a ring that only goes over a tube is asked for no fit in the tube’s own bore', () => {
-  const tubeBore = testFeature('tube-bore', { componentId: 'shaft-part', side: 'inside' });
+  const tubeBore = testPlace('tube-bore', { componentId: 'shaft-part', side: 'inside' });
   const job = bushJob([shaft, bushBore, tubeBore], read('shaft', [90, 90, 90, 90]));
   expect(workOut(job, testShop).fits).toEqual([]);
   expect(workOut(bushJob(all, []), testShop).fits).toHaveLength(1);

@@ -17,7 +17,7 @@ import { formatWithUnit, type LengthUnit } from '../quantity';
 import { isDiameter } from '../readings';
 import { plus, minus, ruled, sumOf, workedOut, type Figure } from '../working';
 import { chosenFit, type FitChoice } from './choices';
-import type { FeatureFinding } from './feature-finding';
+import type { PlaceFinding } from './place-finding';
 import type { FitFinding } from './fit-finding';
 import { makerClearance } from './fit-desk';
 import type { JobSheet, Shop } from './records';
@@ -51,7 +51,7 @@ export interface BoreFigures {
 
 /** A shaft, tube or gland that stays: the new part has the hole. */
 export interface BoreFinding {
-  readonly shaft: FeatureFinding;
+  readonly shaft: PlaceFinding;
   readonly runs: RunsHere;
   readonly options: readonly BoreOption[];
   /** Largest usual size at which the shaft cleans up all round, mm; null while it is not measured. */
@@ -63,7 +63,7 @@ export interface BoreFinding {
   readonly problem: string | null;
 }
 
-function optionFor(school: School, shaft: FeatureFinding, truedMm: number, kind: PairKind | null): BoreOption {
+function optionFor(school: School, shaft: PlaceFinding, truedMm: number, kind: PairKind | null): BoreOption {
   const { smallestMm, largestMm, mostOval } = shaft.shape!;
   const nominalMm = shaft.chosenNominal?.sizeMm;
   const answer = askSchool(school, largestMm, nominalMm);
@@ -79,8 +79,8 @@ function optionFor(school: School, shaft: FeatureFinding, truedMm: number, kind:
   };
 }
 
-function schoolsFor(shaft: FeatureFinding, features: readonly FeatureFinding[], choice: FitChoice | null, shop: Shop): School[] {
-  const maker = makerClearance(features, 'worn', 'mate', shaft.component.id);
+function schoolsFor(shaft: PlaceFinding, places: readonly PlaceFinding[], choice: FitChoice | null, shop: Shop): School[] {
+  const maker = makerClearance(places, 'worn', 'mate', shaft.component.id);
   const usual = [...(maker ? [maker] : []), ...schoolsOf(shop.houseRules)];
   if (!choice || usual.some((s) => schoolId(s) === choice.schoolId)) return usual;
   const chosen = schoolOfId(choice.schoolId, shop.houseRules);
@@ -98,7 +98,7 @@ function closingOf(fits: readonly FitFinding[], shaftMm: number): { readonly mm:
       continue;
     const used = options.find((o) => o.id === choice?.schoolId) ?? options.find((o) => o.kept.ok && o.kept.value === target);
     const closes = used?.outlook?.closesAtAimMm;
-    if (closes) return { mm: closes, words: `pressed into ${inSentence(hole.feature.name)} at the middle of its limits, by Lamé` };
+    if (closes) return { mm: closes, words: `pressed into ${inSentence(hole.place.name)} at the middle of its limits, by Lamé` };
   }
   return null;
 }
@@ -106,14 +106,14 @@ function closingOf(fits: readonly FitFinding[], shaftMm: number): { readonly mm:
 const NEAR_SHARE = 0.1;
 
 function figuresFor(
-  shaft: FeatureFinding,
+  shaft: PlaceFinding,
   target: BoreTarget,
   choice: FitChoice,
   closing: ReturnType<typeof closingOf>,
   unit: LengthUnit,
 ): BoreFigures {
-  const id = shaft.feature.id;
-  const name = inSentence(shaft.feature.name);
+  const id = shaft.place.id;
+  const name = inSentence(shaft.place.name);
   const trued = (): Figure =>
     choice.truedMm === null
       ? workedOut(`${id}.trued`, `${name} turned true`, target.shaftLargestMm, `the mirror of: ${TRUING[unit].words}`, [shaft.smallest!])
@@ -154,19 +154,19 @@ export function truedTooLarge(
 }
 
 function boreOf(
-  shaft: FeatureFinding,
-  features: readonly FeatureFinding[],
+  shaft: PlaceFinding,
+  places: readonly PlaceFinding[],
   fits: readonly FitFinding[],
   sheet: JobSheet,
   shop: Shop,
 ): BoreFinding {
-  const choice = chosenFit(sheet, shaft.feature.id);
-  const runs = runsHere(shaft, features, sheet);
+  const choice = chosenFit(sheet, shaft.place.id);
+  const runs = runsHere(shaft, places, sheet);
   const { unit } = sheet.job;
   const cleanUpMm = shaft.shape && truedShaftMm(shaft.shape.smallestMm, unit);
   const truedMm = choice?.truedMm ?? cleanUpMm;
   const options =
-    !shaft.shape || truedMm === null ? [] : schoolsFor(shaft, features, choice, shop).map((s) => optionFor(s, shaft, truedMm, runs.kind));
+    !shaft.shape || truedMm === null ? [] : schoolsFor(shaft, places, choice, shop).map((s) => optionFor(s, shaft, truedMm, runs.kind));
   const base = { shaft, runs, options, choice, cleanUpMm, truedMm };
   const none = (problem: string): BoreFinding => ({ ...base, target: null, figures: null, problem });
   if (!shaft.shape) return none('Measure the shaft first.');
@@ -195,20 +195,15 @@ function boreOf(
  *
  * @param fits the holes that the new part goes into: what is pressed into one closes in on its bore
  */
-export const boreFindings = (
-  features: readonly FeatureFinding[],
-  fits: readonly FitFinding[],
-  sheet: JobSheet,
-  shop: Shop,
-): BoreFinding[] =>
-  features
-    .filter((f) => f.component.role === 'mate' && f.feature.side === 'outside' && isDiameter(f.feature.kind))
-    .filter((f) => takesAHole(f, features))
-    .map((f) => boreOf(f, features, fits, sheet, shop));
+export const boreFindings = (places: readonly PlaceFinding[], fits: readonly FitFinding[], sheet: JobSheet, shop: Shop): BoreFinding[] =>
+  places
+    .filter((f) => f.component.role === 'mate' && f.place.side === 'outside' && isDiameter(f.place.kind))
+    .filter((f) => takesAHole(f, places))
+    .map((f) => boreOf(f, places, fits, sheet, shop));
 
 /** It is told so at Strip; where nothing is told of it, the worn part has a hole. */
-function takesAHole({ feature }: FeatureFinding, features: readonly FeatureFinding[]): boolean {
-  const mate = features.find((f) => f.feature.id === feature.matesFeatureId || f.feature.matesFeatureId === feature.id);
-  if (mate) return mate.component.role === 'worn' && mate.feature.side === 'inside';
-  return features.some((f) => f.component.role === 'worn' && f.feature.side === 'inside' && isDiameter(f.feature.kind));
+function takesAHole({ place }: PlaceFinding, places: readonly PlaceFinding[]): boolean {
+  const mate = places.find((f) => f.place.id === place.matesPlaceId || f.place.matesPlaceId === place.id);
+  if (mate) return mate.component.role === 'worn' && mate.place.side === 'inside';
+  return places.some((f) => f.component.role === 'worn' && f.place.side === 'inside' && isDiameter(f.place.kind));
 }

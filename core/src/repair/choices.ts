@@ -83,10 +83,10 @@ export const choiceKey = {
   plan: 'plan',
   returned: 'returned',
   calledOff: 'called-off',
-  nominal: (featureId: string): string => `nominal:${featureId}`,
-  fit: (featureId: string): string => `fit:${featureId}`,
-  running: (featureId: string): string => `running:${featureId}`,
-  runs: (featureId: string): string => `runs:${featureId}`,
+  nominal: (placeId: string): string => `nominal:${placeId}`,
+  fit: (placeId: string): string => `fit:${placeId}`,
+  running: (placeId: string): string => `running:${placeId}`,
+  runs: (placeId: string): string => `runs:${placeId}`,
   caution: (hazard: string): string => `caution:${hazard}`,
   strip: (componentId: string): string => `strip:${componentId}`,
   soft: (id: string): string => `soft:${id}`,
@@ -94,9 +94,9 @@ export const choiceKey = {
   earlier: (id: string): string => `earlier:${id}`,
   act: (id: string): string => `act:${id}`,
   finding: (id: string): string => `finding:${id}`,
-  seen: (featureId: string): string => `seen:${featureId}`,
-  settle: (featureId: string, pair: string): string => `settle:${featureId}:${pair}`,
-  skip: (featureId: string): string => `skip:${featureId}`,
+  seen: (placeId: string): string => `seen:${placeId}`,
+  settle: (placeId: string, pair: string): string => `settle:${placeId}:${pair}`,
+  skip: (placeId: string): string => `skip:${placeId}`,
   accept: (figureKey: string): string => `accept:${figureKey}`,
 } as const;
 
@@ -105,10 +105,10 @@ const valueOf = <T>(sheet: JobSheet, key: string): T | null => (sheet.choices.fi
 /** The version of a choice that stands; 0 where none was made. */
 export const versionOfChoice = (sheet: JobSheet, key: string): number => sheet.choices.find((c) => c.key === key)?.version ?? 0;
 
-export const chosenFit = (sheet: JobSheet, featureId: string): FitChoice | null => valueOf(sheet, choiceKey.fit(featureId));
-export const chosenRunning = (sheet: JobSheet, featureId: string): RunningChoice | null => valueOf(sheet, choiceKey.running(featureId));
-export const chosenRuns = (sheet: JobSheet, featureId: string): RunsChoice | null => valueOf(sheet, choiceKey.runs(featureId));
-export const chosenNominal = (sheet: JobSheet, featureId: string): NominalChoice | null => valueOf(sheet, choiceKey.nominal(featureId));
+export const chosenFit = (sheet: JobSheet, placeId: string): FitChoice | null => valueOf(sheet, choiceKey.fit(placeId));
+export const chosenRunning = (sheet: JobSheet, placeId: string): RunningChoice | null => valueOf(sheet, choiceKey.running(placeId));
+export const chosenRuns = (sheet: JobSheet, placeId: string): RunsChoice | null => valueOf(sheet, choiceKey.runs(placeId));
+export const chosenNominal = (sheet: JobSheet, placeId: string): NominalChoice | null => valueOf(sheet, choiceKey.nominal(placeId));
 /** A route written down before causes had ids has none. */
 export function chosenRoute(sheet: JobSheet): RouteChoice | null {
   const route = valueOf<RouteChoice>(sheet, choiceKey.route);
@@ -134,13 +134,13 @@ export function signedCaution(sheet: Pick<JobSheet, 'choices'>, hazard: string):
   return value?.signedBy?.trim() && value.licence?.trim() ? { signedBy: value.signedBy, licence: value.licence } : null;
 }
 export const chosenStrip = (sheet: JobSheet, componentId: string): StripChoice | null => valueOf(sheet, choiceKey.strip(componentId));
-export const chosenSeen = (sheet: JobSheet, featureId: string): SeenChoice | null => valueOf(sheet, choiceKey.seen(featureId));
-export const chosenSkips = (sheet: JobSheet, featureId: string): readonly Spot[] =>
-  valueOf<SkipChoice>(sheet, choiceKey.skip(featureId))?.spots ?? [];
+export const chosenSeen = (sheet: JobSheet, placeId: string): SeenChoice | null => valueOf(sheet, choiceKey.seen(placeId));
+export const chosenSkips = (sheet: JobSheet, placeId: string): readonly Spot[] =>
+  valueOf<SkipChoice>(sheet, choiceKey.skip(placeId))?.spots ?? [];
 
 /** Settled disputes of a place: by pair of instruments, the one believed. */
-export function settledPairs(sheet: JobSheet, featureId: string): Record<string, string> {
-  const head = choiceKey.settle(featureId, '');
+export function settledPairs(sheet: JobSheet, placeId: string): Record<string, string> {
+  const head = choiceKey.settle(placeId, '');
   return Object.fromEntries(
     sheet.choices.flatMap((c) =>
       c.key.startsWith(head) && c.value !== null ? [[c.key.slice(head.length), (c.value as SettleChoice).believed]] : [],

@@ -1,12 +1,12 @@
 import { depthCheck, type DepthCheck } from '../readings';
-import type { QuantityFinding } from './feature-figures';
-import type { FeatureRecord } from './records';
+import type { QuantityFinding } from './place-figures';
+import type { PlaceRecord } from './records';
 
 /** A depth measured directly and over the fitted ring, held against each other; null until both are in and the ring is described. */
-export function depthFinding(feature: FeatureRecord, values: readonly QuantityFinding[]): DepthCheck | null {
+export function depthFinding(place: PlaceRecord, values: readonly QuantityFinding[]): DepthCheck | null {
   const direct = values.find((v) => v.quantity === 'depth');
   const overRing = values.find((v) => v.quantity === 'over-ring');
-  const { ringMm, grooveWidthMm, ringRestsOn, ringFace } = feature.detail;
+  const { ringMm, grooveWidthMm, ringRestsOn, ringFace } = place.detail;
   if (!direct || !overRing || ringMm === null || grooveWidthMm === null) return null;
   return depthCheck({
     directMm: direct.mean.value,

@@ -1,7 +1,7 @@
 import { CAUSES, diagnose, FINDINGS, type Banded, type CauseId, type FindingId, type PairEvidence, type RankedCause } from '../diagnosis';
 import { isDiameter } from '../readings';
 import { chosenRoute } from './choices';
-import type { FeatureFinding } from './feature-finding';
+import type { PlaceFinding } from './place-finding';
 import { madeSizeMm, type PictureFinding } from './picture';
 import type { JobSheet } from './records';
 import { earlierRepairs, findings } from './strip-records';
@@ -17,25 +17,25 @@ export interface DiagnosisFinding {
 
 const TRACK_POINTS = 3;
 
-function oval(f: FeatureFinding): Banded | null {
+function oval(f: PlaceFinding): Banded | null {
   const s = f.shape?.mostOval;
   return s && s.ovalityKind === 'fitted' ? { mm: s.ovalityMm, plusMinusMm: s.ovalityPlusMinusMm ?? 0 } : null;
 }
 
-function wear(f: FeatureFinding, all: readonly FeatureFinding[]): number | null {
+function wear(f: PlaceFinding, all: readonly PlaceFinding[]): number | null {
   const made = madeSizeMm(f, all);
   if (made === null || !f.shape) return null;
-  return Math.max(f.feature.side === 'outside' ? made - f.shape.smallestMm : f.shape.largestMm - made, 0);
+  return Math.max(f.place.side === 'outside' ? made - f.shape.smallestMm : f.shape.largestMm - made, 0);
 }
 
-function pairs(all: readonly FeatureFinding[]): PairEvidence[] {
+function pairs(all: readonly PlaceFinding[]): PairEvidence[] {
   return all.flatMap((hole): PairEvidence[] => {
-    if (hole.feature.side !== 'inside' || !hole.shape) return [];
-    const pin = all.find((f) => f.feature.id === hole.feature.matesFeatureId || f.feature.matesFeatureId === hole.feature.id);
+    if (hole.place.side !== 'inside' || !hole.shape) return [];
+    const pin = all.find((f) => f.place.id === hole.place.matesPlaceId || f.place.matesPlaceId === hole.place.id);
     return [
       {
-        holeName: hole.feature.name,
-        pinName: pin?.feature.name ?? 'its pin',
+        holeName: hole.place.name,
+        pinName: pin?.place.name ?? 'its pin',
         holeOval: oval(hole),
         pinOval: pin ? oval(pin) : null,
         holeWearMm: wear(hole, all),
@@ -48,27 +48,27 @@ function pairs(all: readonly FeatureFinding[]): PairEvidence[] {
 }
 
 /** How much deeper the middle of a place is than both ends of it: the track of a seal. */
-function trackMm(f: FeatureFinding): number {
+function trackMm(f: PlaceFinding): number {
   const sections = f.shape?.sections ?? [];
-  if (f.feature.side !== 'outside' || sections.length < TRACK_POINTS) return 0;
+  if (f.place.side !== 'outside' || sections.length < TRACK_POINTS) return 0;
   const ends = Math.min(sections[0]!.meanMm, sections.at(-1)!.meanMm);
   return ends - Math.min(...sections.slice(1, -1).map((s) => s.meanMm));
 }
 
 /** Why it wore, from the readings, the findings and the earlier repairs of a job. */
-export function diagnosisFinding(sheet: JobSheet, all: readonly FeatureFinding[]): DiagnosisFinding {
-  const sized = all.filter((f) => isDiameter(f.feature.kind));
+export function diagnosisFinding(sheet: JobSheet, all: readonly PlaceFinding[]): DiagnosisFinding {
+  const sized = all.filter((f) => isDiameter(f.place.kind));
   const causes = diagnose({
     pairs: pairs(sized),
     seatsUnder: sized.flatMap((f) => {
-      const under = f.feature.suspicions.includes('bearing') && f.feature.side === 'outside' ? wear(f, all) : null;
-      return under !== null && under > (f.shape?.plusMinusMm ?? 0) ? [{ name: f.feature.name, underMm: under }] : [];
+      const under = f.place.suspicions.includes('bearing') && f.place.side === 'outside' ? wear(f, all) : null;
+      return under !== null && under > (f.shape?.plusMinusMm ?? 0) ? [{ name: f.place.name, underMm: under }] : [];
     }),
     tracks: sized.flatMap((f) => {
-      const depthMm = f.feature.suspicions.includes('seal-groove') ? trackMm(f) : 0;
-      return depthMm > (f.shape?.plusMinusMm ?? 0) ? [{ name: f.feature.name, depthMm }] : [];
+      const depthMm = f.place.suspicions.includes('seal-groove') ? trackMm(f) : 0;
+      return depthMm > (f.shape?.plusMinusMm ?? 0) ? [{ name: f.place.name, depthMm }] : [];
     }),
-    bends: all.flatMap((f) => (f.indicator?.bend ? [{ name: f.feature.name, ...f.indicator.bend }] : [])),
+    bends: all.flatMap((f) => (f.indicator?.bend ? [{ name: f.place.name, ...f.indicator.bend }] : [])),
     findings: findings(sheet).map((i) => i.value.findingId as FindingId),
     faultyRepairs: earlierRepairs(sheet).flatMap((r) => (r.value.judged === 'the fault' ? [r.value.what] : [])),
     unit: sheet.job.unit,

@@ -1,8 +1,8 @@
-import { FEATURE_KINDS, INSTRUMENT_KINDS, QUANTITIES, readsFor, type Spot, type Weighable } from '../readings';
+import { PLACE_KINDS, INSTRUMENT_KINDS, QUANTITIES, readsFor, type Spot, type Weighable } from '../readings';
 import type { LengthUnit } from '../quantity';
 import { diameterForCrossDial } from '../setups';
 import { instrumentOf } from './bias';
-import type { FeatureFinding } from './feature-finding';
+import type { PlaceFinding } from './place-finding';
 import { inState } from './in-state';
 import { instrumentUncertaintyMm, type Measured } from './measured';
 import type { DoubtInput } from './reading-doubt';
@@ -12,7 +12,7 @@ import type { Repair } from './repair';
 /** A number about to be kept at a spot. */
 export interface AboutToKeep {
   readonly purpose: ReadingRecord['purpose'];
-  readonly featureId: string | null;
+  readonly placeId: string | null;
   readonly segmentId: string | null;
   /** State of the part, as in the reading. */
   readonly afterActId: string | null;
@@ -44,24 +44,24 @@ const weighableOf = (r: ReadingRecord, side: 'outside' | 'inside', shop: Shop): 
 };
 
 /** The readings of a place that count, one quantity of them, ready to be held against each other. */
-export const weighables = (f: Pick<Measured, 'readings' | 'lost' | 'feature'>, quantity: Spot['quantity'], shop: Shop): Weighable[] =>
-  f.readings.filter((r) => r.quantity === quantity && !f.lost.has(r.instrumentId)).map((r) => weighableOf(r, f.feature.side, shop));
+export const weighables = (f: Pick<Measured, 'readings' | 'lost' | 'place'>, quantity: Spot['quantity'], shop: Shop): Weighable[] =>
+  f.readings.filter((r) => r.quantity === quantity && !f.lost.has(r.instrumentId)).map((r) => weighableOf(r, f.place.side, shop));
 
 /** Sizes of the part that a first reading belongs to: its other places, and what this one was. */
-function scaleOf(repair: Repair, own: FeatureFinding | undefined): number[] {
+function scaleOf(repair: Repair, own: PlaceFinding | undefined): number[] {
   if (!own) return [];
-  const { quantity } = { quantity: FEATURE_KINDS[own.feature.kind].quantities[0] };
+  const { quantity } = { quantity: PLACE_KINDS[own.place.kind].quantities[0] };
   if (QUANTITIES[quantity].reads !== 'outside') return [];
   // As it was found, a place that was bored or dressed since tells about how large it is.
-  const others = repair.features.filter((f) => f !== own && f.component.id === own.component.id);
+  const others = repair.places.filter((f) => f !== own && f.component.id === own.component.id);
   return others.flatMap((f) => (f.shape ? [f.shape.meanMm] : []));
 }
 
 /** Everything that a reading is held against before it stands, from the worked-out job. */
 export function doubtInputFor(repair: Repair, shop: Shop, jobUnit: LengthUnit, at: AboutToKeep): DoubtInput {
-  const asFound = at.purpose === 'found' ? repair.features.find((f) => f.feature.id === at.featureId) : undefined;
+  const asFound = at.purpose === 'found' ? repair.places.find((f) => f.place.id === at.placeId) : undefined;
   const own = asFound && inState(asFound, at.afterActId);
-  const side = own?.feature.side ?? 'outside';
+  const side = own?.place.side ?? 'outside';
   const reads = readsFor(at.spot.quantity, side);
   const instrument = instrumentOf(shop, at.instrumentId);
   const cut = at.purpose === 'cut' ? repair.cuts.find((c) => c.segment.segment.id === at.segmentId) : undefined;

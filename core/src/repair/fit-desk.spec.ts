@@ -4,7 +4,7 @@ import { ownOption } from './fit-finding';
 import { workOut } from './repair';
 import { testChoice, testReading, testSheet, testShop } from './testing';
 
-const holeReadings = [0, 45, 90, 135].map((clockDeg) => testReading({ featureId: 'barrel', stationMm: 5, clockDeg, valueMm: 40.2 }));
+const holeReadings = [0, 45, 90, 135].map((clockDeg) => testReading({ placeId: 'barrel', stationMm: 5, clockDeg, valueMm: 40.2 }));
 const fitOf = (more: Parameters<typeof testSheet>[0] = {}) => workOut(testSheet({ readings: holeReadings, ...more }), testShop).fits[0]!;
 const option = (id: string, more: Parameters<typeof testSheet>[0] = {}) => fitOf(more).options.find((o) => o.id === id)!;
 
@@ -38,7 +38,7 @@ it('an own target is its clearance, is found again by its id, and can be chosen'
 
 it('a bored size that is chosen outlives the only reading of its hole', () => {
   const choices = [testChoice(choiceKey.fit('barrel'), { schoolId: 'grease', hole: 'true', truedMm: 40.5 })];
-  const one = testReading({ featureId: 'barrel', stationMm: 5, valueMm: 40.2 });
+  const one = testReading({ placeId: 'barrel', stationMm: 5, valueMm: 40.2 });
   const gone = { ...one, id: 'gone', supersedesId: one.id, withdrawn: true };
   expect(fitOf({ choices, readings: [one] }).figures!.hole.value).toBeCloseTo(40.5, 9);
   expect(fitOf({ choices, readings: [one, gone] })).toMatchObject({
@@ -52,7 +52,7 @@ it('cracks no iron hub with a pin that has play, but says where the hole is too 
   const sheet = testSheet();
   const components = sheet.components.map((c) => (c.role === 'mate' ? { ...c, materialId: 'iron-grey' } : c));
   const readings = [0, 90].map((clockDeg) =>
-    testReading({ featureId: 'barrel', stationMm: 5, clockDeg, valueMm: clockDeg ? 6.65 : 6.35, instrumentId: 'caliper' }),
+    testReading({ placeId: 'barrel', stationMm: 5, clockDeg, valueMm: clockDeg ? 6.65 : 6.35, instrumentId: 'caliper' }),
   );
   const cracks = (schoolId: string) => {
     const choices = [testChoice(choiceKey.fit('barrel'), { schoolId, hole: 'keep', truedMm: null })];
@@ -66,7 +66,7 @@ it('cracks no iron hub with a pin that has play, but says where the hole is too 
 describe('schools of the pair itself', () => {
   const sheet = testSheet();
   const land = (id: string, side: 'inside' | 'outside', componentId: string) => ({
-    ...sheet.features[0]!,
+    ...sheet.places[0]!,
     id,
     name: id,
     side,
@@ -77,22 +77,22 @@ describe('schools of the pair itself', () => {
   const mate = sheet.components.find((c) => c.role === 'mate')!;
 
   it('what the maker gave: the unworn place of the mate less the unworn land', () => {
-    const features = [...sheet.features, land('land', 'outside', worn.id), land('mouth', 'inside', mate.id)];
+    const places = [...sheet.places, land('land', 'outside', worn.id), land('mouth', 'inside', mate.id)];
     const readings = [
       ...holeReadings,
-      ...[0, 90].map((clockDeg) => testReading({ featureId: 'land', stationMm: 5, clockDeg, valueMm: 39.95 })),
-      ...[0, 90].map((clockDeg) => testReading({ featureId: 'mouth', stationMm: 5, clockDeg, valueMm: 40.02 })),
+      ...[0, 90].map((clockDeg) => testReading({ placeId: 'land', stationMm: 5, clockDeg, valueMm: 39.95 })),
+      ...[0, 90].map((clockDeg) => testReading({ placeId: 'mouth', stationMm: 5, clockDeg, valueMm: 40.02 })),
     ];
-    const maker = workOut(testSheet({ features, readings }), testShop).fits[0]!.options.find((o) => o.id === 'maker')!;
+    const maker = workOut(testSheet({ places, readings }), testShop).fits[0]!.options.find((o) => o.id === 'maker')!;
     expect(maker.kept).toMatchObject({ value: { clearanceMm: expect.closeTo(0.07, 6) } });
     expect(fitOf().options.some((o) => o.id === 'maker')).toBe(false);
   });
 
   it('a bearing’s bore gets its seat, on the nominal bore and not on what was read', () => {
     // Known by what was said of the place, not by a word in its name.
-    const features = sheet.features.map((f) => (f.id === 'barrel' ? { ...f, suspicions: ['bearing'] as const } : f));
-    const readings = [0, 90].map((clockDeg) => testReading({ featureId: 'barrel', stationMm: 5, clockDeg, valueMm: 39.994 }));
-    const seat = workOut(testSheet({ features, readings }), testShop).fits[0]!.options.find((o) => o.id === 'seat')!;
+    const places = sheet.places.map((f) => (f.id === 'barrel' ? { ...f, suspicions: ['bearing'] as const } : f));
+    const readings = [0, 90].map((clockDeg) => testReading({ placeId: 'barrel', stationMm: 5, clockDeg, valueMm: 39.994 }));
+    const seat = workOut(testSheet({ places, readings }), testShop).fits[0]!.options.find((o) => o.id === 'seat')!;
     expect(seat.name).toBe('Bearing seat k5');
     expect(seat.kept).toMatchObject({ value: { upperMm: expect.closeTo(40.013, 6), lowerMm: expect.closeTo(40.002, 6) } });
   });

@@ -5,7 +5,7 @@ import { press, type PressResult } from '../interference';
 import { materialOf } from '../materials';
 import { REFERENCE_TEMP_C } from '../readings';
 import { chosenPart, chosenRunning, type RunningChoice } from './choices';
-import type { FeatureFinding } from './feature-finding';
+import type { PlaceFinding } from './place-finding';
 import { alphaOf } from './measured';
 import type { JobSheet } from './records';
 import type { PairKind } from './runs-here.data';
@@ -42,17 +42,17 @@ export interface DeskSetting {
   readonly pinBoreMm: number;
 }
 
-export function deskSetting(hole: FeatureFinding, features: readonly FeatureFinding[], sheet: JobSheet): DeskSetting {
-  const running = chosenRunning(sheet, hole.feature.id) ?? USUAL_RUNNING;
+export function deskSetting(hole: PlaceFinding, places: readonly PlaceFinding[], sheet: JobSheet): DeskSetting {
+  const running = chosenRunning(sheet, hole.place.id) ?? USUAL_RUNNING;
   const worn = sheet.components.find((c) => c.role === 'worn');
   return {
     running,
     hubOutsideMm: running.hubOutsideMm ?? HUB_SHARE * (hole.shape?.largestMm ?? 1),
     pinMaterialId: chosenPart(sheet)?.materialId ?? worn?.materialId ?? '',
     holeMaterialId: hole.component.materialId,
-    lengthMm: hole.feature.lengthMm,
+    lengthMm: hole.place.lengthMm,
     plusMinusMm: hole.smallest?.plusMinus ?? 0,
-    pinBoreMm: boreOf(worn?.id, hole, features),
+    pinBoreMm: boreOf(worn?.id, hole, places),
   };
 }
 
@@ -60,12 +60,10 @@ export function deskSetting(hole: FeatureFinding, features: readonly FeatureFind
  * The bore of the worn part itself, as a bush has one: the largest that was measured, where it leaves a wall. A bore that wore away or was
  * never read is about as large as the shaft that was told to run in it.
  */
-function boreOf(componentId: string | undefined, hole: FeatureFinding, features: readonly FeatureFinding[]): number {
-  const own = features.filter((f) => f.component.id === componentId && f.feature.side === 'inside');
-  const runsIn = (f: FeatureFinding): FeatureFinding[] =>
-    features.filter(
-      (s) => s.feature.side === 'outside' && (s.feature.matesFeatureId === f.feature.id || f.feature.matesFeatureId === s.feature.id),
-    );
+function boreOf(componentId: string | undefined, hole: PlaceFinding, places: readonly PlaceFinding[]): number {
+  const own = places.filter((f) => f.component.id === componentId && f.place.side === 'inside');
+  const runsIn = (f: PlaceFinding): PlaceFinding[] =>
+    places.filter((s) => s.place.side === 'outside' && (s.place.matesPlaceId === f.place.id || f.place.matesPlaceId === s.place.id));
   const mm = Math.max(0, ...own.flatMap((f) => (f.shape ? [f] : runsIn(f))).map((f) => f.shape?.meanMm ?? 0));
   return hole.shape && mm < hole.shape.smallestMm ? mm : 0;
 }
@@ -134,8 +132,8 @@ export function unknownMetal(
   return `The material of ${whose} is not known: warm, it is taken to grow like steel; the force to press it in, and whether a brittle part would crack, are not worked out. Say the material at Strip, or try it with a file and a spark.`;
 }
 
-const isLand = (f: FeatureFinding, role: 'worn' | 'mate', side: 'inside' | 'outside'): boolean =>
-  f.component.role === role && f.feature.side === side && f.feature.land === 'unworn' && f.mean !== null;
+const isLand = (f: PlaceFinding, role: 'worn' | 'mate', side: 'inside' | 'outside'): boolean =>
+  f.component.role === role && f.place.side === side && f.place.land === 'unworn' && f.mean !== null;
 
 /** Unworn places further apart in size than this are not of the same pair, as a share of the size. */
 const SAME_PAIR_SHARE = 0.03;
@@ -148,14 +146,14 @@ const SAME_PAIR_SHARE = 0.03;
  * @returns null where they were not both measured
  */
 export function makerClearance(
-  features: readonly FeatureFinding[],
+  places: readonly PlaceFinding[],
   holeOn: 'worn' | 'mate',
   pinOn: 'worn' | 'mate',
   mateId: string,
 ): School | null {
-  const ofPair = (f: FeatureFinding): boolean => f.component.role === 'worn' || f.component.id === mateId;
-  const holes = features.filter((f) => isLand(f, holeOn, 'inside') && ofPair(f));
-  const lands = features.filter((f) => isLand(f, pinOn, 'outside') && ofPair(f));
+  const ofPair = (f: PlaceFinding): boolean => f.component.role === 'worn' || f.component.id === mateId;
+  const holes = places.filter((f) => isLand(f, holeOn, 'inside') && ofPair(f));
+  const lands = places.filter((f) => isLand(f, pinOn, 'outside') && ofPair(f));
   for (const unworn of holes)
     for (const land of lands) {
       const clearanceMm = unworn.mean!.value - land.mean!.value;
@@ -163,14 +161,14 @@ export function makerClearance(
       return {
         kind: 'maker',
         clearanceMm,
-        words: `${inSentence(unworn.feature.name)} less ${inSentence(land.feature.name)}, both unworn`,
+        words: `${inSentence(unworn.place.name)} less ${inSentence(land.place.name)}, both unworn`,
       };
     }
   return null;
 }
 
-const makerSchool = (hole: FeatureFinding, features: readonly FeatureFinding[]): School[] => {
-  const maker = makerClearance(features, 'mate', 'worn', hole.component.id);
+const makerSchool = (hole: PlaceFinding, places: readonly PlaceFinding[]): School[] => {
+  const maker = makerClearance(places, 'mate', 'worn', hole.component.id);
   return maker ? [maker] : [];
 };
 
@@ -178,7 +176,7 @@ const makerSchool = (hole: FeatureFinding, features: readonly FeatureFinding[]):
 const BEARING_BORE_MM = 0.06;
 
 /** The seats of a rolling bearing by its table, where the hole is the bore of one: for an inner ring that turns, and one that stands. */
-function seatSchools(hole: FeatureFinding, kind: PairKind | null): School[] {
+function seatSchools(hole: PlaceFinding, kind: PairKind | null): School[] {
   const bore = hole.shape?.smallestMm;
   const bearing = bore === undefined ? undefined : nearestBearings({ boreMm: bore }, 1)[0];
   if (!kind?.startsWith('bearing') || !bearing || Math.abs(bearing.boreMm - bore!) > BEARING_BORE_MM) return [];
@@ -199,7 +197,7 @@ function seatSchools(hole: FeatureFinding, kind: PairKind | null): School[] {
 }
 
 /** Schools that only the measured pair itself can offer. */
-export const pairSchools = (hole: FeatureFinding, features: readonly FeatureFinding[], kind: PairKind | null): School[] => [
-  ...makerSchool(hole, features),
+export const pairSchools = (hole: PlaceFinding, places: readonly PlaceFinding[], kind: PairKind | null): School[] => [
+  ...makerSchool(hole, places),
   ...seatSchools(hole, kind),
 ];

@@ -18,7 +18,7 @@ import { formatWithUnit, type LengthUnit } from '../quantity';
 import { isDiameter } from '../readings';
 import { minus, plus, ruled, sumOf, workedOut, type Figure } from '../working';
 import { chosenFit, type FitChoice } from './choices';
-import type { FeatureFinding } from './feature-finding';
+import type { PlaceFinding } from './place-finding';
 import { deskOutlook, deskSetting, pairSchools, type DeskOutlook, type DeskSetting } from './fit-desk';
 import { gripIn, type Grip } from './grip';
 import type { JobSheet, Shop } from './records';
@@ -52,7 +52,7 @@ export interface FitFigures {
 
 /** A hole that the new part must fit. */
 export interface FitFinding {
-  readonly hole: FeatureFinding;
+  readonly hole: PlaceFinding;
   /** What runs here: said, or proposed from the evidence. */
   readonly runs: RunsHere;
   /** What an interference fit made to the middle of its limits really holds in this hole; null where it holds all over, or is none. */
@@ -76,26 +76,26 @@ export const HOUSE_DEFAULT_SCHOOL = 'grease';
 
 /** The usual schools, those of the pair itself, and the chosen one where it is none of them. */
 function schoolsFor(
-  hole: FeatureFinding,
-  features: readonly FeatureFinding[],
+  hole: PlaceFinding,
+  places: readonly PlaceFinding[],
   choice: FitChoice | null,
   kind: PairKind | null,
   shop: Shop,
 ): School[] {
-  const usual = [...pairSchools(hole, features, kind), ...schoolsOf(shop.houseRules)];
+  const usual = [...pairSchools(hole, places, kind), ...schoolsOf(shop.houseRules)];
   if (!choice || usual.some((s) => schoolId(s) === choice.schoolId)) return usual;
   const chosen = schoolOfId(choice.schoolId, shop.houseRules);
   return chosen ? [...usual, chosen] : usual;
 }
 
-const measuredHole = (hole: FeatureFinding): MeasuredHole => ({
+const measuredHole = (hole: PlaceFinding): MeasuredHole => ({
   smallestMm: hole.shape!.smallestMm,
   largestMm: hole.shape!.largestMm,
   ovalityMm: hole.shape!.mostOval.ovalityMm,
   nominalMm: hole.chosenNominal?.sizeMm,
 });
 
-function optionFor(school: School, hole: FeatureFinding, setting: DeskSetting, truedMm: number, kind: PairKind | null): SchoolOption {
+function optionFor(school: School, hole: PlaceFinding, setting: DeskSetting, truedMm: number, kind: PairKind | null): SchoolOption {
   const kept = pinForKeptHole(measuredHole(hole), school);
   return {
     school,
@@ -108,7 +108,7 @@ function optionFor(school: School, hole: FeatureFinding, setting: DeskSetting, t
   };
 }
 
-function barredBy(kind: PairKind, school: School, hole: FeatureFinding): string | null {
+function barredBy(kind: PairKind, school: School, hole: PlaceFinding): string | null {
   const answer = askSchool(school, hole.shape!.smallestMm, hole.chosenNominal?.sizeMm);
   return answer.ok ? PAIRS[kind].bars(school, answer.value) : null;
 }
@@ -133,9 +133,9 @@ export const ownOption = (
     ? optionFor({ kind: 'own', clearanceMm: hole.shape.smallestMm - upperMm }, hole, setting, truedMm ?? upperMm, runs.kind)
     : null;
 
-function figuresFor(hole: FeatureFinding, target: PinTarget, choice: FitChoice, unit: LengthUnit): FitFigures {
-  const id = hole.feature.id;
-  const name = inSentence(hole.feature.name);
+function figuresFor(hole: PlaceFinding, target: PinTarget, choice: FitChoice, unit: LengthUnit): FitFigures {
+  const id = hole.place.id;
+  const name = inSentence(hole.place.name);
   const truedHole = (): Figure =>
     choice.truedMm === null
       ? workedOut(`${id}.trued`, `${name} bored true`, target.holeSmallestMm, TRUING[unit].words, hole.largest ? [hole.largest] : [])
@@ -174,10 +174,10 @@ export function truedTooSmall(
   return `Bored to ${show(truedMm)} the widest place, ${show(hole.shape.largestMm)}, would not clean up. ${show(cleanUpMm)} or more does.`;
 }
 
-function fitOf(hole: FeatureFinding, features: readonly FeatureFinding[], sheet: JobSheet, shop: Shop): FitFinding {
-  const choice = chosenFit(sheet, hole.feature.id);
-  const runs = runsHere(hole, features, sheet);
-  const setting = deskSetting(hole, features, sheet);
+function fitOf(hole: PlaceFinding, places: readonly PlaceFinding[], sheet: JobSheet, shop: Shop): FitFinding {
+  const choice = chosenFit(sheet, hole.place.id);
+  const runs = runsHere(hole, places, sheet);
+  const setting = deskSetting(hole, places, sheet);
   const { unit } = sheet.job;
   const largestMm = hole.shape?.largestMm ?? null;
   const cleanUpMm = largestMm === null ? null : truedSizeMm(largestMm, unit);
@@ -185,7 +185,7 @@ function fitOf(hole: FeatureFinding, features: readonly FeatureFinding[], sheet:
   const options =
     !hole.shape || truedMm === null
       ? []
-      : schoolsFor(hole, features, choice, runs.kind, shop).map((s) => optionFor(s, hole, setting, truedMm, runs.kind));
+      : schoolsFor(hole, places, choice, runs.kind, shop).map((s) => optionFor(s, hole, setting, truedMm, runs.kind));
   const base = { hole, runs, options, choice, setting, cleanUpMm, truedMm, grip: null, gripAtMost: null };
   const none = (problem: string): FitFinding => ({ ...base, target: null, figures: null, problem });
   if (!hole.shape) return none('Measure the hole first.');
@@ -210,18 +210,18 @@ function fitOf(hole: FeatureFinding, features: readonly FeatureFinding[], sheet:
 }
 
 /** A new part that has holes and no outside, such as a ring over a tube, goes into no hole unless it is told so. */
-function takesAPin(hole: FeatureFinding, features: readonly FeatureFinding[]): boolean {
-  const linked = features.some((f) => f.feature.id === hole.feature.matesFeatureId || f.feature.matesFeatureId === hole.feature.id);
-  const worn = features.filter((f) => f.component.role === 'worn' && isDiameter(f.feature.kind));
-  return linked || worn.length === 0 || worn.some((f) => f.feature.side === 'outside');
+function takesAPin(hole: PlaceFinding, places: readonly PlaceFinding[]): boolean {
+  const linked = places.some((f) => f.place.id === hole.place.matesPlaceId || f.place.matesPlaceId === hole.place.id);
+  const worn = places.filter((f) => f.component.role === 'worn' && isDiameter(f.place.kind));
+  return linked || worn.length === 0 || worn.some((f) => f.place.side === 'outside');
 }
 
-/** Every inside feature of a mate that the new part must fit. */
-export const fitFindings = (features: readonly FeatureFinding[], sheet: JobSheet, shop: Shop): FitFinding[] =>
-  features
-    .filter((f) => f.component.role === 'mate' && f.feature.side === 'inside' && isDiameter(f.feature.kind))
-    .filter((f) => takesAPin(f, features))
-    .map((f) => fitOf(f, features, sheet, shop));
+/** Every inside place of a mate that the new part must fit. */
+export const fitFindings = (places: readonly PlaceFinding[], sheet: JobSheet, shop: Shop): FitFinding[] =>
+  places
+    .filter((f) => f.component.role === 'mate' && f.place.side === 'inside' && isDiameter(f.place.kind))
+    .filter((f) => takesAPin(f, places))
+    .map((f) => fitOf(f, places, sheet, shop));
 
 /** Holes further apart in size than this do not share one pin size, mm. */
 const ONE_PIN_MM = 1;

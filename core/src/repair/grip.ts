@@ -1,4 +1,4 @@
-import type { FeatureFinding } from './feature-finding';
+import type { PlaceFinding } from './place-finding';
 
 /** How far along a hole that is not straight an interference fit holds. */
 export interface Grip {
@@ -18,8 +18,8 @@ const STEPS = 200;
  * @example 1.2505, 1.2500, 1.2530 at 0.10, 0.75, 1.40 of 1.50 in: a bush of 1.2518 holds to 1.14, and is loose by 0.0012 at the mouth
  * @returns null where the pin is a clearance fit, or holds all over
  */
-export function gripIn(hole: FeatureFinding, pinMm: number): Grip | null {
-  const { shape, feature } = hole;
+export function gripIn(hole: PlaceFinding, pinMm: number): Grip | null {
+  const { shape, place } = hole;
   if (!shape || pinMm <= shape.smallestMm) return null;
   const stations = shape.sections;
   const sizeAt = (x: number): number => {
@@ -40,11 +40,11 @@ export function gripIn(hole: FeatureFinding, pinMm: number): Grip | null {
   let held = 0;
   let loose = 0;
   for (let i = 0; i < STEPS; i++) {
-    const size = sizeAt(feature.startMm + ((i + 0.5) / STEPS) * feature.lengthMm);
+    const size = sizeAt(place.startMm + ((i + 0.5) / STEPS) * place.lengthMm);
     if (size < pinMm) held++;
     loose = Math.max(loose, size - pinMm);
   }
-  const ofMm = feature.lengthMm;
+  const ofMm = place.lengthMm;
   if (held < STEPS) return { holdsMm: (held / STEPS) * ofMm, ofMm, looseMm: loose, why: 'bell-mouthed or tapered' };
   const oval = shape.mostOval;
   const over = oval.largestMm - pinMm;

@@ -1,24 +1,24 @@
 import type { ReadingRecord } from './records';
 import { workOut } from './repair';
-import { testFeature, testReading, testSheet, testShop } from './testing';
+import { testPlace, testReading, testSheet, testShop } from './testing';
 
 const INCH = 25.4;
 /** A shaft with a groove beside a diameter, or nothing beside it. */
 function groove(grooveMm: number, shaftMm: number | null, unit: 'mm' | 'in', side: 'outside' | 'inside' = 'outside') {
   const base = testSheet();
-  const features = [
-    testFeature('groove', { kind: 'groove', side, startMm: 40, lengthMm: 2, stationsMm: [41], clocksDeg: [0], instrumentId: 'mic' }),
+  const places = [
+    testPlace('groove', { kind: 'groove', side, startMm: 40, lengthMm: 2, stationsMm: [41], clocksDeg: [0], instrumentId: 'mic' }),
     ...(shaftMm === null
       ? []
-      : [testFeature('beside', { side, startMm: 0, lengthMm: 40, stationsMm: [20], clocksDeg: [0], instrumentId: 'mic' })]),
-    testFeature('far', { side, startMm: 90, lengthMm: 20, stationsMm: [95], clocksDeg: [0], instrumentId: 'mic' }),
+      : [testPlace('beside', { side, startMm: 0, lengthMm: 40, stationsMm: [20], clocksDeg: [0], instrumentId: 'mic' })]),
+    testPlace('far', { side, startMm: 90, lengthMm: 20, stationsMm: [95], clocksDeg: [0], instrumentId: 'mic' }),
   ];
   const readings: ReadingRecord[] = [
-    testReading({ featureId: 'groove', quantity: 'groove-size', stationMm: 41, valueMm: grooveMm, instrumentId: 'mic' }),
-    ...(shaftMm === null ? [] : [testReading({ featureId: 'beside', stationMm: 20, valueMm: shaftMm, instrumentId: 'mic' })]),
+    testReading({ placeId: 'groove', quantity: 'groove-size', stationMm: 41, valueMm: grooveMm, instrumentId: 'mic' }),
+    ...(shaftMm === null ? [] : [testReading({ placeId: 'beside', stationMm: 20, valueMm: shaftMm, instrumentId: 'mic' })]),
   ];
-  const { features: found } = workOut(testSheet({ job: { ...base.job, unit }, features, readings }), testShop);
-  return found.find((f) => f.feature.id === 'groove')!.groove;
+  const { places: found } = workOut(testSheet({ job: { ...base.job, unit }, places, readings }), testShop);
+  return found.find((f) => f.place.id === 'groove')!.groove;
 }
 
 it('0.812 in on a 7/8 shaft was cut 0.009 deeper than the 0.821 of the book', () => {

@@ -1,7 +1,7 @@
 import { formatWithUnit, type LengthUnit } from '../quantity';
 import { ringsFor, type RingGroove } from '../rings';
 import { besideMm } from './beside';
-import type { QuantityFinding } from './feature-figures';
+import type { QuantityFinding } from './place-figures';
 import type { Measured } from './measured';
 
 /** A ring groove as measured against the one that the book has for its shaft or bore. */
@@ -27,10 +27,10 @@ export function grooveFinding(
   all: readonly Measured[],
   unit: LengthUnit,
 ): GrooveFinding | null {
-  const groove = m.feature.kind === 'groove' ? values.find((v) => v.quantity === 'groove-size') : undefined;
+  const groove = m.place.kind === 'groove' ? values.find((v) => v.quantity === 'groove-size') : undefined;
   const wallMm = groove ? besideMm(m, all) : null;
   if (!groove || wallMm === null) return null;
-  const on = m.feature.side === 'outside' ? 'shaft' : 'bore';
+  const on = m.place.side === 'outside' ? 'shaft' : 'bore';
   const rings = ringsFor(on, wallMm);
   const ring = rings.ok ? rings.value.find((r) => r.kind === 'ring') : undefined;
   if (!ring) return null;

@@ -45,7 +45,7 @@ function byStation(readings: readonly ReadingRecord[]): { readonly stationMm: nu
 const deg = (value: number): string => `${Math.round(value)}°`;
 
 function lobesFinding(m: Measured, noiseMm: number, unit: LengthUnit, figures: readonly Figure[]): IndicatorFinding {
-  const vDeg = m.feature.detail.vDeg ?? 90;
+  const vDeg = m.place.detail.vDeg ?? 90;
   const [first] = byStation(m.readings);
   const lobes = first ? fitLobes(first.points, vDeg, noiseMm) : null;
   const top = lobes?.lobes[0];
@@ -57,8 +57,8 @@ function lobesFinding(m: Measured, noiseMm: number, unit: LengthUnit, figures: r
     figure:
       lobes &&
       workedOut(
-        `${m.feature.id}.out-of-round`,
-        `${inSentence(m.feature.name)} out of round`,
+        `${m.place.id}.out-of-round`,
+        `${inSentence(m.place.name)} out of round`,
         lobes.outOfRoundMm,
         `highest less lowest radius, each lobe divided by what a ${vDeg}° V-block makes of it`,
         figures,
@@ -72,22 +72,21 @@ function lobesFinding(m: Measured, noiseMm: number, unit: LengthUnit, figures: r
 const spotWords = (mm: number, unit: LengthUnit): string => placeWithUnit(nearRuleMark(mm, unit), unit);
 
 function turnedFinding(m: Measured, noiseMm: number, unit: LengthUnit, figures: readonly Figure[]): IndicatorFinding {
-  const { feature } = m;
+  const { place } = m;
   const stations = byStation(m.readings);
   const map = stations.flatMap((s) => runOut(s.stationMm, s.points, noiseMm) ?? []);
-  const bend =
-    feature.kind === 'straightness' ? fitBend(map, feature.detail.holding === 'v-blocks' ? feature.detail.supportsMm : []) : null;
+  const bend = place.kind === 'straightness' ? fitBend(map, place.detail.holding === 'v-blocks' ? place.detail.supportsMm : []) : null;
   const worst = map.reduce<RunOut | null>((p, q) => (p && p.totalMm >= q.totalMm ? p : q), null);
   const at = worst ? stations.find((s) => s.stationMm === worst.stationMm) : undefined;
-  const round = at && feature.detail.holding !== 'v-blocks' ? roundness(at.points, noiseMm) : null;
-  const name = inSentence(feature.name);
+  const round = at && place.detail.holding !== 'v-blocks' ? roundness(at.points, noiseMm) : null;
+  const name = inSentence(place.name);
   const how = bend
     ? `twice the bow in the plane at ${deg(bend.planeDeg)}, crest at ${spotWords(bend.highAtMm, unit)}`
     : worst && `highest less lowest reading at station ${placeWithUnit(worst.stationMm, unit)}`;
   const blind: string[] = [];
   if (worst && worst.formMm === null) blind.push('Three angles cannot tell an eccentric section from one with a flat. Add angles between.');
-  if (feature.kind === 'straightness' && map.length < 3) blind.push('A bend needs readings at three stations or more.');
-  if (feature.detail.holding === 'chuck') blind.push('Held in a chuck, the error of the jaws is in it. Between centres it would not be.');
+  if (place.kind === 'straightness' && map.length < 3) blind.push('A bend needs readings at three stations or more.');
+  if (place.detail.holding === 'chuck') blind.push('Held in a chuck, the error of the jaws is in it. Between centres it would not be.');
   if (bend && bend.readNextMm !== null)
     blind.push(`A kink could stand higher between two stations. Read at ${spotWords(bend.readNextMm, unit)} as well.`);
   if (bend && bend.inPlane < 0.9) blind.push('The bows do not lie in one plane: it is bent twice. Straighten one bend at a time.');
@@ -98,7 +97,7 @@ function turnedFinding(m: Measured, noiseMm: number, unit: LengthUnit, figures: 
     round,
     figure: worst
       ? workedOut(
-          `${feature.id}.total`,
+          `${place.id}.total`,
           bend ? `bend of ${name}` : `run-out of ${name}`,
           bend ? bend.totalMm : worst.totalMm,
           how!,
@@ -129,5 +128,5 @@ export function indicatorFinding(m: Measured, shop: Shop, unit: LengthUnit): Ind
     }),
   );
   const figures = readings.map(m.figureOf);
-  return m.feature.kind === 'lobes' ? lobesFinding(m, noiseMm, unit, figures) : turnedFinding(m, noiseMm, unit, figures);
+  return m.place.kind === 'lobes' ? lobesFinding(m, noiseMm, unit, figures) : turnedFinding(m, noiseMm, unit, figures);
 }

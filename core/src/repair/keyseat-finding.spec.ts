@@ -1,25 +1,25 @@
 import type { KeyseatFinding } from './keyseat-finding';
 import type { ReadingRecord } from './records';
 import { workOut } from './repair';
-import { testFeature, testReading, testSheet, testShop } from './testing';
+import { testPlace, testReading, testSheet, testShop } from './testing';
 
 const INCH = 25.4;
 /** A keyseat in a shaft, its width and, where it was read, its depth from the crown. */
 function keyseat(shaftMm: number | null, widthMm: number, depthMm: number | null, unit: 'mm' | 'in'): KeyseatFinding | null {
   const base = testSheet();
   const place = { stationsMm: [20], clocksDeg: [0], instrumentId: 'mic' };
-  const features = [
-    testFeature('seat', { kind: 'keyseat', side: 'outside', startMm: 10, lengthMm: 20, ...place }),
-    testFeature('shaft', { side: 'outside', startMm: 0, lengthMm: 40, ...place }),
+  const places = [
+    testPlace('seat', { kind: 'keyseat', side: 'outside', startMm: 10, lengthMm: 20, ...place }),
+    testPlace('shaft', { side: 'outside', startMm: 0, lengthMm: 40, ...place }),
   ];
   const at = { stationMm: 20, instrumentId: 'mic' } as const;
   const readings: ReadingRecord[] = [
-    testReading({ featureId: 'seat', quantity: 'width', valueMm: widthMm, ...at }),
-    ...(depthMm === null ? [] : [testReading({ featureId: 'seat', quantity: 'key-depth', valueMm: depthMm, ...at })]),
-    ...(shaftMm === null ? [] : [testReading({ featureId: 'shaft', valueMm: shaftMm, ...at })]),
+    testReading({ placeId: 'seat', quantity: 'width', valueMm: widthMm, ...at }),
+    ...(depthMm === null ? [] : [testReading({ placeId: 'seat', quantity: 'key-depth', valueMm: depthMm, ...at })]),
+    ...(shaftMm === null ? [] : [testReading({ placeId: 'shaft', valueMm: shaftMm, ...at })]),
   ];
-  const { features: found } = workOut(testSheet({ job: { ...base.job, unit }, features, readings }), testShop);
-  return found.find((f) => f.feature.id === 'seat')!.keyseat;
+  const { places: found } = workOut(testSheet({ job: { ...base.job, unit }, places, readings }), testShop);
+  return found.find((f) => f.place.id === 'seat')!.keyseat;
 }
 
 // Depths from the crown by the printed S (ASME B17.1, table 2; shaft less S): 1 in, 1/4 square 0.859; 1 1/4 in, 1/4 square 1.112.

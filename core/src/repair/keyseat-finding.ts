@@ -1,7 +1,7 @@
 import { isListedFor, keySeats, WOODRUFF, woodruffSeat, type KeySeat } from '../keys';
 import { formatWithUnit, MM_PER_INCH, toInchFraction, type LengthUnit } from '../quantity';
 import { besideMm } from './beside';
-import type { QuantityFinding } from './feature-figures';
+import type { QuantityFinding } from './place-figures';
 import type { Measured } from './measured';
 
 /** A keyseat as measured against those of the book: which key it is for, and whether the book has that key for its shaft. */
@@ -87,7 +87,7 @@ export function keyseatFinding(
   all: readonly Measured[],
   unit: LengthUnit,
 ): KeyseatFinding | null {
-  if (m.feature.kind !== 'keyseat' || m.feature.side !== 'outside') return null;
+  if (m.place.kind !== 'keyseat' || m.place.side !== 'outside') return null;
   const width = values.find((v) => v.quantity === 'width')?.mean.value;
   const depth = values.find((v) => v.quantity === 'key-depth');
   const shaftMm = width === undefined ? null : besideMm(m, all);

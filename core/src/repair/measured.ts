@@ -19,7 +19,7 @@ import {
 import { placeWithUnit, type LengthUnit } from '../quantity';
 import type { Figure } from '../working';
 import { biasAtMm, instrumentOf, overdueFlag } from './bias';
-import type { ComponentRecord, FeatureRecord, InstrumentRecord, ReadingRecord, Shop } from './records';
+import type { ComponentRecord, PlaceRecord, InstrumentRecord, ReadingRecord, Shop } from './records';
 
 /** Expansion used when a component's material is not known: steel. */
 export const FALLBACK_ALPHA_PER_K = 11.5e-6;
@@ -106,7 +106,7 @@ const keepFigure = keeper<ReadingRecord, Figure>();
 
 /** The readings of one place and what they are by themselves. */
 export interface Measured {
-  readonly feature: FeatureRecord;
+  readonly place: PlaceRecord;
   readonly component: ComponentRecord;
   readonly readings: readonly ReadingRecord[];
   /** Readings of the place's diameter, as taken and at 20 °C; readings left out because another instrument was believed are not there. */
@@ -121,7 +121,7 @@ export interface Measured {
 }
 
 export interface MeasuredInput {
-  readonly feature: FeatureRecord;
+  readonly place: PlaceRecord;
   readonly component: ComponentRecord;
   readonly readings: readonly ReadingRecord[];
   /** By pair of instruments: the one believed. */
@@ -168,10 +168,10 @@ export const UNSETTLED = 'two instruments disagree here and nobody has said whic
 export const isSettled = (d: Dispute, settled: Readonly<Record<string, string>>): boolean =>
   [d.first.instrumentId, d.second.instrumentId].includes(settled[pairKey(d)] ?? '');
 
-function measure({ feature, component, readings, settled, shopTempC, unit, shop }: MeasuredInput): Measured {
+function measure({ place, component, readings, settled, shopTempC, unit, shop }: MeasuredInput): Measured {
   const { materialId } = component;
-  const all = isDiameter(feature.kind) ? readings.filter((r) => r.quantity === SIZE) : [];
-  const { side } = feature;
+  const all = isDiameter(place.kind) ? readings.filter((r) => r.quantity === SIZE) : [];
+  const { side } = place;
   const everyDiameter = all.map((r) =>
     keepDiameter(r, [side, materialId, shopTempC, shop], () => toDiameter(r, side, materialId, shopTempC, shop)),
   );
@@ -193,14 +193,14 @@ function measure({ feature, component, readings, settled, shopTempC, unit, shop 
   };
   let groups: Map<Section, Figure[]> | null = null;
   const readingsOf = (s: Section): Figure[] => (groups ??= bySection(sizes, shape, figureOf)).get(s) ?? [];
-  return { feature, component, readings, sizes, diameters, shape, disputes: found, lost, figureOf, readingsOf };
+  return { place, component, readings, sizes, diameters, shape, disputes: found, lost, figureOf, readingsOf };
 }
 
 // With thousands of readings on a job, one more at one place leaves the other places alone.
-const keepPlace = keeper<FeatureRecord, Measured>();
+const keepPlace = keeper<PlaceRecord, Measured>();
 
 /** The readings of one place analysed; the same answer again while its inputs are the same objects. */
 export function measuredPlace(input: MeasuredInput): Measured {
   const { component, shop, shopTempC, unit, settled, readings } = input;
-  return keepPlace(input.feature, [component, shop, shopTempC, unit, JSON.stringify(settled), ...readings], () => measure(input));
+  return keepPlace(input.place, [component, shop, shopTempC, unit, JSON.stringify(settled), ...readings], () => measure(input));
 }

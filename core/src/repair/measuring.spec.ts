@@ -1,16 +1,16 @@
 import { explain } from '../working';
 import { choiceKey } from './choices';
 import { expectedAt } from './expected';
-import { NO_DETAIL, type FeatureRecord, type JobSheet, type Shop } from './records';
+import { NO_DETAIL, type PlaceRecord, type JobSheet, type Shop } from './records';
 import { workOut } from './repair';
 import type { ActChoice, StripChoice } from './strip-records';
 import { holdsBack } from './no-return';
-import { barrelReadings, testChoice, testFeature, testInstrument, testReading, testSheet, testShop } from './testing';
+import { barrelReadings, testChoice, testPlace, testInstrument, testReading, testSheet, testShop } from './testing';
 
-const place = (sheet: JobSheet, id: string, shop: Shop = testShop) => workOut(sheet, shop).features.find((f) => f.feature.id === id)!;
-const withPlace = (feature: FeatureRecord, readings: JobSheet['readings'], more: Partial<JobSheet> = {}): JobSheet => {
+const place = (sheet: JobSheet, id: string, shop: Shop = testShop) => workOut(sheet, shop).places.find((f) => f.place.id === id)!;
+const withPlace = (place: PlaceRecord, readings: JobSheet['readings'], more: Partial<JobSheet> = {}): JobSheet => {
   const base = testSheet();
-  return testSheet({ features: [...base.features, feature], readings: [...base.readings, ...readings], ...more });
+  return testSheet({ places: [...base.places, place], readings: [...base.readings, ...readings], ...more });
 };
 const standing = (sheet: JobSheet, id: string, shop: Shop = testShop) => workOut(sheet, shop).stations.find((s) => s.id === id)!;
 
@@ -38,7 +38,7 @@ describe('an instrument', () => {
     expect(place(testSheet(), 'barrel', checked).shape!.smallestMm).toBeCloseTo(40.15, 9);
     expect(place(testSheet(), 'land', checked).shape!.meanMm).toBeCloseTo(39.971, 9);
     const earlier = testReading({
-      featureId: 'land',
+      placeId: 'land',
       stationMm: 14,
       valueMm: 39.975,
       instrumentId: 'mic',
@@ -48,9 +48,9 @@ describe('an instrument', () => {
   });
 
   it('that is overdue is flagged on every figure that used it, and on no other', () => {
-    const { fits, features } = workOut(testSheet(), checked);
+    const { fits, places } = workOut(testSheet(), checked);
     expect(fits[0]!.figures!.upper.flags).toEqual(['Outside mic 25 to 50 was overdue for calibration since 2026-10-01']);
-    expect(features.find((f) => f.feature.id === 'land')!.mean!.flags).toBeUndefined();
+    expect(places.find((f) => f.place.id === 'land')!.mean!.flags).toBeUndefined();
     expect(explain(fits[0]!.figures!.hole, 'mm')[0]!.text).toContain('overdue');
   });
 });
@@ -70,7 +70,7 @@ it('expects at a spot what was read there, else the newest of the place', () => 
 describe('two instruments that disagree', () => {
   const readings = [
     ...testSheet().readings,
-    testReading({ featureId: 'land', stationMm: 14, clockDeg: 0, valueMm: 39.9, instrumentId: 'tele' }),
+    testReading({ placeId: 'land', stationMm: 14, clockDeg: 0, valueMm: 39.9, instrumentId: 'tele' }),
   ];
 
   it('stand in the way of Measure until somebody says which is believed', () => {
@@ -103,9 +103,9 @@ describe('two instruments that disagree', () => {
 
 describe('places that are no plain diameter', () => {
   it('have each quantity with its mean and band', () => {
-    const seat = testFeature('seat', { kind: 'keyseat', stationsMm: [80], clocksDeg: [0] });
+    const seat = testPlace('seat', { kind: 'keyseat', stationsMm: [80], clocksDeg: [0] });
     const reading = (quantity: 'width' | 'key-depth', valueMm: number) =>
-      testReading({ featureId: 'seat', quantity, stationMm: 80, valueMm, instrumentId: 'mic' });
+      testReading({ placeId: 'seat', quantity, stationMm: 80, valueMm, instrumentId: 'mic' });
     const sheet = withPlace(seat, [reading('width', 8.02), reading('width', 8.04), reading('key-depth', 4.1)]);
     const found = place(sheet, 'seat');
     expect(found.values.map((v) => [v.quantity, v.mean.value])).toEqual([
@@ -119,10 +119,10 @@ describe('places that are no plain diameter', () => {
   });
 
   it('name a thread from its crests and its pitch', () => {
-    const thread = testFeature('thread', { kind: 'thread', stationsMm: [110], clocksDeg: [0], detail: { ...NO_DETAIL, pitches: 10 } });
+    const thread = testPlace('thread', { kind: 'thread', stationsMm: [110], clocksDeg: [0], detail: { ...NO_DETAIL, pitches: 10 } });
     const sheet = withPlace(thread, [
-      testReading({ featureId: 'thread', quantity: 'major', valueMm: 9.46, stationMm: 110, instrumentId: 'mic' }),
-      testReading({ featureId: 'thread', quantity: 'crests', valueMm: 10.58, stationMm: 110, instrumentId: 'mic' }),
+      testReading({ placeId: 'thread', quantity: 'major', valueMm: 9.46, stationMm: 110, instrumentId: 'mic' }),
+      testReading({ placeId: 'thread', quantity: 'crests', valueMm: 10.58, stationMm: 110, instrumentId: 'mic' }),
     ]);
     const found = place(sheet, 'thread').thread!;
     expect(found.pitch.value).toBeCloseTo(1.058, 9);
@@ -133,9 +133,9 @@ describe('places that are no plain diameter', () => {
   it('give the pitch diameter from the size over three wires', () => {
     // 1/2-13 UNC: wire 0.0444 in, over wires 0.5166 in, E 0.4500 in (as in the wires' own published case).
     const detail = { ...NO_DETAIL, pitches: 1, wireMm: 0.0444 * 25.4 };
-    const thread = testFeature('thread', { kind: 'thread', stationsMm: [110], clocksDeg: [0], detail });
+    const thread = testPlace('thread', { kind: 'thread', stationsMm: [110], clocksDeg: [0], detail });
     const reading = (quantity: 'major' | 'crests' | 'wires', inch: number) =>
-      testReading({ featureId: 'thread', quantity, valueMm: inch * 25.4, stationMm: 110, instrumentId: 'mic' });
+      testReading({ placeId: 'thread', quantity, valueMm: inch * 25.4, stationMm: 110, instrumentId: 'mic' });
     const readings = [reading('major', 0.498), reading('crests', 1 / 13), reading('wires', 0.5166)];
     const found = place(withPlace(thread, readings), 'thread').thread!;
     expect(found.answer!.matches[0]!.thread.name).toBe('1/2-13 UNC');
@@ -149,9 +149,9 @@ describe('places that are no plain diameter', () => {
 
   it('hold a depth over the ring against the direct one', () => {
     const detail = { ...NO_DETAIL, ringMm: 1.75, grooveWidthMm: 1.85, ringRestsOn: 'far' as const, ringFace: 'near' as const };
-    const depth = testFeature('depth', { kind: 'depth', stationsMm: [40], clocksDeg: [0], detail });
+    const depth = testPlace('depth', { kind: 'depth', stationsMm: [40], clocksDeg: [0], detail });
     const reading = (quantity: 'depth' | 'over-ring', valueMm: number) =>
-      testReading({ featureId: 'depth', quantity, valueMm, stationMm: 40, instrumentId: 'mic' });
+      testReading({ placeId: 'depth', quantity, valueMm, stationMm: 40, instrumentId: 'mic' });
     expect(place(withPlace(depth, [reading('depth', 40), reading('over-ring', 40.1)]), 'depth').depth).toMatchObject({ agree: true });
     expect(place(withPlace(depth, [reading('depth', 40), reading('over-ring', 40.5)]), 'depth').depth).toMatchObject({ agree: false });
   });
@@ -159,11 +159,11 @@ describe('places that are no plain diameter', () => {
   it('show a bend with its plane, and take overload for its cause', () => {
     const stationsMm = [0, 50, 100];
     const clocksDeg = [0, 90, 180, 270];
-    const rod = testFeature('rod', { kind: 'straightness', stationsMm, clocksDeg, detail: { ...NO_DETAIL, holding: 'centres' } });
+    const rod = testPlace('rod', { kind: 'straightness', stationsMm, clocksDeg, detail: { ...NO_DETAIL, holding: 'centres' } });
     const readings = stationsMm.flatMap((stationMm) =>
       clocksDeg.map((clockDeg) => {
         const valueMm = (stationMm === 50 ? 0.3 : 0) * Math.cos(((clockDeg - 90) * Math.PI) / 180);
-        return testReading({ featureId: 'rod', quantity: 'indicator', stationMm, clockDeg, valueMm, instrumentId: 'mic' });
+        return testReading({ placeId: 'rod', quantity: 'indicator', stationMm, clockDeg, valueMm, instrumentId: 'mic' });
       }),
     );
     const sheet = withPlace(rod, readings);
@@ -179,10 +179,10 @@ describe('places that are no plain diameter', () => {
 
   it('show lobes in a V-block, and what that block is blind to', () => {
     const clocksDeg = Array.from({ length: 16 }, (_, i) => i * 22.5);
-    const lobed = testFeature('lobed', { kind: 'lobes', stationsMm: [60], clocksDeg, detail: { ...NO_DETAIL, vDeg: 60 } });
+    const lobed = testPlace('lobed', { kind: 'lobes', stationsMm: [60], clocksDeg, detail: { ...NO_DETAIL, vDeg: 60 } });
     const readings = clocksDeg.map((clockDeg) =>
       testReading({
-        featureId: 'lobed',
+        placeId: 'lobed',
         quantity: 'indicator',
         stationMm: 60,
         clockDeg,
@@ -245,13 +245,13 @@ describe('the point of no return', () => {
       expect.stringContaining('photograph'),
     ]);
     expect(standing(held, 'strip')).toMatchObject({ state: 'out', waitsFor: 'the point of no return: ramp barrel' });
-    expect(holdsBack(held, act({ state: 'done' }), workOut(held, testShop).features)).toContain('and 2 more');
+    expect(holdsBack(held, act({ state: 'done' }), workOut(held, testShop).places)).toContain('and 2 more');
   });
 
   it('yields once they are, or to a reason that is kept', () => {
     const full = sheetWith(act(), { photos: [photo] }, [testChoice('strip:barrel-part', strip)]);
     expect(workOut(full, testShop).pointsOfNoReturn[0]).toMatchObject({ state: 'clear', missing: [] });
-    expect(holdsBack(full, act({ state: 'done' }), workOut(full, testShop).features)).toBeNull();
+    expect(holdsBack(full, act({ state: 'done' }), workOut(full, testShop).places)).toBeNull();
     const forced = sheetWith(act({ override: 'Ferry sails tonight; barrel is scrap.' }));
     expect(workOut(forced, testShop).pointsOfNoReturn[0]!.state).toBe('overridden');
     expect(holdsBack(forced, act({ state: 'done', override: 'so' }), [])).toBeNull();
@@ -275,7 +275,7 @@ it('does not let a job go back while a loose piece is unaccounted for', () => {
 
 describe('why it wore', () => {
   const round = [0, 45, 90, 135].map((clockDeg) =>
-    testReading({ featureId: 'body', stationMm: 60, clockDeg, valueMm: 39.68, instrumentId: 'mic' }),
+    testReading({ placeId: 'body', stationMm: 60, clockDeg, valueMm: 39.68, instrumentId: 'mic' }),
   );
   const sheet = (cure: string): JobSheet =>
     testSheet({
@@ -296,31 +296,30 @@ describe('why it wore', () => {
 });
 
 it('leaves the other places of a job of 5,000 readings alone when one more is taken', () => {
-  const features = Array.from({ length: 10 }, (_, i) => testFeature(`f${i}`, { stationsMm: [5], clocksDeg: [0] }));
+  const places = Array.from({ length: 10 }, (_, i) => testPlace(`f${i}`, { stationsMm: [5], clocksDeg: [0] }));
   const readings = Array.from({ length: 5000 }, (_, i) =>
     testReading({
-      featureId: `f${i % 10}`,
+      placeId: `f${i % 10}`,
       stationMm: 5 + ((i / 10) % 25),
       clockDeg: (i * 45) % 180,
       valueMm: 40 + (i % 7) * 0.002,
       instrumentId: 'mic',
     }),
   );
-  const sheet = testSheet({ features, readings });
+  const sheet = testSheet({ places, readings });
   const before = workOut(sheet, testShop);
-  const more = testReading({ featureId: 'f3', stationMm: 5, valueMm: 40.3, instrumentId: 'mic' });
+  const more = testReading({ placeId: 'f3', stationMm: 5, valueMm: 40.3, instrumentId: 'mic' });
   const edited = { ...sheet, readings: [...readings, more] };
   const after = workOut(edited, testShop);
-  expect(after.features[3]!.shape === before.features[3]!.shape).toBe(false);
-  expect(after.features[4]!.shape === before.features[4]!.shape).toBe(true);
+  expect(after.places[3]!.shape === before.places[3]!.shape).toBe(false);
+  expect(after.places[4]!.shape === before.places[4]!.shape).toBe(true);
 });
 
 describe('a land beside a worn place', () => {
-  const apart = testSheet().features.map((f) =>
+  const apart = testSheet().places.map((f) =>
     f.id === 'body' ? { ...f, startMm: 50, lengthMm: 30 } : f.id === 'land' ? { ...f, startMm: 10, lengthMm: 12 } : f,
   );
-  const bodyOf = (features: JobSheet['features']) =>
-    workOut(testSheet({ features }), testShop).features.find((f) => f.feature.id === 'body')!;
+  const bodyOf = (places: JobSheet['places']) => workOut(testSheet({ places }), testShop).places.find((f) => f.place.id === 'body')!;
 
   it('is only near in size while nobody says that they were turned to one size', () => {
     const { nominal } = bodyOf(apart);

@@ -3,7 +3,7 @@ import { placeWithUnit, type LengthUnit } from '../quantity';
 import { countOf } from '../words';
 import { ACTS } from './acts.data';
 import { chosenStrip } from './choices';
-import type { FeatureFinding } from './feature-finding';
+import type { PlaceFinding } from './place-finding';
 import type { JobSheet } from './records';
 import { acts, type ActChoice, type Item } from './strip-records';
 
@@ -12,7 +12,7 @@ export interface AtStake {
   readonly what: string;
   readonly onRecord: boolean;
   /** The place to go to and measure; null for what is told in words. */
-  readonly featureId: string | null;
+  readonly placeId: string | null;
 }
 
 /** An act that destroys evidence, and whether it may go ahead. */
@@ -27,18 +27,18 @@ export interface PointOfNoReturn {
 
 const SHOWN_SPOTS = 4;
 
-function ofPlace(f: FeatureFinding, unit: LengthUnit): AtStake {
-  const { feature, open, readings } = f;
+function ofPlace(f: PlaceFinding, unit: LengthUnit): AtStake {
+  const { place, open, readings } = f;
   const kinds = [...new Set(f.planned.map((s) => QUANTITIES[s.quantity].name))].join(', ');
   if (open.length === 0 && readings.length > 0)
     return {
-      what: `${feature.name}: ${kinds}, ${countOf(readings.length, 'reading')}`,
+      what: `${place.name}: ${kinds}, ${countOf(readings.length, 'reading')}`,
       onRecord: true,
-      featureId: feature.id,
+      placeId: place.id,
     };
   const spots = open.slice(0, SHOWN_SPOTS).map((s) => `${placeWithUnit(s.stationMm, unit)} ${s.clockDeg}°`);
   const more = open.length > SHOWN_SPOTS ? ` and ${open.length - SHOWN_SPOTS} more` : '';
-  return { what: `${feature.name}: ${kinds} at ${spots.join(', ')}${more}`, onRecord: false, featureId: feature.id };
+  return { what: `${place.name}: ${kinds} at ${spots.join(', ')}${more}`, onRecord: false, placeId: place.id };
 }
 
 function asFound(sheet: JobSheet, componentId: string): AtStake[] {
@@ -47,29 +47,29 @@ function asFound(sheet: JobSheet, componentId: string): AtStake[] {
   const faced = Boolean(strip?.faced.trim()) || Boolean(component?.asFound.trim());
   const play = strip !== null && (strip.noPlay || strip.endPlayMm !== null || strip.sidePlayMm !== null || strip.shims.length > 0);
   return [
-    { what: 'Which way it faced, and its match marks', onRecord: faced, featureId: null },
-    { what: 'As-found play, or its shim packs', onRecord: play, featureId: null },
-    { what: 'A photograph of it as it was', onRecord: sheet.photos.length > 0, featureId: null },
+    { what: 'Which way it faced, and its match marks', onRecord: faced, placeId: null },
+    { what: 'As-found play, or its shim packs', onRecord: play, placeId: null },
+    { what: 'A photograph of it as it was', onRecord: sheet.photos.length > 0, placeId: null },
   ];
 }
 
 /** What an act on a component would take with it, and what of that is not on record yet. */
 export function atStake(
   sheet: JobSheet,
-  { componentId, featureId }: Pick<ActChoice, 'componentId' | 'featureId'>,
-  features: readonly FeatureFinding[],
+  { componentId, placeId }: Pick<ActChoice, 'componentId' | 'placeId'>,
+  places: readonly PlaceFinding[],
 ): AtStake[] {
-  const own = features.filter((f) => f.component.id === componentId && (!featureId || f.feature.id === featureId));
-  const places = own.map((f) => ofPlace(f, sheet.job.unit));
-  const none: AtStake[] = own.length ? [] : [{ what: 'Any size of it: it has no places to measure yet', onRecord: false, featureId: null }];
-  return [...places, ...none, ...asFound(sheet, componentId)];
+  const own = places.filter((f) => f.component.id === componentId && (!placeId || f.place.id === placeId));
+  const sizes = own.map((f) => ofPlace(f, sheet.job.unit));
+  const none: AtStake[] = own.length ? [] : [{ what: 'Any size of it: it has no places to measure yet', onRecord: false, placeId: null }];
+  return [...sizes, ...none, ...asFound(sheet, componentId)];
 }
 
 /** Every act that destroys evidence, planned or done, with what it takes. */
-export function pointsOfNoReturn(sheet: JobSheet, features: readonly FeatureFinding[]): PointOfNoReturn[] {
+export function pointsOfNoReturn(sheet: JobSheet, places: readonly PlaceFinding[]): PointOfNoReturn[] {
   return acts(sheet).map((act) => {
     const { componentId, state, override } = act.value;
-    const stake = atStake(sheet, act.value, features);
+    const stake = atStake(sheet, act.value, places);
     const missing = stake.filter((s) => !s.onRecord);
     return {
       act,
@@ -84,9 +84,9 @@ export function pointsOfNoReturn(sheet: JobSheet, features: readonly FeatureFind
 /**
  * Why an act may not be recorded as done; null when it may. The same check in the browser and on the server.
  */
-export function holdsBack(sheet: JobSheet, act: ActChoice, features: readonly FeatureFinding[]): string | null {
+export function holdsBack(sheet: JobSheet, act: ActChoice, places: readonly PlaceFinding[]): string | null {
   if (act.state !== 'done' || act.removed || act.override.trim()) return null;
-  const missing = atStake(sheet, act, features).filter((s) => !s.onRecord);
+  const missing = atStake(sheet, act, places).filter((s) => !s.onRecord);
   if (missing.length === 0) return null;
   const first = missing
     .slice(0, 2)

@@ -50,8 +50,8 @@ function fittedDiameter(s: PlacedSegment, tightestFirst: readonly FitFinding[]):
   const { lowerMm, upperMm, aimMm } = tightest.target!;
   const how =
     tightestFirst.length > 1
-      ? `the tightest of ${tightestFirst.length} mates governs: ${inSentence(tightest.hole.feature.name)}`
-      : `fits ${inSentence(tightest.hole.feature.name)}`;
+      ? `the tightest of ${tightestFirst.length} mates governs: ${inSentence(tightest.hole.place.name)}`
+      : `fits ${inSentence(tightest.hole.place.name)}`;
   return {
     limits: { lowerMm, upperMm },
     diameter: workedOut(
@@ -73,7 +73,7 @@ export function partFinding(fits: readonly FitFinding[], sheet: JobSheet): PartF
   if (!drawn) return null;
   const segments = placeSegments(drawn).map((segment): SegmentFinding => {
     const mates = fits
-      .filter((f) => f.target && segment.fitsFeatureIds.includes(f.hole.feature.id))
+      .filter((f) => f.target && segment.fitsPlaceIds.includes(f.hole.place.id))
       .sort((p, q) => p.target!.aimMm - q.target!.aimMm);
     const size = mates.length ? fittedDiameter(segment, mates) : typedDiameter(segment);
     return { segment: { ...segment, diameterMm: size.diameter.value }, ...size, fits: mates };
@@ -106,7 +106,7 @@ export function partFinding(fits: readonly FitFinding[], sheet: JobSheet): PartF
 
 /** Predicted play of a segment in one mate, from the size it has or will have. */
 export function predictedPlay(size: Figure, mate: FitFinding): { readonly tight: Figure; readonly loose: Figure } {
-  const id = mate.hole.feature.id;
+  const id = mate.hole.place.id;
   const tightest = mate.figures!.hole;
   const widest = mate.choice?.hole === 'true' ? tightest : mate.hole.largest!;
   return {

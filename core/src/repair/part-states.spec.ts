@@ -3,7 +3,7 @@ import { asItIsNow, inHand, inState } from './in-state';
 import type { JobSheet, ReadingRecord } from './records';
 import { workOut } from './repair';
 import type { ActChoice } from './strip-records';
-import { testChoice, testFeature, testReading, testSheet, testShop } from './testing';
+import { testChoice, testPlace, testReading, testSheet, testShop } from './testing';
 
 const act = (id: string, more: Partial<ActChoice> = {}) =>
   testChoice(choiceKey.act(id), {
@@ -17,18 +17,18 @@ const act = (id: string, more: Partial<ActChoice> = {}) =>
   } satisfies ActChoice);
 
 /** A round section read in four directions, all alike. */
-const round = (featureId: string, stationMm: number, valueMm: number, more: Partial<ReadingRecord> = {}): ReadingRecord[] =>
-  [0, 45, 90, 135].map((clockDeg) => testReading({ featureId, stationMm, clockDeg, valueMm, ...more }));
+const round = (placeId: string, stationMm: number, valueMm: number, more: Partial<ReadingRecord> = {}): ReadingRecord[] =>
+  [0, 45, 90, 135].map((clockDeg) => testReading({ placeId, stationMm, clockDeg, valueMm, ...more }));
 
 const base = testSheet();
-const barrelPart = base.features.find((f) => f.id === 'barrel')!.componentId;
+const barrelPart = base.places.find((f) => f.id === 'barrel')!.componentId;
 const bored = (more: Partial<JobSheet> = {}): JobSheet =>
   testSheet({
-    choices: [...base.choices, act('a1', { componentId: barrelPart, featureId: 'barrel' })],
+    choices: [...base.choices, act('a1', { componentId: barrelPart, placeId: 'barrel' })],
     readings: [...base.readings, ...[5, 30].flatMap((at) => round('barrel', at, 40.5, { afterActId: 'a1' }))],
     ...more,
   });
-const barrel = (sheet: JobSheet) => workOut(sheet, testShop).features.find((f) => f.feature.id === 'barrel')!;
+const barrel = (sheet: JobSheet) => workOut(sheet, testShop).places.find((f) => f.place.id === 'barrel')!;
 
 describe('a hole that was bored after it was measured', () => {
   it('keeps what was found and shows what it is now beside it, neither mixed into the other', () => {
@@ -48,7 +48,7 @@ describe('a hole that was bored after it was measured', () => {
 
   it('asks the new pin to fit the hole as it is now; what it was is told by how it was found', () => {
     const { fits } = workOut(bored(), testShop);
-    const fit = fits.find((f) => f.hole.feature.id === 'barrel')!;
+    const fit = fits.find((f) => f.hole.place.id === 'barrel')!;
     expect(fit.target!.holeSmallestMm).toBeCloseTo(40.5, 3);
     expect(barrel(bored()).nominal.ranked[0]!.sizeMm).toBe(barrel(base).nominal.ranked[0]!.sizeMm);
   });
@@ -69,9 +69,9 @@ describe('a hole that was bored after it was measured', () => {
   });
 
   it('leaves other places of the part as found', () => {
-    const other = testFeature('second', { componentId: barrelPart, side: 'inside' });
-    const sheet = bored({ features: [...base.features, other] });
-    expect(workOut(sheet, testShop).features.find((f) => f.feature.id === 'second')!.after).toEqual([]);
+    const other = testPlace('second', { componentId: barrelPart, side: 'inside' });
+    const sheet = bored({ places: [...base.places, other] });
+    expect(workOut(sheet, testShop).places.find((f) => f.place.id === 'second')!.after).toEqual([]);
   });
 
   it('loses no reading when the act is taken off again', () => {
@@ -89,14 +89,14 @@ it('weighs readings of one state against each other alone: a bored hole stands o
 
 it('tells two straightenings apart by their number and place', () => {
   const choices = ['one', 'two'].map((where, i) => act(`b${i}`, { componentId: 'pin', kind: 'bend', where }));
-  const body = workOut(testSheet({ choices }), testShop).features.find((f) => f.component.id === 'pin')!;
+  const body = workOut(testSheet({ choices }), testShop).places.find((f) => f.component.id === 'pin')!;
   expect(body.after.map((a) => a.state.words)).toEqual(['after act 1, straightened (one)', 'after act 2, straightened (two)']);
 });
 
 it('asks for nothing as found any more once an act has changed it', () => {
-  const open = testSheet({ readings: base.readings.filter((r) => r.featureId !== 'barrel') });
+  const open = testSheet({ readings: base.readings.filter((r) => r.placeId !== 'barrel') });
   const waits = (sheet: JobSheet) => workOut(sheet, testShop).stations.find((s) => s.id === 'measure')!.waitsFor;
   expect(waits(open)).toMatch(/next .*barrel/i);
-  const gone = { ...open, choices: [...open.choices, act('a1', { componentId: barrelPart, featureId: 'barrel' })] };
+  const gone = { ...open, choices: [...open.choices, act('a1', { componentId: barrelPart, placeId: 'barrel' })] };
   expect(waits(gone)).not.toMatch(/barrel/i);
 });

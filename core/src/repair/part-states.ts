@@ -1,5 +1,5 @@
 import { ACTS } from './acts.data';
-import type { FeatureRecord, JobSheet, ReadingRecord } from './records';
+import type { PlaceRecord, JobSheet, ReadingRecord } from './records';
 import { acts } from './strip-records';
 
 /** A state in which a place was measured: as it was found, or after an act that changed its part. */
@@ -23,13 +23,13 @@ export const AS_FOUND: PartState = { actId: null, number: 0, resizes: false, wor
  */
 export function partStates(
   sheet: Pick<JobSheet, 'choices'>,
-  place: Pick<FeatureRecord, 'id' | 'componentId'>,
+  place: Pick<PlaceRecord, 'id' | 'componentId'>,
   readings: readonly Pick<ReadingRecord, 'afterActId'>[],
 ): PartState[] {
   const done = acts(sheet).filter((a) => a.value.componentId === place.componentId && a.value.state === 'done');
   const states = done.flatMap((a, i): PartState[] => {
-    const { kind, where, featureId } = a.value;
-    if (featureId && featureId !== place.id) return [];
+    const { kind, where, placeId } = a.value;
+    if (placeId && placeId !== place.id) return [];
     const at = where.trim() ? ` (${where.trim()})` : '';
     return [{ actId: a.id, number: i + 1, resizes: ACTS[kind].resizes, words: `after act ${i + 1}, ${ACTS[kind].done}${at}` }];
   });

@@ -1,6 +1,6 @@
 import { isDiameter } from '../readings';
 import { outline, partLengthMm, type OutlinePoint } from '../part';
-import type { FeatureFinding } from './feature-finding';
+import type { PlaceFinding } from './place-finding';
 import type { Repair } from './repair';
 
 /** A stretch of the picture that can be selected: a segment of the new part, or a place on the worn one. */
@@ -14,7 +14,7 @@ export interface PictureSpan {
 
 /** Sizes of one station on the shared axis. */
 export interface PictureStation {
-  readonly featureId: string;
+  readonly placeId: string;
   readonly side: 'outside' | 'inside';
   readonly stationMm: number;
   readonly atMm: number;
@@ -51,12 +51,12 @@ export interface PictureModel {
 const EMPTY_LENGTH_MM = 100;
 const UNKNOWN_RADIUS_MM = 10;
 
-const start = (f: FeatureFinding): number => f.component.axisOffsetMm + f.feature.startMm;
-const end = (f: FeatureFinding): number => start(f) + f.feature.lengthMm;
-const radiusOf = (f: FeatureFinding): number => (f.shape?.meanMm ?? f.chosenNominal?.sizeMm ?? 2 * UNKNOWN_RADIUS_MM) / 2;
+const start = (f: PlaceFinding): number => f.component.axisOffsetMm + f.place.startMm;
+const end = (f: PlaceFinding): number => start(f) + f.place.lengthMm;
+const radiusOf = (f: PlaceFinding): number => (f.shape?.meanMm ?? f.chosenNominal?.sizeMm ?? 2 * UNKNOWN_RADIUS_MM) / 2;
 
 /** What the place was: as chosen, else the most probable size once that is clear. */
-export function originalSizeMm(f: FeatureFinding): number | null {
+export function originalSizeMm(f: PlaceFinding): number | null {
   return f.chosenNominal?.sizeMm ?? (f.nominal.canTell ? f.nominal.ranked[0]!.sizeMm : null);
 }
 
@@ -67,28 +67,28 @@ const SAME_SIZE_SHARE = 0.05;
  * The size that a place was made to, from which its wear is counted: that of an unworn land of the same part and size; without
  * one what it was, by name.
  */
-export function madeSizeMm(f: FeatureFinding, all: readonly FeatureFinding[]): number | null {
+export function madeSizeMm(f: PlaceFinding, all: readonly PlaceFinding[]): number | null {
   const seen = f.shape?.meanMm;
   const land = all.find(
     (o) =>
       o.shape &&
-      o.feature.land === 'unworn' &&
+      o.place.land === 'unworn' &&
       o.component.id === f.component.id &&
-      o.feature.side === f.feature.side &&
+      o.place.side === f.place.side &&
       seen !== undefined &&
       Math.abs(o.shape.meanMm - seen) < SAME_SIZE_SHARE * seen,
   );
   return land?.shape?.meanMm ?? originalSizeMm(f);
 }
 
-function stationsOf(f: FeatureFinding, all: readonly FeatureFinding[]): PictureStation[] {
+function stationsOf(f: PlaceFinding, all: readonly PlaceFinding[]): PictureStation[] {
   const original = madeSizeMm(f, all);
   return (f.shape?.sections ?? []).map((s) => {
-    const worst = f.feature.side === 'outside' ? s.smallestMm : s.largestMm;
-    const lost = original === null ? null : f.feature.side === 'outside' ? original - worst : worst - original;
+    const worst = f.place.side === 'outside' ? s.smallestMm : s.largestMm;
+    const lost = original === null ? null : f.place.side === 'outside' ? original - worst : worst - original;
     return {
-      featureId: f.feature.id,
-      side: f.feature.side,
+      placeId: f.place.id,
+      side: f.place.side,
       stationMm: s.stationMm,
       atMm: f.component.axisOffsetMm + s.stationMm,
       meanMm: s.meanMm,
@@ -99,23 +99,23 @@ function stationsOf(f: FeatureFinding, all: readonly FeatureFinding[]): PictureS
   });
 }
 
-const spanOf = (f: FeatureFinding): PictureSpan => ({
-  id: f.feature.id,
-  name: f.feature.name,
+const spanOf = (f: PlaceFinding): PictureSpan => ({
+  id: f.place.id,
+  name: f.place.name,
   fromMm: start(f),
   toMm: end(f),
   radiusMm: radiusOf(f),
 });
 
 /** The worn part from its measured places: where several overlap the shortest is seen, gaps take their neighbour's size. */
-function wornOutline(places: readonly FeatureFinding[]): OutlinePoint[] {
+function wornOutline(places: readonly PlaceFinding[]): OutlinePoint[] {
   const edges = [...new Set(places.flatMap((f) => [start(f), end(f)]))].sort((p, q) => p - q);
   let radius = places.length ? radiusOf(places[0]!) : UNKNOWN_RADIUS_MM;
   return edges.slice(1).flatMap((to, i) => {
     const from = edges[i]!;
     const over = places
       .filter((f) => start(f) <= from + 1e-9 && end(f) >= to - 1e-9)
-      .sort((p, q) => p.feature.lengthMm - q.feature.lengthMm)[0];
+      .sort((p, q) => p.place.lengthMm - q.place.lengthMm)[0];
     if (over) radius = radiusOf(over);
     return [
       { x: from, r: radius },
@@ -130,10 +130,10 @@ function wornOutline(places: readonly FeatureFinding[]): OutlinePoint[] {
  * @param which the worn part as found, or the new one once it is drawn
  */
 export function pictureModel(repair: Repair, which: 'worn' | 'new'): PictureModel {
-  const worn = repair.features
-    .filter((f) => f.component.role === 'worn' && f.feature.side === 'outside' && isDiameter(f.feature.kind))
+  const worn = repair.places
+    .filter((f) => f.component.role === 'worn' && f.place.side === 'outside' && isDiameter(f.place.kind))
     .sort((p, q) => start(p) - start(q));
-  const mates = repair.features.filter((f) => f.component.role === 'mate' && isDiameter(f.feature.kind)).map(spanOf);
+  const mates = repair.places.filter((f) => f.component.role === 'mate' && isDiameter(f.place.kind)).map(spanOf);
   const part = which === 'new' && repair.part && repair.part.part.segments.length ? repair.part : null;
   const contour = part ? outline(part.part) : wornOutline(worn);
   const spans = part
@@ -157,7 +157,7 @@ export function pictureModel(repair: Repair, which: 'worn' | 'new'): PictureMode
     bore: part && bore ? { radiusMm: bore.diameterMm / 2, toMm: bore.depthMm ?? partLengthMm(part.part) } : null,
     crossHoles: (part?.part.crossHoles ?? []).map((h) => ({ atMm: h.atMm, radiusMm: h.diameterMm / 2 })),
     mates,
-    stations: repair.features.flatMap((f) => stationsOf(f, repair.features)),
+    stations: repair.places.flatMap((f) => stationsOf(f, repair.places)),
     findings: part ? [] : repair.diagnosis.found,
   };
 }

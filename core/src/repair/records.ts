@@ -2,7 +2,7 @@ import type { DrillSet } from '../drills';
 import type { CribTool } from '../tooling';
 import type { HouseRule } from '../fits';
 import type { DecimalMark, LengthUnit } from '../quantity';
-import type { FeatureKind, Holding, InstrumentKind, Quantity, Side, Suspicion } from '../readings';
+import type { PlaceKind, Holding, InstrumentKind, Quantity, Side, Suspicion } from '../readings';
 import type { Lathe, Machine } from '../setups';
 import type { Bar } from '../stock';
 
@@ -143,7 +143,7 @@ export interface ComponentRecord {
 }
 
 /** What only some kinds of place have; null where it is not said or does not apply. Lengths in mm. */
-export interface FeatureDetail {
+export interface PlaceDetail {
   /** Included angle of the V-block, degrees. */
   readonly vDeg: number | null;
   readonly holding: Holding | null;
@@ -163,7 +163,7 @@ export interface FeatureDetail {
   readonly lengthAssumed?: boolean;
 }
 
-export const NO_DETAIL: FeatureDetail = {
+export const NO_DETAIL: PlaceDetail = {
   vDeg: null,
   holding: null,
   supportsMm: [],
@@ -176,22 +176,22 @@ export const NO_DETAIL: FeatureDetail = {
   oneSizeWithId: null,
 };
 
-export interface FeatureRecord {
+export interface PlaceRecord {
   readonly id: string;
   readonly jobId: string;
   readonly componentId: string;
   readonly name: string;
-  readonly kind: FeatureKind;
+  readonly kind: PlaceKind;
   readonly suspicions: readonly Suspicion[];
-  readonly detail: FeatureDetail;
+  readonly detail: PlaceDetail;
   readonly side: Side;
   /** From the component's zero face, mm. */
   readonly startMm: number;
   readonly lengthMm: number;
   /** An unworn land tells what the size was. */
   readonly land: 'worn' | 'unworn';
-  /** The feature of another component that it runs in or on. */
-  readonly matesFeatureId: string | null;
+  /** The place of another component that it runs in or on. */
+  readonly matesPlaceId: string | null;
   /** Planned stations from the component's zero face, mm, and clock angles, degrees. */
   readonly stationsMm: readonly number[];
   readonly clocksDeg: readonly number[];
@@ -206,8 +206,8 @@ export interface ReadingRecord {
   readonly id: string;
   readonly jobId: string;
   readonly purpose: ReadingPurpose;
-  /** The feature measured, for `found`. */
-  readonly featureId: string | null;
+  /** The place measured, for `found`. */
+  readonly placeId: string | null;
   /** The new part's segment, for `cut` and `proof`. */
   readonly segmentId: string | null;
   /** The act after which it was read, by the id of its choice; null for as found, and for the new part. */
@@ -284,7 +284,7 @@ export interface PhotoMarker {
   readonly id: string;
   readonly x: number;
   readonly y: number;
-  readonly featureId: string | null;
+  readonly placeId: string | null;
   readonly text: string;
 }
 
@@ -306,7 +306,7 @@ export interface JobSheet {
   readonly job: JobRecord;
   readonly customer: CustomerRecord;
   readonly components: readonly ComponentRecord[];
-  readonly features: readonly FeatureRecord[];
+  readonly places: readonly PlaceRecord[];
   readonly readings: readonly ReadingRecord[];
   readonly choices: readonly ChoiceRecord[];
   readonly releases: readonly ReleaseRecord[];

@@ -2,7 +2,7 @@ import { playDistribution } from '../proof';
 import { choiceKey } from './choices';
 import { workOut } from './repair';
 import { figureScore, FORMS } from './testing-figures';
-import { drawnPin, testChoice, testFeature, testReading, testSheet, testShop } from './testing';
+import { drawnPin, testChoice, testPlace, testReading, testSheet, testShop } from './testing';
 
 /** Prints how long a whole job takes to work out, and how fast plays are drawn. */
 const median = (times: number[]): number => times.sort((p, q) => p - q)[Math.floor(times.length / 2)]!;
@@ -13,7 +13,7 @@ const choices = [
 
 for (const count of [20, 200, 2000]) {
   const readings = Array.from({ length: count }, (_, i) =>
-    testReading({ featureId: 'barrel', stationMm: 5 + (i % 30), clockDeg: (i * 45) % 180, valueMm: 40.2 + (i % 7) * 0.01 }),
+    testReading({ placeId: 'barrel', stationMm: 5 + (i % 30), clockDeg: (i * 45) % 180, valueMm: 40.2 + (i % 7) * 0.01 }),
   );
   const sheet = testSheet({ readings, choices });
   for (let i = 0; i < 20; i++) workOut(sheet, testShop);
@@ -25,19 +25,19 @@ for (const count of [20, 200, 2000]) {
   console.log(`  whole job, ${count} readings: ${median(times).toFixed(2)} ms (median of 40)`);
 }
 {
-  const features = Array.from({ length: 10 }, (_, i) => testFeature(`f${i}`, { stationsMm: [5], clocksDeg: [0] }));
+  const places = Array.from({ length: 10 }, (_, i) => testPlace(`f${i}`, { stationsMm: [5], clocksDeg: [0] }));
   const readings = Array.from({ length: 5000 }, (_, i) =>
     testReading({
-      featureId: `f${i % 10}`,
+      placeId: `f${i % 10}`,
       stationMm: 5 + (Math.floor(i / 10) % 25),
       clockDeg: (i * 45) % 180,
       valueMm: 40 + (i % 7) * 0.002,
     }),
   );
-  let sheet = testSheet({ features, readings });
+  let sheet = testSheet({ places, readings });
   workOut(sheet, testShop);
   const times = Array.from({ length: 40 }, (_, i) => {
-    const more = testReading({ featureId: `f${i % 10}`, stationMm: 5, valueMm: 40.003 });
+    const more = testReading({ placeId: `f${i % 10}`, stationMm: 5, valueMm: 40.003 });
     sheet = { ...sheet, readings: [...sheet.readings, more] };
     const start = performance.now();
     workOut(sheet, testShop);

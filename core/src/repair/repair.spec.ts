@@ -28,8 +28,8 @@ describe('readings', () => {
 
   it('are corrected to 20 °C by the temperature of the part, and say so', () => {
     const sheet = testSheet();
-    const warm = { ...sheet, readings: sheet.readings.map((r) => (r.featureId === 'land' ? { ...r, partTempC: 50 } : r)) };
-    const land = workOut(warm, testShop).features.find((f) => f.feature.id === 'land')!;
+    const warm = { ...sheet, readings: sheet.readings.map((r) => (r.placeId === 'land' ? { ...r, partTempC: 50 } : r)) };
+    const land = workOut(warm, testShop).places.find((f) => f.place.id === 'land')!;
     expect(land.shape!.meanMm).toBeCloseTo(39.975 * (1 - 11.5e-6 * 30), 6);
     expect(explain(land.mean!, 'mm')[1]!.text).toContain('corrected to 20 °C');
   });
@@ -39,7 +39,7 @@ describe('the check case, measured', () => {
   const repair = workOut(testSheet(), testShop);
 
   it('knows what it was', () => {
-    expect(repair.features.find((f) => f.feature.id === 'body')!.nominal.ranked[0]!.name).toBe('40 mm f7');
+    expect(repair.places.find((f) => f.place.id === 'body')!.nominal.ranked[0]!.name).toBe('40 mm f7');
   });
 
   it('proposes the house default before anybody chose: pin 40.049, play 0.261', () => {
@@ -117,22 +117,22 @@ describe('draw and plan', () => {
 
   it('lets the tightest of several mates govern', () => {
     const sheet = drawn();
-    const lug = { ...sheet.features[2]!, id: 'lug', name: 'Lug bore', stationsMm: [5], clocksDeg: [0] };
+    const lug = { ...sheet.places[2]!, id: 'lug', name: 'Lug bore', stationsMm: [5], clocksDeg: [0] };
     const pin = drawnPin();
     const two = {
       ...sheet,
-      features: [...sheet.features, lug],
-      readings: [...sheet.readings, testReading({ featureId: 'lug', stationMm: 5, valueMm: 40.02 })],
+      places: [...sheet.places, lug],
+      readings: [...sheet.readings, testReading({ placeId: 'lug', stationMm: 5, valueMm: 40.02 })],
       choices: [
         fitChoice,
         testChoice(choiceKey.part, {
           ...pin,
-          segments: pin.segments.map((s) => (s.id === 'body' ? { ...s, fitsFeatureIds: ['barrel', 'lug'] } : s)),
+          segments: pin.segments.map((s) => (s.id === 'body' ? { ...s, fitsPlaceIds: ['barrel', 'lug'] } : s)),
         }),
       ],
     };
     const body = workOut(two, testShop).part!.segments[1]!;
-    expect(body.fits.map((f) => f.hole.feature.id)).toEqual(['lug', 'barrel']);
+    expect(body.fits.map((f) => f.hole.place.id)).toEqual(['lug', 'barrel']);
     expect(body.limits.upperMm).toBeCloseTo(40.02 - 0.0508 - 0.0015 * 40.02, 6);
   });
 
@@ -180,7 +180,7 @@ describe('plan and cut say where their numbers come from', () => {
         .map((l) => l.text)
         .join(),
     ).toContain('read as "40.625"');
-    expect(explain(repair.features[0]!.was!, 'mm')[0]!.text).toContain('40.000 mm = body as drawn by its maker: 40 mm f7');
+    expect(explain(repair.places[0]!.was!, 'mm')[0]!.text).toContain('40.000 mm = body as drawn by its maker: 40 mm f7');
   });
 });
 
@@ -202,7 +202,7 @@ describe('release', () => {
     const moved = {
       ...before,
       releases: [release],
-      readings: [...before.readings, testReading({ featureId: 'barrel', stationMm: 20, clockDeg: 90, valueMm: 40.1 })],
+      readings: [...before.readings, testReading({ placeId: 'barrel', stationMm: 20, clockDeg: 90, valueMm: 40.1 })],
     };
     const repair = workOut(moved, testShop);
     const keys = repair.moved.map((m) => m.key);
@@ -280,7 +280,7 @@ it('has no next move once it is handed back, whatever was left open', () => {
 });
 
 it('tells what each station waits for when nothing is there', () => {
-  const empty = testSheet({ components: [], features: [], readings: [] });
+  const empty = testSheet({ components: [], places: [], readings: [] });
   expect(
     workOut(empty, testShop)
       .stations.filter((s) => s.state === 'done')

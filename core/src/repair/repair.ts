@@ -3,7 +3,7 @@ import { calledOff } from './choices';
 import { cutFindings, type CutFinding } from './cut-finding';
 import { diagnosisFinding, type DiagnosisFinding } from './diagnosis-finding';
 import { pointsOfNoReturn, type PointOfNoReturn } from './no-return';
-import { featureFindings, type FeatureFinding } from './feature-finding';
+import { placeFindings, type PlaceFinding } from './place-finding';
 import { asItIsNow } from './in-state';
 import { fitFindings, type FitFinding } from './fit-finding';
 import { handOverHolds, type HandOverHold } from './hand-over';
@@ -21,7 +21,7 @@ import type { Figure } from '../working';
 /** A whole job, worked out from what is stored of it. */
 export interface Repair {
   readonly live: readonly ReadingRecord[];
-  readonly features: readonly FeatureFinding[];
+  readonly places: readonly PlaceFinding[];
   /** Acts that destroy evidence, with what they would take. */
   readonly pointsOfNoReturn: readonly PointOfNoReturn[];
   readonly diagnosis: DiagnosisFinding;
@@ -49,11 +49,11 @@ export interface Repair {
  */
 export function workOut(sheet: JobSheet, shop: Shop): Repair {
   const live = liveReadings(sheet.readings);
-  const features = featureFindings(sheet, live, shop);
-  const noReturn = pointsOfNoReturn(sheet, features);
-  const diagnosis = diagnosisFinding(sheet, features);
+  const places = placeFindings(sheet, live, shop);
+  const noReturn = pointsOfNoReturn(sheet, places);
+  const diagnosis = diagnosisFinding(sheet, places);
   // What is made has to fit the parts as they are now; what wore and why is told by how they were found.
-  const now = features.map(asItIsNow);
+  const now = places.map(asItIsNow);
   const fits = fitFindings(now, sheet, shop);
   const bores = boreFindings(now, fits, sheet, shop);
   const part = partFinding(fits, sheet);
@@ -62,10 +62,10 @@ export function workOut(sheet: JobSheet, shop: Shop): Repair {
   const proofs = proofFindings(part, live, sheet, shop);
   const frozen = releasable(part);
   const moved = movedFigures(frozen, sheet);
-  const stations = standings({ sheet, features, noReturn, diagnosis, fits, bores, part, cuts, proofs, moved });
+  const stations = standings({ sheet, places, noReturn, diagnosis, fits, bores, part, cuts, proofs, moved });
   return {
     live,
-    features,
+    places,
     pointsOfNoReturn: noReturn,
     diagnosis,
     fits,

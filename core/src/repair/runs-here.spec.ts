@@ -4,12 +4,12 @@ import type { FitFinding } from './fit-finding';
 import type { JobSheet } from './records';
 import { bearingWitness } from './nominal-evidence';
 import { workOut } from './repair';
-import { testChoice, testFeature, testReading, testSheet, testShop } from './testing';
+import { testChoice, testPlace, testReading, testSheet, testShop } from './testing';
 
 const runs = (kind: string) => testChoice(choiceKey.runs('barrel'), { kind });
 const fitted = (schoolId: string) => testChoice(choiceKey.fit('barrel'), { schoolId, hole: 'keep', truedMm: null });
 const fitOf = (sheet: JobSheet): FitFinding => workOut(sheet, testShop).fits[0]!;
-const bore = (valueMm: number, more: object = {}) => testReading({ featureId: 'barrel', stationMm: 5, valueMm, ...more });
+const bore = (valueMm: number, more: object = {}) => testReading({ placeId: 'barrel', stationMm: 5, valueMm, ...more });
 const sized = (holeMm: number, choices: JobSheet['choices'] = []) =>
   testSheet({ choices, readings: [0, 45, 90, 135].map((clockDeg) => bore(holeMm, { clockDeg })) });
 
@@ -29,8 +29,8 @@ it('a bearing is known by its sizes, within wear, whatever it is called', () => 
   const base = testSheet();
   const sheet: JobSheet = {
     ...base,
-    features: [...base.features, testFeature('outer', { name: 'Outside', componentId: 'barrel-part', stationsMm: [5], clocksDeg: [0] })],
-    readings: [bore(30.01), bore(30.01, { clockDeg: 90 }), testReading({ featureId: 'outer', stationMm: 5, valueMm: 61.97 })],
+    places: [...base.places, testPlace('outer', { name: 'Outside', componentId: 'barrel-part', stationsMm: [5], clocksDeg: [0] })],
+    readings: [bore(30.01), bore(30.01, { clockDeg: 90 }), testReading({ placeId: 'outer', stationMm: 5, valueMm: 61.97 })],
   };
   const f = fitOf(sheet);
   expect(f.runs).toMatchObject({ kind: 'bearing-inner', why: expect.stringContaining('6206') });
@@ -40,12 +40,12 @@ it('a bearing is known by its sizes, within wear, whatever it is called', () => 
 
 it('a bearing of an inch series speaks for an inch machine, a metric one little for either', () => {
   const base = testSheet();
-  const at = (featureId: string, mm: number) => [0, 90].map((clockDeg) => testReading({ featureId, stationMm: 5, clockDeg, valueMm: mm }));
+  const at = (placeId: string, mm: number) => [0, 90].map((clockDeg) => testReading({ placeId, stationMm: 5, clockDeg, valueMm: mm }));
   const witnesses = (boreMm: number, outsideMm: number) => {
-    const outer = testFeature('outer', { name: 'Outside', componentId: 'barrel-part', stationsMm: [5], clocksDeg: [0, 90] });
+    const outer = testPlace('outer', { name: 'Outside', componentId: 'barrel-part', stationsMm: [5], clocksDeg: [0, 90] });
     const readings = [...at('barrel', boreMm), ...at('outer', outsideMm)];
-    const { features } = workOut(testSheet({ features: [...base.features, outer], readings }), testShop);
-    return features.flatMap((f) => bearingWitness(f, features));
+    const { places } = workOut(testSheet({ places: [...base.places, outer], readings }), testShop);
+    return places.flatMap((f) => bearingWitness(f, places));
   };
   // 1/2 x 1 1/8 in (R8), 20 x 47 mm (6204), and a bush of sizes that no bearing has.
   const [inch, metric] = [witnesses(12.7, 28.575), witnesses(20, 47)];
@@ -89,9 +89,9 @@ it('the maker’s fit leads where both unworn sizes are known', () => {
   const base = testSheet({ choices: [runs('running-grease')] });
   const sheet: JobSheet = {
     ...base,
-    features: [
-      ...base.features,
-      testFeature('fresh', {
+    places: [
+      ...base.places,
+      testPlace('fresh', {
         name: 'Fresh end',
         componentId: 'barrel-part',
         side: 'inside',
@@ -100,10 +100,7 @@ it('the maker’s fit leads where both unworn sizes are known', () => {
         clocksDeg: [0, 90],
       }),
     ],
-    readings: [
-      ...base.readings,
-      ...[0, 90].map((clockDeg) => testReading({ featureId: 'fresh', stationMm: 39, clockDeg, valueMm: 40.05 })),
-    ],
+    readings: [...base.readings, ...[0, 90].map((clockDeg) => testReading({ placeId: 'fresh', stationMm: 39, clockDeg, valueMm: 40.05 }))],
   };
   expect(fitOf(sheet).target!.clearanceMm).toBeCloseTo(40.05 - 39.975, 6);
 });
@@ -120,7 +117,7 @@ it('a bush in a bell-mouthed hole holds to 1.14 of 1.50 in and is loose by 0.001
   ];
   const sheet: JobSheet = {
     ...base,
-    features: base.features.map((f) => (f.id === 'barrel' ? { ...f, startMm: 0, lengthMm: inch(1.5) } : f)),
+    places: base.places.map((f) => (f.id === 'barrel' ? { ...f, startMm: 0, lengthMm: inch(1.5) } : f)),
     readings: sizes.flatMap(([x, size]) => [0, 45, 90, 135].map((clockDeg) => bore(inch(size), { stationMm: inch(x), clockDeg }))),
     // The middle of the limits is 1.2518: own target 0.0537 mm over the smallest, IT6 is 0.016 wide.
   };

@@ -1,7 +1,7 @@
 import { inSentence } from '../words';
 import { BEARINGS, type BearingSize } from '../bearings';
 import { chosenRuns } from './choices';
-import type { FeatureFinding } from './feature-finding';
+import type { PlaceFinding } from './place-finding';
 import type { JobSheet } from './records';
 import type { PairKind } from './runs-here.data';
 
@@ -22,36 +22,36 @@ const PRESSED_MM = 0.004;
 const near = (mm: number, listed: number): boolean => Math.abs(mm - listed) <= BEARING_WEAR_MM;
 
 /** A measured place with whose it is. */
-export type Sized = Pick<FeatureFinding, 'feature' | 'component' | 'shape'>;
+export type Sized = Pick<PlaceFinding, 'place' | 'component' | 'shape'>;
 
 /** The listed bearings whose bore and outside are both on the hole's component. */
-export function bearingsOn(hole: Sized, features: readonly Sized[]): BearingSize[] {
-  const bore = hole.feature.side === 'inside' ? hole.shape?.smallestMm : undefined;
-  const outsides = features.filter((f) => f.component.id === hole.component.id && f.feature.side === 'outside' && f.shape);
+export function bearingsOn(hole: Sized, places: readonly Sized[]): BearingSize[] {
+  const bore = hole.place.side === 'inside' ? hole.shape?.smallestMm : undefined;
+  const outsides = places.filter((f) => f.component.id === hole.component.id && f.place.side === 'outside' && f.shape);
   return bore === undefined
     ? []
     : BEARINGS.filter((b) => near(bore, b.boreMm) && outsides.some((o) => near(o.shape!.largestMm, b.outsideMm)));
 }
 
-function propose(place: FeatureFinding, features: readonly FeatureFinding[]): Omit<RunsHere, 'chosen'> {
-  const mate = features.find((f) => f.feature.id === place.feature.matesFeatureId || f.feature.matesFeatureId === place.feature.id);
-  const said = [place, ...(mate ? [mate] : [])].find((f) => f.feature.suspicions.includes('bearing'));
-  if (said) return { kind: 'bearing-inner', why: `a bearing ran at ${inSentence(said.feature.name)}, as was said at Strip` };
-  const isHole = place.feature.side === 'inside';
-  const [bearing] = bearingsOn(place, features);
+function propose(place: PlaceFinding, places: readonly PlaceFinding[]): Omit<RunsHere, 'chosen'> {
+  const mate = places.find((f) => f.place.id === place.place.matesPlaceId || f.place.matesPlaceId === place.place.id);
+  const said = [place, ...(mate ? [mate] : [])].find((f) => f.place.suspicions.includes('bearing'));
+  if (said) return { kind: 'bearing-inner', why: `a bearing ran at ${inSentence(said.place.name)}, as was said at Strip` };
+  const isHole = place.place.side === 'inside';
+  const [bearing] = bearingsOn(place, places);
   if (bearing) return { kind: 'bearing-inner', why: `bore and outside are those of a ${bearing.code}` };
   const [hole, pin] = isHole ? [place, mate] : [mate, place];
-  const holeMm = hole?.feature.side === 'inside' ? hole.shape?.smallestMm : undefined;
-  const pinMm = pin?.feature.side === 'outside' ? pin.shape?.largestMm : undefined;
+  const holeMm = hole?.place.side === 'inside' ? hole.shape?.smallestMm : undefined;
+  const pinMm = pin?.place.side === 'outside' ? pin.shape?.largestMm : undefined;
   if (holeMm === undefined || pinMm === undefined) return { kind: null, why: 'only one side of the pair is measured' };
-  const unworn = hole!.feature.land === 'unworn' && pin!.feature.land === 'unworn';
+  const unworn = hole!.place.land === 'unworn' && pin!.place.land === 'unworn';
   if (unworn && pinMm - holeMm > PRESSED_MM) return { kind: 'pressed-bush', why: 'the unworn pin is larger than its hole' };
   if (holeMm - pinMm > MOVING_SHARE * holeMm) return { kind: 'running-grease', why: 'both are worn by moving on each other' };
   return { kind: null, why: 'it neither shows wear of moving nor a press' };
 }
 
 /** What runs in a hole, or on a shaft. Asked once for a pair, proposed from what was said, from sizes in the book, and from wear. */
-export function runsHere(place: FeatureFinding, features: readonly FeatureFinding[], sheet: JobSheet): RunsHere {
-  const chosen = chosenRuns(sheet, place.feature.id);
-  return chosen ? { kind: chosen.kind, chosen: true, why: 'as somebody said at Decide' } : { ...propose(place, features), chosen: false };
+export function runsHere(place: PlaceFinding, places: readonly PlaceFinding[], sheet: JobSheet): RunsHere {
+  const chosen = chosenRuns(sheet, place.place.id);
+  return chosen ? { kind: chosen.kind, chosen: true, why: 'as somebody said at Decide' } : { ...propose(place, places), chosen: false };
 }

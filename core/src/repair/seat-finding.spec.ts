@@ -2,7 +2,7 @@ import { formatLength } from '../quantity';
 import { choiceKey } from './choices';
 import type { ReadingRecord } from './records';
 import { workOut } from './repair';
-import { testChoice, testFeature, testReading, testSheet, testShop } from './testing';
+import { testChoice, testPlace, testReading, testSheet, testShop } from './testing';
 
 const INCH = 25.4;
 type Land = 'worn' | 'unworn';
@@ -10,12 +10,12 @@ type Land = 'worn' | 'unworn';
 /** A shaft with places on which a bearing sat, each with its size as read; no bearing is there to be measured. */
 function seats(
   unit: 'mm' | 'in',
-  places: readonly (readonly [id: string, sizeMm: number, land: Land, seat: boolean])[],
+  of: readonly (readonly [id: string, sizeMm: number, land: Land, seat: boolean])[],
   runs: string | null = null,
 ) {
   const base = testSheet();
-  const features = places.map(([id, , land, seat], i) =>
-    testFeature(id, {
+  const places = of.map(([id, , land, seat], i) =>
+    testPlace(id, {
       side: 'outside',
       land,
       startMm: 40 * i,
@@ -24,14 +24,14 @@ function seats(
       clocksDeg: [0],
       instrumentId: 'mic',
       suspicions: seat ? ['bearing'] : [],
-      detail: { ...testFeature('x', {}).detail, oneSizeWithId: id === 'seat' && places.some(([o]) => o === 'land') ? 'land' : null },
+      detail: { ...testPlace('x', {}).detail, oneSizeWithId: id === 'seat' && of.some(([o]) => o === 'land') ? 'land' : null },
     }),
   );
-  const readings: ReadingRecord[] = places.map(([id, valueMm], i) =>
-    testReading({ featureId: id, stationMm: 40 * i + 10, valueMm, instrumentId: 'mic' }),
+  const readings: ReadingRecord[] = of.map(([id, valueMm], i) =>
+    testReading({ placeId: id, stationMm: 40 * i + 10, valueMm, instrumentId: 'mic' }),
   );
   const choices = runs ? [testChoice(choiceKey.runs('seat'), { kind: runs })] : [];
-  return workOut(testSheet({ job: { ...base.job, unit }, features, readings, choices }), testShop).seats;
+  return workOut(testSheet({ job: { ...base.job, unit }, places, readings, choices }), testShop).seats;
 }
 
 it('1.1814 in at two seats: 30 mm bearings, k5 30.002 to 30.011 (ISO 286-2), and the zones that hold what is there', () => {

@@ -4,13 +4,13 @@ import { formatWithUnit, type LengthUnit } from '../quantity';
 import { isDiameter } from '../readings';
 import { ruled, type Figure } from '../working';
 import { chosenRuns } from './choices';
-import type { FeatureFinding } from './feature-finding';
+import type { PlaceFinding } from './place-finding';
 import type { JobSheet } from './records';
 import { runsHere, type RunsHere } from './runs-here';
 
 /** A seat of the worn part on which a bearing sat that is not here to be measured: its new limits by the bearing table. */
 export interface SeatFinding {
-  readonly place: FeatureFinding;
+  readonly place: PlaceFinding;
   readonly runs: RunsHere;
   /** Bore of the bearing, mm; null while it is not clear which it was. */
   readonly boreMm: number | null;
@@ -31,7 +31,7 @@ const MOST_CODES = 4;
 const SAME_MM = 1e-3;
 
 /** A bearing of the bore that sat there: the size that was chosen, or the likeliest, where a bearing has it. */
-function ranThere({ chosenNominal, nominal }: FeatureFinding): BearingSize | null {
+function ranThere({ chosenNominal, nominal }: PlaceFinding): BearingSize | null {
   const [first] = nominal.ranked;
   const sizeMm = chosenNominal?.sizeMm ?? (first && first.probability >= LIKELY ? first.sizeMm : null);
   return sizeMm === null ? null : (BEARINGS.find((b) => Math.abs(b.boreMm - sizeMm) < SAME_MM) ?? null);
@@ -40,7 +40,7 @@ function ranThere({ chosenNominal, nominal }: FeatureFinding): BearingSize | nul
 const boreName = ({ boreMm, unit }: BearingSize): string => (unit === 'mm' ? `${boreMm} mm` : formatWithUnit(boreMm, 'in'));
 
 /** Where the place as it was read stands to the zones of that bore. */
-function foundWords({ shape, feature }: FeatureFinding, boreMm: number, unit: LengthUnit): string {
+function foundWords({ shape, place }: PlaceFinding, boreMm: number, unit: LengthUnit): string {
   const seenMm = shape!.meanMm;
   const limits = RING_ZONES.flatMap((zone) => {
     const d = zoneDeviations(zone, boreMm);
@@ -51,12 +51,12 @@ function foundWords({ shape, feature }: FeatureFinding, boreMm: number, unit: Le
   if (hold.length) return `As found, ${show}: ${hold.join(', ')} ${hold.length > 1 ? 'hold' : 'holds'} it.`;
   const under = Math.min(...limits.map((l) => l.low)) - seenMm;
   if (under > 0)
-    return `As found, ${show}, it is ${formatWithUnit(under, unit)} under the loosest of them${feature.land === 'worn' ? ': worn' : ''}.`;
+    return `As found, ${show}, it is ${formatWithUnit(under, unit)} under the loosest of them${place.land === 'worn' ? ': worn' : ''}.`;
   return `As found, ${show}: none of the usual zones has it.`;
 }
 
-function seatOf(place: FeatureFinding, features: readonly FeatureFinding[], sheet: JobSheet): SeatFinding {
-  const runs = runsHere(place, features, sheet);
+function seatOf(place: PlaceFinding, places: readonly PlaceFinding[], sheet: JobSheet): SeatFinding {
+  const runs = runsHere(place, places, sheet);
   const none = (words: string): SeatFinding => ({ place, runs, boreMm: null, codes: [], zone: null, lower: null, upper: null, words });
   const { unit } = sheet.job;
   if (!place.shape) return none('Measure the seat first.');
@@ -69,7 +69,7 @@ function seatOf(place: FeatureFinding, features: readonly FeatureFinding[], shee
   if (!seat.ok) return none(seat.problems[0]!.message);
   const { zone, words, seat: limits } = seat.value;
   const rule = `${zone} on a bearing bore of ${boreName(bearing)}: ${words}`;
-  const id = place.feature.id;
+  const id = place.place.id;
   return {
     place,
     runs,
@@ -85,15 +85,13 @@ function seatOf(place: FeatureFinding, features: readonly FeatureFinding[], shee
 }
 
 /** Seats of the part that is replaced at which a bearing ran, where no mate that it fits was measured. */
-export function seatFindings(features: readonly FeatureFinding[], sheet: JobSheet): SeatFinding[] {
-  const hasMate = ({ feature }: FeatureFinding): boolean =>
-    features.some(
-      (f) => f.component.role === 'mate' && (f.feature.matesFeatureId === feature.id || feature.matesFeatureId === f.feature.id),
-    );
-  const isSeat = (f: FeatureFinding): boolean =>
-    f.feature.suspicions.includes('bearing') || (chosenRuns(sheet, f.feature.id)?.kind.startsWith('bearing-inner') ?? false);
-  return features
-    .filter((f) => f.component.role === 'worn' && f.feature.side === 'outside' && isDiameter(f.feature.kind))
+export function seatFindings(places: readonly PlaceFinding[], sheet: JobSheet): SeatFinding[] {
+  const hasMate = ({ place }: PlaceFinding): boolean =>
+    places.some((f) => f.component.role === 'mate' && (f.place.matesPlaceId === place.id || place.matesPlaceId === f.place.id));
+  const isSeat = (f: PlaceFinding): boolean =>
+    f.place.suspicions.includes('bearing') || (chosenRuns(sheet, f.place.id)?.kind.startsWith('bearing-inner') ?? false);
+  return places
+    .filter((f) => f.component.role === 'worn' && f.place.side === 'outside' && isDiameter(f.place.kind))
     .filter((f) => isSeat(f) && !hasMate(f))
-    .map((f) => seatOf(f, features, sheet));
+    .map((f) => seatOf(f, places, sheet));
 }

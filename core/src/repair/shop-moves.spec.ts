@@ -2,7 +2,7 @@ import { choiceKey } from './choices';
 import { movedByShop } from './shop-moves';
 import { testChoice, testReading, testSheet, testShop } from './testing';
 
-const readings = [0, 45, 90, 135].map((clockDeg) => testReading({ featureId: 'barrel', stationMm: 5, clockDeg, valueMm: 40.2 }));
+const readings = [0, 45, 90, 135].map((clockDeg) => testReading({ placeId: 'barrel', stationMm: 5, clockDeg, valueMm: 40.2 }));
 const runs = testChoice(choiceKey.runs('barrel'), { kind: 'running-grease' });
 const wider = (id: string) => ({
   ...testShop,

@@ -28,7 +28,7 @@ function decided(repair: Repair): Map<string, { readonly figure: Figure; readonl
   const found = new Map<string, { figure: Figure; of: string }>();
   for (const fit of repair.fits)
     for (const figure of fit.figures ? [fit.figures.clearance, fit.figures.upper, fit.figures.lower] : [])
-      found.set(figure.key, { figure, of: fit.hole.feature.name });
+      found.set(figure.key, { figure, of: fit.hole.place.name });
   return found;
 }
 

@@ -24,13 +24,13 @@ it('at Draw and Plan it is the segment that is looked at, by its own id or by wh
 });
 
 it('a place that is not read yet has no number to start with, rather than another place’s', () => {
-  const unread = { ...pin.features[0]!, id: 'unread', name: 'Unread' };
-  const more = workOut({ ...pin, features: [...pin.features, unread] }, testShop);
+  const unread = { ...pin.places[0]!, id: 'unread', name: 'Unread' };
+  const more = workOut({ ...pin, places: [...pin.places, unread] }, testShop);
   expect(stationFigure(more, 'measure', 'unread')).toBeNull();
 });
 
 it('every start of every station can be found again by its key', () => {
-  const places = [null, ...pin.features.map((f) => f.id), ...repair.part!.segments.map((s) => s.segment.id)];
+  const places = [null, ...pin.places.map((f) => f.id), ...repair.part!.segments.map((s) => s.segment.id)];
   const keys = new Set(everyFigure(repair).map((f) => f.key));
   for (const station of STATIONS)
     for (const spanId of places) {
@@ -40,7 +40,7 @@ it('every start of every station can be found again by its key', () => {
 });
 
 it('an empty job has none anywhere', () => {
-  const empty = workOut(testSheet({ components: [], features: [], readings: [] }), testShop);
+  const empty = workOut(testSheet({ components: [], places: [], readings: [] }), testShop);
   expect(STATIONS.map((s) => stationFigure(empty, s, null))).toEqual(STATIONS.map(() => null));
   expect(everyFigure(empty)).toEqual([]);
 });

@@ -1,15 +1,15 @@
 import type { Figure } from '../working';
-import type { FeatureFinding } from './feature-finding';
+import type { PlaceFinding } from './place-finding';
 import type { Repair } from './repair';
 import type { StationId } from '../stations';
 
 type Found = Figure | null | undefined;
 
 /** Every figure of a job that can be touched, by which a kept key is found again. */
-export function everyFigure({ features, fits, bores, seats, part, plan, cuts, proofs, releasable }: Repair): Figure[] {
+export function everyFigure({ places, fits, bores, seats, part, plan, cuts, proofs, releasable }: Repair): Figure[] {
   const all: Found[] = [
     ...releasable,
-    ...features.flatMap((f) => [f, ...f.after]).flatMap(ofPlace),
+    ...places.flatMap((f) => [f, ...f.after]).flatMap(ofPlace),
     ...fits.flatMap((f) => (f.figures ? (Object.values(f.figures) as Figure[]) : [])),
     ...bores.flatMap((b) => (b.figures ? (Object.values(b.figures) as Figure[]) : [])),
     ...seats.flatMap((s) => [s.lower, s.upper]),
@@ -23,7 +23,7 @@ export function everyFigure({ features, fits, bores, seats, part, plan, cuts, pr
   return all.filter((f) => f != null);
 }
 
-const ofPlace = (f: FeatureFinding): Found[] => [
+const ofPlace = (f: PlaceFinding): Found[] => [
   ...[f.smallest, f.largest, f.mean, f.ovality, f.taper, f.indicator?.figure, f.was],
   ...f.values.map((v) => v.mean),
 ];
@@ -32,28 +32,28 @@ const ofPlace = (f: FeatureFinding): Found[] => [
  * The place that is looked at while measuring: the picked one; else one whose instruments disagree; else the one with the next planned
  * spot; else the first mate; null where there is none.
  */
-export function placeInHand(features: readonly FeatureFinding[], spanId: string | null): FeatureFinding | null {
+export function placeInHand(places: readonly PlaceFinding[], spanId: string | null): PlaceFinding | null {
   return (
-    features.find((f) => f.feature.id === spanId) ??
-    features.find((f) => f.disputes.some((d) => d.believed === null)) ??
-    features.find((f) => f.next) ??
-    features.find((f) => f.component.role === 'mate') ??
-    features[0] ??
+    places.find((f) => f.place.id === spanId) ??
+    places.find((f) => f.disputes.some((d) => d.believed === null)) ??
+    places.find((f) => f.next) ??
+    places.find((f) => f.component.role === 'mate') ??
+    places[0] ??
     null
   );
 }
 
 /** What matters of a measured place: what is left of it where it wore. */
-function ofMeasured(f: FeatureFinding | undefined): Found {
+function ofMeasured(f: PlaceFinding | undefined): Found {
   if (!f) return null;
-  return f.indicator?.figure ?? (f.feature.side === 'inside' ? f.largest : f.smallest) ?? f.values[0]?.mean;
+  return f.indicator?.figure ?? (f.place.side === 'inside' ? f.largest : f.smallest) ?? f.values[0]?.mean;
 }
 
 /** What the new part has to be at a place, or what is made there. */
 function ofDecision({ fits, bores, seats }: Repair, spanId: string | null): Found {
-  const here = fits.find((f) => f.hole.feature.id === spanId) ?? fits.find((f) => f.figures);
-  const bore = bores.find((b) => b.shaft.feature.id === spanId) ?? (here?.figures ? undefined : bores.find((b) => b.figures));
-  const seat = seats.find((s) => s.place.feature.id === spanId) ?? (here?.figures || bore?.figures ? undefined : seats[0]);
+  const here = fits.find((f) => f.hole.place.id === spanId) ?? fits.find((f) => f.figures);
+  const bore = bores.find((b) => b.shaft.place.id === spanId) ?? (here?.figures ? undefined : bores.find((b) => b.figures));
+  const seat = seats.find((s) => s.place.place.id === spanId) ?? (here?.figures || bore?.figures ? undefined : seats[0]);
   return seat?.upper ?? bore?.figures?.lower ?? here?.figures?.upper;
 }
 
@@ -63,15 +63,15 @@ function ofDecision({ fits, bores, seats }: Repair, spanId: string | null): Foun
  * @param spanId id of a place or, of the new part, of a segment; null for none
  */
 export function stationFigure(repair: Repair, station: StationId, spanId: string | null): Figure | null {
-  const { features, part, plan, cuts, proofs } = repair;
-  const segment = part?.segments.find((s) => s.segment.id === spanId || s.fits.some((f) => f.hole.feature.id === spanId));
+  const { places, part, plan, cuts, proofs } = repair;
+  const segment = part?.segments.find((s) => s.segment.id === spanId || s.fits.some((f) => f.hole.place.id === spanId));
   const id = segment?.segment.id;
   switch (station) {
     case 'receive':
       return null;
     case 'strip':
     case 'measure':
-      return ofMeasured(placeInHand(features, spanId) ?? undefined) ?? null;
+      return ofMeasured(placeInHand(places, spanId) ?? undefined) ?? null;
     case 'decide':
       return ofDecision(repair, spanId) ?? null;
     case 'draw':

@@ -1,5 +1,5 @@
 import type { JobSheet } from './records';
-import { testChoice, testFeature, testReading, testSheet, testShop } from './testing';
+import { testChoice, testPlace, testReading, testSheet, testShop } from './testing';
 import { workOut } from './repair';
 
 /** A station waits for what this job needs, and for nothing else. */
@@ -9,8 +9,8 @@ const base = testSheet();
 const pinAlone: JobSheet = {
   ...base,
   components: base.components.filter((c) => c.role === 'worn'),
-  features: base.features.filter((f) => f.componentId === 'pin'),
-  readings: base.readings.filter((r) => base.features.some((f) => f.id === r.featureId && f.componentId === 'pin')),
+  places: base.places.filter((f) => f.componentId === 'pin'),
+  readings: base.readings.filter((r) => base.places.some((f) => f.id === r.placeId && f.componentId === 'pin')),
   choices: [],
 };
 const route = testChoice('route', { cause: 'Ran dry', route: 'Cleaned and put back', causeId: '', cure: '' });
@@ -27,10 +27,10 @@ it('a part without its mate goes through Strip and Decide', () => {
 });
 
 it('a hole waits for its shaft only where a shaft is on record', () => {
-  const barrel = base.features.filter((f) => f.side === 'inside').map((f) => ({ ...f, matesFeatureId: null }));
-  const holesAlone = { ...base, features: barrel, choices: [] };
+  const barrel = base.places.filter((f) => f.side === 'inside').map((f) => ({ ...f, matesPlaceId: null }));
+  const holesAlone = { ...base, places: barrel, choices: [] };
   expect(state(holesAlone, 'strip').state).toBe('done');
-  expect(state({ ...holesAlone, features: [...barrel, testFeature('body', {})] }, 'strip').waitsFor).toContain('fits together with');
+  expect(state({ ...holesAlone, places: [...barrel, testPlace('body', {})] }, 'strip').waitsFor).toContain('fits together with');
 });
 
 describe('where nothing new is made', () => {
@@ -60,9 +60,7 @@ describe('where nothing new is made', () => {
 
 /** A reading at each spot that is planned. */
 function fullyRead(sheet: JobSheet) {
-  return sheet.features.flatMap((f) =>
-    f.stationsMm.flatMap((stationMm) =>
-      f.clocksDeg.map((clockDeg) => testReading({ featureId: f.id, stationMm, clockDeg, valueMm: 39.95 })),
-    ),
+  return sheet.places.flatMap((f) =>
+    f.stationsMm.flatMap((stationMm) => f.clocksDeg.map((clockDeg) => testReading({ placeId: f.id, stationMm, clockDeg, valueMm: 39.95 }))),
   );
 }

@@ -4,7 +4,7 @@ import { handOverHolds } from './hand-over';
 import type { BoreFinding } from './bore-finding';
 import type { CutFinding } from './cut-finding';
 import type { DiagnosisFinding } from './diagnosis-finding';
-import type { FeatureFinding } from './feature-finding';
+import type { PlaceFinding } from './place-finding';
 import { inHand } from './in-state';
 import type { PointOfNoReturn } from './no-return';
 import { looseFragments } from './strip-records';
@@ -20,7 +20,7 @@ import { CAUTIONS, LICENSED_HAZARDS } from './cautions.data';
 
 export interface StandingInputs {
   readonly sheet: JobSheet;
-  readonly features: readonly FeatureFinding[];
+  readonly places: readonly PlaceFinding[];
   readonly noReturn: readonly PointOfNoReturn[];
   readonly diagnosis: DiagnosisFinding;
   readonly fits: readonly FitFinding[];
@@ -43,7 +43,7 @@ function receive({ sheet: { job } }: StandingInputs): Standing {
   return done;
 }
 
-function strip({ sheet, features, noReturn }: StandingInputs): Standing {
+function strip({ sheet, places, noReturn }: StandingInputs): Standing {
   const { components } = sheet;
   const held = noReturn.find((p) => p.state === 'held');
   if (held) return out(`the point of no return: ${inSentence(held.componentName)}`);
@@ -52,46 +52,46 @@ function strip({ sheet, features, noReturn }: StandingInputs): Standing {
   const undecided = components.find((c) => c.verdict === null);
   if (undecided) return underWay(`a verdict on ${inSentence(undecided.name)}`);
   // A hole waits for its shaft only where one is on record that could be in it.
-  const round = features.filter((f) => isDiameter(f.feature.kind));
+  const round = places.filter((f) => isDiameter(f.place.kind));
   const lonely = round.find(
     (f) =>
       f.component.role === 'mate' &&
-      f.feature.matesFeatureId === null &&
-      round.some((w) => w.component.role === 'worn' && w.feature.side !== f.feature.side),
+      f.place.matesPlaceId === null &&
+      round.some((w) => w.component.role === 'worn' && w.place.side !== f.place.side),
   );
-  if (features.length === 0) return underWay('the places to measure');
-  return lonely ? underWay(`what ${inSentence(lonely.feature.name)} fits together with`) : done;
+  if (places.length === 0) return underWay('the places to measure');
+  return lonely ? underWay(`what ${inSentence(lonely.place.name)} fits together with`) : done;
 }
 
-function measure({ sheet, features: asFound }: StandingInputs): Standing {
-  const features = asFound.flatMap((f) => [f, ...f.after]);
-  if (features.length === 0) return notYet('the places to measure');
-  const quarrel = features.find((f) => f.disputes.some((d) => d.believed === null));
-  if (quarrel) return out(`two instruments disagree on ${inSentence(quarrel.feature.name)}`);
-  const odd = features.find((f) => f.standOut.suspects.length || f.standOut.repeats.length);
-  if (odd) return out(`a reading of ${inSentence(odd.feature.name)} that stands out: read it again, or say that it is right`);
+function measure({ sheet, places: asFound }: StandingInputs): Standing {
+  const places = asFound.flatMap((f) => [f, ...f.after]);
+  if (places.length === 0) return notYet('the places to measure');
+  const quarrel = places.find((f) => f.disputes.some((d) => d.believed === null));
+  if (quarrel) return out(`two instruments disagree on ${inSentence(quarrel.place.name)}`);
+  const odd = places.find((f) => f.standOut.suspects.length || f.standOut.repeats.length);
+  if (odd) return out(`a reading of ${inSentence(odd.place.name)} that stands out: read it again, or say that it is right`);
   // As it was found a part cannot be read any more once an act has changed it.
   const readable = asFound.filter((f) => inHand(f) === f);
   const left = readable.reduce((s, f) => s + f.open.length, 0);
   if (left === 0) return done;
   const first = readable.find((f) => f.next)!;
-  const waits = `${countOf(left, 'more reading')}, next ${inSentence(first.feature.name)} at ${placeWithUnit(first.next!.stationMm, sheet.job.unit)}, ${first.next!.clockDeg}°`;
-  return features.some((f) => f.readings.length) ? underWay(waits) : notYet(waits);
+  const waits = `${countOf(left, 'more reading')}, next ${inSentence(first.place.name)} at ${placeWithUnit(first.next!.stationMm, sheet.job.unit)}, ${first.next!.clockDeg}°`;
+  return places.some((f) => f.readings.length) ? underWay(waits) : notYet(waits);
 }
 
 /** Nothing new is made where every verdict is in, none of them is a new part, and nobody drew one all the same. */
 const makesNothing = ({ sheet: { components }, part }: StandingInputs): boolean =>
   part === null && components.length > 0 && components.every((c) => c.verdict !== null && c.verdict !== 'remake');
 
-function decide({ sheet, features, fits, bores, diagnosis }: StandingInputs): Standing {
+function decide({ sheet, places, fits, bores, diagnosis }: StandingInputs): Standing {
   const mates = [...fits.map((f) => ({ place: f.hole, choice: f.choice })), ...bores.map((b) => ({ place: b.shaft, choice: b.choice }))];
   const open = mates.find((m) => m.choice === null);
   const route = chosenRoute(sheet);
-  const awaited = features.some((f) => f.component.role === 'mate' && isDiameter(f.feature.kind));
+  const awaited = places.some((f) => f.component.role === 'mate' && isDiameter(f.place.kind));
   if (mates.length === 0 && awaited) return notYet('a measured mate');
-  if (mates.length === 0 && !features.some((f) => f.readings.length)) return notYet('what was measured');
+  if (mates.length === 0 && !places.some((f) => f.readings.length)) return notYet('what was measured');
   if (open) {
-    const waitsFor = `the fit of ${inSentence(open.place.feature.name)}`;
+    const waitsFor = `the fit of ${inSentence(open.place.place.name)}`;
     return mates.some((m) => m.choice) || route ? underWay(waitsFor) : notYet(waitsFor);
   }
   if (diagnosis.keptAlive) return underWay('what is done against the cause: like for like keeps it alive');

@@ -51,7 +51,7 @@ export type ActKind = (typeof ACT_KINDS)[number];
 export interface ActChoice {
   readonly componentId: string;
   /** The one place of it that is changed; null or missing where all of them are. */
-  readonly featureId?: string | null | undefined;
+  readonly placeId?: string | null | undefined;
   readonly kind: ActKind;
   readonly where: string;
   readonly state: 'planned' | 'done';
@@ -64,7 +64,7 @@ export interface ActChoice {
 export interface FindingChoice {
   readonly findingId: string;
   readonly componentId: string;
-  readonly featureId: string | null;
+  readonly placeId: string | null;
   /** Along the component, mm; null where it has no one place. */
   readonly atMm: number | null;
   readonly clockDeg: number | null;
@@ -79,7 +79,7 @@ export interface SeenChoice {
   readonly scale: 'HRC' | 'HB' | 'HV';
   /** Clock position, and the place that it is told from. */
   readonly clockDeg: number | null;
-  readonly timedToFeatureId: string | null;
+  readonly timedToPlaceId: string | null;
 }
 
 /** Which of two instruments that disagree is believed; the reason goes with the choice. */

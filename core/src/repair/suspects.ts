@@ -14,7 +14,7 @@ export const NOTHING_STANDS_OUT: StandingOut = { suspects: [], repeats: [] };
 const READING = 'reading:';
 
 /** Key of the choice that says of one reading that it is right. */
-export const rightKey = (featureId: string, readingId: string): string => choiceKey.settle(featureId, `${READING}${readingId}`);
+export const rightKey = (placeId: string, readingId: string): string => choiceKey.settle(placeId, `${READING}${readingId}`);
 
 /** What stands out among the readings that count, before anybody said that it is right. */
 export function standingOut(m: Measured, shop: Shop): StandingOut {
@@ -25,8 +25,8 @@ export function standingOut(m: Measured, shop: Shop): StandingOut {
 }
 
 /** The same without what somebody said is right. */
-export function stillStandingOut({ suspects, repeats }: StandingOut, sheet: JobSheet, featureId: string): StandingOut {
-  const right = (id: string): boolean => sheet.choices.some((c) => c.key === rightKey(featureId, id));
+export function stillStandingOut({ suspects, repeats }: StandingOut, sheet: JobSheet, placeId: string): StandingOut {
+  const right = (id: string): boolean => sheet.choices.some((c) => c.key === rightKey(placeId, id));
   const open = suspects.filter((s) => !right(s.id));
   const told = new Set(open.map((s) => s.id));
   return {

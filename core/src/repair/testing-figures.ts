@@ -3,7 +3,7 @@ import { formatLength, type LengthUnit } from '../quantity';
 import type { Side } from '../readings';
 import { workOut } from './repair';
 import type { ReadingRecord } from './records';
-import { testFeature, testInstrument, testReading, testSheet, testShop } from './testing';
+import { testPlace, testInstrument, testReading, testSheet, testShop } from './testing';
 
 /** What a hidden part is: round, oval, worn on one side by what ran against it, or both; with a step or a taper along it. */
 export const FORMS = ['round', 'oval', 'arc', 'mixed'] as const;
@@ -90,7 +90,7 @@ export function figureTrial(seed: number, directions: number, form: Form, along:
   // One spot in six is read twice.
   const taken = spots.flatMap((s) => (uniform() < 1 / 6 ? [s, s] : [s]));
   const readings: ReadingRecord[] = taken.map(([stationMm, clockDeg]) =>
-    testReading({ featureId: 'it', stationMm, clockDeg, valueMm: read(stationMm, clockDeg), instrumentId: 'own' }),
+    testReading({ placeId: 'it', stationMm, clockDeg, valueMm: read(stationMm, clockDeg), instrumentId: 'own' }),
   );
   const own = testInstrument('own', {
     kind: side === 'outside' ? 'micrometer' : kind === 'telescoping' ? 'telescoping-gauge' : 'dial-bore-gauge',
@@ -100,8 +100,8 @@ export function figureTrial(seed: number, directions: number, form: Form, along:
   });
   const sheet = testSheet({
     job: { ...testSheet().job, unit },
-    features: [
-      testFeature('it', {
+    places: [
+      testPlace('it', {
         side,
         stationsMm: stations,
         clocksDeg: spots.slice(0, directions).map((s) => s[1]),
@@ -111,7 +111,7 @@ export function figureTrial(seed: number, directions: number, form: Form, along:
     ],
     readings,
   });
-  const [f] = workOut(sheet, { ...testShop, instruments: [...testShop.instruments, own] }).features;
+  const [f] = workOut(sheet, { ...testShop, instruments: [...testShop.instruments, own] }).places;
   const sizes = stations.flatMap((x) => Array.from({ length: SCAN }, (_, i) => diameterAt(x, (i * 180) / SCAN)));
   const asShown = (mm: number): number => Number(formatLength(mm, unit)) * (unit === 'in' ? 25.4 : 1);
   const ends = { smallest: Math.min(...sizes), largest: Math.max(...sizes) };

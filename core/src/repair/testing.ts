@@ -5,7 +5,7 @@ import {
   NO_DETAIL,
   type ChoiceRecord,
   type ComponentRecord,
-  type FeatureRecord,
+  type PlaceRecord,
   type InstrumentRecord,
   type JobSheet,
   type ReadingRecord,
@@ -106,7 +106,7 @@ const component = (id: string, role: ComponentRecord['role'], axisOffsetMm: numb
   version: 1,
 });
 
-export const testFeature = (id: string, more: Partial<FeatureRecord>): FeatureRecord => ({
+export const testPlace = (id: string, more: Partial<PlaceRecord>): PlaceRecord => ({
   id,
   jobId: 'job',
   componentId: 'pin',
@@ -118,7 +118,7 @@ export const testFeature = (id: string, more: Partial<FeatureRecord>): FeatureRe
   startMm: 0,
   lengthMm: 40,
   land: 'worn',
-  matesFeatureId: null,
+  matesPlaceId: null,
   stationsMm: [5, 20, 35],
   clocksDeg: [0, 45, 90, 135],
   instrumentId: 'tele',
@@ -131,7 +131,7 @@ export const testReading = (more: Partial<ReadingRecord>): ReadingRecord => ({
   id: `r${++counter}`,
   jobId: 'job',
   purpose: 'found',
-  featureId: null,
+  placeId: null,
   segmentId: null,
   afterActId: null,
   quantity: 'size',
@@ -168,7 +168,7 @@ const BARREL = [
 
 export const barrelReadings = (): ReadingRecord[] =>
   BARREL.flatMap(([stationMm, ...sizes]) =>
-    sizes.map((valueMm, i) => testReading({ featureId: 'barrel', stationMm, clockDeg: i * 45, valueMm })),
+    sizes.map((valueMm, i) => testReading({ placeId: 'barrel', stationMm, clockDeg: i * 45, valueMm })),
   );
 
 /** The check case measured but not decided; `more` replaces parts of it. */
@@ -176,15 +176,15 @@ export const testSheet = (more: Partial<JobSheet> = {}): JobSheet => ({
   job: testJob,
   customer: { id: 'ferry', name: 'Osmere lake ferry', contact: '' },
   components: [component('pin', 'worn', 0, 'steel-c45'), component('barrel-part', 'mate', 36, 'steel-mild')],
-  features: [
-    testFeature('body', { name: 'Body', stationsMm: [60], clocksDeg: [0, 90], instrumentId: 'mic' }),
-    testFeature('land', { name: 'Land', land: 'unworn', stationsMm: [14], clocksDeg: [0], instrumentId: 'mic' }),
-    testFeature('barrel', { name: 'Barrel bore', componentId: 'barrel-part', side: 'inside', matesFeatureId: 'body' }),
+  places: [
+    testPlace('body', { name: 'Body', stationsMm: [60], clocksDeg: [0, 90], instrumentId: 'mic' }),
+    testPlace('land', { name: 'Land', land: 'unworn', stationsMm: [14], clocksDeg: [0], instrumentId: 'mic' }),
+    testPlace('barrel', { name: 'Barrel bore', componentId: 'barrel-part', side: 'inside', matesPlaceId: 'body' }),
   ],
   readings: [
-    testReading({ featureId: 'body', stationMm: 60, clockDeg: 0, valueMm: 39.67, instrumentId: 'mic' }),
-    testReading({ featureId: 'body', stationMm: 60, clockDeg: 90, valueMm: 39.69, instrumentId: 'mic' }),
-    testReading({ featureId: 'land', stationMm: 14, clockDeg: 0, valueMm: 39.975, instrumentId: 'mic' }),
+    testReading({ placeId: 'body', stationMm: 60, clockDeg: 0, valueMm: 39.67, instrumentId: 'mic' }),
+    testReading({ placeId: 'body', stationMm: 60, clockDeg: 90, valueMm: 39.69, instrumentId: 'mic' }),
+    testReading({ placeId: 'land', stationMm: 14, clockDeg: 0, valueMm: 39.975, instrumentId: 'mic' }),
     ...barrelReadings(),
   ],
   choices: [],
@@ -198,5 +198,5 @@ export const testSheet = (more: Partial<JobSheet> = {}): JobSheet => ({
 /** The headed pin drawn so that its body fits the barrel. */
 export const drawnPin = () => {
   const pin = newPart('headed-pin', 'Hinge pin', 40, 120);
-  return { ...pin, segments: pin.segments.map((s) => (s.id === 'body' ? { ...s, fitsFeatureIds: ['barrel'] } : s)) };
+  return { ...pin, segments: pin.segments.map((s) => (s.id === 'body' ? { ...s, fitsPlaceIds: ['barrel'] } : s)) };
 };

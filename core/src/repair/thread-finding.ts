@@ -1,8 +1,8 @@
 import { inSentence } from '../words';
 import { identifyThread, overWires, pitchDiameterFromWires, type ThreadAnswer } from '../threads';
 import { workedOut, type Figure } from '../working';
-import type { QuantityFinding } from './feature-figures';
-import type { FeatureRecord } from './records';
+import type { QuantityFinding } from './place-figures';
+import type { PlaceRecord } from './records';
 
 /** The pitch of a measured thread, and the threads that it can be. */
 export interface ThreadFinding {
@@ -15,21 +15,21 @@ export interface ThreadFinding {
 }
 
 function byWires(
-  feature: FeatureRecord,
+  place: PlaceRecord,
   values: readonly QuantityFinding[],
   answer: ThreadAnswer | null,
 ): Pick<ThreadFinding, 'pitchDiameter' | 'wireProblem'> {
   const over = values.find((v) => v.quantity === 'wires');
   const thread = answer?.matches[0]?.thread;
-  const { wireMm } = feature.detail;
+  const { wireMm } = place.detail;
   if (!over || !thread) return { pitchDiameter: null, wireProblem: null };
   if (wireMm === null) return { pitchDiameter: null, wireProblem: 'Say at Strip which wire was used.' };
   const fits = overWires(thread, wireMm);
   if (!fits.ok) return { pitchDiameter: null, wireProblem: fits.problems[0]!.message };
   return {
     pitchDiameter: workedOut(
-      `${feature.id}.pitch-diameter`,
-      `pitch diameter of ${inSentence(feature.name)}`,
+      `${place.id}.pitch-diameter`,
+      `pitch diameter of ${inSentence(place.name)}`,
       pitchDiameterFromWires(thread, wireMm, over.mean.value),
       `over three ${wireMm.toFixed(3)} mm wires as ${thread.name}, lead angle allowed for`,
       [over.mean],
@@ -40,20 +40,20 @@ function byWires(
 }
 
 /** Pitch from the length over crests; the thread once its major diameter is there too. */
-export function threadFinding(feature: FeatureRecord, values: readonly QuantityFinding[]): ThreadFinding | null {
+export function threadFinding(place: PlaceRecord, values: readonly QuantityFinding[]): ThreadFinding | null {
   const crests = values.find((v) => v.quantity === 'crests');
   const major = values.find((v) => v.quantity === 'major');
-  const pitches = feature.detail.pitches ?? 1;
+  const pitches = place.detail.pitches ?? 1;
   if (!crests) return null;
   const pitchMm = crests.mean.value / pitches;
   const pitch = workedOut(
-    `${feature.id}.pitch`,
-    `pitch of ${inSentence(feature.name)}`,
+    `${place.id}.pitch`,
+    `pitch of ${inSentence(place.name)}`,
     pitchMm,
     `length over the crests divided by ${pitches} pitch${pitches > 1 ? 'es' : ''}`,
     [crests.mean],
     { plusMinus: crests.plusMinusMm / pitches },
   );
-  const answer = major ? identifyThread(feature.side, major.mean.value, pitchMm) : null;
-  return { pitch, answer: answer?.ok ? answer.value : null, ...byWires(feature, values, answer?.ok ? answer.value : null) };
+  const answer = major ? identifyThread(place.side, major.mean.value, pitchMm) : null;
+  return { pitch, answer: answer?.ok ? answer.value : null, ...byWires(place, values, answer?.ok ? answer.value : null) };
 }

@@ -84,7 +84,7 @@ export class Hand {
     if (p.clocks) await page.choose('Clock angles', p.clocks);
     if (p.instrument) await page.choose('Instrument', p.instrument);
     await page.click('Save place');
-    await page.until(`${name} to be on record`, async () => (await page.driver.findElements({ css: 'ip-feature-form' })).length === 0);
+    await page.until(`${name} to be on record`, async () => (await page.driver.findElements({ css: 'ip-place-form' })).length === 0);
   }
 
   /** Types readings at a place, in the order in which the line asks for them. */

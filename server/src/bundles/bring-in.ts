@@ -9,7 +9,7 @@ import { insertReadings } from '../readings/reading-queries';
 import { loadShop } from '../shop';
 import sql from './bring-in.sql';
 
-const q = statements(sql, ['component', 'parent', 'feature', 'mate', 'note']);
+const q = statements(sql, ['component', 'parent', 'place', 'mate', 'note']);
 
 const same = (p: string, q_: string): boolean => p.trim().toLowerCase() === q_.trim().toLowerCase();
 
@@ -17,7 +17,7 @@ const same = (p: string, q_: string): boolean => p.trim().toLowerCase() === q_.t
 function instrumentsHere(bundle: JobBundle, shop: Shop): Map<string, string> {
   const problems: Problem[] = [];
   const here = new Map<string, string>();
-  const named = new Set([...bundle.features, ...bundle.readings].map((x) => x.instrumentId));
+  const named = new Set([...bundle.places, ...bundle.readings].map((x) => x.instrumentId));
   bundle.instruments.forEach((i, at) => {
     const own = shop.instruments.find((x) => same(x.name, i.name));
     if (own) here.set(i.id, own.id);
@@ -52,8 +52,8 @@ export async function bringIn(db: Db, given: JobBundle, personId: string, freshI
   for (const c of bundle.components)
     await db.query(q.component, [c.id, job.id, c.name, c.role, c.materialId, c.axisOffsetMm, c.verdict, c.asFound]);
   for (const c of bundle.components) if (c.parentId !== null) await db.query(q.parent, [c.id, c.parentId]);
-  for (const f of bundle.features)
-    await db.query(q.feature, [
+  for (const f of bundle.places)
+    await db.query(q.place, [
       f.id,
       job.id,
       f.componentId,
@@ -69,7 +69,7 @@ export async function bringIn(db: Db, given: JobBundle, personId: string, freshI
       f.suspicions,
       JSON.stringify(f.detail),
     ]);
-  for (const f of bundle.features) if (f.matesFeatureId !== null) await db.query(q.mate, [f.id, f.matesFeatureId]);
+  for (const f of bundle.places) if (f.matesPlaceId !== null) await db.query(q.mate, [f.id, f.matesPlaceId]);
   const nameOf = new Map(bundle.people.map((p) => [p.id, p.name]));
   const personHere = (id: string): string => shop.people.find((p) => same(p.name, nameOf.get(id) ?? ''))?.id ?? personId;
   if (bundle.readings.length)

@@ -35,7 +35,7 @@ beforeAll(async () => {
     .set(HEADERS.idempotencyKey, photoId)
     .set('Content-Type', 'image/jpeg')
     .send(picture);
-  const markers = [{ id: randomUUID(), x: 0.5, y: 0.5, featureId: bodyId, text: 'worn' }];
+  const markers = [{ id: randomUUID(), x: 0.5, y: 0.5, placeId: bodyId, text: 'worn' }];
   await call.put(routes.photo(photoId), { caption: 'As it came', markers }, '"v1"');
   await call.post(routes.components(jobId), { ...(await call.get(routes.component(pinId))).body, parentId: pinId, name: 'Bush' });
   bundle = (await call.get(routes.bundle(jobId))).body as JobBundle;
@@ -63,25 +63,38 @@ it('comes in as a new job that says the same, as often as it is brought', async 
   const sheet = (await call.get(routes.sheet(second.body.id))).body;
   expect(sheet.readings.map((r: { text: string }) => r.text)).toEqual(['1.5716 in', '39.92']);
   expect(liveReadings(sheet.readings)).toHaveLength(1);
-  const bore = sheet.features.find((f: { name: string }) => f.name === 'Barrel bore');
+  const bore = sheet.places.find((f: { name: string }) => f.name === 'Barrel bore');
   expect(sheet.choices[0]).toMatchObject({ key: choiceKey.fit(bore.id), reason: 'outdoors' });
-  expect(sheet.photos[0].markers[0].featureId).toBe(bore.matesFeatureId);
+  expect(sheet.photos[0].markers[0].placeId).toBe(bore.matesPlaceId);
   const bush = sheet.components.find((c: { name: string }) => c.name === 'Bush');
   expect(sheet.components.find((c: { id: string }) => c.id === bush.parentId).name).toBe('Hinge pin');
   expect((await call.get(routes.photoPixels(sheet.photos[0].id, 'large'))).status).toBe(200);
+});
+
+it('comes in from a file of before places were called so', async () => {
+  const old = JSON.stringify({ ...bundle, version: 1 })
+    .replaceAll('"places":', '"features":')
+    .replaceAll('"placeId":', '"featureId":')
+    .replaceAll('"matesPlaceId":', '"matesFeatureId":');
+  expect(old).not.toContain('lace"');
+  const made = await call.post(routes.bundles, JSON.parse(old));
+  expect(made.status).toBe(201);
+  const sheet = (await call.get(routes.sheet(made.body.id))).body;
+  expect(sheet.places).toHaveLength(bundle.places.length);
+  expect(liveReadings(sheet.readings)[0].placeId).toBe(sheet.places.find((p: { name: string }) => p.name === 'Body')?.id);
 });
 
 it('tells every problem with its path and stores nothing', async () => {
   const before = (await call.get(routes.floor)).body.found;
   const broken = {
     ...bundle,
-    features: bundle.features.map((f) => ({ ...f, componentId: randomUUID() })),
+    places: bundle.places.map((f) => ({ ...f, componentId: randomUUID() })),
     choices: [{ ...bundle.choices[0]!, key: 'pardon:x' }],
   };
   const res = await call.post(routes.bundles, broken);
   expect(res.status).toBe(422);
   expect(res.body.problems.map((p: { path: string }) => p.path)).toEqual(
-    expect.arrayContaining(['choices.0.key', 'features.0.componentId', 'features.1.componentId']),
+    expect.arrayContaining(['choices.0.key', 'places.0.componentId', 'places.1.componentId']),
   );
   const foreign = await call.post(routes.bundles, {
     ...bundle,
@@ -103,7 +116,7 @@ describe('states of the part in a file', () => {
   const actId = '0b2f7a52-6a2b-4f0e-9b1e-0d8f6a1c2b3d';
   const act = (componentId: string) => ({
     key: choiceKey.act(actId),
-    value: { componentId, featureId: null, kind: 'bend', where: '', state: 'done', override: 'told', removed: false },
+    value: { componentId, placeId: null, kind: 'bend', where: '', state: 'done', override: 'told', removed: false },
     reason: '',
   });
   const bring = async (more: object) => {

@@ -59,7 +59,7 @@ describe('release and proof', () => {
 
   it('freeze what the server works out, and mark what moves', async () => {
     const pin = newPart('headed-pin', 'Hinge pin', 40, 120);
-    const part = { ...pin, segments: pin.segments.map((s) => (s.id === 'body' ? { ...s, fitsFeatureIds: [made.boreId] } : s)) };
+    const part = { ...pin, segments: pin.segments.map((s) => (s.id === 'body' ? { ...s, fitsPlaceIds: [made.boreId] } : s)) };
     expect((await choose('part', part, '*')).status).toBe(201);
     expect((await choose('plan', plan, '*')).status).toBe(201);
     const release = await call.post(routes.releases(made.jobId), {});

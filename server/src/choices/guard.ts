@@ -28,9 +28,9 @@ async function guardAct(db: Db, jobId: string, key: string, act: ActChoice): Pro
   const sheet = withChoice(await loadSheet(db, jobId), key, act);
   if (!sheet.components.some((c) => c.id === act.componentId))
     throw invalid([{ code: 'unknown', path: 'value.componentId', message: 'Choose a component of this job.' }]);
-  if (act.featureId && !sheet.features.some((f) => f.id === act.featureId && f.componentId === act.componentId))
-    throw invalid([{ code: 'unknown', path: 'value.featureId', message: 'Choose a place of this component.' }]);
-  const held = holdsBack(sheet, act, workOut(sheet, await loadShop(db)).features);
+  if (act.placeId && !sheet.places.some((f) => f.id === act.placeId && f.componentId === act.componentId))
+    throw invalid([{ code: 'unknown', path: 'value.placeId', message: 'Choose a place of this component.' }]);
+  const held = holdsBack(sheet, act, workOut(sheet, await loadShop(db)).places);
   if (held) throw invalid([{ code: 'no-return', path: 'value.override', message: held }]);
 }
 
@@ -47,7 +47,7 @@ async function guardReturn(db: Db, jobId: string, given: ReturnChoice): Promise<
 /** A fit that will not do for what runs there is refused: a bearing seat by a running fit, clearance on a pressed bush. */
 async function guardFit(db: Db, jobId: string, key: string, fit: FitChoice): Promise<void> {
   const { fits, bores } = workOut(withChoice(await loadSheet(db, jobId), key, fit), await loadShop(db));
-  const own = fits.find((f) => choiceKey.fit(f.hole.feature.id) === key) ?? bores.find((b) => choiceKey.fit(b.shaft.feature.id) === key);
+  const own = fits.find((f) => choiceKey.fit(f.hole.place.id) === key) ?? bores.find((b) => choiceKey.fit(b.shaft.place.id) === key);
   const barred = own?.options.find((o) => o.id === fit.schoolId)?.barred;
   if (barred) throw invalid([{ code: 'barred', path: 'value.schoolId', message: `It will not do for what runs here: ${barred}.` }]);
 }

@@ -43,9 +43,9 @@ export const components: Editable<typeof componentInput, ComponentRecord> = {
     return rowCount ? componentById(db, id) : null;
   },
   async remove(db, id, version) {
-    const { rows } = await db.query<{ features: number; children: number }>(q.users, [id]);
+    const { rows } = await db.query<{ places: number; children: number }>(q.users, [id]);
     if (rows[0]!.children > 0) throw stillInUse('Other components came out of this one. Say first where they belong.');
-    if (rows[0]!.features > 0) throw stillInUse('Places to measure hang on this component. Remove those first.');
+    if (rows[0]!.places > 0) throw stillInUse('Places to measure hang on this component. Remove those first.');
     return (await db.query(q.remove, [id, version])).rowCount === 1;
   },
 };

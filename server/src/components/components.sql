@@ -15,7 +15,7 @@ update components set name = $3, role = $4, material_id = $5, axis_offset_mm = $
 where id = $1 and version = $2
 
 -- :name users
-select (select count(*) from features where component_id = $1)::int as features,
+select (select count(*) from places where component_id = $1)::int as places,
        (select count(*) from components where parent_id = $1)::int as children
 
 -- :name under

@@ -10,7 +10,7 @@ import { migrate } from './migrate';
 /** A shop of forty jobs as the first version kept it, brought up to date and used. */
 const MIGRATIONS = `${ROOT}/server/migrations`;
 interface Plain {
-  readonly readings: readonly object[];
+  readonly readings: readonly { readonly feature_id?: string }[];
   readonly choices: readonly object[];
   readonly notes: readonly object[];
 }
@@ -26,7 +26,7 @@ beforeAll(async () => {
   await database.pool.query(await readFile(`${ROOT}/server/src/testing/filled-0001.sql`, 'utf8'));
   const rows = async (sql: string): Promise<object[]> => (await database.pool.query<object>(sql)).rows;
   before = {
-    readings: await rows('select * from readings order by seq'),
+    readings: await rows('select *, feature_id as place_id from readings order by seq'),
     choices: await rows('select * from choices order by job_id, key, version'),
     notes: await rows('select * from notes order by seq'),
   };
@@ -40,9 +40,13 @@ it('keeps every record as it was, what came later left at its rest', async () =>
   const now = async (sql: string): Promise<object[]> => (await shop.pool.query<object>(sql)).rows;
   expect(before.readings).toHaveLength(40 * 10);
   expect(await now('select * from readings order by seq')).toEqual(
-    before.readings.map((r) => ({ ...r, quantity: 'size', after_act_id: null })),
+    before.readings.map(({ feature_id: _was, ...r }) => ({ ...r, quantity: 'size', after_act_id: null })),
   );
-  expect(await now('select * from choices order by job_id, key, version')).toEqual(before.choices);
+  // What a place is called within them is all that changed.
+  const renamed = JSON.parse(JSON.stringify(before.choices).replaceAll('"fitsFeatureIds":', '"fitsPlaceIds":')) as object[];
+  expect(renamed).not.toEqual(JSON.parse(JSON.stringify(before.choices)));
+  expect(JSON.parse(JSON.stringify(await now('select * from choices order by job_id, key, version')))).toEqual(renamed);
+  await expect(shop.pool.query('update choices set reason = reason')).rejects.toThrow();
   expect(await now('select * from notes order by seq')).toEqual(before.notes);
 });
 
@@ -72,8 +76,8 @@ it('stands on the floor, every job worked out, and each of them opens and goes o
   }
   for (const { id } of body.jobs.slice(0, 5)) {
     const sheet = (await call.get(routes.sheet(id))).body as JobSheet;
-    expect([sheet.components.length, sheet.features.length, sheet.readings.length]).toEqual([2, 2, 10]);
-    const body2 = readingBody(sheet.features.find((f) => f.side === 'outside')!.id, '39.9', { instrumentId: 'mic' });
+    expect([sheet.components.length, sheet.places.length, sheet.readings.length]).toEqual([2, 2, 10]);
+    const body2 = readingBody(sheet.places.find((f) => f.side === 'outside')!.id, '39.9', { instrumentId: 'mic' });
     expect((await call.post(routes.readings(id), body2)).status).toBe(201);
     expect((await call.get(routes.report(id))).status).toBe(200);
   }

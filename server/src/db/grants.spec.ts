@@ -72,7 +72,7 @@ it('is never emptied even by who owns it', async () => {
   for (const name of [
     'jobs',
     'components',
-    'features',
+    'places',
     'photos',
     'photo_pixels',
     'people',

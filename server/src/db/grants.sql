@@ -13,4 +13,4 @@ grant insert on
 grant insert, update on bars, customers, drill_sets, instruments, jobs, machines, people, standing_cards, standings, tools to iron_patch_app;
 grant update on shop_cards, shop_changes to iron_patch_app;
 -- Taken away as well.
-grant insert, update, delete on components, features, idempotency_keys, photos to iron_patch_app;
+grant insert, update, delete on components, places, idempotency_keys, photos to iron_patch_app;

@@ -35,7 +35,7 @@ describe('papers', () => {
   });
 
   it('of a job with nothing in it say so', async () => {
-    const sheet = testSheet({ components: [], features: [], readings: [] });
+    const sheet = testSheet({ components: [], places: [], readings: [] });
     expect((await slipText(sheet)).join()).toContain('Nothing is drawn yet');
     expect((await reportText(sheet)).join()).toContain('The cause is not on record yet');
   });
@@ -71,10 +71,10 @@ describe('papers', () => {
         complaint: long,
         hazards: ['lifting', 'vessel', 'pressure', 'spring', 'fuel', 'steering', 'welding', 'press', 'old-linings'],
       },
-      features: [...base.features, ...Array.from({ length: 40 }, (_, i) => ({ ...base.features[0]!, id: `more${i}`, name: `Place ${i}` }))],
+      places: [...base.places, ...Array.from({ length: 40 }, (_, i) => ({ ...base.places[0]!, id: `more${i}`, name: `Place ${i}` }))],
       readings: [
         ...base.readings,
-        ...Array.from({ length: 40 }, (_, i) => testReading({ featureId: `more${i}`, stationMm: 60, valueMm: 40 })),
+        ...Array.from({ length: 40 }, (_, i) => testReading({ placeId: `more${i}`, stationMm: 60, valueMm: 40 })),
       ],
       choices: [
         ...base.choices.filter((c) => c.key !== 'part'),
@@ -84,7 +84,7 @@ describe('papers', () => {
             ...drawnPin().segments[1]!,
             id: `s${i}`,
             name: `Step ${i}`,
-            fitsFeatureIds: [],
+            fitsPlaceIds: [],
           })),
         }),
         testChoice('route', { cause: long, route: long }),
@@ -129,13 +129,13 @@ describe('papers', () => {
 
 it('tells a place as it was found and, beside it, as it was after an act', () => {
   const base = testSheet();
-  const barrel = base.features.find((f) => f.id === 'barrel')!;
+  const barrel = base.places.find((f) => f.id === 'barrel')!;
   const act = { componentId: barrel.componentId, kind: 'bore', where: '', state: 'done', override: 'told', removed: false };
   const bored = [0, 45, 90, 135].map((clockDeg) =>
-    testReading({ featureId: 'barrel', stationMm: 5, clockDeg, valueMm: 40.5, afterActId: 'a1' }),
+    testReading({ placeId: 'barrel', stationMm: 5, clockDeg, valueMm: 40.5, afterActId: 'a1' }),
   );
   const sheet = testSheet({ choices: [testChoice('act:a1', act)], readings: [...base.readings, ...bored] });
-  const rows = measuredRows(workOut(sheet, testShop).features, (mm) => mm.toFixed(2), 'mm').filter((r) => r[0]!.startsWith('Barrel'));
+  const rows = measuredRows(workOut(sheet, testShop).places, (mm) => mm.toFixed(2), 'mm').filter((r) => r[0]!.startsWith('Barrel'));
   expect(rows.map((r) => [r[0], r[1], r[2], r[4]])).toEqual([
     ['Barrel bore', '40.16', '40.31', '12'],
     ['Barrel bore, after act 1, bored', '40.50', '40.50', '4'],

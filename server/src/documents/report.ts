@@ -38,7 +38,7 @@ export function report(sheet: JobSheet, repair: Repair, shop: Shop, timeZone: st
   const route = chosenRoute(sheet);
   paper.section('What we found');
   paper.quoted(route ? route.cause : 'The cause is not on record yet.');
-  paper.table(['Place', 'smallest', 'largest', 'oval', 'readings'], measuredRows(repair.features, both, unit), [3, 4, 4, 2, 2]);
+  paper.table(['Place', 'smallest', 'largest', 'oval', 'readings'], measuredRows(repair.places, both, unit), [3, 4, 4, 2, 2]);
   paper.section('What we did');
   paper.quoted(route ? route.route : 'The route is not on record yet.');
   paper.table(
@@ -56,7 +56,7 @@ export function report(sheet: JobSheet, repair: Repair, shop: Shop, timeZone: st
   );
   const play = repair.proofs.flatMap((p) => p.play);
   for (const p of play)
-    paper.paragraph(`Play in ${inSentence(p.mate.hole.feature.name)}: ${spanWords(both(p.tight.value), both(p.loose.value))}.`);
+    paper.paragraph(`Play in ${inSentence(p.mate.hole.place.name)}: ${spanWords(both(p.tight.value), both(p.loose.value))}.`);
   for (const [what, why] of [
     ['Not proved', handed?.unproved],
     ['Planned and not done', handed?.undone],

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { choiceKey } from '@iron-patch/core';
 import { HEADERS, routes } from '@iron-patch/contract';
 import request from 'supertest';
-import { caller, featureBody, jobBody, makeJob, type Caller } from '../testing/caller';
+import { caller, placeBody, jobBody, makeJob, type Caller } from '../testing/caller';
 import { openTestShop, type TestShop } from '../testing/test-database';
 
 /** The answer to a change was lost on its way, and its author sends it again. */
@@ -34,7 +34,7 @@ it.each([
     'place',
     async () => {
       const { pinId, bodyId } = await makeJob(call);
-      return [routes.feature(bodyId), '"v1"', featureBody(pinId, { name: 'Long body' })];
+      return [routes.place(bodyId), '"v1"', placeBody(pinId, { name: 'Long body' })];
     },
   ],
   [
@@ -79,11 +79,11 @@ it('sent at the same moment, both are answered and one is done', async () => {
 
 it('taken off twice is taken off', async () => {
   const { boreId, jobId } = await makeJob(call);
-  const { body: spare } = await call.post(routes.features(jobId), featureBody((await call.get(routes.feature(boreId))).body.componentId));
+  const { body: spare } = await call.post(routes.places(jobId), placeBody((await call.get(routes.place(boreId))).body.componentId));
   const key = randomUUID();
-  const twice = [await send('delete', routes.feature(spare.id), '"v1"', key), await send('delete', routes.feature(spare.id), '"v1"', key)];
+  const twice = [await send('delete', routes.place(spare.id), '"v1"', key), await send('delete', routes.place(spare.id), '"v1"', key)];
   expect(twice.map((r) => r.status)).toEqual([204, 204]);
-  expect((await send('delete', routes.feature(spare.id), '"v1"', randomUUID())).status).toBe(404);
+  expect((await send('delete', routes.place(spare.id), '"v1"', randomUUID())).status).toBe(404);
 });
 
 it('a key is of one change: another body, version or path under it is refused', async () => {

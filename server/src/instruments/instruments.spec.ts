@@ -69,8 +69,8 @@ it('logs a check, once however often it is sent, and a slip not at all', async (
 
 it('takes an indicator below zero, and only what is read of such a place', async () => {
   const { jobId, pinId, bodyId } = await makeJob(call);
-  const { featureBody } = await import('../testing/caller');
-  const bend = (await call.post(routes.features(jobId), featureBody(pinId, { name: 'Bend', kind: 'straightness' }))).body.id as string;
+  const { placeBody } = await import('../testing/caller');
+  const bend = (await call.post(routes.places(jobId), placeBody(pinId, { name: 'Bend', kind: 'straightness' }))).body.id as string;
   const taken = await call.post(routes.readings(jobId), readingBody(bend, '-0.02', { quantity: 'indicator' }));
   expect([taken.status, taken.body.valueMm, taken.body.quantity]).toEqual([201, -0.02, 'indicator']);
   const again = await call.post(routes.readings(jobId), readingBody(bend, '0.40', { quantity: 'indicator', clockDeg: 90 }));

@@ -5,7 +5,7 @@ import pLimit from 'p-limit';
 import type { Db, Pool } from '../db';
 import { bodyOf, changedByAnother, changeOnce, idIn, ifMatch, invalid, keyNeeded, notFound, personOf, recordOnce } from '../http';
 import { jobById } from '../jobs';
-import { featuresOf } from '../features';
+import { placesOf } from '../places';
 import { insertPhoto, photoById, pixelsOf, removePhoto, updatePhoto } from './photo-queries';
 import { readPicture } from './picture';
 
@@ -13,10 +13,10 @@ const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/;
 
 /** A marker may stand for a place of the same job only. */
 async function checkMarkers(db: Db, jobId: string, { markers }: PhotoInput): Promise<void> {
-  const known = new Set((await featuresOf(db, [jobId])).map((f) => f.id));
+  const known = new Set((await placesOf(db, [jobId])).map((f) => f.id));
   const problems = markers.flatMap((m, i): Problem[] =>
-    m.featureId !== null && !known.has(m.featureId)
-      ? [{ code: 'unknown', path: `markers.${i}.featureId`, message: 'This place is not on this job.' }]
+    m.placeId !== null && !known.has(m.placeId)
+      ? [{ code: 'unknown', path: `markers.${i}.placeId`, message: 'This place is not on this job.' }]
       : [],
   );
   if (problems.length) throw invalid(problems);

@@ -77,11 +77,11 @@ describe('a photograph', () => {
   it('gets caption and markers tied to places of its job, at the version that was read, and can be taken off', async () => {
     const { body } = await send(await plain(40, 30).png().toBuffer(), 'image/png');
     const path = routes.photo(body.id);
-    const marker = { id: randomUUID(), x: 0.4, y: 0.6, featureId: made.bodyId, text: 'scored here' };
+    const marker = { id: randomUUID(), x: 0.4, y: 0.6, placeId: made.bodyId, text: 'scored here' };
     const marked = await call.put(path, { caption: 'As it came', markers: [marker] }, '"v1"');
     expect(marked.body).toMatchObject({ caption: 'As it came', markers: [marker], version: 2 });
-    const strange = await call.put(path, { caption: '', markers: [{ ...marker, featureId: randomUUID() }] }, '"v2"');
-    expect(strange.body.problems).toMatchObject([{ path: 'markers.0.featureId' }]);
+    const strange = await call.put(path, { caption: '', markers: [{ ...marker, placeId: randomUUID() }] }, '"v2"');
+    expect(strange.body.problems).toMatchObject([{ path: 'markers.0.placeId' }]);
     expect((await call.put(path, { caption: 'Late', markers: [] }, '"v1"')).status).toBe(412);
     expect((await call.delete(path, '"v1"')).status).toBe(412);
     expect((await call.delete(path, '"v2"')).status).toBe(204);

@@ -13,7 +13,7 @@ const delimiterOf = (text: string): string => {
 export function readCsv(text: string): Outcome<CsvRow[]> {
   try {
     const rows: CsvRow[] = parse(text, {
-      columns: (header: string[]) => header.map((h) => h.trim().toLowerCase()),
+      columns: (header: string[]) => header.map((h) => h.trim().toLowerCase()).map((h) => (h === 'feature' ? 'place' : h)),
       delimiter: delimiterOf(text),
       cast: (value: string) => asItWas(value),
       bom: true,

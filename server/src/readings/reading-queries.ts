@@ -1,4 +1,4 @@
-import { choiceKey, type FeatureKind, type InstrumentRecord, type ReadingRecord } from '@iron-patch/core';
+import { choiceKey, type PlaceKind, type InstrumentRecord, type ReadingRecord } from '@iron-patch/core';
 import type { ReadingInput } from '@iron-patch/contract';
 import { statements, type Db } from '../db';
 import { invalid, type Keyed, type StoredAnswer } from '../http';
@@ -20,7 +20,7 @@ const stored = <T>(insert: Promise<T>): Promise<T> =>
         { code: 'already', path: 'id', message: 'This reading is on record already, or somebody has just corrected the same one.' },
       ]);
     if (e.code === FOREIGN_KEY_VIOLATION)
-      throw invalid([{ code: 'unknown', path: 'featureId', message: 'This place to measure was just taken off the job.' }]);
+      throw invalid([{ code: 'unknown', path: 'placeId', message: 'This place to measure was just taken off the job.' }]);
     throw e;
   });
 
@@ -31,7 +31,7 @@ export async function insertReadings(db: Db, readings: readonly ReadingRecord[])
     column('id'),
     column('jobId'),
     column('purpose'),
-    column('featureId'),
+    column('placeId'),
     column('segmentId'),
     column('stationMm'),
     column('clockDeg'),
@@ -61,14 +61,14 @@ export interface StandsWith {
   /** The answer to this very request, where it was sent before. */
   readonly answered: StoredAnswer | null;
   readonly instrument: RangedInstrument | null;
-  readonly place: { readonly jobId: string; readonly kind: FeatureKind } | null;
+  readonly place: { readonly jobId: string; readonly kind: PlaceKind } | null;
   /** The newest live reading of the same quantity of the place in the same state of its part; null when none of its newest twenty is. */
   readonly lastMm: number | null;
   /** The act after which it was read is on record as done on the component of the place. */
   readonly actDone: boolean;
   readonly corrected: {
     readonly jobId: string;
-    readonly featureId: string | null;
+    readonly placeId: string | null;
     readonly segmentId: string | null;
     readonly already: boolean;
   } | null;
@@ -77,7 +77,7 @@ export interface StandsWith {
 /** One question to the database for all that a reading has to agree with. */
 export const standsWith = async (db: Db, jobId: string, personId: string, key: string, r: ReadingInput): Promise<StandsWith> => {
   const act = r.afterActId ?? null;
-  const values = [jobId, personId, key, r.instrumentId, r.featureId, r.quantity, act, choiceKey.act(act ?? ''), r.supersedesId];
+  const values = [jobId, personId, key, r.instrumentId, r.placeId, r.quantity, act, choiceKey.act(act ?? ''), r.supersedesId];
   return (await db.query<StandsWith>({ name: 'standsWith', text: q.standsWith, values })).rows[0]!;
 };
 
@@ -85,7 +85,7 @@ export const standsWith = async (db: Db, jobId: string, personId: string, key: s
 export async function takeOne(db: Db, screen: string, { key, route, hash }: Keyed, r: ReadingRecord): Promise<boolean> {
   const values = [
     ...[screen, key, route, hash, JSON.stringify(r)],
-    ...[r.id, r.jobId, r.purpose, r.featureId, r.segmentId, r.stationMm, r.clockDeg, r.text, r.unit, r.valueMm, r.instrumentId],
+    ...[r.id, r.jobId, r.purpose, r.placeId, r.segmentId, r.stationMm, r.clockDeg, r.text, r.unit, r.valueMm, r.instrumentId],
     ...[r.partTempC, r.dial, r.personId, r.takenAt, r.supersedesId, r.withdrawn, r.quantity, r.afterActId],
   ];
   return (await stored(db.query({ name: 'take', text: q.take, values }))).rowCount === 1;

@@ -22,7 +22,7 @@ const fromFile = (r: ImportedReading, jobId: string, personId: string, takenAt: 
   id: randomUUID(),
   jobId,
   purpose: 'found',
-  featureId: r.featureId,
+  placeId: r.placeId,
   segmentId: null,
   afterActId: r.afterActId,
   quantity: r.quantity,

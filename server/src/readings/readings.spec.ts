@@ -55,7 +55,7 @@ describe('a reading', () => {
   it('of another job, with an unknown instrument, or of nothing is refused with all reasons', async () => {
     const other = await makeJob(call);
     const res = await call.post(routes.readings(made.jobId), readingBody(other.bodyId, '39.9', { instrumentId: 'thumb' }));
-    expect(res.body.problems.map((p: { path: string }) => p.path)).toEqual(['featureId', 'instrumentId']);
+    expect(res.body.problems.map((p: { path: string }) => p.path)).toEqual(['placeId', 'instrumentId']);
     const cut = await call.post(routes.readings(made.jobId), readingBody(null, '39.9', { purpose: 'cut' }));
     expect(cut.body.problems).toMatchObject([{ path: 'segmentId' }]);
   });
@@ -84,7 +84,7 @@ describe('a reading', () => {
     for (const takenAt of ['0000-06-01T00:00:00Z', '-000100-01-01T00:00:00Z', '+275760-09-13T00:00:00Z', 'yesterday'])
       expect((await take('39.9', { takenAt })).body.problems).toMatchObject([{ path: 'takenAt' }]);
     for (const time of ['0000-06-01T00:00:00Z', '+275760-09-12T00:00:00Z']) {
-      const csv = `feature,station_mm,clock_deg,reading,taken_at\nBody,10,0,39.9,${time}\n`;
+      const csv = `place,station_mm,clock_deg,reading,taken_at\nBody,10,0,39.9,${time}\n`;
       const { status, body } = await call.post(routes.readingsFile(made.jobId), { csv });
       expect([status, JSON.stringify(body)]).toEqual([422, expect.stringContaining('is no time such as')]);
     }
@@ -100,15 +100,15 @@ describe('a reading', () => {
 describe('a place with readings', () => {
   it('is not removed', async () => {
     await take('39.9');
-    expect((await call.delete(routes.feature(made.bodyId), '"v1"')).status).toBe(409);
-    expect((await call.delete(routes.feature(made.boreId), '"v1"')).status).toBe(204);
+    expect((await call.delete(routes.place(made.bodyId), '"v1"')).status).toBe(409);
+    expect((await call.delete(routes.place(made.boreId), '"v1"')).status).toBe(204);
     expect((await call.delete(routes.component(made.pinId), '"v1"')).body.detail).toContain('Remove those first');
   });
 });
 
 describe('a readings file', () => {
   const send = (csv: string) => call.post(routes.readingsFile(made.jobId), { csv });
-  const header = 'feature,station_mm,clock_deg,reading';
+  const header = 'place,station_mm,clock_deg,reading';
 
   it('is stored whole', async () => {
     const rows = Array.from({ length: 500 }, (_, i) => `Body,${i % 100},${(i * 45) % 180},39.9${i % 10}`);
@@ -120,13 +120,13 @@ describe('a readings file', () => {
   it('with bad rows is not stored at all, and every problem is listed', async () => {
     const res = await send([header, 'Body,5,0,39.9', 'Nose,5,0,39.9', 'Body,x,0,abc'].join('\n'));
     expect(res.status).toBe(422);
-    expect(res.body.problems.map((p: { path: string }) => p.path)).toEqual(['rows.1.feature', 'rows.2.station_mm', 'rows.2.reading']);
+    expect(res.body.problems.map((p: { path: string }) => p.path)).toEqual(['rows.1.place', 'rows.2.station_mm', 'rows.2.reading']);
     expect(await stored()).toHaveLength(0);
   });
 
   it('may use semicolons and decimal commas, and must be a table', async () => {
-    expect((await send('feature;station_mm;clock_deg;reading\nBody;5,5;0;39,91\n')).body).toEqual({ stored: 1 });
-    expect((await send('feature,station_mm\n"unclosed')).status).toBe(422);
+    expect((await send('place;station_mm;clock_deg;reading\nBody;5,5;0;39,91\n')).body).toEqual({ stored: 1 });
+    expect((await send('place,station_mm\n"unclosed')).status).toBe(422);
     expect((await send('')).body.problems).toMatchObject([{ path: 'csv' }]);
   });
 
@@ -146,7 +146,7 @@ describe('a reading after an act', () => {
       {
         value: {
           componentId: made.pinId,
-          featureId: null,
+          placeId: null,
           kind: 'bend',
           where: '',
           state: 'done',
@@ -185,18 +185,18 @@ describe('a reading after an act', () => {
       .map((row) => /as found|after act 1[^"]*straightened/.exec(row)?.[0]);
     expect(states).toEqual(['as found', 'after act 1, straightened']);
     const back = await call.post(routes.readingsFile(made.jobId), {
-      csv: 'feature;station_mm;clock_deg;reading;state\nBody;20;0;39.52;after act 1',
+      csv: 'place;station_mm;clock_deg;reading;state\nBody;20;0;39.52;after act 1',
     });
     expect(back.body).toEqual({ stored: 1 });
     expect((await stored()).at(-1)).toMatchObject({ afterActId: actId, valueMm: 39.52 });
     const odd = await call.post(routes.readingsFile(made.jobId), {
-      csv: 'feature;station_mm;clock_deg;reading;state\nBody;20;0;39.52;after act 7',
+      csv: 'place;station_mm;clock_deg;reading;state\nBody;20;0;39.52;after act 7',
     });
     expect(odd.body.problems).toMatchObject([{ path: 'rows.0.state' }]);
   });
 
   it('is refused of another part, of another place than the act changed, and of the new part', async () => {
-    await act({ featureId: made.bodyId });
+    await act({ placeId: made.bodyId });
     expect((await after('39.9')).status).toBe(201);
     const bore = await call.post(routes.readings(made.jobId), readingBody(made.boreId, '40', { afterActId: actId, instrumentId: 'tele' }));
     expect(bore.body.problems).toMatchObject([{ path: 'afterActId' }]);

@@ -1,17 +1,17 @@
 -- :name byJobs
-select id, job_id as "jobId", purpose, feature_id as "featureId", segment_id as "segmentId", after_act_id as "afterActId", quantity, station_mm as "stationMm", clock_deg as "clockDeg",
+select id, job_id as "jobId", purpose, place_id as "placeId", segment_id as "segmentId", after_act_id as "afterActId", quantity, station_mm as "stationMm", clock_deg as "clockDeg",
        text, unit, value_mm as "valueMm", instrument_id as "instrumentId", part_temp_c as "partTempC", dial, person_id as "personId",
        to_char(taken_at at time zone 'utc', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"') as "takenAt", supersedes_id as "supersedesId", withdrawn
 from readings where job_id = any ($1::uuid[]) order by seq
 
 -- :name byIds
-select id, job_id as "jobId", purpose, feature_id as "featureId", segment_id as "segmentId", after_act_id as "afterActId", quantity, station_mm as "stationMm", clock_deg as "clockDeg",
+select id, job_id as "jobId", purpose, place_id as "placeId", segment_id as "segmentId", after_act_id as "afterActId", quantity, station_mm as "stationMm", clock_deg as "clockDeg",
        text, unit, value_mm as "valueMm", instrument_id as "instrumentId", part_temp_c as "partTempC", dial, person_id as "personId",
        to_char(taken_at at time zone 'utc', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"') as "takenAt", supersedes_id as "supersedesId", withdrawn
 from readings where id = any ($1::uuid[]) order by seq
 
 -- :name insert
-insert into readings (id, job_id, purpose, feature_id, segment_id, station_mm, clock_deg, text, unit, value_mm, instrument_id, part_temp_c,
+insert into readings (id, job_id, purpose, place_id, segment_id, station_mm, clock_deg, text, unit, value_mm, instrument_id, part_temp_c,
                       dial, person_id, taken_at, supersedes_id, withdrawn, quantity, after_act_id)
 select * from unnest ($1::uuid[], $2::uuid[], $3::text[], $4::uuid[], $5::text[], $6::float8[], $7::float8[], $8::text[], $9::text[],
                       $10::float8[], $11::text[], $12::float8[], $13::float8[], $14::text[], $15::timestamptz[], $16::uuid[], $17::boolean[], $18::text[], $19::uuid[])
@@ -25,23 +25,23 @@ select
   (select to_json(k) from (select route, request_hash, status, body from idempotency_keys where key = $3) k) as answered,
   (select to_json(i) from (select name, kind, range_low_mm as "rangeLowMm", range_high_mm as "rangeHighMm" from instruments where id = $4) i)
     as instrument,
-  (select to_json(f) from (select job_id as "jobId", kind from features where id = $5) f) as place,
+  (select to_json(f) from (select job_id as "jobId", kind from places where id = $5) f) as place,
   -- The newest twenty first, so that a place with thousands of readings costs no more than one with a few.
   (select value_mm
    from (select id, value_mm, taken_at, seq from readings
-         where feature_id = $5 and quantity = $6 and not withdrawn
+         where place_id = $5 and quantity = $6 and not withdrawn
            and coalesce(after_act_id, '00000000-0000-0000-0000-000000000000'::uuid) = coalesce($7, '00000000-0000-0000-0000-000000000000'::uuid)
          order by taken_at desc, seq desc limit 20) newest
    where not exists (select 1 from readings s where s.supersedes_id = newest.id)
    order by taken_at desc, seq desc limit 1) as "lastMm",
   -- Whether the act is on record as done on the component of the place.
   exists (
-    select 1 from (select distinct on (key) value from choices where job_id = $1 and key = $8 order by key, version desc) act, features f
+    select 1 from (select distinct on (key) value from choices where job_id = $1 and key = $8 order by key, version desc) act, places f
     where f.id = $5 and act.value ->> 'componentId' = f.component_id::text and act.value ->> 'state' = 'done'
-      and coalesce(act.value ->> 'featureId', f.id::text) = f.id::text and not (act.value ->> 'removed')::boolean
+      and coalesce(act.value ->> 'placeId', f.id::text) = f.id::text and not (act.value ->> 'removed')::boolean
   ) as "actDone",
   (select to_json(r) from (
-    select job_id as "jobId", feature_id as "featureId", segment_id as "segmentId",
+    select job_id as "jobId", place_id as "placeId", segment_id as "segmentId",
            exists (select 1 from readings s where s.supersedes_id = readings.id) as already
     from readings where id = $9) r) as corrected
 
@@ -53,7 +53,7 @@ once as (
   select $2, $3, $4, 201, $5::jsonb from screen where said is not null
   on conflict (key) do nothing returning body
 )
-insert into readings (id, job_id, purpose, feature_id, segment_id, station_mm, clock_deg, text, unit, value_mm, instrument_id, part_temp_c,
+insert into readings (id, job_id, purpose, place_id, segment_id, station_mm, clock_deg, text, unit, value_mm, instrument_id, part_temp_c,
                       dial, person_id, taken_at, supersedes_id, withdrawn, quantity, after_act_id)
 select $6::uuid, $7::uuid, $8, $9::uuid, $10, $11::float8, $12::float8, $13, $14, $15::float8, $16, $17::float8,
        $18::float8, $19, $20::timestamptz, $21::uuid, $22::boolean, $23, $24::uuid

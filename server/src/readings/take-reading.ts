@@ -1,6 +1,6 @@
 import {
   doubtReading,
-  FEATURE_KINDS,
+  PLACE_KINDS,
   outOfRange,
   parseLength,
   QUANTITIES,
@@ -16,9 +16,9 @@ type Say = (path: string, code: string, message: string) => void;
 
 function checkPlace(jobId: string, r: ReadingInput, { place, actDone }: StandsWith, say: Say): void {
   if (r.purpose === 'found') {
-    if (place?.jobId !== jobId) say('featureId', 'unknown', 'This place to measure is not on this job.');
-    else if (!(FEATURE_KINDS[place.kind].quantities as readonly Quantity[]).includes(r.quantity))
-      say('quantity', 'kind', `${FEATURE_KINDS[place.kind].name} has no ${QUANTITIES[r.quantity].name}.`);
+    if (place?.jobId !== jobId) say('placeId', 'unknown', 'This place to measure is not on this job.');
+    else if (!(PLACE_KINDS[place.kind].quantities as readonly Quantity[]).includes(r.quantity))
+      say('quantity', 'kind', `${PLACE_KINDS[place.kind].name} has no ${QUANTITIES[r.quantity].name}.`);
     // A reading is taken back in whatever state it was taken.
     if (place && r.afterActId && !r.withdrawn && !actDone)
       say('afterActId', 'not-done', 'This act is not on record as done on this part. Record it as done at Strip, or read it as found.');
@@ -26,7 +26,7 @@ function checkPlace(jobId: string, r: ReadingInput, { place, actDone }: StandsWi
   } else {
     if (r.quantity !== 'size') say('quantity', 'mixed', 'Of the new part diameters are read.');
     if (r.afterActId) say('afterActId', 'mixed', 'A reading of the new part is neither as found nor after an act.');
-    if (r.featureId !== null) say('featureId', 'mixed', 'A reading of the new part belongs to its segment.');
+    if (r.placeId !== null) say('placeId', 'mixed', 'A reading of the new part belongs to its segment.');
     if (!r.segmentId) say('segmentId', 'needed', 'Which segment of the new part was measured?');
   }
 }
@@ -36,7 +36,7 @@ function checkCorrection(jobId: string, r: ReadingInput, { corrected: old }: Sta
     if (r.withdrawn) say('withdrawn', 'nothing', 'Only a reading that was taken can be withdrawn.');
     return;
   }
-  if (old?.jobId !== jobId || old.featureId !== r.featureId || old.segmentId !== r.segmentId)
+  if (old?.jobId !== jobId || old.placeId !== r.placeId || old.segmentId !== r.segmentId)
     say('supersedesId', 'unknown', 'The reading to correct was taken at another place.');
   else if (old.already) say('supersedesId', 'already', 'Somebody has corrected this reading already. Look at theirs first.');
 }
@@ -71,7 +71,7 @@ export function takeReading(jobId: string, personId: string, r: ReadingInput, st
   checkPlace(jobId, r, stands, say);
   if (!stands.instrument) say('instrumentId', 'unknown', 'This instrument is not in the crib.');
   checkCorrection(jobId, r, stands, say);
-  const { valueMm, unit } = problems.some((p) => p.path === 'featureId') ? { valueMm: 0, unit: r.unit } : readText(r, stands, say);
+  const { valueMm, unit } = problems.some((p) => p.path === 'placeId') ? { valueMm: 0, unit: r.unit } : readText(r, stands, say);
   if (problems.length) throw invalid(problems);
   const { confirmed: _, ...rest } = r;
   return { ...rest, afterActId: r.afterActId ?? null, jobId, personId, valueMm, unit, takenAt: notAhead(r.takenAt) };

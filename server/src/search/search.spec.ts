@@ -49,7 +49,7 @@ describe('in a shop', () => {
 
   it('finds places, notes and lessons, and says where they stand', async () => {
     expect((await find('chatter')).hits).toMatchObject([{ kind: 'note', jobId, station: 'cut' }]);
-    expect((await find('body')).hits.find((h) => h.kind === 'place')).toMatchObject({ jobId, station: 'measure', featureId: bodyId });
+    expect((await find('body')).hits.find((h) => h.kind === 'place')).toMatchObject({ jobId, station: 'measure', placeId: bodyId });
     expect((await find('grease together')).hits).toMatchObject([{ kind: 'lesson', jobId, station: 'return' }]);
     // What was said first is no longer what stands.
     expect((await told('oil it')).filter((w) => w.includes('Oil it'))).toEqual([]);

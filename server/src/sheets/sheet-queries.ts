@@ -2,7 +2,7 @@ import type { JobSheet } from '@iron-patch/core';
 import { choicesOf } from '../choices/choice-queries';
 import { componentsOf } from '../components';
 import type { Db } from '../db';
-import { featuresOf } from '../features';
+import { placesOf } from '../places';
 import { notFound } from '../http';
 import { jobsById } from '../jobs';
 import { notesOf } from '../notes/note-queries';
@@ -35,7 +35,7 @@ export async function loadSheets(db: Db, jobIds: readonly string[]): Promise<Job
   );
   const all = {
     components: byJob(await componentsOf(db, jobIds)),
-    features: byJob(await featuresOf(db, jobIds)),
+    places: byJob(await placesOf(db, jobIds)),
     readings: byJob(await readingsOf(db, jobIds)),
     choices: byJob(await choicesOf(db, jobIds)),
     releases: byJob(await releasesOf(db, jobIds)),
@@ -48,7 +48,7 @@ export async function loadSheets(db: Db, jobIds: readonly string[]): Promise<Job
     job,
     customer: customers.get(job.customerId)!,
     components: of(all.components, job.id),
-    features: of(all.features, job.id),
+    places: of(all.places, job.id),
     readings: of(all.readings, job.id),
     choices: of(all.choices, job.id),
     releases: of(all.releases, job.id),

@@ -3,7 +3,7 @@ import { MOST_SHEET_ROWS, SHEET_TABLES, type SheetRow, type SheetRows, type Shee
 import { choicesOf } from '../choices/choice-queries';
 import { componentsOf } from '../components';
 import type { Db } from '../db';
-import { featuresOf } from '../features';
+import { placesOf } from '../places';
 import { jobById } from '../jobs';
 import { notesOf } from '../notes/note-queries';
 import { photosOf } from '../photos/photo-queries';
@@ -17,7 +17,7 @@ type Lists = Pick<JobSheet, Exclude<SheetTable, 'jobs'>>;
 /** Reads one table of some jobs. */
 const TABLES: { readonly [T in keyof Lists]: (db: Db, jobIds: readonly string[]) => Promise<Lists[T][number][]> } = {
   components: componentsOf,
-  features: featuresOf,
+  places: placesOf,
   readings: readingsOf,
   choices: choicesOf,
   releases: releasesOf,

@@ -1,7 +1,7 @@
 import { choiceKey, type JobSheet } from '@iron-patch/core';
 import { MOST_SHEET_ROWS, routes, type LiveEvent, type SheetRow, type SheetRows } from '@iron-patch/contract';
 import pg from 'pg';
-import { caller, featureBody, jobBody, makeJob, readingBody, type Caller } from '../testing/caller';
+import { caller, placeBody, jobBody, makeJob, readingBody, type Caller } from '../testing/caller';
 import { openTestShop, type TestShop } from '../testing/test-database';
 
 /** What is told of a change is enough to bring a sheet up to date by its rows alone. */
@@ -27,7 +27,7 @@ const rowsOf = (id: string, of: unknown) => call.get(`${routes.sheetRows(id)}?of
 
 it('every change names its row, and that row alone brings the sheet up to date', async () => {
   const { jobId, pinId, bodyId } = await makeJob(call);
-  const { body: spare } = await call.post(routes.features(jobId), featureBody(pinId, { name: 'Spare' }));
+  const { body: spare } = await call.post(routes.places(jobId), placeBody(pinId, { name: 'Spare' }));
   const { jobId: otherId } = await makeJob(call);
   const acts: (() => Promise<unknown>)[] = [
     () => call.post(routes.readings(jobId), readingBody(bodyId, '39.9')),
@@ -41,10 +41,10 @@ it('every change names its row, and that row alone brings the sheet up to date',
         '"v1"',
       ),
     () => call.post(routes.notes(jobId), { station: 'strip', text: 'Kept.' }),
-    () => call.put(routes.feature(bodyId), featureBody(pinId, { name: 'Long body' }), '"v1"'),
-    () => call.delete(routes.feature(spare.id as string), '"v1"'),
+    () => call.put(routes.place(bodyId), placeBody(pinId, { name: 'Long body' }), '"v1"'),
+    () => call.delete(routes.place(spare.id as string), '"v1"'),
   ];
-  const listed = ['components', 'features', 'readings', 'choices', 'releases', 'proofs', 'notes', 'photos'] as const;
+  const listed = ['components', 'places', 'readings', 'choices', 'releases', 'proofs', 'notes', 'photos'] as const;
   for (const act of acts) {
     const before = await sheetOf(jobId);
     told = [];
@@ -66,8 +66,8 @@ it('every change names its row, and that row alone brings the sheet up to date',
     expect(rows.job ?? before.job).toEqual(after.job);
   }
   // Nothing of another job, whoever asks.
-  const theirs = (await rowsOf(otherId, [['features', bodyId]])).body as SheetRows;
-  expect(theirs).toEqual({ features: [] });
+  const theirs = (await rowsOf(otherId, [['places', bodyId]])).body as SheetRows;
+  expect(theirs).toEqual({ places: [] });
 });
 
 it('refuses what does not say which rows, or asks for too many', async () => {

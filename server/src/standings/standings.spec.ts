@@ -37,11 +37,11 @@ it('follows every change of a job, whatever was changed, and changes of the shop
   const { jobId, bodyId } = await makeJob(call);
   const other = await makeJob(call);
   const sheet = (await call.get(routes.sheet(jobId))).body;
-  const body = sheet.features.find((f: { id: string }) => f.id === bodyId);
+  const body = sheet.places.find((f: { id: string }) => f.id === bodyId);
   const acts: (() => Promise<unknown>)[] = [
     () => call.post(routes.readings(jobId), readingBody(bodyId, '39.9')),
     () => call.post(routes.readings(jobId), readingBody(bodyId, '39.95')),
-    () => call.put(routes.feature(bodyId), { ...body, stationsMm: [5, 15, 25] }, '"v1"'),
+    () => call.put(routes.place(bodyId), { ...body, stationsMm: [5, 15, 25] }, '"v1"'),
     () => call.post(routes.notes(jobId), { station: 'strip', text: 'Keep both.' }),
     () => shop.pool.query(`update jobs set unit = 'in' where id = $1`, [jobId]),
     () => shop.pool.query(`update instruments set u_mm = 0.5`),

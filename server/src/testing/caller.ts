@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { NO_DETAIL } from '@iron-patch/core';
-import { HEADERS, routes, type ComponentInput, type FeatureInput, type JobInput, type ReadingInput } from '@iron-patch/contract';
+import { HEADERS, routes, type ComponentInput, type PlaceInput, type JobInput, type ReadingInput } from '@iron-patch/contract';
 import request from 'supertest';
 import type { TestShop } from './test-database';
 
@@ -49,7 +49,7 @@ export const componentBody = (more: Partial<ComponentInput> = {}): ComponentInpu
   ...more,
 });
 
-export const featureBody = (componentId: string, more: Partial<FeatureInput> = {}): FeatureInput => ({
+export const placeBody = (componentId: string, more: Partial<PlaceInput> = {}): PlaceInput => ({
   componentId,
   name: 'Body',
   kind: 'diameter',
@@ -59,17 +59,17 @@ export const featureBody = (componentId: string, more: Partial<FeatureInput> = {
   startMm: 0,
   lengthMm: 100,
   land: 'worn',
-  matesFeatureId: null,
+  matesPlaceId: null,
   stationsMm: [5, 20],
   clocksDeg: [0, 90],
   instrumentId: 'mic-25-50',
   ...more,
 });
 
-export const readingBody = (featureId: string | null, text: string, more: Partial<ReadingInput> = {}): ReadingInput => ({
+export const readingBody = (placeId: string | null, text: string, more: Partial<ReadingInput> = {}): ReadingInput => ({
   id: randomUUID(),
   purpose: 'found',
-  featureId,
+  placeId,
   segmentId: null,
   quantity: 'size',
   stationMm: 5,
@@ -99,15 +99,15 @@ export async function makeJob(call: Caller, more: object = {}): Promise<MadeJob>
   const pinId = (await call.post(routes.components(jobId), componentBody())).body.id as string;
   const barrel = (await call.post(routes.components(jobId), componentBody({ name: 'Barrel', role: 'mate', verdict: 'reuse' }))).body
     .id as string;
-  const bodyId = (await call.post(routes.features(jobId), featureBody(pinId))).body.id as string;
-  const bore = featureBody(barrel, {
+  const bodyId = (await call.post(routes.places(jobId), placeBody(pinId))).body.id as string;
+  const bore = placeBody(barrel, {
     name: 'Barrel bore',
     side: 'inside',
-    matesFeatureId: bodyId,
+    matesPlaceId: bodyId,
     stationsMm: [5],
     clocksDeg: [0, 90],
     instrumentId: 'tele',
   });
-  const boreId = (await call.post(routes.features(jobId), bore)).body.id as string;
+  const boreId = (await call.post(routes.places(jobId), bore)).body.id as string;
   return { jobId, pinId, bodyId, boreId };
 }

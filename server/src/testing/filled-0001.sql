@@ -32,4 +32,15 @@ select gen_random_uuid(), job_id, 'found', feature_id, station_mm, clock_deg, '3
 from (select *, row_number() over (partition by job_id order by seq) as turn from readings) r where turn <= 2;
 insert into choices (job_id, key, version, value, reason, person_id)
 select job_id, 'nominal:' || id, 1, '{"sizeMm": 40, "name": "40 mm"}', 'A 40 mm pin.', 'ada' from features where side = 'outside';
+-- A drawn part, changed once, and its release.
+insert into choices (job_id, key, version, value, reason, person_id)
+select job_id, 'part', v, jsonb_build_object('name', 'Pin', 'materialId', 'steel-c45', 'bore', null,
+  'crossHoles', jsonb_build_array(jsonb_build_object('id', 'h', 'diameterMm', 6, 'atMm', 50, 'clockDeg', 90)),
+  'segments', jsonb_build_array(
+    jsonb_build_object('id', 'head', 'kind', 'head', 'name', 'Head', 'lengthMm', 8, 'diameterMm', 56, 'chamferLeftMm', 1, 'chamferRightMm', 0, 'fitsFeatureIds', '[]'::jsonb),
+    jsonb_build_object('id', 'body', 'kind', 'cylinder', 'name', 'Body', 'lengthMm', 60 + v, 'diameterMm', 40, 'chamferLeftMm', 0, 'chamferRightMm', 1,
+      'fitsFeatureIds', jsonb_build_array(id)))), 'The "featureId": of it.', 'ada'
+from features, generate_series(1, 2) v where side = 'inside';
+insert into choices (job_id, key, version, value, reason, person_id)
+select job_id, 'fit:' || id, 1, '{"schoolId": "grease", "hole": "keep", "truedMm": null}', '', 'ada' from features where side = 'inside';
 insert into notes (job_id, station, text, person_id) select id, 'strip', 'Came out with the press.', 'bram' from jobs;

@@ -47,7 +47,7 @@ const IDS: Readonly<Record<string, string>> = {
 export const withServerIds = (sheet: JobSheet): JobSheet =>
   JSON.parse(
     JSON.stringify(sheet).replace(
-      /("(?:componentId|featureId|matesFeatureId|id)":|"fitsFeatureIds":\[|fit:)"?(pin|barrel|body)"/g,
+      /("(?:componentId|placeId|matesPlaceId|id)":|"fitsPlaceIds":\[|fit:)"?(pin|barrel|body)"/g,
       (_, before: string, name: string) => (before === 'fit:' ? `fit:${IDS[name]!}"` : `${before}"${IDS[name]!}"`),
     ),
   ) as JobSheet;

@@ -3,7 +3,7 @@ import type { TypedReading } from '../app/sheet-data';
 /** A reading of the barrel as somebody types it. */
 export const typedReading = (text: string): TypedReading => ({
   purpose: 'found',
-  featureId: 'barrel',
+  placeId: 'barrel',
   segmentId: null,
   afterActId: null,
   quantity: 'size',

@@ -17,7 +17,7 @@ const fresh = (): Outbox => {
 const reading = (text: string, takenAt = new Date().toISOString()): ReadingInput => ({
   id: newId(),
   purpose: 'found',
-  featureId: newId(),
+  placeId: newId(),
   segmentId: null,
   quantity: 'size' as const,
   stationMm: 5,

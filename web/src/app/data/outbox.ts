@@ -7,7 +7,7 @@ import {
   type WaitingAnswers,
   type WaitingReading,
 } from '@iron-patch/contract/wire';
-import type { Problem, ReadingRecord } from '@iron-patch/core';
+import { namesNow, type Problem, type ReadingRecord } from '@iron-patch/core';
 import { Subject } from 'rxjs';
 import { ApiProblem, NoAnswer, refusalOf } from './answers';
 import { Api } from './api';
@@ -173,7 +173,7 @@ export class Outbox {
   private stored(): OutboxItem[] {
     const keys = Array.from({ length: localStorage.length }, (_, i) => localStorage.key(i)!).filter((k) => k.startsWith(PREFIX));
     return keys
-      .map((k) => readStored<OutboxItem | null>(k, null))
+      .map((k) => namesNow(readStored<OutboxItem | null>(k, null)) as OutboxItem | null)
       .filter((i): i is OutboxItem => i !== null)
       .sort(asTyped);
   }

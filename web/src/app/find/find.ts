@@ -67,7 +67,7 @@ const KINDS: Readonly<Record<SearchHit['kind'], string>> = {
           <ul>
             @for (h of a.hits; track $index) {
               <li>
-                <a [routerLink]="['/jobs', h.jobId, h.station]" [queryParams]="h.featureId ? { place: h.featureId } : {}">
+                <a [routerLink]="['/jobs', h.jobId, h.station]" [queryParams]="h.placeId ? { place: h.placeId } : {}">
                   <span class="fig number">{{ h.number }}</span>
                   <span class="kind">{{ kinds[h.kind] }}</span>
                   <span class="what">

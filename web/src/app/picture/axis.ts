@@ -23,7 +23,7 @@ export class Axis {
   readonly cursorPx = computed(() => {
     const { spanId, stationMm } = this.store.selection();
     if (stationMm === null) return null;
-    const finding = this.store.repair()?.features.find((f) => f.feature.id === spanId);
+    const finding = this.store.repair()?.places.find((f) => f.place.id === spanId);
     return this.scale()((finding?.component.axisOffsetMm ?? 0) + stationMm);
   });
 }

@@ -120,16 +120,16 @@ export class Lanes {
   });
   protected readonly mates = computed(() =>
     (this.store.repair()?.fits ?? []).map((f) => {
-      const from = f.hole.component.axisOffsetMm + f.hole.feature.startMm;
+      const from = f.hole.component.axisOffsetMm + f.hole.place.startMm;
       const shape = f.hole.shape;
       const whole = shape ? `${this.coarse(shape.smallestMm)} to ${this.coarse(shape.largestMm)}` : '';
       return {
-        id: f.hole.feature.id,
+        id: f.hole.place.id,
         fromMm: from,
-        toMm: from + f.hole.feature.lengthMm,
+        toMm: from + f.hole.place.lengthMm,
         oval: f.target?.trueTheHole ?? false,
         whole,
-        text: shape && this.x(from + f.hole.feature.lengthMm) - this.x(from) <= 124 ? this.coarse(shape.smallestMm) : whole,
+        text: shape && this.x(from + f.hole.place.lengthMm) - this.x(from) <= 124 ? this.coarse(shape.smallestMm) : whole,
       };
     }),
   );
@@ -245,8 +245,8 @@ export class Lanes {
       case 'readings':
         return { title: 'Readings', sub: 'outside, mean' };
       case 'wear': {
-        const all = this.store.repair()?.features ?? [];
-        const pin = all.find((f) => f.component.role === 'worn' && f.feature.land === 'worn' && isDiameter(f.feature.kind));
+        const all = this.store.repair()?.places ?? [];
+        const pin = all.find((f) => f.component.role === 'worn' && f.place.land === 'worn' && isDiameter(f.place.kind));
         const made = pin && madeSizeMm(pin, all);
         return { title: 'Wear', sub: made ? `deepened, from ${this.show(made)}` : 'original not known' };
       }

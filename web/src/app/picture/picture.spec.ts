@@ -8,11 +8,11 @@ import type { SheetStore } from '../sheet-data';
 import { Axis, Lanes, PartPicture, PlacePicker, PolarSection, ProfileChart } from './index';
 
 let store: InstanceType<typeof SheetStore>;
-const places = testSheet().features.map((f) =>
+const places = testSheet().places.map((f) =>
   f.id === 'body' ? { ...f, startMm: 8, lengthMm: 112 } : f.id === 'land' ? { ...f, startMm: 10, lengthMm: 12 } : f,
 );
 const open = async (more: Parameters<typeof testSheet>[0] = {}): Promise<void> => {
-  store = await openSheet(new FakeServer(testSheet({ features: places, ...more })));
+  store = await openSheet(new FakeServer(testSheet({ places: places, ...more })));
 };
 const numbersIn = (d: string): number[] => [...d.matchAll(/-?\d+(\.\d+)?/g)].map((m) => Number(m[0]));
 
@@ -41,14 +41,14 @@ describe('the picture', () => {
   });
 
   it('has words when there is nothing to draw', async () => {
-    await open({ components: [], features: [], readings: [] });
+    await open({ components: [], places: [], readings: [] });
     expect(words(await show(PartPicture))).toContain('Nothing to draw yet');
   });
 
   it('names the axis in the unit of the reader', async () => {
     await open();
     expect(words(await show(PartPicture))).toContain('100');
-    const inch = { ...testSheet({ features: places }) };
+    const inch = { ...testSheet({ places: places }) };
     store = await openSheet(new FakeServer({ ...inch, job: { ...inch.job, unit: 'in' } }));
     expect(words(await show(PartPicture))).toMatch(/1 2 3 4|0 0\.5 1/);
   });
@@ -152,7 +152,7 @@ describe('numbers behind a picture', () => {
 
   it('a profile has its sections, smallest, mean and largest, as they were read', async () => {
     await open();
-    const finding = store.repair()!.features.find((f) => f.feature.id === 'barrel')!;
+    const finding = store.repair()!.places.find((f) => f.place.id === 'barrel')!;
     const rows = cells((await show(ProfileChart, { finding })).nativeElement as HTMLElement);
     expect(rows.map((r) => Number(r[0]))).toEqual(finding.shape!.sections.map((s) => s.stationMm));
     // Read at four directions each: the smallest of a row is never above its mean, nor that above the largest.

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { formatLength, formatPlace, madeSizeMm, type FeatureFinding } from '@iron-patch/core';
+import { formatLength, formatPlace, madeSizeMm, type PlaceFinding } from '@iron-patch/core';
 import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
 import { SheetStore } from '../sheet-data';
@@ -55,13 +55,13 @@ const NICE = [1, 2, 5, 10, 20, 50, 100, 200, 500, 1000, 2000, 5000];
 })
 export class ProfileChart {
   protected readonly store = inject(SheetStore);
-  readonly finding = input.required<FeatureFinding>();
+  readonly finding = input.required<PlaceFinding>();
   protected readonly box = BOX;
   protected readonly right = BOX.width - BOX.right;
   private readonly sections = computed(() => this.finding().shape?.sections ?? []);
-  private readonly original = computed(() => madeSizeMm(this.finding(), this.store.repair()?.features ?? []));
+  private readonly original = computed(() => madeSizeMm(this.finding(), this.store.repair()?.places ?? []));
   private readonly x = computed(() => {
-    const { startMm, lengthMm } = this.finding().feature;
+    const { startMm, lengthMm } = this.finding().place;
     const at = this.sections().map((s) => s.stationMm);
     return scaleLinear()
       .domain([Math.min(startMm, ...at), Math.max(startMm + lengthMm, ...at)])
@@ -104,7 +104,7 @@ export class ProfileChart {
   protected readonly numbers = computed<Numbers>(() => {
     const show = (mm: number): string => formatLength(mm, this.store.unit());
     return {
-      caption: `Sizes of ${this.finding().feature.name}, ${this.store.unit()}`,
+      caption: `Sizes of ${this.finding().place.name}, ${this.store.unit()}`,
       head: ['Station', 'smallest', 'mean', 'largest'],
       rows: this.sections().map((s) => [formatPlace(s.stationMm, this.store.unit()), ...[s.smallestMm, s.meanMm, s.largestMm].map(show)]),
     };

@@ -5,7 +5,7 @@ import { breathe, openSheet, show } from '../../testing/open-sheet';
 import type { SheetStore } from '../sheet-data';
 import { ImportDialog } from './import-dialog';
 
-const CSV = 'feature,station_mm,clock_deg,reading\nBarrel bore,5,0,40.31';
+const CSV = 'place,station_mm,clock_deg,reading\nBarrel bore,5,0,40.31';
 let server: FakeServer;
 let store: InstanceType<typeof SheetStore>;
 let fixture: ComponentFixture<ImportDialog>;
@@ -66,8 +66,8 @@ it('takes a file, and not one that is far too large', async () => {
   };
   await choose({ size: 3_000_000, text: () => Promise.resolve('') });
   expect(dialog().textContent).toContain('over 2 MB');
-  await choose({ size: 20, text: () => Promise.resolve('feature\nBore') });
-  expect(dialog().querySelector('textarea')!.value).toBe('feature\nBore');
+  await choose({ size: 20, text: () => Promise.resolve('place\nBore') });
+  expect(dialog().querySelector('textarea')!.value).toBe('place\nBore');
 });
 
 it('can be left', async () => {

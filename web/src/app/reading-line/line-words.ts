@@ -10,7 +10,7 @@ export const NOWHERE = { spanId: null, stationMm: null, clockDeg: null, quantity
 export function nothingAsked(station: StationId, repair: Repair | null, sheet: JobSheet | null): string {
   if (station === 'prove' && repair?.proofs.length) return 'Every segment is measured. To measure one again, touch its name above.';
   if (station === 'cut' || station === 'prove') return 'Draw and plan the part first: then its cuts and proofs are typed here.';
-  return sheet?.features.length
+  return sheet?.places.length
     ? 'All planned readings are in. To correct or repeat one, touch its number at Measure.'
     : 'Write a place and what was read there at Measure, or add components and places at Strip.';
 }

@@ -9,7 +9,7 @@ import { ReadingLine } from './reading-line';
 import { corrected, lineTarget } from './spot';
 
 const nothing = { spanId: null, stationMm: null, clockDeg: null, quantity: null };
-const half = testSheet().readings.filter((r) => r.featureId !== 'barrel' || r.stationMm < 20);
+const half = testSheet().readings.filter((r) => r.placeId !== 'barrel' || r.stationMm < 20);
 const plan = { latheId: 'gap-bed', barId: 'bar60', tool: 'carbide', partingMm: 3, touched: 'left', grippedMm: 25, finishes: 2 };
 const planned = [
   testChoice(choiceKey.fit('barrel'), { schoolId: 'grease', hole: 'keep', truedMm: null }),
@@ -24,7 +24,7 @@ describe('where the line stands', () => {
     const t = lineTarget(repair({ readings: half }), 'measure', nothing, 'mm')!;
     expect(t).toMatchObject({
       purpose: 'found',
-      featureId: 'barrel',
+      placeId: 'barrel',
       spot: { stationMm: 20, clockDeg: 0, quantity: 'size' },
       title: 'Barrel bore at 20 mm, 0°',
       there: [],
@@ -39,7 +39,7 @@ describe('where the line stands', () => {
 
   it('at a picked spot, to correct the reading there', () => {
     const sheet = testSheet();
-    const there = sheet.readings.find((r) => r.featureId === 'barrel' && r.stationMm === 5 && r.clockDeg === 90)!;
+    const there = sheet.readings.find((r) => r.placeId === 'barrel' && r.stationMm === 5 && r.clockDeg === 90)!;
     const t = lineTarget(workOut(sheet, testShop), 'measure', { spanId: 'barrel', stationMm: 5, clockDeg: 90, quantity: null }, 'mm')!;
     expect(corrected(t, there.instrumentId)!.id).toBe(there.id);
     expect(corrected(t, 'another')).toBeNull();
@@ -111,7 +111,7 @@ describe('typing on the line', () => {
     expect(sent()[0]).toMatchObject({
       text: '40.28',
       unit: 'mm',
-      featureId: 'barrel',
+      placeId: 'barrel',
       stationMm: 20,
       clockDeg: 0,
       instrumentId: 'tele',

@@ -84,7 +84,7 @@ export class ReadingLine {
   });
   private readonly place = computed(() => {
     const t = this.target();
-    return t ? `${t.purpose}${t.featureId ?? t.segmentId}${t.spot.quantity}` : '';
+    return t ? `${t.purpose}${t.placeId ?? t.segmentId}${t.spot.quantity}` : '';
   });
   /** The instrument stays with a place until somebody takes another. */
   protected readonly instrumentId = linkedSignal({
@@ -148,7 +148,7 @@ export class ReadingLine {
     // What was typed with its place goes through the line reading by reading; one that is doubted holds up the next.
     effect(() => {
       const next = this.queue.head();
-      const here = next && this.store.repair()?.features.some((f) => f.feature.id === next.featureId);
+      const here = next && this.store.repair()?.places.some((f) => f.place.id === next.placeId);
       // One that is doubted or being put right is waited for.
       if (here && !this.holding() && this.text() === '' && this.station() === 'measure') untracked(() => this.readNext(next));
     });
@@ -187,9 +187,9 @@ export class ReadingLine {
   }
 
   private doubtOf(t: LineTarget, value: TypedLength): ReadingDoubt | null {
-    const { purpose, featureId, segmentId, afterActId, spot, expectedMm } = t;
+    const { purpose, placeId, segmentId, afterActId, spot, expectedMm } = t;
     const about = {
-      ...{ purpose, featureId, segmentId, afterActId, spot, expectedMm },
+      ...{ purpose, placeId, segmentId, afterActId, spot, expectedMm },
       ...{ valueMm: value.valueMm, unit: value.unit, decimals: value.decimals },
       ...{ instrumentId: this.instrumentId(), dial: this.dialValue(), supersedesId: this.corrects(t)?.id ?? null },
     };
@@ -206,10 +206,10 @@ export class ReadingLine {
     this.enter();
   }
 
-  private readNext({ featureId, spot, text }: QueuedReading): void {
+  private readNext({ placeId, spot, text }: QueuedReading): void {
     this.queue.shift();
     this.holding.set(true);
-    this.store.select({ spanId: featureId, ...spot });
+    this.store.select({ spanId: placeId, ...spot });
     this.text.set(text);
     this.enter();
   }
@@ -301,7 +301,7 @@ export class ReadingLine {
   /** The one planned for the place, else what a machinist would reach for. */
   private instrumentFor(target: LineTarget | null): string {
     const { instruments } = this.shop.shop();
-    const side = this.store.repair()?.features.find((f) => f.feature.id === target?.featureId)?.feature.side ?? 'outside';
+    const side = this.store.repair()?.places.find((f) => f.place.id === target?.placeId)?.place.side ?? 'outside';
     const reads = target ? readsFor(target.spot.quantity, side) : 'outside';
     const size = reads === 'indicator' ? null : (target?.expectedMm ?? null);
     const planned = instruments.find((i) => i.id === target?.instrumentId);
@@ -323,10 +323,10 @@ export class ReadingLine {
   /** Passes over the spot on purpose: it is no longer asked for, and can be measured all the same. */
   protected skip(): void {
     const t = this.target();
-    const finding = this.store.repair()?.features.find((f) => f.feature.id === t?.featureId);
+    const finding = this.store.repair()?.places.find((f) => f.place.id === t?.placeId);
     if (!t || t.purpose !== 'found' || !finding) return;
     const spots = [...finding.skipped.filter((s) => !sameSpot(s, t.spot)), t.spot];
-    const { id, name } = finding.feature;
+    const { id, name } = finding.place;
     void this.store.putChoice(choiceKey.skip(id), `spots passed over on ${inSentence(name)}`, { spots }).catch(this.store.bug);
     this.onward(t);
     this.focus();
@@ -342,14 +342,14 @@ export class ReadingLine {
   /** After a reading: the next planned spot of the place, then of the next place. */
   private onward(t: LineTarget): void {
     if (t.purpose !== 'found') return;
-    const finding = this.store.repair()?.features.find((f) => f.feature.id === t.featureId);
+    const finding = this.store.repair()?.places.find((f) => f.place.id === t.placeId);
     const next = (finding && inState(finding, t.afterActId))?.next ?? null;
-    this.store.select(next ? { spanId: t.featureId, afterActId: t.afterActId, ...next } : NOWHERE);
+    this.store.select(next ? { spanId: t.placeId, afterActId: t.afterActId, ...next } : NOWHERE);
   }
 
   private step(t: LineTarget, by: number): void {
-    const all = (this.store.repair()?.features ?? []).flatMap((f) => f.planned.map((spot) => ({ spanId: f.feature.id, ...spot })));
-    const at = all.findIndex((s) => s.spanId === t.featureId && sameSpot(s, t.spot));
+    const all = (this.store.repair()?.places ?? []).flatMap((f) => f.planned.map((spot) => ({ spanId: f.place.id, ...spot })));
+    const at = all.findIndex((s) => s.spanId === t.placeId && sameSpot(s, t.spot));
     const to = all[at + by];
     if (to) this.store.select(to);
   }

@@ -1,12 +1,12 @@
 import {
   expectedAt,
-  FEATURE_KINDS,
+  PLACE_KINDS,
   inHand,
   placeWithUnit,
   isDiameter,
   QUANTITIES,
   sameSpot,
-  type FeatureFinding,
+  type PlaceFinding,
   type LengthUnit,
   type Quantity,
   type ReadingRecord,
@@ -22,7 +22,7 @@ export type Standing = Pick<ReadingRecord, 'id' | 'instrumentId'>;
 /** Where the next entry goes and what it should come near to. */
 export interface LineTarget {
   readonly purpose: 'found' | 'cut' | 'proof';
-  readonly featureId: string | null;
+  readonly placeId: string | null;
   readonly segmentId: string | null;
   /** State of the part that is read. */
   readonly afterActId: string | null;
@@ -43,32 +43,32 @@ const PROOF_CLOCKS = [0, 90];
 
 const isSigned = (quantity: Quantity): boolean => QUANTITIES[quantity].reads === 'indicator';
 
-function titleOf({ feature }: FeatureFinding, spot: Spot, unit: LengthUnit): string {
-  if (isDiameter(feature.kind)) return `${feature.name} at ${placeWithUnit(spot.stationMm, unit)}, ${spot.clockDeg}°`;
+function titleOf({ place }: PlaceFinding, spot: Spot, unit: LengthUnit): string {
+  if (isDiameter(place.kind)) return `${place.name} at ${placeWithUnit(spot.stationMm, unit)}, ${spot.clockDeg}°`;
   const { name } = QUANTITIES[spot.quantity];
-  if (!FEATURE_KINDS[feature.kind].grid) return `${feature.name}: ${name}`;
-  return `${feature.name}: ${name} at ${placeWithUnit(spot.stationMm, unit)}, ${spot.clockDeg}°`;
+  if (!PLACE_KINDS[place.kind].grid) return `${place.name}: ${name}`;
+  return `${place.name}: ${name} at ${placeWithUnit(spot.stationMm, unit)}, ${spot.clockDeg}°`;
 }
 
 function foundTarget(repair: Repair, selection: Selection, unit: LengthUnit): LineTarget | null {
-  const asFound = repair.features.find((f) => f.feature.id === selection.spanId);
+  const asFound = repair.places.find((f) => f.place.id === selection.spanId);
   const chosen = asFound && inHand(asFound, selection.afterActId);
   const { stationMm, clockDeg } = selection;
-  const quantity = selection.quantity ?? (chosen ? FEATURE_KINDS[chosen.feature.kind].quantities[0] : 'size');
+  const quantity = selection.quantity ?? (chosen ? PLACE_KINDS[chosen.place.kind].quantities[0] : 'size');
   const picked = chosen && stationMm !== null && clockDeg !== null ? { stationMm, clockDeg, quantity } : null;
-  const finding = picked || chosen?.next ? chosen : repair.features.find((f) => f.next && inHand(f) === f);
+  const finding = picked || chosen?.next ? chosen : repair.places.find((f) => f.next && inHand(f) === f);
   const spot = picked ?? finding?.next;
   if (!finding || !spot) return null;
   return {
     purpose: 'found',
-    featureId: finding.feature.id,
+    placeId: finding.place.id,
     segmentId: null,
     afterActId: finding.state.actId,
     spot,
     title: titleOf(finding, spot, unit) + (finding.state.actId === null ? '' : `, ${finding.state.words}`),
     expectedMm: expectedAt(finding, spot),
     nominalMm: spot.quantity === 'size' ? (finding.chosenNominal?.sizeMm ?? null) : null,
-    instrumentId: finding.feature.instrumentId,
+    instrumentId: finding.place.instrumentId,
     there: finding.readings.filter((r) => sameSpot(r, spot)),
     signed: isSigned(spot.quantity),
     dial: null,
@@ -84,7 +84,7 @@ function cutTarget(repair: Repair, selection: Selection): LineTarget | null {
   const { id, name } = cut.segment.segment;
   return {
     purpose: 'cut',
-    featureId: null,
+    placeId: null,
     segmentId: id,
     afterActId: null,
     spot: { stationMm: 0, clockDeg: 0, quantity: 'size' },
@@ -107,7 +107,7 @@ function proofTarget(repair: Repair, selection: Selection): LineTarget | null {
   const clockDeg = missing(proof) ?? 0;
   return {
     purpose: 'proof',
-    featureId: null,
+    placeId: null,
     segmentId: id,
     afterActId: null,
     spot: { stationMm, clockDeg, quantity: 'size' },

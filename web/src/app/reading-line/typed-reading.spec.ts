@@ -4,7 +4,7 @@ import { typedReading, type LineState } from './typed-reading';
 
 const target: LineTarget = {
   purpose: 'found',
-  featureId: 'barrel',
+  placeId: 'barrel',
   segmentId: null,
   afterActId: null,
   spot: { stationMm: 20, clockDeg: 90, quantity: 'size' },

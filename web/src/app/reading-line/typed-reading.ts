@@ -47,7 +47,7 @@ export function typedReading(target: LineTarget, valueMm: number, line: LineStat
   const text = again.ok && Math.abs(again.value.valueMm - valueMm) < SAME_MM ? typed : plain;
   return {
     purpose: target.purpose,
-    featureId: target.featureId,
+    placeId: target.placeId,
     segmentId: target.segmentId,
     afterActId: target.afterActId,
     ...target.spot,

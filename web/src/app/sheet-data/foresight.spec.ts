@@ -55,7 +55,7 @@ describe('a reading that is foreseen', () => {
 
   it('is worked out anew on a sheet that changed meanwhile', () => {
     const record = foresight.taken(jobId, typed, 'tomas', 40.1);
-    const other = testReading({ featureId: 'barrel', stationMm: 20, clockDeg: 45, valueMm: 40.2 });
+    const other = testReading({ placeId: 'barrel', stationMm: 20, clockDeg: 45, valueMm: 40.2 });
     const then = { ...sheet, readings: [...sheet.readings, other, record] };
     expect(foresight.repairOf(then, testShop).live).toHaveLength(sheet.readings.length + 2);
   });

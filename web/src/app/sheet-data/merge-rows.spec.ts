@@ -2,7 +2,7 @@ import { choiceKey, type JobSheet } from '@iron-patch/core';
 import { testChoice, testReading, testSheet } from '@iron-patch/core/testing';
 import { mergeRows } from './merge-rows';
 
-const reading = (valueMm: number) => testReading({ featureId: 'barrel', stationMm: 5, clockDeg: 0, valueMm });
+const reading = (valueMm: number) => testReading({ placeId: 'barrel', stationMm: 5, clockDeg: 0, valueMm });
 const [a, b, c] = [reading(40.1), reading(40.2), reading(40.3)];
 const sheet: JobSheet = testSheet({ readings: [a, b], choices: [testChoice(choiceKey.route, { cause: 'x' })] });
 
@@ -18,7 +18,7 @@ it('puts a changed row in its place, a new one at the end, and takes off what is
     { readings: [changed, c] },
   );
   expect(merged.readings).toEqual([changed, c]);
-  expect(merged.features).toBe(sheet.features);
+  expect(merged.places).toBe(sheet.places);
 });
 
 it('knows a choice by its key', () => {

@@ -3,7 +3,7 @@ import type { Spot } from '@iron-patch/core';
 
 /** A reading that was typed with its place and is to go through the reading line like any other. */
 export interface QueuedReading {
-  readonly featureId: string;
+  readonly placeId: string;
   readonly spot: Spot;
   readonly text: string;
 }

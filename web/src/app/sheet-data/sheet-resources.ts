@@ -1,7 +1,7 @@
 import {
   routes,
   type ComponentInput,
-  type FeatureInput,
+  type PlaceInput,
   type JobInput,
   type NoteInput,
   type PhotoInput,
@@ -10,7 +10,7 @@ import {
 import type {
   ChoiceRecord,
   ComponentRecord,
-  FeatureRecord,
+  PlaceRecord,
   JobRecord,
   JobSheet,
   NoteRecord,
@@ -91,26 +91,26 @@ export function sheetResources({ api, jobId, attempt, patchSheet }: SheetAccess)
         c.version,
         () => patchSheet((s) => ({ ...s, components: s.components.filter((x) => x.id !== c.id) })),
       ),
-    addFeature: (input: FeatureInput, key: string): Promise<FeatureRecord | null> =>
+    addPlace: (input: PlaceInput, key: string): Promise<PlaceRecord | null> =>
       attempt(
         'places to measure',
-        () => api.post<FeatureRecord>(routes.features(jobId()), input, key),
+        () => api.post<PlaceRecord>(routes.places(jobId()), input, key),
         0,
-        (f) => patchSheet((s) => ({ ...s, features: replaceById(s.features, f) })),
+        (f) => patchSheet((s) => ({ ...s, places: replaceById(s.places, f) })),
       ),
-    saveFeature: (f: FeatureRecord, input: FeatureInput): Promise<FeatureRecord | null> =>
+    savePlace: (f: PlaceRecord, input: PlaceInput): Promise<PlaceRecord | null> =>
       attempt(
         f.name,
-        (v) => api.put<FeatureRecord>(routes.feature(f.id), input, v),
+        (v) => api.put<PlaceRecord>(routes.place(f.id), input, v),
         f.version,
-        (now) => patchSheet((s) => ({ ...s, features: replaceById(s.features, now) })),
+        (now) => patchSheet((s) => ({ ...s, places: replaceById(s.places, now) })),
       ),
-    removeFeature: (f: FeatureRecord): Promise<true | null> =>
+    removePlace: (f: PlaceRecord): Promise<true | null> =>
       attempt(
         f.name,
-        (v) => gone(routes.feature(f.id), v),
+        (v) => gone(routes.place(f.id), v),
         f.version,
-        () => patchSheet((s) => ({ ...s, features: s.features.filter((x) => x.id !== f.id) })),
+        () => patchSheet((s) => ({ ...s, places: s.places.filter((x) => x.id !== f.id) })),
       ),
     release: (): Promise<ReleaseRecord | null> =>
       attempt(

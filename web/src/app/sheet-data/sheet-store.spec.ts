@@ -72,12 +72,12 @@ describe('a reading', () => {
   });
 
   it('leaves the places that it does not touch as they were worked out', () => {
-    const before = store.repair()!.features;
+    const before = store.repair()!.places;
     store.takeReading(typedReading('40.10'), 40.1);
-    const after = store.repair()!.features;
-    const same = after.filter((f, i) => f.shape === before[i]!.shape).map((f) => f.feature.id);
-    expect(same).toEqual(before.map((f) => f.feature.id).filter((id) => id !== 'barrel'));
-    const [barrel, was] = [after, before].map((all) => all.find((f) => f.feature.id === 'barrel')!.shape!.sections);
+    const after = store.repair()!.places;
+    const same = after.filter((f, i) => f.shape === before[i]!.shape).map((f) => f.place.id);
+    expect(same).toEqual(before.map((f) => f.place.id).filter((id) => id !== 'barrel'));
+    const [barrel, was] = [after, before].map((all) => all.find((f) => f.place.id === 'barrel')!.shape!.sections);
     expect(barrel!.filter((s, i) => s === was![i])).toHaveLength(was!.length - 1);
   });
 
@@ -128,9 +128,9 @@ it('a sheet that was asked for before something was stored never puts back what 
 describe('what was removed', () => {
   it('comes back step by step, a place on the component that came back before it', async () => {
     const sheet = store.sheet()!;
-    const barrel = sheet.features.find((f) => f.id === 'barrel')!;
+    const barrel = sheet.places.find((f) => f.id === 'barrel')!;
     const part = sheet.components.find((c) => c.id === barrel.componentId)!;
-    await store.removeFeature(barrel);
+    await store.removePlace(barrel);
     await store.removeComponent(part);
     expect(store.sheet()!.components.map((c) => c.id)).not.toContain(part.id);
     expect(store.undo()!.what).toBe(`removing ${part.name}`);
@@ -141,14 +141,14 @@ describe('what was removed', () => {
     const [one, two] = server.changes().slice(-2);
     expect(one!.body).toMatchObject({ name: part.name, role: part.role, materialId: part.materialId });
     expect(two!.body).toMatchObject({ name: barrel.name, componentId: 'part again', stationsMm: barrel.stationsMm });
-    expect(store.sheet()!.features.map((f) => f.id)).toContain('barrel again');
+    expect(store.sheet()!.places.map((f) => f.id)).toContain('barrel again');
     expect(store.undo()).toBeNull();
   });
 
   it('is not there to be taken back where the server refused', async () => {
-    const [feature] = store.sheet()!.features;
+    const [place] = store.sheet()!.places;
     server.replies.push(problem(409));
-    await expect(store.removeFeature(feature!)).rejects.toThrow();
+    await expect(store.removePlace(place!)).rejects.toThrow();
     expect(store.undo()).toBeNull();
   });
 });
@@ -253,7 +253,7 @@ describe('news of another screen', () => {
     live.news.next({ jobId: 'other', table: 'readings', row: 'r', screen: 'x' });
     await new Promise((r) => setTimeout(r, 120));
     expect(server.asked).toHaveLength(before);
-    const added = testReading({ featureId: 'barrel', stationMm: 20, clockDeg: 0, valueMm: 40.29 });
+    const added = testReading({ placeId: 'barrel', stationMm: 20, clockDeg: 0, valueMm: 40.29 });
     server.sheet = testSheet({ readings: [...server.sheet.readings, added] });
     live.news.next({ jobId: 'job', table: 'readings', row: added.id, screen: 'x' });
     await new Promise((r) => setTimeout(r, 120));
@@ -274,7 +274,7 @@ describe('news of another screen', () => {
   it('is asked for again where no answer came', async () => {
     const live = TestBed.inject(Live);
     server.down = true;
-    const added = testReading({ featureId: 'barrel', stationMm: 20, clockDeg: 0, valueMm: 40.29 });
+    const added = testReading({ placeId: 'barrel', stationMm: 20, clockDeg: 0, valueMm: 40.29 });
     server.sheet = testSheet({ readings: [...server.sheet.readings, added] });
     live.news.next({ jobId: 'job', table: 'readings', row: added.id, screen: 'x' });
     await new Promise((r) => setTimeout(r, 120));

@@ -5,7 +5,7 @@ import {
   pictureModel,
   type ChoiceRecord,
   type ComponentRecord,
-  type FeatureRecord,
+  type PlaceRecord,
   type Figure,
   type JobSheet,
   type PhotoRecord,
@@ -34,7 +34,7 @@ import { replaceById, replaceChoice, sheetResources } from './sheet-resources';
 import { Foresight, type TypedReading } from './foresight';
 import { SheetNews } from './sheet-news';
 import { START, type Selection, type SheetState } from './sheet-state';
-import { componentAgain, featureAgain, type Undo, type UndoStep } from './undo';
+import { componentAgain, placeAgain, type Undo, type UndoStep } from './undo';
 import { SAME_SHEET, shownSheet, standsFor } from './shown-sheet';
 import { mergeRows } from './merge-rows';
 import { shareUnchanged } from './share-unchanged';
@@ -190,11 +190,11 @@ export const SheetStore = signalStore(
       };
 
       const withdraw = (reading: ReadingRecord): void => {
-        const { purpose, featureId, segmentId, afterActId, quantity, stationMm, clockDeg, unit, instrumentId } = reading;
+        const { purpose, placeId, segmentId, afterActId, quantity, stationMm, clockDeg, unit, instrumentId } = reading;
         addReading(
           {
             purpose,
-            featureId,
+            placeId,
             segmentId,
             afterActId,
             quantity,
@@ -225,8 +225,7 @@ export const SheetStore = signalStore(
           if (present) await resources.saveComponent(present, componentAgain(step.was, store.renamed()));
         } else if (step.kind === 'component')
           cameBack(step.was.id, await resources.addComponent(componentAgain(step.was, store.renamed()), newId()));
-        else if (step.kind === 'feature')
-          cameBack(step.was.id, await resources.addFeature(featureAgain(step.was, store.renamed()), newId()));
+        else if (step.kind === 'place') cameBack(step.was.id, await resources.addPlace(placeAgain(step.was, store.renamed()), newId()));
         else {
           const taken = store.shown()?.readings.find((r) => r.id === step.id);
           if (taken) withdraw(taken);
@@ -295,7 +294,7 @@ export const SheetStore = signalStore(
           if (moved) remember({ what: `moving ${was.name}`, step: { kind: 'changed', was } });
         },
         removeComponent: (was: ComponentRecord) => removing(was.name, resources.removeComponent(was), { kind: 'component', was }),
-        removeFeature: (was: FeatureRecord) => removing(was.name, resources.removeFeature(was), { kind: 'feature', was }),
+        removePlace: (was: PlaceRecord) => removing(was.name, resources.removePlace(was), { kind: 'place', was }),
         /** Works out what a reading that is being typed would change; it does not count yet. */
         foresee(typed: TypedReading, valueMm: number): void {
           const sheet = store.shown();

@@ -1,5 +1,5 @@
-import type { ComponentInput, FeatureInput } from '@iron-patch/contract';
-import type { ComponentRecord, FeatureRecord } from '@iron-patch/core';
+import type { ComponentInput, PlaceInput } from '@iron-patch/contract';
+import type { ComponentRecord, PlaceRecord } from '@iron-patch/core';
 
 /** What brings back how it was before something was done. */
 export type UndoStep =
@@ -8,7 +8,7 @@ export type UndoStep =
   | { readonly kind: 'reading'; readonly id: string }
   | { readonly kind: 'changed'; readonly was: ComponentRecord }
   | { readonly kind: 'component'; readonly was: ComponentRecord }
-  | { readonly kind: 'feature'; readonly was: FeatureRecord };
+  | { readonly kind: 'place'; readonly was: PlaceRecord };
 
 /** The way back from something that was done, in words for the button. */
 export interface Undo {
@@ -28,11 +28,11 @@ export function componentAgain({ id: _, jobId: __, version: ___, ...was }: Compo
 }
 
 /** A place as it was, on its component and with its mate by their present ids. */
-export function featureAgain({ id: _, jobId: __, version: ___, ...was }: FeatureRecord, renamed: Renamed): FeatureInput {
+export function placeAgain({ id: _, jobId: __, version: ___, ...was }: PlaceRecord, renamed: Renamed): PlaceInput {
   return {
     ...was,
     componentId: now(renamed, was.componentId),
-    matesFeatureId: nowOrNull(renamed, was.matesFeatureId),
+    matesPlaceId: nowOrNull(renamed, was.matesPlaceId),
     suspicions: [...was.suspicions],
     stationsMm: [...was.stationsMm],
     clocksDeg: [...was.clocksDeg],

@@ -275,7 +275,7 @@ export class Sheet {
   /** Name of the place that is looked at. */
   private readonly placeName = computed(() => {
     const { spanId } = this.store.selection();
-    return this.store.sheet()?.features.find((f) => f.id === spanId)?.name ?? '';
+    return this.store.sheet()?.places.find((f) => f.id === spanId)?.name ?? '';
   });
   /** Whether the job that the address names is on the screen. */
   readonly here = computed(() => this.store.sheet()?.job.id === this.id());

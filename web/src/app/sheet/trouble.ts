@@ -58,7 +58,7 @@ export class Trouble {
   );
 
   protected place(r: ReadingRecord): string {
-    return this.store.sheet()?.features.find((f) => f.id === r.featureId)?.name ?? (r.purpose === 'cut' ? 'at the lathe' : 'at Prove');
+    return this.store.sheet()?.places.find((f) => f.id === r.placeId)?.name ?? (r.purpose === 'cut' ? 'at the lathe' : 'at Prove');
   }
 
   protected who(r: ReadingRecord): string {

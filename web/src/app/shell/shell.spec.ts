@@ -108,7 +108,7 @@ describe('the strip on top', () => {
     await fixture.whenStable();
     expect(words(fixture)).toContain('No line to the server');
     server.down = true;
-    TestBed.inject(SheetStore).takeReading({ ...testReading({ featureId: 'barrel', valueMm: 40.2 }), confirmed: true }, 40.2);
+    TestBed.inject(SheetStore).takeReading({ ...testReading({ placeId: 'barrel', valueMm: 40.2 }), confirmed: true }, 40.2);
     await breathe();
     await fixture.whenStable();
     expect(words(fixture)).toContain('1 reading kept here, not yet on the server');
@@ -135,7 +135,7 @@ describe('numbers that moved after the release', () => {
     const moved = {
       ...drawn,
       releases: [release],
-      readings: [...drawn.readings, testReading({ featureId: 'barrel', stationMm: 20, clockDeg: 90, valueMm: 40.1 })],
+      readings: [...drawn.readings, testReading({ placeId: 'barrel', stationMm: 20, clockDeg: 90, valueMm: 40.1 })],
     };
     server = new FakeServer(moved);
     const store = await openSheet(server);

@@ -1,7 +1,7 @@
 import { TestBed } from '@angular/core/testing';
 import { Router } from '@angular/router';
 import { choiceKey, NO_DETAIL, type JobSheet } from '@iron-patch/core';
-import { testChoice, testFeature, testReading, testSheet } from '@iron-patch/core/testing';
+import { testChoice, testPlace, testReading, testSheet } from '@iron-patch/core/testing';
 import { FakeServer, problem } from '../../testing/fake-server';
 import { breathe, openSheet, press, show, type, withServerIds, words } from '../../testing/open-sheet';
 import type { SheetStore } from '../sheet-data';
@@ -122,7 +122,7 @@ describe('photographs', () => {
 
 describe('Measure', () => {
   it('puts two instruments side by side and stores which is believed, with why', async () => {
-    const readings = [...testSheet().readings, testReading({ featureId: 'land', stationMm: 14, valueMm: 39.9, instrumentId: 'tele' })];
+    const readings = [...testSheet().readings, testReading({ placeId: 'land', stationMm: 14, valueMm: 39.9, instrumentId: 'tele' })];
     await open({ readings });
     const fixture = await show(Measure);
     expect(words(fixture)).toContain('Two instruments disagree at 14 mm, 0° by 0.075');
@@ -136,9 +136,9 @@ describe('Measure', () => {
   });
 
   it('adds to the plan what the readings ask for', async () => {
-    const readings = testSheet().readings.map((r) => (r.featureId === 'body' && r.clockDeg === 90 ? { ...r, valueMm: 39.6 } : r));
+    const readings = testSheet().readings.map((r) => (r.placeId === 'body' && r.clockDeg === 90 ? { ...r, valueMm: 39.6 } : r));
     await open({ readings }, withServerIds);
-    store.select({ spanId: store.sheet()!.features[0]!.id });
+    store.select({ spanId: store.sheet()!.places[0]!.id });
     const fixture = await show(Measure);
     expect(words(fixture)).toContain('add 45° and 135°');
     await press(fixture, 'Add to the plan');
@@ -147,11 +147,11 @@ describe('Measure', () => {
 
   it('shows a depth over the ring against the direct one, and leads the line to what is missing', async () => {
     const detail = { ...NO_DETAIL, ringMm: 1.75, grooveWidthMm: 1.85 };
-    const depth = testFeature('depth', { name: 'Groove depth', kind: 'depth', stationsMm: [40], clocksDeg: [0], detail });
+    const depth = testPlace('depth', { name: 'Groove depth', kind: 'depth', stationsMm: [40], clocksDeg: [0], detail });
     const reading = (quantity: 'depth' | 'over-ring', valueMm: number) =>
-      testReading({ featureId: 'depth', quantity, valueMm, stationMm: 40, instrumentId: 'mic' });
+      testReading({ placeId: 'depth', quantity, valueMm, stationMm: 40, instrumentId: 'mic' });
     await open({
-      features: [...testSheet().features, depth],
+      places: [...testSheet().places, depth],
       readings: [...testSheet().readings, reading('depth', 40), reading('over-ring', 41)],
     });
     store.select({ spanId: 'depth' });
@@ -163,11 +163,11 @@ describe('Measure', () => {
 
   it('draws a bend with its high spot, and keeps hardness and surface', async () => {
     const stationsMm = [0, 50, 100];
-    const rod = testFeature('rod', { name: 'Rod', kind: 'straightness', stationsMm, clocksDeg: [0, 90, 180, 270] });
+    const rod = testPlace('rod', { name: 'Rod', kind: 'straightness', stationsMm, clocksDeg: [0, 90, 180, 270] });
     const readings = stationsMm.flatMap((stationMm) =>
       [0, 90, 180, 270].map((clockDeg) =>
         testReading({
-          featureId: 'rod',
+          placeId: 'rod',
           quantity: 'indicator',
           stationMm,
           clockDeg,
@@ -175,7 +175,7 @@ describe('Measure', () => {
         }),
       ),
     );
-    await open({ features: [...testSheet().features, rod], readings: [...testSheet().readings, ...readings] });
+    await open({ places: [...testSheet().places, rod], readings: [...testSheet().readings, ...readings] });
     store.select({ spanId: 'rod' });
     const fixture = await show(Measure);
     expect(words(fixture)).toContain('Bow 0.300 mm, half of what the indicator shows; high spot at 50 mm along 0° ±');
@@ -188,9 +188,9 @@ describe('Measure', () => {
 
 it('ranks causes by what the readings say, and asks for what is done against the one that is chosen', async () => {
   const round = [0, 45, 90, 135].map((clockDeg) =>
-    testReading({ featureId: 'body', stationMm: 60, clockDeg, valueMm: 39.68, instrumentId: 'mic' }),
+    testReading({ placeId: 'body', stationMm: 60, clockDeg, valueMm: 39.68, instrumentId: 'mic' }),
   );
-  await open({ readings: [...testSheet().readings.filter((r) => r.featureId !== 'body'), ...round] });
+  await open({ readings: [...testSheet().readings.filter((r) => r.placeId !== 'body'), ...round] });
   const fixture = await show(Diagnosis);
   expect(words(fixture)).toContain('Load always from one side of a standing hole');
   await press(fixture, 'This is it: Load always from one side');
@@ -219,7 +219,7 @@ describe('a cause that is being typed while others work on the job', () => {
     server.sheet = {
       ...server.sheet,
       choices,
-      readings: [...server.sheet.readings, testReading({ featureId: 'barrel', stationMm: 20, valueMm: 40.2 })],
+      readings: [...server.sheet.readings, testReading({ placeId: 'barrel', stationMm: 20, valueMm: 40.2 })],
     };
     await store.refresh();
     await breathe();

@@ -10,7 +10,7 @@ import { Measure } from './measure/measure';
 import { Plan } from './plan/plan';
 import { Prove } from './prove/prove';
 import { Return } from './return/return';
-import { FeatureForm } from './strip/feature-form';
+import { PlaceForm } from './strip/place-form';
 import { Strip } from './strip/strip';
 
 let server: FakeServer;
@@ -40,14 +40,14 @@ describe('Strip', () => {
     expect(text).toContain('Hinge pin worn part, Medium carbon steel (C45, 1045), remake');
     expect(text).toContain('Barrel bore inside 0 to 40 5, 20, 35; 4 clocks Body');
     expect(text).toContain('A licensed person passes it before service');
-    await open({ components: [], features: [], readings: [] });
+    await open({ components: [], places: [], readings: [] });
     expect(words(await show(Strip))).toContain('Start with the worn part');
   });
 
   it('plans stations by length until somebody types their own, and refuses what is no number', async () => {
     await open({}, withServerIds);
     const componentId = store.sheet()!.components[0]!.id;
-    const fixture = await show(FeatureForm, { componentId });
+    const fixture = await show(PlaceForm, { componentId });
     const stations = (): string => fixture.nativeElement.querySelector('input[name=stations]').value;
     expect(stations()).toBe('5, 20, 35');
     await type(fixture, 'ip-length:nth-of-type(2) input', '10');
@@ -95,11 +95,11 @@ describe('Measure', () => {
     store.select({ spanId: 'land' });
     await press(await show(Measure), 'Take back 39.975');
     await breathe();
-    expect(server.changes()[0]!.body).toMatchObject({ withdrawn: true, featureId: 'land', supersedesId: expect.any(String) });
+    expect(server.changes()[0]!.body).toMatchObject({ withdrawn: true, placeId: 'land', supersedesId: expect.any(String) });
   });
 
   it('says where to begin when there is nothing to measure', async () => {
-    await open({ features: [], readings: [] });
+    await open({ places: [], readings: [] });
     expect(words(await show(Measure))).toContain('add components and their places at Strip');
   });
 });
@@ -142,7 +142,7 @@ describe('Decide', () => {
   });
 
   it('says what is missing without a measured mate', async () => {
-    await open({ features: testSheet().features.filter((f) => f.id !== 'barrel'), readings: [] });
+    await open({ places: testSheet().places.filter((f) => f.id !== 'barrel'), readings: [] });
     expect(words(await show(Decide))).toContain('A fit needs a measured mate');
   });
 });
@@ -150,11 +150,11 @@ describe('Decide', () => {
 describe('Draw', () => {
   it('starts from a kind and lets the body follow the fit', async () => {
     await open({ choices: [fit] }, withServerIds);
-    const mate = store.sheet()!.features[2]!.id;
+    const mate = store.sheet()!.places[2]!.id;
     const fixture = await show(Draw);
     await press(fixture, 'Plain pin');
     await press(fixture, 'Draw it');
-    expect(store.draftPart()!.segments).toMatchObject([{ kind: 'cylinder', lengthMm: 100, fitsFeatureIds: [mate] }]);
+    expect(store.draftPart()!.segments).toMatchObject([{ kind: 'cylinder', lengthMm: 100, fitsPlaceIds: [mate] }]);
     expect(words(fixture)).toContain('40.033 to 40.049');
     await press(fixture, 'Save drawing');
     await breathe();

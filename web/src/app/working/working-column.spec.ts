@@ -38,7 +38,7 @@ it('shows the chosen figure as it is now, not as it was when it was touched', as
   const store = await openSheet(new FakeServer());
   store.show(store.repair()!.fits[0]!.figures!.upper);
   const fixture = await show(WorkingColumn, AT_DECIDE);
-  store.takeReading({ ...testReading({ featureId: 'barrel', stationMm: 20, clockDeg: 90, valueMm: 40.1 }), confirmed: true }, 40.1);
+  store.takeReading({ ...testReading({ placeId: 'barrel', stationMm: 20, clockDeg: 90, valueMm: 40.1 }), confirmed: true }, 40.1);
   await breathe();
   await fixture.whenStable();
   expect(words(fixture)).not.toContain('40.049 mm');
@@ -52,7 +52,7 @@ it('says what it was with probability and reason', async () => {
 });
 
 it('has words when there is no number yet', async () => {
-  await openSheet(new FakeServer(testSheet({ features: [], readings: [] })));
+  await openSheet(new FakeServer(testSheet({ places: [], readings: [] })));
   expect(words(await show(WorkingColumn, AT_DECIDE))).toContain('Touch any number that has a dotted line');
 });
 
@@ -80,7 +80,7 @@ it('starts with what the station is about at the place in hand', async () => {
 it('a touched number stays while its place is looked at, and goes with it', async () => {
   const store = await openSheet(new FakeServer());
   store.select({ spanId: 'barrel' });
-  const barrel = store.repair()!.features.find((f) => f.feature.id === 'barrel')!;
+  const barrel = store.repair()!.places.find((f) => f.place.id === 'barrel')!;
   store.show(barrel.ovality);
   store.select({ spanId: 'barrel', stationMm: 5 });
   expect(store.figure()!.key).toBe(barrel.ovality!.key);

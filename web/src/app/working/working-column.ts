@@ -59,7 +59,7 @@ import { SheetStore } from '../sheet-data';
       }
       @if (ranked().length) {
         <h2 class="gap">What was it?</h2>
-        <p class="quiet">{{ asked()!.feature.name }}</p>
+        <p class="quiet">{{ asked()!.place.name }}</p>
         @for (r of ranked(); track r.name) {
           <p class="rank">
             <b class="fig">{{ r.name }}</b> <span>{{ percent(r.probability) }}, {{ r.reasons[0] }}</span>
@@ -188,14 +188,12 @@ export class WorkingColumn {
   protected readonly advice = computed(() => {
     const fit = this.store.repair()?.fits.find((f) => f.target?.trueTheHole && f.choice?.hole !== 'true');
     if (!fit || !this.asksWhatItWas()) return null;
-    return `Play at the widest place ${this.show(fit.figures!.playLargest.value)}. The oval of ${inSentence(fit.hole.feature.name)} eats more than half of the play that this fit allows. Bore the hole true to ${this.show(fit.truedMm!)}.`;
+    return `Play at the widest place ${this.show(fit.figures!.playLargest.value)}. The oval of ${inSentence(fit.hole.place.name)} eats more than half of the play that this fit allows. Bore the hole true to ${this.show(fit.truedMm!)}.`;
   });
   protected readonly asked = computed(() => {
     const repair = this.asksWhatItWas() ? this.store.repair() : null;
-    const worn = (repair?.features ?? []).filter((f) => f.component.role === 'worn' && f.nominal.ranked.length);
-    return (
-      worn.find((f) => f.feature.id === this.store.selection().spanId) ?? worn.find((f) => f.feature.land === 'worn') ?? worn[0] ?? null
-    );
+    const worn = (repair?.places ?? []).filter((f) => f.component.role === 'worn' && f.nominal.ranked.length);
+    return worn.find((f) => f.place.id === this.store.selection().spanId) ?? worn.find((f) => f.place.land === 'worn') ?? worn[0] ?? null;
   });
   protected readonly ranked = computed(() => (this.asked()?.nominal.ranked ?? []).filter((r) => r.probability > 0.005).slice(0, 3));
 

@@ -30,7 +30,7 @@ interface Row {
       <ip-length label="Shaft turned true to" [mm]="truedMm()" [unit]="unit()" [allowZero]="false" (mmChange)="turn($event)" />
       <p class="quiet" [class.problem]="tooLarge()">{{ tooLarge() ?? 'It cleans up from ' + show(bore().cleanUpMm!) + ' down.' }}</p>
     </div>
-    <table class="plain" [attr.aria-label]="'Holes for ' + bore().shaft.feature.name">
+    <table class="plain" [attr.aria-label]="'Holes for ' + bore().shaft.place.name">
       <thead>
         <tr>
           <th>Fit</th>
@@ -147,7 +147,7 @@ export class BoreDesk {
   protected readonly tooLarge = computed(() => truedTooLarge(this.bore(), this.truedMm(), this.unit()));
   /** Smallest that an own bore may be, mm: starts where the target stands. */
   protected readonly ownMm = linkedSignal<string, number>({
-    source: () => this.bore().shaft.feature.id,
+    source: () => this.bore().shaft.place.id,
     computation: () => {
       const { choice, target, shaft } = this.bore();
       return (choice?.hole === 'true' ? null : target?.lowerMm) ?? shaft.shape!.largestMm;

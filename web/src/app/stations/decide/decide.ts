@@ -7,7 +7,7 @@ import {
   originalSizeMm,
   PAIR_KINDS,
   PAIRS,
-  type FeatureFinding,
+  type PlaceFinding,
   type FitFinding,
   type RankedNominal,
   inSentence,
@@ -94,18 +94,16 @@ export class Decide {
   protected readonly bores = computed(() => this.store.repair()?.bores ?? []);
   protected readonly seats = computed(() => this.store.repair()?.seats ?? []);
   protected readonly worn = computed(() =>
-    (this.store.repair()?.features ?? []).filter(
-      (f) => f.component.role === 'worn' && f.feature.land === 'worn' && f.nominal.ranked.length,
-    ),
+    (this.store.repair()?.places ?? []).filter((f) => f.component.role === 'worn' && f.place.land === 'worn' && f.nominal.ranked.length),
   );
 
   protected inLine(fit: FitFinding): number | null {
     return inLineMm(fit, this.fits());
   }
 
-  protected choose({ feature }: FeatureFinding, { option, hole, truedMm }: PickedFit | PickedBore): void {
+  protected choose({ place }: PlaceFinding, { option, hole, truedMm }: PickedFit | PickedBore): void {
     void this.store
-      .putChoice(choiceKey.fit(feature.id), `fit of ${inSentence(feature.name)}`, { schoolId: option.id, hole, truedMm }, this.reason())
+      .putChoice(choiceKey.fit(place.id), `fit of ${inSentence(place.name)}`, { schoolId: option.id, hole, truedMm }, this.reason())
       .catch(this.store.bug);
   }
 
@@ -116,10 +114,10 @@ export class Decide {
     return `${runs.chosen ? '' : `Proposed: ${runs.why}. `}${PAIRS[runs.kind].words}`;
   }
 
-  protected say({ feature }: FeatureFinding, kind: string): void {
+  protected say({ place }: PlaceFinding, kind: string): void {
     if (!kind) return;
     void this.store
-      .putChoice(choiceKey.runs(feature.id), `what runs at ${inSentence(feature.name)}`, { kind }, this.reason())
+      .putChoice(choiceKey.runs(place.id), `what runs at ${inSentence(place.name)}`, { kind }, this.reason())
       .catch(this.store.bug);
   }
 
@@ -127,26 +125,26 @@ export class Decide {
     return formatWithUnit(mm, this.store.unit());
   }
 
-  protected reasonOf({ feature }: FeatureFinding): string {
-    const choice = this.store.sheet()?.choices.find((c) => c.key === choiceKey.fit(feature.id));
+  protected reasonOf({ place }: PlaceFinding): string {
+    const choice = this.store.sheet()?.choices.find((c) => c.key === choiceKey.fit(place.id));
     const who = this.shop.shop().people.find((p) => p.id === choice?.personId)?.name ?? 'somebody';
     const why = choice?.reason ? `Why: ${choice.reason}` : 'No reason was written down.';
     return `Chosen by ${who}. ${why}`;
   }
 
   /** What speaks for the first, as a sentence. */
-  protected reasons(f: FeatureFinding): string {
+  protected reasons(f: PlaceFinding): string {
     const said = f.nominal.ranked[0]?.reasons.join('; ') ?? '';
     return said && `${said[0]!.toUpperCase()}${said.slice(1)}.`;
   }
 
-  protected chosen(f: FeatureFinding): number | null {
+  protected chosen(f: PlaceFinding): number | null {
     return f.chosenNominal?.sizeMm ?? originalSizeMm(f);
   }
 
-  protected pickNominal(f: FeatureFinding, r: RankedNominal): void {
+  protected pickNominal(f: PlaceFinding, r: RankedNominal): void {
     void this.store
-      .putChoice(choiceKey.nominal(f.feature.id), `what ${inSentence(f.feature.name)} was`, { sizeMm: r.sizeMm, name: r.name })
+      .putChoice(choiceKey.nominal(f.place.id), `what ${inSentence(f.place.name)} was`, { sizeMm: r.sizeMm, name: r.name })
       .catch(this.store.bug);
   }
 

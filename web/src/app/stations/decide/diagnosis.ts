@@ -97,7 +97,7 @@ export class Diagnosis {
     const value: FindingChoice = {
       findingId: this.findingId(),
       componentId: this.componentId(),
-      featureId: null,
+      placeId: null,
       atMm: this.atMm(),
       clockDeg: null,
       words: '',

@@ -88,7 +88,7 @@ export class FitDesk {
 
   /** Largest that an own pin may be, mm: starts where the pin stands now. */
   protected readonly ownMm = linkedSignal<string, number>({
-    source: () => this.fit().hole.feature.id,
+    source: () => this.fit().hole.place.id,
     computation: () => {
       const { choice, target, hole, options } = this.fit();
       const house = options.find((o) => o.id === defaultSchoolOf(this.fit()))?.kept;
@@ -225,7 +225,7 @@ export class FitDesk {
   }
 
   protected saveRunning(running: RunningChoice): void {
-    const { id, name } = this.fit().hole.feature;
+    const { id, name } = this.fit().hole.place;
     void this.store.putChoice(choiceKey.running(id), `what ${inSentence(name)} runs at`, running).catch(this.store.bug);
   }
 }

@@ -126,9 +126,9 @@ export class Draw {
     return sheet ? chosenPart(sheet) : null;
   });
   protected readonly found = computed(() => this.store.repair()?.part ?? null);
-  protected readonly mates = computed(() => (this.store.repair()?.fits ?? []).map((f) => f.hole.feature));
+  protected readonly mates = computed(() => (this.store.repair()?.fits ?? []).map((f) => f.hole.place));
   protected readonly body = computed(() => {
-    const worn = this.store.repair()?.features.find((f) => f.component.role === 'worn' && f.feature.land === 'worn');
+    const worn = this.store.repair()?.places.find((f) => f.component.role === 'worn' && f.place.land === 'worn');
     return this.bodyTyped() ?? (worn && originalSizeMm(worn)) ?? this.store.repair()?.fits[0]?.target?.aimMm ?? 25;
   });
   /** What core and the contract say against the drawing, core's paths first. */
@@ -148,7 +148,7 @@ export class Draw {
     // What the old part was made of is offered for the new one, where somebody knows it.
     const part = worn && materialOf(worn.materialId) ? { ...fresh, materialId: worn.materialId } : fresh;
     const mates = this.mates().map((m) => m.id);
-    this.put({ ...part, segments: part.segments.map((s) => (s.id === 'body' ? { ...s, fitsFeatureIds: mates } : s)) });
+    this.put({ ...part, segments: part.segments.map((s) => (s.id === 'body' ? { ...s, fitsPlaceIds: mates } : s)) });
   }
 
   protected change(change: Partial<TurnedPart>): void {
@@ -160,9 +160,9 @@ export class Draw {
   }
 
   protected toggleMate(index: number, mateId: string): void {
-    const { fitsFeatureIds } = this.part()!.segments[index]!;
+    const { fitsPlaceIds } = this.part()!.segments[index]!;
     this.segment(index, {
-      fitsFeatureIds: fitsFeatureIds.includes(mateId) ? fitsFeatureIds.filter((m) => m !== mateId) : [...fitsFeatureIds, mateId],
+      fitsPlaceIds: fitsPlaceIds.includes(mateId) ? fitsPlaceIds.filter((m) => m !== mateId) : [...fitsPlaceIds, mateId],
     });
   }
 
@@ -177,7 +177,7 @@ export class Draw {
       diameterMm: (last?.diameterMm ?? 20) * 0.8,
       chamferLeftMm: 0,
       chamferRightMm: 0,
-      fitsFeatureIds: [],
+      fitsPlaceIds: [],
     };
     this.change({ segments: [...segments, added] });
   }

@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import type { FeatureInput } from '@iron-patch/contract';
-import { isDiameter, type FeatureFinding, type PlanAdvice } from '@iron-patch/core';
+import type { PlaceInput } from '@iron-patch/contract';
+import { isDiameter, type PlaceFinding, type PlanAdvice } from '@iron-patch/core';
 import { SheetStore } from '../../sheet-data';
-import { inputOf } from '../strip/feature-input';
+import { inputOf } from '../strip/place-input';
 
 /** What the readings so far ask for beyond the plan, each added by one touch; and what they cannot show. */
 @Component({
@@ -23,7 +23,7 @@ import { inputOf } from '../strip/feature-input';
         <p class="quiet">{{ s }}</p>
       }
     }
-    @if (finding().open.length && finding().feature.land === 'worn' && diameter() && finding().shape === null && asFound()) {
+    @if (finding().open.length && finding().place.land === 'worn' && diameter() && finding().shape === null && asFound()) {
       <p class="quiet">{{ finding().plan.unworn }}</p>
     }
   `,
@@ -32,18 +32,18 @@ import { inputOf } from '../strip/feature-input';
 })
 export class Advice {
   private readonly store = inject(SheetStore);
-  readonly finding = input.required<FeatureFinding>();
-  protected readonly diameter = computed(() => isDiameter(this.finding().feature.kind));
+  readonly finding = input.required<PlaceFinding>();
+  protected readonly diameter = computed(() => isDiameter(this.finding().place.kind));
   protected readonly asFound = computed(() => this.finding().state.actId === null);
 
   protected add(a: PlanAdvice): void {
-    const { feature } = this.finding();
-    const now = inputOf(feature);
-    const input: FeatureInput = {
+    const { place } = this.finding();
+    const now = inputOf(place);
+    const input: PlaceInput = {
       ...now,
       stationsMm: [...new Set([...now.stationsMm, ...a.addStationsMm])].sort((p, q) => p - q),
       clocksDeg: [...new Set([...now.clocksDeg, ...a.addClocksDeg])].sort((p, q) => p - q),
     };
-    void this.store.saveFeature(feature, input).catch(this.store.bug);
+    void this.store.savePlace(place, input).catch(this.store.bug);
   }
 }

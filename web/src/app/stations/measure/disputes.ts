@@ -6,7 +6,7 @@ import {
   formatPlace,
   instrumentOf,
   type DisputeFinding,
-  type FeatureFinding,
+  type PlaceFinding,
   type SideOfDispute,
 } from '@iron-patch/core';
 import { keptDraft, ShopStore } from '../../data';
@@ -83,9 +83,9 @@ export class Disputes {
   protected readonly countOf = countOf;
   protected readonly store = inject(SheetStore);
   private readonly shop = inject(ShopStore);
-  readonly finding = input.required<FeatureFinding>();
+  readonly finding = input.required<PlaceFinding>();
   protected readonly why = signal('');
-  protected readonly kept = keptDraft(() => `dispute:${this.finding().feature.id}`, { why: this.why });
+  protected readonly kept = keptDraft(() => `dispute:${this.finding().place.id}`, { why: this.why });
 
   protected show(mm: number): string {
     return formatLength(mm, this.store.unit());
@@ -113,7 +113,7 @@ export class Disputes {
   }
 
   protected believe(d: DisputeFinding, s: SideOfDispute): void {
-    this.store.select({ spanId: this.finding().feature.id });
+    this.store.select({ spanId: this.finding().place.id });
     void this.store
       .putChoice(this.keyOf(d), 'which instrument is believed', { believed: s.instrumentId }, this.why().trim())
       .then(() => this.why.set(''))
@@ -125,6 +125,6 @@ export class Disputes {
   }
 
   private keyOf(d: DisputeFinding): string {
-    return choiceKey.settle(this.finding().feature.id, d.pair);
+    return choiceKey.settle(this.finding().place.id, d.pair);
   }
 }

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { routes } from '@iron-patch/contract';
 import {
-  FEATURE_KINDS,
+  PLACE_KINDS,
   formatLength,
   formatPlace,
   inHand,
@@ -9,7 +9,7 @@ import {
   isIndicator,
   QUANTITIES,
   TAPER_OVER,
-  type FeatureFinding,
+  type PlaceFinding,
   type PartState,
   placeInHand,
   type ReadingRecord,
@@ -70,15 +70,15 @@ export class Measure {
     return step ? `step between ${at(step.fromMm)} and ${at(step.toMm)} ${this.store.unit()}` : '';
   });
   protected readonly shown = signal(RECENT);
-  protected readonly asFound = computed(() => placeInHand(this.store.repair()?.features ?? [], this.store.selection().spanId));
+  protected readonly asFound = computed(() => placeInHand(this.store.repair()?.places ?? [], this.store.selection().spanId));
   /** In the state that is looked at. */
-  protected readonly finding = computed<FeatureFinding | null>(() => {
+  protected readonly finding = computed<PlaceFinding | null>(() => {
     const f = this.asFound();
     return f && inHand(f, this.store.selection().afterActId);
   });
-  protected readonly diameter = computed(() => isDiameter(this.finding()?.feature.kind ?? 'diameter'));
-  protected readonly indicator = computed(() => isIndicator(this.finding()?.feature.kind ?? 'diameter'));
-  protected readonly grid = computed(() => FEATURE_KINDS[this.finding()?.feature.kind ?? 'diameter'].grid);
+  protected readonly diameter = computed(() => isDiameter(this.finding()?.place.kind ?? 'diameter'));
+  protected readonly indicator = computed(() => isIndicator(this.finding()?.place.kind ?? 'diameter'));
+  protected readonly grid = computed(() => PLACE_KINDS[this.finding()?.place.kind ?? 'diameter'].grid);
   protected readonly section = computed(() => {
     const f = this.finding();
     const at = this.store.selection().stationMm;
@@ -88,7 +88,7 @@ export class Measure {
   protected readonly recent = computed(() => [...(this.finding()?.readings ?? [])].reverse().slice(0, this.shown()));
   protected readonly csv = computed(() => routes.readingsCsv(this.store.sheet()!.job.id));
 
-  protected stateOf(f: FeatureFinding): StationState {
+  protected stateOf(f: PlaceFinding): StationState {
     if (f.disputes.some((d) => d.believed === null)) return 'out';
     return f.next ? (f.readings.length ? 'under-way' : 'not-yet') : 'done';
   }
@@ -101,14 +101,14 @@ export class Measure {
     return formatPlace(mm, this.store.unit());
   }
 
-  protected pick(f: FeatureFinding): void {
+  protected pick(f: PlaceFinding): void {
     const spot = inHand(f).next ?? f.planned[0];
     const { stationMm, clockDeg, quantity } = spot ?? { stationMm: null, clockDeg: null, quantity: null };
-    this.store.select({ spanId: f.feature.id, stationMm, clockDeg, quantity });
+    this.store.select({ spanId: f.place.id, stationMm, clockDeg, quantity });
   }
 
-  protected instrument(f: FeatureFinding): string {
-    return this.shop.shop().instruments.find((i) => i.id === f.feature.instrumentId)?.name ?? '';
+  protected instrument(f: PlaceFinding): string {
+    return this.shop.shop().instruments.find((i) => i.id === f.place.instrumentId)?.name ?? '';
   }
 
   protected what(r: ReadingRecord): string {
@@ -117,7 +117,7 @@ export class Measure {
   }
 
   /** The other states in which a reading may have been taken. */
-  protected elsewhere(f: FeatureFinding): PartState[] {
+  protected elsewhere(f: PlaceFinding): PartState[] {
     const base = this.asFound();
     return base ? [base, ...base.after].map((s) => s.state).filter((s) => s.actId !== f.state.actId) : [];
   }

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { FEATURE_KINDS, formatLength, QUANTITIES, type FeatureFinding, type Quantity, type QuantityFinding } from '@iron-patch/core';
+import { PLACE_KINDS, formatLength, QUANTITIES, type PlaceFinding, type Quantity, type QuantityFinding } from '@iron-patch/core';
 import { StateMark } from '../../mark';
 import { SheetStore } from '../../sheet-data';
 import { FigureButton } from '../../show';
@@ -79,9 +79,9 @@ interface Line {
 })
 export class OtherValues {
   protected readonly store = inject(SheetStore);
-  readonly finding = input.required<FeatureFinding>();
+  readonly finding = input.required<PlaceFinding>();
   protected readonly lines = computed<Line[]>(() =>
-    FEATURE_KINDS[this.finding().feature.kind].quantities.map((quantity) => ({
+    PLACE_KINDS[this.finding().place.kind].quantities.map((quantity) => ({
       quantity,
       name: QUANTITIES[quantity].name,
       value: this.finding().values.find((v) => v.quantity === quantity) ?? null,
@@ -97,11 +97,11 @@ export class OtherValues {
   }
 
   protected read(l: Line): void {
-    const { feature } = this.finding();
+    const { place } = this.finding();
     this.store.select({
-      spanId: feature.id,
-      stationMm: feature.stationsMm[0] ?? 0,
-      clockDeg: feature.clocksDeg[0] ?? 0,
+      spanId: place.id,
+      stationMm: place.stationsMm[0] ?? 0,
+      clockDeg: place.clocksDeg[0] ?? 0,
       quantity: l.quantity,
     });
     document.getElementById('reading')?.focus();

@@ -11,11 +11,11 @@ import {
   viewChild,
   type ElementRef,
 } from '@angular/core';
-import type { FeatureInput } from '@iron-patch/contract';
+import type { PlaceInput } from '@iron-patch/contract';
 import {
   countOf,
   choiceKey,
-  FEATURE_KINDS,
+  PLACE_KINDS,
   isDiameter,
   parsePencil,
   pencilPlace,
@@ -110,7 +110,7 @@ export class PencilLine {
   protected readonly places = computed(() => {
     const sheet = this.store.sheet()!;
     const component = sheet.components.find((c) => c.name === this.part());
-    const there = sheet.features.filter((f) => f.componentId === component?.id).map((f) => f.name.toLowerCase());
+    const there = sheet.places.filter((f) => f.componentId === component?.id).map((f) => f.name.toLowerCase());
     const usual = USUAL_PARTS.find((p) => p.name === this.part()) ?? ANY_PART;
     return usual.places.filter((p) => !there.includes(p));
   });
@@ -121,7 +121,7 @@ export class PencilLine {
     if (!/:/.test(this.text()) || / (in|on) /.test(this.text().split(':')[0]!)) return [];
     const parsed = parsePencil(this.text(), sheet.job.unit);
     if (!parsed.ok || !isDiameter(parsed.value.kind)) return [];
-    return sheet.features
+    return sheet.places
       .filter((f) => f.componentId !== component?.id && isDiameter(f.kind) && f.side !== parsed.value.side)
       .map((f) => f.name);
   });
@@ -133,7 +133,7 @@ export class PencilLine {
     source: () => {
       const { spanId } = this.store.selection();
       const sheet = this.store.sheet()!;
-      const on = sheet.features.find((f) => f.id === spanId)?.componentId;
+      const on = sheet.places.find((f) => f.id === spanId)?.componentId;
       return sheet.components.find((c) => c.id === on)?.name ?? '';
     },
     computation: (looked, before) => looked || (before?.value ?? ''),
@@ -209,21 +209,21 @@ export class PencilLine {
     }
   }
 
-  private async putDown({ component, there, place, readings }: PencilPlace): Promise<boolean> {
+  private async putDown({ component, there, place: asked, readings }: PencilPlace): Promise<boolean> {
     const on = 'id' in component ? component : await this.store.addComponent(component, `${this.key()} component`);
     if (!on) return false;
-    const input = { ...structuredClone(place), componentId: on.id } as FeatureInput;
-    const feature = there ? await this.store.saveFeature(there, input) : await this.store.addFeature(input, this.key());
-    if (!feature) return false;
-    this.store.select({ spanId: feature.id, stationMm: null, clockDeg: null });
-    const { grid, quantities } = FEATURE_KINDS[place.kind];
+    const input = { ...structuredClone(asked), componentId: on.id } as PlaceInput;
+    const place = there ? await this.store.savePlace(there, input) : await this.store.addPlace(input, this.key());
+    if (!place) return false;
+    this.store.select({ spanId: place.id, stationMm: null, clockDeg: null });
+    const { grid, quantities } = PLACE_KINDS[place.kind];
     // What a pencil sheet leaves out of a groove or a thread was not taken: it is not asked for, and can be read all the same.
     const left = grid || !readings.length ? [] : quantities.slice(readings.length);
     const spots = left.map((quantity) => ({ stationMm: place.stationsMm[0]!, clockDeg: 0, quantity }));
     if (spots.length && !there)
-      await this.store.putChoice(choiceKey.skip(feature.id), `spots passed over on ${feature.name}`, { spots }, '', false);
+      await this.store.putChoice(choiceKey.skip(place.id), `spots passed over on ${place.name}`, { spots }, '', false);
     // Only now: the line moves on to what is still asked for.
-    this.queue.add(readings.map((r) => ({ featureId: feature.id, ...r })));
+    this.queue.add(readings.map((r) => ({ placeId: place.id, ...r })));
     return true;
   }
 }
@@ -233,7 +233,7 @@ function words({ component, there, place, readings }: PencilPlace): string {
   const on = 'id' in component ? component.name : `${component.name}, a new component`;
   const what = there
     ? `more of ${place.name}`
-    : `${place.name}, ${place.side === 'inside' ? 'inside' : 'outside'}: ${FEATURE_KINDS[place.kind].name.toLowerCase()}`;
+    : `${place.name}, ${place.side === 'inside' ? 'inside' : 'outside'}: ${PLACE_KINDS[place.kind].name.toLowerCase()}`;
   const many = readings.length === 0 ? 'nothing read yet' : countOf(readings.length, 'reading');
   return `On ${on}: ${what}; ${many}.`;
 }

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal } from '@angular/core';
 import { ReactiveFormsModule } from '@angular/forms';
 import { check, choiceInput } from '@iron-patch/contract';
-import { choiceKey, chosenSeen, versionOfChoice, type FeatureFinding, type SeenChoice } from '@iron-patch/core';
+import { choiceKey, chosenSeen, versionOfChoice, type PlaceFinding, type SeenChoice } from '@iron-patch/core';
 import { SheetStore } from '../../sheet-data';
 import { SAME_VALUE } from '../../data';
 import { ChooseField, FormFrame, inValue, NumberField, type Option, RecordForm, TextField } from '../../form';
@@ -11,7 +11,7 @@ const SCALES: readonly Option[] = [
   ['HB', 'HB'],
   ['HV', 'HV'],
 ];
-const NOTHING: SeenChoice = { surface: '', hardness: null, scale: 'HRC', clockDeg: null, timedToFeatureId: null };
+const NOTHING: SeenChoice = { surface: '', hardness: null, scale: 'HRC', clockDeg: null, timedToPlaceId: null };
 /** What is checked does not hang on which place it is of. */
 const SCHEMA = choiceInput(choiceKey.seen('any'))!;
 
@@ -27,7 +27,7 @@ const SCHEMA = choiceInput(choiceKey.seen('any'))!;
         <ip-number label="Hardness" name="hardness" formControlName="hardness" />
         <ip-choose label="Scale" name="scale" [options]="scales" formControlName="scale" />
         <ip-number label="Clock position, °" name="clockPosition" formControlName="clockDeg" />
-        <ip-choose label="Told from" name="timedTo" [options]="others()" [orNull]="true" formControlName="timedToFeatureId" />
+        <ip-choose label="Told from" name="timedTo" [options]="others()" [orNull]="true" formControlName="timedToPlaceId" />
       </div>
     </form>
   `,
@@ -36,9 +36,9 @@ const SCHEMA = choiceInput(choiceKey.seen('any'))!;
 })
 export class SeenForm {
   private readonly store = inject(SheetStore);
-  readonly finding = input.required<FeatureFinding>();
+  readonly finding = input.required<PlaceFinding>();
   protected readonly scales = SCALES;
-  private readonly id = computed(() => this.finding().feature.id);
+  private readonly id = computed(() => this.finding().place.id);
   private readonly key = computed(() => choiceKey.seen(this.id()));
   private readonly stored = computed<SeenChoice>(() => chosenSeen(this.store.sheet()!, this.id()) ?? NOTHING, SAME_VALUE);
   private readonly version = computed(() => versionOfChoice(this.store.sheet()!, this.key()));
@@ -49,13 +49,13 @@ export class SeenForm {
     untouched: this.stored,
     check: (value) => inValue(check(SCHEMA, { value, reason: '' })),
     rests: { readAt: this.readAt },
-    save: (v) => this.store.putChoice(this.key(), `what was seen of ${this.finding().feature.name}`, v, '', true, this.readAt()),
+    save: (v) => this.store.putChoice(this.key(), `what was seen of ${this.finding().place.name}`, v, '', true, this.readAt()),
   });
   protected readonly others = computed<readonly Option[]>(() => [
     ['', 'nothing'],
     ...this.store
       .sheet()!
-      .features.filter((f) => f.id !== this.id())
+      .places.filter((f) => f.id !== this.id())
       .map((f) => [f.id, f.name] as const),
   ]);
 }

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, inject, input, linkedSignal } from '@angular/core';
-import type { FeatureFinding } from '@iron-patch/core';
+import type { PlaceFinding } from '@iron-patch/core';
 import { ShopStore } from '../../data';
 import { shareUnchanged, SheetStore } from '../../sheet-data';
 import { SpotRowView } from './spot-row';
@@ -56,12 +56,12 @@ import { spotGrid, type SpotGridModel } from './spot-rows';
 export class SpotGrid {
   protected readonly store = inject(SheetStore);
   private readonly shop = inject(ShopStore);
-  readonly finding = input.required<FeatureFinding>();
+  readonly finding = input.required<PlaceFinding>();
   /** Rows that read as before stay the same objects, so that they are not drawn anew. */
   protected readonly model = linkedSignal<SpotGridModel, SpotGridModel>({
     source: () => {
       const finding = this.finding();
-      const fit = this.store.repair()?.fits.find((x) => x.hole.feature.id === finding.feature.id);
+      const fit = this.store.repair()?.fits.find((x) => x.hole.place.id === finding.place.id);
       return spotGrid({
         finding,
         selected: this.store.selection(),
@@ -74,7 +74,7 @@ export class SpotGrid {
   });
 
   protected spot(stationMm: number, clockDeg: number): void {
-    this.store.select({ spanId: this.finding().feature.id, stationMm, clockDeg, quantity: this.model().quantity });
+    this.store.select({ spanId: this.finding().place.id, stationMm, clockDeg, quantity: this.model().quantity });
     document.getElementById('reading')?.focus();
   }
 }

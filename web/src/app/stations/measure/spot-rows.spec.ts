@@ -1,15 +1,15 @@
-import { workOut, type FeatureFinding } from '@iron-patch/core';
-import { testFeature, testReading, testSheet, testShop } from '@iron-patch/core/testing';
+import { workOut, type PlaceFinding } from '@iron-patch/core';
+import { testPlace, testReading, testSheet, testShop } from '@iron-patch/core/testing';
 import { spotGrid, type SpotGridModel } from './spot-rows';
 
 const NOWHERE = { stationMm: null, clockDeg: null };
-const hole = testFeature('hole', { side: 'inside', stationsMm: [20, 5], clocksDeg: [0, 90], instrumentId: 'tele' });
+const hole = testPlace('hole', { side: 'inside', stationsMm: [20, 5], clocksDeg: [0, 90], instrumentId: 'tele' });
 const at = (stationMm: number, clockDeg: number, valueMm: number) =>
-  testReading({ featureId: 'hole', stationMm, clockDeg, valueMm, instrumentId: 'tele' });
+  testReading({ placeId: 'hole', stationMm, clockDeg, valueMm, instrumentId: 'tele' });
 
 function gridOf(readings: ReturnType<typeof at>[], more: Partial<Parameters<typeof spotGrid>[0]> = {}): SpotGridModel {
-  const repair = workOut(testSheet({ features: [hole], readings }), testShop);
-  return spotGrid({ finding: repair.features[0]!, selected: NOWHERE, unit: 'mm', shop: testShop, mostPlayMm: null, ...more });
+  const repair = workOut(testSheet({ places: [hole], readings }), testShop);
+  return spotGrid({ finding: repair.places[0]!, selected: NOWHERE, unit: 'mm', shop: testShop, mostPlayMm: null, ...more });
 }
 
 describe('the grid of a hole', () => {
@@ -54,8 +54,8 @@ describe('the grid of a hole', () => {
   });
 
   it('says what was passed over, and misses it no more', () => {
-    const repair = workOut(testSheet({ features: [hole], readings: [at(5, 0, 40.1)] }), testShop);
-    const finding: FeatureFinding = { ...repair.features[0]!, skipped: [{ stationMm: 5, clockDeg: 90, quantity: 'size' }] };
+    const repair = workOut(testSheet({ places: [hole], readings: [at(5, 0, 40.1)] }), testShop);
+    const finding: PlaceFinding = { ...repair.places[0]!, skipped: [{ stationMm: 5, clockDeg: 90, quantity: 'size' }] };
     const [row] = spotGrid({ finding, selected: NOWHERE, unit: 'in', shop: testShop, mostPlayMm: null }).rows;
     expect(row!.cells[1]!).toMatchObject({ text: 'next', spoken: expect.stringContaining('0.197') });
     const passed = spotGrid({ finding: { ...finding, next: null }, selected: NOWHERE, unit: 'mm', shop: testShop, mostPlayMm: null })
@@ -67,11 +67,11 @@ describe('the grid of a hole', () => {
 
 describe('the grid of an indicator', () => {
   it('signs the readings and tells the total of a station', () => {
-    const rod = testFeature('rod', { kind: 'straightness', stationsMm: [10], clocksDeg: [0, 180], instrumentId: 'dti' });
+    const rod = testPlace('rod', { kind: 'straightness', stationsMm: [10], clocksDeg: [0, 180], instrumentId: 'dti' });
     const readings = [0.03, -0.05].map((valueMm, i) =>
-      testReading({ featureId: 'rod', quantity: 'indicator', stationMm: 10, clockDeg: 180 * i, valueMm, instrumentId: 'dti' }),
+      testReading({ placeId: 'rod', quantity: 'indicator', stationMm: 10, clockDeg: 180 * i, valueMm, instrumentId: 'dti' }),
     );
-    const [finding] = workOut(testSheet({ features: [rod], readings }), testShop).features;
+    const [finding] = workOut(testSheet({ places: [rod], readings }), testShop).places;
     const grid = spotGrid({ finding: finding!, selected: NOWHERE, unit: 'mm', shop: testShop, mostPlayMm: null });
     expect(grid).toMatchObject({ diameter: false, quantity: 'indicator' });
     expect(grid.rows[0]!.cells.map((c) => c.text[0])).toEqual(['+', '-']);

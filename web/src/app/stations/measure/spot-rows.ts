@@ -1,11 +1,11 @@
 import {
-  FEATURE_KINDS,
+  PLACE_KINDS,
   formatLength,
   formatPlace,
   INSTRUMENT_KINDS,
   instrumentOf,
   isDiameter,
-  type FeatureFinding,
+  type PlaceFinding,
   type LengthUnit,
   type Quantity,
   type ReadingRecord,
@@ -45,7 +45,7 @@ export interface SpotGridModel {
 }
 
 export interface SpotGridInput {
-  readonly finding: FeatureFinding;
+  readonly finding: PlaceFinding;
   readonly selected: { readonly stationMm: number | null; readonly clockDeg: number | null };
   readonly unit: LengthUnit;
   readonly shop: Shop;
@@ -80,7 +80,7 @@ function ovalText(s: Section | null, unit: LengthUnit): string {
 /** Round within the uncertainty fits, a hole that its fit wants trued is out, between is close. */
 function stateOf({ finding, mostPlayMm }: SpotGridInput, section: Section | null, missing: boolean): Verdict {
   if (missing) return 'unknown';
-  if (!isDiameter(finding.feature.kind)) return 'fits';
+  if (!isDiameter(finding.place.kind)) return 'fits';
   if (!section || section.ovalityKind === 'unknown') return 'unknown';
   if (mostPlayMm !== null && mostPlayMm > 0 && section.ovalityMm > mostPlayMm / 2) return 'out';
   return section.ovalityMm <= NOISE_TIMES * (finding.shape?.plusMinusMm ?? 0) ? 'fits' : 'close';
@@ -89,12 +89,12 @@ function stateOf({ finding, mostPlayMm }: SpotGridInput, section: Section | null
 /** The readings of a place by station and clock, as they are shown and spoken. */
 export function spotGrid(input: SpotGridInput): SpotGridModel {
   const { finding, selected, unit, shop } = input;
-  const { feature, next, skipped } = finding;
-  const diameter = isDiameter(feature.kind);
-  const quantity = FEATURE_KINDS[feature.kind].quantities[0];
+  const { place, next, skipped } = finding;
+  const diameter = isDiameter(place.kind);
+  const quantity = PLACE_KINDS[place.kind].quantities[0];
   const readings = finding.readings.filter((r) => r.quantity === quantity);
-  const clocks = [...new Set([...feature.clocksDeg, ...readings.map((r) => r.clockDeg)])].sort(ascending);
-  const stations = [...new Set([...feature.stationsMm, ...readings.map((r) => r.stationMm)])].sort(ascending);
+  const clocks = [...new Set([...place.clocksDeg, ...readings.map((r) => r.clockDeg)])].sort(ascending);
+  const stations = [...new Set([...place.stationsMm, ...readings.map((r) => r.stationMm)])].sort(ascending);
   const spots = bySpot(readings);
   const passed = new Set(skipped.map((s) => spotKey(s.stationMm, s.clockDeg)));
 
@@ -125,17 +125,17 @@ export function spotGrid(input: SpotGridInput): SpotGridModel {
   };
 
   const row = (stationMm: number): SpotRow => {
-    const place = formatPlace(stationMm, unit);
+    const at = formatPlace(stationMm, unit);
     const section = finding.shape?.sections.find((s) => Math.abs(s.stationMm - stationMm) < SAME_STATION_MM) ?? null;
     const read = (clockDeg: number): ReadingRecord | undefined => telling(spots.get(spotKey(stationMm, clockDeg)) ?? []);
-    const planned = feature.stationsMm.includes(stationMm) ? feature.clocksDeg : [];
+    const planned = place.stationsMm.includes(stationMm) ? place.clocksDeg : [];
     const missing = planned.some((c) => !passed.has(spotKey(stationMm, c)) && !read(c));
     const values = clocks.flatMap((c) => read(c)?.valueMm ?? []);
     const total = values.length > 1 ? formatLength(Math.max(...values) - Math.min(...values), unit) : '';
     return {
       key: stationMm,
-      place,
-      cells: clocks.map((c) => cell(stationMm, place, c)),
+      place: at,
+      cells: clocks.map((c) => cell(stationMm, at, c)),
       sum: diameter ? (section ? formatLength(section.meanMm, unit) : '') : total,
       oval: diameter ? ovalText(section, unit) : null,
       state: stateOf(input, section, missing),

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { formatLength, formatPlace, rightKey, type FeatureFinding, type ReadingRecord } from '@iron-patch/core';
+import { formatLength, formatPlace, rightKey, type PlaceFinding, type ReadingRecord } from '@iron-patch/core';
 import { SheetStore } from '../../sheet-data';
 
 interface OddReading {
@@ -55,7 +55,7 @@ interface Odd {
 })
 export class StandingOutNote {
   protected readonly store = inject(SheetStore);
-  readonly finding = input.required<FeatureFinding>();
+  readonly finding = input.required<PlaceFinding>();
   protected readonly odd = computed<Odd[]>(() => {
     const { standOut, readings } = this.finding();
     const byId = new Map(readings.map((r) => [r.id, r]));
@@ -84,7 +84,7 @@ export class StandingOutNote {
   }
 
   protected again(r: ReadingRecord): void {
-    this.store.select({ spanId: r.featureId, stationMm: r.stationMm, clockDeg: r.clockDeg, quantity: r.quantity });
+    this.store.select({ spanId: r.placeId, stationMm: r.stationMm, clockDeg: r.clockDeg, quantity: r.quantity });
     document.getElementById('reading')?.focus();
   }
 
@@ -93,8 +93,6 @@ export class StandingOutNote {
   }
 
   protected right(r: ReadingRecord): void {
-    void this.store
-      .putChoice(rightKey(this.finding().feature.id, r.id), 'a reading that is right', { believed: r.id })
-      .catch(this.store.bug);
+    void this.store.putChoice(rightKey(this.finding().place.id, r.id), 'a reading that is right', { believed: r.id }).catch(this.store.bug);
   }
 }

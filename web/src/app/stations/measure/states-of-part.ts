@@ -1,14 +1,14 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import type { FeatureFinding, Figure } from '@iron-patch/core';
+import type { PlaceFinding, Figure } from '@iron-patch/core';
 import { SheetStore } from '../../sheet-data';
 import { FigureButton } from '../../show';
 
 interface Row {
-  readonly finding: FeatureFinding;
+  readonly finding: PlaceFinding;
   readonly figures: readonly (Figure | null)[];
 }
 
-const plain = (f: FeatureFinding): (Figure | null)[] => [f.smallest, f.largest, f.ovality, f.taper ?? f.step];
+const plain = (f: PlaceFinding): (Figure | null)[] => [f.smallest, f.largest, f.ovality, f.taper ?? f.step];
 
 /** The states in which a place was measured: which one is looked at, and all of them side by side; they never mix. */
 @Component({
@@ -61,8 +61,8 @@ const plain = (f: FeatureFinding): (Figure | null)[] => [f.smallest, f.largest, 
 })
 export class StatesOfPart {
   private readonly store = inject(SheetStore);
-  readonly asFound = input.required<FeatureFinding>();
-  readonly shown = input.required<FeatureFinding>();
+  readonly asFound = input.required<PlaceFinding>();
+  readonly shown = input.required<PlaceFinding>();
   protected readonly states = computed(() => [this.asFound(), ...this.asFound().after]);
   private readonly read = computed(() => this.states().filter((s) => s.readings.length > 0));
   protected readonly heads = computed<string[]>(() => {
@@ -79,9 +79,9 @@ export class StatesOfPart {
     }),
   );
 
-  protected pick({ state, next, planned }: FeatureFinding): void {
+  protected pick({ state, next, planned }: PlaceFinding): void {
     const spot = next ?? planned[0];
     const { stationMm, clockDeg, quantity } = spot ?? { stationMm: null, clockDeg: null, quantity: null };
-    this.store.select({ spanId: this.asFound().feature.id, stationMm, clockDeg, quantity, afterActId: state.actId });
+    this.store.select({ spanId: this.asFound().place.id, stationMm, clockDeg, quantity, afterActId: state.actId });
   }
 }

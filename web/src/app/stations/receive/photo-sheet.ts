@@ -48,9 +48,9 @@ const NUDGE = 0.02;
                     <label
                       ><span class="sr-only">Place of marker {{ i + 1 }}</span>
                       <select (change)="tie(m, $event)">
-                        <option value="" [selected]="m.featureId === null">no place</option>
-                        @for (f of features(); track f.id) {
-                          <option [value]="f.id" [selected]="f.id === m.featureId">{{ f.name }}</option>
+                        <option value="" [selected]="m.placeId === null">no place</option>
+                        @for (f of places(); track f.id) {
+                          <option [value]="f.id" [selected]="f.id === m.placeId">{{ f.name }}</option>
                         }
                       </select></label
                     >
@@ -163,12 +163,12 @@ export class PhotoSheet {
   protected readonly caption = linkedSignal({ source: this.id, computation: () => this.photo().caption });
   protected readonly markers = linkedSignal<string, readonly PhotoMarker[]>({ source: this.id, computation: () => this.photo().markers });
   protected readonly kept = keptDraft(() => `photo:${this.id()}`, { caption: this.caption, markers: this.markers, opened: this.opened });
-  protected readonly features = computed(() => this.store.sheet()?.features ?? []);
+  protected readonly places = computed(() => this.store.sheet()?.places ?? []);
   protected readonly pixels = computed(() => routes.photoPixels(this.id(), 'large'));
   protected readonly changed = computed(() => this.caption() !== this.opened().caption || this.markers() !== this.opened().markers);
 
   protected words(m: PhotoMarker): string {
-    return [this.features().find((f) => f.id === m.featureId)?.name, m.text].filter(Boolean).join(', ') || 'nothing said yet';
+    return [this.places().find((f) => f.id === m.placeId)?.name, m.text].filter(Boolean).join(', ') || 'nothing said yet';
   }
 
   protected set(event: MouseEvent): void {
@@ -177,7 +177,7 @@ export class PhotoSheet {
   }
 
   protected add(x: number, y: number): void {
-    const marker = { id: newId(), x: clamp(x), y: clamp(y), featureId: null, text: '' };
+    const marker = { id: newId(), x: clamp(x), y: clamp(y), placeId: null, text: '' };
     this.markers.update((all) => [...all, marker]);
     this.chosen.set(marker.id);
   }
@@ -192,7 +192,7 @@ export class PhotoSheet {
   }
 
   protected tie(m: PhotoMarker, event: Event): void {
-    this.change(m, { featureId: (event.target as HTMLSelectElement).value || null });
+    this.change(m, { placeId: (event.target as HTMLSelectElement).value || null });
   }
 
   protected write(m: PhotoMarker, event: Event): void {

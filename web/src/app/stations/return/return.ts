@@ -75,9 +75,9 @@ const NOTHING_SAID: ReturnChoice = { lesson: '', stillToDo: '', outcome: 'passed
               <th scope="row">{{ p.segment.segment.name }}</th>
               <td class="fig">{{ p.measured ? both(p.measured.value) : 'not measured' }} <ip-state [state]="p.verdict" /></td>
             </tr>
-            @for (x of p.play; track x.mate.hole.feature.id) {
+            @for (x of p.play; track x.mate.hole.place.id) {
               <tr>
-                <th scope="row">Play in {{ inSentence(x.mate.hole.feature.name) }}</th>
+                <th scope="row">Play in {{ inSentence(x.mate.hole.place.name) }}</th>
                 <td class="fig">{{ span(both(x.tight.value), both(x.loose.value)) }}</td>
               </tr>
             }

@@ -2,20 +2,20 @@ import { ChangeDetectionStrategy, Component, computed, inject, output, signal } 
 import {
   chosenStrip,
   countOf,
-  FEATURE_KINDS,
+  PLACE_KINDS,
   formatPlace,
   formatWithUnit,
   isDiameter,
   materialOf,
   type ComponentRecord,
-  type FeatureRecord,
+  type PlaceRecord,
 } from '@iron-patch/core';
 import { CdkDrag, CdkDragHandle, type CdkDragEnd, type CdkDragMove } from '@angular/cdk/drag-drop';
 import { LiveAnnouncer } from '@angular/cdk/a11y';
 import { SheetStore } from '../../sheet-data';
 import { AsFoundForm } from './as-found-form';
 import { ComponentForm, VERDICT_WORDS } from './component-form';
-import { FeatureForm } from './feature-form';
+import { PlaceForm } from './place-form';
 import { parentsFor } from './parents';
 
 const ROLE_SHORT = { worn: 'worn part', mate: 'mate', other: 'came along' } as const;
@@ -35,7 +35,7 @@ function branches(all: readonly ComponentRecord[], parentId: string | null = nul
 /** What came apart as a tree: each component with how it was found and its places to measure. */
 @Component({
   selector: 'ip-component-tree',
-  imports: [ComponentForm, FeatureForm, AsFoundForm, CdkDrag, CdkDragHandle],
+  imports: [ComponentForm, PlaceForm, AsFoundForm, CdkDrag, CdkDragHandle],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @for (b of tree(); track b.component.id) {
@@ -126,17 +126,17 @@ function branches(all: readonly ComponentRecord[], parentId: string | null = nul
                     <td class="acts">
                       <button type="button" class="plain" [attr.aria-label]="'Change ' + f.name" (click)="open('f' + f.id)">Change</button>
                       <button type="button" class="plain" [attr.aria-label]="'Repeat ' + f.name" (click)="open('r' + f.id)">Repeat</button>
-                      <button type="button" class="plain" [attr.aria-label]="'Remove ' + f.name" (click)="removeFeature(f)">Remove</button>
+                      <button type="button" class="plain" [attr.aria-label]="'Remove ' + f.name" (click)="removePlace(f)">Remove</button>
                     </td>
                   </tr>
                   @if (opened() === 'f' + f.id) {
                     <tr>
-                      <td colspan="6"><ip-feature-form [componentId]="c.id" [record]="f" (closed)="open('')" /></td>
+                      <td colspan="6"><ip-place-form [componentId]="c.id" [record]="f" (closed)="open('')" /></td>
                     </tr>
                   }
                   @if (opened() === 'r' + f.id) {
                     <tr>
-                      <td colspan="6"><ip-feature-form [componentId]="c.id" [like]="f" (closed)="open('')" /></td>
+                      <td colspan="6"><ip-place-form [componentId]="c.id" [like]="f" (closed)="open('')" /></td>
                     </tr>
                   }
                 }
@@ -145,7 +145,7 @@ function branches(all: readonly ComponentRecord[], parentId: string | null = nul
           </div>
         }
         @if (opened() === 'n' + c.id) {
-          <ip-feature-form [componentId]="c.id" (closed)="open('')" />
+          <ip-place-form [componentId]="c.id" (closed)="open('')" />
         } @else {
           <div class="row">
             <button type="button" [class.next]="nextIsPlace(c)" (click)="open('n' + c.id)">Add a place to measure on {{ c.name }}</button>
@@ -220,8 +220,8 @@ export class ComponentTree {
     this.opened.set(what);
   }
 
-  protected places(c: ComponentRecord): FeatureRecord[] {
-    return this.store.sheet()!.features.filter((f) => f.componentId === c.id);
+  protected places(c: ComponentRecord): PlaceRecord[] {
+    return this.store.sheet()!.places.filter((f) => f.componentId === c.id);
   }
 
   protected nextIsPlace(c: ComponentRecord): boolean {
@@ -232,8 +232,8 @@ export class ComponentTree {
     return materialOf(c.materialId)?.name ?? 'material not known';
   }
 
-  protected kindOf(f: FeatureRecord): string {
-    const kind = isDiameter(f.kind) ? `${f.side}${f.kind === 'taper' ? ' taper' : ''}` : FEATURE_KINDS[f.kind].name.toLowerCase();
+  protected kindOf(f: PlaceRecord): string {
+    const kind = isDiameter(f.kind) ? `${f.side}${f.kind === 'taper' ? ' taper' : ''}` : PLACE_KINDS[f.kind].name.toLowerCase();
     return f.land === 'unworn' ? `${kind}, never ran` : kind;
   }
 
@@ -258,14 +258,14 @@ export class ComponentTree {
     return formatPlace(mm, this.store.unit());
   }
 
-  protected stations(f: FeatureRecord): string {
+  protected stations(f: PlaceRecord): string {
     return f.stationsMm.map((mm) => this.place(mm)).join(', ');
   }
 
-  protected mateOf(f: FeatureRecord): string {
-    const { features } = this.store.sheet()!;
-    const mate = features.find((x) => x.id === f.matesFeatureId);
-    const back = features.filter((x) => x.matesFeatureId === f.id);
+  protected mateOf(f: PlaceRecord): string {
+    const { places } = this.store.sheet()!;
+    const mate = places.find((x) => x.id === f.matesPlaceId);
+    const back = places.filter((x) => x.matesPlaceId === f.id);
     return [mate, ...back].flatMap((x) => (x ? [x.name] : [])).join(', ') || '–';
   }
 
@@ -273,7 +273,7 @@ export class ComponentTree {
     void this.store.removeComponent(c).catch(this.store.bug);
   }
 
-  protected removeFeature(f: FeatureRecord): void {
-    void this.store.removeFeature(f).catch(this.store.bug);
+  protected removePlace(f: PlaceRecord): void {
+    void this.store.removePlace(f).catch(this.store.bug);
   }
 }

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { formatWithUnit, isDiameter, type FeatureFinding } from '@iron-patch/core';
+import { formatWithUnit, isDiameter, type PlaceFinding } from '@iron-patch/core';
 import { SheetStore } from '../../sheet-data';
 
 interface Line {
@@ -91,9 +91,9 @@ export class FitsMap {
   private readonly store = inject(SheetStore);
   protected readonly left = LEFT;
   protected readonly right = RIGHT;
-  private readonly places = computed(() => (this.store.repair()?.features ?? []).filter((f) => isDiameter(f.feature.kind)));
-  private readonly outside = computed(() => this.places().filter((f) => f.feature.side === 'outside'));
-  private readonly inside = computed(() => this.places().filter((f) => f.feature.side === 'inside'));
+  private readonly places = computed(() => (this.store.repair()?.places ?? []).filter((f) => isDiameter(f.place.kind)));
+  private readonly outside = computed(() => this.places().filter((f) => f.place.side === 'outside'));
+  private readonly inside = computed(() => this.places().filter((f) => f.place.side === 'inside'));
   protected readonly height = computed(() => TOP + ROW * Math.max(this.outside().length, this.inside().length));
   protected readonly nodes = computed<Node[]>(() => [
     ...this.outside().map((f, i) => this.node(f, i, 'end')),
@@ -101,37 +101,37 @@ export class FitsMap {
   ]);
   protected readonly lines = computed<Line[]>(() =>
     this.pairs().map(([pin, hole]) => {
-      const from = this.nodes().find((n) => n.id === pin.feature.id)!;
-      const to = this.nodes().find((n) => n.id === hole.feature.id)!;
+      const from = this.nodes().find((n) => n.id === pin.place.id)!;
+      const to = this.nodes().find((n) => n.id === hole.place.id)!;
       return { x1: from.x, y1: from.y, x2: to.x, y2: to.y, words: this.play(pin, hole) };
     }),
   );
   protected readonly spoken = computed(
     () =>
       this.pairs()
-        .map(([pin, hole]) => `${pin.feature.name} fits ${hole.feature.name}, ${this.play(pin, hole)}`)
+        .map(([pin, hole]) => `${pin.place.name} fits ${hole.place.name}, ${this.play(pin, hole)}`)
         .join('; ') || 'No pairs yet',
   );
 
-  private pairs(): (readonly [FeatureFinding, FeatureFinding])[] {
+  private pairs(): (readonly [PlaceFinding, PlaceFinding])[] {
     return this.outside().flatMap((pin) =>
       this.inside()
-        .filter((hole) => hole.feature.matesFeatureId === pin.feature.id || pin.feature.matesFeatureId === hole.feature.id)
+        .filter((hole) => hole.place.matesPlaceId === pin.place.id || pin.place.matesPlaceId === hole.place.id)
         .map((hole) => [pin, hole] as const),
     );
   }
 
-  private play(pin: FeatureFinding, hole: FeatureFinding): string {
+  private play(pin: PlaceFinding, hole: PlaceFinding): string {
     if (!pin.shape || !hole.shape) return 'not measured yet';
     const unit = this.store.unit();
     const [tight, loose] = [hole.shape.smallestMm - pin.shape.largestMm, hole.shape.largestMm - pin.shape.smallestMm];
     return `play ${formatWithUnit(tight, unit)} to ${formatWithUnit(loose, unit)}`;
   }
 
-  private node(f: FeatureFinding, i: number, anchor: 'end' | 'start'): Node {
+  private node(f: PlaceFinding, i: number, anchor: 'end' | 'start'): Node {
     return {
-      id: f.feature.id,
-      name: f.feature.name,
+      id: f.place.id,
+      name: f.place.name,
       under: f.component.name,
       x: anchor === 'end' ? LEFT : RIGHT,
       y: TOP + ROW * i + 8,

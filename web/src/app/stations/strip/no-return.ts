@@ -45,7 +45,7 @@ const STATE_MARK: Readonly<Record<PointOfNoReturn['state'], Verdict>> = { held: 
             <li>
               <ip-state [state]="s.onRecord ? 'fits' : 'unknown'" [size]="15" />
               <span>{{ s.what }}</span>
-              @if (!s.onRecord && s.featureId && p.state !== 'done') {
+              @if (!s.onRecord && s.placeId && p.state !== 'done') {
                 <button type="button" class="plain" [attr.aria-label]="'Measure it: ' + s.what" (click)="measure(s)">Measure it</button>
               }
             </li>
@@ -152,7 +152,7 @@ export class NoReturn {
   protected readonly to = linkedSignal(() => this.meant() || (this.components()[0]?.[0] ?? ''));
   protected readonly places = computed<readonly Option[]>(() => [
     ['', 'All of it'],
-    ...(this.store.sheet()?.features ?? []).filter((f) => f.componentId === this.to()).map((f) => [f.id, f.name] as const),
+    ...(this.store.sheet()?.places ?? []).filter((f) => f.componentId === this.to()).map((f) => [f.id, f.name] as const),
   ]);
   protected readonly place = linkedSignal({ source: this.to, computation: () => '' });
   protected readonly where = signal('');
@@ -160,8 +160,8 @@ export class NoReturn {
   protected readonly kept = keptDraft(() => `acts:${this.store.sheet()!.job.id}`, { where: this.where, reasons: this.reasons });
   protected readonly preview = computed<AtStake[]>(() => {
     const [sheet, repair] = [this.store.shown(), this.store.repair()];
-    const about = { componentId: this.to(), featureId: this.place() || null };
-    return sheet && repair && this.to() ? atStake(sheet, about, repair.features).filter((s) => !s.onRecord) : [];
+    const about = { componentId: this.to(), placeId: this.place() || null };
+    return sheet && repair && this.to() ? atStake(sheet, about, repair.places).filter((s) => !s.onRecord) : [];
   });
 
   protected setKind(kind: string): void {
@@ -185,7 +185,7 @@ export class NoReturn {
   protected plan(): void {
     const act: ActChoice = {
       componentId: this.to(),
-      featureId: this.place() || null,
+      placeId: this.place() || null,
       kind: this.kind(),
       where: this.where().trim(),
       state: 'planned',
@@ -202,7 +202,7 @@ export class NoReturn {
   }
 
   protected measure(s: AtStake): void {
-    this.store.select({ spanId: s.featureId, stationMm: null, clockDeg: null, quantity: null });
+    this.store.select({ spanId: s.placeId, stationMm: null, clockDeg: null, quantity: null });
     void this.router.navigate(['/jobs', this.store.sheet()!.job.id, 'measure']);
   }
 }

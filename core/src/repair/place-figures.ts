@@ -4,7 +4,7 @@ import { placeWithUnit, type LengthUnit } from '../quantity';
 import { workedOut, type Figure } from '../working';
 import { alphaOf, instrumentUncertaintyMm, type Measured } from './measured';
 import { instrumentOf } from './bias';
-import type { FeatureRecord, ReadingRecord, Shop } from './records';
+import type { PlaceRecord, ReadingRecord, Shop } from './records';
 
 /** The shape of a diameter as figures. */
 export interface ShapeFigures {
@@ -37,7 +37,7 @@ const fitted = (s: Section): string => {
     : 'oval fitted through the directions';
 };
 
-function ovalityFigure(f: FeatureRecord, shape: Shape, readingsOf: (s: Section) => Figure[], unit: LengthUnit): Figure | null {
+function ovalityFigure(f: PlaceRecord, shape: Shape, readingsOf: (s: Section) => Figure[], unit: LengthUnit): Figure | null {
   const oval = shape.mostOval;
   if (oval.ovalityKind === 'unknown') return null;
   const at = placeWithUnit(oval.stationMm, unit);
@@ -56,7 +56,7 @@ export const TAPER_OVER: Readonly<Record<LengthUnit, { readonly mm: number; read
 };
 
 function alongFigures(
-  f: FeatureRecord,
+  f: PlaceRecord,
   shape: Shape,
   all: readonly Figure[],
   unit: LengthUnit,
@@ -99,7 +99,7 @@ function alongFigures(
 }
 
 /** The figures of a diameter's shape. */
-export function shapeFigures(f: FeatureRecord, shape: Shape, readingsOf: (s: Section) => Figure[], unit: LengthUnit): ShapeFigures {
+export function shapeFigures(f: PlaceRecord, shape: Shape, readingsOf: (s: Section) => Figure[], unit: LengthUnit): ShapeFigures {
   const name = inSentence(f.name);
   const all = shape.sections.flatMap(readingsOf);
   const end = (which: 'smallest' | 'largest', value: number, stationMm: number): Figure => {
@@ -150,7 +150,7 @@ export interface QuantityFinding {
 }
 
 /** Lengths, widths, depths and the like of a place: mean and 95 % band, quantity by quantity. */
-export function quantityFindings({ feature, component, readings, figureOf }: Measured, shop: Shop): QuantityFinding[] {
+export function quantityFindings({ place, component, readings, figureOf }: Measured, shop: Shop): QuantityFinding[] {
   const groups = new Map<Quantity, ReadingRecord[]>();
   for (const r of readings) {
     if (r.quantity === 'size' || r.quantity === 'indicator') continue;
@@ -163,7 +163,7 @@ export function quantityFindings({ feature, component, readings, figureOf }: Mea
     const meanMm = figures.reduce((s, f) => s + f.value, 0) / figures.length;
     const repeatMm =
       figures.length > 1 ? Math.sqrt(figures.reduce((s, f) => s + (f.value - meanMm) ** 2, 0) / (figures.length - 1) / figures.length) : 0;
-    const instrumentMm = Math.max(...of.map((r) => instrumentUncertaintyMm(instrumentOf(shop, r.instrumentId), feature.side, r.valueMm)));
+    const instrumentMm = Math.max(...of.map((r) => instrumentUncertaintyMm(instrumentOf(shop, r.instrumentId), place.side, r.valueMm)));
     const plusMinusMm = expand95({
       instrumentMm,
       repeatMm,
@@ -175,8 +175,8 @@ export function quantityFindings({ feature, component, readings, figureOf }: Mea
       quantity,
       readings: of,
       mean: workedOut(
-        `${feature.id}.${quantity}`,
-        `${name} of ${inSentence(feature.name)}`,
+        `${place.id}.${quantity}`,
+        `${name} of ${inSentence(place.name)}`,
         meanMm,
         figures.length > 1 ? `mean of ${figures.length} readings at 20 °C` : 'the reading at 20 °C',
         figures,

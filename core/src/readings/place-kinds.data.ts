@@ -30,7 +30,7 @@ export const QUANTITIES = {
 export type Quantity = keyof typeof QUANTITIES;
 
 /** A kind of place to measure. */
-export interface FeatureKindRow {
+export interface PlaceKindRow {
   readonly name: string;
   /** In the order in which they are read. */
   readonly quantities: readonly Quantity[];
@@ -38,7 +38,7 @@ export interface FeatureKindRow {
   readonly grid: boolean;
 }
 
-export const FEATURE_KINDS = {
+export const PLACE_KINDS = {
   diameter: { name: 'Diameter', quantities: ['size'], grid: true },
   taper: { name: 'Taper', quantities: ['size'], grid: true },
   length: { name: 'Length or shoulder', quantities: ['length'], grid: false },
@@ -53,15 +53,15 @@ export const FEATURE_KINDS = {
   straightness: { name: 'Straightness', quantities: ['indicator'], grid: true },
   lobes: { name: 'Roundness in a V-block', quantities: ['indicator'], grid: true },
   wall: { name: 'Wall thickness', quantities: ['wall'], grid: true },
-} as const satisfies Record<string, FeatureKindRow>;
-export type FeatureKind = keyof typeof FEATURE_KINDS;
+} as const satisfies Record<string, PlaceKindRow>;
+export type PlaceKind = keyof typeof PLACE_KINDS;
 
-export const FEATURE_KIND_IDS = Object.keys(FEATURE_KINDS) as FeatureKind[];
+export const PLACE_KIND_IDS = Object.keys(PLACE_KINDS) as PlaceKind[];
 export const QUANTITY_IDS = Object.keys(QUANTITIES) as Quantity[];
 
 /** A kind whose sizes round the clock and along the axis are analysed as a shape. */
-export const isDiameter = (kind: FeatureKind): boolean => kind === 'diameter' || kind === 'taper';
-export const isIndicator = (kind: FeatureKind): boolean => FEATURE_KINDS[kind].quantities[0] === 'indicator';
+export const isDiameter = (kind: PlaceKind): boolean => kind === 'diameter' || kind === 'taper';
+export const isIndicator = (kind: PlaceKind): boolean => PLACE_KINDS[kind].quantities[0] === 'indicator';
 
 /** What an instrument must read for a quantity on that side of the metal. */
 export const readsFor = (quantity: Quantity, side: 'outside' | 'inside'): Reads => {

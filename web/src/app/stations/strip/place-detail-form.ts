@@ -1,11 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, signal } from '@angular/core';
-import type { FeatureInput } from '@iron-patch/contract';
-import { formatPlace, fromUnit, parseNumberList, V_BLOCKS_DEG, vBlockSees, type FeatureKind, type Problem } from '@iron-patch/core';
+import type { PlaceInput } from '@iron-patch/contract';
+import { formatPlace, fromUnit, parseNumberList, V_BLOCKS_DEG, vBlockSees, type PlaceKind, type Problem } from '@iron-patch/core';
 import { SheetStore } from '../../sheet-data';
 import { ChooseField, FormField, LengthInput, TextField, UNREADABLE, type Option } from '../../form';
-import { detailFor } from './feature-input';
+import { detailFor } from './place-input';
 
-type Detail = FeatureInput['detail'];
+type Detail = PlaceInput['detail'];
 
 const NEAR_FAR: readonly Option[] = [
   ['near', 'the one nearest to zero'],
@@ -13,7 +13,7 @@ const NEAR_FAR: readonly Option[] = [
 ];
 /** What only some kinds of place ask: the V-block, how a shaft is held, the ring in a groove, the pitches that were spanned. */
 @Component({
-  selector: 'ip-feature-detail-form',
+  selector: 'ip-place-detail-form',
   imports: [ChooseField, LengthInput, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
@@ -113,9 +113,9 @@ const NEAR_FAR: readonly Option[] = [
   styles:
     '.grid3 { display: grid; grid-template-columns: repeat(3, 1fr); gap: 10px 18px; } .grid3:empty { display: none; } .wide { grid-column: span 2; align-self: center; }',
 })
-export class FeatureDetailForm extends FormField<Detail> {
+export class PlaceDetailForm extends FormField<Detail> {
   protected readonly store = inject(SheetStore);
-  readonly kind = input.required<FeatureKind>();
+  readonly kind = input.required<PlaceKind>();
   protected readonly detail = computed<Detail>(() => this.held() ?? detailFor(this.kind()));
   protected readonly ends = NEAR_FAR;
   protected readonly blocks: readonly Option[] = V_BLOCKS_DEG.map((d) => [String(d), `${d}°`] as const);

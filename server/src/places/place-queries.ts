@@ -1,21 +1,21 @@
-import { NO_DETAIL, type FeatureRecord, type Problem } from '@iron-patch/core';
-import { featureInput, routes, type FeatureInput } from '@iron-patch/contract';
+import { NO_DETAIL, type PlaceRecord, type Problem } from '@iron-patch/core';
+import { placeInput, routes, type PlaceInput } from '@iron-patch/contract';
 import { componentById } from '../components';
 import { statements, type Db } from '../db';
 import { invalid, stillInUse, type Editable } from '../http';
 import { jobById } from '../jobs';
-import sql from './features.sql';
+import sql from './places.sql';
 
 const q = statements(sql, ['byJobs', 'byId', 'insert', 'update', 'users', 'remove', 'instrument']);
 
-const columns = (f: FeatureInput): unknown[] => [
+const columns = (f: PlaceInput): unknown[] => [
   f.componentId,
   f.name,
   f.side,
   f.startMm,
   f.lengthMm,
   f.land,
-  f.matesFeatureId,
+  f.matesPlaceId,
   f.stationsMm,
   f.clocksDeg,
   f.instrumentId,
@@ -25,31 +25,31 @@ const columns = (f: FeatureInput): unknown[] => [
 ];
 
 /** A place stored before its kind had some detail has none of it. */
-const whole = (f: FeatureRecord): FeatureRecord => ({ ...f, detail: { ...NO_DETAIL, ...f.detail } });
+const whole = (f: PlaceRecord): PlaceRecord => ({ ...f, detail: { ...NO_DETAIL, ...f.detail } });
 
-export const featuresOf = async (db: Db, jobIds: readonly string[]): Promise<FeatureRecord[]> =>
-  (await db.query<FeatureRecord>(q.byJobs, [jobIds])).rows.map(whole);
+export const placesOf = async (db: Db, jobIds: readonly string[]): Promise<PlaceRecord[]> =>
+  (await db.query<PlaceRecord>(q.byJobs, [jobIds])).rows.map(whole);
 
-export async function featureById(db: Db, id: string): Promise<FeatureRecord | null> {
-  const [found] = (await db.query<FeatureRecord>(q.byId, [id])).rows;
+export async function placeById(db: Db, id: string): Promise<PlaceRecord | null> {
+  const [found] = (await db.query<PlaceRecord>(q.byId, [id])).rows;
   return found ? whole(found) : null;
 }
 
 /** What the schema cannot see: that component, mate and instrument exist, belong to the job, and can fit together. */
-async function checkLinks(db: Db, jobId: string, id: string | null, input: FeatureInput): Promise<void> {
+async function checkLinks(db: Db, jobId: string, id: string | null, input: PlaceInput): Promise<void> {
   const problems: Problem[] = [];
   const component = await componentById(db, input.componentId);
   if (component?.jobId !== jobId) problems.push({ code: 'unknown', path: 'componentId', message: 'Choose a component of this job.' });
   if ((await db.query(q.instrument, [input.instrumentId])).rowCount === 0)
     problems.push({ code: 'unknown', path: 'instrumentId', message: 'Choose an instrument from the crib.' });
-  if (input.matesFeatureId !== null) {
-    const mate = await featureById(db, input.matesFeatureId);
+  if (input.matesPlaceId !== null) {
+    const mate = await placeById(db, input.matesPlaceId);
     if (mate?.jobId !== jobId || mate.id === id)
-      problems.push({ code: 'unknown', path: 'matesFeatureId', message: 'Choose another place of this job.' });
+      problems.push({ code: 'unknown', path: 'matesPlaceId', message: 'Choose another place of this job.' });
     else if (mate.side === input.side)
-      problems.push({ code: 'side', path: 'matesFeatureId', message: 'An outside fits an inside: choose one of the other kind.' });
+      problems.push({ code: 'side', path: 'matesPlaceId', message: 'An outside fits an inside: choose one of the other kind.' });
   }
-  const sameSize = input.detail.oneSizeWithId ? await featureById(db, input.detail.oneSizeWithId) : null;
+  const sameSize = input.detail.oneSizeWithId ? await placeById(db, input.detail.oneSizeWithId) : null;
   if (input.detail.oneSizeWithId && (sameSize?.componentId !== input.componentId || sameSize.side !== input.side || sameSize.id === id))
     problems.push({
       code: 'unknown',
@@ -59,22 +59,22 @@ async function checkLinks(db: Db, jobId: string, id: string | null, input: Featu
   if (problems.length) throw invalid(problems);
 }
 
-export const features: Editable<typeof featureInput, FeatureRecord> = {
+export const places: Editable<typeof placeInput, PlaceRecord> = {
   what: 'place to measure',
-  schema: featureInput,
-  collection: routes.features(':id'),
-  item: routes.feature(':id'),
-  byId: featureById,
+  schema: placeInput,
+  collection: routes.places(':id'),
+  item: routes.place(':id'),
+  byId: placeById,
   async insert(db, jobId, input) {
     await jobById(db, jobId);
     await checkLinks(db, jobId, null, input);
     const { rows } = await db.query<{ id: string }>(q.insert, [jobId, ...columns(input)]);
-    return (await featureById(db, rows[0]!.id))!;
+    return (await placeById(db, rows[0]!.id))!;
   },
   async update(db, id, version, input) {
-    await checkLinks(db, (await featureById(db, id))!.jobId, id, input);
+    await checkLinks(db, (await placeById(db, id))!.jobId, id, input);
     const { rowCount } = await db.query(q.update, [id, version, ...columns(input)]);
-    return rowCount ? featureById(db, id) : null;
+    return rowCount ? placeById(db, id) : null;
   },
   async remove(db, id, version) {
     const { rows } = await db.query<{ readings: number; mates: number }>(q.users, [id]);

@@ -1,8 +1,8 @@
-import type { FeatureInput } from '@iron-patch/contract';
-import { NO_DETAIL, type FeatureKind, type FeatureRecord } from '@iron-patch/core';
+import type { PlaceInput } from '@iron-patch/contract';
+import { NO_DETAIL, type PlaceKind, type PlaceRecord } from '@iron-patch/core';
 
 /** What can be changed of a stored place. */
-export const inputOf = (f: FeatureRecord): FeatureInput => ({
+export const inputOf = (f: PlaceRecord): PlaceInput => ({
   componentId: f.componentId,
   name: f.name,
   kind: f.kind,
@@ -12,14 +12,14 @@ export const inputOf = (f: FeatureRecord): FeatureInput => ({
   startMm: f.startMm,
   lengthMm: f.lengthMm,
   land: f.land,
-  matesFeatureId: f.matesFeatureId,
+  matesPlaceId: f.matesPlaceId,
   stationsMm: [...f.stationsMm],
   clocksDeg: [...f.clocksDeg],
   instrumentId: f.instrumentId,
 });
 
 /** What a kind of place starts with; the rest is asked for. */
-export function detailFor(kind: FeatureKind): FeatureInput['detail'] {
+export function detailFor(kind: PlaceKind): PlaceInput['detail'] {
   const none = { ...NO_DETAIL, supportsMm: [] };
   if (kind === 'lobes') return { ...none, vDeg: 90 };
   if (kind === 'straightness' || kind === 'run-out') return { ...none, holding: 'centres' };
@@ -29,7 +29,7 @@ export function detailFor(kind: FeatureKind): FeatureInput['detail'] {
 }
 
 /** Another place of the same kind, right behind the one it is like: its stations keep their distances from its start. */
-export function anotherLike(like: FeatureRecord, all: readonly FeatureRecord[]): FeatureInput {
+export function anotherLike(like: PlaceRecord, all: readonly PlaceRecord[]): PlaceInput {
   const startMm = like.startMm + like.lengthMm;
   return {
     ...inputOf(like),
@@ -40,7 +40,7 @@ export function anotherLike(like: FeatureRecord, all: readonly FeatureRecord[]):
     startMm,
     stationsMm: like.stationsMm.map((mm) => mm + like.lengthMm),
     // What it runs in is another place too.
-    matesFeatureId: null,
+    matesPlaceId: null,
   };
 }
 

@@ -1,7 +1,7 @@
 import { testSheet } from '@iron-patch/core/testing';
-import { anotherLike, inputOf } from './feature-input';
+import { anotherLike, inputOf } from './place-input';
 
-const [barrel] = testSheet().features.filter((f) => f.id === 'barrel');
+const [barrel] = testSheet().places.filter((f) => f.id === 'barrel');
 const like = (name: string, others: readonly string[] = []) =>
   anotherLike({ ...barrel!, name }, [{ ...barrel!, name }, ...others.map((n, i) => ({ ...barrel!, id: `o${i}`, name: n }))]);
 
@@ -13,7 +13,7 @@ it('lies right behind the one it is like, its stations as far from its start', (
   const from = (i: { startMm: number; stationsMm: readonly number[] }): number[] => i.stationsMm.map((mm) => mm - i.startMm);
   expect(from(again)).toEqual(from(before));
   expect(again.clocksDeg).toEqual(before.clocksDeg);
-  expect(again.matesFeatureId).toBeNull();
+  expect(again.matesPlaceId).toBeNull();
 });
 
 it.each([

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { routes } from '@iron-patch/contract';
-import { caller, componentBody, featureBody, makeJob, type Caller, type MadeJob } from '../testing/caller';
+import { caller, componentBody, placeBody, makeJob, type Caller, type MadeJob } from '../testing/caller';
 import { openTestShop, type TestShop } from '../testing/test-database';
 
 let shop: TestShop;
@@ -17,51 +17,51 @@ const paths = (body: { problems: { path: string }[] }): string[] => body.problem
 
 describe('a place to measure', () => {
   it('is stored with its plan as it was typed', async () => {
-    const { body } = await call.get(routes.feature(made.boreId));
+    const { body } = await call.get(routes.place(made.boreId));
     expect(body).toMatchObject({
       name: 'Barrel bore',
       side: 'inside',
       stationsMm: [5],
       clocksDeg: [0, 90],
-      matesFeatureId: made.bodyId,
+      matesPlaceId: made.bodyId,
       version: 1,
     });
   });
 
   it('belongs to a component and an instrument of the shop', async () => {
     const other = await makeJob(call);
-    const res = await call.post(routes.features(made.jobId), featureBody(other.pinId, { instrumentId: 'thumb' }));
+    const res = await call.post(routes.places(made.jobId), placeBody(other.pinId, { instrumentId: 'thumb' }));
     expect(res.status).toBe(422);
     expect(paths(res.body)).toEqual(['componentId', 'instrumentId']);
   });
 
   it('fits only a place of the other side, of the same job, and not itself', async () => {
-    const outsideOnOutside = await call.post(routes.features(made.jobId), featureBody(made.pinId, { matesFeatureId: made.bodyId }));
-    expect(outsideOnOutside.body.problems).toMatchObject([{ path: 'matesFeatureId', code: 'side' }]);
-    const nowhere = await call.post(routes.features(made.jobId), featureBody(made.pinId, { matesFeatureId: randomUUID() }));
-    expect(nowhere.body.problems).toMatchObject([{ path: 'matesFeatureId', code: 'unknown' }]);
-    const itself = await call.put(routes.feature(made.bodyId), featureBody(made.pinId, { matesFeatureId: made.bodyId }), '"v1"');
-    expect(itself.body.problems).toMatchObject([{ path: 'matesFeatureId', code: 'unknown' }]);
+    const outsideOnOutside = await call.post(routes.places(made.jobId), placeBody(made.pinId, { matesPlaceId: made.bodyId }));
+    expect(outsideOnOutside.body.problems).toMatchObject([{ path: 'matesPlaceId', code: 'side' }]);
+    const nowhere = await call.post(routes.places(made.jobId), placeBody(made.pinId, { matesPlaceId: randomUUID() }));
+    expect(nowhere.body.problems).toMatchObject([{ path: 'matesPlaceId', code: 'unknown' }]);
+    const itself = await call.put(routes.place(made.bodyId), placeBody(made.pinId, { matesPlaceId: made.bodyId }), '"v1"');
+    expect(itself.body.problems).toMatchObject([{ path: 'matesPlaceId', code: 'unknown' }]);
   });
 
   it('is not removed while another fits it', async () => {
-    const res = await call.delete(routes.feature(made.bodyId), '"v1"');
+    const res = await call.delete(routes.place(made.bodyId), '"v1"');
     expect([res.status, res.body.detail]).toEqual([409, 'Another place fits together with this one. Take that off first.']);
   });
 
   it('is changed only at the version that was read', async () => {
-    const first = await call.put(routes.feature(made.bodyId), featureBody(made.pinId, { name: 'Long body' }), '"v1"');
+    const first = await call.put(routes.place(made.bodyId), placeBody(made.pinId, { name: 'Long body' }), '"v1"');
     expect([first.status, first.body.version]).toEqual([200, 2]);
-    const late = await call.put(routes.feature(made.bodyId), featureBody(made.pinId, { name: 'Short body' }), '"v1"');
+    const late = await call.put(routes.place(made.bodyId), placeBody(made.pinId, { name: 'Short body' }), '"v1"');
     expect([late.status, late.body.current.name]).toEqual([412, 'Long body']);
-    expect((await call.delete(routes.feature(made.boreId), '"v9"')).status).toBe(412);
+    expect((await call.delete(routes.place(made.boreId), '"v9"')).status).toBe(412);
   });
 
   it('is not found when it is gone', async () => {
-    const { body } = await call.post(routes.features(made.jobId), featureBody(made.pinId, { name: 'Spare' }));
-    expect((await call.delete(routes.feature(body.id), '"v1"')).status).toBe(204);
-    expect((await call.get(routes.feature(body.id))).status).toBe(404);
-    expect((await call.put(routes.feature(body.id), featureBody(made.pinId), '"v1"')).status).toBe(404);
+    const { body } = await call.post(routes.places(made.jobId), placeBody(made.pinId, { name: 'Spare' }));
+    expect((await call.delete(routes.place(body.id), '"v1"')).status).toBe(204);
+    expect((await call.get(routes.place(body.id))).status).toBe(404);
+    expect((await call.put(routes.place(body.id), placeBody(made.pinId), '"v1"')).status).toBe(404);
   });
 });
 

@@ -1,4 +1,4 @@
-import { FEATURE_KIND_IDS, SUSPICIONS, V_BLOCKS_DEG } from '@iron-patch/core';
+import { PLACE_KIND_IDS, SUSPICIONS, V_BLOCKS_DEG } from '@iron-patch/core';
 import { array, boolean, object, type InferType } from 'yup';
 import { idOf, lengthOf, numberOf, numbersOf, oneOf, optionalIdOf } from './fields';
 import { requiredText, TEXT_LIMITS } from './text';
@@ -23,10 +23,10 @@ const detail = object({
   lengthAssumed: boolean().strict().typeError('Length assumed: yes or no.'),
 });
 
-export const featureInput = object({
+export const placeInput = object({
   componentId: idOf('Component'),
   name: requiredText('Name', TEXT_LIMITS.name),
-  kind: oneOf('a kind of place', FEATURE_KIND_IDS),
+  kind: oneOf('a kind of place', PLACE_KIND_IDS),
   suspicions: array(oneOf('a suspicion', SUSPICIONS))
     .strict()
     .required('Suspicions: a list.')
@@ -36,9 +36,9 @@ export const featureInput = object({
   startMm: lengthOf('Where it starts'),
   lengthMm: lengthOf('Its length', 0.5),
   land: oneOf('worn or unworn', ['worn', 'unworn'] as const),
-  matesFeatureId: idOf('What it fits').nullable(),
+  matesPlaceId: idOf('What it fits').nullable(),
   stationsMm: numbersOf('Stations', 0, 20_000, 200),
   clocksDeg: numbersOf('Clock angles', 0, 359.99, 36),
   instrumentId: requiredText('Instrument', TEXT_LIMITS.name),
 });
-export type FeatureInput = InferType<typeof featureInput>;
+export type PlaceInput = InferType<typeof placeInput>;

@@ -2,7 +2,7 @@ import { inSentence } from '../words';
 import { keeper } from '../kept';
 import { INCH_PRIOR, recoverNominals, type RecoveredNominal } from '../nominal';
 import {
-  FEATURE_KINDS,
+  PLACE_KINDS,
   isDiameter,
   openSpots,
   planAdvice,
@@ -21,12 +21,12 @@ import { chosenNominal, chosenSkips, settledPairs, type NominalChoice } from './
 import { depthFinding } from './depth-finding';
 import { grooveFinding, type GrooveFinding } from './groove-finding';
 import { keyseatFinding, type KeyseatFinding } from './keyseat-finding';
-import { NO_FIGURES, quantityFindings, shapeFigures, type QuantityFinding, type ShapeFigures } from './feature-figures';
+import { NO_FIGURES, quantityFindings, shapeFigures, type QuantityFinding, type ShapeFigures } from './place-figures';
 import { indicatorFinding, type IndicatorFinding } from './indicator-finding';
 import { AS_FOUND, partStates, type PartState } from './part-states';
 import { bearingWitness, nominalEvidence, unitWitness } from './nominal-evidence';
 import { isSettled, measuredPlace, pairKey, type Measured } from './measured';
-import type { ComponentRecord, FeatureRecord, JobSheet, ReadingRecord, Shop } from './records';
+import type { ComponentRecord, PlaceRecord, JobSheet, ReadingRecord, Shop } from './records';
 import { NOTHING_STANDS_OUT, standingOut, stillStandingOut, type StandingOut } from './suspects';
 import { threadFinding, type ThreadFinding } from './thread-finding';
 
@@ -38,12 +38,12 @@ export interface DisputeFinding {
 }
 
 /** Everything known of one measured place. */
-export interface FeatureFinding extends ShapeFigures {
-  readonly feature: FeatureRecord;
+export interface PlaceFinding extends ShapeFigures {
+  readonly place: PlaceRecord;
   /** In which state of the part it was measured so. */
   readonly state: PartState;
   /** The same place after acts that changed the part, oldest first; none within one of these. */
-  readonly after: readonly FeatureFinding[];
+  readonly after: readonly PlaceFinding[];
   readonly component: ComponentRecord;
   readonly readings: readonly ReadingRecord[];
   readonly shape: Shape | null;
@@ -98,40 +98,40 @@ const keepOwn = keeper<Measured, OwnFinding>();
 const ownFinding = (m: Measured, sheet: JobSheet, shop: Shop): OwnFinding => keepOwn(m, [], () => workOutOwn(m, sheet, shop));
 
 function workOutOwn(m: Measured, sheet: JobSheet, shop: Shop): OwnFinding {
-  const { feature, readings, shape } = m;
+  const { place, readings, shape } = m;
   const { unit } = sheet.job;
-  const { kind, side, startMm, lengthMm, suspicions } = feature;
+  const { kind, side, startMm, lengthMm, suspicions } = place;
   const values = quantityFindings(m, shop);
-  const planned = plannedSpots(feature.stationsMm, feature.clocksDeg, FEATURE_KINDS[kind].quantities);
+  const planned = plannedSpots(place.stationsMm, place.clocksDeg, PLACE_KINDS[kind].quantities);
   return {
-    figures: shape ? shapeFigures(feature, shape, m.readingsOf, unit) : NO_FIGURES,
+    figures: shape ? shapeFigures(place, shape, m.readingsOf, unit) : NO_FIGURES,
     all: shape ? shape.sections.flatMap(m.readingsOf) : [],
     values,
-    depth: depthFinding(feature, values),
-    thread: kind === 'thread' ? threadFinding(feature, values) : null,
+    depth: depthFinding(place, values),
+    thread: kind === 'thread' ? threadFinding(place, values) : null,
     indicator: indicatorFinding(m, shop, unit),
     standOut: isDiameter(kind) ? standingOut(m, shop) : NOTHING_STANDS_OUT,
     planned,
     unread: openSpots(planned, readings),
     plan: planFor({ kind, side, startMm, lengthMm, suspicions, unit }),
-    advice: planAdvice(side, shape, feature, unit),
+    advice: planAdvice(side, shape, place, unit),
   };
 }
 
-function wasFigure({ feature }: Measured, nominal: RecoveredNominal, all: readonly Figure[]): Figure | null {
+function wasFigure({ place }: Measured, nominal: RecoveredNominal, all: readonly Figure[]): Figure | null {
   const best = nominal.ranked[0];
   if (!best) return null;
   const how = `${best.name}, ${Math.round(best.probability * 100)} %: ${best.reasons.join('; ')}`;
-  return workedOut(`${feature.id}.was`, `${inSentence(feature.name)} as drawn by its maker`, best.sizeMm, how, all);
+  return workedOut(`${place.id}.was`, `${inSentence(place.name)} as drawn by its maker`, best.sizeMm, how, all);
 }
 
 /** What the readings of a place hide and somebody should know. */
-function hidden({ feature }: Measured, { blind, sections, plusMinusMm }: Shape, sheet: JobSheet): string[] {
+function hidden({ place }: Measured, { blind, sections, plusMinusMm }: Shape, sheet: JobSheet): string[] {
   const means = sections.map((s) => s.meanMm);
   return worthSaying(blind, {
-    suspicions: feature.suspicions,
-    ofAPair: feature.matesFeatureId !== null || sheet.features.some((f) => f.matesFeatureId === feature.id),
-    lengthMm: feature.lengthMm,
+    suspicions: place.suspicions,
+    ofAPair: place.matesPlaceId !== null || sheet.places.some((f) => f.matesPlaceId === place.id),
+    lengthMm: place.lengthMm,
     differs: Math.max(...means) - Math.min(...means) > plusMinusMm,
   });
 }
@@ -141,16 +141,16 @@ function finding(
   nominal: RecoveredNominal,
   sheet: JobSheet,
   shop: Shop,
-  feature = m.feature,
+  place = m.place,
   state = AS_FOUND,
-): Omit<FeatureFinding, 'groove' | 'keyseat'> {
+): Omit<PlaceFinding, 'groove' | 'keyseat'> {
   const { component, readings, shape } = m;
-  const settled = settledPairs(sheet, feature.id);
+  const settled = settledPairs(sheet, place.id);
   const { figures, all, unread, ...own } = ownFinding(m, sheet, shop);
-  const skipped = chosenSkips(sheet, feature.id);
+  const skipped = chosenSkips(sheet, place.id);
   const open = skipped.length ? openSpots(unread, [], skipped) : unread;
   return {
-    feature,
+    place,
     component,
     state,
     after: [],
@@ -164,25 +164,25 @@ function finding(
       believed: isSettled(dispute, settled) ? settled[pairKey(dispute)]! : null,
     })),
     lost: m.lost,
-    standOut: stillStandingOut(own.standOut, sheet, feature.id),
+    standOut: stillStandingOut(own.standOut, sheet, place.id),
     skipped,
     open,
     next: open[0] ?? null,
     // While planned spots are open, the plan itself is what would show it.
     cannotShow: [...(open.length || !shape ? [] : hidden(m, shape, sheet)), ...(own.indicator?.cannotShow ?? [])],
     nominal,
-    chosenNominal: chosenNominal(sheet, feature.id),
+    chosenNominal: chosenNominal(sheet, place.id),
     was: wasFigure(m, nominal, all),
   };
 }
 
-function byFeature(live: readonly ReadingRecord[]): Map<string, ReadingRecord[]> {
+function byPlace(live: readonly ReadingRecord[]): Map<string, ReadingRecord[]> {
   const found = new Map<string, ReadingRecord[]>();
   for (const r of live) {
-    if (r.purpose !== 'found' || r.featureId === null) continue;
-    const list = found.get(r.featureId);
+    if (r.purpose !== 'found' || r.placeId === null) continue;
+    const list = found.get(r.placeId);
     if (list) list.push(r);
-    else found.set(r.featureId, [r]);
+    else found.set(r.placeId, [r]);
   }
   return found;
 }
@@ -192,54 +192,54 @@ const inStateOf = (readings: readonly ReadingRecord[], actId: string | null): re
   readings.filter((r) => r.afterActId === actId);
 
 // The place as it is called after an act: one object while the place and the act stay as they are.
-const keepNamed = keeper<FeatureRecord, Map<string, FeatureRecord>>();
+const keepNamed = keeper<PlaceRecord, Map<string, PlaceRecord>>();
 /** The figures of another state are other figures: they have a key and a name of their own. */
-function namedAfter(feature: FeatureRecord, { actId, words }: PartState): FeatureRecord {
-  const names = keepNamed(feature, [], () => new Map());
-  const key = `${feature.id}@${actId}`;
-  const name = `${feature.name} ${words}`;
+function namedAfter(place: PlaceRecord, { actId, words }: PartState): PlaceRecord {
+  const names = keepNamed(place, [], () => new Map());
+  const key = `${place.id}@${actId}`;
+  const name = `${place.name} ${words}`;
   const there = names.get(key);
   if (there?.name === name) return there;
-  const fresh = { ...feature, id: key, name };
+  const fresh = { ...place, id: key, name };
   names.set(key, fresh);
   return fresh;
 }
 
 /** Findings of all places of a job, in the sheet's order. */
-export function featureFindings(sheet: JobSheet, live: readonly ReadingRecord[], shop: Shop): FeatureFinding[] {
-  const found = byFeature(live);
+export function placeFindings(sheet: JobSheet, live: readonly ReadingRecord[], shop: Shop): PlaceFinding[] {
+  const found = byPlace(live);
   const { unit, shopTempC } = sheet.job;
   const components = new Map(sheet.components.map((c) => [c.id, c]));
-  const states = new Map(sheet.features.map((f) => [f.id, partStates(sheet, f, found.get(f.id) ?? NONE)]));
-  const measureIn = (feature: FeatureRecord, component: ComponentRecord, state: PartState): Measured => {
-    const all = found.get(feature.id) ?? NONE;
+  const states = new Map(sheet.places.map((f) => [f.id, partStates(sheet, f, found.get(f.id) ?? NONE)]));
+  const measureIn = (place: PlaceRecord, component: ComponentRecord, state: PartState): Measured => {
+    const all = found.get(place.id) ?? NONE;
     return measuredPlace({
-      feature: state.actId === null ? feature : namedAfter(feature, state),
+      place: state.actId === null ? place : namedAfter(place, state),
       component,
-      readings: states.get(feature.id)!.length === 1 ? all : inStateOf(all, state.actId),
-      settled: settledPairs(sheet, feature.id),
+      readings: states.get(place.id)!.length === 1 ? all : inStateOf(all, state.actId),
+      settled: settledPairs(sheet, place.id),
       ...{ shopTempC, unit, shop },
     });
   };
-  const measured = sheet.features.flatMap((feature): Measured[] => {
-    const component = components.get(feature.componentId);
-    return component ? [measureIn(feature, component, AS_FOUND)] : [];
+  const measured = sheet.places.flatMap((place): Measured[] => {
+    const component = components.get(place.componentId);
+    return component ? [measureIn(place, component, AS_FOUND)] : [];
   });
-  const sized = measured.filter((m) => m.shape && isDiameter(m.feature.kind));
+  const sized = measured.filter((m) => m.shape && isDiameter(m.place.kind));
   const nominals = recoverNominals(
     sized.map((m) => nominalEvidence(m, sized)),
     INCH_PRIOR[unit],
-    measured.flatMap((m) => [...unitWitness(m.feature, ownFinding(m, sheet, shop)), ...bearingWitness(m, measured)]),
+    measured.flatMap((m) => [...unitWitness(m.place, ownFinding(m, sheet, shop)), ...bearingWitness(m, measured)]),
     unit,
-  ).byFeature;
+  ).byPlace;
   return measured.map((m) => {
-    const { feature, component } = m;
-    const nominal = nominals.get(feature.id) ?? NOT_MEASURED;
-    const whole = (own: Measured, state: PartState): FeatureFinding => {
-      const f = finding(own, nominal, sheet, shop, feature, state);
+    const { place, component } = m;
+    const nominal = nominals.get(place.id) ?? NOT_MEASURED;
+    const whole = (own: Measured, state: PartState): PlaceFinding => {
+      const f = finding(own, nominal, sheet, shop, place, state);
       return { ...f, groove: grooveFinding(own, f.values, measured, unit), keyseat: keyseatFinding(own, f.values, measured, unit) };
     };
-    const after = states.get(feature.id)!.slice(1);
-    return { ...whole(m, AS_FOUND), after: after.map((s) => whole(measureIn(feature, component, s), s)) };
+    const after = states.get(place.id)!.slice(1);
+    return { ...whole(m, AS_FOUND), after: after.map((s) => whole(measureIn(place, component, s), s)) };
   });
 }

@@ -1,17 +1,17 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal, type OnInit } from '@angular/core';
 import { ReactiveFormsModule } from '@angular/forms';
-import { check, featureInput, type FeatureInput } from '@iron-patch/contract';
+import { check, placeInput, type PlaceInput } from '@iron-patch/contract';
 import {
-  FEATURE_KIND_IDS,
-  FEATURE_KINDS,
+  PLACE_KIND_IDS,
+  PLACE_KINDS,
   FOUR_CLOCKS,
   instrumentsFor,
   isDiameter,
   planFor,
   readsFor,
   SUSPICIONS,
-  type FeatureKind,
-  type FeatureRecord,
+  type PlaceKind,
+  type PlaceRecord,
   type InstrumentKind,
   type Side,
   type Suspicion,
@@ -20,8 +20,8 @@ import {
 import { newId, ShopStore } from '../../data';
 import { SheetStore } from '../../sheet-data';
 import { CheckList, ChooseField, FormFrame, LengthInput, PickField, PlacesField, RecordForm, TextField, type Option } from '../../form';
-import { FeatureDetailForm } from './feature-detail-form';
-import { anotherLike, detailFor, inputOf } from './feature-input';
+import { PlaceDetailForm } from './place-detail-form';
+import { anotherLike, detailFor, inputOf } from './place-input';
 
 const CLOCK_CHOICES = [
   { words: '0°', clocks: [0] },
@@ -43,7 +43,7 @@ const SUSPICION_WORDS: Readonly<Record<Suspicion, string>> = {
   'seal-groove': 'grooved by a seal',
 };
 /** A place that nothing was said of yet. */
-const NO_PLACE: FeatureInput = {
+const NO_PLACE: PlaceInput = {
   componentId: '',
   name: '',
   kind: 'diameter',
@@ -53,7 +53,7 @@ const NO_PLACE: FeatureInput = {
   startMm: 0,
   lengthMm: 40,
   land: 'worn',
-  matesFeatureId: null,
+  matesPlaceId: null,
   stationsMm: [],
   clocksDeg: [],
   instrumentId: '',
@@ -62,8 +62,8 @@ const sameList = (p: readonly number[], q: readonly number[]): boolean => p.leng
 
 /** One place to measure: where it is, what it fits, and the plan of stations and clock angles. */
 @Component({
-  selector: 'ip-feature-form',
-  imports: [ReactiveFormsModule, FormFrame, TextField, ChooseField, PickField, LengthInput, PlacesField, CheckList, FeatureDetailForm],
+  selector: 'ip-place-form',
+  imports: [ReactiveFormsModule, FormFrame, TextField, ChooseField, PickField, LengthInput, PlacesField, CheckList, PlaceDetailForm],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <form ip-form [formGroup]="form.group" [of]="form" save="Save place" (left)="closed.emit()">
@@ -74,7 +74,7 @@ const sameList = (p: readonly number[], q: readonly number[]): boolean => p.leng
         <ip-choose label="Did it wear?" name="land" [options]="lands" formControlName="land" />
         <ip-length label="Starts at" [unit]="store.unit()" formControlName="startMm" (mmChange)="replan()" />
         <ip-length label="Length" [unit]="store.unit()" [allowZero]="false" formControlName="lengthMm" (mmChange)="longSaid()" />
-        <ip-choose label="Fits together with" name="mate" [options]="mates()" [orNull]="true" formControlName="matesFeatureId" />
+        <ip-choose label="Fits together with" name="mate" [options]="mates()" [orNull]="true" formControlName="matesPlaceId" />
         @if (diameter() && siblings().length > 1) {
           <ip-choose
             label="Turned to one size with"
@@ -94,7 +94,7 @@ const sameList = (p: readonly number[], q: readonly number[]): boolean => p.leng
         <ip-choose label="Clock angles" name="clocks" [options]="clockOptions" [value]="clockChoice()" (valueChange)="setClocks($event)" />
         <ip-choose label="Instrument" name="instrument" [options]="instruments()" formControlName="instrumentId" />
       </div>
-      <ip-feature-detail-form [kind]="draft().kind" formControlName="detail" />
+      <ip-place-detail-form [kind]="draft().kind" formControlName="detail" />
       @if (grid()) {
         <ip-checks
           label="What is suspected?"
@@ -108,13 +108,13 @@ const sameList = (p: readonly number[], q: readonly number[]): boolean => p.leng
     </form>
   `,
 })
-export class FeatureForm implements OnInit {
+export class PlaceForm implements OnInit {
   protected readonly store = inject(SheetStore);
   protected readonly shop = inject(ShopStore);
   readonly componentId = input.required<string>();
-  readonly record = input<FeatureRecord | null>(null);
+  readonly record = input<PlaceRecord | null>(null);
   /** A new place starts as another of this. */
-  readonly like = input<FeatureRecord | null>(null);
+  readonly like = input<PlaceRecord | null>(null);
   readonly closed = output<void>();
   protected readonly sides: readonly Option[] = [
     ['outside', 'Outside'],
@@ -124,25 +124,25 @@ export class FeatureForm implements OnInit {
     ['worn', 'It ran: may be worn'],
     ['unworn', 'Never ran: tells the size'],
   ];
-  protected readonly kinds: readonly Option[] = FEATURE_KIND_IDS.map((k) => [k, FEATURE_KINDS[k].name] as const);
+  protected readonly kinds: readonly Option[] = PLACE_KIND_IDS.map((k) => [k, PLACE_KINDS[k].name] as const);
   protected readonly suspicions: readonly Option[] = SUSPICIONS.map((x) => [x, SUSPICION_WORDS[x]] as const);
   protected readonly diameter = computed(() => isDiameter(this.draft().kind));
-  protected readonly grid = computed(() => FEATURE_KINDS[this.draft().kind].grid);
+  protected readonly grid = computed(() => PLACE_KINDS[this.draft().kind].grid);
   protected readonly plan = computed(() => planFor({ ...this.draft(), unit: this.store.unit() }));
   protected readonly clockOptions: readonly Option[] = CLOCK_CHOICES.map((c, i) => [String(i), c.words] as const);
   protected readonly instruments = computed<readonly Option[]>(() => this.shop.shop().instruments.map((i) => [i.id, i.name] as const));
   /** Stations follow the length until somebody types their own. */
   protected readonly ownStations = signal(false);
-  private readonly opened = signal<FeatureRecord | null>(null);
+  private readonly opened = signal<PlaceRecord | null>(null);
   private readonly key = signal(newId());
-  protected readonly form = new RecordForm<FeatureInput>({
+  protected readonly form = new RecordForm<PlaceInput>({
     keptAs: () => `place:${this.record()?.id ?? `new:${this.like()?.id ?? this.componentId()}`}`,
     start: NO_PLACE,
-    check: (v) => check(featureInput, v),
+    check: (v) => check(placeInput, v),
     rests: { ownStations: this.ownStations, opened: this.opened, key: this.key },
     save: (v) => {
       const opened = this.opened();
-      return opened ? this.store.saveFeature(opened, v) : this.store.addFeature(v, this.key());
+      return opened ? this.store.savePlace(opened, v) : this.store.addPlace(v, this.key());
     },
     close: () => this.closed.emit(),
   });
@@ -151,7 +151,7 @@ export class FeatureForm implements OnInit {
     ['', 'nothing yet'],
     ...this.store
       .sheet()!
-      .features.filter((f) => f.side !== this.draft().side && f.componentId !== this.componentId())
+      .places.filter((f) => f.side !== this.draft().side && f.componentId !== this.componentId())
       .map((f) => [f.id, f.name] as const),
   ]);
   /** Places that may have been turned in one go with this one. */
@@ -159,7 +159,7 @@ export class FeatureForm implements OnInit {
     ['', 'nothing, or not known'],
     ...this.store
       .sheet()!
-      .features.filter(
+      .places.filter(
         (f) => f.componentId === this.componentId() && f.side === this.draft().side && isDiameter(f.kind) && f.id !== this.opened()?.id,
       )
       .map((f) => [f.id, f.name] as const),
@@ -174,16 +174,16 @@ export class FeatureForm implements OnInit {
     this.opened.set(opened);
     const like = this.like();
     this.ownStations.set(opened !== null || like !== null);
-    this.form.open(opened ? inputOf(opened) : like ? anotherLike(like, this.store.sheet()!.features) : this.fresh());
+    this.form.open(opened ? inputOf(opened) : like ? anotherLike(like, this.store.sheet()!.places) : this.fresh());
   }
 
   protected setSide(): void {
-    this.form.set({ matesFeatureId: null });
+    this.form.set({ matesPlaceId: null });
     this.replan();
   }
 
   protected setKind(kind: string): void {
-    this.form.set({ suspicions: [], matesFeatureId: null, detail: detailFor(kind as FeatureKind) });
+    this.form.set({ suspicions: [], matesPlaceId: null, detail: detailFor(kind as PlaceKind) });
     this.ownStations.set(false);
     this.replan();
   }
@@ -210,12 +210,12 @@ export class FeatureForm implements OnInit {
     });
   }
 
-  private fresh(): FeatureInput {
+  private fresh(): PlaceInput {
     const component = this.store.sheet()!.components.find((c) => c.id === this.componentId());
     const side: Side = component?.role === 'mate' ? 'inside' : 'outside';
     const mates = this.store
       .sheet()!
-      .features.filter((f) => f.side !== side && f.componentId !== this.componentId() && f.land === 'worn' && isDiameter(f.kind));
+      .places.filter((f) => f.side !== side && f.componentId !== this.componentId() && f.land === 'worn' && isDiameter(f.kind));
     const place = { kind: 'diameter' as const, side, startMm: 0, lengthMm: roundStart(this.store.unit(), 40, 1.5), suspicions: [] };
     const plan = planFor({ ...place, unit: this.store.unit() });
     return {
@@ -224,7 +224,7 @@ export class FeatureForm implements OnInit {
       name: side === 'inside' ? 'Bore' : 'Body',
       detail: detailFor('diameter'),
       land: 'worn',
-      matesFeatureId: mates.length === 1 ? mates[0]!.id : null,
+      matesPlaceId: mates.length === 1 ? mates[0]!.id : null,
       stationsMm: [...plan.stationsMm],
       clocksDeg: [...plan.clocksDeg],
       instrumentId: this.suggested(side, plan.instruments),
@@ -237,10 +237,10 @@ export class FeatureForm implements OnInit {
 
   private suggested(side: Side, kinds: readonly InstrumentKind[]): string {
     const { instruments } = this.shop.shop();
-    const seen = this.store.repair()?.features.find((f) => f.shape && f.component.id === this.componentId())?.shape?.meanMm ?? null;
+    const seen = this.store.repair()?.places.find((f) => f.shape && f.component.id === this.componentId())?.shape?.meanMm ?? null;
     const kind = this.draft().kind ?? 'diameter';
     const size = isDiameter(kind) ? seen : null;
-    const reads = readsFor(FEATURE_KINDS[kind].quantities[0], side);
+    const reads = readsFor(PLACE_KINDS[kind].quantities[0], side);
     return (instrumentsFor(instruments, reads, size, this.store.sheet()!.job.unit, kinds)[0] ?? instruments[0])?.id ?? '';
   }
 }

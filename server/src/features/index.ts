@@ -1,1 +1,0 @@
-export { featureById, features, featuresOf } from './feature-queries';

@@ -1,0 +1,1 @@
+export { placeById, places, placesOf } from './place-queries';
