@@ -7,6 +7,9 @@ const outside = (from, allowed) => ({
   to: { path: '^(core|contract|server|web|demo|gauge|e2e)/', pathNot: `^(${[from, ...allowed].join('|')})/` },
 });
 
+/** Rooms of core, each resting on those before it: words and figures, the book, what was measured, what is made, the whole job; the bench's sums. */
+const CORE = ['terms', 'book', 'evidence', 'making', 'repair', 'sums'];
+
 module.exports = {
   forbidden: [
     outside('core', []),
@@ -15,6 +18,13 @@ module.exports = {
     outside('web', ['contract', 'core']),
     outside('demo', ['contract', 'core']),
     outside('gauge', ['core']),
+    ...CORE.slice(0, -1).map((room, i) => ({
+      name: `core-${room}-rests-on-what-stands-before-it`,
+      severity: 'error',
+      comment: `${room} may use only ${CORE.slice(0, i).join(', ') || 'itself'}.`,
+      from: { path: `^core/src/${room}/`, pathNot: '\\.(spec|bench)\\.ts$|/testing' },
+      to: { path: `^core/src/(${CORE.slice(i + 1).join('|')})/` },
+    })),
     {
       name: 'core-is-pure',
       severity: 'error',

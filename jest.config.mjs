@@ -10,7 +10,7 @@ const plain = (name, extra = {}) => ({
   transform: { '\\.ts$': swc, '\\.sql$': `${import.meta.dirname}/tools/jest-text.cjs` },
   moduleNameMapper: {
     '^@iron-patch/core$': `${import.meta.dirname}/core/src/index.ts`,
-    '^@iron-patch/core/testing$': `${import.meta.dirname}/core/src/repair/testing.ts`,
+    '^@iron-patch/core/testing$': `${import.meta.dirname}/core/src/repair/job/testing.ts`,
     '^@iron-patch/core/(.*)$': `${import.meta.dirname}/core/src/$1/index.ts`,
     '^@iron-patch/contract/wire$': `${import.meta.dirname}/contract/src/wire.ts`,
     '^@iron-patch/contract$': `${import.meta.dirname}/contract/src/index.ts`,

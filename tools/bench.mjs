@@ -116,9 +116,9 @@ async function recording(shop, jobId, placeId) {
 /** Measures and prints; asserts nothing. */
 export async function bench() {
   buildAll();
-  bundle('core/src/repair/repair.bench.ts', 'core/dist/repair.bench.mjs');
-  bundle('core/src/book/book.bench.ts', 'core/dist/book.bench.mjs');
-  bundle('core/src/simulated/known-truth.bench.ts', 'core/dist/known-truth.bench.mjs');
+  bundle('core/src/repair/job/repair.bench.ts', 'core/dist/repair.bench.mjs');
+  bundle('core/src/book/look-up/book.bench.ts', 'core/dist/book.bench.mjs');
+  bundle('core/src/evidence/simulated/known-truth.bench.ts', 'core/dist/known-truth.bench.mjs');
   bundle('e2e/src/bench.ts', 'e2e/dist/bench.mjs');
   bundle('e2e/src/bench-many.ts', 'e2e/dist/bench-many.mjs');
   console.log('Working out');

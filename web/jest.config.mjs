@@ -11,7 +11,7 @@ export default {
   moduleNameMapper: {
     '\\.worker-factory$': '<rootDir>/src/testing/no-worker.ts',
     '^@iron-patch/core$': `${root}/core/src/index.ts`,
-    '^@iron-patch/core/testing$': `${root}/core/src/repair/testing.ts`,
+    '^@iron-patch/core/testing$': `${root}/core/src/repair/job/testing.ts`,
     '^@iron-patch/core/(.*)$': `${root}/core/src/$1/index.ts`,
     '^@iron-patch/contract/wire$': `${root}/contract/src/wire.ts`,
     '^@iron-patch/contract$': `${root}/contract/src/index.ts`,

@@ -1,5 +1,5 @@
-import type { LengthUnit } from '@iron-patch/core/quantity';
-import type { StationId } from '@iron-patch/core/stations';
+import type { LengthUnit } from '@iron-patch/core/terms/quantity';
+import type { StationId } from '@iron-patch/core/terms/stations';
 
 /** What of a job was found: the job itself, a component, a place, a size that was read, a note, a lesson. */
 export type SearchKind = 'job' | 'component' | 'place' | 'size' | 'note' | 'lesson';

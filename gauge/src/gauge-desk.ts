@@ -1,5 +1,5 @@
-import { normalDraws, seededRandom } from '@iron-patch/core/proof';
-import { displayed, takeSimulated } from '@iron-patch/core/simulated';
+import { normalDraws, seededRandom } from '@iron-patch/core/evidence/proof';
+import { displayed, takeSimulated } from '@iron-patch/core/evidence/simulated';
 import type { GaugeFile } from './gauge-file';
 
 /** A reading that was sent with the button and not yet acknowledged. */

@@ -1,5 +1,5 @@
 import { readFile } from 'node:fs/promises';
-import type { SimulatedInstrument, TruePart } from '@iron-patch/core/simulated';
+import type { SimulatedInstrument, TruePart } from '@iron-patch/core/evidence/simulated';
 
 /** A hidden part and the instruments that it is measured with, as a file holds them. */
 export interface GaugeFile {

@@ -1,4 +1,4 @@
-import { idealRpm } from '../process';
+import { idealRpm } from '../making/process';
 import { figure, shown, work, wrongAt } from './testing';
 
 /** Sums held against a construction of another kind: points set out and touched, arcs integrated, volumes counted. */

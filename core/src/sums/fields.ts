@@ -1,4 +1,4 @@
-import { MATERIALS } from '../materials';
+import { MATERIALS } from '../book/materials';
 import type { SumField } from './sum';
 
 /** A length from nearly nothing to `toMm`. */

@@ -1,4 +1,4 @@
-import { tabled, typed, workedOut, type Figure, type Measure } from '../working';
+import { tabled, typed, workedOut, type Figure, type Measure } from '../terms/working';
 
 /** A figure that somebody typed at the bench. */
 export const given = (key: string, label: string, value: number, measure: Measure = 'length'): Figure =>

@@ -1,11 +1,11 @@
-import type { CribTool } from '../tooling';
-import type { DrillSet } from '../drills';
-import type { HouseRule } from '../fits';
-import type { Outcome } from '../outcome';
-import type { LengthUnit } from '../quantity';
-import type { Lathe } from '../setups';
-import type { Bar } from '../stock';
-import type { Figure } from '../working';
+import type { CribTool } from '../making/tooling';
+import type { DrillSet } from '../book/drills';
+import type { HouseRule } from '../book/fits';
+import type { Outcome } from '../terms/outcome';
+import type { LengthUnit } from '../terms/quantity';
+import type { Lathe } from '../making/setups';
+import type { Bar } from '../making/stock';
+import type { Figure } from '../terms/working';
 import type { SumValues } from './values';
 
 /** What a bench calculation asks for. Lengths start in mm; the range is told when it is left. */

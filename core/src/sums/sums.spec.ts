@@ -1,6 +1,6 @@
-import { STARTING_HOUSE_RULES } from '../fits';
+import { STARTING_HOUSE_RULES } from '../book/fits';
 import { SUMS, sumOfId } from './all-sums';
-import { findThread } from '../threads';
+import { findThread } from '../book/threads';
 import { packsFor } from './fits/pack';
 import { layOut } from './stock/lay-out';
 import type { Mark, SumResult, SumShop } from './sum';

@@ -1,5 +1,5 @@
-import { STARTING_HOUSE_RULES } from '../fits';
-import { showValue } from '../working';
+import { STARTING_HOUSE_RULES } from '../book/fits';
+import { showValue } from '../terms/working';
 import { sumOfId } from './all-sums';
 import type { SumResult, SumShop } from './sum';
 import { startText } from './values';

@@ -1,7 +1,15 @@
-import { bad, good, type Outcome, type Problem } from '../outcome';
-import { formatLength, fromUnit, MOST_LENGTH_MM, parseLength, parseNumberList, parseSignedNumber, type LengthUnit } from '../quantity';
-import { findThread, threadOf, type Thread } from '../threads';
-import { MPA_PER_KSI, NM_PER_LBF_FT, N_PER_LBF } from '../working';
+import { bad, good, type Outcome, type Problem } from '../terms/outcome';
+import {
+  formatLength,
+  fromUnit,
+  MOST_LENGTH_MM,
+  parseLength,
+  parseNumberList,
+  parseSignedNumber,
+  type LengthUnit,
+} from '../terms/quantity';
+import { findThread, threadOf, type Thread } from '../book/threads';
+import { MPA_PER_KSI, NM_PER_LBF_FT, N_PER_LBF } from '../terms/working';
 import type { SumField } from './sum';
 
 type Value = number | string | Thread | readonly number[];

@@ -1,6 +1,6 @@
-import type { Outcome } from '../outcome';
-import type { LengthUnit } from '../quantity';
-import { sentence } from '../working';
+import type { Outcome } from '../terms/outcome';
+import type { LengthUnit } from '../terms/quantity';
+import { sentence } from '../terms/working';
 import type { Sum, SumResult, SumShop } from './sum';
 import { readValues } from './values';
 

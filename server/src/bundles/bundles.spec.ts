@@ -81,7 +81,7 @@ it('comes in from a file of before places were called so', async () => {
   expect(made.status).toBe(201);
   const sheet = (await call.get(routes.sheet(made.body.id))).body;
   expect(sheet.places).toHaveLength(bundle.places.length);
-  expect(liveReadings(sheet.readings)[0].placeId).toBe(sheet.places.find((p: { name: string }) => p.name === 'Body')?.id);
+  expect(liveReadings(sheet.readings)[0]?.placeId).toBe(sheet.places.find((p: { name: string }) => p.name === 'Body')?.id);
 });
 
 it('tells every problem with its path and stores nothing', async () => {

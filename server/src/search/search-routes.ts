@@ -1,5 +1,5 @@
 import { routes, SEARCH, type SearchHit, type SearchResource } from '@iron-patch/contract';
-import { askedSizes } from '@iron-patch/core/quantity';
+import { askedSizes } from '@iron-patch/core/terms/quantity';
 import type { Express } from 'express';
 import { statements, type Pool } from '../db';
 import { askedIn } from '../http';

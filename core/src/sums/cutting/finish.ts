@@ -1,5 +1,5 @@
-import { bad, good } from '../../outcome';
-import { MM_PER_INCH, significant } from '../../quantity';
+import { bad, good } from '../../terms/outcome';
+import { MM_PER_INCH, significant } from '../../terms/quantity';
 import { length } from '../fields';
 import { given, result } from '../given';
 import { arc, line, size } from '../marks';

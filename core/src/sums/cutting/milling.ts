@@ -1,6 +1,6 @@
-import { MATERIAL_SOURCE, materialOf } from '../../materials';
-import { bad, good } from '../../outcome';
-import { idealRpm } from '../../process';
+import { MATERIAL_SOURCE, materialOf } from '../../book/materials';
+import { bad, good } from '../../terms/outcome';
+import { idealRpm } from '../../making/process';
 import { choice, length, material, number, whole } from '../fields';
 import { fromTable, given, result } from '../given';
 import { circle, cross, rectangle, size } from '../marks';

@@ -1,4 +1,4 @@
-import { good } from '../../outcome';
+import { good } from '../../terms/outcome';
 import { choice, length } from '../fields';
 import { given, result } from '../given';
 import { circle, cross, line, size } from '../marks';

@@ -1,6 +1,6 @@
-import { bad, good } from '../../outcome';
-import type { LengthUnit } from '../../quantity';
-import { crossDialFor, dialDecimals, turnsOf, turnsWords, type Dial } from '../../setups';
+import { bad, good } from '../../terms/outcome';
+import type { LengthUnit } from '../../terms/quantity';
+import { crossDialFor, dialDecimals, turnsOf, turnsWords, type Dial } from '../../making/setups';
 import { choice, length, number } from '../fields';
 import { given, result } from '../given';
 import { line, size } from '../marks';

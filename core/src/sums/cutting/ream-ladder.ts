@@ -1,6 +1,6 @@
-import { DRILL_KINDS, DRILL_SOURCE, drillWords, DRILLS, inCrib, type Drill, type DrillKind } from '../../drills';
-import { bad, good } from '../../outcome';
-import { hangingFor, type CribTool } from '../../tooling';
+import { DRILL_KINDS, DRILL_SOURCE, drillWords, DRILLS, inCrib, type Drill, type DrillKind } from '../../book/drills';
+import { bad, good } from '../../terms/outcome';
+import { hangingFor, type CribTool } from '../../making/tooling';
 import { choice, length } from '../fields';
 import { fromTable, given, result } from '../given';
 import { circle, cross, size } from '../marks';

@@ -1,6 +1,6 @@
-import { MATERIAL_SOURCE, materialOf } from '../../materials';
-import { good } from '../../outcome';
-import { spindleSpeed } from '../../process';
+import { MATERIAL_SOURCE, materialOf } from '../../book/materials';
+import { good } from '../../terms/outcome';
+import { spindleSpeed } from '../../making/process';
 import { choice, length, material } from '../fields';
 import { fromTable, given, result } from '../given';
 import { circle, cross, rectangle, size } from '../marks';

@@ -7,8 +7,8 @@ import {
   type BearingLoad,
   type BearingSeat,
   type TurningRing,
-} from '../../bearings';
-import { bad, good } from '../../outcome';
+} from '../../book/bearings';
+import { bad, good } from '../../terms/outcome';
 import { choice } from '../fields';
 import { fromTable, result } from '../given';
 import { cross, ringMarks, size } from '../marks';

@@ -1,6 +1,6 @@
-import { askSchool, schoolId, schoolName, schoolOfId, schoolsOf } from '../../fits';
-import { bad, good } from '../../outcome';
-import { minus, plus, ruled, sumOf } from '../../working';
+import { askSchool, schoolId, schoolName, schoolOfId, schoolsOf } from '../../book/fits';
+import { bad, good } from '../../terms/outcome';
+import { minus, plus, ruled, sumOf } from '../../terms/working';
 import { choice, length } from '../fields';
 import { given, result } from '../given';
 import { circle, cross, size } from '../marks';

@@ -1,5 +1,5 @@
-import { good } from '../../outcome';
-import { formatLength, MM_PER_INCH, toInchFraction } from '../../quantity';
+import { good } from '../../terms/outcome';
+import { formatLength, MM_PER_INCH, toInchFraction } from '../../terms/quantity';
 import { length } from '../fields';
 import { given, result } from '../given';
 import { rectangle, size } from '../marks';

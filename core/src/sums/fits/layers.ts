@@ -1,6 +1,6 @@
-import { hoopAtBore, pressLayers, type Layer } from '../../interference';
-import { materialOf } from '../../materials';
-import { bad, good } from '../../outcome';
+import { hoopAtBore, pressLayers, type Layer } from '../../book/interference';
+import { materialOf } from '../../book/materials';
+import { bad, good } from '../../terms/outcome';
 import { length, material } from '../fields';
 import { given, result } from '../given';
 import { circle, cross, size } from '../marks';

@@ -1,4 +1,4 @@
-import { toUnit, type LengthUnit } from '../../quantity';
+import { toUnit, type LengthUnit } from '../../terms/quantity';
 
 /** Some shims laid together. */
 export interface Pack {

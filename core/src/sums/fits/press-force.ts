@@ -1,6 +1,6 @@
-import { boreBeforePressing, coldAlphaPerK, HEAT_LIMIT_C, press, shrinkWays, type Heated, type PressFit } from '../../interference';
-import { materialOf } from '../../materials';
-import { good } from '../../outcome';
+import { boreBeforePressing, coldAlphaPerK, HEAT_LIMIT_C, press, shrinkWays, type Heated, type PressFit } from '../../book/interference';
+import { materialOf } from '../../book/materials';
+import { good } from '../../terms/outcome';
 import { choice, length, material, number } from '../fields';
 import { given, result } from '../given';
 import { circle, cross, ringMarks, size } from '../marks';

@@ -1,6 +1,6 @@
-import { materialOf } from '../../materials';
-import { good } from '../../outcome';
-import { sizeAt20 } from '../../readings';
+import { materialOf } from '../../book/materials';
+import { good } from '../../terms/outcome';
+import { sizeAt20 } from '../../evidence/readings';
 import { length, material, number } from '../fields';
 import { given, result } from '../given';
 import { rectangle, size } from '../marks';

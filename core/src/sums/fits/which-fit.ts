@@ -1,5 +1,5 @@
-import { nearestFits, nearestZones } from '../../fits';
-import { bad, good } from '../../outcome';
+import { nearestFits, nearestZones } from '../../book/fits';
+import { bad, good } from '../../terms/outcome';
 import { length } from '../fields';
 import { fromTable } from '../given';
 import { circle, cross, size } from '../marks';

@@ -1,5 +1,5 @@
-import { chordHeightMm, isListedFor, keySeats, keyZones } from '../../keys';
-import { good } from '../../outcome';
+import { chordHeightMm, isListedFor, keySeats, keyZones } from '../../book/keys';
+import { good } from '../../terms/outcome';
 import { length, rowField, rowOf } from '../fields';
 import { fromTable, given, result } from '../given';
 import { circle, cross, rectangle, size } from '../marks';

@@ -1,5 +1,15 @@
-import { bad, good } from '../../outcome';
-import { GAP_SOURCE, glandOf, mostGapMm, oringOf, ORINGS, oringsFor, type GlandKind, type ORing, type RingHardness } from '../../seals';
+import { bad, good } from '../../terms/outcome';
+import {
+  GAP_SOURCE,
+  glandOf,
+  mostGapMm,
+  oringOf,
+  ORINGS,
+  oringsFor,
+  type GlandKind,
+  type ORing,
+  type RingHardness,
+} from '../../book/seals';
 import { choice, length, number } from '../fields';
 import { fromTable, given, result } from '../given';
 import { circle, line, rectangle, size } from '../marks';

@@ -1,4 +1,4 @@
-import { bad, good } from '../../outcome';
+import { bad, good } from '../../terms/outcome';
 import { choice, length } from '../fields';
 import { fromTable, given, result } from '../given';
 import { arc, circle, size } from '../marks';

@@ -1,5 +1,5 @@
-import { good } from '../../outcome';
-import { leastEdgeMm, ringsFor } from '../../rings';
+import { good } from '../../terms/outcome';
+import { leastEdgeMm, ringsFor } from '../../book/rings';
 import { choice, length, rowField, rowOf } from '../fields';
 import { fromTable, result } from '../given';
 import { line, rectangle, size } from '../marks';

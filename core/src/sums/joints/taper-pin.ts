@@ -1,5 +1,5 @@
-import { bad, good } from '../../outcome';
-import { nextTaperPins, TAPER_PINS, taperPinEnds, type TaperPin } from '../../pins';
+import { bad, good } from '../../terms/outcome';
+import { nextTaperPins, TAPER_PINS, taperPinEnds, type TaperPin } from '../../book/pins';
 import { length, number } from '../fields';
 import { fromTable, given, result } from '../given';
 import { circle, line, rectangle, size } from '../marks';

@@ -1,5 +1,5 @@
-import { WOODRUFF, woodruffSeat } from '../../keys';
-import { good } from '../../outcome';
+import { WOODRUFF, woodruffSeat } from '../../book/keys';
+import { good } from '../../terms/outcome';
 import { choice, length } from '../fields';
 import { fromTable, given, result } from '../given';
 import { circle, cross, size } from '../marks';

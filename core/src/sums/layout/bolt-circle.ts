@@ -1,4 +1,4 @@
-import { good } from '../../outcome';
+import { good } from '../../terms/outcome';
 import { length, number, whole } from '../fields';
 import { given, result } from '../given';
 import { circle, cross, size } from '../marks';

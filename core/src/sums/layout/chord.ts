@@ -1,4 +1,4 @@
-import { good } from '../../outcome';
+import { good } from '../../terms/outcome';
 import { length } from '../fields';
 import { given, result } from '../given';
 import { arc, line, size } from '../marks';

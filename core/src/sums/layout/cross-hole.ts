@@ -1,5 +1,5 @@
-import { good } from '../../outcome';
-import { plus, sumOf } from '../../working';
+import { good } from '../../terms/outcome';
+import { plus, sumOf } from '../../terms/working';
 import { choice, length } from '../fields';
 import { given, result } from '../given';
 import { circle, cross, line, size } from '../marks';

@@ -1,4 +1,4 @@
-import { bad, good } from '../../outcome';
+import { bad, good } from '../../terms/outcome';
 import { choice, length } from '../fields';
 import { given, result } from '../given';
 import { circle, cross, outline, size } from '../marks';

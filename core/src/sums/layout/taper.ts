@@ -1,5 +1,5 @@
-import { bad, good } from '../../outcome';
-import { MM_PER_INCH } from '../../quantity';
+import { bad, good } from '../../terms/outcome';
+import { MM_PER_INCH } from '../../terms/quantity';
 import { length } from '../fields';
 import { given, result } from '../given';
 import { line, outline, size } from '../marks';

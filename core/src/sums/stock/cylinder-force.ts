@@ -1,5 +1,5 @@
-import { bad, good } from '../../outcome';
-import { significant } from '../../quantity';
+import { bad, good } from '../../terms/outcome';
+import { significant } from '../../terms/quantity';
 import { length, number } from '../fields';
 import { given, result } from '../given';
 import { line, rectangle, size } from '../marks';

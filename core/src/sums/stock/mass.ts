@@ -1,5 +1,5 @@
-import { materialOf } from '../../materials';
-import { bad, good } from '../../outcome';
+import { materialOf } from '../../book/materials';
+import { bad, good } from '../../terms/outcome';
 import { choice, length, material, number, whole } from '../fields';
 import { given, result } from '../given';
 import { circle, outline, rectangle, ringMarks, size } from '../marks';

@@ -1,5 +1,5 @@
-import { bad, good } from '../../outcome';
-import { formatPlace, placeWithUnit } from '../../quantity';
+import { bad, good } from '../../terms/outcome';
+import { formatPlace, placeWithUnit } from '../../terms/quantity';
 import { length } from '../fields';
 import { result } from '../given';
 import { rectangle } from '../marks';

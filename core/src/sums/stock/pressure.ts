@@ -1,6 +1,6 @@
-import { hoopAtBore, trescaInside } from '../../interference';
-import { materialOf } from '../../materials';
-import { bad, good } from '../../outcome';
+import { hoopAtBore, trescaInside } from '../../book/interference';
+import { materialOf } from '../../book/materials';
+import { bad, good } from '../../terms/outcome';
 import { length, material, number } from '../fields';
 import { given, result } from '../given';
 import { cross, ringMarks, size } from '../marks';

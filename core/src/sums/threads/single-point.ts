@@ -1,6 +1,6 @@
-import { good } from '../../outcome';
-import { MM_PER_INCH } from '../../quantity';
-import { dialMarks, singlePoint } from '../../threads';
+import { good } from '../../terms/outcome';
+import { MM_PER_INCH } from '../../terms/quantity';
+import { dialMarks, singlePoint } from '../../book/threads';
 import { choice, length, number, thread, whole } from '../fields';
 import { given, result } from '../given';
 import { line, size, threadMarks } from '../marks';

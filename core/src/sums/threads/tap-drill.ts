@@ -1,9 +1,9 @@
-import { DRILL_KINDS, drillWords, inCrib, type Drill, type DrillKind } from '../../drills';
-import { good, type Outcome } from '../../outcome';
-import { formatWithUnit, type LengthUnit } from '../../quantity';
-import { formingHole, minorMm, neededEngagement, taperDrills, taperPipe, tapHole, type TapHole, type Thread } from '../../threads';
-import { hangingFor, type CribTool } from '../../tooling';
-import { tabled } from '../../working';
+import { DRILL_KINDS, drillWords, inCrib, type Drill, type DrillKind } from '../../book/drills';
+import { good, type Outcome } from '../../terms/outcome';
+import { formatWithUnit, type LengthUnit } from '../../terms/quantity';
+import { formingHole, minorMm, neededEngagement, taperDrills, taperPipe, tapHole, type TapHole, type Thread } from '../../book/threads';
+import { hangingFor, type CribTool } from '../../making/tooling';
+import { tabled } from '../../terms/working';
 import { choice, number, thread } from '../fields';
 import { result } from '../given';
 import { circle, cross, size } from '../marks';

@@ -1,6 +1,6 @@
-import { good } from '../../outcome';
-import { formatWithUnit } from '../../quantity';
-import { minorMm, outerThreads, threadBush, wireInsert } from '../../threads';
+import { good } from '../../terms/outcome';
+import { formatWithUnit } from '../../terms/quantity';
+import { minorMm, outerThreads, threadBush, wireInsert } from '../../book/threads';
 import { length, thread } from '../fields';
 import { fromTable, result } from '../given';
 import { ringMarks, size, cross } from '../marks';

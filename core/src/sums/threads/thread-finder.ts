@@ -1,6 +1,6 @@
-import { good } from '../../outcome';
-import { MM_PER_INCH } from '../../quantity';
-import { conversionWords, convertThread, identifyThread, pitchDiameterMm } from '../../threads';
+import { good } from '../../terms/outcome';
+import { MM_PER_INCH } from '../../terms/quantity';
+import { conversionWords, convertThread, identifyThread, pitchDiameterMm } from '../../book/threads';
 import { choice, length, rowField, rowOf, whole } from '../fields';
 import { fromTable, given, result } from '../given';
 import { size, threadMarks } from '../marks';

@@ -1,5 +1,5 @@
-import { bad, good } from '../../outcome';
-import { overWires, pitchDiameterFromWires, pitchDiameterMm, threadLimits, THREAD_CLASSES } from '../../threads';
+import { bad, good } from '../../terms/outcome';
+import { overWires, pitchDiameterFromWires, pitchDiameterMm, threadLimits, THREAD_CLASSES } from '../../book/threads';
 import { length, thread, whole } from '../fields';
 import { fromTable, given, result } from '../given';
 import { circle, size, threadMarks } from '../marks';

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { check, routes, toolInput, type ToolInput } from '@iron-patch/contract';
-import { parseTool, TOOL_KINDS, toolWords, type CribTool, type TypedTool } from '@iron-patch/core/tooling';
+import { parseTool, TOOL_KINDS, toolWords, type CribTool, type TypedTool } from '@iron-patch/core/making/tooling';
 import { ApiProblem, keptDraft, newId, ShopStore, Told } from '../data';
 import { OneLine } from '../form';
 

@@ -1,5 +1,5 @@
 import { Injectable } from '@angular/core';
-import { inMark, outOfMark, type DecimalMark } from '@iron-patch/core/quantity';
+import { inMark, outOfMark, type DecimalMark } from '@iron-patch/core/terms/quantity';
 
 /**
  * How numbers are written and typed on this page: with a point, or with a comma. Everything else of the program knows points only; the page's

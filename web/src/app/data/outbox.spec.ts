@@ -53,6 +53,15 @@ it('sends a reading under its own id as key and forgets it when it is stored', a
   expect(localStorage).toHaveLength(0);
 });
 
+it('sends what an earlier version kept by the names of today', async () => {
+  const { placeId, ...input } = reading('40.3');
+  const kept = { jobId: 'job', personId: 'tomas', input: { ...input, featureId: placeId }, valueMm: 40.3, refused: null };
+  localStorage.setItem(`iron-patch.outbox.${input.id}`, JSON.stringify(kept));
+  fresh();
+  await breathe();
+  expect(server.readings()[0]!.input).toEqual({ ...input, placeId });
+});
+
 it('keeps what was not acknowledged in the browser, in order, over a reload', async () => {
   server.down = true;
   const first = fresh();

@@ -7,7 +7,8 @@ import {
   type WaitingAnswers,
   type WaitingReading,
 } from '@iron-patch/contract/wire';
-import { namesNow, type Problem, type ReadingRecord } from '@iron-patch/core';
+import type { Problem, ReadingRecord } from '@iron-patch/core';
+import { namesNow } from '@iron-patch/core/terms/names';
 import { Subject } from 'rxjs';
 import { ApiProblem, NoAnswer, refusalOf } from './answers';
 import { Api } from './api';

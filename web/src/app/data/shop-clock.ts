@@ -1,6 +1,6 @@
 import { computed, DestroyRef, inject, Injectable, Pipe, signal, type PipeTransform } from '@angular/core';
 import { wallTime } from '@iron-patch/contract/wire';
-import { dayWords, type DayStyle } from '@iron-patch/core/calendar';
+import { dayWords, type DayStyle } from '@iron-patch/core/terms/calendar';
 import { ShopStore } from './shop-store';
 
 const MINUTE_MS = 60_000;

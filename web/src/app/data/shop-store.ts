@@ -1,7 +1,7 @@
 import { inject } from '@angular/core';
 import { patchState, signalStore, withMethods, withState } from '@ngrx/signals';
 import { ownTimeZone, routes, type ShopResource } from '@iron-patch/contract/wire';
-import { NO_SHOP } from '@iron-patch/core/shop';
+import { NO_SHOP } from '@iron-patch/core/repair/shop';
 import { Api } from './api';
 import { DecimalMarks } from './decimal-marks';
 import { Told } from './told';

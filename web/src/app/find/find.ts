@@ -18,7 +18,7 @@ import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import { routes, SEARCH, type SearchHit, type SearchResource } from '@iron-patch/contract/wire';
 import { formatLength, STATION_NAMES } from '@iron-patch/core';
-import { lookUp } from '@iron-patch/core/book';
+import { lookUp } from '@iron-patch/core/book/look-up';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { debounceTime, distinctUntilChanged, from, switchMap } from 'rxjs';
 import { DecimalMarks, Api, OpenJob, ShopStore, Told } from '../data';

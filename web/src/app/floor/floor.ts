@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, injec
 import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import { FLOOR_PAGE, type FloorJob } from '@iron-patch/contract/wire';
-import { STATION_NAMES } from '@iron-patch/core/stations';
+import { STATION_NAMES } from '@iron-patch/core/terms/stations';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { DayPipe, FloorStore, Live, ShopClock } from '../data';
 import { StateMark } from '../mark';

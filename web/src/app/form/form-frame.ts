@@ -11,7 +11,7 @@ import {
   signal,
   untracked,
 } from '@angular/core';
-import { countOf } from '@iron-patch/core/words';
+import { countOf } from '@iron-patch/core/terms/words';
 import { DraftNote } from './draft-note';
 import type { RecordForm } from './record-form';
 

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, inject, output } from '@angular/core';
-import { STATION_NAMES, STATIONS } from '@iron-patch/core/stations';
+import { STATION_NAMES, STATIONS } from '@iron-patch/core/terms/stations';
 import { LookOfScreen, type Look } from '../data';
 import { NzModalModule } from 'ng-zorro-antd/modal';
 import { NamedDialog } from '../show';

@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, HostListener, inject, signal } from '@angular/core';
 import { Router, RouterLink, RouterLinkActive } from '@angular/router';
-import { countOf } from '@iron-patch/core/words';
-import { otherUnit } from '@iron-patch/core/quantity';
-import { STATIONS } from '@iron-patch/core/stations';
+import { countOf } from '@iron-patch/core/terms/words';
+import { otherUnit } from '@iron-patch/core/terms/quantity';
+import { STATIONS } from '@iron-patch/core/terms/stations';
 import { Live, OpenJob, Outbox, SessionStore, ShopClock, ShopStore, SumsDesk } from '../data';
 import { KeyHelp } from './key-help';
 

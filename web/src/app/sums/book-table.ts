@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input, linkedSignal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import { cellText, tableCsv, type BookTable } from '@iron-patch/core/book';
+import { cellText, tableCsv, type BookTable } from '@iron-patch/core/book/look-up';
 
 /** One table of the book in its own unit: filtered by typing, printed, taken away as CSV. */
 @Component({

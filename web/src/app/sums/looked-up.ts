@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
 import { formatLength, otherUnit } from '@iron-patch/core';
-import type { BookEntry, Cell } from '@iron-patch/core/book';
+import type { BookEntry, Cell } from '@iron-patch/core/book/look-up';
 import { OpenJob } from '../data';
 
 /** What the book says to a question: one card a thing, sizes in both units. */

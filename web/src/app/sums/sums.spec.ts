@@ -1,6 +1,6 @@
 import { TestBed } from '@angular/core/testing';
 import { SUMS, sumOfId, type Mark } from '@iron-patch/core/sums';
-import { TABLES } from '@iron-patch/core/book';
+import { TABLES } from '@iron-patch/core/book/look-up';
 import { FakeServer } from '../../testing/fake-server';
 import { openSheet, press, show, type, words } from '../../testing/open-sheet';
 import { OpenJob, SessionStore, SumsDesk } from '../data';

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, output } from '@angular/core';
-import { inBookWords, lookUp, TABLES } from '@iron-patch/core/book';
+import { inBookWords, lookUp, TABLES } from '@iron-patch/core/book/look-up';
 import { SUMS, type Sum } from '@iron-patch/core/sums';
 import { DecimalMarks, OpenJob, SumsDesk, type SumsView } from '../data';
 import { BookTableView } from './book-table';

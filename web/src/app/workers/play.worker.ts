@@ -1,5 +1,5 @@
 /// <reference lib="webworker" />
-import { drawPlay, type PlayInputs } from '@iron-patch/core/proof';
+import { drawPlay, type PlayInputs } from '@iron-patch/core/evidence/proof';
 import type { PlayMessage } from './play-message';
 
 /** Draws plays and reports between steps; ending the worker cancels it. */

@@ -1,0 +1,57 @@
+import { bad, good, type Outcome } from '../../terms/outcome';
+import { MM_PER_INCH } from '../../terms/quantity';
+import { CLEVIS_PINS, PIN_SOURCES, SPLIT_PINS, TAPER_PINS_INCH, TAPER_PINS_MM } from './pins.data';
+
+/** The split pin (named by its hole) for a bolt or a clevis pin. */
+export function splitPinFor(what: 'bolt' | 'clevis pin', diameterMm: number): Outcome<number> {
+  const at = what === 'bolt' ? 1 : 3;
+  const row = diameterMm > 0 ? SPLIT_PINS.find((r) => diameterMm > r[at] && diameterMm <= r[at + 1]!) : undefined;
+  return row
+    ? good(row[0])
+    : bad('out-of-table', `${PIN_SOURCES.split} is in the book for a ${what} up to ${SPLIT_PINS.at(-1)![at + 1]} mm.`, 'diameterMm');
+}
+
+/** A taper pin told the same way for both systems. */
+export interface TaperPin {
+  readonly name: string;
+  /** Length for a change of 1 in diameter: 50 (ISO) or 48 (inch). */
+  readonly ratio: 50 | 48;
+  /** Which end the name means: small for ISO, large for inch. */
+  readonly namedBy: 'small end' | 'large end';
+  readonly namedMm: number;
+  readonly source: string;
+}
+
+export const TAPER_PINS: readonly TaperPin[] = [
+  ...TAPER_PINS_MM.map((d): TaperPin => ({ name: `${d} mm`, ratio: 50, namedBy: 'small end', namedMm: d, source: PIN_SOURCES.taper })),
+  ...TAPER_PINS_INCH.map(([number, large]): TaperPin => ({
+    name: `number ${number}`,
+    ratio: 48,
+    namedBy: 'large end',
+    namedMm: large * MM_PER_INCH,
+    source: PIN_SOURCES.taperInch,
+  })),
+];
+
+/** Both ends of a taper pin of a length, mm. */
+export function taperPinEnds(pin: TaperPin, lengthMm: number): { readonly smallMm: number; readonly largeMm: number } {
+  const change = lengthMm / pin.ratio;
+  return pin.namedBy === 'small end'
+    ? { smallMm: pin.namedMm, largeMm: pin.namedMm + change }
+    : { smallMm: pin.namedMm - change, largeMm: pin.namedMm };
+}
+
+/**
+ * Taper pins that clean up a worn tapered hole, smallest first: those that are larger at both ends than it has worn to there.
+ *
+ * @param worn largest diameter the hole is worn to at its wide and at its narrow end, mm
+ * @param depthMm how deep the pin goes through
+ */
+export const nextTaperPins = (worn: { readonly largeMm: number; readonly smallMm: number }, depthMm: number): TaperPin[] =>
+  TAPER_PINS.map((pin) => ({ pin, ...taperPinEnds(pin, depthMm) }))
+    .filter((p) => p.largeMm > worn.largeMm && p.smallMm > worn.smallMm)
+    .sort((p, q) => p.largeMm - q.largeMm)
+    .map((p) => p.pin);
+
+/** The split-pin hole of a clevis pin; undefined for a diameter that is none. */
+export const clevisSplitHole = (diameterMm: number): number | undefined => CLEVIS_PINS.find(([d]) => d === diameterMm)?.[1];

@@ -1,0 +1,33 @@
+import { bad, good, type Outcome } from '../../terms/outcome';
+
+/** Spindle speed for a surface speed. */
+export interface SpindleSpeed {
+  /** 1000 V / (pi D), rpm. */
+  readonly idealRpm: number;
+  /** The nearest gear that is not faster, rpm. */
+  readonly gearRpm: number;
+  /** Surface speed in that gear, m/min. */
+  readonly speedMMin: number;
+}
+
+/** Parting, threading and form tools run at this share of turning speed. */
+export const PARTING_SHARE = 0.4;
+
+/** rpm = 1000 V/(pi D), for a surface speed in m/min and a diameter in mm. */
+export const idealRpm = (surfaceMMin: number, diameterMm: number): number => (1000 * surfaceMMin) / (Math.PI * diameterMm);
+
+/**
+ * rpm = 1000 V/(pi D), stepped down to a gear the machine has.
+ *
+ * @param surfaceMMin surface speed, m/min
+ * @param gearsRpm the machine's speeds in any order
+ * @example spindleSpeed(25, 46, [70, 115, 190, 300, 500]) // ideal 173, gear 115
+ */
+export function spindleSpeed(surfaceMMin: number, diameterMm: number, gearsRpm: readonly number[]): Outcome<SpindleSpeed> {
+  if (!(diameterMm > 0)) return bad('no-diameter', 'A speed needs a diameter.');
+  if (gearsRpm.length === 0) return bad('no-gears', 'The machine has no spindle speeds on record. Add them in its card.');
+  const ideal = idealRpm(surfaceMMin, diameterMm);
+  const slower = gearsRpm.filter((g) => g <= ideal);
+  const gearRpm = slower.length ? Math.max(...slower) : Math.min(...gearsRpm);
+  return good({ idealRpm: ideal, gearRpm, speedMMin: (Math.PI * diameterMm * gearRpm) / 1000 });
+}

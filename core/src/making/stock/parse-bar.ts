@@ -1,0 +1,142 @@
+import { MATERIALS, UNKNOWN_MATERIAL } from '../../book/materials';
+import { bad, good, type Outcome } from '../../terms/outcome';
+import { parseLength, type LengthUnit } from '../../terms/quantity';
+import { hasInner, type Bar, type BarFinish, type BarShape } from './bar';
+
+/** A bar as it was typed in one line. */
+export type TypedBar = Omit<Bar, 'id' | 'version'>;
+
+const SHAPES: Readonly<Record<string, BarShape>> = {
+  round: 'round',
+  rod: 'round',
+  tube: 'tube',
+  pipe: 'tube',
+  hex: 'hexagon',
+  hexagon: 'hexagon',
+  square: 'square',
+  sq: 'square',
+  flat: 'flat',
+};
+const FINISHES: Readonly<Record<string, BarFinish>> = {
+  bright: 'bright',
+  drawn: 'bright',
+  peeled: 'bright',
+  black: 'black',
+  rolled: 'black',
+  ground: 'ground',
+  chrome: 'chromed',
+  chromed: 'chromed',
+};
+const NOT_KNOWN = new Set(['unknown', '?', 'mystery']);
+/** Said of a bar and telling nothing more. */
+const FILLERS = new Set(['bar', 'steel', 'dia', 'diameter', 'long', 'off', 'pcs', 'piece', 'pieces', 'hot', 'cold', 'of', 'a', 'ø']);
+
+const MM_PER_FOOT = 304.8;
+/** Sizes are kept to a millionth of a millimetre: 1 1/2 in is 38.1. */
+const PER_MM = 1e6;
+const NUMBER = String.raw`(?:\d+(?:\s+|\s*-\s*)\d+\/\d+|\d+\/\d+|\d+(?:[.,]\d+)*|\.\d+)`;
+const SIZE = String.raw`[øØ]?\s*${NUMBER}(?:\s*(?:(?:mm|cm|m|inches|inch|in|feet|foot|ft)(?![a-z])|"|'))?`;
+const SIZES = new RegExp(String.raw`^(${SIZE}(?:\s*[x×*]\s*${SIZE}){1,2})(?=$|[\s,@])`, 'i');
+
+/** One size of a line, mm; a length may be told in metres or feet. */
+function sizeMm(text: string, unit: LengthUnit): Outcome<number> {
+  const t = text.trim().replace(/^[øØ]\s*/, '');
+  const long = /^([\d.,/\s-]+?)\s*(m|cm|ft|feet|foot|')$/i.exec(t);
+  const factor = long ? ({ m: 1000, cm: 10 }[long[2]!.toLowerCase()] ?? MM_PER_FOOT) : 1;
+  const parsed = parseLength(long ? `${long[1]!.trim()} mm` : t, { unit });
+  return parsed.ok ? good(Math.round(parsed.value.valueMm * factor * PER_MM) / PER_MM) : parsed;
+}
+
+const designations = MATERIALS.map((m) => ({
+  id: m.id,
+  words: m.name.toLowerCase(),
+  marks: new Set([m.id, ...m.name.toLowerCase().split(/[^a-z0-9./+-]+/)]),
+}));
+
+/** The material that words name: by its mark first (`C45`, `1045`, `304`), else by all of the words. */
+function materialNamed(words: readonly string[]): Outcome<string> {
+  const said = words.filter((w) => !FILLERS.has(w));
+  if (said.length === 0 || said.every((w) => NOT_KNOWN.has(w))) return good(UNKNOWN_MATERIAL);
+  const marked = designations.filter((d) => said.some((w) => w === d.id || (/\d/.test(w) && d.marks.has(w))));
+  const worded = designations.filter((d) => words.every((w) => FILLERS.has(w) || d.words.includes(w)));
+  const found = marked.length ? marked.filter((d) => worded.length === 0 || worded.includes(d)) : worded;
+  if (found.length >= 1 && (found.length === 1 || marked.length)) return good(found[0]!.id);
+  const text = said.join(' ');
+  if (found.length > 1) {
+    const names = found.slice(0, 3).map((d) => MATERIALS.find((m) => m.id === d.id)!.name);
+    return bad('which-material', `“${text}” could be ${names.join(' or ')}: write its mark.`, 'materialId');
+  }
+  return bad(
+    'no-such-material',
+    `The book has no material called “${text}”. Write a mark such as C45, 304 or CuSn12, or unknown.`,
+    'materialId',
+  );
+}
+
+function sizesOf(
+  texts: readonly string[],
+  said: BarShape | undefined,
+  unit: LengthUnit,
+): Outcome<Pick<Bar, 'shape' | 'diameterMm' | 'innerMm' | 'lengthMm'>> {
+  const shape = said ?? 'round';
+  if (texts.length === 3 && !said)
+    return bad('which-shape', 'Three sizes: say tube (outside x bore x length) or flat (width x thickness x length).', 'shape');
+  if (texts.length === 3 && !hasInner(shape)) return bad('too-many-sizes', `A ${shape} has one size and a length.`, 'diameterMm');
+  if (texts.length === 2 && hasInner(shape))
+    return bad(
+      'too-few-sizes',
+      shape === 'tube' ? 'A tube is outside x bore x length.' : 'A flat is width x thickness x length.',
+      'innerMm',
+    );
+  const mm = texts.map((t) => sizeMm(t, unit));
+  const wrong = mm.find((m) => !m.ok);
+  if (wrong && !wrong.ok) return { ok: false, problems: [{ ...wrong.problems[0]!, path: 'diameterMm' }] };
+  const [diameterMm, ...rest] = mm.map((m) => (m.ok ? m.value : NaN)) as [number, ...number[]];
+  const innerMm = rest.length === 2 ? rest[0]! : null;
+  if (innerMm !== null && innerMm >= diameterMm)
+    return bad(
+      'inner-too-large',
+      shape === 'tube' ? 'The bore of a tube is smaller than its outside.' : 'Width first: it is more than the thickness.',
+      'innerMm',
+    );
+  return good({ shape, diameterMm, innerMm, lengthMm: rest.at(-1)! });
+}
+
+/**
+ * A bar as a person writes it on a tag: `1 1/2 x 14 C45 black, bin 3`, `tube 50 x 30 x 400 CuSn12`, `25 mm x 3 m 304 ground, rack A2, 4 off`,
+ * `20 x 1000 unknown @ 12.50`. Sizes without a unit are in the shop's; what stands after the comma is its place. Without a material it is
+ * not known.
+ *
+ * @param unit of sizes without one
+ */
+export function parseBar(raw: string, unit: LengthUnit): Outcome<TypedBar> {
+  const price = /@\s*(\d+(?:[.,]\d{1,2})?)/.exec(raw);
+  const many = /(?:^|[\s,])(\d{1,4})\s*(?:off|pcs|pieces?)(?=$|[\s,])/i.exec(raw);
+  let text = raw.trim();
+  for (const m of [price, many]) if (m) text = text.replace(m[0], ' ').trim();
+  const [, lead] = /^([a-z]+)\s/i.exec(text) ?? [];
+  const leading = lead ? SHAPES[lead.toLowerCase()] : undefined;
+  if (leading) text = text.slice(lead!.length).trim();
+  const sizes = SIZES.exec(text);
+  if (!sizes) return bad('no-sizes', 'Write size x length first, such as 38 x 350 C45 black, bin 3.', 'diameterMm');
+  // A comma between figures is a decimal one; the first with room after it parts off the place.
+  const [about, ...places] = text.slice(sizes[1]!.length).split(/,(?!\d)/);
+  const words = about!.toLowerCase().split(/[\s]+/).filter(Boolean);
+  const shape = leading ?? words.map((w) => SHAPES[w]).find(Boolean);
+  const finish = words.map((w) => FINISHES[w]).find(Boolean) ?? 'not-said';
+  const material = materialNamed(words.filter((w) => !SHAPES[w] && !FINISHES[w]));
+  const size = sizesOf(sizes[1]!.split(/\s*[x×*]\s*/i), shape, unit);
+  if (!size.ok) return size;
+  if (!material.ok) return material;
+  return good({
+    ...size.value,
+    materialId: material.value,
+    finish,
+    pieces: many ? Number(many[1]) : 1,
+    place: places
+      .map((p) => p.trim())
+      .filter(Boolean)
+      .join(', '),
+    priceMinor: price ? Math.round(Number(price[1]!.replace(',', '.')) * 100) : null,
+  });
+}

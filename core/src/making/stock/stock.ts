@@ -1,0 +1,85 @@
+import { bad, good, type Outcome } from '../../terms/outcome';
+import { minus, plus, ruled, sumOf, workedOut, type Figure } from '../../terms/working';
+import type { Bar } from './bar';
+import { largestDiameterMm, partLengthMm, type TurnedPart } from '../part';
+
+export interface StockAllowances {
+  /** Taken off each end to face it clean, mm. */
+  readonly facingMm: number;
+  /** Held in the chuck and cut off afterwards, mm. */
+  readonly grippedMm: number;
+  /** Width of the parting tool, mm. */
+  readonly partingMm: number;
+  /** Lost to the saw, mm. */
+  readonly sawMm: number;
+  /** Least to come off the diameter so that the bar's skin is gone, mm. */
+  readonly skinMm: number;
+}
+
+export const USUAL_ALLOWANCES: StockAllowances = { facingMm: 1, grippedMm: 25, partingMm: 3, sawMm: 2.5, skinMm: 1 };
+
+/** What the part needs of a bar, as figures with their working. */
+export interface StockNeed {
+  readonly length: Figure;
+  readonly diameter: Figure;
+}
+
+/** Length and least diameter of bar for a part, saw cut included. */
+export function stockNeed(part: Pick<TurnedPart, 'segments'>, a: StockAllowances): StockNeed {
+  const made = workedOut('stock.part-length', 'length of the part', partLengthMm(part), 'its segments end to end', []);
+  const largest = workedOut('stock.largest', 'largest diameter of the part', largestDiameterMm(part), 'the largest of its segments', []);
+  return {
+    length: sumOf('stock.length', 'bar to saw off', [
+      plus(made),
+      plus(ruled('stock.facing', 'facing both ends', 2 * a.facingMm, `${a.facingMm} mm an end`)),
+      plus(ruled('stock.parting', 'parting tool', a.partingMm, 'width of the tool')),
+      plus(ruled('stock.grip', 'held in the chuck', a.grippedMm, 'enough to hold on')),
+      plus(ruled('stock.saw', 'saw cut', a.sawMm, 'width of the blade')),
+    ]),
+    diameter: sumOf('stock.diameter', 'least bar diameter', [
+      plus(largest),
+      plus(ruled('stock.skin', 'to clean up the skin', a.skinMm, 'off the diameter')),
+    ]),
+  };
+}
+
+/** A bar that will do, and what is left of it. */
+export interface BarChoice {
+  readonly bar: Bar;
+  readonly left: Figure;
+  /** Metal turned to chips or left in the chuck, cm³: less is better. */
+  readonly wasteCm3: number;
+}
+
+/** Solid round bars of the right material that are thick and long enough, least waste first; a reason when the rack has none. */
+export function chooseBars(part: TurnedPart, need: StockNeed, rack: readonly Bar[], volumeMm3: number): Outcome<BarChoice[]> {
+  const right = rack.filter((b) => b.shape === 'round' && b.pieces > 0 && b.materialId === part.materialId);
+  if (right.length === 0) return bad('no-material', 'The rack has no bar of this material. Order it, or change the material at Draw.');
+  const thick = right.filter((b) => b.diameterMm >= need.diameter.value);
+  if (thick.length === 0)
+    return bad(
+      'too-thin',
+      `No bar of this material is ${need.diameter.value.toFixed(1)} mm thick. The thickest is ${Math.max(...right.map((b) => b.diameterMm))} mm.`,
+    );
+  const long = thick.filter((b) => b.lengthMm >= need.length.value);
+  if (long.length === 0)
+    return bad(
+      'too-short',
+      `No bar that is thick enough is ${need.length.value.toFixed(0)} mm long. The longest is ${Math.max(...thick.map((b) => b.lengthMm))} mm.`,
+    );
+  const choices = long.map((bar) => ({
+    bar,
+    left: sumOf('stock.left', 'left of the bar', [
+      plus({
+        ...need.length,
+        key: 'stock.bar',
+        label: 'bar on the rack',
+        value: bar.lengthMm,
+        origin: { kind: 'table', source: bar.place },
+      }),
+      minus(need.length),
+    ]),
+    wasteCm3: ((Math.PI / 4) * bar.diameterMm ** 2 * need.length.value - volumeMm3) / 1000,
+  }));
+  return good(choices.sort((p, q) => p.wasteCm3 - q.wasteCm3 || p.left.value - q.left.value));
+}

@@ -1,0 +1,149 @@
+import type { TurnedPart } from '../../making/part';
+import type { TouchedEdge } from '../../making/setups';
+import type { Spot } from '../../evidence/readings';
+import type { JobSheet } from './records';
+import type { PairKind } from './runs-here.data';
+import type { SeenChoice, SettleChoice, SkipChoice, StripChoice } from './strip-records';
+
+/** Which fit a mate gets, and whether its hole stays as it is. */
+export interface FitChoice {
+  readonly schoolId: string;
+  readonly hole: 'keep' | 'true';
+  /** Size after truing, mm; null for the size that just cleans up. */
+  readonly truedMm: number | null;
+}
+
+/** What a pair runs at, and how thick the metal round the hole is; asked for at the fit desk. */
+export interface RunningChoice {
+  readonly pinC: number;
+  readonly holeC: number;
+  /** Outside of the metal round the hole, mm; null where it was not measured. */
+  readonly hubOutsideMm: number | null;
+}
+
+/** What runs in a pair. */
+export interface RunsChoice {
+  readonly kind: PairKind;
+}
+
+export interface NominalChoice {
+  readonly sizeMm: number;
+  readonly name: string;
+}
+
+export interface RouteChoice {
+  readonly cause: string;
+  readonly route: string;
+  /** Root cause from the list of causes; empty where none of them is it. */
+  readonly causeId: string;
+  /** What keeps it from coming back; empty where nothing is done against it. */
+  readonly cure: string;
+}
+
+export interface PlanChoice {
+  readonly latheId: string;
+  readonly barId: string;
+  readonly tool: 'hss' | 'carbide';
+  readonly partingMm: number;
+  readonly touched: TouchedEdge;
+  readonly grippedMm: number;
+  readonly finishes: 2 | 3;
+}
+
+/** The hand-over. */
+export interface ReturnChoice {
+  readonly lesson: string;
+  readonly stillToDo: string;
+  /** `not-passed` goes out with what must be done before it is used: the only way past a licensed matter that nobody has signed. */
+  readonly outcome: 'passed' | 'not-passed';
+  /** What must be done before it is used; empty when it is passed. */
+  readonly beforeUse: string;
+  /** Why dimensions go out that nobody proved and passed; empty where all are. */
+  readonly unproved: string;
+  /** Why planned acts were neither done nor called off; empty where none is left. */
+  readonly undone: string;
+}
+
+/** A job that is not gone on with: made by mistake, or the customer took it back. Everything of it stays on record. */
+export interface CalledOffChoice {
+  readonly off: boolean;
+  readonly why: string;
+}
+
+/** Who decided a licensed matter. */
+export interface CautionChoice {
+  readonly signedBy: string;
+  readonly licence: string;
+}
+
+/** Keys of the choices that a job can hold. */
+export const choiceKey = {
+  route: 'route',
+  part: 'part',
+  plan: 'plan',
+  returned: 'returned',
+  calledOff: 'called-off',
+  nominal: (placeId: string): string => `nominal:${placeId}`,
+  fit: (placeId: string): string => `fit:${placeId}`,
+  running: (placeId: string): string => `running:${placeId}`,
+  runs: (placeId: string): string => `runs:${placeId}`,
+  caution: (hazard: string): string => `caution:${hazard}`,
+  strip: (componentId: string): string => `strip:${componentId}`,
+  soft: (id: string): string => `soft:${id}`,
+  fragment: (id: string): string => `fragment:${id}`,
+  earlier: (id: string): string => `earlier:${id}`,
+  act: (id: string): string => `act:${id}`,
+  finding: (id: string): string => `finding:${id}`,
+  seen: (placeId: string): string => `seen:${placeId}`,
+  settle: (placeId: string, pair: string): string => `settle:${placeId}:${pair}`,
+  skip: (placeId: string): string => `skip:${placeId}`,
+  accept: (figureKey: string): string => `accept:${figureKey}`,
+} as const;
+
+const valueOf = <T>(sheet: JobSheet, key: string): T | null => (sheet.choices.find((c) => c.key === key)?.value as T | undefined) ?? null;
+
+/** The version of a choice that stands; 0 where none was made. */
+export const versionOfChoice = (sheet: JobSheet, key: string): number => sheet.choices.find((c) => c.key === key)?.version ?? 0;
+
+export const chosenFit = (sheet: JobSheet, placeId: string): FitChoice | null => valueOf(sheet, choiceKey.fit(placeId));
+export const chosenRunning = (sheet: JobSheet, placeId: string): RunningChoice | null => valueOf(sheet, choiceKey.running(placeId));
+export const chosenRuns = (sheet: JobSheet, placeId: string): RunsChoice | null => valueOf(sheet, choiceKey.runs(placeId));
+export const chosenNominal = (sheet: JobSheet, placeId: string): NominalChoice | null => valueOf(sheet, choiceKey.nominal(placeId));
+/** A route written down before causes had ids has none. */
+export function chosenRoute(sheet: JobSheet): RouteChoice | null {
+  const route = valueOf<RouteChoice>(sheet, choiceKey.route);
+  return route && { ...route, causeId: route.causeId ?? '', cure: route.cure ?? '' };
+}
+export const chosenPart = (sheet: JobSheet): TurnedPart | null => valueOf(sheet, choiceKey.part);
+export const chosenPlan = (sheet: JobSheet): PlanChoice | null => valueOf(sheet, choiceKey.plan);
+/** A hand-over of before outcomes were asked for was a pass. */
+export function chosenReturn(sheet: JobSheet): ReturnChoice | null {
+  const returned = valueOf<ReturnChoice>(sheet, choiceKey.returned);
+  return returned && { ...NO_EXCEPTIONS, ...returned };
+}
+/** Why a job is not gone on with; null for one that is. */
+export function calledOff(sheet: JobSheet): string | null {
+  const choice = valueOf<CalledOffChoice>(sheet, choiceKey.calledOff);
+  return choice?.off ? choice.why : null;
+}
+/** A hand-over that lets nothing pass. */
+export const NO_EXCEPTIONS = { outcome: 'passed', beforeUse: '', unproved: '', undone: '' } as const;
+/** Who decided that hazard, with name and licence; null while either is missing. */
+export function signedCaution(sheet: Pick<JobSheet, 'choices'>, hazard: string): CautionChoice | null {
+  const value = sheet.choices.find((c) => c.key === choiceKey.caution(hazard))?.value as Partial<CautionChoice> | undefined;
+  return value?.signedBy?.trim() && value.licence?.trim() ? { signedBy: value.signedBy, licence: value.licence } : null;
+}
+export const chosenStrip = (sheet: JobSheet, componentId: string): StripChoice | null => valueOf(sheet, choiceKey.strip(componentId));
+export const chosenSeen = (sheet: JobSheet, placeId: string): SeenChoice | null => valueOf(sheet, choiceKey.seen(placeId));
+export const chosenSkips = (sheet: JobSheet, placeId: string): readonly Spot[] =>
+  valueOf<SkipChoice>(sheet, choiceKey.skip(placeId))?.spots ?? [];
+
+/** Settled disputes of a place: by pair of instruments, the one believed. */
+export function settledPairs(sheet: JobSheet, placeId: string): Record<string, string> {
+  const head = choiceKey.settle(placeId, '');
+  return Object.fromEntries(
+    sheet.choices.flatMap((c) =>
+      c.key.startsWith(head) && c.value !== null ? [[c.key.slice(head.length), (c.value as SettleChoice).believed]] : [],
+    ),
+  );
+}

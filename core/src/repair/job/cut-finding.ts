@@ -1,0 +1,79 @@
+import { advise, LEAST_CHIP_MM, type Advice, type CutRecord } from '../../making/coach';
+import { USUAL_PASSES } from '../../making/process';
+import { K95 } from '../../evidence/readings';
+import { minus, plus, sumOf, type Figure } from '../../terms/working';
+import { CAUTIONS, FILE_CAUTION, hazardsAtCut, type Caution } from './cautions.data';
+import { instrumentOf } from './bias';
+import { alphaOf, instrumentUncertaintyMm, readingFigure, toDiameter } from './measured';
+import type { PartFinding, SegmentFinding } from './part-finding';
+import type { PlanFinding } from './plan-finding';
+import type { JobSheet, ReadingRecord, Shop } from './records';
+
+/** A segment at the lathe: its cuts so far and what to do next. */
+export interface CutFinding {
+  readonly segment: SegmentFinding;
+  readonly readings: readonly ReadingRecord[];
+  readonly cuts: readonly CutRecord[];
+  readonly advice: Advice;
+  /** To come off the diameter: last size at 20 °C less the middle of the limits; null before the first reading. */
+  readonly left: Figure | null;
+  /** Temperature of the part at the last reading, °C. */
+  readonly partTempC: number;
+  /** What to mind while this is cut: dust of the metal, file and emery where they are advised. */
+  readonly cautions: readonly Caution[];
+}
+
+function cutOf(
+  segment: SegmentFinding,
+  plan: PlanFinding,
+  materialId: string,
+  live: readonly ReadingRecord[],
+  sheet: JobSheet,
+  shop: Shop,
+): CutFinding {
+  const readings = live.filter((r) => r.purpose === 'cut' && r.segmentId === segment.segment.id);
+  const { shopTempC } = sheet.job;
+  const cuts = readings.map((r) => ({
+    dial: r.dial ?? 0,
+    measuredMm: toDiameter(r, 'outside', materialId, shopTempC, shop).valueMm,
+  }));
+  const partTempC = readings.at(-1)?.partTempC ?? shopTempC;
+  const lastInstrument = instrumentOf(shop, readings.at(-1)?.instrumentId ?? '');
+  const cautions = hazardsAtCut(sheet.job.hazards, materialId).map((h) => CAUTIONS[h]);
+  const advice = advise(cuts, {
+    lathe: plan.lathe,
+    unit: sheet.job.unit,
+    limits: segment.limits,
+    leastChipMm: LEAST_CHIP_MM[plan.plan.tool],
+    roughMostMm: USUAL_PASSES.roughMostMm,
+    finishMm: USUAL_PASSES.finishMm,
+    part: { tempC: partTempC, shopC: shopTempC, alphaPerK: alphaOf(materialId) },
+    plusMinusMm: K95 * instrumentUncertaintyMm(lastInstrument, 'outside'),
+    noDust: cautions.some((c) => c.dust),
+  });
+  const last = readings.at(-1);
+  const left =
+    last &&
+    sumOf(`segment.${segment.segment.id}.left`, 'to come off the diameter', [
+      plus(readingFigure(last, cuts.at(-1)!.measuredMm, shop, sheet.job.unit)),
+      minus(segment.diameter),
+    ]);
+  return {
+    segment,
+    readings,
+    cuts,
+    advice,
+    left: left ?? null,
+    partTempC,
+    cautions: [...cautions.filter((c) => c.dust), ...(advice.abrasive ? [FILE_CAUTION] : [])],
+  };
+}
+
+/** Every segment of the new part at the lathe. */
+export const cutFindings = (
+  found: PartFinding | null,
+  plan: PlanFinding | null,
+  live: readonly ReadingRecord[],
+  sheet: JobSheet,
+  shop: Shop,
+): CutFinding[] => (found && plan ? found.segments.map((s) => cutOf(s, plan, found.part.materialId, live, sheet, shop)) : []);

@@ -1,0 +1,96 @@
+import { PLACE_KINDS, INSTRUMENT_KINDS, QUANTITIES, readsFor, type Spot, type Weighable } from '../../evidence/readings';
+import type { LengthUnit } from '../../terms/quantity';
+import { diameterForCrossDial } from '../../making/setups';
+import { instrumentOf } from './bias';
+import type { PlaceFinding } from './place-finding';
+import { inState } from './in-state';
+import { instrumentUncertaintyMm, type Measured } from './measured';
+import type { DoubtInput } from './reading-doubt';
+import type { ReadingRecord, Shop } from './records';
+import type { Repair } from './repair';
+
+/** A number about to be kept at a spot. */
+export interface AboutToKeep {
+  readonly purpose: ReadingRecord['purpose'];
+  readonly placeId: string | null;
+  readonly segmentId: string | null;
+  /** State of the part, as in the reading. */
+  readonly afterActId: string | null;
+  readonly spot: Spot;
+  readonly expectedMm: number | null;
+  readonly valueMm: number;
+  readonly unit: LengthUnit;
+  readonly decimals: number;
+  readonly instrumentId: string;
+  readonly dial: number | null;
+  /** The reading whose place it takes: it no longer speaks. */
+  readonly supersedesId: string | null;
+}
+
+const DECIMALS = /[.,](\d+)/;
+
+const weighableOf = (r: ReadingRecord, side: 'outside' | 'inside', shop: Shop): Weighable => {
+  const instrument = instrumentOf(shop, r.instrumentId);
+  return {
+    id: r.id,
+    stationMm: r.stationMm,
+    clockDeg: r.clockDeg,
+    valueMm: r.valueMm,
+    uMm: instrumentUncertaintyMm(instrument, side, r.valueMm),
+    points: INSTRUMENT_KINDS[instrument?.kind ?? 'caliper'].points,
+    unit: r.unit,
+    decimals: DECIMALS.exec(r.text)?.[1]?.length ?? 3,
+  };
+};
+
+/** The readings of a place that count, one quantity of them, ready to be held against each other. */
+export const weighables = (f: Pick<Measured, 'readings' | 'lost' | 'place'>, quantity: Spot['quantity'], shop: Shop): Weighable[] =>
+  f.readings.filter((r) => r.quantity === quantity && !f.lost.has(r.instrumentId)).map((r) => weighableOf(r, f.place.side, shop));
+
+/** Sizes of the part that a first reading belongs to: its other places, and what this one was. */
+function scaleOf(repair: Repair, own: PlaceFinding | undefined): number[] {
+  if (!own) return [];
+  const { quantity } = { quantity: PLACE_KINDS[own.place.kind].quantities[0] };
+  if (QUANTITIES[quantity].reads !== 'outside') return [];
+  // As it was found, a place that was bored or dressed since tells about how large it is.
+  const others = repair.places.filter((f) => f !== own && f.component.id === own.component.id);
+  return others.flatMap((f) => (f.shape ? [f.shape.meanMm] : []));
+}
+
+/** Everything that a reading is held against before it stands, from the worked-out job. */
+export function doubtInputFor(repair: Repair, shop: Shop, jobUnit: LengthUnit, at: AboutToKeep): DoubtInput {
+  const asFound = at.purpose === 'found' ? repair.places.find((f) => f.place.id === at.placeId) : undefined;
+  const own = asFound && inState(asFound, at.afterActId);
+  const side = own?.place.side ?? 'outside';
+  const reads = readsFor(at.spot.quantity, side);
+  const instrument = instrumentOf(shop, at.instrumentId);
+  const cut = at.purpose === 'cut' ? repair.cuts.find((c) => c.segment.segment.id === at.segmentId) : undefined;
+  const last = cut?.readings.at(-1);
+  const lathe = repair.plan?.lathe;
+  return {
+    valueMm: at.valueMm,
+    unit: at.unit,
+    decimals: at.decimals,
+    instrument,
+    crib: shop.instruments,
+    reads,
+    jobUnit,
+    uMm: instrumentUncertaintyMm(instrument, side, at.valueMm),
+    stationMm: at.spot.stationMm,
+    clockDeg: at.spot.clockDeg,
+    points: INSTRUMENT_KINDS[instrument?.kind ?? 'caliper'].points,
+    // A cut is held against the dial, which is finer.
+    expectedMm: last ? null : at.expectedMm,
+    taken: own && reads !== 'indicator' ? weighables(own, at.spot.quantity, shop).filter((r) => r.id !== at.supersedesId) : [],
+    scaleMm: scaleOf(repair, own),
+    cut: cut
+      ? {
+          beforeMm: last?.valueMm ?? null,
+          dialMm:
+            last && lathe && at.dial !== null && last.dial !== null && at.dial > last.dial
+              ? last.valueMm - diameterForCrossDial(at.dial - last.dial, lathe)
+              : null,
+        }
+      : null,
+  };
+}

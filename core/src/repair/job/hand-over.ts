@@ -1,0 +1,69 @@
+import { inSentence } from '../../terms/words';
+import { ACTS } from './acts.data';
+import { CAUTIONS, LICENSED_HAZARDS } from './cautions.data';
+import { chosenRoute, signedCaution, type ReturnChoice } from './choices';
+import type { ProofFinding } from './proof-finding';
+import type { JobSheet } from './records';
+import { acts, looseFragments } from './strip-records';
+import type { StationId } from '../../terms/stations';
+
+/** What stands between a job and its hand-over. */
+export interface HandOverHold {
+  readonly code: 'loose' | 'licensed' | 'unproved' | 'undone' | 'found' | 'made';
+  readonly message: string;
+  /** The station where it is put right. */
+  readonly station: StationId;
+  /** Field of the hand-over that lets it pass with a reason or otherwise; null where only putting it right does. */
+  readonly passedBy: 'beforeUse' | 'unproved' | 'undone' | null;
+}
+
+/**
+ * Everything that holds a hand-over: loose pieces, licensed matters without name and licence, dimensions of what was made that
+ * nobody proved and passed, planned acts that were neither done nor called off, findings and work that are not on record.
+ */
+export function handOverHolds(sheet: JobSheet, proofs: readonly ProofFinding[]): HandOverHold[] {
+  const loose = looseFragments(sheet).map((f): HandOverHold => {
+    const message = `Account first for what is loose: ${inSentence(f.value.what)}.`;
+    return { code: 'loose', message, station: 'strip', passedBy: null };
+  });
+  const licensed = LICENSED_HAZARDS.filter((h) => sheet.job.hazards.includes(h) && !signedCaution(sheet, h)).map((h): HandOverHold => {
+    const message = `${CAUTIONS[h].what} Name and licence of who decided are missing.`;
+    return { code: 'licensed', message, station: 'prove', passedBy: 'beforeUse' };
+  });
+  const unproved = proofs.flatMap((p): HandOverHold[] => {
+    if (p.signed?.passed) return [];
+    const why = p.signed ? 'was failed' : p.readings.length ? 'is measured, but nobody passed it' : 'is not measured';
+    return [{ code: 'unproved', message: `${p.segment.segment.name} ${why}.`, station: 'prove', passedBy: 'unproved' }];
+  });
+  const undone = acts(sheet)
+    .filter((a) => a.value.state === 'planned')
+    .map((a): HandOverHold => {
+      const component = sheet.components.find((c) => c.id === a.value.componentId);
+      const on = component ? inSentence(component.name) : 'a component that was taken off';
+      const message = `${ACTS[a.value.kind].name}: ${on} is planned, and neither done nor called off.`;
+      return { code: 'undone', message, station: 'strip', passedBy: 'undone' };
+    });
+  const route = chosenRoute(sheet);
+  const onRecord: HandOverHold[] = [
+    ...(route?.cause.trim()
+      ? []
+      : [{ code: 'found', message: 'What was found is not on record.', station: 'decide', passedBy: null } as const]),
+    ...(route?.route.trim()
+      ? []
+      : [{ code: 'made', message: 'What was done is not on record.', station: 'decide', passedBy: null } as const]),
+  ];
+  return [...loose, ...licensed, ...unproved, ...undone, ...onRecord];
+}
+
+/** What still holds this hand-over back, after the reasons that it gives: empty when it may go. The same in browser and server. */
+export function stillHeld(holds: readonly HandOverHold[], given: ReturnChoice): HandOverHold[] {
+  const missing = holds.filter((h) => {
+    if (h.passedBy === null) return true;
+    if (h.passedBy === 'beforeUse') return given.outcome !== 'not-passed';
+    return given[h.passedBy].trim() === '';
+  });
+  const bare = given.outcome === 'not-passed' && given.beforeUse.trim() === '';
+  return bare
+    ? [...missing, { code: 'licensed', message: 'Say what must be done before it is used.', station: 'return', passedBy: 'beforeUse' }]
+    : missing;
+}

@@ -1,0 +1,163 @@
+import { isDiameter } from '../../evidence/readings';
+import { outline, partLengthMm, type OutlinePoint } from '../../making/part';
+import type { PlaceFinding } from './place-finding';
+import type { Repair } from './repair';
+
+/** A stretch of the picture that can be selected: a segment of the new part, or a place on the worn one. */
+export interface PictureSpan {
+  readonly id: string;
+  readonly name: string;
+  readonly fromMm: number;
+  readonly toMm: number;
+  readonly radiusMm: number;
+}
+
+/** Sizes of one station on the shared axis. */
+export interface PictureStation {
+  readonly placeId: string;
+  readonly side: 'outside' | 'inside';
+  readonly stationMm: number;
+  readonly atMm: number;
+  readonly meanMm: number;
+  readonly smallestMm: number;
+  readonly largestMm: number;
+  /** Metal lost on the diameter against what it was, mm; null while that is not known. */
+  readonly wearMm: number | null;
+}
+
+/** Something of the catalogue that was found at a place, numbered as at Decide. */
+export interface PictureFinding {
+  readonly number: number;
+  readonly name: string;
+  readonly atMm: number;
+}
+
+/** Everything that the picture and its lanes draw, on one axis in mm from the worn part's zero face. */
+export interface PictureModel {
+  readonly fromMm: number;
+  readonly toMm: number;
+  readonly largestRadiusMm: number;
+  /** True for the new part, false for the worn one as measured. */
+  readonly drawn: boolean;
+  readonly outline: readonly OutlinePoint[];
+  readonly spans: readonly PictureSpan[];
+  readonly bore: { readonly radiusMm: number; readonly toMm: number } | null;
+  readonly crossHoles: readonly { readonly atMm: number; readonly radiusMm: number }[];
+  readonly mates: readonly PictureSpan[];
+  readonly stations: readonly PictureStation[];
+  readonly findings: readonly PictureFinding[];
+}
+
+const EMPTY_LENGTH_MM = 100;
+const UNKNOWN_RADIUS_MM = 10;
+
+const start = (f: PlaceFinding): number => f.component.axisOffsetMm + f.place.startMm;
+const end = (f: PlaceFinding): number => start(f) + f.place.lengthMm;
+const radiusOf = (f: PlaceFinding): number => (f.shape?.meanMm ?? f.chosenNominal?.sizeMm ?? 2 * UNKNOWN_RADIUS_MM) / 2;
+
+/** What the place was: as chosen, else the most probable size once that is clear. */
+export function originalSizeMm(f: PlaceFinding): number | null {
+  return f.chosenNominal?.sizeMm ?? (f.nominal.canTell ? f.nominal.ranked[0]!.sizeMm : null);
+}
+
+/** A place's size counts as the same turned size as a land's within this share. */
+const SAME_SIZE_SHARE = 0.05;
+
+/**
+ * The size that a place was made to, from which its wear is counted: that of an unworn land of the same part and size; without
+ * one what it was, by name.
+ */
+export function madeSizeMm(f: PlaceFinding, all: readonly PlaceFinding[]): number | null {
+  const seen = f.shape?.meanMm;
+  const land = all.find(
+    (o) =>
+      o.shape &&
+      o.place.land === 'unworn' &&
+      o.component.id === f.component.id &&
+      o.place.side === f.place.side &&
+      seen !== undefined &&
+      Math.abs(o.shape.meanMm - seen) < SAME_SIZE_SHARE * seen,
+  );
+  return land?.shape?.meanMm ?? originalSizeMm(f);
+}
+
+function stationsOf(f: PlaceFinding, all: readonly PlaceFinding[]): PictureStation[] {
+  const original = madeSizeMm(f, all);
+  return (f.shape?.sections ?? []).map((s) => {
+    const worst = f.place.side === 'outside' ? s.smallestMm : s.largestMm;
+    const lost = original === null ? null : f.place.side === 'outside' ? original - worst : worst - original;
+    return {
+      placeId: f.place.id,
+      side: f.place.side,
+      stationMm: s.stationMm,
+      atMm: f.component.axisOffsetMm + s.stationMm,
+      meanMm: s.meanMm,
+      smallestMm: s.smallestMm,
+      largestMm: s.largestMm,
+      wearMm: lost === null ? null : Math.max(lost, 0),
+    };
+  });
+}
+
+const spanOf = (f: PlaceFinding): PictureSpan => ({
+  id: f.place.id,
+  name: f.place.name,
+  fromMm: start(f),
+  toMm: end(f),
+  radiusMm: radiusOf(f),
+});
+
+/** The worn part from its measured places: where several overlap the shortest is seen, gaps take their neighbour's size. */
+function wornOutline(places: readonly PlaceFinding[]): OutlinePoint[] {
+  const edges = [...new Set(places.flatMap((f) => [start(f), end(f)]))].sort((p, q) => p - q);
+  let radius = places.length ? radiusOf(places[0]!) : UNKNOWN_RADIUS_MM;
+  return edges.slice(1).flatMap((to, i) => {
+    const from = edges[i]!;
+    const over = places
+      .filter((f) => start(f) <= from + 1e-9 && end(f) >= to - 1e-9)
+      .sort((p, q) => p.place.lengthMm - q.place.lengthMm)[0];
+    if (over) radius = radiusOf(over);
+    return [
+      { x: from, r: radius },
+      { x: to, r: radius },
+    ];
+  });
+}
+
+/**
+ * The picture of a job.
+ *
+ * @param which the worn part as found, or the new one once it is drawn
+ */
+export function pictureModel(repair: Repair, which: 'worn' | 'new'): PictureModel {
+  const worn = repair.places
+    .filter((f) => f.component.role === 'worn' && f.place.side === 'outside' && isDiameter(f.place.kind))
+    .sort((p, q) => start(p) - start(q));
+  const mates = repair.places.filter((f) => f.component.role === 'mate' && isDiameter(f.place.kind)).map(spanOf);
+  const part = which === 'new' && repair.part && repair.part.part.segments.length ? repair.part : null;
+  const contour = part ? outline(part.part) : wornOutline(worn);
+  const spans = part
+    ? part.segments.map((s) => ({
+        id: s.segment.id,
+        name: s.segment.name,
+        fromMm: s.segment.fromMm,
+        toMm: s.segment.toMm,
+        radiusMm: s.segment.diameterMm / 2,
+      }))
+    : worn.map(spanOf);
+  const xs = [...contour.map((p) => p.x), ...mates.flatMap((m) => [m.fromMm, m.toMm])];
+  const bore = part?.part.bore;
+  return {
+    fromMm: xs.length ? Math.min(0, ...xs) : 0,
+    toMm: xs.length ? Math.max(...xs) : EMPTY_LENGTH_MM,
+    largestRadiusMm: Math.max(UNKNOWN_RADIUS_MM / 2, ...contour.map((p) => p.r), ...mates.map((m) => m.radiusMm)),
+    drawn: part !== null,
+    outline: contour,
+    spans,
+    bore: part && bore ? { radiusMm: bore.diameterMm / 2, toMm: bore.depthMm ?? partLengthMm(part.part) } : null,
+    crossHoles: (part?.part.crossHoles ?? []).map((h) => ({ atMm: h.atMm, radiusMm: h.diameterMm / 2 })),
+    mates,
+    stations: repair.places.flatMap((f) => stationsOf(f, repair.places)),
+    findings: part ? [] : repair.diagnosis.found,
+  };
+}

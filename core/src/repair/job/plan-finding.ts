@@ -1,0 +1,165 @@
+import { inSentence } from '../../terms/words';
+import { materialOf } from '../../book/materials';
+import type { Outcome } from '../../terms/outcome';
+import { planPasses, spindleSpeed, USUAL_PASSES, type Pass, type SpindleSpeed } from '../../making/process';
+import { depthLadder, setUpSequence, type Lathe, type Rung, type SetUp } from '../../making/setups';
+import {
+  chooseBars,
+  stockNeed,
+  USUAL_ALLOWANCES,
+  type Bar,
+  type BarChoice,
+  type StockAllowances,
+  type StockNeed,
+} from '../../making/stock';
+import { plus, ruled, sumOf, tabled, workedOut, type Figure } from '../../terms/working';
+import { chosenPlan, type PlanChoice } from './choices';
+import type { PartFinding, SegmentFinding } from './part-finding';
+import type { JobSheet, Shop } from './records';
+
+export interface SegmentPasses {
+  readonly segment: SegmentFinding;
+  readonly passes: Outcome<Pass[]>;
+  /** For the first roughing cut on this segment and for its finish. */
+  readonly roughSpeed: Outcome<SpindleSpeed>;
+  readonly finishSpeed: Outcome<SpindleSpeed>;
+  /** Each pass as a figure: diameter after it, mm. */
+  readonly passFigures: readonly Figure[];
+  readonly roughRpm: Figure | null;
+  readonly finishRpm: Figure | null;
+}
+
+export interface PlanFinding {
+  /** The stored choice, or the proposal while nothing is chosen. */
+  readonly plan: PlanChoice;
+  readonly chosen: boolean;
+  readonly lathe: Lathe;
+  readonly need: StockNeed;
+  readonly bars: Outcome<BarChoice[]>;
+  readonly bar: Bar | null;
+  readonly setUps: readonly { readonly setUp: SetUp; readonly ladder: readonly Rung[] }[];
+  readonly passes: readonly SegmentPasses[];
+  readonly problems: readonly string[];
+}
+
+const allowancesOf = (plan: PlanChoice): StockAllowances => ({ ...USUAL_ALLOWANCES, partingMm: plan.partingMm, grippedMm: plan.grippedMm });
+
+/** What the plan is until somebody chooses: the first lathe, the bar with least waste, a left-edge touch. */
+const proposal = (lathe: Lathe): PlanChoice => ({
+  latheId: lathe.id,
+  barId: '',
+  tool: 'carbide',
+  partingMm: USUAL_ALLOWANCES.partingMm,
+  touched: 'left',
+  grippedMm: USUAL_ALLOWANCES.grippedMm,
+  finishes: 2,
+});
+
+function passesFor(
+  segments: readonly SegmentFinding[],
+  plan: PlanChoice,
+  lathe: Lathe,
+  barMm: number,
+  materialId: string,
+): SegmentPasses[] {
+  const material = materialOf(materialId);
+  const speed = plan.tool === 'hss' ? (material?.speedHss ?? 0) : (material?.speedCarbide ?? 0);
+  const surface = tabled(
+    'plan.surface-speed',
+    'surface speed',
+    speed,
+    `${material?.name ?? 'material not known'}, ${plan.tool === 'hss' ? 'high-speed steel' : 'carbide'}, starting value`,
+    'speed',
+  );
+  const bar = tabled('plan.bar-diameter', 'bar', barMm, 'the rack');
+  const rpmFigure = (key: string, label: string, outcome: Outcome<SpindleSpeed>, over: Figure): Figure | null =>
+    outcome.ok
+      ? workedOut(
+          key,
+          label,
+          outcome.value.gearRpm,
+          `1000 V/(pi D) is ${Math.round(outcome.value.idealRpm)}, stepped down to a gear of ${lathe.name}`,
+          [surface, over],
+          { measure: 'rpm' },
+        )
+      : null;
+  return segments.map((segment) => {
+    const { id } = segment.segment;
+    const passes = planPasses(barMm, segment.diameter.value, { ...USUAL_PASSES, finishes: plan.finishes });
+    const roughSpeed = spindleSpeed(speed, barMm, lathe.gearsRpm);
+    const finishSpeed = spindleSpeed(speed, segment.diameter.value, lathe.gearsRpm);
+    return {
+      segment,
+      passes,
+      roughSpeed,
+      finishSpeed,
+      passFigures: passes.ok
+        ? passes.value.map((p, n) =>
+            workedOut(
+              `segment.${id}.pass.${n}`,
+              `${p.kind} pass ${n + 1}`,
+              p.toMm,
+              'equal cuts from the bar to the wanted size, the last ones for finishing',
+              [bar, segment.diameter],
+            ),
+          )
+        : [],
+      roughRpm: rpmFigure(`segment.${id}.rough-rpm`, 'roughing speed', roughSpeed, bar),
+      finishRpm: rpmFigure(`segment.${id}.finish-rpm`, 'finishing speed', finishSpeed, segment.diameter),
+    };
+  });
+}
+
+/** Where the tool stands at a stop: the depth on the part, and the tool's own width where it was touched on the far edge. */
+export function rungFigure(rung: Rung, setUp: number): Figure {
+  const key = `set-up.${setUp}.${rung.what}`;
+  const depth = workedOut(`${key}.depth`, inSentence(rung.what), rung.depthMm, 'distance from the zero face on the drawing', []);
+  const width = rung.toolMm - rung.depthMm;
+  return sumOf(key, `tool at ${inSentence(rung.what)}`, [
+    plus(depth),
+    ...(width > 0 ? [plus(ruled(`${key}.width`, 'width of the parting tool', width, 'its left edge touched the face'))] : []),
+  ]);
+}
+
+function troubles(found: PartFinding, need: StockNeed, lathe: Lathe, bar: Bar | null): string[] {
+  const said: string[] = [];
+  const largest = bar?.diameterMm ?? need.diameter.value;
+  if (largest > lathe.swingMm) said.push(`The bar is ${largest} mm thick and ${lathe.name} swings ${lathe.swingMm} mm.`);
+  if (need.length.value > lathe.centresMm)
+    said.push(`The work is ${need.length.value.toFixed(0)} mm long and ${lathe.name} takes ${lathe.centresMm} mm.`);
+  if (found.problems.length) said.push('The drawing has problems: put them right at Draw first.');
+  return said;
+}
+
+/** Stock, set-ups, ladders and passes for the drawn part; null while there is no part or no lathe. */
+export function planFinding(found: PartFinding | null, sheet: JobSheet, shop: Shop): PlanFinding | null {
+  if (!found || found.part.segments.length === 0) return null;
+  const stored = chosenPlan(sheet);
+  const lathe = shop.lathes.find((l) => l.id === stored?.latheId) ?? shop.lathes[0];
+  if (!lathe) return null;
+  const plan = stored ?? proposal(lathe);
+  const need = stockNeed(found.part, allowancesOf(plan));
+  const bars = chooseBars(found.part, need, shop.rack, found.volumeMm3 ?? 0);
+  const bar = shop.rack.find((b) => b.id === plan.barId) ?? (bars.ok ? bars.value[0]!.bar : null);
+  const setUps = setUpSequence(found.part).map((setUp) => ({
+    setUp,
+    ladder: depthLadder(found.part, {
+      fromFarEnd: setUp.fromFarEnd,
+      partingMm: plan.partingMm,
+      touched: plan.touched,
+      lathe,
+      partOff: setUp.partsOff,
+    }),
+  }));
+  return {
+    plan,
+    chosen: stored !== null,
+    lathe,
+    need,
+    bars,
+    bar,
+    setUps,
+    passes: passesFor(found.segments, plan, lathe, bar?.diameterMm ?? need.diameter.value, found.part.materialId),
+    problems: troubles(found, need, lathe, bar),
+  };
+}

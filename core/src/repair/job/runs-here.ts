@@ -1,0 +1,57 @@
+import { inSentence } from '../../terms/words';
+import { BEARINGS, type BearingSize } from '../../book/bearings';
+import { chosenRuns } from './choices';
+import type { PlaceFinding } from './place-finding';
+import type { JobSheet } from './records';
+import type { PairKind } from './runs-here.data';
+
+/** What runs in a hole: as somebody said, else as the evidence proposes; null while neither knows. */
+export interface RunsHere {
+  readonly kind: PairKind | null;
+  readonly chosen: boolean;
+  readonly why: string;
+}
+
+/** Wear takes this much off a bearing's fit before its sizes no longer tell it, mm. */
+const BEARING_WEAR_MM = 0.06;
+/** Play beyond this share of the size is the play of something that moves. */
+const MOVING_SHARE = 0.0015;
+/** Interference of unworn places beyond this is no accident of measuring, mm. */
+const PRESSED_MM = 0.004;
+
+const near = (mm: number, listed: number): boolean => Math.abs(mm - listed) <= BEARING_WEAR_MM;
+
+/** A measured place with whose it is. */
+export type Sized = Pick<PlaceFinding, 'place' | 'component' | 'shape'>;
+
+/** The listed bearings whose bore and outside are both on the hole's component. */
+export function bearingsOn(hole: Sized, places: readonly Sized[]): BearingSize[] {
+  const bore = hole.place.side === 'inside' ? hole.shape?.smallestMm : undefined;
+  const outsides = places.filter((f) => f.component.id === hole.component.id && f.place.side === 'outside' && f.shape);
+  return bore === undefined
+    ? []
+    : BEARINGS.filter((b) => near(bore, b.boreMm) && outsides.some((o) => near(o.shape!.largestMm, b.outsideMm)));
+}
+
+function propose(place: PlaceFinding, places: readonly PlaceFinding[]): Omit<RunsHere, 'chosen'> {
+  const mate = places.find((f) => f.place.id === place.place.matesPlaceId || f.place.matesPlaceId === place.place.id);
+  const said = [place, ...(mate ? [mate] : [])].find((f) => f.place.suspicions.includes('bearing'));
+  if (said) return { kind: 'bearing-inner', why: `a bearing ran at ${inSentence(said.place.name)}, as was said at Strip` };
+  const isHole = place.place.side === 'inside';
+  const [bearing] = bearingsOn(place, places);
+  if (bearing) return { kind: 'bearing-inner', why: `bore and outside are those of a ${bearing.code}` };
+  const [hole, pin] = isHole ? [place, mate] : [mate, place];
+  const holeMm = hole?.place.side === 'inside' ? hole.shape?.smallestMm : undefined;
+  const pinMm = pin?.place.side === 'outside' ? pin.shape?.largestMm : undefined;
+  if (holeMm === undefined || pinMm === undefined) return { kind: null, why: 'only one side of the pair is measured' };
+  const unworn = hole!.place.land === 'unworn' && pin!.place.land === 'unworn';
+  if (unworn && pinMm - holeMm > PRESSED_MM) return { kind: 'pressed-bush', why: 'the unworn pin is larger than its hole' };
+  if (holeMm - pinMm > MOVING_SHARE * holeMm) return { kind: 'running-grease', why: 'both are worn by moving on each other' };
+  return { kind: null, why: 'it neither shows wear of moving nor a press' };
+}
+
+/** What runs in a hole, or on a shaft. Asked once for a pair, proposed from what was said, from sizes in the book, and from wear. */
+export function runsHere(place: PlaceFinding, places: readonly PlaceFinding[], sheet: JobSheet): RunsHere {
+  const chosen = chosenRuns(sheet, place.place.id);
+  return chosen ? { kind: chosen.kind, chosen: true, why: 'as somebody said at Decide' } : { ...propose(place, places), chosen: false };
+}

@@ -1,0 +1,133 @@
+import { bad, good, type Outcome } from '../../terms/outcome';
+import { parseLength, type LengthUnit } from '../../terms/quantity';
+import { PLACE_KINDS, FOUR_CLOCKS, type PlaceKind, type Side } from '../../evidence/readings';
+
+/** What was read at one station of a place, as it was typed, in the order of the clock or of what is read there. */
+export interface PencilGroup {
+  /** From the component's zero face, mm; null where nobody said. */
+  readonly stationMm: number | null;
+  readonly texts: readonly string[];
+}
+
+/** One line of a pencil sheet: a place, what it runs in, and its numbers. */
+export interface PencilLine {
+  /** The component that it is on, by name; null for the one in hand. */
+  readonly component: string | null;
+  readonly name: string;
+  readonly kind: PlaceKind;
+  readonly side: Side;
+  readonly startMm: number | null;
+  readonly lengthMm: number | null;
+  /** Name of the place that it runs in or on. */
+  readonly mate: string | null;
+  readonly unworn: boolean;
+  readonly groups: readonly PencilGroup[];
+}
+
+/** Words of a name that tell what is measured there; the first that fits counts. */
+const KIND_WORDS: readonly (readonly [RegExp, PlaceKind])[] = [
+  [/\bthread(ed|s)?\b/, 'thread'],
+  [/\b(ring )?groove\b/, 'groove'],
+  [/\b(keyseat|keyway)\b/, 'keyseat'],
+  [/\bkey\b/, 'key'],
+  [/\bflats?\b/, 'flats'],
+  [/\b(cross|split pin|grease) ?hole\b/, 'cross-hole'],
+  [/\bdepth\b/, 'depth'],
+  [/\b(length|overall|shoulder)\b/, 'length'],
+  [/\bwall\b/, 'wall'],
+];
+const INSIDE = /\b(hole|bore|inside|housing|eye|socket|barrel|cylinder|bush(ing)? bore)\b/;
+const UNWORN = /\b(land|unworn|never ran)\b/;
+
+/** Directions round the clock that so many readings of a section are taken in. */
+const CLOCKS: Readonly<Record<number, readonly number[]>> = {
+  1: [0],
+  2: [0, 90],
+  3: [0, 60, 120],
+  4: FOUR_CLOCKS,
+  6: [0, 30, 60, 90, 120, 150],
+  8: [0, 45, 90, 135, 180, 225, 270, 315],
+};
+/** Clock angles of so many readings, or null where nobody would take so many. */
+export const clocksOfMany = (n: number): readonly number[] | null => CLOCKS[n] ?? null;
+const COUNTS = '1, 2, 3, 4, 6 or 8';
+
+const LENGTH_WORD = String.raw`(\d[\d.,/]*(?:\s*-?\s*\d+\/\d+)?\s*(?:mm|in|")?)`;
+const LONG = new RegExp(String.raw`[,\s]+${LENGTH_WORD}\s*(?:long|wide)\b`, 'i');
+const FROM = new RegExp(String.raw`[,\s]+(?:from|starts at)\s+${LENGTH_WORD}`, 'i');
+const MATE = /\s+(?:in|on|fits|runs in|runs on)\s+(?:the\s+)?(.+)$/i;
+
+/** A size said in the head of a line, taken out of it. */
+function takeOut(head: string, pattern: RegExp, unit: LengthUnit): Outcome<{ readonly head: string; readonly mm: number | null }> {
+  const found = pattern.exec(head);
+  if (!found) return good({ head, mm: null });
+  const parsed = parseLength(found[1]!, { unit, allowZero: true });
+  return parsed.ok ? good({ head: head.replace(found[0], ' ').trim(), mm: parsed.value.valueMm }) : parsed;
+}
+
+/** Readings of a line, parted by blanks; one with a blank in it (`1 3/16`, `15 thou`) is kept together, or parted by a semicolon. */
+function textsOf(said: string): string[] {
+  return said
+    .split(';')
+    .flatMap((part) => part.trim().match(/\d+\s+\d+\/\d+(?:\s*(?:mm|in|"))?|[^\s]+(?:\s+(?:mm|in|thou|tenths?|")(?![a-z]))?/g) ?? [])
+    .map((t) => t.trim())
+    .filter(Boolean);
+}
+
+function groupsOf(said: string, kind: PlaceKind, unit: LengthUnit): Outcome<PencilGroup[]> {
+  const groups: PencilGroup[] = [];
+  const { grid, quantities, name } = PLACE_KINDS[kind];
+  for (const part of said.split(/(?=@)/)) {
+    const at = /^@\s*(\d+\s+\d+\/\d+|[^\s]+)/.exec(part);
+    const station = at && parseLength(at[1]!, { unit, allowZero: true });
+    if (station && !station.ok) return { ok: false, problems: [{ ...station.problems[0]!, path: 'stations' }] };
+    const texts = textsOf(at ? part.slice(at[0].length) : part);
+    if (!texts.length && !at) continue;
+    if (!texts.length) return bad('no-readings', `Nothing was read at ${at![1]}.`, 'readings');
+    if (grid && !clocksOfMany(texts.length))
+      return bad('how-many', `${texts.length} readings round one section: write ${COUNTS}, and @ before the next station.`, 'readings');
+    if (!grid && texts.length > quantities.length)
+      return bad('how-many', `${name}: at most ${quantities.length} numbers here.`, 'readings');
+    groups.push({ stationMm: station?.ok ? station.value.valueMm : null, texts });
+  }
+  if (groups.length > 1 && groups.some((g) => g.stationMm === null))
+    return bad('no-station', 'Write @ and the station before each group of readings.', 'stations');
+  return good(groups);
+}
+
+/**
+ * A line of a pencil sheet: `jaw / swivel hole: @3 20.32 20.41 20.49 20.40 @12 20.33 20.40 20.48 20.41`, `peg / press end in press hole:
+ * 18.02`, `ring groove: 0.046 0.812`, `land 12 long: 40.00`. What stands before the stroke is the component; what stands after a colon was
+ * read, two readings at 0° and 90°, three at 60° each, four at 45°. `@` names a station.
+ *
+ * @param unit of a bare size; each reading keeps its own text
+ */
+export function parsePencil(raw: string, unit: LengthUnit): Outcome<PencilLine> {
+  const [headText, ...rest] = raw.trim().split(':');
+  if (rest.length > 1) return bad('colons', 'One colon a line: before it the place, after it what was read.', 'name');
+  const [first, second] = headText!.split(/\s+\/\s+|\s*\/\s+(?=[^\d])/);
+  const component = second === undefined ? null : first!.trim();
+  const long = takeOut(` ${second ?? first!}`, LONG, unit);
+  if (!long.ok) return long;
+  const from = takeOut(` ${long.value.head}`, FROM, unit);
+  if (!from.ok) return from;
+  const mated = MATE.exec(from.value.head);
+  const name = (mated ? from.value.head.slice(0, mated.index) : from.value.head).replace(/[,\s]+$/, '').trim();
+  if (component === '') return bad('no-component', 'Name the component before the stroke, or leave the stroke out.', 'component');
+  if (!/\p{L}/u.test(name)) return bad('no-name', 'Begin with the name of the place, such as: bearing seat: 19.98 19.97', 'name');
+  const words = name.toLowerCase();
+  const kind = KIND_WORDS.find(([pattern]) => pattern.test(words))?.[1] ?? 'diameter';
+  const groups = groupsOf(rest[0] ?? '', kind, unit);
+  if (!groups.ok) return groups;
+  return good({
+    component,
+    name: name[0]!.toUpperCase() + name.slice(1),
+    kind,
+    side: kind === 'cross-hole' ? 'outside' : INSIDE.test(words) ? 'inside' : 'outside',
+    startMm: from.value.mm,
+    lengthMm: long.value.mm,
+    mate: mated ? mated[1]!.trim() : null,
+    unworn: UNWORN.test(words),
+    groups: groups.value,
+  });
+}

@@ -1,0 +1,1 @@
+export { namesNow } from './names-now';
