@@ -19,6 +19,7 @@ import {
 } from '@iron-patch/core';
 import { drawnPin, testChoice, testPlace, testReading, testSheet, testShop } from '@iron-patch/core/testing';
 import type { AnyObjectSchema } from 'yup';
+import { anyPart } from './testing/any-part';
 import { check } from './check';
 import { choiceInput } from './choice';
 import { placeInput } from './place';
@@ -151,11 +152,6 @@ function anyChoice(world: World, version: number): ChoiceRecord {
       'own:99',
       'own:x',
     ]);
-  const segment = (id: string) => ({
-    ...{ id, kind: die.pick(['head', 'cylinder'] as const), name: id },
-    ...{ lengthMm: die.mm(0, 3000), diameterMm: die.mm(0, 500), chamferLeftMm: die.mm(0, 250), chamferRightMm: die.mm(0, 250) },
-    fitsPlaceIds: die.some(2, place),
-  });
   const made: readonly (() => [key: string, kind: string, value: unknown])[] = [
     () => [choiceKey.fit(place()), 'fit', { schoolId: school(), hole: die.pick(['keep', 'true']), truedMm: die.maybe(die.mm(1, 1000)) }],
     () => [choiceKey.runs(place()), 'runs', { kind: die.pick(PAIR_KINDS) }],
@@ -166,19 +162,7 @@ function anyChoice(world: World, version: number): ChoiceRecord {
     ],
     () => [choiceKey.nominal(place()), 'nominal', { sizeMm: die.mm(0.1, 2000), name: '40 mm' }],
     () => [choiceKey.route, 'route', { cause: 'x', route: 'y', causeId: die.pick(['', ...CAUSE_IDS]), cure: '' }],
-    () => [
-      choiceKey.part,
-      'part',
-      die.chance(0.4)
-        ? drawnPin()
-        : {
-            name: 'Part',
-            materialId: die.pick(MATERIALS).id,
-            segments: die.some(3, () => die.pick(['head', 'body', 'tail'])).map(segment),
-            bore: die.maybe({ diameterMm: die.mm(0, 500), depthMm: die.maybe(die.mm(0, 3000)) }),
-            crossHoles: die.some(2, () => ({ id: 'h', diameterMm: die.mm(0, 250), atMm: die.mm(0, 3000), clockDeg: die.degrees() })),
-          },
-    ],
+    () => [choiceKey.part, 'part', die.chance(0.4) ? drawnPin() : anyPart(die, place)],
     () => [
       choiceKey.plan,
       'plan',

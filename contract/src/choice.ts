@@ -1,37 +1,37 @@
-import { ACT_KINDS, CAUSE_IDS, FINDING_IDS, PAIR_KINDS, QUANTITY_IDS, SOFT_KINDS } from '@iron-patch/core';
+import {
+  ACT_KINDS,
+  CAUSE_IDS,
+  FINDING_IDS,
+  PAIR_KINDS,
+  QUANTITY_IDS,
+  SOFT_KINDS,
+  type ActChoice,
+  type CalledOffChoice,
+  type CautionChoice,
+  type EarlierRepairChoice,
+  type FindingChoice,
+  type FitChoice,
+  type FragmentChoice,
+  type NominalChoice,
+  type PlanChoice,
+  type ReturnChoice,
+  type RouteChoice,
+  type RunningChoice,
+  type RunsChoice,
+  type SeenChoice,
+  type SettleChoice,
+  type SkipChoice,
+  type SoftPartChoice,
+  type Spot,
+  type StripChoice,
+} from '@iron-patch/core';
 import { array, boolean, lazy, mixed, object, type AnyObjectSchema } from 'yup';
-import { idOf, lengthOf, materialIdOf, numberOf, oneOf, optionalIdOf } from './fields';
+import { idOf, lengthOf, numberOf, oneOf, optionalIdOf } from './fields';
+import { partInput } from './part';
+import { shapeOf } from './shape';
 import { requiredText, textOf, TEXT_LIMITS } from './text';
 
-const segment = object({
-  id: requiredText('Segment', 40),
-  kind: oneOf('head or cylinder', ['head', 'cylinder'] as const),
-  name: requiredText('Name', 60),
-  lengthMm: lengthOf('Length', 0, 3000),
-  diameterMm: lengthOf('Diameter', 0, 500),
-  chamferLeftMm: lengthOf('Left chamfer', 0, 250),
-  chamferRightMm: lengthOf('Right chamfer', 0, 250),
-  fitsPlaceIds: array(idOf('Mate')).strict().required('Mates: a list.').max(12, 'At most 12 mates.'),
-});
-
-const crossHole = object({
-  id: requiredText('Hole', 40),
-  diameterMm: lengthOf('Hole diameter', 0, 250),
-  atMm: lengthOf('Hole position', 0, 3000),
-  clockDeg: numberOf('Clock angle', 0, 359.99, '°'),
-});
-
-const bore = object({ diameterMm: lengthOf('Bore', 0, 500), depthMm: lengthOf('Depth', 0, 3000).nullable() });
-
-const part = object({
-  name: requiredText('Name', TEXT_LIMITS.name),
-  materialId: materialIdOf(),
-  segments: array(segment).strict().required('Segments: a list.').max(40, 'At most 40 segments.'),
-  bore: lazy((value) => (value === null ? mixed().nullable() : bore)),
-  crossHoles: array(crossHole).strict().required('Cross holes: a list.').max(40, 'At most 40 cross holes.'),
-});
-
-const plan = object({
+const plan = shapeOf<PlanChoice>({
   latheId: requiredText('Lathe', TEXT_LIMITS.name),
   barId: requiredText('Bar', TEXT_LIMITS.name),
   tool: oneOf('a tool', ['hss', 'carbide'] as const),
@@ -41,14 +41,14 @@ const plan = object({
   finishes: numberOf('Finishing cuts', 2, 3).integer('Finishing cuts: 2 or 3.'),
 });
 
-const fit = object({
+const fit = shapeOf<FitChoice>({
   schoolId: requiredText('Fit', 60),
   hole: oneOf('keep or true the hole', ['keep', 'true'] as const),
   truedMm: lengthOf('Trued size', 1, 1000).nullable(),
 });
 
 const removed = boolean().strict().typeError('Taken off: yes or no.').required('Taken off: yes or no.');
-const spot = object({
+const spot = shapeOf<Spot>({
   stationMm: lengthOf('Station'),
   clockDeg: numberOf('Clock angle', 0, 359.99, '°'),
   quantity: oneOf('what is read', QUANTITY_IDS),
@@ -56,7 +56,7 @@ const spot = object({
 
 /** What is written down at Strip and Measure, one choice an item. */
 const FOUND_VALUES: Readonly<Record<string, AnyObjectSchema>> = {
-  strip: object({
+  strip: shapeOf<StripChoice>({
     faced: textOf('Which way it faced', TEXT_LIMITS.text),
     shims: array(object({ side: requiredText('Side', 40), thicknessMm: lengthOf('Shim pack', 0.001, 100) }))
       .strict()
@@ -67,7 +67,7 @@ const FOUND_VALUES: Readonly<Record<string, AnyObjectSchema>> = {
     noPlay: boolean().strict().required('Play: there or not.'),
     damaged: textOf('What had to be damaged', TEXT_LIMITS.text),
   }),
-  soft: object({
+  soft: shapeOf<SoftPartChoice>({
     componentId: idOf('Component').nullable(),
     what: oneOf('what it is', SOFT_KINDS),
     size: requiredText('Size', TEXT_LIMITS.name),
@@ -75,19 +75,19 @@ const FOUND_VALUES: Readonly<Record<string, AnyObjectSchema>> = {
     ordered: boolean().strict().required('Ordered: yes or no.'),
     removed,
   }),
-  fragment: object({
+  fragment: shapeOf<FragmentChoice>({
     what: requiredText('What is loose', TEXT_LIMITS.name),
     where: textOf('Where it may be', TEXT_LIMITS.line),
     settled: textOf('How it was accounted for', TEXT_LIMITS.line),
     removed,
   }),
-  earlier: object({
+  earlier: shapeOf<EarlierRepairChoice>({
     componentId: idOf('Component').nullable(),
     what: requiredText('What was done', TEXT_LIMITS.line),
     judged: oneOf('a judgement', ['sound', 'the fault', 'not known'] as const),
     removed,
   }),
-  act: object({
+  act: shapeOf<ActChoice>({
     componentId: idOf('Component'),
     placeId: optionalIdOf('Place'),
     kind: oneOf('what is done', ACT_KINDS),
@@ -96,7 +96,7 @@ const FOUND_VALUES: Readonly<Record<string, AnyObjectSchema>> = {
     override: textOf('Why it goes ahead', TEXT_LIMITS.line),
     removed,
   }),
-  finding: object({
+  finding: shapeOf<FindingChoice>({
     findingId: oneOf('a finding', FINDING_IDS),
     componentId: idOf('Component'),
     placeId: idOf('Place').nullable(),
@@ -105,36 +105,36 @@ const FOUND_VALUES: Readonly<Record<string, AnyObjectSchema>> = {
     words: textOf('In words', TEXT_LIMITS.line),
     removed,
   }),
-  seen: object({
+  seen: shapeOf<SeenChoice>({
     surface: textOf('Surface', TEXT_LIMITS.line),
     hardness: numberOf('Hardness', 1, 1500).nullable(),
     scale: oneOf('a scale', ['HRC', 'HB', 'HV'] as const),
     clockDeg: numberOf('Clock position', 0, 359.99, '°').nullable(),
     timedToPlaceId: idOf('Place that it is told from').nullable(),
   }),
-  settle: object({ believed: requiredText('Instrument', TEXT_LIMITS.name) }),
-  skip: object({ spots: array(spot).strict().required('Spots: a list.').max(2000, 'At most 2000 spots.') }),
+  settle: shapeOf<SettleChoice>({ believed: requiredText('Instrument', TEXT_LIMITS.name) }),
+  skip: shapeOf<SkipChoice>({ spots: array(spot).strict().required('Spots: a list.').max(2000, 'At most 2000 spots.') }),
 };
 
 /** Kinds of choice by the word before the colon of their key, with the shape of their value. */
 export const CHOICE_VALUES: Readonly<Record<string, AnyObjectSchema>> = {
   ...FOUND_VALUES,
-  route: object({
+  route: shapeOf<RouteChoice>({
     cause: requiredText('Cause', TEXT_LIMITS.text),
     route: requiredText('Route', TEXT_LIMITS.text),
     causeId: textOf('Root cause', 60).oneOf(['', ...CAUSE_IDS], 'Choose a root cause of the list, or none.'),
     cure: textOf('What is done against it', TEXT_LIMITS.text),
   }),
-  part,
+  part: partInput,
   plan,
   fit,
-  runs: object({ kind: oneOf('what runs here', PAIR_KINDS) }),
-  running: object({
+  runs: shapeOf<RunsChoice>({ kind: oneOf('what runs here', PAIR_KINDS) }),
+  running: shapeOf<RunningChoice>({
     pinC: numberOf('Pin when it runs', -60, 400, '°C'),
     holeC: numberOf('Hole when it runs', -60, 400, '°C'),
     hubOutsideMm: lengthOf('Metal round the hole', 1, 3000).nullable(),
   }),
-  returned: object({
+  returned: shapeOf<ReturnChoice>({
     lesson: requiredText('Lesson', TEXT_LIMITS.text),
     stillToDo: textOf('Still to do', TEXT_LIMITS.text),
     outcome: oneOf('passed or not passed', ['passed', 'not-passed'] as const),
@@ -142,12 +142,15 @@ export const CHOICE_VALUES: Readonly<Record<string, AnyObjectSchema>> = {
     unproved: textOf('Why it goes out unproved', TEXT_LIMITS.text),
     undone: textOf('Why planned acts are left', TEXT_LIMITS.text),
   }),
-  'called-off': object({
+  'called-off': shapeOf<CalledOffChoice>({
     off: boolean().strict().typeError('Called off: yes or no.').required('Called off: yes or no.'),
     why: requiredText('Why', TEXT_LIMITS.line, 'Say why it is called off, or why it is taken up again.'),
   }),
-  nominal: object({ sizeMm: lengthOf('Size', 0.1, 2000), name: requiredText('Name', 60) }),
-  caution: object({ signedBy: requiredText('Name of who decided', TEXT_LIMITS.name), licence: requiredText('Licence', TEXT_LIMITS.name) }),
+  nominal: shapeOf<NominalChoice>({ sizeMm: lengthOf('Size', 0.1, 2000), name: requiredText('Name', 60) }),
+  caution: shapeOf<CautionChoice>({
+    signedBy: requiredText('Name of who decided', TEXT_LIMITS.name),
+    licence: requiredText('Licence', TEXT_LIMITS.name),
+  }),
   accept: object({ valueMm: numberOf('Value', -20_000, 20_000, 'mm').nullable() }),
 };
 

@@ -109,10 +109,12 @@ describe('a choice', () => {
   it('is checked by the kind of its key', () => {
     const part = choiceInput('part')!;
     expect(check(part, { value: newPart('flanged-bush', 'Bush', 50, 40), reason: '' }).ok).toBe(true);
+    const { limits: _gone, ...less } = newPart('plain-pin', 'Pin', 40, 120);
+    expect(check(part, { value: less, reason: '' }).ok).toBe(false);
     expect(check(part, { value: newPart('headed-pin', 'Pin', 40, 120), reason: '' }).ok).toBe(true);
     const broken = newPart('plain-pin', 'Pin', 40, 120);
-    expect(paths(check(part, { value: { ...broken, segments: [{ ...broken.segments[0], lengthMm: -1 }] }, reason: '' }))).toEqual([
-      'value.segments.0.lengthMm',
+    expect(paths(check(part, { value: { ...broken, outside: [{ ...broken.outside[0], lengthMm: -1 }] }, reason: '' }))).toEqual([
+      'value.outside.0.lengthMm',
     ]);
   });
   it('of an unknown kind has no schema', () => expect(choiceInput('pardon:x')).toBeNull());

@@ -6,6 +6,7 @@ export { placeInput, type PlaceInput } from './place';
 export { readingInput, readingsFileInput, CLOCK_SLACK_MIN, type ReadingsFileInput } from './reading';
 export { choiceInput, CHOICE_VALUES, type ChoiceInput } from './choice';
 export { proofInput, type ProofInput } from './proof';
+export { releaseInput, type ReleaseInput } from './release';
 export { houseRuleInput, HOUSE_GRADES, type HouseRuleInput, type HouseRulePreview } from './house-rule';
 export { toolInput, type ToolInput } from './tool';
 export { drillSetInput, type DrillSetInput } from './drill-set';

@@ -46,4 +46,5 @@ export const routes = {
   slip: (id: string) => `/api/jobs/${id}/slip.pdf`,
   report: (id: string) => `/api/jobs/${id}/report.pdf`,
   drawing: (id: string) => `/api/jobs/${id}/drawing.svg`,
+  drawingDxf: (id: string) => `/api/jobs/${id}/drawing.dxf`,
 } as const;

@@ -1,4 +1,4 @@
-import { newPart, rightKey } from '@iron-patch/core';
+import { FEATURE_KINDS, hostOf, newPart, rightKey } from '@iron-patch/core';
 import { routes } from '@iron-patch/contract';
 import { caller, makeJob, readingBody, type Caller, type MadeJob } from '../testing/caller';
 import { openTestShop, type TestShop } from '../testing/test-database';
@@ -59,11 +59,32 @@ describe('release and proof', () => {
 
   it('freeze what the server works out, and mark what moves', async () => {
     const pin = newPart('headed-pin', 'Hinge pin', 40, 120);
-    const part = { ...pin, segments: pin.segments.map((s) => (s.id === 'body' ? { ...s, fitsPlaceIds: [made.boreId] } : s)) };
+    const part = { ...pin, outside: pin.outside.map((s) => (s.id === 'body' ? { ...s, fitsPlaceIds: [made.boreId] } : s)) };
     expect((await choose('part', part, '*')).status).toBe(201);
     expect((await choose('plan', plan, '*')).status).toBe(201);
     const release = await call.post(routes.releases(made.jobId), {});
     expect(release.status).toBe(201);
+    // What was on the screen: all as it is, or one number of yesterday, which is told and nothing released.
+    const seen = (release.body as { figures: { key: string; valueMm: number }[] }).figures.map(({ key, valueMm }) => ({ key, valueMm }));
+    expect((await call.post(routes.releases(made.jobId), { seen })).status).toBe(201);
+    const stale = seen.map((f) => (f.key === 'segment.body.length' ? { ...f, valueMm: f.valueMm - 1 } : f));
+    const refused = await call.post(routes.releases(made.jobId), { seen: stale });
+    expect(refused.status).toBe(409);
+    expect(refused.body.problems).toMatchObject([{ code: 'moved', path: 'segment.body.length' }]);
+    expect((await call.post(routes.releases(made.jobId), { seen: seen.slice(1) })).status).toBe(409);
+    // A keyseat in inches has no limits of a book: it is not released without its own.
+    const key = {
+      ...FEATURE_KINDS.keyseat.start(hostOf(part, 'body')!),
+      id: 'k',
+      kind: 'keyseat',
+      on: 'body',
+      name: 'Keyseat',
+      widthMm: 9.525,
+    };
+    const keyed = { ...part, features: [...part.features, key] };
+    expect((await choose('part', keyed, '"v1"')).status).toBe(200);
+    expect((await call.post(routes.releases(made.jobId), {})).body.problems).toMatchObject([{ code: 'limits' }, { code: 'limits' }]);
+    expect((await choose('part', part, '"v2"')).status).toBe(200);
     const diameter = release.body.figures.find((f: { key: string }) => f.key === 'segment.body.diameter');
     // Trued to 40.35 less grease clearance 0.0508 + 0.0015 x 40.35, less half of IT6.
     expect(diameter.valueMm).toBeCloseTo(40.35 - 0.0508 - 0.0015 * 40.35 - 0.008, 6);

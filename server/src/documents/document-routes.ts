@@ -1,4 +1,4 @@
-import { drawingSvg, workOut } from '@iron-patch/core';
+import { drawingSheet, inMark, sceneDxf, sceneSvg, workOut } from '@iron-patch/core';
 import { routes } from '@iron-patch/contract';
 import type { Express, Request, Response } from 'express';
 import type { Pool } from '../db';
@@ -42,17 +42,12 @@ export function mountDocuments(app: Express, pool: Pool, { timeZone, origin }: P
     sendFile(res, `job-${sheet.job.number}-report.pdf`, 'application/pdf', await report(sheet, repair, shop, timeZone));
   });
 
-  app.get(routes.drawing(':id'), async (req, res) => {
+  app.get([routes.drawing(':id'), routes.drawingDxf(':id')], async (req, res) => {
     const { sheet, repair, shop } = await load(req);
     if (!repair.part || repair.part.problems.length) throw notFound('drawing yet: finish Draw first');
-    const limits = Object.fromEntries(repair.part.segments.map((s) => [s.segment.id, s.limits]));
-    const svg = drawingSvg({
-      part: repair.part.part,
-      unit: sheet.job.unit,
-      title: `${sheet.job.number} ${sheet.job.title}`,
-      mark: shop.card.decimalMark,
-      limits,
-    });
-    sendFile(res, `job-${sheet.job.number}.svg`, 'image/svg+xml', svg);
+    const scene = drawingSheet(repair.part, `${sheet.job.number} ${sheet.job.title}`, sheet.job.unit);
+    const write = (text: string): string => inMark(text, shop.card.decimalMark);
+    if (req.path.endsWith('.dxf')) sendFile(res, `job-${sheet.job.number}.dxf`, 'image/vnd.dxf', sceneDxf(scene, write));
+    else sendFile(res, `job-${sheet.job.number}.svg`, 'image/svg+xml', sceneSvg(scene, write));
   });
 }

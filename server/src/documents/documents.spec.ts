@@ -80,8 +80,9 @@ describe('papers', () => {
         ...base.choices.filter((c) => c.key !== 'part'),
         testChoice('part', {
           ...drawnPin(),
-          segments: Array.from({ length: 24 }, (_, i) => ({
-            ...drawnPin().segments[1]!,
+          features: [],
+          outside: Array.from({ length: 24 }, (_, i) => ({
+            ...drawnPin().outside[1]!,
             id: `s${i}`,
             name: `Step ${i}`,
             fitsPlaceIds: [],

@@ -5,6 +5,7 @@ import {
   sentence,
   toInchFraction,
   turnsWords,
+  writtenDimension,
   type DecimalMark,
   type JobSheet,
   type Repair,
@@ -12,6 +13,8 @@ import {
 } from '@iron-patch/core';
 import { Paper } from './paper';
 import { drawPart } from './part-picture';
+
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** The slip for the machine: sizes, stock, set-ups, ladder and cautions. */
 export function jobSlip(sheet: JobSheet, repair: Repair, mark: DecimalMark): Promise<Buffer> {
@@ -30,7 +33,7 @@ export function jobSlip(sheet: JobSheet, repair: Repair, mark: DecimalMark): Pro
   paper.table(
     ['Segment', 'turn to', 'from', 'to', 'length'],
     part.segments.map((s) => [
-      s.segment.name,
+      s.segment.name + (s.segment.side === 'inside' ? ', bore' : ''),
       show(s.diameter.value),
       show(s.limits.lowerMm),
       show(s.limits.upperMm),
@@ -38,6 +41,13 @@ export function jobSlip(sheet: JobSheet, repair: Repair, mark: DecimalMark): Pro
     ]),
     [3, 2, 2, 2, 2],
   );
+  const rest = part.dimensions.filter((d) => d.dimension.ownerId !== d.dimension.surface.id);
+  if (rest.length)
+    paper.table(
+      ['Cut into it', 'limits', 'by'],
+      rest.map((d) => [capital(d.dimension.label), writtenDimension(d, unit), d.words]),
+      [5, 4, 4],
+    );
   for (const s of part.segments.filter((x) => x.fits.length)) paper.paragraph(sentence(s.fits[0]!.figures!.upper, unit), 8);
   paper.section('Cautions');
   const planned = [...new Set(plan?.setUps.flatMap((s) => s.setUp.cautions) ?? [])];

@@ -9,6 +9,7 @@ import {
   signedCaution,
   spanWords,
   type JobSheet,
+  type ProofFinding,
   type Repair,
   type Shop,
   type Verdict,
@@ -19,6 +20,9 @@ import { measuredRows } from './measured-rows';
 import { Paper } from './paper';
 
 const VERDICT_WORDS: Readonly<Record<Verdict, string>> = { fits: 'fits', close: 'close to a limit', out: 'out', unknown: 'not measured' };
+
+/** What had to be proved, and what was read all the same. */
+const wanted = (p: ProofFinding): boolean => p.dimension.mustProve || p.readings.length > 0;
 
 /** The report for the customer: what was wrong, what was made, what it measures, what is still to do. */
 export function report(sheet: JobSheet, repair: Repair, shop: Shop, timeZone: string): Promise<Buffer> {
@@ -43,15 +47,17 @@ export function report(sheet: JobSheet, repair: Repair, shop: Shop, timeZone: st
   paper.quoted(route ? route.route : 'The route is not on record yet.');
   paper.table(
     ['New part', 'from', 'to', 'measured', 'result'],
-    repair.proofs.map((p) => [
-      p.segment.segment.name,
-      formatLength(p.segment.limits.lowerMm, unit),
-      formatLength(p.segment.limits.upperMm, unit),
-      p.measured ? both(p.measured.value) : '-',
-      p.signed
-        ? `${p.signed.passed ? 'passed' : 'failed'} by ${shop.people.find((x) => x.id === p.signed!.personId)?.name ?? ''}`
-        : VERDICT_WORDS[p.verdict],
-    ]),
+    repair.proofs
+      .filter(wanted)
+      .map((p) => [
+        p.name,
+        formatLength(p.limits.lowerMm, unit),
+        formatLength(p.limits.upperMm, unit),
+        p.measured ? both(p.measured.value) : '-',
+        p.signed
+          ? `${p.signed.passed ? 'passed' : 'failed'} by ${shop.people.find((x) => x.id === p.signed!.personId)?.name ?? ''}`
+          : VERDICT_WORDS[p.verdict],
+      ]),
     [3, 2, 2, 4, 4],
   );
   const play = repair.proofs.flatMap((p) => p.play);

@@ -37,6 +37,9 @@ export const changedByAnother = (current: unknown): HttpProblem =>
     current,
   });
 
+export const movedMeanwhile = (problems: readonly Problem[]): HttpProblem =>
+  make('changed', 409, 'It is no longer what was on your screen.', problems.map((p) => p.message).join(' '), { problems });
+
 export const conditionNeeded = (): HttpProblem =>
   make(
     'unconditional',

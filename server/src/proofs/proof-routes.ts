@@ -14,8 +14,9 @@ export function mountProofs(app: Express, pool: Pool): void {
       const personId = await personOf(db, req);
       const sheet = await loadSheet(db, idIn(req, 'job'));
       const input = bodyOf(proofInput, req);
-      const found = workOut(sheet, await loadShop(db)).proofs.find((p) => p.segment.segment.id === input.segmentId);
-      if (!found?.measured) throw invalid([{ code: 'unmeasured', path: 'segmentId', message: 'Measure this segment before passing it.' }]);
+      const found = workOut(sheet, await loadShop(db)).proofs.find((p) => p.dimension.dimension.key === input.segmentId);
+      if (!found?.measured)
+        throw invalid([{ code: 'unmeasured', path: 'segmentId', message: 'Measure this dimension before passing it.' }]);
       if (input.passed && found.verdict === 'out' && input.remark === '')
         throw invalid([
           { code: 'out', path: 'remark', message: 'It is out of its limits. Say why it may pass all the same, and who agreed.' },

@@ -1,11 +1,18 @@
-import { freeze, workOut, type Problem } from '@iron-patch/core';
-import { routes } from '@iron-patch/contract';
+import { formatWithUnit, freeze, notAsSeen, workOut, type LengthUnit, type MovedFigure, type Problem } from '@iron-patch/core';
+import { releaseInput, routes } from '@iron-patch/contract';
 import type { Express } from 'express';
 import type { Pool } from '../db';
-import { idIn, invalid, personOf, recordOnce } from '../http';
+import { bodyOf, idIn, invalid, movedMeanwhile, personOf, recordOnce } from '../http';
 import { loadSheet } from '../sheets';
 import { loadShop } from '../shop';
 import { addRelease } from './release-queries';
+
+const MOST_TOLD = 5;
+
+function tell({ key, label, oldMm, newMm }: MovedFigure, unit: LengthUnit): Problem {
+  const show = (mm: number | null): string => (mm === null ? 'not there' : formatWithUnit(mm, unit));
+  return { code: 'moved', path: key, message: `${label} was ${show(oldMm)} on your screen and is ${show(newMm)} now.` };
+}
 
 /** Releases the part for cutting: the server works the figures out itself from what is stored, and freezes them. */
 export function mountReleases(app: Express, pool: Pool): void {
@@ -13,12 +20,19 @@ export function mountReleases(app: Express, pool: Pool): void {
     recordOnce(pool, req, res, async (db) => {
       const personId = await personOf(db, req);
       const sheet = await loadSheet(db, idIn(req, 'job'));
+      const { seen } = bodyOf(releaseInput, req);
       const repair = workOut(sheet, await loadShop(db));
       const problems: Problem[] = [];
       if (!repair.part) problems.push({ code: 'no-part', path: '', message: 'There is no part to release yet: draw it first.' });
-      else problems.push(...repair.part.problems);
+      else {
+        problems.push(...repair.part.problems);
+        for (const { dimension } of repair.part.unlimited)
+          problems.push({ code: 'limits', path: dimension.key, message: `Give limits for the ${dimension.label} at Draw first.` });
+      }
       if (!repair.plan?.chosen) problems.push({ code: 'no-plan', path: '', message: 'Choose lathe, bar and tool at Plan first.' });
       if (problems.length) throw invalid(problems);
+      const moved = seen ? notAsSeen(repair.releasable, seen) : [];
+      if (moved.length) throw movedMeanwhile(moved.slice(0, MOST_TOLD).map((m) => tell(m, sheet.job.unit)));
       return { status: 201, body: await addRelease(db, sheet.job.id, freeze(repair.releasable, sheet.job.unit), personId) };
     }),
   );

@@ -19,4 +19,4 @@ export { askSchool, schoolId, schoolName, schoolOfId, schoolsOf, type School, ty
 export { pinForKeptHole, pinForTruedHole, truedSizeMm, TRUING, type MeasuredHole, type PinTarget } from './target';
 export { boreForKeptShaft, boreForTruedShaft, truedShaftMm, type BoreTarget, type MeasuredShaft } from './bore-target';
 export { fitOutlook, SLIDE_LEAST_MM, tapMostMm, type FitOutlook, type OutlookInput, type PlayBand } from './outlook';
-export { generalToleranceMm, GENERAL_TOLERANCE_SOURCE } from './general-tolerance';
+export { generalAngleDeg, generalEdgeMm, generalToleranceMm, GENERAL_TOLERANCE_SOURCE } from './general-tolerance';

@@ -10,6 +10,7 @@ const settings: CoachSettings = {
   finishMm: 0.6,
   part: { tempC: 20, shopC: 20, alphaPerK: 11.5e-6 },
   plusMinusMm: 0.004,
+  side: 'outside',
   noDust: false,
 };
 const cut = (dial: number, measuredMm: number): CutRecord => ({ dial, measuredMm });
@@ -109,5 +110,32 @@ describe('when not to cut', () => {
       sentences: [expect.stringContaining('0.005 mm big')],
     });
     expect(advise([cut(0, 40.625)], warm).state).toBe('cut');
+  });
+});
+
+describe('at the boring bar', () => {
+  const bore: CoachSettings = { ...settings, side: 'inside', limits: { lowerMm: 40, upperMm: 40.025 }, leastChipMm: 0.01 };
+  /** A bar that springs off by a tenth of what it should take. */
+  const take = (sizeMm: number, fromDial: number, toDial: number): number => sizeMm + 0.9 * 2 * 25.4 * (fromDial - toDial);
+
+  it.each([37, 38.2, 39.3, 39.8])('brings a springy bar from %d to size, and never past it', (startMm) => {
+    const cuts = [cut(0.8, startMm)];
+    for (let i = 0; i < 20; i++) {
+      const a = advise(cuts, bore);
+      if (a.state !== 'cut') break;
+      const last = cuts.at(-1)!;
+      expect(a.nextDial).toBeLessThan(last.dial);
+      cuts.push(cut(a.nextDial!, take(last.measuredMm, last.dial, a.nextDial!)));
+    }
+    expect(cuts.at(-1)!.measuredMm).toBeGreaterThan(39.97);
+    expect(cuts.at(-1)!.measuredMm).toBeLessThanOrEqual(40.025);
+  });
+  it('says over, not under; and hones, not files', () => {
+    expect(advise([cut(0.8, 40.2)], bore)).toMatchObject({ state: 'under', leftMm: expect.closeTo(40.0125 - 40.2, 6) });
+    expect(advise([cut(0.8, 40.2)], bore).sentences.join()).toContain('Over the limit');
+    const thin = advise([cut(0.8, 39.98)], { ...bore, leastChipMm: 0.05 });
+    expect(thin.state).toBe('polish');
+    expect(thin.sentences.join()).toContain('hone');
+    expect(advise([cut(0.8, 40.012)], bore).state).toBe('in');
   });
 });

@@ -4,7 +4,7 @@ import { crossDialFor, diameterForCrossDial, type Lathe } from '../setups';
 
 /** One cut on record: where the cross slide stood and what came out, at 20 °C. */
 export interface CutRecord {
-  /** Reading of the cross-slide dial, in its own unit; grows as the tool moves in. */
+  /** Reading of the cross-slide dial, in its own unit; grows as the tool moves towards the axis. */
   readonly dial: number;
   readonly measuredMm: number;
 }
@@ -14,6 +14,8 @@ export interface CoachSettings {
   /** Unit of the sentences. */
   readonly unit: LengthUnit;
   readonly limits: { readonly lowerMm: number; readonly upperMm: number };
+  /** Turned from outside, or bored: then the tool moves out, the dial falls and the size grows. */
+  readonly side: 'outside' | 'inside';
   /** Least chip a side that the tool can take, mm. */
   readonly leastChipMm: number;
   /** Most off the diameter in one roughing cut, mm. */
@@ -33,7 +35,7 @@ export const LEAST_CHIP_MM = { carbide: 0.05, hss: 0.01 } as const;
 /** What to do next at the lathe. */
 export interface Advice {
   readonly state: 'measure-first' | 'cut' | 'polish' | 'in' | 'close' | 'under' | 'cool';
-  /** To come off the diameter, mm; negative when the part is under the aim. */
+  /** Metal still to come off, on the diameter, mm; negative when too much is off. */
   readonly leftMm: number;
   /** Middle of the limits, mm. */
   readonly aimMm: number;
@@ -41,7 +43,7 @@ export interface Advice {
   readonly nextMm: number | null;
   /** Where to set the dial, in its unit. */
   readonly nextDial: number | null;
-  /** How far to turn in from the last setting, in dial units. */
+  /** How far to turn from the last setting, in dial units: in when turning, out when boring. */
   readonly turnIn: number | null;
   /** How much less than asked the tool has been taking on the diameter, mm. */
   readonly shortfallMm: number;
@@ -99,14 +101,18 @@ function nextCut(leftMm: number, s: CoachSettings, finishing: boolean): { offMm:
 const EMERY_MOST_MM = 0.02;
 const FILE_MOST_MM = 0.06;
 
-const restBy = (leftMm: number, noDust: boolean): string =>
-  noDust
-    ? 'Freshly honed high-speed steel takes it, with a light feed. No file, emery or grinder on this metal.'
-    : leftMm <= EMERY_MOST_MM
-      ? 'Emery on a stick takes it.'
-      : leftMm <= FILE_MOST_MM
-        ? 'A fine file, then emery, or the grinder.'
-        : 'A sharp high-speed-steel tool or the grinder.';
+const restBy = (leftMm: number, noDust: boolean, side: CoachSettings['side']): string =>
+  side === 'inside'
+    ? noDust
+      ? 'A freshly honed high-speed-steel bar tool takes it, with a light feed. No emery on this metal.'
+      : 'A hone takes it, or emery on a slotted stick.'
+    : noDust
+      ? 'Freshly honed high-speed steel takes it, with a light feed. No file, emery or grinder on this metal.'
+      : leftMm <= EMERY_MOST_MM
+        ? 'Emery on a stick takes it.'
+        : leftMm <= FILE_MOST_MM
+          ? 'A fine file, then emery, or the grinder.'
+          : 'A sharp high-speed-steel tool or the grinder.';
 
 /**
  * The second voice at the lathe: how much is left, what to set next, when to take two equal cuts, when to let it cool.
@@ -114,6 +120,18 @@ const restBy = (leftMm: number, noDust: boolean): string =>
  * @param cuts oldest first; the first is the touch-off: dial and size before any cut
  */
 export function advise(cuts: readonly CutRecord[], s: CoachSettings): Advice {
+  if (s.side === 'outside') return adviseAlong(cuts, s);
+  // A bore is the outside in a mirror: sizes and dial change their sign, what is to come off does not.
+  const advice = adviseAlong(
+    cuts.map((c) => ({ dial: -c.dial, measuredMm: -c.measuredMm })),
+    { ...s, limits: { lowerMm: -s.limits.upperMm, upperMm: -s.limits.lowerMm } },
+  );
+  const back = (x: number | null): number | null => (x === null ? null : -x);
+  return { ...advice, aimMm: -advice.aimMm, nextMm: back(advice.nextMm), nextDial: back(advice.nextDial) };
+}
+
+function adviseAlong(cuts: readonly CutRecord[], s: CoachSettings): Advice {
+  const [beyond, far] = s.side === 'outside' ? ['Under', 'lower'] : ['Over', 'upper'];
   const aimMm = (s.limits.lowerMm + s.limits.upperMm) / 2;
   const last = cuts.at(-1);
   const none = { aimMm, nextMm: null, nextDial: null, turnIn: null, shortfallMm: 0, cutsLeft: 0, abrasive: false };
@@ -134,8 +152,10 @@ export function advise(cuts: readonly CutRecord[], s: CoachSettings): Advice {
       state: 'under',
       sentences:
         verdict === 'out'
-          ? ['Under the limit. Stop: keep the part, ask whether the mate can take it, or start again.']
-          : [`Under the limit by less than ±${told}. Stop: measure again, cold, with the finest instrument here, before it is given up.`],
+          ? [`${beyond} the limit. Stop: keep the part, ask whether the mate can take it, or start again.`]
+          : [
+              `${beyond} the limit by less than ±${told}. Stop: measure again, cold, with the finest instrument here, before it is given up.`,
+            ],
     };
   if (verdict === 'fits') return { ...done, state: 'in', sentences: ['Inside the limits. Take no more off; measure again cold.'] };
   const coarse = 2 * s.plusMinusMm >= s.limits.upperMm - s.limits.lowerMm;
@@ -146,7 +166,7 @@ export function advise(cuts: readonly CutRecord[], s: CoachSettings): Advice {
       sentences: [
         coarse
           ? `Inside the limits as it reads, but ±${told} is more than they leave. Stop, and measure with a finer instrument.`
-          : `Near the lower limit by less than ±${told}. Stop: measure again, cold, with the finest instrument here.`,
+          : `Near the ${far} limit by less than ±${told}. Stop: measure again, cold, with the finest instrument here.`,
       ],
     };
   const finishing = cuts.length > 1 && cuts.at(-2)!.measuredMm - aimMm <= s.finishMm + 2 * s.leastChipMm;
@@ -158,11 +178,11 @@ export function advise(cuts: readonly CutRecord[], s: CoachSettings): Advice {
       abrasive: !s.noDust && leftMm <= FILE_MOST_MM,
       sentences: [
         `${formatWithUnit(offMm / 2, s.unit)} a side is less than this tool can cut: it would rub, then dig in.`,
-        restBy(leftMm, s.noDust),
+        restBy(leftMm, s.noDust, s.side),
       ],
     };
   const warmK = s.part.tempC - s.part.shopC;
-  const bigMm = s.part.alphaPerK * last.measuredMm * warmK;
+  const bigMm = s.part.alphaPerK * Math.abs(last.measuredMm) * warmK;
   if (cutsLeft === 1 && warmK > COOL_BEFORE_LAST_K)
     return {
       ...done,

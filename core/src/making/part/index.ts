@@ -1,14 +1,37 @@
 export {
   largestDiameterMm,
   partLengthMm,
-  placeSegments,
+  placeAll,
+  placeBore,
+  placeOutside,
+  surface,
+  SURFACE_KINDS,
   type Bore,
-  type CrossHole,
-  type PlacedSegment,
-  type Segment,
-  type TurnedPart,
-} from './turned-part';
+  type Part,
+  type PlacedSurface,
+  type Surface,
+  type SurfaceKind,
+  type TypedLimits,
+} from './part';
+export type {
+  BookLimits,
+  ContourPoint,
+  DimensionWhat,
+  FieldSpec,
+  Host,
+  OperationDraft,
+  OperationKind,
+  SideMark,
+  StressRaiser,
+} from './feature-kind';
+export { FEATURE_KINDS, fieldsOf, kindOf, type FeatureKindId, type PartFeature } from './features';
+export { hostOf, radiusAt } from './host';
+export { dimensionKey, dimensionsOf, MEASURED_BY, type Dimension } from './dimensions';
+export { limitsOf, type DimensionLimits } from './limits';
 export { validatePart, LEAST_WALL_MM, MOST_DIAMETER_MM, MOST_PART_LENGTH_MM } from './validate-part';
-export { outline, type OutlinePoint } from './outline';
+export { boreOutlines, outline, type OutlinePoint } from './outline';
+export { sideMarks, type PlacedMark } from './side-marks';
 export { massKg, volumeMm3 } from './volume';
-export { newPart, PART_KINDS, type PartKind } from './templates';
+export { edge, newPart, PART_KINDS, type PartKind } from './templates';
+export { upgradePart } from './upgrade-part';
+export { parseLimits } from './parse-limits';

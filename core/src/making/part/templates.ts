@@ -1,4 +1,6 @@
-import type { Segment, TurnedPart } from './turned-part';
+import { surface, type Bore, type Part } from './part';
+import type { End } from './feature-kind';
+import type { Chamfer } from './features';
 
 export type PartKind = 'plain-pin' | 'headed-pin' | 'stepped-pin' | 'plain-bush' | 'flanged-bush';
 
@@ -10,16 +12,26 @@ export const PART_KINDS: Readonly<Record<PartKind, string>> = {
   'flanged-bush': 'Flanged bush',
 };
 
-const segment = (id: string, kind: Segment['kind'], name: string, lengthMm: number, diameterMm: number): Segment => ({
-  id,
-  kind,
-  name,
+/** A 45° chamfer at an end of a surface. */
+export const edge = (on: string, end: End, lengthMm: number): Chamfer => ({
+  id: `${on}-${end}`,
+  kind: 'chamfer',
+  on,
+  name: 'Chamfer',
+  end,
   lengthMm,
-  diameterMm,
-  chamferLeftMm: 0,
-  chamferRightMm: 0,
-  fitsPlaceIds: [],
+  angleDeg: 45,
 });
+
+const throughBore = (diameterMm: number): Bore => ({
+  id: 'bore',
+  from: 'near',
+  through: true,
+  surfaces: [surface('hole', 'cylinder', 'Bore', 0, diameterMm)],
+});
+
+/** Bush bores are this share of the outside. */
+const BORE_SHARE = 0.75;
 
 /**
  * A first drawing of that kind around a body, to be edited: heads are 1.4 times the body, bush walls an eighth of it.
@@ -27,38 +39,29 @@ const segment = (id: string, kind: Segment['kind'], name: string, lengthMm: numb
  * @param bodyMm diameter of the fitting body, mm
  * @param lengthMm overall length, mm
  */
-export function newPart(kind: PartKind, name: string, bodyMm: number, lengthMm: number): TurnedPart {
-  const chamfer = Math.min(1, bodyMm / 10);
-  const head = { ...segment('head', 'head', 'Head', Math.max(lengthMm * 0.07, 3), bodyMm * 1.4), chamferLeftMm: chamfer };
-  const body = { ...segment('body', 'cylinder', 'Body', lengthMm, bodyMm), chamferRightMm: chamfer };
-  const rest = lengthMm - head.lengthMm;
-  const base = { name, materialId: 'steel-c45', bore: null, crossHoles: [] };
+export function newPart(kind: PartKind, name: string, bodyMm: number, lengthMm: number): Part {
+  const c = Math.min(1, bodyMm / 10);
+  const base = { name, materialId: 'steel-c45', bores: [], limits: {} };
+  const headMm = Math.max(lengthMm * 0.07, 3);
+  const head = surface('head', 'head', 'Head', headMm, bodyMm * 1.4);
+  const body = (long: number) => surface('body', 'cylinder', 'Body', long, bodyMm);
+  const headed = { outside: [head, body(lengthMm - headMm)], features: [edge('head', 'left', c), edge('body', 'right', c)] };
+  const plain = { outside: [body(lengthMm)], features: [edge('body', 'left', c), edge('body', 'right', c)] };
+  const bush = { ...base, materialId: 'bronze-tin', bores: [throughBore(bodyMm * BORE_SHARE)] };
   switch (kind) {
     case 'plain-pin':
-      return { ...base, segments: [{ ...body, chamferLeftMm: chamfer }] };
+      return { ...base, ...plain };
     case 'headed-pin':
-      return { ...base, segments: [head, { ...body, lengthMm: rest }] };
+      return { ...base, ...headed };
     case 'stepped-pin':
       return {
         ...base,
-        segments: [
-          { ...body, lengthMm: lengthMm * 0.7, chamferLeftMm: chamfer, chamferRightMm: 0 },
-          { ...segment('step', 'cylinder', 'Step', lengthMm * 0.3, bodyMm * 0.75), chamferRightMm: chamfer },
-        ],
+        outside: [body(lengthMm * 0.7), surface('step', 'cylinder', 'Step', lengthMm * 0.3, bodyMm * 0.75)],
+        features: [edge('body', 'left', c), edge('step', 'right', c)],
       };
     case 'plain-bush':
-      return {
-        ...base,
-        materialId: 'bronze-tin',
-        segments: [{ ...body, chamferLeftMm: chamfer }],
-        bore: { diameterMm: bodyMm * 0.75, depthMm: null },
-      };
+      return { ...bush, ...plain };
     case 'flanged-bush':
-      return {
-        ...base,
-        materialId: 'bronze-tin',
-        segments: [head, { ...body, lengthMm: rest }],
-        bore: { diameterMm: bodyMm * 0.75, depthMm: null },
-      };
+      return { ...bush, ...headed };
   }
 }

@@ -1,6 +1,9 @@
 import { good, type Outcome, type Problem } from '../../terms/outcome';
 import { materialOf } from '../../book/materials';
-import { partLengthMm, placeSegments, type PlacedSegment, type TurnedPart } from './turned-part';
+import type { FieldSpec } from './feature-kind';
+import { fieldsOf, kindOf, type PartFeature } from './features';
+import { hostOf, placed, radiusAt } from './host';
+import { partLengthMm, type Part, type PlacedSurface, type Surface } from './part';
 
 /** Least wall left beside a bore, mm: thinner springs in the chuck. */
 export const LEAST_WALL_MM = 1;
@@ -9,57 +12,123 @@ export const MOST_PART_LENGTH_MM = 3000;
 
 type Say = (path: string, code: string, message: string) => void;
 
-function checkSegment(s: PlacedSegment, i: number, say: Say): void {
-  const at = `segments.${i}`;
-  if (!(s.diameterMm > 0 && s.diameterMm <= MOST_DIAMETER_MM))
-    say(`${at}.diameterMm`, 'diameter', `${s.name || 'A segment'} needs a diameter between 0 and ${MOST_DIAMETER_MM} mm.`);
-  if (!(s.lengthMm > 0 && s.lengthMm <= MOST_PART_LENGTH_MM))
-    say(`${at}.lengthMm`, 'length', `${s.name || 'A segment'} needs a length between 0 and ${MOST_PART_LENGTH_MM} mm.`);
-  if (s.chamferLeftMm < 0 || s.chamferRightMm < 0) say(`${at}.chamferLeftMm`, 'chamfer', 'A chamfer cannot be below zero.');
-  else if (s.chamferLeftMm + s.chamferRightMm > s.lengthMm)
-    say(`${at}.chamferLeftMm`, 'chamfer', `The chamfers on ${s.name} are longer together than the segment itself.`);
-  else if (Math.max(s.chamferLeftMm, s.chamferRightMm) * 2 >= s.diameterMm)
-    say(`${at}.chamferLeftMm`, 'chamfer', `The chamfer on ${s.name} would cut past the centre line.`);
+function checkSurface(s: Surface, path: string, lengthIsGiven: boolean, say: Say): void {
+  const named = s.name || 'A surface';
+  const size = (mm: number): boolean => mm > 0 && mm <= MOST_DIAMETER_MM;
+  if (!size(s.diameterMm)) say(`${path}.diameterMm`, 'diameter', `${named} needs a diameter between 0 and ${MOST_DIAMETER_MM} mm.`);
+  if (s.kind === 'taper' && !(s.farDiameterMm !== null && size(s.farDiameterMm)))
+    say(`${path}.farDiameterMm`, 'diameter', `${named} is a taper: say the diameter of its other end.`);
+  if (s.kind !== 'taper' && s.farDiameterMm !== null)
+    say(`${path}.farDiameterMm`, 'diameter', `${named} is no taper: it has one diameter.`);
+  if (lengthIsGiven && !(s.lengthMm > 0 && s.lengthMm <= MOST_PART_LENGTH_MM))
+    say(`${path}.lengthMm`, 'length', `${named} needs a length between 0 and ${MOST_PART_LENGTH_MM} mm.`);
 }
 
-function checkHoles(part: TurnedPart, placed: readonly PlacedSegment[], say: Say): void {
-  part.crossHoles.forEach((hole, i) => {
-    const at = `crossHoles.${i}`;
-    const inside = placed.find((s) => hole.atMm - hole.diameterMm / 2 >= s.fromMm && hole.atMm + hole.diameterMm / 2 <= s.toMm);
-    if (!(hole.diameterMm > 0)) say(`${at}.diameterMm`, 'diameter', 'A cross hole needs a diameter above zero.');
-    else if (!inside) say(`${at}.atMm`, 'off-part', `The cross hole at ${hole.atMm} mm does not lie wholly on one segment.`);
-    else if (hole.diameterMm > inside.diameterMm / 2)
-      say(
-        `${at}.diameterMm`,
-        'too-big',
-        `A ${hole.diameterMm} mm hole takes more than half of the ${inside.diameterMm.toFixed(2)} mm section.`,
-      );
+function checkBores(part: Part, say: Say): void {
+  const { outside, bores } = placed(part);
+  const length = partLengthMm(part);
+  for (const end of ['near', 'far'] as const)
+    if (part.bores.filter((b) => b.from === end).length > 1)
+      say('bores', 'twice', `Two bores begin at the ${end} end: make them one, step by step.`);
+  if (part.bores.filter((b) => b.through).length > 1) say('bores', 'twice', 'Only one bore can go through.');
+  part.bores.forEach((_, i) => {
+    const rows = bores[i]!;
+    if (!rows.length) say(`bores.${i}.surfaces`, 'empty', 'A bore needs at least one diameter.');
+    rows.forEach((s, j) => {
+      const at = `bores.${i}.surfaces.${j}`;
+      if (!(s.lengthMm > 0) || s.toMm > length + 1e-6 || s.fromMm < -1e-6)
+        return say(`${at}.lengthMm`, 'depth', 'The bore is deeper than the part is long.');
+      const thin = thinWall(s, outside);
+      if (thin) say(`${at}.diameterMm`, 'thin-wall', `The bore leaves less than ${LEAST_WALL_MM} mm of wall under ${thin.name}.`);
+    });
+  });
+  const [near, far] = ['near', 'far'].map((end) => bores[part.bores.findIndex((b) => b.from === end)] ?? []);
+  const deepest = Math.max(0, ...near!.map((s) => s.toMm));
+  if (far!.some((s) => s.fromMm < deepest - 1e-6))
+    say('bores', 'meet', 'The bores of both ends run into each other: let one of them go through.');
+}
+
+/** The outside surface over which a bore leaves too little, if any: looked at at every end that either has. */
+function thinWall(s: PlacedSurface, outside: readonly PlacedSurface[]): PlacedSurface | undefined {
+  return outside.find((o) => {
+    const [from, to] = [Math.max(o.fromMm, s.fromMm), Math.min(o.toMm, s.toMm)];
+    return to - from > 1e-9 && [from, to].some((x) => radiusAt(o, x) - radiusAt(s, x) < LEAST_WALL_MM);
   });
 }
 
-function checkBore(part: TurnedPart, placed: readonly PlacedSegment[], say: Say): void {
-  const { bore } = part;
-  if (!bore) return;
-  if (!(bore.diameterMm > 0)) say('bore.diameterMm', 'diameter', 'The bore needs a diameter above zero.');
-  const depth = bore.depthMm ?? partLengthMm(part);
-  if (!(depth > 0 && depth <= partLengthMm(part))) say('bore.depthMm', 'depth', 'The bore is deeper than the part is long.');
-  const thin = placed.find((s) => s.fromMm < depth && (s.diameterMm - bore.diameterMm) / 2 < LEAST_WALL_MM);
-  if (thin) say('bore.diameterMm', 'thin-wall', `The bore leaves less than ${LEAST_WALL_MM} mm of wall under ${thin.name}.`);
+function fieldProblem(spec: FieldSpec, value: unknown): string | null {
+  switch (spec.kind) {
+    case 'length':
+    case 'angle':
+    case 'number':
+    case 'count': {
+      const unit = spec.kind === 'length' ? ' mm' : spec.kind === 'angle' ? '°' : spec.kind === 'number' ? ` ${spec.unit}` : '';
+      const whole = spec.kind !== 'count' || Number.isInteger(value);
+      const ok = typeof value === 'number' && value >= spec.from && value <= spec.to && whole;
+      return ok ? null : `${spec.label}: ${spec.kind === 'count' ? 'a whole number ' : ''}from ${spec.from} to ${spec.to}${unit}.`;
+    }
+    case 'choice':
+      return spec.options.some(([v]) => v === value) ? null : `${spec.label}: choose one.`;
+    case 'text':
+      if (typeof value !== 'string' || value.length > spec.most) return `${spec.label}: at most ${spec.most} letters.`;
+      return value.trim() || spec.optional ? null : `${spec.label}: it is needed.`;
+    case 'timed':
+      return typeof value === 'string' ? null : `${spec.label}: choose one.`;
+  }
 }
+
+function checkFeature(part: Part, f: PartFeature, i: number, say: Say): void {
+  const kind = kindOf(f.kind);
+  const path = `features.${i}`;
+  const host = hostOf(part, f.on);
+  if (!host) return say(`${path}.on`, 'gone', `${f.name || kind.name}: the surface that it was on is gone.`);
+  if (!kind.sides.includes(host.surface.side))
+    return say(`${path}.on`, 'side', `${kind.name}: not ${host.surface.side === 'inside' ? 'in a bore' : 'on the outside'}.`);
+  const told = Object.entries(fieldsOf(f.kind)).flatMap(([field, spec]) => {
+    const message = fieldProblem(spec, (f as unknown as Readonly<Record<string, unknown>>)[field]);
+    return message ? [{ field, message }] : [];
+  });
+  for (const p of told.length ? told : kind.check(f, host)) say(`${path}.${p.field}`, 'feature', p.message);
+  const timedTo = (f as { readonly timedTo?: string }).timedTo;
+  if (timedTo && !part.features.some((o) => o.id === timedTo && o.id !== f.id && 'clockDeg' in o))
+    say(`${path}.timedTo`, 'gone', `${f.name || kind.name}: what it is timed to is gone.`);
+}
+
+/** Turned features of one surface that lie over each other: their contours would not hang together. */
+function checkOverlaps(part: Part, say: Say): void {
+  const spans = part.features.flatMap((f, i) => {
+    const host = hostOf(part, f.on);
+    const cut = host ? kindOf(f.kind).cut(f, host) : null;
+    return cut?.shape === 'turned' ? [{ f, i, from: cut.contour[0]!.x, to: cut.contour.at(-1)!.x }] : [];
+  });
+  for (const a of spans)
+    for (const b of spans)
+      if (a.i < b.i && a.f.on === b.f.on && Math.min(a.to, b.to) - Math.max(a.from, b.from) > 1e-6)
+        say(`features.${b.i}.on`, 'overlap', `${b.f.name} and ${inWords(a.f.name)} lie over each other.`);
+}
+const inWords = (name: string): string => name.charAt(0).toLowerCase() + name.slice(1);
 
 /** Checks a part that somebody drew. All problems at once, each with its path. */
-export function validatePart(part: TurnedPart): Outcome<TurnedPart> {
+export function validatePart(part: Part): Outcome<Part> {
   const problems: Problem[] = [];
   const say: Say = (path, code, message) => problems.push({ path, code, message });
-  const placed = placeSegments(part);
-  if (part.segments.length === 0) say('segments', 'empty', 'A part needs at least one cylinder.');
+  if (part.outside.length === 0) say('outside', 'empty', 'A part needs at least one cylinder.');
   if (!materialOf(part.materialId)) say('materialId', 'material', 'Choose a material.');
-  placed.forEach((s, i) => checkSegment(s, i, say));
-  part.segments.forEach((s, i) => {
-    if (s.kind === 'head' && i !== 0 && i !== part.segments.length - 1)
-      say(`segments.${i}.kind`, 'head', 'A head stands at one end of the part.');
+  part.outside.forEach((s, i) => checkSurface(s, `outside.${i}`, true, say));
+  part.bores.forEach((b, i) =>
+    b.surfaces.forEach((s, j) => checkSurface(s, `bores.${i}.surfaces.${j}`, !(b.through && j === b.surfaces.length - 1), say)),
+  );
+  const ids = [...part.outside, ...part.bores.flatMap((b) => [b, ...b.surfaces]), ...part.features].map((x) => x.id);
+  if (new Set(ids).size !== ids.length) say('outside', 'twice', 'Two things of the drawing have the same id.');
+  part.outside.forEach((s, i) => {
+    if (s.kind === 'head' && i !== 0 && i !== part.outside.length - 1)
+      say(`outside.${i}.kind`, 'head', 'A head stands at one end of the part.');
   });
-  checkHoles(part, placed, say);
-  checkBore(part, placed, say);
+  // Where a size is no size, what lies on it cannot be judged.
+  if (problems.length) return { ok: false, problems };
+  checkBores(part, say);
+  if (problems.length) return { ok: false, problems };
+  part.features.forEach((f, i) => checkFeature(part, f, i, say));
+  if (!problems.length) checkOverlaps(part, say);
   return problems.length ? { ok: false, problems } : good(part);
 }

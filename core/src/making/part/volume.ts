@@ -1,47 +1,33 @@
 import { materialOf } from '../../book/materials';
-import { outline } from './outline';
-import { partLengthMm, placeSegments, type TurnedPart } from './turned-part';
+import type { ContourPoint } from './feature-kind';
+import { kindOf } from './features';
+import { hostOf } from './host';
+import { frustumMm3 } from './integrate';
+import { boreOutlines, outline } from './outline';
+import type { Part } from './part';
 
-const frustum = (length: number, r1: number, r2: number): number => (Math.PI * length * (r1 * r1 + r1 * r2 + r2 * r2)) / 3;
+/** Volume of a body of revolution by its contour, mm³. */
+const revolved = (points: readonly ContourPoint[]): number =>
+  points.slice(1).reduce((s, p, i) => s + frustumMm3(p.x - points[i]!.x, points[i]!.r, p.r), 0);
 
-/** Common volume of a cylinder of diameter D and a radial through hole d, by Simpson's rule over the hole's width, mm³. */
-function crossHoleMm3(cylinderMm: number, holeMm: number): number {
-  const R = cylinderMm / 2;
-  const r = holeMm / 2;
-  const n = 200;
-  const h = (2 * r) / n;
-  let sum = 0;
-  for (let i = 0; i <= n; i++) {
-    const y = -r + i * h;
-    const weight = i === 0 || i === n ? 1 : i % 2 ? 4 : 2;
-    sum += weight * 4 * Math.sqrt(Math.max(r * r - y * y, 0)) * Math.sqrt(Math.max(R * R - y * y, 0));
-  }
-  return (sum * h) / 3;
-}
+/** What milling, drilling and threading take away, mm³. Where two of them cross, their common part counts twice. */
+const removedMm3 = (part: Part): number =>
+  part.features.reduce((sum, f) => {
+    const host = hostOf(part, f.on);
+    const cut = host ? kindOf(f.kind).cut(f, host) : null;
+    return sum + (cut?.shape === 'other' ? cut.removedMm3 : 0);
+  }, 0);
 
 /**
- * Volume of the finished part, mm³. A cross hole in a bored part is counted over the solid section less the bore.
+ * Volume of the finished part, mm³: outside by its contour, less the bores, less what is cut across.
  *
  * @param part a valid part
  */
-export function volumeMm3(part: TurnedPart): number {
-  const points = outline(part);
-  const outside = points.slice(1).reduce((s, p, i) => s + frustum(p.x - points[i]!.x, points[i]!.r, p.r), 0);
-  const boreDepth = part.bore ? (part.bore.depthMm ?? partLengthMm(part)) : 0;
-  const bore = part.bore ? (Math.PI / 4) * part.bore.diameterMm ** 2 * boreDepth : 0;
-  const placed = placeSegments(part);
-  const holes = part.crossHoles.reduce((s, hole) => {
-    const at = placed.find((q) => hole.atMm >= q.fromMm && hole.atMm <= q.toMm);
-    if (!at) return s;
-    const overBore =
-      part.bore && hole.atMm < boreDepth ? crossHoleMm3(part.bore.diameterMm, Math.min(hole.diameterMm, part.bore.diameterMm)) : 0;
-    return s + crossHoleMm3(at.diameterMm, hole.diameterMm) - overBore;
-  }, 0);
-  return outside - bore - holes;
-}
+export const volumeMm3 = (part: Part): number =>
+  revolved(outline(part)) - boreOutlines(part).reduce((s, b) => s + revolved(b), 0) - removedMm3(part);
 
 /** Mass of the finished part, kg; null when the material is unknown. */
-export function massKg(part: TurnedPart): number | null {
+export function massKg(part: Part): number | null {
   const material = materialOf(part.materialId);
   return material ? volumeMm3(part) * 1e-9 * material.densityKgM3 : null;
 }

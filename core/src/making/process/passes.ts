@@ -41,3 +41,24 @@ export function planPasses(fromMm: number, toMm: number, o: PassOptions = USUAL_
       passes.push({ kind: 'finish', offMm: finish / o.finishes, toMm: fromMm - rough - (finish * i) / o.finishes });
   return good(passes);
 }
+
+/**
+ * Passes of a boring bar from the drilled hole to the wanted size: the mirror of turning.
+ *
+ * @param fromMm the hole now
+ * @param toMm the bore wanted, the middle of its limits
+ */
+export function planBorePasses(fromMm: number, toMm: number, o: PassOptions = USUAL_PASSES): Outcome<Pass[]> {
+  if (!(toMm > 0)) return bad('no-target', 'There is no size to bore to yet.');
+  if (fromMm > toMm) return bad('too-large', `The hole at ${fromMm.toFixed(3)} mm is already over the wanted ${toMm.toFixed(3)} mm.`);
+  // What is left of the wanted size counts down as a turned diameter does.
+  const mirrored = planPasses(toMm - fromMm + 1, 1, o);
+  return mirrored.ok ? good(mirrored.value.map((p) => ({ ...p, toMm: toMm + 1 - p.toMm }))) : mirrored;
+}
+
+/** Left for the boring bar on the diameter after drilling, mm: enough to straighten what the drill left. */
+const LEFT_TO_BORE_MM = 2;
+
+/** The largest drill that leaves the boring bar enough; null where the bore is too small to be drilled and bored. */
+export const drillBeforeBoringMm = (boreMm: number, drillsMm: readonly number[]): number | null =>
+  drillsMm.filter((d) => d <= boreMm - LEFT_TO_BORE_MM).at(-1) ?? null;

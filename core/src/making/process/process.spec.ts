@@ -1,4 +1,4 @@
-import { planPasses } from './passes';
+import { drillBeforeBoringMm, planBorePasses, planPasses } from './passes';
 import { spindleSpeed } from './speed';
 
 describe('passes', () => {
@@ -34,5 +34,23 @@ describe('speeds', () => {
     expect(spindleSpeed(5, 300, [70, 115])).toMatchObject({ value: { gearRpm: 70 } });
     expect(spindleSpeed(25, 46, [])).toMatchObject({ problems: [{ code: 'no-gears' }] });
     expect(spindleSpeed(25, 0, [70])).toMatchObject({ problems: [{ code: 'no-diameter' }] });
+  });
+});
+
+describe('boring passes', () => {
+  it('grow from the hole to the size in equal cuts, each off what the last left', () => {
+    const plan = planBorePasses(20, 30.025);
+    if (!plan.ok) throw new Error('no plan');
+    expect(plan.value.map((p) => p.kind)).toEqual(['rough', 'rough', 'rough', 'finish', 'finish']);
+    expect(plan.value.at(-1)!.toMm).toBeCloseTo(30.025, 9);
+    plan.value.reduce((at, p) => {
+      expect(p.toMm - at).toBeCloseTo(p.offMm, 9);
+      return p.toMm;
+    }, 20);
+  });
+  it('say so when the hole is too large already', () => expect(planBorePasses(31, 30)).toMatchObject({ ok: false }));
+  it('leave the bar 2 mm over the drill', () => {
+    expect(drillBeforeBoringMm(20, [10, 17.5, 18, 18.5, 20])).toBe(18);
+    expect(drillBeforeBoringMm(2, [1, 2])).toBeNull();
   });
 });

@@ -1,5 +1,5 @@
 import { inSentence } from '../../terms/words';
-import { placeSegments, type TurnedPart } from '../part';
+import { hostOf, kindOf, placeBore, placeOutside, type Part } from '../part';
 import { toTurns, type DialTurns } from './dial';
 import type { Lathe } from './machine';
 
@@ -26,16 +26,48 @@ export interface LadderOptions {
   readonly partOff: boolean;
 }
 
-function edges(part: TurnedPart): { what: string; x: number }[] {
-  const placed = placeSegments(part);
+/** Ends of what is turned into a surface, and centres of what is drilled across it. */
+function featureEdges(part: Part): { what: string; x: number }[] {
+  return part.features.flatMap((f) => {
+    const host = hostOf(part, f.on);
+    if (!host) return [];
+    const on = host.surface.name;
+    const cut = kindOf(f.kind).cut(f, host);
+    if (cut.shape === 'turned') {
+      const [from, to] = [cut.contour[0]!.x, cut.contour.at(-1)!.x];
+      // An edge's own end is a shoulder or a face, and stands on the ladder as that.
+      if (f.kind === 'chamfer' || f.kind === 'fillet') {
+        const name = inSentence(f.name);
+        return f.end === 'left' ? [{ what: `${on}: ${name} ends`, x: to }] : [{ what: `${on}: ${name} starts`, x: from }];
+      }
+      return [
+        { what: `${f.name}: left wall`, x: from },
+        { what: `${f.name}: right wall`, x: to },
+      ];
+    }
+    return cut.marks.flatMap((m) => {
+      if (m.kind === 'circle') return [{ what: `${f.name} ${Number((2 * m.radiusMm).toFixed(3))} mm, centre`, x: m.atMm }];
+      return [
+        { what: `${f.name}: begins`, x: m.fromMm },
+        { what: `${f.name}: ends`, x: m.toMm },
+      ];
+    });
+  });
+}
+
+function edges(part: Part): { what: string; x: number }[] {
+  const placed = placeOutside(part);
+  const length = placed.at(-1)?.toMm ?? 0;
+  const inside = part.bores.flatMap((b) =>
+    placeBore(part, b).flatMap((s) => {
+      const x = b.from === 'near' ? s.toMm : s.fromMm;
+      return x > 1e-9 && x < length - 1e-9 ? [{ what: `Bottom of ${inSentence(s.name)}`, x }] : [];
+    }),
+  );
   return [
-    ...placed.flatMap((s) => [
-      ...(s.chamferLeftMm > 0 ? [{ what: `${s.name}: chamfer ends`, x: s.fromMm + s.chamferLeftMm }] : []),
-      ...(s.chamferRightMm > 0 ? [{ what: `${s.name}: chamfer starts`, x: s.toMm - s.chamferRightMm }] : []),
-    ]),
+    ...featureEdges(part),
     ...placed.slice(1).map((s, i) => ({ what: `Shoulder ${inSentence(placed[i]!.name)} to ${inSentence(s.name)}`, x: s.fromMm })),
-    ...part.crossHoles.map((h) => ({ what: `Cross hole ${h.diameterMm} mm, centre`, x: h.atMm })),
-    ...(part.bore?.depthMm ? [{ what: 'Bottom of bore', x: part.bore.depthMm }] : []),
+    ...inside,
   ];
 }
 
@@ -45,12 +77,12 @@ function edges(part: TurnedPart): { what: string; x: number }[] {
  * A turning tool is touched with the edge that cuts, so its number is the depth. The parting tool cuts beyond the part: if
  * its left edge (chuck side) touched the face, it stands one tool width further when its right edge is on the line.
  */
-export function depthLadder(part: TurnedPart, o: LadderOptions): Rung[] {
-  const placed = placeSegments(part);
+export function depthLadder(part: Part, o: LadderOptions): Rung[] {
+  const placed = placeOutside(part);
   const length = placed.at(-1)?.toMm ?? 0;
   const rungs = edges(part)
     .map(({ what, x }) => ({ what, depthMm: o.fromFarEnd ? length - x : x }))
-    .filter((r) => r.depthMm > 1e-9)
+    .filter((r) => r.depthMm > 1e-9 && r.depthMm < length + 1e-9)
     .sort((p, q) => p.depthMm - q.depthMm)
     .map((r) => ({ ...r, toolMm: r.depthMm, dial: toTurns(r.depthMm, o.lathe.carriage), note: '' }));
   if (!o.partOff) return rungs;

@@ -1,4 +1,4 @@
-import { newPart } from '../part';
+import { FEATURE_KINDS, hostOf, newPart } from '../part';
 import { depthLadder } from './depth-ladder';
 import { crossDialFor, crossTurns, dialDecimals, diameterForCrossDial, toTurns, turnsOf, turnsWords } from './dial';
 import { holdFor, setUpSequence } from './set-up-sequence';
@@ -44,7 +44,9 @@ describe('dials', () => {
 });
 
 describe('the depth ladder of a headed pin', () => {
-  const pin = { ...newPart('headed-pin', 'Pin', 40, 120), crossHoles: [{ id: 'h', diameterMm: 6, atMm: 110, clockDeg: 90 }] };
+  const bare = newPart('headed-pin', 'Pin', 40, 120);
+  const hole = { ...FEATURE_KINDS['cross-hole'].start(hostOf(bare, 'body')!), diameterMm: 6, atMm: 101.6, clockDeg: 90 };
+  const pin = { ...bare, features: [...bare.features, { ...hole, id: 'h', kind: 'cross-hole' as const, on: 'body', name: 'Cross hole' }] };
   const ladder = (touched: 'left' | 'right') =>
     depthLadder(pin, { fromFarEnd: true, partingMm: 3, touched, lathe: { carriage: CARRIAGE }, partOff: true });
 
@@ -76,12 +78,11 @@ describe('set-ups', () => {
     const plain = setUpSequence(newPart('plain-pin', 'Pin', 40, 120));
     expect(plain).toHaveLength(2);
     expect(plain[0]!.operations.at(-1)).toBe('Part off');
-    const drilled = setUpSequence({
-      ...newPart('headed-pin', 'Pin', 40, 120),
-      crossHoles: [{ id: 'h', diameterMm: 6, atMm: 110, clockDeg: 90 }],
-    });
+    const pin = newPart('headed-pin', 'Pin', 40, 120);
+    const hole = { ...FEATURE_KINDS['cross-hole'].start(hostOf(pin, 'body')!), diameterMm: 6, atMm: 101.6, clockDeg: 90 };
+    const drilled = setUpSequence({ ...pin, features: [{ ...hole, id: 'h', kind: 'cross-hole', on: 'body', name: 'Cross hole' }] });
     expect(drilled).toHaveLength(3);
-    expect(drilled[2]!.operations[0]).toBe('Drill 6 mm at 110 mm, 90°');
+    expect(drilled[2]!.operations[0]).toBe('Drill the cross hole 6 mm at 110 mm, 90°');
   });
 
   it('bore a bush with its outside, and warn of bronze chips', () => {

@@ -1,7 +1,7 @@
 import { bad, good, type Outcome } from '../../terms/outcome';
 import { minus, plus, ruled, sumOf, workedOut, type Figure } from '../../terms/working';
 import type { Bar } from './bar';
-import { largestDiameterMm, partLengthMm, type TurnedPart } from '../part';
+import { largestDiameterMm, partLengthMm, type Part } from '../part';
 
 export interface StockAllowances {
   /** Taken off each end to face it clean, mm. */
@@ -25,9 +25,9 @@ export interface StockNeed {
 }
 
 /** Length and least diameter of bar for a part, saw cut included. */
-export function stockNeed(part: Pick<TurnedPart, 'segments'>, a: StockAllowances): StockNeed {
-  const made = workedOut('stock.part-length', 'length of the part', partLengthMm(part), 'its segments end to end', []);
-  const largest = workedOut('stock.largest', 'largest diameter of the part', largestDiameterMm(part), 'the largest of its segments', []);
+export function stockNeed(part: Pick<Part, 'outside'>, a: StockAllowances): StockNeed {
+  const made = workedOut('stock.part-length', 'length of the part', partLengthMm(part), 'its surfaces end to end', []);
+  const largest = workedOut('stock.largest', 'largest diameter of the part', largestDiameterMm(part), 'the largest of its surfaces', []);
   return {
     length: sumOf('stock.length', 'bar to saw off', [
       plus(made),
@@ -52,7 +52,7 @@ export interface BarChoice {
 }
 
 /** Solid round bars of the right material that are thick and long enough, least waste first; a reason when the rack has none. */
-export function chooseBars(part: TurnedPart, need: StockNeed, rack: readonly Bar[], volumeMm3: number): Outcome<BarChoice[]> {
+export function chooseBars(part: Part, need: StockNeed, rack: readonly Bar[], volumeMm3: number): Outcome<BarChoice[]> {
   const right = rack.filter((b) => b.shape === 'round' && b.pieces > 0 && b.materialId === part.materialId);
   if (right.length === 0) return bad('no-material', 'The rack has no bar of this material. Order it, or change the material at Draw.');
   const thick = right.filter((b) => b.diameterMm >= need.diameter.value);

@@ -1,8 +1,6 @@
-import { newPart } from '../../making/part';
 import type { Hazard } from '../job';
 import { testChoice, testReading, testSheet, testShop } from '../job/testing';
 import { bundleOf } from './bundle';
-import { drawingSvg } from './drawing-svg';
 import { asItWas, readingsToCsv, READINGS_CSV_COLUMNS } from './readings-csv';
 import { importReadings } from './readings-import';
 import { upgradeBundle } from './upgrade-bundle';
@@ -82,16 +80,16 @@ describe('readings in', () => {
   });
 });
 
-it('draws the part in true size, with limits, and no markup from its title', () => {
-  const part = newPart('headed-pin', 'Pin', 40, 120);
-  const svg = drawingSvg({ part, unit: 'mm', title: '<script>&"Pin', mark: '.', limits: { body: { lowerMm: 40.033, upperMm: 40.049 } } });
-  expect(svg).toContain('width="180.000mm"');
-  expect(svg).toContain('Body ⌀ 40.033 to 40.049');
-  expect(svg).not.toContain('<script>');
-  // A comma stands in the words only: lines stay SVG.
-  const comma = drawingSvg({ part, unit: 'mm', title: 'Pin', mark: ',', limits: { body: { lowerMm: 40.033, upperMm: 40.049 } } });
-  expect(comma).toContain('Body ⌀ 40,033 to 40,049');
-  expect(comma.match(/ d="[^"]*,/g)).toBeNull();
+it('reads a drawing of cylinders, one bore and cross holes in a job file of before', () => {
+  const segments = [
+    { id: 'b', kind: 'cylinder', name: 'Body', lengthMm: 60, diameterMm: 40, chamferLeftMm: 1, chamferRightMm: 0, fitsPlaceIds: [] },
+  ];
+  const old = { name: 'Pin', materialId: 'steel-c45', segments, bore: null, crossHoles: [] };
+  const now = upgradeBundle(bundleOf(testSheet({ choices: [testChoice('part', old)] }), testShop, []));
+  expect(now.choices[0]!.value).toMatchObject({
+    outside: [{ id: 'b', lengthMm: 60 }],
+    features: [{ kind: 'chamfer', on: 'b', end: 'left' }],
+  });
 });
 
 it('reads a job file of before cautions were taken apart and hand-overs had an outcome', () => {

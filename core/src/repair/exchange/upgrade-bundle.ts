@@ -1,3 +1,4 @@
+import { upgradePart } from '../../making/part';
 import { choiceKey, NO_EXCEPTIONS } from '../job';
 import { BUNDLE_VERSION, type JobBundle } from './bundle';
 
@@ -13,6 +14,7 @@ export function upgradeBundle(bundle: JobBundle): JobBundle {
   const choices = bundle.choices.flatMap((c) => {
     // What was taken back says nothing, then as now.
     if (c.value === null) return [c];
+    if (c.key === choiceKey.part) return [{ ...c, value: upgradePart(c.value) }];
     if (c.key === choiceKey.returned) return [{ ...c, value: { ...NO_EXCEPTIONS, ...(c.value as object) } }];
     const unlicensed = c.key.startsWith(choiceKey.caution('')) && !(c.value as { licence?: string }).licence;
     return unlicensed ? [] : [c];

@@ -1,4 +1,5 @@
-import type { TurnedPart } from '../../making/part';
+import { keeper } from '../../terms/kept';
+import { upgradePart, type Part } from '../../making/part';
 import type { TouchedEdge } from '../../making/setups';
 import type { Spot } from '../../evidence/readings';
 import type { JobSheet } from './records';
@@ -114,7 +115,12 @@ export function chosenRoute(sheet: JobSheet): RouteChoice | null {
   const route = valueOf<RouteChoice>(sheet, choiceKey.route);
   return route && { ...route, causeId: route.causeId ?? '', cure: route.cure ?? '' };
 }
-export const chosenPart = (sheet: JobSheet): TurnedPart | null => valueOf(sheet, choiceKey.part);
+const upgraded = keeper<object, Part | null>();
+/** The drawing; one that was kept in the shape of an earlier version is brought up to date. */
+export function chosenPart(sheet: JobSheet): Part | null {
+  const value = valueOf<object>(sheet, choiceKey.part);
+  return value && upgraded(value, [], () => upgradePart(value));
+}
 export const chosenPlan = (sheet: JobSheet): PlanChoice | null => valueOf(sheet, choiceKey.plan);
 /** A hand-over of before outcomes were asked for was a pass. */
 export function chosenReturn(sheet: JobSheet): ReturnChoice | null {

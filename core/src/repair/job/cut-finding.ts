@@ -35,7 +35,7 @@ function cutOf(
   const { shopTempC } = sheet.job;
   const cuts = readings.map((r) => ({
     dial: r.dial ?? 0,
-    measuredMm: toDiameter(r, 'outside', materialId, shopTempC, shop).valueMm,
+    measuredMm: toDiameter(r, segment.segment.side, materialId, shopTempC, shop).valueMm,
   }));
   const partTempC = readings.at(-1)?.partTempC ?? shopTempC;
   const lastInstrument = instrumentOf(shop, readings.at(-1)?.instrumentId ?? '');
@@ -44,20 +44,24 @@ function cutOf(
     lathe: plan.lathe,
     unit: sheet.job.unit,
     limits: segment.limits,
+    side: segment.segment.side,
     leastChipMm: LEAST_CHIP_MM[plan.plan.tool],
     roughMostMm: USUAL_PASSES.roughMostMm,
     finishMm: USUAL_PASSES.finishMm,
     part: { tempC: partTempC, shopC: shopTempC, alphaPerK: alphaOf(materialId) },
-    plusMinusMm: K95 * instrumentUncertaintyMm(lastInstrument, 'outside'),
+    plusMinusMm: K95 * instrumentUncertaintyMm(lastInstrument, segment.segment.side),
     noDust: cautions.some((c) => c.dust),
   });
   const last = readings.at(-1);
   const left =
     last &&
-    sumOf(`segment.${segment.segment.id}.left`, 'to come off the diameter', [
-      plus(readingFigure(last, cuts.at(-1)!.measuredMm, shop, sheet.job.unit)),
-      minus(segment.diameter),
-    ]);
+    sumOf(
+      `segment.${segment.segment.id}.left`,
+      'to come off the diameter',
+      segment.segment.side === 'outside'
+        ? [plus(readingFigure(last, cuts.at(-1)!.measuredMm, shop, sheet.job.unit)), minus(segment.diameter)]
+        : [plus(segment.diameter), minus(readingFigure(last, cuts.at(-1)!.measuredMm, shop, sheet.job.unit))],
+    );
   return {
     segment,
     readings,
@@ -76,4 +80,7 @@ export const cutFindings = (
   live: readonly ReadingRecord[],
   sheet: JobSheet,
   shop: Shop,
-): CutFinding[] => (found && plan ? found.segments.map((s) => cutOf(s, plan, found.part.materialId, live, sheet, shop)) : []);
+): CutFinding[] =>
+  found && plan
+    ? found.segments.filter((s) => s.segment.kind !== 'taper').map((s) => cutOf(s, plan, found.part.materialId, live, sheet, shop))
+    : [];

@@ -61,11 +61,14 @@ function scaleOf(repair: Repair, own: PlaceFinding | undefined): number[] {
 export function doubtInputFor(repair: Repair, shop: Shop, jobUnit: LengthUnit, at: AboutToKeep): DoubtInput {
   const asFound = at.purpose === 'found' ? repair.places.find((f) => f.place.id === at.placeId) : undefined;
   const own = asFound && inState(asFound, at.afterActId);
-  const side = own?.place.side ?? 'outside';
+  const made = repair.part?.dimensions.find((d) => d.dimension.key === at.segmentId);
+  const side = own?.place.side ?? (made?.dimension.what === 'inside' ? 'inside' : 'outside');
   const reads = readsFor(at.spot.quantity, side);
   const instrument = instrumentOf(shop, at.instrumentId);
   const cut = at.purpose === 'cut' ? repair.cuts.find((c) => c.segment.segment.id === at.segmentId) : undefined;
   const last = cut?.readings.at(-1);
+  // Turning goes towards the axis, boring away from it: the size falls or grows with the dial either way.
+  const into = cut?.segment.segment.side === 'inside' ? -1 : 1;
   const lathe = repair.plan?.lathe;
   return {
     valueMm: at.valueMm,
@@ -87,7 +90,7 @@ export function doubtInputFor(repair: Repair, shop: Shop, jobUnit: LengthUnit, a
       ? {
           beforeMm: last?.valueMm ?? null,
           dialMm:
-            last && lathe && at.dial !== null && last.dial !== null && at.dial > last.dial
+            last && lathe && at.dial !== null && last.dial !== null && (at.dial - last.dial) * into > 0
               ? last.valueMm - diameterForCrossDial(at.dial - last.dial, lathe)
               : null,
         }

@@ -31,9 +31,9 @@ export function handOverHolds(sheet: JobSheet, proofs: readonly ProofFinding[]):
     return { code: 'licensed', message, station: 'prove', passedBy: 'beforeUse' };
   });
   const unproved = proofs.flatMap((p): HandOverHold[] => {
-    if (p.signed?.passed) return [];
+    if (p.signed?.passed || (!p.dimension.mustProve && !p.readings.length)) return [];
     const why = p.signed ? 'was failed' : p.readings.length ? 'is measured, but nobody passed it' : 'is not measured';
-    return [{ code: 'unproved', message: `${p.segment.segment.name} ${why}.`, station: 'prove', passedBy: 'unproved' }];
+    return [{ code: 'unproved', message: `${p.name} ${why}.`, station: 'prove', passedBy: 'unproved' }];
   });
   const undone = acts(sheet)
     .filter((a) => a.value.state === 'planned')

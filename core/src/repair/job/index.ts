@@ -28,11 +28,12 @@ export {
 export { ownBore, truedTooLarge, type BoreFigures, type BoreFinding, type BoreOption } from './bore-finding';
 export type { SeatFinding } from './seat-finding';
 export { expectedAt, expectedSizeMm } from './expected';
-export type { PartFinding, SegmentFinding } from './part-finding';
+export type { DimensionFinding, LimitsFrom, PartFinding, SegmentFinding } from './part-finding';
+export { drawingSheet, writtenDimension } from './drawing-sheet';
 export { rungFigure, type PlanFinding, type SegmentPasses } from './plan-finding';
 export type { CutFinding } from './cut-finding';
 export type { ProofFinding } from './proof-finding';
-export { freeze, movedFigures, newestRelease, MOVED_LEAST_MM, type MovedFigure } from './release';
+export { freeze, movedFigures, notAsSeen, newestRelease, MOVED_LEAST_MM, type MovedFigure } from './release';
 export { CAUTIONS, FILE_CAUTION, hazardsAtCut, LICENSED_HAZARDS, type Caution } from './cautions.data';
 export { handOverHolds, stillHeld, type HandOverHold } from './hand-over';
 export { nextMove } from './stations';

@@ -1,94 +1,196 @@
+import type { Limits } from '../../evidence/proof';
 import { inSentence } from '../../terms/words';
-import { generalToleranceMm, GENERAL_TOLERANCE_SOURCE } from '../../book/fits';
+import { GENERAL_TOLERANCE_SOURCE } from '../../book/fits';
 import { materialOf } from '../../book/materials';
 import type { Problem } from '../../terms/outcome';
-import { massKg, placeSegments, validatePart, volumeMm3, type PlacedSegment, type TurnedPart } from '../../making/part';
-import { minus, plus, sumOf, tabled, typed, workedOut, type Figure } from '../../terms/working';
+import {
+  dimensionsOf,
+  limitsOf,
+  massKg,
+  placeAll,
+  validatePart,
+  volumeMm3,
+  type Dimension,
+  type Part,
+  type PlacedSurface,
+  type Surface,
+} from '../../making/part';
+import { minus, plus, sumOf, tabled, typed, workedOut, type Figure, type Measure } from '../../terms/working';
+import type { BoreFinding } from './bore-finding';
 import { chosenPart } from './choices';
 import type { FitFinding } from './fit-finding';
 import type { JobSheet } from './records';
 
-/** A segment of the new part with its size and limits as figures. */
+/** Who gives a dimension its limits; `none` for a seat that nobody gave any. */
+export type LimitsFrom = 'fit' | 'typed' | 'book' | 'general' | 'none';
+
+/** One dimension of the new part as a figure with its limits. */
+export interface DimensionFinding {
+  readonly dimension: Dimension;
+  readonly figure: Figure;
+  /** mm; degrees for an angle, µm for a roughness. */
+  readonly limits: Limits | null;
+  readonly from: LimitsFrom;
+  /** What says so: the standard, the words typed. */
+  readonly words: string;
+  /** It has to be measured and passed; one of the general tolerance may be. */
+  readonly mustProve: boolean;
+}
+
+/** A turned or bored diameter of the new part with its size and limits as figures. */
 export interface SegmentFinding {
-  readonly segment: PlacedSegment;
-  /** Size to turn to. */
+  readonly segment: PlacedSurface;
+  /** Size to turn or bore to. */
   readonly diameter: Figure;
-  readonly limits: { readonly lowerMm: number; readonly upperMm: number };
-  /** The mates that it must fit, the tightest first. */
+  readonly limits: Limits;
+  /** Holes of mates that it must fit, the tightest first; for an outside surface. */
   readonly fits: readonly FitFinding[];
+  /** Shafts that it must fit, the largest first; for a bore. */
+  readonly bores: readonly BoreFinding[];
 }
 
 export interface PartFinding {
   /** The drawn part with the fitted diameters put in. */
-  readonly part: TurnedPart;
+  readonly part: Part;
   readonly segments: readonly SegmentFinding[];
+  readonly dimensions: readonly DimensionFinding[];
   readonly problems: readonly Problem[];
+  /** Dimensions that have no limits: nothing is released while there is one. */
+  readonly unlimited: readonly DimensionFinding[];
   readonly volumeMm3: number | null;
   readonly mass: Figure | null;
 }
 
-function typedDiameter(s: PlacedSegment): Omit<SegmentFinding, 'segment' | 'fits'> {
-  const band = generalToleranceMm(s.diameterMm);
-  const limits = { lowerMm: s.diameterMm - band, upperMm: s.diameterMm + band };
-  const drawn = typed(`segment.${s.id}.drawn`, `${inSentence(s.name)} as drawn`, s.diameterMm, 'the drawing at Draw');
-  const general = tabled(`segment.${s.id}.general`, 'general tolerance', band, GENERAL_TOLERANCE_SOURCE);
-  const diameter = workedOut(
-    `segment.${s.id}.diameter`,
-    `diameter of ${inSentence(s.name)}`,
-    s.diameterMm,
-    'as drawn, with the general tolerance',
-    [drawn, general],
-    {
-      limits: { lower: limits.lowerMm, upper: limits.upperMm },
-    },
-  );
-  return { diameter, limits };
+interface Fitted {
+  readonly sizeMm: number;
+  readonly limits: Limits;
+  readonly how: string;
+  readonly from: readonly Figure[];
 }
 
-function fittedDiameter(s: PlacedSegment, tightestFirst: readonly FitFinding[]): Omit<SegmentFinding, 'segment' | 'fits'> {
-  const tightest = tightestFirst[0]!;
+const several = (count: number, name: string, one: string): string =>
+  count > 1 ? `the tightest of ${count} mates governs: ${inSentence(name)}` : `${one} ${inSentence(name)}`;
+
+function fittedOutside(mates: readonly FitFinding[]): Fitted | null {
+  const [tightest] = mates;
+  if (!tightest) return null;
   const { lowerMm, upperMm, aimMm } = tightest.target!;
-  const how =
-    tightestFirst.length > 1
-      ? `the tightest of ${tightestFirst.length} mates governs: ${inSentence(tightest.hole.place.name)}`
-      : `fits ${inSentence(tightest.hole.place.name)}`;
   return {
+    sizeMm: aimMm,
     limits: { lowerMm, upperMm },
-    diameter: workedOut(
-      `segment.${s.id}.diameter`,
-      `diameter of ${inSentence(s.name)}`,
-      aimMm,
-      how,
-      tightestFirst.map((f) => f.figures!.aim),
-      {
-        limits: { lower: lowerMm, upper: upperMm },
-      },
-    ),
+    how: several(mates.length, tightest.hole.place.name, 'fits'),
+    from: mates.map((f) => f.figures!.aim),
   };
+}
+
+/** What is pressed in closes in on its bore: it is bored larger by that before. */
+function fittedBore(mates: readonly BoreFinding[]): Fitted | null {
+  const [largest] = mates;
+  if (!largest) return null;
+  const { lower, upper, aim, closing, aimBefore } = largest.figures!;
+  const closes = closing?.value ?? 0;
+  const before = aimBefore ? ', before it is pressed in' : '';
+  return {
+    sizeMm: (aimBefore ?? aim).value,
+    limits: { lowerMm: lower.value + closes, upperMm: upper.value + closes },
+    how: several(mates.length, largest.shaft.place.name, 'runs on') + before,
+    from: mates.map((b) => b.figures!.aimBefore ?? b.figures!.aim),
+  };
+}
+
+/** The mates of a surface whose fit is chosen, the one that governs first. */
+function matesOf(s: Surface, fits: readonly FitFinding[], bores: readonly BoreFinding[]): { fits: FitFinding[]; bores: BoreFinding[] } {
+  return {
+    fits: fits.filter((f) => f.target && s.fitsPlaceIds.includes(f.hole.place.id)).sort((p, q) => p.target!.aimMm - q.target!.aimMm),
+    bores: bores
+      .filter((b) => b.figures && s.fitsPlaceIds.includes(b.shaft.place.id))
+      .sort((p, q) => q.figures!.aim.value - p.figures!.aim.value),
+  };
+}
+
+const withSizes = (part: Part, sizeOf: (s: Surface) => number): Part => {
+  const sized = (s: Surface): Surface => ({ ...s, diameterMm: sizeOf(s) });
+  return {
+    ...part,
+    outside: part.outside.map(sized),
+    bores: part.bores.map((b) => ({ ...b, surfaces: b.surfaces.map(sized) })),
+  };
+};
+
+/** Figures of before dimensions had keys are called as they were. */
+const figureKey = (d: Dimension): string => `segment.${d.key}${d.name === 'diameter' && d.key === d.ownerId ? '.diameter' : ''}`;
+
+const MEASURES: Partial<Record<Dimension['what'], Measure>> = { angle: 'angle', roughness: 'ratio' };
+const DEGREE = Math.PI / 180;
+
+function dimensionFinding(part: Part, d: Dimension, fitted: Fitted | null): DimensionFinding {
+  const key = figureKey(d);
+  const measure = MEASURES[d.what] ?? 'length';
+  const scale = measure === 'angle' ? DEGREE : 1;
+  if (fitted) {
+    const { lowerMm, upperMm } = fitted.limits;
+    const figure = workedOut(key, d.label, fitted.sizeMm, fitted.how, fitted.from, { limits: { lower: lowerMm, upper: upperMm } });
+    return { dimension: d, figure, limits: fitted.limits, from: 'fit', words: fitted.how, mustProve: true };
+  }
+  const found = limitsOf(part, d);
+  const drawn = typed(
+    `${key.replace(/\.diameter$/, '')}.drawn`,
+    `${d.label}, as drawn`,
+    d.value * scale,
+    'the drawing at Draw',
+    '',
+    measure,
+  );
+  if (!found)
+    return {
+      dimension: d,
+      figure: workedOut(key, d.label, d.value * scale, 'as drawn, without limits', [drawn], { measure }),
+      limits: null,
+      from: 'none',
+      words: 'no limits yet: something sits or runs there, and the general tolerance will not do',
+      mustProve: true,
+    };
+  const { lower, upper, from, words } = found;
+  const how = {
+    typed: 'as drawn, with its own limits',
+    book: 'as drawn, with the limits of its standard',
+    general: 'as drawn, with the general tolerance',
+  };
+  const band = (upper - lower) / 2;
+  const rests = from === 'general' ? [tabled(`${key}.general`, 'general tolerance', band * scale, GENERAL_TOLERANCE_SOURCE, measure)] : [];
+  const figure = workedOut(key, d.label, d.value * scale, `${how[from]}${from === 'general' ? '' : ` (${words})`}`, [drawn, ...rests], {
+    measure,
+    limits: { lower: lower * scale, upper: upper * scale },
+  });
+  // A turned or bored diameter is always read: it is what the part is made for.
+  const mustProve = from !== 'general' || (d.name === 'diameter' && d.key === d.ownerId);
+  return { dimension: d, figure, limits: { lowerMm: lower, upperMm: upper }, from, words, mustProve };
 }
 
 /** The drawn part with everything that the fits decide; null while nothing is drawn. */
-export function partFinding(fits: readonly FitFinding[], sheet: JobSheet): PartFinding | null {
+export function partFinding(fits: readonly FitFinding[], bores: readonly BoreFinding[], sheet: JobSheet): PartFinding | null {
   const drawn = chosenPart(sheet);
   if (!drawn) return null;
-  const segments = placeSegments(drawn).map((segment): SegmentFinding => {
-    const mates = fits
-      .filter((f) => f.target && segment.fitsPlaceIds.includes(f.hole.place.id))
-      .sort((p, q) => p.target!.aimMm - q.target!.aimMm);
-    const size = mates.length ? fittedDiameter(segment, mates) : typedDiameter(segment);
-    return { segment: { ...segment, diameterMm: size.diameter.value }, ...size, fits: mates };
+  const all = [...drawn.outside, ...drawn.bores.flatMap((b) => b.surfaces)];
+  const inside = new Set(drawn.bores.flatMap((b) => b.surfaces.map((s) => s.id)));
+  const mates = new Map(all.map((s) => [s.id, matesOf(s, inside.has(s.id) ? [] : fits, inside.has(s.id) ? bores : [])]));
+  const fitted = new Map(all.map((s) => [s.id, fittedOutside(mates.get(s.id)!.fits) ?? fittedBore(mates.get(s.id)!.bores)]));
+  const part = withSizes(drawn, (s) => fitted.get(s.id)?.sizeMm ?? s.diameterMm);
+  const dimensions = dimensionsOf(part).map((d) => dimensionFinding(part, d, d.key === d.ownerId ? (fitted.get(d.key) ?? null) : null));
+  const byKey = new Map(dimensions.map((d) => [d.dimension.key, d]));
+  const segments = placeAll(part).flatMap((segment): SegmentFinding[] => {
+    const found = byKey.get(segment.id)!;
+    return found.limits ? [{ segment, diameter: found.figure, limits: found.limits, ...mates.get(segment.id)! }] : [];
   });
-  const part: TurnedPart = {
-    ...drawn,
-    segments: drawn.segments.map((s, i) => ({ ...s, diameterMm: segments[i]!.segment.diameterMm })),
-  };
   const checked = validatePart(part);
   const volume = checked.ok ? volumeMm3(part) : null;
   const mass = checked.ok ? massKg(part) : null;
   return {
     part,
     segments,
+    dimensions,
     problems: checked.ok ? [] : checked.problems,
+    unlimited: dimensions.filter((d) => d.limits === null),
     volumeMm3: volume,
     mass:
       mass === null

@@ -1,5 +1,5 @@
 import { isDiameter } from '../../evidence/readings';
-import { outline, partLengthMm, type OutlinePoint } from '../../making/part';
+import { boreOutlines, outline, sideMarks, type OutlinePoint, type PlacedMark } from '../../making/part';
 import type { PlaceFinding } from './place-finding';
 import type { Repair } from './repair';
 
@@ -41,8 +41,10 @@ export interface PictureModel {
   readonly drawn: boolean;
   readonly outline: readonly OutlinePoint[];
   readonly spans: readonly PictureSpan[];
-  readonly bore: { readonly radiusMm: number; readonly toMm: number } | null;
-  readonly crossHoles: readonly { readonly atMm: number; readonly radiusMm: number }[];
+  /** Contours of the bores, from left to right. */
+  readonly bores: readonly (readonly OutlinePoint[])[];
+  /** What is milled, drilled and threaded. */
+  readonly marks: readonly PlacedMark[];
   readonly mates: readonly PictureSpan[];
   readonly stations: readonly PictureStation[];
   readonly findings: readonly PictureFinding[];
@@ -134,19 +136,22 @@ export function pictureModel(repair: Repair, which: 'worn' | 'new'): PictureMode
     .filter((f) => f.component.role === 'worn' && f.place.side === 'outside' && isDiameter(f.place.kind))
     .sort((p, q) => start(p) - start(q));
   const mates = repair.places.filter((f) => f.component.role === 'mate' && isDiameter(f.place.kind)).map(spanOf);
-  const part = which === 'new' && repair.part && repair.part.part.segments.length ? repair.part : null;
-  const contour = part ? outline(part.part) : wornOutline(worn);
+  const part = which === 'new' && repair.part && repair.part.part.outside.length ? repair.part : null;
+  // What is cut into a drawing with problems may lie anywhere: its bare surfaces show.
+  const drawn = part && (part.problems.length ? { ...part.part, features: [] } : part.part);
+  const contour = drawn ? outline(drawn) : wornOutline(worn);
   const spans = part
-    ? part.segments.map((s) => ({
-        id: s.segment.id,
-        name: s.segment.name,
-        fromMm: s.segment.fromMm,
-        toMm: s.segment.toMm,
-        radiusMm: s.segment.diameterMm / 2,
-      }))
+    ? part.segments
+        .filter((s) => s.segment.side === 'outside')
+        .map((s) => ({
+          id: s.segment.id,
+          name: s.segment.name,
+          fromMm: s.segment.fromMm,
+          toMm: s.segment.toMm,
+          radiusMm: s.segment.diameterMm / 2,
+        }))
     : worn.map(spanOf);
   const xs = [...contour.map((p) => p.x), ...mates.flatMap((m) => [m.fromMm, m.toMm])];
-  const bore = part?.part.bore;
   return {
     fromMm: xs.length ? Math.min(0, ...xs) : 0,
     toMm: xs.length ? Math.max(...xs) : EMPTY_LENGTH_MM,
@@ -154,8 +159,8 @@ export function pictureModel(repair: Repair, which: 'worn' | 'new'): PictureMode
     drawn: part !== null,
     outline: contour,
     spans,
-    bore: part && bore ? { radiusMm: bore.diameterMm / 2, toMm: bore.depthMm ?? partLengthMm(part.part) } : null,
-    crossHoles: (part?.part.crossHoles ?? []).map((h) => ({ atMm: h.atMm, radiusMm: h.diameterMm / 2 })),
+    bores: part && !part.problems.length ? boreOutlines(part.part) : [],
+    marks: part && !part.problems.length ? sideMarks(part.part) : [],
     mates,
     stations: repair.places.flatMap((f) => stationsOf(f, repair.places)),
     findings: part ? [] : repair.diagnosis.found,

@@ -1,7 +1,16 @@
+import { DRILLS } from '../../book/drills';
 import { inSentence } from '../../terms/words';
 import { materialOf } from '../../book/materials';
-import type { Outcome } from '../../terms/outcome';
-import { planPasses, spindleSpeed, USUAL_PASSES, type Pass, type SpindleSpeed } from '../../making/process';
+import { bad, type Outcome } from '../../terms/outcome';
+import {
+  drillBeforeBoringMm,
+  planBorePasses,
+  planPasses,
+  spindleSpeed,
+  USUAL_PASSES,
+  type Pass,
+  type SpindleSpeed,
+} from '../../making/process';
 import { depthLadder, setUpSequence, type Lathe, type Rung, type SetUp } from '../../making/setups';
 import {
   chooseBars,
@@ -17,8 +26,20 @@ import { chosenPlan, type PlanChoice } from './choices';
 import type { PartFinding, SegmentFinding } from './part-finding';
 import type { JobSheet, Shop } from './records';
 
+/** Speed of the chosen tool in the part's material. */
+function surfaceSpeed(plan: PlanChoice, materialId: string): Figure {
+  const material = materialOf(materialId);
+  const speed = plan.tool === 'hss' ? (material?.speedHss ?? 0) : (material?.speedCarbide ?? 0);
+  const words = `${material?.name ?? 'material not known'}, ${plan.tool === 'hss' ? 'high-speed steel' : 'carbide'}, starting value`;
+  return tabled('plan.surface-speed', 'surface speed', speed, words, 'speed');
+}
+
+const barFigure = (barMm: number): Figure => tabled('plan.bar-diameter', 'bar', barMm, 'the rack');
+
 export interface SegmentPasses {
   readonly segment: SegmentFinding;
+  /** The bar, or the hole that is drilled before boring, mm. */
+  readonly fromMm: number;
   readonly passes: Outcome<Pass[]>;
   /** For the first roughing cut on this segment and for its finish. */
   readonly roughSpeed: Outcome<SpindleSpeed>;
@@ -40,9 +61,13 @@ export interface PlanFinding {
   readonly setUps: readonly { readonly setUp: SetUp; readonly ladder: readonly Rung[] }[];
   readonly passes: readonly SegmentPasses[];
   readonly problems: readonly string[];
+  /** What a release freezes of the plan: stock, tool, every stop. Passes follow from the bar and the sizes. */
+  readonly frozen: readonly Figure[];
 }
 
 const allowancesOf = (plan: PlanChoice): StockAllowances => ({ ...USUAL_ALLOWANCES, partingMm: plan.partingMm, grippedMm: plan.grippedMm });
+
+const DRILLS_MM = DRILLS.map((d) => d.diameterMm);
 
 /** What the plan is until somebody chooses: the first lathe, the bar with least waste, a left-edge touch. */
 const proposal = (lathe: Lathe): PlanChoice => ({
@@ -62,16 +87,9 @@ function passesFor(
   barMm: number,
   materialId: string,
 ): SegmentPasses[] {
-  const material = materialOf(materialId);
-  const speed = plan.tool === 'hss' ? (material?.speedHss ?? 0) : (material?.speedCarbide ?? 0);
-  const surface = tabled(
-    'plan.surface-speed',
-    'surface speed',
-    speed,
-    `${material?.name ?? 'material not known'}, ${plan.tool === 'hss' ? 'high-speed steel' : 'carbide'}, starting value`,
-    'speed',
-  );
-  const bar = tabled('plan.bar-diameter', 'bar', barMm, 'the rack');
+  const surface = surfaceSpeed(plan, materialId);
+  const speed = surface.value;
+  const bar = barFigure(barMm);
   const rpmFigure = (key: string, label: string, outcome: Outcome<SpindleSpeed>, over: Figure): Figure | null =>
     outcome.ok
       ? workedOut(
@@ -85,11 +103,26 @@ function passesFor(
       : null;
   return segments.map((segment) => {
     const { id } = segment.segment;
-    const passes = planPasses(barMm, segment.diameter.value, { ...USUAL_PASSES, finishes: plan.finishes });
-    const roughSpeed = spindleSpeed(speed, barMm, lathe.gearsRpm);
+    const inside = segment.segment.side === 'inside';
+    const options = { ...USUAL_PASSES, finishes: plan.finishes };
+    const drill = tabled(
+      'plan.drill.' + id,
+      'drilled before boring',
+      drillBeforeBoringMm(segment.diameter.value, DRILLS_MM) ?? 0,
+      'drills as sold',
+    );
+    const from = inside ? drill : bar;
+    const passes =
+      inside && drill.value === 0
+        ? bad('small', 'Too small to bore: drill and ream it.')
+        : inside
+          ? planBorePasses(drill.value, segment.diameter.value, options)
+          : planPasses(barMm, segment.diameter.value, options);
+    const roughSpeed = spindleSpeed(speed, inside ? segment.diameter.value : barMm, lathe.gearsRpm);
     const finishSpeed = spindleSpeed(speed, segment.diameter.value, lathe.gearsRpm);
     return {
       segment,
+      fromMm: from.value,
       passes,
       roughSpeed,
       finishSpeed,
@@ -99,12 +132,12 @@ function passesFor(
               `segment.${id}.pass.${n}`,
               `${p.kind} pass ${n + 1}`,
               p.toMm,
-              'equal cuts from the bar to the wanted size, the last ones for finishing',
-              [bar, segment.diameter],
+              `equal cuts from ${inside ? 'the drilled hole' : 'the bar'} to the wanted size, the last ones for finishing`,
+              [from, segment.diameter],
             ),
           )
         : [],
-      roughRpm: rpmFigure(`segment.${id}.rough-rpm`, 'roughing speed', roughSpeed, bar),
+      roughRpm: rpmFigure(`segment.${id}.rough-rpm`, 'roughing speed', roughSpeed, inside ? segment.diameter : bar),
       finishRpm: rpmFigure(`segment.${id}.finish-rpm`, 'finishing speed', finishSpeed, segment.diameter),
     };
   });
@@ -133,7 +166,7 @@ function troubles(found: PartFinding, need: StockNeed, lathe: Lathe, bar: Bar | 
 
 /** Stock, set-ups, ladders and passes for the drawn part; null while there is no part or no lathe. */
 export function planFinding(found: PartFinding | null, sheet: JobSheet, shop: Shop): PlanFinding | null {
-  if (!found || found.part.segments.length === 0) return null;
+  if (!found || found.part.outside.length === 0) return null;
   const stored = chosenPlan(sheet);
   const lathe = shop.lathes.find((l) => l.id === stored?.latheId) ?? shop.lathes[0];
   if (!lathe) return null;
@@ -161,5 +194,12 @@ export function planFinding(found: PartFinding | null, sheet: JobSheet, shop: Sh
     setUps,
     passes: passesFor(found.segments, plan, lathe, bar?.diameterMm ?? need.diameter.value, found.part.materialId),
     problems: troubles(found, need, lathe, bar),
+    frozen: [
+      need.length,
+      need.diameter,
+      ...(bar ? [barFigure(bar.diameterMm)] : []),
+      surfaceSpeed(plan, found.part.materialId),
+      ...setUps.flatMap(({ setUp, ladder }) => ladder.map((r) => rungFigure(r, setUp.number))),
+    ],
   };
 }

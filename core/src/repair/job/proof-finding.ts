@@ -1,15 +1,20 @@
 import { countOf, inSentence } from '../../terms/words';
-import { judge, worst, type Verdict } from '../../evidence/proof';
+import { judge, worst, type Limits, type Verdict } from '../../evidence/proof';
 import { analyseShape, type Shape } from '../../evidence/readings';
 import { workedOut, type Figure } from '../../terms/working';
-import { alphaOf, readingFigure, toDiameter } from './measured';
+import { MEASURED_BY } from '../../making/part';
+import { alphaOf, instrumentUncertaintyMm, readingFigure, toDiameter } from './measured';
+import { instrumentOf } from './bias';
 import type { FitFinding } from './fit-finding';
-import { predictedPlay, type PartFinding, type SegmentFinding } from './part-finding';
+import { predictedPlay, type DimensionFinding, type PartFinding } from './part-finding';
 import type { JobSheet, ProofRecord, ReadingRecord, Shop } from './records';
 
-/** A finished segment against its limits, and its play in each mate. */
+/** A dimension of the finished part against its limits; of a diameter its play in each mate. */
 export interface ProofFinding {
-  readonly segment: SegmentFinding;
+  readonly dimension: DimensionFinding;
+  /** Of a diameter the surface's, else as the dimension is called. */
+  readonly name: string;
+  readonly limits: Limits;
   readonly readings: readonly ReadingRecord[];
   readonly shape: Shape | null;
   readonly measured: Figure | null;
@@ -19,36 +24,62 @@ export interface ProofFinding {
   readonly signed: ProofRecord | null;
 }
 
-/** The verdict of a shape: both its smallest and its largest place must be in. */
-const verdictOf = (shape: Shape, segment: SegmentFinding): Verdict =>
-  worst([shape.smallestMm, shape.largestMm].map((size) => judge(size, shape.plusMinusMm, segment.limits)));
+/** Nobody reads an angle or a roughness with an instrument of the crib here: what is read as a length is proved. */
+const isRead = ({ dimension }: DimensionFinding): boolean => MEASURED_BY[dimension.what].length > 0;
 
-function proofOf(segment: SegmentFinding, materialId: string, live: readonly ReadingRecord[], sheet: JobSheet, shop: Shop): ProofFinding {
-  const { id, name } = segment.segment;
-  const readings = live.filter((r) => r.purpose === 'proof' && r.segmentId === id);
-  const diameters = readings.map((r) => toDiameter(r, 'outside', materialId, sheet.job.shopTempC, shop));
-  const shape = analyseShape('outside', diameters, alphaOf(materialId));
+const isDiameterOfSurface = ({ dimension: d }: DimensionFinding): boolean => d.key === d.ownerId;
+const upper = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
+function proofOf(
+  found: DimensionFinding & { readonly limits: Limits },
+  fits: readonly FitFinding[],
+  materialId: string,
+  live: readonly ReadingRecord[],
+  sheet: JobSheet,
+  shop: Shop,
+): ProofFinding {
+  const { key, what, surface, label } = found.dimension;
+  const round = isDiameterOfSurface(found);
+  const name = round ? surface.name : upper(label);
+  const readings = live.filter((r) => r.purpose === 'proof' && r.segmentId === key);
+  const side = what === 'inside' ? 'inside' : 'outside';
+  const sizes = readings.map((r) => toDiameter(r, side, materialId, sheet.job.shopTempC, shop));
+  const shape = round ? analyseShape(side, sizes, alphaOf(materialId)) : null;
+  const values = sizes.map((d) => d.valueMm);
+  const mean = shape?.meanMm ?? (values.length ? values.reduce((s, v) => s + v, 0) / values.length : null);
+  const plusMinusMm =
+    shape?.plusMinusMm ??
+    2 * Math.max(0, ...readings.map((r) => instrumentUncertaintyMm(instrumentOf(shop, r.instrumentId), side, r.valueMm)));
+  const ends = shape ? [shape.smallestMm, shape.largestMm] : values.length ? [Math.min(...values), Math.max(...values)] : [];
   const measured =
-    shape &&
-    workedOut(
-      `segment.${id}.proved`,
-      `${inSentence(name)} as made`,
-      shape.meanMm,
-      `mean of ${countOf(shape.readings, 'reading')} at 20 °C`,
-      readings.map((r, i) => readingFigure(r, diameters[i]!.valueMm, shop, sheet.job.unit)),
-      { plusMinus: shape.plusMinusMm, limits: { lower: segment.limits.lowerMm, upper: segment.limits.upperMm } },
-    );
+    mean === null
+      ? null
+      : workedOut(
+          `segment.${key}.proved`,
+          `${inSentence(name)} as made`,
+          mean,
+          `mean of ${countOf(readings.length, 'reading')} at 20 °C`,
+          readings.map((r, i) => readingFigure(r, sizes[i]!.valueMm, shop, sheet.job.unit)),
+          { plusMinus: plusMinusMm, limits: { lower: found.limits.lowerMm, upper: found.limits.upperMm } },
+        );
   return {
-    segment,
+    dimension: found,
+    name,
+    limits: found.limits,
     readings,
     shape,
     measured,
-    verdict: shape ? verdictOf(shape, segment) : 'unknown',
-    play: segment.fits.map((mate) => ({ mate, ...predictedPlay(measured ?? segment.diameter, mate) })),
-    signed: sheet.proofs.filter((p) => p.segmentId === id).at(-1) ?? null,
+    verdict: ends.length ? worst(ends.map((size) => judge(size, plusMinusMm, found.limits))) : 'unknown',
+    play: fits.map((mate) => ({ mate, ...predictedPlay(measured ?? found.figure, mate) })),
+    signed: sheet.proofs.filter((p) => p.segmentId === key).at(-1) ?? null,
   };
 }
 
-/** Every segment of the new part, proved or not. */
-export const proofFindings = (found: PartFinding | null, live: readonly ReadingRecord[], sheet: JobSheet, shop: Shop): ProofFinding[] =>
-  found ? found.segments.map((s) => proofOf(s, found.part.materialId, live, sheet, shop)) : [];
+/** Every dimension of the new part that an instrument reads, proved or not; what must be proved before the rest. */
+export function proofFindings(found: PartFinding | null, live: readonly ReadingRecord[], sheet: JobSheet, shop: Shop): ProofFinding[] {
+  if (!found) return [];
+  const fitsOf = new Map(found.segments.map((s) => [s.segment.id, s.fits]));
+  const read = found.dimensions.filter((d): d is DimensionFinding & { limits: Limits } => d.limits !== null && isRead(d));
+  const all = read.map((d) => proofOf(d, fitsOf.get(d.dimension.key) ?? [], found.part.materialId, live, sheet, shop));
+  return [...all.filter((p) => p.dimension.mustProve), ...all.filter((p) => !p.dimension.mustProve)];
+}

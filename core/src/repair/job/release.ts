@@ -1,14 +1,17 @@
-import { sentence, type Figure } from '../../terms/working';
+import { sentence, type Figure, type Measure } from '../../terms/working';
 import type { LengthUnit } from '../../terms/quantity';
 import { choiceKey } from './choices';
 import type { PartFinding } from './part-finding';
+import type { PlanFinding } from './plan-finding';
 import type { FrozenFigure, JobSheet, ReleaseRecord } from './records';
 
-/** A number that is no longer what was released. */
+/** A number that is no longer what was released: changed, gone, or come since. */
 export interface MovedFigure {
   readonly key: string;
   readonly label: string;
-  readonly oldMm: number;
+  readonly measure: Measure;
+  /** Null when it was not there when the part was released. */
+  readonly oldMm: number | null;
   /** Null when the figure can no longer be worked out. */
   readonly newMm: number | null;
 }
@@ -16,12 +19,18 @@ export interface MovedFigure {
 /** Smaller moves than this are rounding, mm. */
 export const MOVED_LEAST_MM = 0.0005;
 
-/** The figures that a released part rests on: each segment's size and limits, each fit's hole, clearance and play. */
-export function releasable(found: PartFinding | null): Figure[] {
+/** The figures that a released part rests on: every dimension, stock, tool and stops, each fit's hole, clearance and play. */
+export function releasable(found: PartFinding | null, plan: PlanFinding | null): Figure[] {
   if (!found) return [];
-  const sizes = found.segments.map((s) => s.diameter);
+  const sizes = found.dimensions.map((d) => d.figure);
   const fits = [...new Set(found.segments.flatMap((s) => s.fits))];
-  return [...sizes, ...fits.flatMap((f) => [f.figures!.hole, f.figures!.upper, f.figures!.lower, f.figures!.playLargest])];
+  const bores = [...new Set(found.segments.flatMap((s) => s.bores))];
+  return [
+    ...sizes,
+    ...fits.flatMap((f) => [f.figures!.hole, f.figures!.upper, f.figures!.lower, f.figures!.playLargest]),
+    ...bores.flatMap((b) => [b.figures!.lower, b.figures!.upper, b.figures!.playSmallest]),
+    ...(plan?.frozen ?? []),
+  ];
 }
 
 /** Freezes figures as they stand. */
@@ -38,11 +47,38 @@ export function movedFigures(now: readonly Figure[], sheet: JobSheet): MovedFigu
   const release = newestRelease(sheet);
   if (!release) return [];
   const current = new Map(now.map((f) => [f.key, f]));
-  return release.figures.flatMap((frozen) => {
+  const gone = release.figures.flatMap((frozen): MovedFigure[] => {
     const newMm = current.get(frozen.key)?.value ?? null;
     const still = newMm !== null && Math.abs(newMm - frozen.valueMm) < MOVED_LEAST_MM;
     const accepted = acceptedAt(sheet, frozen.key);
     const taken = newMm !== null && accepted !== null && Math.abs(newMm - accepted) < MOVED_LEAST_MM;
-    return still || taken ? [] : [{ key: frozen.key, label: frozen.label, oldMm: frozen.valueMm, newMm }];
+    return still || taken
+      ? []
+      : [{ key: frozen.key, label: frozen.label, measure: current.get(frozen.key)?.measure ?? 'length', oldMm: frozen.valueMm, newMm }];
+  });
+  // Releases of before every dimension was frozen say nothing of what else there was.
+  const whole = release.figures.some((f) => f.key === WHOLE_KEY);
+  const known = new Set(release.figures.map((f) => f.key));
+  const come = (f: Figure): boolean => {
+    const accepted = acceptedAt(sheet, f.key);
+    return !known.has(f.key) && !(accepted !== null && Math.abs(f.value - accepted) < MOVED_LEAST_MM);
+  };
+  const appeared = whole
+    ? now.filter(come).map((f): MovedFigure => ({ key: f.key, label: f.label, measure: f.measure, oldMm: null, newMm: f.value }))
+    : [];
+  return [...gone, ...appeared];
+}
+/** Stands in every release that froze all dimensions. */
+const WHOLE_KEY = 'stock.length';
+
+/** Figures that were on somebody's screen when they released, and are others now. */
+export function notAsSeen(now: readonly Figure[], seen: readonly Pick<FrozenFigure, 'key' | 'valueMm'>[]): MovedFigure[] {
+  const before = new Map(seen.map((f) => [f.key, f.valueMm]));
+  const current = new Map(now.map((f) => [f.key, f]));
+  const keys = [...new Set([...before.keys(), ...current.keys()])];
+  return keys.flatMap((key): MovedFigure[] => {
+    const [oldMm, newMm] = [before.get(key) ?? null, current.get(key)?.value ?? null];
+    const same = oldMm !== null && newMm !== null && Math.abs(oldMm - newMm) < MOVED_LEAST_MM;
+    return same ? [] : [{ key, label: current.get(key)?.label ?? key, measure: current.get(key)?.measure ?? 'length', oldMm, newMm }];
   });
 }

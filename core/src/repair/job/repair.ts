@@ -56,11 +56,11 @@ export function workOut(sheet: JobSheet, shop: Shop): Repair {
   const now = places.map(asItIsNow);
   const fits = fitFindings(now, sheet, shop);
   const bores = boreFindings(now, fits, sheet, shop);
-  const part = partFinding(fits, sheet);
+  const part = partFinding(fits, bores, sheet);
   const plan = planFinding(part, sheet, shop);
   const cuts = cutFindings(part, plan, live, sheet, shop);
   const proofs = proofFindings(part, live, sheet, shop);
-  const frozen = releasable(part);
+  const frozen = releasable(part, plan);
   const moved = movedFigures(frozen, sheet);
   const stations = standings({ sheet, places, noReturn, diagnosis, fits, bores, part, cuts, proofs, moved });
   return {

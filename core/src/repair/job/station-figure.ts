@@ -13,7 +13,7 @@ export function everyFigure({ places, fits, bores, seats, part, plan, cuts, proo
     ...fits.flatMap((f) => (f.figures ? (Object.values(f.figures) as Figure[]) : [])),
     ...bores.flatMap((b) => (b.figures ? (Object.values(b.figures) as Figure[]) : [])),
     ...seats.flatMap((s) => [s.lower, s.upper]),
-    ...(part?.segments.map((s) => s.diameter) ?? []),
+    ...(part?.dimensions.map((d) => d.figure) ?? []),
     part?.mass,
     plan?.need.length,
     plan?.need.diameter,
@@ -82,6 +82,9 @@ export function stationFigure(repair: Repair, station: StationId, spanId: string
       return (cuts.find((c) => c.segment.segment.id === id) ?? cuts.find((c) => c.left))?.left ?? null;
     case 'prove':
     case 'return':
-      return (proofs.find((p) => p.segment.segment.id === id) ?? proofs.find((p) => p.segment.fits.length && p.measured))?.measured ?? null;
+      return (
+        (proofs.find((p) => p.dimension.dimension.key === (id ?? spanId)) ?? proofs.find((p) => p.dimension.from === 'fit' && p.measured))
+          ?.measured ?? null
+      );
   }
 }

@@ -103,7 +103,9 @@ function draw(inputs: StandingInputs): Standing {
   if (makesNothing(inputs)) return notNeeded;
   if (!part) return notYet('the new part');
   if (part.problems.length) return out(part.problems[0]!.message);
-  if (fits.some((f) => f.target) && !part.segments.some((s) => s.fits.length)) return underWay('which segment fits the mate');
+  if (fits.some((f) => f.target) && !part.segments.some((s) => s.fits.length)) return underWay('which surface fits the mate');
+  const [bare] = part.unlimited;
+  if (bare) return underWay(`limits for the ${bare.dimension.label}`);
   return done;
 }
 
@@ -120,9 +122,9 @@ function cut(inputs: StandingInputs): Standing {
   if (moved.length) return out(`${moved.length} released number${moved.length > 1 ? 's' : ''} moved: accept or release again`);
   if (sheet.releases.length === 0) return notYet('the release for cutting');
   const under = cuts.find((c) => c.advice.state === 'under');
-  if (under) return out(`${under.segment.segment.name} is under its limit`);
+  if (under) return out(`${under.segment.segment.name} is ${under.segment.segment.side === 'inside' ? 'over' : 'under'} its limit`);
   const made = (c: CutFinding): boolean =>
-    c.advice.state === 'in' || proofs.some((p) => p.segment.segment.id === c.segment.segment.id && p.readings.length > 0);
+    c.advice.state === 'in' || proofs.some((p) => p.dimension.dimension.key === c.segment.segment.id && p.readings.length > 0);
   const open = cuts.find((c) => !made(c));
   if (!open) return done;
   const left = open.cuts.length
@@ -137,12 +139,13 @@ function prove(inputs: StandingInputs): Standing {
   const licensed = caution && underWay(`a licensed person: ${CAUTIONS[caution].what.toLowerCase().replace(/\.$/, '')}`);
   if (makesNothing(inputs)) return licensed ?? notNeeded;
   if (proofs.length === 0 || proofs.every((p) => p.readings.length === 0)) return notYet('readings of the finished part');
+  const due = proofs.filter((p) => p.dimension.mustProve);
   const failed = proofs.find((p) => p.verdict === 'out' && !p.signed?.passed);
-  if (failed) return out(`${failed.segment.segment.name} is out of its limits`);
-  const unmeasured = proofs.find((p) => p.readings.length === 0);
-  if (unmeasured) return underWay(`readings of ${inSentence(unmeasured.segment.segment.name)}`);
-  const unsigned = proofs.find((p) => !p.signed);
-  if (unsigned) return underWay(`somebody to pass ${inSentence(unsigned.segment.segment.name)}`);
+  if (failed) return out(`${failed.name} is out of its limits`);
+  const unmeasured = due.find((p) => p.readings.length === 0);
+  if (unmeasured) return underWay(`readings of ${inSentence(unmeasured.name)}`);
+  const unsigned = due.find((p) => !p.signed);
+  if (unsigned) return underWay(`somebody to pass ${inSentence(unsigned.name)}`);
   return licensed ?? done;
 }
 

@@ -198,5 +198,5 @@ export const testSheet = (more: Partial<JobSheet> = {}): JobSheet => ({
 /** The headed pin drawn so that its body fits the barrel. */
 export const drawnPin = () => {
   const pin = newPart('headed-pin', 'Hinge pin', 40, 120);
-  return { ...pin, segments: pin.segments.map((s) => (s.id === 'body' ? { ...s, fitsPlaceIds: ['barrel'] } : s)) };
+  return { ...pin, outside: pin.outside.map((s) => (s.id === 'body' ? { ...s, fitsPlaceIds: ['barrel'] } : s)) };
 };

@@ -134,21 +134,23 @@ export class Lanes {
     }),
   );
   protected readonly targets = computed(() =>
-    (this.store.repair()?.part?.segments ?? []).map((s) => ({
-      id: s.segment.id,
-      fromMm: s.segment.fromMm,
-      toMm: s.segment.toMm,
-      text: s.fits.length ? `${this.show(s.limits.lowerMm)} to ${this.show(s.limits.upperMm)}` : this.coarse(s.segment.diameterMm),
-    })),
+    (this.store.repair()?.part?.segments ?? [])
+      .filter((s) => s.segment.side === 'outside')
+      .map((s) => ({
+        id: s.segment.id,
+        fromMm: s.segment.fromMm,
+        toMm: s.segment.toMm,
+        text: s.fits.length ? `${this.show(s.limits.lowerMm)} to ${this.show(s.limits.upperMm)}` : this.coarse(s.segment.diameterMm),
+      })),
   );
   protected readonly proofs = computed(() =>
     (this.store.repair()?.proofs ?? []).flatMap((p) =>
-      p.measured
+      p.measured && p.dimension.dimension.key === p.dimension.dimension.surface.id && p.dimension.dimension.surface.side === 'outside'
         ? [
             {
-              id: p.segment.segment.id,
-              fromMm: p.segment.segment.fromMm,
-              toMm: p.segment.segment.toMm,
+              id: p.dimension.dimension.key,
+              fromMm: p.dimension.dimension.surface.fromMm,
+              toMm: p.dimension.dimension.surface.toMm,
               verdict: p.verdict,
               text: this.show(p.measured.value),
             },

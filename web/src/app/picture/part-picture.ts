@@ -3,6 +3,7 @@ import { formatLength, toUnit, fromUnit, type OutlinePoint, type PictureModel, t
 import { scaleLinear } from 'd3-scale';
 import { SheetStore } from '../sheet-data';
 import { Axis } from './axis';
+import { PartMarks } from './part-marks';
 import { PlacePicker } from './place-picker';
 import { sideBySide } from './side-by-side';
 import { TouchLayer } from './touch-layer';
@@ -25,7 +26,7 @@ const SIZE_PX = 70;
 /** The part on layout blue: half section above the centre line, outside below, the mates dashed round it. */
 @Component({
   selector: 'ip-part-picture',
-  imports: [TouchLayer],
+  imports: [PartMarks, TouchLayer],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (model(); as m) {
@@ -56,27 +57,10 @@ const SIZE_PX = 70;
         @if (m.outline.length) {
           <path [attr.d]="half(-1)" fill="url(#ip-section)" class="scribe" />
           <path [attr.d]="half(1)" class="metal scribe" />
-          @if (m.bore; as bore) {
-            <rect
-              [attr.x]="x(0)"
-              [attr.y]="centre() - px(bore.radiusMm)"
-              [attr.width]="x(bore.toMm) - x(0)"
-              [attr.height]="px(bore.radiusMm)"
-              fill="var(--layout)"
-              class="scribe"
-            />
+          @for (b of m.bores; track $index) {
+            <path [attr.d]="boreHalf(b)" fill="var(--layout)" class="scribe" />
           }
-          @for (h of m.crossHoles; track $index) {
-            <rect
-              [attr.x]="x(h.atMm - h.radiusMm)"
-              [attr.y]="centre() - px(radiusAt(h.atMm))"
-              [attr.width]="x(h.radiusMm * 2) - x(0)"
-              [attr.height]="px(radiusAt(h.atMm))"
-              fill="var(--layout)"
-              class="scribe thin"
-            />
-            <circle [attr.cx]="x(h.atMm)" [attr.cy]="centre()" [attr.r]="px(h.radiusMm)" fill="var(--layout)" class="scribe thin" />
-          }
+          <g ipPartMarks [marks]="m.marks" [x]="toX" [px]="toPx" [centre]="centre()" />
           @for (s of m.spans; track s.id) {
             <rect
               class="hit"
@@ -269,6 +253,9 @@ export class PartPicture {
       .join(' ');
   });
 
+  protected readonly toX = (mm: number): number => this.x(mm);
+  protected readonly toPx = (radiusMm: number): number => this.px(radiusMm);
+
   protected x(mm: number): number {
     return this.axis.scale()(mm);
   }
@@ -294,6 +281,12 @@ export class PartPicture {
     const last = points.at(-1)!;
     const line = points.map((p) => `L${this.x(p.x)} ${this.centre() + sign * this.px(p.r)}`).join(' ');
     return `M${this.x(first.x)} ${this.centre()} ${line} L${this.x(last.x)} ${this.centre()} Z`;
+  }
+
+  /** A bore cut open: its contour above the centre line. */
+  protected boreHalf(points: readonly OutlinePoint[]): string {
+    const line = points.map((p) => `L${this.x(p.x)} ${this.centre() - this.px(p.r)}`).join(' ');
+    return `M${this.x(points[0]!.x)} ${this.centre()} ${line} L${this.x(points.at(-1)!.x)} ${this.centre()} Z`;
   }
 
   protected radiusAt(atMm: number): number {

@@ -99,10 +99,17 @@ function cutTarget(repair: Repair, selection: Selection): LineTarget | null {
 }
 
 function proofTarget(repair: Repair, selection: Selection): LineTarget | null {
-  const missing = (p: Repair['proofs'][number]): number | undefined => PROOF_CLOCKS.find((c) => !p.readings.some((r) => r.clockDeg === c));
-  const proof = repair.proofs.find((p) => p.segment.segment.id === selection.spanId) ?? repair.proofs.find((p) => missing(p) !== undefined);
+  // A diameter is read in two directions, anything else once.
+  const round = (p: Repair['proofs'][number]): boolean => p.dimension.dimension.key === p.dimension.dimension.surface.id;
+  const missing = (p: Repair['proofs'][number]): number | undefined =>
+    (round(p) ? PROOF_CLOCKS : [0]).find((c) => !p.readings.some((r) => r.clockDeg === c));
+  const proof =
+    repair.proofs.find((p) => p.dimension.dimension.key === selection.spanId) ??
+    repair.proofs.find((p) => p.dimension.mustProve && missing(p) !== undefined);
   if (!proof) return null;
-  const { id, name, fromMm, toMm } = proof.segment.segment;
+  const { key: id, surface } = proof.dimension.dimension;
+  const { fromMm, toMm } = surface;
+  const { name } = proof;
   const stationMm = Math.round((fromMm + toMm) / 2);
   const clockDeg = missing(proof) ?? 0;
   return {
@@ -111,9 +118,9 @@ function proofTarget(repair: Repair, selection: Selection): LineTarget | null {
     segmentId: id,
     afterActId: null,
     spot: { stationMm, clockDeg, quantity: 'size' },
-    title: `${name}, finished and cold, ${clockDeg}°`,
-    expectedMm: proof.segment.diameter.value,
-    nominalMm: proof.segment.diameter.value,
+    title: round(proof) ? `${name}, finished and cold, ${clockDeg}°` : `${name}, finished and cold`,
+    expectedMm: proof.dimension.figure.value,
+    nominalMm: proof.dimension.figure.value,
     instrumentId: '',
     there: proof.readings.filter((r) => r.clockDeg === clockDeg),
     signed: false,

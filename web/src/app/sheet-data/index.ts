@@ -1,3 +1,4 @@
+export { seenFigures } from './seen';
 export type { TypedReading } from './foresight';
 export { SheetStore } from './sheet-store';
 export type { Conflict, Selection } from './sheet-state';

@@ -6,6 +6,7 @@ import {
   type NoteInput,
   type PhotoInput,
   type ProofInput,
+  type ReleaseInput,
 } from '@iron-patch/contract';
 import type {
   ChoiceRecord,
@@ -112,10 +113,10 @@ export function sheetResources({ api, jobId, attempt, patchSheet }: SheetAccess)
         f.version,
         () => patchSheet((s) => ({ ...s, places: s.places.filter((x) => x.id !== f.id) })),
       ),
-    release: (): Promise<ReleaseRecord | null> =>
+    release: (input: ReleaseInput): Promise<ReleaseRecord | null> =>
       attempt(
         'the release',
-        () => api.post<ReleaseRecord>(routes.releases(jobId()), {}),
+        () => api.post<ReleaseRecord>(routes.releases(jobId()), input),
         0,
         (r) => patchSheet((s) => ({ ...s, releases: replaceById(s.releases, r) })),
       ),

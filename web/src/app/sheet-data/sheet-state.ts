@@ -1,5 +1,5 @@
 import type { Renamed, Undo } from './undo';
-import type { Figure, JobSheet, Quantity, TurnedPart } from '@iron-patch/core';
+import type { Figure, JobSheet, Quantity, Part } from '@iron-patch/core';
 
 /** What is looked at: a place or a segment, and a spot in it. */
 export interface Selection {
@@ -32,7 +32,7 @@ export interface SheetState {
   readonly undos: readonly Undo[];
   readonly renamed: Renamed;
   /** A drawing that is not saved yet; everything on the sheet is worked out with it. */
-  readonly draftPart: TurnedPart | null;
+  readonly draftPart: Part | null;
   /** Version of the saved drawing that the draft started from. */
   readonly draftFrom: number;
   /** One sentence about what just went wrong or right. */

@@ -306,7 +306,7 @@ describe('what a sheet is made of', () => {
   });
 
   it('is released, proved and noted', async () => {
-    await store.release();
+    await store.release({});
     expect(store.sheet()!.releases).toHaveLength(1);
     await store.prove({ segmentId: 'body', passed: true, remark: '' });
     expect(store.sheet()!.proofs).toHaveLength(1);

@@ -11,37 +11,22 @@ import {
   type PhotoRecord,
   type ReadingRecord,
   type Repair,
-  type TurnedPart,
+  type Part,
   choiceKey,
 } from '@iron-patch/core';
-import {
-  Api,
-  ApiProblem,
-  Live,
-  NO_ANSWER,
-  NoAnswer,
-  newId,
-  OpenJob,
-  Outbox,
-  PhotoOutbox,
-  readStored,
-  SessionStore,
-  ShopStore,
-  Told,
-  writeStored,
-} from '../data';
+import { Api, ApiProblem, Live, NO_ANSWER, NoAnswer, newId, OpenJob, Outbox, PhotoOutbox, SessionStore, ShopStore, Told } from '../data';
 import { replaceById, replaceChoice, sheetResources } from './sheet-resources';
 import { Foresight, type TypedReading } from './foresight';
 import { SheetNews } from './sheet-news';
 import { START, type Selection, type SheetState } from './sheet-state';
 import { componentAgain, placeAgain, type Undo, type UndoStep } from './undo';
 import { SAME_SHEET, shownSheet, standsFor } from './shown-sheet';
+import { keepDrawing, keptDrawing } from './kept-drawing';
 import { mergeRows } from './merge-rows';
 import { shareUnchanged } from './share-unchanged';
 
 const MOST_ACKNOWLEDGED = 2000;
 const MOST_UNDOS = 50;
-const DRAFT_KEY = 'iron-patch.draft.';
 
 /** The open job: what the server has, what is on its way, and everything that core works out from both. */
 export const SheetStore = signalStore(
@@ -250,8 +235,13 @@ export const SheetStore = signalStore(
         async open(id: string): Promise<void> {
           patchState(store, { wantedId: id });
           if (store.sheet()?.job.id !== id) {
-            const kept = readStored<{ part: TurnedPart; from: number } | null>(DRAFT_KEY + id, null);
-            patchState(store, { ...START, wantedId: id, draftPart: kept?.part ?? null, draftFrom: kept?.from ?? 0 });
+            const kept = keptDrawing(id);
+            patchState(store, {
+              ...START,
+              wantedId: id,
+              draftPart: kept?.part ?? null,
+              draftFrom: kept?.from ?? 0,
+            });
           }
           try {
             patchState(store, { sheet: await asItStands(id), missing: false });
@@ -273,11 +263,10 @@ export const SheetStore = signalStore(
         turnTo: (leaf: string | null): void => patchState(store, { leaf }),
         lookAt: (pictured: 'worn' | 'new'): void => patchState(store, { pictured }),
         /** Draws on without saving; kept in this browser, so that a reload loses nothing. */
-        draft(part: TurnedPart | null): void {
+        draft(part: Part | null): void {
           const saved = store.sheet()!.choices.find((c) => c.key === choiceKey.part)?.version ?? 0;
           const draftFrom = store.draftPart() ? store.draftFrom() : saved;
-          if (part) writeStored(DRAFT_KEY + jobId(), { part, from: draftFrom });
-          else localStorage.removeItem(DRAFT_KEY + jobId());
+          keepDrawing(jobId(), part, draftFrom);
           patchState(store, { draftPart: part, draftFrom });
         },
         clearMessage: (): void => patchState(store, { message: null }),

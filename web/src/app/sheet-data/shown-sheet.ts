@@ -1,4 +1,4 @@
-import { choiceKey, keeper, sameMembers, type ChoiceRecord, type JobSheet, type ReadingRecord, type TurnedPart } from '@iron-patch/core';
+import { choiceKey, keeper, sameMembers, type ChoiceRecord, type JobSheet, type ReadingRecord, type Part } from '@iron-patch/core';
 import type { OutboxItem } from '../data';
 
 const keepWaiting = keeper<OutboxItem, ReadingRecord>();
@@ -15,7 +15,7 @@ const waitingReading = (item: OutboxItem): ReadingRecord =>
   });
 
 /** The sheet with the readings that the server has not acknowledged yet, and with a drawing that is not saved yet. */
-export function shownSheet(sheet: JobSheet, outbox: readonly OutboxItem[], draft: TurnedPart | null): JobSheet {
+export function shownSheet(sheet: JobSheet, outbox: readonly OutboxItem[], draft: Part | null): JobSheet {
   const waiting = outbox
     .filter((i) => i.jobId === sheet.job.id && i.refused === null && !sheet.readings.some((r) => r.id === i.input.id))
     .map(waitingReading);

@@ -1,12 +1,11 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
-import { choiceKey, type MovedFigure } from '@iron-patch/core';
-import { SheetStore } from '../sheet-data';
-import { LengthPipe } from '../show';
+import { choiceKey, showValue, type MovedFigure } from '@iron-patch/core';
+import { seenFigures, SheetStore } from '../sheet-data';
 
 /** After the release something changed: every number that it moved, old and new, until someone accepts or releases again. */
 @Component({
   selector: 'ip-moved',
-  imports: [LengthPipe],
+
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (store.repair()?.moved; as moved) {
@@ -26,14 +25,14 @@ import { LengthPipe } from '../show';
               @for (m of moved; track m.key) {
                 <tr>
                   <td>{{ m.label }}</td>
-                  <td class="num">{{ m.oldMm | len: store.unit() }}</td>
-                  <td class="num strong">{{ m.newMm | len: store.unit() }}</td>
+                  <td class="num">{{ shown(m, m.oldMm) }}</td>
+                  <td class="num strong">{{ shown(m, m.newMm) }}</td>
                   <td><button type="button" (click)="accept(m)">Accept</button></td>
                 </tr>
               }
             </tbody>
           </table>
-          <span class="row"><button type="button" (click)="store.release()">Release again with these</button></span>
+          <span class="row"><button type="button" (click)="release()">Release again with these</button></span>
         </section>
       }
     }
@@ -42,6 +41,13 @@ import { LengthPipe } from '../show';
 })
 export class Moved {
   protected readonly store = inject(SheetStore);
+
+  protected shown = ({ key, label, measure }: MovedFigure, value: number | null): string =>
+    value === null ? 'none' : showValue({ key, label, measure, value, origin: { kind: 'rule', rule: '' } }, this.store.unit());
+
+  protected release(): void {
+    void this.store.release(seenFigures(this.store.repair())).catch(this.store.bug);
+  }
 
   protected accept(m: MovedFigure): void {
     void this.store

@@ -154,7 +154,7 @@ describe('Draw', () => {
     const fixture = await show(Draw);
     await press(fixture, 'Plain pin');
     await press(fixture, 'Draw it');
-    expect(store.draftPart()!.segments).toMatchObject([{ kind: 'cylinder', lengthMm: 100, fitsPlaceIds: [mate] }]);
+    expect(store.draftPart()!.outside).toMatchObject([{ kind: 'cylinder', lengthMm: 100, fitsPlaceIds: [mate] }]);
     expect(words(fixture)).toContain('40.033 to 40.049');
     await press(fixture, 'Save drawing');
     await breathe();
@@ -162,17 +162,27 @@ describe('Draw', () => {
     expect(store.draftPart()).toBeNull();
   });
 
-  it('adds and removes segments, holes and a bore, and saves nothing that cannot be made', async () => {
+  it('adds and removes cylinders, holes and a bore, and saves nothing that cannot be made', async () => {
     await open({ choices: [fit, part] });
     const fixture = await show(Draw);
     await press(fixture, 'Add a cylinder');
-    await press(fixture, 'Add a cross hole');
-    await press(fixture, 'Add a bore');
-    expect(store.draftPart()).toMatchObject({ segments: { length: 3 }, crossHoles: { length: 1 }, bore: { diameterMm: 28 } });
+    const add = [...fixture.nativeElement.querySelectorAll('ip-surface-row')]
+      .find((r) => (r as HTMLElement).querySelector('legend')!.textContent === 'Body')!
+      .querySelector('select[name=add]') as HTMLSelectElement;
+    add.value = 'cross-hole';
+    add.dispatchEvent(new Event('change'));
+    await fixture.whenStable();
+    await press(fixture, 'Add a bore from the zero face');
+    expect(store.draftPart()).toMatchObject({
+      outside: { length: 3 },
+      features: [{ kind: 'chamfer' }, { kind: 'chamfer' }, { kind: 'cross-hole', on: 'body' }],
+      bores: [{ from: 'near', through: true, surfaces: [{ diameterMm: 28 }] }],
+    });
     await press(fixture, 'Remove Step');
     await press(fixture, 'Remove bore');
-    await press(fixture, 'Remove hole');
-    store.draft({ ...store.draftPart()!, segments: [{ ...store.draftPart()!.segments[0]!, lengthMm: 0 }] });
+    await press(fixture, 'Remove Cross hole');
+    expect(store.draftPart()).toMatchObject({ outside: { length: 2 }, features: { length: 2 }, bores: [] });
+    store.draft({ ...store.draftPart()!, outside: [{ ...store.draftPart()!.outside[0]!, lengthMm: 0 }] });
     await fixture.whenStable();
     const save = [...fixture.nativeElement.querySelectorAll('button')].find((b: HTMLButtonElement) =>
       b.textContent.includes('Save drawing'),

@@ -171,7 +171,6 @@ const TITLES: Readonly<Record<Advice['state'], string>> = {
 })
 export class Cut {
   protected readonly store = inject(SheetStore);
-  protected readonly titles = TITLES;
   protected readonly plan = computed(() => this.store.repair()?.plan ?? null);
   protected readonly cut = computed<CutFinding | null>(() => {
     const cuts = this.store.repair()?.cuts ?? [];
@@ -190,8 +189,10 @@ export class Cut {
     const { nextMm, cutsLeft, aimMm, state } = c.advice;
     const steps = state === 'cut' && nextMm !== null && now !== undefined ? this.ahead(nextMm, cutsLeft, aimMm) : [];
     const all = [...made, ...steps];
-    const most = Math.max(...all.map((b) => b.mm - aimMm), 1e-6);
-    return all.map((b) => ({ ...b, share: Math.max(((b.mm - aimMm) / most) * 48, 0) }));
+    // Metal still over the wanted size: a bore grows towards it.
+    const over = (mm: number): number => (c.segment.segment.side === 'inside' ? aimMm - mm : mm - aimMm);
+    const most = Math.max(...all.map((b) => over(b.mm)), 1e-6);
+    return all.map((b) => ({ ...b, share: Math.max((over(b.mm) / most) * 48, 0) }));
   });
 
   private ahead(nextMm: number, cutsLeft: number, aimMm: number): { mm: number; ahead: boolean; words: string }[] {
@@ -205,6 +206,10 @@ export class Cut {
       { mm: nextMm, ahead: true, words: 'rough' },
       { mm: aimMm, ahead: true, words: `after ${cutsLeft - 1} more` },
     ];
+  }
+
+  protected title({ advice, segment }: CutFinding): string {
+    return advice.state === 'under' && segment.segment.side === 'inside' ? 'Over its limit' : TITLES[advice.state];
   }
 
   protected show(mm: number): string {

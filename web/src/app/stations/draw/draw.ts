@@ -3,28 +3,38 @@ import { check, choiceInput, routes } from '@iron-patch/contract';
 import {
   choiceKey,
   chosenPart,
-  formatLength,
+  hostOf,
+  kindOf,
   materialOf,
   newPart,
   originalSizeMm,
   PART_KINDS,
-  partLengthMm,
-  type CrossHole,
+  roundStart,
+  surface,
+  type Bore,
+  type DimensionFinding,
+  type FeatureKindId,
+  type Part,
+  type PartFeature,
   type PartKind,
   type Problem,
-  type Segment,
-  type TurnedPart,
-  roundStart,
+  type Surface,
 } from '@iron-patch/core';
 import { newId } from '../../data';
 import { SheetStore } from '../../sheet-data';
-import { ChooseField, LengthInput, MATERIAL_OPTIONS, TextField } from '../../form';
+import { ChooseField, LengthInput, MATERIAL_OPTIONS, TextField, type Option } from '../../form';
 import { FigureButton } from '../../show';
+import { FeatureRow } from './feature-row';
+import { LimitsTable } from './limits-table';
+import { SurfaceRow } from './surface-row';
 
-/** The replacement as segments along the axis; diameters that fit a mate follow their fit. */
+/** Paths of the drawing that have a field on this screen; what is said of others stands in one block. */
+const FIELDS = /^(name|(outside\.\d+|bores\.\d+\.surfaces\.\d+|features\.\d+)\.(?!on$)\w+)$/;
+
+/** The replacement: surfaces along the axis, bores, what is cut into them; diameters that fit a mate follow their fit. */
 @Component({
   selector: 'ip-draw',
-  imports: [TextField, ChooseField, FigureButton, LengthInput],
+  imports: [TextField, ChooseField, FigureButton, LengthInput, FeatureRow, LimitsTable, SurfaceRow],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './draw.html',
   styles: `
@@ -41,44 +51,27 @@ import { FigureButton } from '../../show';
     }
     .facts {
       display: flex;
-      gap: 18px;
+      flex-wrap: wrap;
+      gap: 4px 18px;
       align-items: center;
       min-height: 44px;
     }
-    .segment {
-      display: grid;
-      grid-template-columns: 1fr 1fr 1.2fr 1fr 1fr;
-      gap: 4px 14px;
-      border: 0;
-      border-top: 1px solid var(--hairline);
-      padding: 8px 0 4px;
-      margin: 0;
-      min-width: 0;
+    .bore {
+      border-top: 2px solid var(--hairline);
+      margin-top: 6px;
+      padding-top: 6px;
     }
-    legend {
-      font: 600 16px var(--label);
-      padding: 0 8px 0 0;
-    }
-    .fitted {
-      display: flex;
-      flex-direction: column;
-      align-items: flex-start;
-    }
-    .fitted .label,
-    .mates .label {
-      font-size: 15px;
-    }
-    .small {
-      font-size: 14px;
-    }
-    .mates {
-      grid-column: 1 / -1;
+    .boretop {
       display: flex;
       flex-wrap: wrap;
-      gap: 8px;
+      gap: 10px;
       align-items: center;
     }
-    .mates button {
+    .boretop h3 {
+      font: 600 17px var(--label);
+      margin: 0 8px 0 0;
+    }
+    .boretop button {
       min-height: 40px;
       padding: 4px 12px;
     }
@@ -91,6 +84,11 @@ import { FigureButton } from '../../show';
     }
     .row {
       margin-top: 10px;
+    }
+    .limits {
+      border-top: 1px solid var(--hairline);
+      margin-top: 14px;
+      padding-top: 10px;
     }
     .kinds {
       display: flex;
@@ -107,9 +105,10 @@ import { FigureButton } from '../../show';
     .facts ip-figure {
       white-space: nowrap;
     }
-    @media (max-width: 1000px) {
-      .segment {
-        grid-template-columns: 1fr 1fr;
+    @media (max-width: 700px) {
+      .top {
+        grid-template-columns: minmax(0, 1fr);
+        gap: 0;
       }
     }
   `,
@@ -126,20 +125,43 @@ export class Draw {
     return sheet ? chosenPart(sheet) : null;
   });
   protected readonly found = computed(() => this.store.repair()?.part ?? null);
-  protected readonly mates = computed(() => (this.store.repair()?.fits ?? []).map((f) => f.hole.place));
+  private readonly byKey = computed(() => new Map(this.found()?.dimensions.map((d) => [d.dimension.key, d])));
+  protected readonly holes = computed<readonly Option[]>(() =>
+    (this.store.repair()?.fits ?? []).map((f) => [f.hole.place.id, f.hole.place.name]),
+  );
+  protected readonly shafts = computed<readonly Option[]>(() =>
+    (this.store.repair()?.bores ?? []).map((b) => [b.shaft.place.id, b.shaft.place.name]),
+  );
   protected readonly body = computed(() => {
     const worn = this.store.repair()?.places.find((f) => f.component.role === 'worn' && f.place.land === 'worn');
     return this.bodyTyped() ?? (worn && originalSizeMm(worn)) ?? this.store.repair()?.fits[0]?.target?.aimMm ?? 25;
   });
-  /** What core and the contract say against the drawing, core's paths first. */
+  /** What core and the contract say against the drawing, core's first. */
   protected readonly problems = computed<readonly Problem[]>(() => {
     const part = this.part();
     if (!part) return [];
     const shape = check(choiceInput(choiceKey.part)!, { value: part, reason: '' });
-    return [...(this.found()?.problems ?? []), ...(shape.ok ? [] : shape.problems)];
+    const told = shape.ok ? [] : shape.problems.map((p) => ({ ...p, path: p.path.replace(/^value\./, '') }));
+    const own = this.found()?.problems ?? [];
+    return [...own, ...told.filter((p) => !own.some((o) => o.path === p.path))];
   });
-  protected readonly general = computed(() => this.problems().filter((p) => !/\.\d+\.|bore|^value\.name/.test(p.path)));
+  protected readonly general = computed(() => this.problems().filter((p) => !FIELDS.test(p.path)));
+  protected readonly freeEnds = computed(() => (['near', 'far'] as const).filter((end) => !this.part()!.bores.some((b) => b.from === end)));
+  protected readonly bare = computed(() => (this.found()?.unlimited ?? []).map((d) => d.dimension.label).join(', '));
   protected readonly svg = computed(() => routes.drawing(this.store.sheet()!.job.id));
+  protected readonly dxf = computed(() => routes.drawingDxf(this.store.sheet()!.job.id));
+
+  protected dimension = (key: string): DimensionFinding | null => this.byKey().get(key) ?? null;
+
+  protected featuresOn(surfaceId: string): { feature: PartFeature; index: number }[] {
+    return this.part()!
+      .features.map((feature, index) => ({ feature, index }))
+      .filter(({ feature }) => feature.on === surfaceId);
+  }
+
+  protected clocked(but: string): readonly Option[] {
+    return this.part()!.features.flatMap((f): Option[] => (f.id !== but && 'clockDeg' in f ? [[f.id, f.name]] : []));
+  }
 
   protected begin(): void {
     const sheet = this.store.sheet()!;
@@ -147,81 +169,91 @@ export class Draw {
     const fresh = newPart(this.kind(), worn?.name ?? sheet.job.title, this.body(), this.length());
     // What the old part was made of is offered for the new one, where somebody knows it.
     const part = worn && materialOf(worn.materialId) ? { ...fresh, materialId: worn.materialId } : fresh;
-    const mates = this.mates().map((m) => m.id);
-    this.put({ ...part, segments: part.segments.map((s) => (s.id === 'body' ? { ...s, fitsPlaceIds: mates } : s)) });
-  }
-
-  protected change(change: Partial<TurnedPart>): void {
-    this.put({ ...this.part()!, ...change });
-  }
-
-  protected segment(index: number, change: Partial<Segment>): void {
-    this.change({ segments: this.part()!.segments.map((s, i) => (i === index ? { ...s, ...change } : s)) });
-  }
-
-  protected toggleMate(index: number, mateId: string): void {
-    const { fitsPlaceIds } = this.part()!.segments[index]!;
-    this.segment(index, {
-      fitsPlaceIds: fitsPlaceIds.includes(mateId) ? fitsPlaceIds.filter((m) => m !== mateId) : [...fitsPlaceIds, mateId],
+    const fitting = (s: Surface, mates: readonly Option[]): Surface => ({ ...s, fitsPlaceIds: mates.map(([id]) => id) });
+    this.store.draft({
+      ...part,
+      outside: part.outside.map((s) => (s.id === 'body' ? fitting(s, this.holes()) : s)),
+      bores: part.bores.map((b) => ({ ...b, surfaces: b.surfaces.map((s) => fitting(s, this.shafts())) })),
     });
   }
 
-  protected addSegment(): void {
-    const { segments } = this.part()!;
-    const last = segments.at(-1);
-    const added: Segment = {
-      id: newId().slice(0, 8),
-      kind: 'cylinder',
-      name: 'Step',
-      lengthMm: roundStart(this.store.unit(), 10, 0.5),
-      diameterMm: (last?.diameterMm ?? 20) * 0.8,
-      chamferLeftMm: 0,
-      chamferRightMm: 0,
-      fitsPlaceIds: [],
-    };
-    this.change({ segments: [...segments, added] });
+  protected change(change: Partial<Part>): void {
+    this.store.draft({ ...this.part()!, ...change });
   }
 
-  protected removeSegment(index: number): void {
-    this.change({ segments: this.part()!.segments.filter((_, i) => i !== index) });
+  protected outside(index: number, s: Surface): void {
+    this.change({ outside: this.part()!.outside.map((o, i) => (i === index ? s : o)) });
   }
 
-  protected addHole(): void {
-    const added: CrossHole = {
-      id: newId().slice(0, 8),
-      diameterMm: roundStart(this.store.unit(), 5, 3 / 16),
-      atMm: Math.max(partLengthMm(this.part()!) - 8, 4),
-      clockDeg: 90,
-    };
-    this.change({ crossHoles: [...this.part()!.crossHoles, added] });
+  protected inside(index: number, step: number, s: Surface): void {
+    this.bore(index, { surfaces: this.part()!.bores[index]!.surfaces.map((o, j) => (j === step ? s : o)) });
   }
 
-  protected hole(index: number, change: Partial<CrossHole>): void {
-    this.change({ crossHoles: this.part()!.crossHoles.map((h, i) => (i === index ? { ...h, ...change } : h)) });
+  protected bore(index: number, change: Partial<Bore>): void {
+    this.change({ bores: this.part()!.bores.map((b, i) => (i === index ? { ...b, ...change } : b)) });
   }
 
-  protected holeClock(index: number, text: string): void {
-    const clockDeg = Number(String(text).replace(',', '.'));
-    this.hole(index, { clockDeg: Number.isFinite(clockDeg) ? clockDeg : -1 });
+  protected feature(index: number, f: PartFeature): void {
+    this.change({ features: this.part()!.features.map((o, i) => (i === index ? f : o)) });
   }
 
-  protected removeHole(index: number): void {
-    this.change({ crossHoles: this.part()!.crossHoles.filter((_, i) => i !== index) });
+  protected addSurface(): void {
+    const { outside } = this.part()!;
+    const size = (outside.at(-1)?.diameterMm ?? 20) * 0.8;
+    const step = surface(newId().slice(0, 8), 'cylinder', 'Step', roundStart(this.store.unit(), 10, 0.5), size);
+    this.change({ outside: [...outside, step] });
   }
 
-  protected addBore(): void {
-    this.change({ bore: { diameterMm: this.part()!.segments[0]!.diameterMm / 2, depthMm: null } });
+  protected addBore(from: Bore['from']): void {
+    const { outside, bores } = this.part()!;
+    const first = (from === 'near' ? outside[0] : outside.at(-1))!;
+    const hole = surface(
+      newId().slice(0, 8),
+      'cylinder',
+      bores.length ? 'Far bore' : 'Bore',
+      roundStart(this.store.unit(), 10, 0.5),
+      first.diameterMm / 2,
+    );
+    this.change({ bores: [...bores, { id: newId().slice(0, 8), from, through: !bores.some((b) => b.through), surfaces: [hole] }] });
   }
 
-  protected sizeOf(segmentId: string) {
-    const found = this.found()?.segments.find((s) => s.segment.id === segmentId);
-    return found?.fits.length ? found : null;
+  /** One step further in, smaller than the last; the length of what was the last is asked for where it went through. */
+  protected deepen(index: number): void {
+    const bore = this.part()!.bores[index]!;
+    const last = bore.surfaces.at(-1)!;
+    const lengthMm = last.lengthMm > 0 ? last.lengthMm : roundStart(this.store.unit(), 10, 0.5);
+    const next = surface(newId().slice(0, 8), 'cylinder', 'Step of the bore', lengthMm, last.diameterMm * 0.8);
+    this.bore(index, { surfaces: [...bore.surfaces.slice(0, -1), { ...last, lengthMm }, next] });
   }
 
-  protected limits(segmentId: string): string {
-    const l = this.sizeOf(segmentId)?.diameter.limits;
-    const unit = this.store.unit();
-    return l ? `${formatLength(l.lower, unit)} to ${formatLength(l.upper, unit)}` : '';
+  protected removeBore(id: string): void {
+    const { bores, features } = this.part()!;
+    const gone = new Set(bores.find((b) => b.id === id)?.surfaces.map((s) => s.id));
+    this.change({ bores: bores.filter((b) => b.id !== id), features: features.filter((f) => !gone.has(f.on)) });
+  }
+
+  protected removeSurface(id: string): void {
+    const { outside, bores, features } = this.part()!;
+    this.change({
+      outside: outside.filter((s) => s.id !== id),
+      bores: bores.map((b) => ({ ...b, surfaces: b.surfaces.filter((s) => s.id !== id) })),
+      features: features.filter((f) => f.on !== id),
+    });
+  }
+
+  protected addFeature(on: string, kindId: FeatureKindId): void {
+    const part = this.part()!;
+    const host = hostOf(part, on);
+    if (!host) return;
+    const kind = kindOf(kindId);
+    const like = part.features.filter((f) => f.kind === kindId).length;
+    const name = like ? `${kind.name} ${like + 1}` : kind.name;
+    const added = { ...kind.start(host), id: newId().slice(0, 8), kind: kindId, on, name } as unknown as PartFeature;
+    this.change({ features: [...part.features, added] });
+  }
+
+  protected removeFeature(id: string): void {
+    this.change({ features: this.part()!.features.filter((f) => f.id !== id) });
   }
 
   protected async save(): Promise<void> {
@@ -229,9 +261,5 @@ export class Draw {
       .putChoice(choiceKey.part, 'the drawing', this.part(), '', true, this.store.draftFrom())
       .catch(this.store.or(null));
     if (saved) this.store.draft(null);
-  }
-
-  private put(part: TurnedPart): void {
-    this.store.draft(part);
   }
 }

@@ -14,7 +14,7 @@ import {
   type SegmentPasses,
 } from '@iron-patch/core';
 import { ShopStore, ShopTimePipe } from '../../data';
-import { SheetStore } from '../../sheet-data';
+import { seenFigures, SheetStore } from '../../sheet-data';
 import { ChooseField, LengthInput, type Option } from '../../form';
 import { RackLine } from '../../rack/rack-line';
 import { FigureButton } from '../../show';
@@ -134,6 +134,13 @@ export class Plan {
     return sheet ? newestRelease(sheet) : null;
   });
   protected readonly material = computed(() => materialOf(this.store.repair()?.part?.part.materialId ?? '')?.name ?? '');
+  /** Why nothing is released now; empty where it may be. */
+  protected readonly withheld = computed(() => {
+    if (this.store.draftPart()) return 'The drawing is not saved: save it or forget the changes at Draw first.';
+    const part = this.store.repair()?.part;
+    if (part?.problems.length) return 'The drawing has problems: put them right at Draw first.';
+    return part?.unlimited.length ? `Limits are missing at Draw: ${part.unlimited.map((d) => d.dimension.label).join(', ')}.` : '';
+  });
   protected readonly slip = computed(() => routes.slip(this.store.sheet()!.job.id));
 
   protected size(mm: number, decimals: number): string {
@@ -175,7 +182,7 @@ export class Plan {
   }
 
   protected release(): void {
-    void this.store.release().catch(this.store.bug);
+    void this.store.release(seenFigures(this.store.repair())).catch(this.store.bug);
   }
 
   /** Each pass with where the cross slide stands for it, counted from touching the bar. */
@@ -185,7 +192,7 @@ export class Plan {
     return x.passes.value.map((p, i) => ({
       figure: x.passFigures[i]!,
       kind: p.kind === 'finish' ? 'finish' : '',
-      dial: turnsWords(crossTurns(bar.diameterMm - p.toMm, lathe), lathe.cross),
+      dial: turnsWords(crossTurns(Math.abs(x.fromMm - p.toMm), lathe), lathe.cross),
     }));
   }
 }

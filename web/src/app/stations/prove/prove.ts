@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import { formatLength, type FitFinding, type PlayInputs, type ProofFinding, type Verdict, inSentence } from '@iron-patch/core';
+import { countOf, formatLength, type FitFinding, type PlayInputs, type ProofFinding, type Verdict, inSentence } from '@iron-patch/core';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { keptDraft, ShopStore } from '../../data';
 import { SheetStore } from '../../sheet-data';
@@ -71,6 +71,11 @@ export class Prove {
   protected readonly remark = signal('');
   protected readonly kept = keptDraft(() => `prove:${this.store.sheet()!.job.id}`, { remark: this.remark });
   protected readonly proofs = computed(() => this.store.repair()?.proofs ?? []);
+  /** Of the general tolerance and not read: they may be proved, and need not be. */
+  protected readonly others = computed(() => this.proofs().filter((p) => !p.dimension.mustProve && !p.readings.length));
+  protected readonly all = signal(false);
+  protected readonly countOf = countOf;
+  protected readonly shownProofs = computed(() => (this.all() ? this.proofs() : this.proofs().filter((p) => !this.others().includes(p))));
   protected readonly open = computed(() => this.proofs().some((p) => p.measured && !p.signed));
   protected readonly close = computed(() => this.proofs().some((p) => p.verdict === 'close' && !p.signed));
   protected readonly plays = computed(() =>
@@ -81,8 +86,8 @@ export class Prove {
     const tight = mate.figures!.hole;
     const wide = mate.choice?.hole === 'true' ? tight : mate.hole.largest!;
     return {
-      pinMm: p.measured?.value ?? p.segment.diameter.value,
-      pinPlusMinusMm: p.measured?.plusMinus ?? (p.segment.limits.upperMm - p.segment.limits.lowerMm) / 2,
+      pinMm: p.measured?.value ?? p.dimension.figure.value,
+      pinPlusMinusMm: p.measured?.plusMinus ?? (p.limits.upperMm - p.limits.lowerMm) / 2,
       holeSmallestMm: tight.value,
       holeLargestMm: wide.value,
       holePlusMinusMm: mate.hole.shape?.plusMinusMm ?? 0,
@@ -98,12 +103,12 @@ export class Prove {
   }
 
   protected pick(p: ProofFinding): void {
-    this.store.select({ spanId: p.segment.segment.id, stationMm: null, clockDeg: null });
+    this.store.select({ spanId: p.dimension.dimension.key, stationMm: null, clockDeg: null });
     document.getElementById('reading')?.focus();
   }
 
   protected async sign(p: ProofFinding, passed: boolean): Promise<void> {
-    const done = await this.store.prove({ segmentId: p.segment.segment.id, passed, remark: this.remark() }).catch(this.store.or(null));
+    const done = await this.store.prove({ segmentId: p.dimension.dimension.key, passed, remark: this.remark() }).catch(this.store.or(null));
     if (done) this.remark.set('');
   }
 }

@@ -1,0 +1,214 @@
+import { seededRandom } from '../../evidence/proof';
+import { dimensionsOf } from './dimensions';
+import { FEATURE_KINDS, kindOf, type FeatureKindId, type PartFeature } from './features';
+import { hostOf } from './host';
+import { boreOutlines, outline } from './outline';
+import { placeAll, surface, type Part } from './part';
+import { validatePart } from './validate-part';
+import { volumeMm3 } from './volume';
+
+const KINDS = Object.keys(FEATURE_KINDS) as FeatureKindId[];
+
+/** A part of one to four steps, sometimes bored, with whatever of each kind may sit on it: only what is valid stays. */
+function anyPart(random: () => number): Part {
+  const between = (a: number, b: number): number => a + (b - a) * random();
+  const outside = Array.from({ length: 1 + Math.floor(random() * 4) }, (_, i) => {
+    const d = between(18, 70);
+    const s = surface(`s${i}`, 'cylinder', `Step ${i}`, between(12, 90), d);
+    return random() < 0.2 ? { ...s, kind: 'taper' as const, farDiameterMm: d * between(0.8, 1.2) } : s;
+  });
+  const least = Math.min(...outside.flatMap((s) => [s.diameterMm, s.farDiameterMm ?? Infinity]));
+  const hole = surface('hole', 'cylinder', 'Bore', 8, between(0.2, 0.6) * least);
+  const bores =
+    random() < 0.5
+      ? [{ id: 'b', from: random() < 0.5 ? ('near' as const) : ('far' as const), through: random() < 0.5, surfaces: [hole] }]
+      : [];
+  let part: Part = { name: 'Any', materialId: 'steel-c45', outside, bores, features: [], limits: {} };
+  for (const kind of KINDS)
+    for (const on of placeAll(part).map((s) => s.id)) {
+      const host = hostOf(part, on)!;
+      if (!kindOf(kind).sides.includes(host.surface.side) || random() < 0.5) continue;
+      const start = kindOf(kind).start(host) as Record<string, unknown>;
+      if (kind === 'thread') start['thread'] = `M${Math.round(host.surface.leftMm)} x 1.5`;
+      const more = {
+        ...part,
+        features: [
+          ...part.features,
+          { ...start, id: `f${part.features.length}`, kind, on, name: kindOf(kind).name } as unknown as PartFeature,
+        ],
+      };
+      if (validatePart(more).ok) part = more;
+    }
+  return part;
+}
+
+const random = seededRandom(20261127);
+const PARTS = Array.from({ length: 150 }, () => anyPart(random));
+
+it('any valid part weighs something, and less than the bars it is turned from', () => {
+  const used = new Set(PARTS.flatMap((p) => p.features.map((f) => f.kind)));
+  expect(KINDS.filter((k) => !used.has(k))).toEqual([]);
+  for (const part of PARTS) {
+    const bar = placeAll(part)
+      .filter((s) => s.side === 'outside')
+      .reduce((v, s) => v + (Math.PI / 4) * Math.max(s.leftMm, s.rightMm) ** 2 * (s.toMm - s.fromMm), 0);
+    // A fillet stands outside its own surface, inside its neighbour's.
+    expect(volumeMm3({ ...part, features: part.features.filter((f) => f.kind !== 'fillet') })).toBeLessThan(bar);
+  }
+});
+
+it('each feature takes metal away, a fillet leaves some, a seal land only smooths', () => {
+  for (const part of PARTS)
+    part.features.forEach((f, i) => {
+      const without = { ...part, features: part.features.filter((_, j) => j !== i) };
+      const taken = volumeMm3(without) - volumeMm3(part);
+      if (f.kind === 'fillet') expect(taken).toBeLessThan(0);
+      else if (f.kind === 'seal-land') expect(taken).toBeCloseTo(0, 9);
+      else expect(taken).toBeGreaterThan(0);
+    });
+});
+
+it('a contour runs from left to right and stays off the axis', () => {
+  for (const part of PARTS)
+    for (const points of [outline(part), ...boreOutlines(part)])
+      points.forEach((p, i) => {
+        expect(p.r).toBeGreaterThan(0);
+        if (i) expect(p.x).toBeGreaterThanOrEqual(points[i - 1]!.x - 1e-9);
+      });
+});
+
+it('every dimension stands once, and one operation makes it', () => {
+  for (const part of PARTS) {
+    const keys = dimensionsOf(part).map((d) => d.key);
+    expect(new Set(keys).size).toBe(keys.length);
+    for (const f of part.features) {
+      const host = hostOf(part, f.on)!;
+      const names = kindOf(f.kind)
+        .dimensions(f, host)
+        .map((d) => d.name);
+      const made = kindOf(f.kind)
+        .operations(f, host)
+        .flatMap((o) => o.makes);
+      expect([...made].sort()).toEqual([...names].sort());
+    }
+  }
+});
+
+it('limits of a book hold the size that they are of', () => {
+  for (const part of PARTS)
+    for (const d of dimensionsOf(part)) {
+      if (!d.book) continue;
+      expect(d.book.upper).toBeGreaterThan(d.book.lower);
+      // Outside threads and some zones lie wholly to one side of the basic size, never further off than half a millimetre.
+      expect(Math.abs(d.value - (d.book.lower + d.book.upper) / 2)).toBeLessThan(0.5);
+      expect(d.book.source).not.toBe('');
+    }
+});
+
+it('comes back from a file without a field lost', () => {
+  for (const part of PARTS) expect(JSON.parse(JSON.stringify(part))).toEqual(part);
+});
+
+it('a notch leaves less metal than the surface it is in', () => {
+  for (const part of PARTS)
+    for (const f of part.features) {
+      const host = hostOf(part, f.on)!;
+      const notch = kindOf(f.kind).raiser(f, host);
+      if (!notch) continue;
+      expect(notch.coreMm).toBeGreaterThan(0);
+      expect(notch.coreMm).toBeLessThanOrEqual(Math.max(host.surface.leftMm, host.surface.rightMm) + 1e-9);
+    }
+});
+
+describe('limits by the book', () => {
+  const shaft = (d: number, kind: FeatureKindId, own: object): Part => {
+    const bare: Part = {
+      name: 'x',
+      materialId: 'steel-c45',
+      outside: [surface('s', 'cylinder', 'Seat', 60, d)],
+      bores: [],
+      features: [],
+      limits: {},
+    };
+    const start = kindOf(kind).start(hostOf(bare, 's')!);
+    return { ...bare, features: [{ ...start, id: 'f', kind, on: 's', name: 'It', ...own } as unknown as PartFeature] };
+  };
+  const band = (part: Part, name: string) => {
+    const d = dimensionsOf(part).find((x) => x.key === `f.${name}`)!;
+    return d.book && [Number(d.book.lower.toFixed(4)), Number(d.book.upper.toFixed(4))];
+  };
+  it('a ring groove for a 25 mm shaft: 23.9 h12, 1.3 H13 (DIN 471)', () => {
+    const part = shaft(25, 'ring-groove', {});
+    expect([band(part, 'diameter'), band(part, 'width')]).toEqual([
+      [23.69, 23.9],
+      [1.3, 1.44],
+    ]);
+  });
+  it('a keyseat 8 x 7 in 25 mm: 8 N9, 4.0 +0.2 (DIN 6885-1)', () => {
+    const part = shaft(25, 'keyseat', {});
+    expect([band(part, 'width'), band(part, 'depth')]).toEqual([
+      [7.964, 8],
+      [4, 4.2],
+    ]);
+  });
+  it('M18 x 1.5 6g: 17.732 to 17.968 over the crests, 16.854 to 16.994 on the flanks (ISO 965-2)', () => {
+    const part = shaft(18, 'thread', { thread: 'M18 x 1.5' });
+    expect([band(part, 'crest'), band(part, 'pitch-diameter')]).toEqual([
+      [17.732, 17.968],
+      [16.854, 16.994],
+    ]);
+  });
+  it('a groove that is no ring’s is refused as one, and taken as measured', () => {
+    const odd = { diameterMm: 23.5 };
+    expect(validatePart(shaft(25, 'ring-groove', odd))).toMatchObject({ problems: [{ path: 'features.0.ring' }] });
+    const measured = shaft(25, 'ring-groove', { ...odd, ring: 'measured' });
+    expect(validatePart(measured).ok).toBe(true);
+    expect(band(measured, 'diameter')).toBeNull();
+  });
+});
+
+describe('what a kind refuses', () => {
+  const bare: Part = {
+    name: 'x',
+    materialId: 'steel-c45',
+    outside: [surface('s', 'cylinder', 'Body', 40, 30), surface('t', 'cylinder', 'Collar', 20, 40)],
+    bores: [],
+    features: [],
+    limits: {},
+  };
+  const refused = (kind: FeatureKindId, own: object, on = 's'): string => {
+    const f = { ...kindOf(kind).start(hostOf(bare, on)!), id: 'f', kind, on, name: 'It', ...own } as unknown as PartFeature;
+    const checked = validatePart({ ...bare, features: [f] });
+    return checked.ok ? '' : checked.problems.map((p) => p.path.replace('features.0.', '')).join();
+  };
+  it.each([
+    ['chamfer', { lengthMm: 50 }, 'lengthMm'],
+    ['chamfer', { angleDeg: 85, lengthMm: 5 }, 'lengthMm'],
+    ['fillet', { end: 'left' }, 'end'],
+    ['fillet', { end: 'right', radiusMm: 6 }, 'radiusMm'],
+    ['ring-groove', { atMm: 39.5 }, 'atMm'],
+    ['relief', { diameterMm: 31 }, 'diameterMm'],
+    ['keyseat', { depthMm: 0.3, widthMm: 8 }, 'depthMm'],
+    ['keyseat', { lengthMm: 60 }, 'lengthMm'],
+    ['keyseat', { lengthMm: 5, widthMm: 8, depthMm: 4 }, 'lengthMm'],
+    ['woodruff-seat', { depthMm: 14, cutterMm: 25 }, 'depthMm'],
+    ['flats', { acrossMm: 31 }, 'acrossMm'],
+    ['spline', { teeth: 40 }, 'toothMm'],
+    ['thread', { thread: '' }, 'thread'],
+    ['thread', { thread: 'M20' }, 'thread'],
+    ['thread', { thread: 'M30 x 1.5', threadClass: '7Q' }, 'threadClass'],
+    ['cross-hole', { reach: 'to depth', depthMm: 15.5, diameterMm: 3 }, 'depthMm'],
+    ['cross-hole', { reach: 'into the bore', diameterMm: 3 }, 'reach'],
+    ['hole-pattern', { count: 6, circleMm: 0, end: 'left' }, 'circleMm'],
+    ['hole-pattern', { count: 3, circleMm: 28, diameterMm: 4, end: 'left' }, 'circleMm'],
+    ['centre-hole', { end: 'right' }, 'end'],
+    ['slot', { end: 'right' }, 'end'],
+    ['eccentric', { diameterMm: 28, throwMm: 4 }, 'throwMm'],
+    ['seal-land', { raUm: 1.6 }, 'raUm'],
+    ['weld-prep', { end: 'left', rootMm: 20 }, 'rootMm'],
+    ['cross-hole', { timedTo: 'nothing', diameterMm: 3 }, 'timedTo'],
+    ['flats', { count: 2.5 }, 'count'],
+    ['slot', { end: 'sideways' }, 'end'],
+    ['slot', { widthMm: Number.NaN }, 'widthMm'],
+  ] as const)('%s %j', (kind, own, field) => expect(refused(kind, own)).toBe(field));
+});

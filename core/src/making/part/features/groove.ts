@@ -1,0 +1,59 @@
+import type {
+  BookLimits,
+  DimensionDraft,
+  FeatureBase,
+  FeatureCut,
+  FeatureProblem,
+  Host,
+  OperationDraft,
+  StressRaiser,
+} from '../feature-kind';
+import { at, badFloor, leaves, roundGroove } from './on-surface';
+
+/** A groove turned into a surface: what every kind of it has. `atMm` is its left wall. */
+export interface Groove extends FeatureBase {
+  readonly atMm: number;
+  readonly widthMm: number;
+  /** Of its floor. */
+  readonly diameterMm: number;
+}
+
+export const GROOVE_FIELDS = {
+  atMm: { kind: 'length', label: 'Left wall from the left end', from: 0, to: 3000 },
+  widthMm: { kind: 'length', label: 'Width', from: 0.1, to: 300 },
+  diameterMm: { kind: 'length', label: 'Diameter of its floor', from: 0.2, to: 500 },
+} as const;
+
+export function checkGroove(f: Groove, host: Host): FeatureProblem[] {
+  const off = leaves(host, f.atMm, f.atMm + f.widthMm, 'atMm');
+  return off.length ? off : badFloor(host, f.diameterMm / 2, at(host, f.atMm + f.widthMm / 2), 'diameterMm');
+}
+
+/** Its dimensions; the width and the floor with the limits of a book, where one says. */
+export const grooveDimensions = (
+  f: Groove,
+  host: Host,
+  book: { readonly width?: BookLimits; readonly diameter?: BookLimits } = {},
+): DimensionDraft[] => [
+  { name: 'at', what: 'position', label: 'left wall from the left end', value: f.atMm },
+  { name: 'width', what: 'width', label: 'width', value: f.widthMm, ...(book.width ? { book: book.width } : {}) },
+  {
+    name: 'diameter',
+    what: host.surface.side,
+    label: 'diameter of its floor',
+    value: f.diameterMm,
+    ...(book.diameter ? { book: book.diameter } : {}),
+  },
+];
+
+export const grooveCut = (f: Groove, host: Host, cornerMm = 0): FeatureCut => ({
+  shape: 'turned',
+  contour: roundGroove(host, at(host, f.atMm), f.widthMm, f.diameterMm / 2, cornerMm),
+});
+
+export const grooveRaiser = (f: Groove, host: Host, words: string): StressRaiser | null =>
+  host.surface.side === 'outside' ? { atMm: at(host, f.atMm + f.widthMm / 2), coreMm: f.diameterMm, words } : null;
+
+export const grooveOperations = (words: string, more: readonly string[] = []): OperationDraft[] => [
+  { kind: 'plunge', words, makes: ['at', 'width', 'diameter', ...more] },
+];

@@ -1,0 +1,71 @@
+import { formatLength } from '../../../terms/quantity';
+import type { ContourPoint, End, FeatureProblem, Host } from '../feature-kind';
+
+/** Least metal left under or round something that is cut, mm. */
+export const LEAST_METAL_MM = 0.5;
+const ROUNDING_MM = 1e-6;
+
+export const END_OPTIONS: readonly (readonly [End, string])[] = [
+  ['left', 'left end'],
+  ['right', 'right end'],
+];
+
+export const lengthOf = (host: Host): number => host.surface.toMm - host.surface.fromMm;
+/** From the left end of the surface to a place of the part. */
+export const at = (host: Host, alongMm: number): number => host.surface.fromMm + alongMm;
+export const endAt = (host: Host, end: End): number => (end === 'left' ? host.surface.fromMm : host.surface.toMm);
+/** Into the surface from an end: +1 from the left end, -1 from the right one. */
+export const inward = (end: End): 1 | -1 => (end === 'left' ? 1 : -1);
+export const radiusAtEnd = (host: Host, end: End): number => (end === 'left' ? host.surface.leftMm : host.surface.rightMm) / 2;
+export const neighbour = (host: Host, end: End): number | null => (end === 'left' ? host.leftMm : host.rightMm);
+export const middle = (host: Host): number => (host.surface.fromMm + host.surface.toMm) / 2;
+
+/** A share of the surface's length, no more than what is usual, in round tenths of a millimetre. */
+export const startLength = (host: Host, usualMm: number, share = 0.5): number =>
+  Math.max(Math.round(Math.min(usualMm, lengthOf(host) * share) * 10) / 10, 0.1);
+
+/** A stretch that leaves its surface. */
+export function leaves(host: Host, fromMm: number, toMm: number, field: string): FeatureProblem[] {
+  return fromMm < -ROUNDING_MM || toMm > lengthOf(host) + ROUNDING_MM
+    ? [{ field, message: `${host.surface.name} is ${formatLength(lengthOf(host), 'mm', 2)} mm long: this does not lie wholly on it.` }]
+    : [];
+}
+
+/** A floor that cuts nothing, or cuts through: a radius between the surface and what lies beyond it. */
+export function badFloor(host: Host, floorMm: number, atMm: number, field: string): FeatureProblem[] {
+  const [surface, beyond] = [host.radiusAt(atMm), host.beyondAt(atMm)];
+  const outside = host.surface.side === 'outside';
+  if (outside ? floorMm >= surface - ROUNDING_MM : floorMm <= surface + ROUNDING_MM)
+    return [{ field, message: `It cuts nothing: the surface there is ${formatLength(2 * surface, 'mm', 2)} mm across.` }];
+  const left = outside ? floorMm - beyond : beyond - floorMm;
+  return left < LEAST_METAL_MM ? [{ field, message: outside ? 'It leaves no metal under it.' : 'It breaks through to the outside.' }] : [];
+}
+
+/** A groove with square walls: its corners as a contour. */
+export const boxGroove = (host: Host, fromMm: number, widthMm: number, floorMm: number): ContourPoint[] => [
+  { x: fromMm, r: host.radiusAt(fromMm) },
+  { x: fromMm, r: floorMm },
+  { x: fromMm + widthMm, r: floorMm },
+  { x: fromMm + widthMm, r: host.radiusAt(fromMm + widthMm) },
+];
+
+const ARC_STEPS = 12;
+
+/** A groove whose floor meets its walls by a radius, no larger than its depth or half its width. */
+export function roundGroove(host: Host, fromMm: number, widthMm: number, floorMm: number, cornerMm: number): ContourPoint[] {
+  const out = host.surface.side === 'outside' ? 1 : -1;
+  const depth = Math.min(...[fromMm, fromMm + widthMm].map((x) => Math.abs(host.radiusAt(x) - floorMm)));
+  const r = Math.min(cornerMm, depth, widthMm / 2);
+  if (r <= 0) return boxGroove(host, fromMm, widthMm, floorMm);
+  const arc = (centreMm: number, fromDeg: number): ContourPoint[] =>
+    Array.from({ length: ARC_STEPS + 1 }, (_, i) => {
+      const a = ((fromDeg + (90 * i) / ARC_STEPS) * Math.PI) / 180;
+      return { x: centreMm + r * Math.cos(a), r: floorMm + out * (r + r * Math.sin(a)) };
+    });
+  return [
+    { x: fromMm, r: host.radiusAt(fromMm) },
+    ...arc(fromMm + r, 180),
+    ...arc(fromMm + widthMm - r, 270),
+    { x: fromMm + widthMm, r: host.radiusAt(fromMm + widthMm) },
+  ];
+}

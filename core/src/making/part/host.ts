@@ -1,0 +1,48 @@
+import type { Host } from './feature-kind';
+import { partLengthMm, placeBore, placeOutside, type Part, type PlacedSurface } from './part';
+
+const EDGE_MM = 1e-9;
+
+/** Radius of a placed surface at a place of the part, its ends' beyond them. */
+export function radiusAt(s: PlacedSurface, x: number): number {
+  const share = s.toMm > s.fromMm ? Math.min(Math.max((x - s.fromMm) / (s.toMm - s.fromMm), 0), 1) : 0;
+  return (s.leftMm + (s.rightMm - s.leftMm) * share) / 2;
+}
+
+const over = (all: readonly PlacedSurface[], x: number): PlacedSurface[] =>
+  all.filter((s) => x >= s.fromMm - EDGE_MM && x <= s.toMm + EDGE_MM);
+
+type Placed = { readonly outside: readonly PlacedSurface[]; readonly bores: readonly (readonly PlacedSurface[])[] };
+
+export const placed = (part: Pick<Part, 'outside' | 'bores'>): Placed => ({
+  outside: placeOutside(part),
+  bores: part.bores.map((b) => placeBore(part, b)),
+});
+
+function besides(row: readonly PlacedSurface[], s: PlacedSurface): { left: PlacedSurface | undefined; right: PlacedSurface | undefined } {
+  return {
+    left: row.find((o) => o !== s && Math.abs(o.toMm - s.fromMm) < EDGE_MM),
+    right: row.find((o) => o !== s && Math.abs(o.fromMm - s.toMm) < EDGE_MM),
+  };
+}
+
+/** Where a feature on that surface sits; null where the part has no such surface. */
+export function hostOf(part: Pick<Part, 'outside' | 'bores'>, surfaceId: string): Host | null {
+  const { outside, bores } = placed(part);
+  const row = [outside, ...bores].find((r) => r.some((s) => s.id === surfaceId));
+  const surface = row?.find((s) => s.id === surfaceId);
+  if (!row || !surface) return null;
+  const { left, right } = besides(row, surface);
+  const beyondAt =
+    surface.side === 'outside'
+      ? (x: number): number => Math.max(0, ...over(bores.flat(), x).map((s) => radiusAt(s, x)))
+      : (x: number): number => Math.min(...over(outside, x).map((s) => radiusAt(s, x)), Infinity);
+  return {
+    surface,
+    radiusAt: (x) => radiusAt(surface, x),
+    beyondAt,
+    leftMm: left ? left.rightMm / 2 : null,
+    rightMm: right ? right.leftMm / 2 : null,
+    partLengthMm: partLengthMm(part),
+  };
+}

@@ -1,0 +1,144 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
+import { fieldsOf, kindOf, type FieldSpec, type PartFeature, type Problem } from '@iron-patch/core';
+import { ChooseField, LengthInput, TextField, type Option } from '../../form';
+import { signedNumber } from '../../form/signed-number';
+import { SheetStore } from '../../sheet-data';
+
+interface Row {
+  readonly field: string;
+  readonly spec: FieldSpec;
+  readonly label: string;
+  readonly value: unknown;
+}
+
+/** One thing that is cut into a surface: the fields that its kind asks for, whatever the kind. */
+@Component({
+  selector: 'ip-feature-row',
+  imports: [ChooseField, LengthInput, TextField],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <fieldset>
+      <legend>
+        {{ feature().name || kind().name }}
+        <button type="button" class="plain" [attr.aria-label]="'Remove ' + feature().name" (click)="removed.emit()">Remove</button>
+      </legend>
+      <ip-text
+        label="Name"
+        name="feature"
+        [value]="feature().name"
+        [path]="path() + '.name'"
+        [problems]="problems()"
+        (valueChange)="change('name', $event)"
+      />
+      @for (r of rows(); track r.field) {
+        @switch (r.spec.kind) {
+          @case ('length') {
+            <ip-length
+              [label]="r.label"
+              [mm]="asNumber(r.value)"
+              [unit]="store.unit()"
+              [allowZero]="r.spec.from === 0"
+              [path]="path() + '.' + r.field"
+              [problems]="problems()"
+              (mmChange)="change(r.field, $event ?? 0)"
+            />
+          }
+          @case ('choice') {
+            <ip-choose
+              [label]="r.label"
+              [name]="r.field"
+              [options]="r.spec.options"
+              [value]="asText(r.value)"
+              [path]="path() + '.' + r.field"
+              [problems]="problems()"
+              (valueChange)="change(r.field, $event)"
+            />
+          }
+          @case ('timed') {
+            <ip-choose
+              [label]="r.label"
+              [name]="r.field"
+              [options]="timed()"
+              [value]="asText(r.value)"
+              [path]="path() + '.' + r.field"
+              [problems]="problems()"
+              (valueChange)="change(r.field, $event)"
+            />
+          }
+          @case ('text') {
+            <ip-text
+              [label]="r.label"
+              [name]="r.field"
+              [value]="asText(r.value)"
+              [path]="path() + '.' + r.field"
+              [problems]="problems()"
+              (valueChange)="change(r.field, $event)"
+            />
+          }
+          @default {
+            <ip-text
+              inputmode="decimal"
+              [label]="r.label"
+              [name]="r.field"
+              [value]="asText(r.value)"
+              [path]="path() + '.' + r.field"
+              [problems]="problems()"
+              (valueChange)="change(r.field, read($event))"
+            />
+          }
+        }
+      }
+    </fieldset>
+  `,
+  styles: `
+    fieldset {
+      display: grid;
+      grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
+      gap: 2px 14px;
+      border: 0;
+      border-left: 3px solid var(--hairline);
+      padding: 2px 0 2px 14px;
+      margin: 4px 0 8px;
+      min-width: 0;
+    }
+    legend {
+      font: 600 15px var(--label);
+      padding: 0;
+    }
+    legend button {
+      font-size: 14px;
+      min-height: 32px;
+      padding: 0 10px;
+    }
+  `,
+})
+export class FeatureRow {
+  protected readonly store = inject(SheetStore);
+  readonly feature = input.required<PartFeature>();
+  /** Where it stands in the drawing: `features.3`. */
+  readonly path = input.required<string>();
+  readonly problems = input<readonly Problem[]>([]);
+  /** Features that it can be timed to: id and name. */
+  readonly others = input<readonly Option[]>([]);
+  readonly changed = output<PartFeature>();
+  readonly removed = output();
+  protected readonly kind = computed(() => kindOf(this.feature().kind));
+  protected readonly timed = computed<readonly Option[]>(() => [['', 'nothing'], ...this.others()]);
+  protected readonly rows = computed<readonly Row[]>(() => {
+    const feature = this.feature() as unknown as Readonly<Record<string, unknown>>;
+    const asked = (spec: FieldSpec): boolean => !('when' in spec) || !spec.when || feature[spec.when[0]] === spec.when[1];
+    const fields = Object.entries(fieldsOf(this.feature().kind)).filter(([, spec]) => asked(spec));
+    return fields.map(([field, spec]) => {
+      const unit = spec.kind === 'angle' ? ', °' : spec.kind === 'number' ? `, ${spec.unit}` : '';
+      return { field, spec, label: spec.label + unit, value: feature[field] };
+    });
+  });
+
+  protected asNumber = (value: unknown): number | null => (typeof value === 'number' ? value : null);
+  protected asText = (value: unknown): string => (typeof value === 'number' && Number.isNaN(value) ? '' : String(value));
+  protected read = (text: string): number => signedNumber(text);
+
+  protected change(field: string, value: unknown): void {
+    this.changed.emit({ ...this.feature(), [field]: value });
+  }
+}

@@ -1,0 +1,114 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
+import { formatLength, parseLimits, writtenDimension, type DimensionFinding, type LimitsFrom, type Part } from '@iron-patch/core';
+import { TextField } from '../../form';
+import { SheetStore } from '../../sheet-data';
+import { FigureButton } from '../../show';
+
+const FROM: Readonly<Record<LimitsFrom, string>> = {
+  fit: 'its fit',
+  typed: 'typed',
+  book: 'the book',
+  general: 'general',
+  none: 'none yet',
+};
+
+/** Every dimension with its limits and where they come from; limits are typed in any usual way. */
+@Component({
+  selector: 'ip-limits-table',
+  imports: [FigureButton, TextField],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <table class="plain">
+      <thead>
+        <tr>
+          <th>Dimension</th>
+          <th class="num">size</th>
+          <th class="num">limits</th>
+          <th>from</th>
+          <th>Own limits, ±0.02, +0.02 -0, H7</th>
+        </tr>
+      </thead>
+      <tbody>
+        @for (d of rows(); track d.dimension.key) {
+          <tr [class.bare]="d.from === 'none'">
+            <td>{{ d.dimension.label.charAt(0).toUpperCase() + d.dimension.label.slice(1) }}</td>
+            <td class="num">
+              @if (isLength(d)) {
+                <ip-figure [figure]="d.figure" [size]="17" />
+              } @else {
+                {{ written(d) }}
+              }
+            </td>
+            <td class="num">{{ isLength(d) && d.limits ? written(d) : '' }}</td>
+            <td [title]="d.words">{{ from[d.from] }}</td>
+            <td>
+              @if (d.from !== 'fit' && isLength(d)) {
+                <ip-text
+                  [label]="'Limits of ' + d.dimension.label"
+                  class="bare-label"
+                  name="limits"
+                  [value]="typed(d.dimension.key)"
+                  [path]="d.dimension.key"
+                  [problems]="problems()"
+                  (valueChange)="type(d, $event)"
+                />
+              }
+            </td>
+          </tr>
+        }
+      </tbody>
+    </table>
+  `,
+  styles: `
+    td {
+      vertical-align: middle !important;
+    }
+    tr.bare td:first-child {
+      box-shadow: inset 4px 0 0 var(--accent);
+      padding-left: 10px;
+    }
+    ip-text ::ng-deep label {
+      position: absolute;
+      width: 1px;
+      height: 1px;
+      overflow: hidden;
+      clip-path: inset(50%);
+    }
+    ip-text {
+      position: relative;
+      display: block;
+      min-width: 120px;
+    }
+  `,
+})
+export class LimitsTable {
+  protected readonly store = inject(SheetStore);
+  readonly part = input.required<Part>();
+  readonly dimensions = input.required<readonly DimensionFinding[]>();
+  readonly changed = output<Part['limits']>();
+  protected readonly from = FROM;
+  /** What was typed and says no limits, by key. */
+  private readonly unread = signal<Readonly<Record<string, { readonly text: string; readonly message: string }>>>({});
+  protected readonly rows = computed(() => [...this.dimensions()].sort((p, q) => Number(q.from === 'none') - Number(p.from === 'none')));
+  protected readonly problems = computed(() =>
+    Object.entries(this.unread()).map(([path, { message }]) => ({ code: 'limits', path, message })),
+  );
+
+  protected isLength = (d: DimensionFinding): boolean => d.figure.measure === 'length';
+  protected written = (d: DimensionFinding): string =>
+    d.limits || !this.isLength(d) ? writtenDimension(d, this.store.unit()) : formatLength(d.dimension.value, this.store.unit());
+  protected typed = (key: string): string => this.unread()[key]?.text ?? this.part().limits[key]?.text ?? '';
+
+  protected type(d: DimensionFinding, text: string): void {
+    const { key, value } = d.dimension;
+    const { [key]: _old, ...others } = this.part().limits;
+    const { [key]: _was, ...unread } = this.unread();
+    if (text.trim() === '') {
+      this.unread.set(unread);
+      return this.changed.emit(others);
+    }
+    const read = parseLimits(text, value, this.store.unit());
+    this.unread.set(read.ok ? unread : { ...unread, [key]: { text, message: read.problems[0]!.message } });
+    if (read.ok) this.changed.emit({ ...others, [key]: read.value });
+  }
+}
