@@ -1,6 +1,6 @@
 import type { FeatureBase, FeatureKind } from '../feature-kind';
 import { CLOCK_FIELDS, CLOCK_START, clockDimension, clockMade, type Clocked } from './clock';
-import { at, leaves, startLength } from './on-surface';
+import { at, leaves, startLength, needsCylinder } from './on-surface';
 
 /** A stretch turned about an axis beside the part's own: the throw is half of what it moves. */
 export interface Eccentric extends FeatureBase, Clocked {
@@ -30,7 +30,7 @@ export const eccentric: FeatureKind<Eccentric> = {
     ...CLOCK_START,
   }),
   check: (f, host) => {
-    const off = leaves(host, f.atMm, f.atMm + f.lengthMm, 'lengthMm');
+    const off = [...needsCylinder(host), ...leaves(host, f.atMm, f.atMm + f.lengthMm, 'lengthMm')];
     if (off.length) return off;
     const x = at(host, f.atMm + f.lengthMm / 2);
     if (f.diameterMm / 2 + f.throwMm > host.radiusAt(x) + 1e-6)

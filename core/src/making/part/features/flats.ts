@@ -1,7 +1,7 @@
 import type { FeatureBase, FeatureKind, Host } from '../feature-kind';
 import { segmentMm2 } from '../integrate';
 import { CLOCK_FIELDS, CLOCK_START, clockDimension, clockMade, type Clocked } from './clock';
-import { at, leaves, startLength } from './on-surface';
+import { at, leaves, startLength, needsCylinder } from './on-surface';
 
 /** One flat, two, a square, a hexagon: flats at equal angles, the first at the clock angle. */
 export interface Flats extends FeatureBase, Clocked {
@@ -46,7 +46,7 @@ export const flats: FeatureKind<Flats> = {
     ...CLOCK_START,
   }),
   check: (f, host) => {
-    const off = leaves(host, f.atMm, f.atMm + f.lengthMm, 'lengthMm');
+    const off = [...needsCylinder(host), ...leaves(host, f.atMm, f.atMm + f.lengthMm, 'lengthMm')];
     if (off.length) return off;
     const d = fromCentreMm(f, host);
     if (d >= radius(host)) return [{ field: 'acrossMm', message: 'It cuts nothing: the round is smaller than that.' }];

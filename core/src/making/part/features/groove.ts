@@ -26,7 +26,10 @@ export const GROOVE_FIELDS = {
 
 export function checkGroove(f: Groove, host: Host): FeatureProblem[] {
   const off = leaves(host, f.atMm, f.atMm + f.widthMm, 'atMm');
-  return off.length ? off : badFloor(host, f.diameterMm / 2, at(host, f.atMm + f.widthMm / 2), 'diameterMm');
+  if (off.length) return off;
+  // On a taper its walls are not of one height: both must be there.
+  const walls = [f.atMm, f.atMm + f.widthMm].map((along) => badFloor(host, f.diameterMm / 2, at(host, along), 'diameterMm'));
+  return walls.find((w) => w.length) ?? [];
 }
 
 /** Its dimensions; the width and the floor with the limits of a book, where one says. */

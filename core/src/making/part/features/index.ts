@@ -8,6 +8,7 @@ import { flats, type Flats } from './flats';
 import { holePattern, type HolePattern } from './hole-pattern';
 import { keyseat, type Keyseat } from './keyseat';
 import { keyway, type Keyway } from './keyway';
+import { knurl, type Knurl } from './knurl';
 import { oilGroove, type OilGroove } from './oil-groove';
 import { oringGroove, type OringGroove } from './oring-groove';
 import { relief, type Relief } from './relief';
@@ -43,6 +44,7 @@ export type PartFeature =
   | Eccentric
   | SealLand
   | WeldPrep
+  | Knurl
   | Spline;
 
 export type FeatureKindId = PartFeature['kind'];
@@ -69,6 +71,7 @@ export const FEATURE_KINDS: { readonly [K in FeatureKindId]: FeatureKind<Extract
   eccentric,
   'seal-land': sealLand,
   'weld-prep': weldPrep,
+  knurl,
   spline,
 };
 

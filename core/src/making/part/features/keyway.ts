@@ -2,7 +2,7 @@ import { keySeats, keyZones } from '../../../book/keys';
 import type { BookLimits, FeatureBase, FeatureKind, Host } from '../feature-kind';
 import { root, simpson } from '../integrate';
 import { CLOCK_FIELDS, CLOCK_START, clockDimension, clockMade, type Clocked } from './clock';
-import { lengthOf } from './on-surface';
+import { lengthOf, needsCylinder } from './on-surface';
 
 /** A keyway along a bore, broached or slotted. */
 export interface Keyway extends FeatureBase, Clocked {
@@ -67,6 +67,8 @@ export const keyway: FeatureKind<Keyway> = {
     return { cutter: 'broach', widthMm: key?.widthMm ?? d / 4, overMm: key?.overHubMm ?? d * 1.12, taper: 'none', ...CLOCK_START };
   },
   check: (f, host) => {
+    const off = needsCylinder(host);
+    if (off.length) return off;
     if (f.widthMm >= host.surface.leftMm) return [{ field: 'widthMm', message: 'It is wider than the bore.' }];
     if (roofMm(f, host, lengthOf(host)) <= radius(host))
       return [{ field: 'overMm', message: 'It cuts nothing: it counts from the opposite wall.' }];

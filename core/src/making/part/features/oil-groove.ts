@@ -1,7 +1,7 @@
 import type { FeatureBase, FeatureKind, Host } from '../feature-kind';
 import { root, simpson } from '../integrate';
 import { CLOCK_FIELDS, CLOCK_START, clockDimension, clockMade, type Clocked } from './clock';
-import { at, badFloor, leaves, startLength } from './on-surface';
+import { at, badFloor, leaves, startLength, needsCylinder } from './on-surface';
 
 /** A round-bottomed groove along a surface that carries oil or grease; one round the surface is a relief. */
 export interface OilGroove extends FeatureBase, Clocked {
@@ -42,7 +42,7 @@ export const oilGroove: FeatureKind<OilGroove> = {
   },
   start: (host) => ({ atMm: startLength(host, 5, 0.1), lengthMm: startLength(host, 1000, 0.8), radiusMm: 1.5, depthMm: 1, ...CLOCK_START }),
   check: (f, host) => {
-    const off = leaves(host, f.atMm, f.atMm + f.lengthMm, 'lengthMm');
+    const off = [...needsCylinder(host), ...leaves(host, f.atMm, f.atMm + f.lengthMm, 'lengthMm')];
     if (off.length) return off;
     if (f.depthMm > f.radiusMm) return [{ field: 'depthMm', message: 'It is deeper than the radius of its bottom.' }];
     return badFloor(host, floorMm(f, host), at(host, f.atMm), 'depthMm');

@@ -69,3 +69,7 @@ export function roundGroove(host: Host, fromMm: number, widthMm: number, floorMm
     { x: fromMm + widthMm, r: host.radiusAt(fromMm + widthMm) },
   ];
 }
+
+/** What is cut across a surface is worked out over a cylinder. */
+export const needsCylinder = (host: Host): FeatureProblem[] =>
+  host.surface.kind === 'taper' ? [{ field: 'on', message: `It is cut into a cylinder here, and ${host.surface.name} is a taper.` }] : [];

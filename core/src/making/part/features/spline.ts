@@ -1,7 +1,7 @@
 import type { FeatureBase, FeatureKind, Host } from '../feature-kind';
 import { root, simpson } from '../integrate';
 import { CLOCK_FIELDS, CLOCK_START, clockDimension, clockMade, type Clocked } from './clock';
-import { at, leaves, startLength } from './on-surface';
+import { at, leaves, startLength, needsCylinder } from './on-surface';
 
 /** A straight-sided spline as it was measured. */
 export interface Spline extends FeatureBase, Clocked {
@@ -42,7 +42,7 @@ export const spline: FeatureKind<Spline> = {
     ...CLOCK_START,
   }),
   check: (f, host) => {
-    const off = leaves(host, f.atMm, f.atMm + f.lengthMm, 'lengthMm');
+    const off = [...needsCylinder(host), ...leaves(host, f.atMm, f.atMm + f.lengthMm, 'lengthMm')];
     if (off.length) return off;
     if (f.rootMm >= host.surface.leftMm) return [{ field: 'rootMm', message: 'It cuts nothing: the surface is smaller than that.' }];
     if (f.rootMm <= 2 * host.beyondAt(at(host, f.atMm))) return [{ field: 'rootMm', message: 'It leaves no metal.' }];

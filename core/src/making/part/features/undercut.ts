@@ -28,7 +28,9 @@ export const undercut: FeatureKind<Undercut> = {
   start: (host) => ({ end: 'right', widthMm: startLength(host, 2.5), depthMm: 0.3, cornerMm: 0.2 }),
   check: (f, host) => {
     const off = leaves(host, 0, f.widthMm, 'widthMm');
-    return off.length ? off : badFloor(host, floorMm(f, host), fromMm(f, host) + f.widthMm / 2, 'depthMm');
+    if (off.length) return off;
+    const walls = [0, f.widthMm].map((w) => badFloor(host, floorMm(f, host), fromMm(f, host) + w, 'depthMm'));
+    return walls.find((w) => w.length) ?? [];
   },
   dimensions: (f, host) => [
     { name: 'width', what: 'width', label: 'width', value: f.widthMm },

@@ -2,7 +2,7 @@ import { WOODRUFF, woodruffSeat as bookSeat } from '../../../book/keys';
 import type { FeatureBase, FeatureKind, Host } from '../feature-kind';
 import { root, simpson } from '../integrate';
 import { CLOCK_FIELDS, CLOCK_START, clockDimension, clockMade, type Clocked } from './clock';
-import { at, leaves, middle } from './on-surface';
+import { at, leaves, middle, needsCylinder } from './on-surface';
 
 /** A half-moon seat, sunk with a Woodruff cutter; `atMm` is the cutter's centre. */
 export interface WoodruffSeat extends FeatureBase, Clocked {
@@ -53,7 +53,7 @@ export const woodruffSeat: FeatureKind<WoodruffSeat> = {
   },
   check: (f, host) => {
     const reach = halfLengthMm(f);
-    const off = leaves(host, f.atMm - reach, f.atMm + reach, 'atMm');
+    const off = [...needsCylinder(host), ...leaves(host, f.atMm - reach, f.atMm + reach, 'atMm')];
     if (off.length) return off;
     if (f.widthMm >= host.surface.leftMm / 2) return [{ field: 'widthMm', message: 'It is wider than half the shaft.' }];
     if (f.depthMm >= f.cutterMm / 2) return [{ field: 'depthMm', message: 'The cutter’s arbor would rub: it is sunk to its middle.' }];
