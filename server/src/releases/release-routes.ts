@@ -27,7 +27,11 @@ export function mountReleases(app: Express, pool: Pool): void {
       else {
         problems.push(...repair.part.problems);
         for (const { dimension } of repair.part.unlimited)
-          problems.push({ code: 'limits', path: dimension.key, message: `Give limits for the ${dimension.label} at Draw first.` });
+          problems.push({
+            code: 'limits',
+            path: dimension.key,
+            message: `Say what limits the ${dimension.label}: its fit at Decide, or limits of its own at Draw.`,
+          });
       }
       if (!repair.plan?.chosen) problems.push({ code: 'no-plan', path: '', message: 'Choose lathe, bar and tool at Plan first.' });
       if (problems.length) throw invalid(problems);

@@ -1,4 +1,4 @@
-import { PLACE_KINDS, INSTRUMENT_KINDS, QUANTITIES, readsFor, type Spot, type Weighable } from '../../evidence/readings';
+import { PLACE_KINDS, INSTRUMENT_KINDS, QUANTITIES, type Spot, type Weighable } from '../../evidence/readings';
 import type { LengthUnit } from '../../terms/quantity';
 import { diameterForCrossDial } from '../../making/setups';
 import { instrumentOf } from './bias';
@@ -6,6 +6,7 @@ import type { PlaceFinding } from './place-finding';
 import { inState } from './in-state';
 import { instrumentUncertaintyMm, type Measured } from './measured';
 import type { DoubtInput } from './reading-doubt';
+import { readsAt } from './reads-at';
 import type { ReadingRecord, Shop } from './records';
 import type { Repair } from './repair';
 
@@ -61,9 +62,7 @@ function scaleOf(repair: Repair, own: PlaceFinding | undefined): number[] {
 export function doubtInputFor(repair: Repair, shop: Shop, jobUnit: LengthUnit, at: AboutToKeep): DoubtInput {
   const asFound = at.purpose === 'found' ? repair.places.find((f) => f.place.id === at.placeId) : undefined;
   const own = asFound && inState(asFound, at.afterActId);
-  const made = repair.part?.dimensions.find((d) => d.dimension.key === at.segmentId);
-  const side = own?.place.side ?? (made?.dimension.what === 'inside' ? 'inside' : 'outside');
-  const reads = readsFor(at.spot.quantity, side);
+  const { side, reads } = readsAt(repair, at);
   const instrument = instrumentOf(shop, at.instrumentId);
   const cut = at.purpose === 'cut' ? repair.cuts.find((c) => c.segment.segment.id === at.segmentId) : undefined;
   const last = cut?.readings.at(-1);

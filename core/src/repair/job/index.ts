@@ -51,6 +51,7 @@ export { workOut, type Repair } from './repair';
 export { everyFigure, placeInHand, stationFigure } from './station-figure';
 export type { DiagnosisFinding } from './diagnosis-finding';
 export { doubtOf, type DoubtInput, type Offer, type ReadingDoubt } from './reading-doubt';
+export { readsAt } from './reads-at';
 export { doubtInputFor, type AboutToKeep } from './doubt-input';
 export { rightKey, type StandingOut } from './suspects';
 export { PAIR_KINDS, PAIRS, type PairKind } from './runs-here.data';

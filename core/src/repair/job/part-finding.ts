@@ -55,7 +55,7 @@ export interface PartFinding {
   readonly segments: readonly SegmentFinding[];
   readonly dimensions: readonly DimensionFinding[];
   readonly problems: readonly Problem[];
-  /** Dimensions that have no limits: nothing is released while there is one. */
+  /** Dimensions that nothing limits yet: seats without limits, and what is to fit a mate whose fit is not chosen. Nothing is released meanwhile. */
   readonly unlimited: readonly DimensionFinding[];
   readonly volumeMm3: number | null;
   readonly mass: Figure | null;
@@ -167,6 +167,10 @@ function dimensionFinding(part: Part, d: Dimension, fitted: Fitted | null): Dime
   return { dimension: d, figure, limits: { lowerMm: lower, upperMm: upper }, from, words, mustProve };
 }
 
+/** It is to fit a mate, and the fit is not chosen: the general tolerance stands in for it on the picture only. */
+const waits = ({ dimension: d, from }: DimensionFinding): boolean =>
+  from === 'general' && d.key === d.ownerId && d.surface.fitsPlaceIds.length > 0;
+
 /** The drawn part with everything that the fits decide; null while nothing is drawn. */
 export function partFinding(fits: readonly FitFinding[], bores: readonly BoreFinding[], sheet: JobSheet): PartFinding | null {
   const drawn = chosenPart(sheet);
@@ -190,7 +194,7 @@ export function partFinding(fits: readonly FitFinding[], bores: readonly BoreFin
     segments,
     dimensions,
     problems: checked.ok ? [] : checked.problems,
-    unlimited: dimensions.filter((d) => d.limits === null),
+    unlimited: dimensions.filter((d) => d.limits === null || waits(d)),
     volumeMm3: volume,
     mass:
       mass === null

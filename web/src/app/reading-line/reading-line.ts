@@ -27,7 +27,7 @@ import {
   otherUnit,
   MOST_MISTYPED_MM,
   parseLength,
-  readsFor,
+  readsAt,
   readsIt,
   sameSpot,
   unitShownBy,
@@ -301,8 +301,8 @@ export class ReadingLine {
   /** The one planned for the place, else what a machinist would reach for. */
   private instrumentFor(target: LineTarget | null): string {
     const { instruments } = this.shop.shop();
-    const side = this.store.repair()?.places.find((f) => f.place.id === target?.placeId)?.place.side ?? 'outside';
-    const reads = target ? readsFor(target.spot.quantity, side) : 'outside';
+    const repair = this.store.repair();
+    const reads = target && repair ? readsAt(repair, target).reads : 'outside';
     const size = reads === 'indicator' ? null : (target?.expectedMm ?? null);
     const planned = instruments.find((i) => i.id === target?.instrumentId);
     if (planned && readsIt(planned, reads, size)) return planned.id;

@@ -24,7 +24,7 @@ export const undercut: FeatureKind<Undercut> = {
     depthMm: { kind: 'length', label: 'Depth a side', from: 0.02, to: 50 },
     cornerMm: { kind: 'length', label: 'Corner radius', from: 0, to: 50 },
   },
-  // DIN 509 form E 0.8 x 0.3: 2.5 wide, 0.3 deep.
+  // As wide and as deep as DIN 509 form E 0.6 x 0.3.
   start: (host) => ({ end: 'right', widthMm: startLength(host, 2.5), depthMm: 0.3, cornerMm: 0.2 }),
   check: (f, host) => {
     const off = leaves(host, 0, f.widthMm, 'widthMm');

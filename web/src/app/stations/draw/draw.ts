@@ -1,3 +1,4 @@
+import { NgTemplateOutlet } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { check, choiceInput, routes } from '@iron-patch/contract';
 import {
@@ -34,7 +35,7 @@ const FIELDS = /^(name|(outside\.\d+|bores\.\d+\.surfaces\.\d+|features\.\d+)\.(
 /** The replacement: surfaces along the axis, bores, what is cut into them; diameters that fit a mate follow their fit. */
 @Component({
   selector: 'ip-draw',
-  imports: [TextField, ChooseField, FigureButton, LengthInput, FeatureRow, LimitsTable, SurfaceRow],
+  imports: [NgTemplateOutlet, TextField, ChooseField, FigureButton, LengthInput, FeatureRow, LimitsTable, SurfaceRow],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './draw.html',
   styles: `

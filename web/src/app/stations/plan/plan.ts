@@ -139,7 +139,9 @@ export class Plan {
     if (this.store.draftPart()) return 'The drawing is not saved: save it or forget the changes at Draw first.';
     const part = this.store.repair()?.part;
     if (part?.problems.length) return 'The drawing has problems: put them right at Draw first.';
-    return part?.unlimited.length ? `Limits are missing at Draw: ${part.unlimited.map((d) => d.dimension.label).join(', ')}.` : '';
+    return part?.unlimited.length
+      ? `Nothing limits ${part.unlimited.map((d) => d.dimension.label).join(', ')} yet: a fit at Decide, or limits at Draw.`
+      : '';
   });
   protected readonly slip = computed(() => routes.slip(this.store.sheet()!.job.id));
 
