@@ -50,9 +50,10 @@ it('takes a reading with a comma that could part thousands at once, and keeps it
   await page.click('Barrel bore');
   const before = (await api<JobSheet>(`/api/jobs/${jobId}/sheet`)).readings.length;
   await line.take('40,127');
-  const { readings } = await api<JobSheet>(`/api/jobs/${jobId}/sheet`);
-  expect(readings).toHaveLength(before + 1);
-  expect(readings.at(-1)).toMatchObject({ valueMm: 40.127, unit: 'mm' });
+  const readings = async (): Promise<JobSheet['readings']> => (await api<JobSheet>(`/api/jobs/${jobId}/sheet`)).readings;
+  // The line goes on at once; the server has it a moment later.
+  await page.until('it to be stored', async () => (await readings()).length === before + 1);
+  expect((await readings()).at(-1)).toMatchObject({ valueMm: 40.127, unit: 'mm' });
 });
 
 it('a sum takes commas and lists, and shows what it understood', async () => {
