@@ -1,4 +1,5 @@
 import {
+  capital,
   CAUTIONS,
   formatLength,
   materialOf,
@@ -13,8 +14,6 @@ import {
 } from '@iron-patch/core';
 import { Paper } from './paper';
 import { drawPart } from './part-picture';
-
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** The slip for the machine: sizes, stock, set-ups, ladder and cautions. */
 export function jobSlip(sheet: JobSheet, repair: Repair, mark: DecimalMark): Promise<Buffer> {

@@ -1,5 +1,5 @@
 import { B17_1_ROWS, DIN6885_ROWS, DIN6888_ROWS } from './keys.data';
-import { chordHeightMm, isListedFor, keySeats } from './keyseat';
+import { chordHeightMm, isListedFor, keyDepthOverMm, keySeats } from './keyseat';
 import { WOODRUFF, woodruffSeat } from './woodruff';
 import { keyZones } from './zones';
 
@@ -133,4 +133,15 @@ it('has the zones of a key’s width as published for 8 mm (DIN 6885-1)', () => 
     ['hub', 'D10', 40, 98],
   ]);
   expect(keyZones(seats(25).find((k) => k.standard.startsWith('ASME'))!)).toEqual([]);
+});
+
+it('a seat may be deeper by 0.1 to a key 6 x 6, 0.2 to 32 x 18, 0.3 from 36 x 20 (DIN 6885-1)', () => {
+  const over = DIN6885_ROWS.map(([, , b, h]) => [b, h, keyDepthOverMm(h)]);
+  const last = (by: number) => over.filter((row) => row[2] === by).at(-1);
+  expect([last(0.1), last(0.2)]).toEqual([
+    [6, 6, 0.1],
+    [32, 18, 0.2],
+  ]);
+  expect(over.find(([b]) => b === 8)).toEqual([8, 7, 0.2]);
+  expect(over.find(([b]) => b === 36)).toEqual([36, 20, 0.3]);
 });

@@ -77,6 +77,13 @@ export function keySeats(shaftMm: number, widthMm: number | null = null): Outcom
   const fits = found.filter((k) => k.widthMm < MOST_WIDTH_SHARE * shaftMm && k.fromCrownMm < shaftMm / 2);
   return fits.length ? good(fits) : bad('too-wide', 'A key that wide would cut half the shaft away.', 'widthMm');
 }
+/**
+ * DIN 6885-1: how much deeper than t1 and t2 a seat may be, by height of the key, mm.
+ *
+ * @example 6 x 6: 0.1; 8 x 7 to 32 x 18: 0.2; 36 x 20: 0.3
+ */
+export const keyDepthOverMm = (heightMm: number): number => (heightMm <= 6 ? 0.1 : heightMm <= 18 ? 0.2 : 0.3);
+
 /** A seat wider than this share of the shaft leaves no shaft. */
 const MOST_WIDTH_SHARE = 0.6;
 

@@ -1,7 +1,7 @@
 import { inSentence } from '../../terms/words';
-import type { InstrumentKind } from '../../evidence/readings';
-import type { BookLimits, DimensionWhat } from './feature-kind';
-import { kindOf } from './features';
+import type { Reads } from '../../evidence/readings';
+import type { BookLimits, DimensionDraft, DimensionWhat } from './feature-kind';
+import { kindOf, type PartFeature } from './features';
 import { hostOf } from './host';
 import { placeBore, placeOutside, type Part, type PlacedSurface } from './part';
 
@@ -23,34 +23,37 @@ export interface Dimension {
   readonly surface: PlacedSurface;
 }
 
-/** The key of a dimension of a surface or a feature. */
-export const dimensionKey = (ownerId: string, name: string): string =>
-  name === 'diameter' && !ownerId.includes('.') ? ownerId : `${ownerId}.${name}`;
+/** The diameter of a surface, by whose id it goes; not one of a feature. */
+export const isDiameterOfSurface = (d: Pick<Dimension, 'key' | 'ownerId'>): boolean => d.key === d.ownerId;
 
-/** Instruments that read such a dimension, the usual one first. A measure that no instrument of the crib reads is gauged or seen. */
-export const MEASURED_BY: Readonly<Record<DimensionWhat, readonly InstrumentKind[]>> = {
-  outside: ['micrometer', 'caliper'],
-  inside: ['dial-bore-gauge', 'bore-head', 'telescoping-gauge', 'caliper'],
-  length: ['caliper', 'depth-mic'],
-  depth: ['depth-mic', 'caliper'],
-  width: ['caliper'],
-  across: ['micrometer', 'caliper'],
-  position: ['caliper', 'depth-mic'],
-  'pitch-diameter': ['micrometer'],
-  edge: [],
-  angle: [],
-  pitch: [],
-  roughness: [],
+/**
+ * What an instrument has to be put to for a dimension; null where none of the crib reads it. A pitch diameter is read over wires or with a
+ * thread mic, which is another number: it is gauged.
+ */
+export const READ_AS: Readonly<Record<DimensionWhat, Reads | null>> = {
+  outside: 'outside',
+  inside: 'inside',
+  across: 'outside',
+  length: 'length',
+  width: 'length',
+  position: 'length',
+  depth: 'depth',
+  'pitch-diameter': null,
+  edge: null,
+  angle: null,
+  pitch: null,
+  roughness: null,
 };
 
-function ofSurface(s: PlacedSurface, lengthIsGiven: boolean): Dimension[] {
+function ofSurface(s: PlacedSurface, lengthIsGiven: boolean, book: BookLimits | null): Dimension[] {
   const name = inSentence(s.name);
   const own = { ownerId: s.id, surface: s, book: null, seat: false };
   const end = s.kind === 'taper' ? ', at its first end' : '';
   return [
     {
       ...own,
-      key: dimensionKey(s.id, 'diameter'),
+      book,
+      key: s.id,
       name: 'diameter',
       what: s.side,
       label: `diameter of ${name}${end}`,
@@ -61,7 +64,7 @@ function ofSurface(s: PlacedSurface, lengthIsGiven: boolean): Dimension[] {
       : [
           {
             ...own,
-            key: dimensionKey(s.id, 'far'),
+            key: `${s.id}.far`,
             name: 'far',
             what: s.side,
             label: `diameter of ${name}, at its other end`,
@@ -72,7 +75,7 @@ function ofSurface(s: PlacedSurface, lengthIsGiven: boolean): Dimension[] {
       ? [
           {
             ...own,
-            key: dimensionKey(s.id, 'length'),
+            key: `${s.id}.length`,
             name: 'length',
             what: s.side === 'inside' ? ('depth' as const) : ('length' as const),
             label: `length of ${name}`,
@@ -83,26 +86,37 @@ function ofSurface(s: PlacedSurface, lengthIsGiven: boolean): Dimension[] {
   ];
 }
 
+/** What the features of a part say of its dimensions, each with its feature and the surface that it is on. */
+const drafted = (part: Part): { readonly f: PartFeature; readonly surface: PlacedSurface; readonly d: DimensionDraft }[] =>
+  part.features.flatMap((f) => {
+    const host = hostOf(part, f.on);
+    return host
+      ? kindOf(f.kind)
+          .dimensions(f, host)
+          .map((d) => ({ f, surface: host.surface, d }))
+      : [];
+  });
+
 /** Every dimension of a part, each once: outside from left to right, bores from their mouths, then what is cut into them. */
 export function dimensionsOf(part: Part): Dimension[] {
-  const outside = placeOutside(part).flatMap((s) => ofSurface(s, true));
-  const inside = part.bores.flatMap((b) => placeBore(part, b).flatMap((s, i) => ofSurface(s, !(b.through && i === b.surfaces.length - 1))));
-  const cut = part.features.flatMap((f) => {
-    const host = hostOf(part, f.on);
-    if (!host) return [];
-    return kindOf(f.kind)
-      .dimensions(f, host)
-      .map((d): Dimension => ({
-        key: `${f.id}.${d.name}`,
-        ownerId: f.id,
-        name: d.name,
-        what: d.what,
-        label: `${inSentence(f.name)}, ${d.label}`,
-        value: d.value,
-        book: d.book ?? null,
-        seat: d.seat ?? false,
-        surface: host.surface,
-      }));
-  });
+  const drafts = drafted(part);
+  const bookOf = (id: string): BookLimits | null => drafts.find(({ d, surface }) => d.ofSurface && surface.id === id)?.d.book ?? null;
+  const outside = placeOutside(part).flatMap((s) => ofSurface(s, true, bookOf(s.id)));
+  const inside = part.bores.flatMap((b) =>
+    placeBore(part, b).flatMap((s, i) => ofSurface(s, !(b.through && i === b.surfaces.length - 1), bookOf(s.id))),
+  );
+  const cut = drafts
+    .filter(({ d }) => !d.ofSurface)
+    .map(({ f, surface, d }): Dimension => ({
+      key: `${f.id}.${d.name}`,
+      ownerId: f.id,
+      name: d.name,
+      what: d.what,
+      label: `${inSentence(f.name)}, ${d.label}`,
+      value: d.value,
+      book: d.book ?? null,
+      seat: d.seat ?? false,
+      surface,
+    }));
   return [...outside, ...inside, ...cut];
 }

@@ -110,6 +110,8 @@ export interface DimensionDraft {
   readonly book?: BookLimits;
   /** Something sits or runs there: the shop's general tolerance will not do. */
   readonly seat?: true;
+  /** It is the surface's own diameter, which takes these limits: a thread's blank. */
+  readonly ofSurface?: true;
 }
 
 /** A point of a turned contour, mm. */
@@ -128,7 +130,7 @@ export type SideMark =
 /** What a feature takes away, and how it shows. A turned one is its new contour from left to right, in place of the surface's. */
 export type FeatureCut =
   | { readonly shape: 'turned'; readonly contour: readonly ContourPoint[] }
-  | { readonly shape: 'other'; readonly removedMm3: number; readonly marks: readonly SideMark[] };
+  | { readonly shape: 'other'; readonly removedMm3: () => number; readonly marks: readonly SideMark[] };
 
 export interface FeatureProblem {
   readonly field: string;
@@ -142,7 +144,8 @@ export interface StressRaiser {
   readonly words: string;
 }
 
-export type OperationKind = 'turn' | 'bore' | 'plunge' | 'thread' | 'drill' | 'ream' | 'mill' | 'broach' | 'knurl' | 'finish';
+/** `centre` and `polish` are done on the lathe, along its axis; `drill` and `sink` across it. */
+export type OperationKind = 'turn' | 'bore' | 'plunge' | 'thread' | 'centre' | 'knurl' | 'polish' | 'drill' | 'sink' | 'mill' | 'broach';
 
 /** One act that makes some of a feature's dimensions. */
 export interface OperationDraft {

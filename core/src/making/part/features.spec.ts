@@ -29,7 +29,10 @@ function anyPart(random: () => number): Part {
       const host = hostOf(part, on)!;
       if (!kindOf(kind).sides.includes(host.surface.side) || random() < 0.5) continue;
       const start = kindOf(kind).start(host) as Record<string, unknown>;
-      if (kind === 'thread') start['thread'] = `M${Math.round(host.surface.leftMm)} x 1.5`;
+      // Inside, one whose crests are the hole: 1.0825 pitches over it.
+      const inside = host.surface.side === 'inside';
+      if (kind === 'thread')
+        start['thread'] = `M${inside ? (host.surface.leftMm + 1.0825 * 1.5).toFixed(2) : Math.round(host.surface.leftMm)} x 1.5`;
       const more = {
         ...part,
         features: [
@@ -155,10 +158,36 @@ describe('limits by the book', () => {
   });
   it('M18 x 1.5 6g: 17.732 to 17.968 over the crests, 16.854 to 16.994 on the flanks (ISO 965-2)', () => {
     const part = shaft(18, 'thread', { thread: 'M18 x 1.5' });
-    expect([band(part, 'crest'), band(part, 'pitch-diameter')]).toEqual([
-      [17.732, 17.968],
-      [16.854, 16.994],
-    ]);
+    expect(band(part, 'pitch-diameter')).toEqual([16.854, 16.994]);
+    // Over the crests it is the blank's own diameter: one dimension, not two that say different things.
+    const blank = dimensionsOf(part).filter((d) => d.what === 'outside');
+    expect(blank.map((d) => [d.key, d.book])).toEqual([['s', { lower: 17.732, upper: 17.968, source: expect.stringContaining('6g') }]]);
+  });
+  it('M18 x 1.5 6H: a hole of 16.376 to 16.676, 17.026 to 17.216 on the flanks (ISO 965-2); no other hole', () => {
+    const tube = (holeMm: number): Part => ({
+      ...shaft(30, 'chamfer', {}),
+      bores: [{ id: 'b', from: 'near', through: true, surfaces: [surface('h', 'cylinder', 'Hole', 0, holeMm)] }],
+      features: [
+        {
+          id: 'f',
+          kind: 'thread',
+          on: 'h',
+          name: 'It',
+          end: 'left',
+          thread: 'M18 x 1.5',
+          threadClass: '',
+          lengthMm: 20,
+          hand: 'right',
+          starts: 1,
+        },
+      ],
+    });
+    expect(validatePart(tube(16.5)).ok).toBe(true);
+    expect(band(tube(16.5), 'pitch-diameter')).toEqual([17.026, 17.216]);
+    const hole = dimensionsOf(tube(16.5)).find((d) => d.key === 'h')!.book!;
+    expect([hole.lower, hole.upper].map((mm) => Number(mm.toFixed(3)))).toEqual([16.376, 16.676]);
+    for (const wrong of [14, 16.1, 17, 18.5])
+      expect(validatePart(tube(wrong))).toMatchObject({ problems: [{ path: 'features.0.thread' }] });
   });
   it('a groove that is no ring’s is refused as one, and taken as measured', () => {
     const odd = { diameterMm: 23.5 };
@@ -199,7 +228,8 @@ describe('what a kind refuses', () => {
     ['thread', { thread: '' }, 'thread'],
     ['thread', { thread: 'M20' }, 'thread'],
     ['thread', { thread: 'M30 x 1.5', threadClass: '7Q' }, 'threadClass'],
-    ['cross-hole', { reach: 'to depth', depthMm: 15.5, diameterMm: 3 }, 'depthMm'],
+    ['cross-hole', { reach: 'to depth', depthMm: 29.95, diameterMm: 3 }, 'depthMm'],
+    ['keyseat', { open: 'right', lengthMm: 20 }, 'open'],
     ['cross-hole', { reach: 'into the bore', diameterMm: 3 }, 'reach'],
     ['hole-pattern', { count: 6, circleMm: 0, end: 'left' }, 'circleMm'],
     ['hole-pattern', { count: 3, circleMm: 28, diameterMm: 4, end: 'left' }, 'circleMm'],

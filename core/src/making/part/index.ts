@@ -26,7 +26,7 @@ export type {
 } from './feature-kind';
 export { FEATURE_KINDS, fieldsOf, kindOf, type FeatureKindId, type PartFeature } from './features';
 export { hostOf, radiusAt } from './host';
-export { dimensionKey, dimensionsOf, MEASURED_BY, type Dimension } from './dimensions';
+export { dimensionsOf, isDiameterOfSurface, READ_AS, type Dimension } from './dimensions';
 export { limitsOf, type DimensionLimits } from './limits';
 export { validatePart, LEAST_WALL_MM, MOST_DIAMETER_MM, MOST_PART_LENGTH_MM } from './validate-part';
 export { boreOutlines, outline, type OutlinePoint } from './outline';

@@ -67,13 +67,13 @@ const flat =
 
 const keyseat = { atMm: 10, lengthMm: 30, widthMm: 10, depthMm: 5, cutterMm: 40, open: 'none' };
 const capsule: Gone = (x, y, z) => z >= R - 5 && hyp(Math.max(15 - x, x - 35, 0), y) <= 5;
-const halfOpen: Gone = (x, y, z) => z >= R - 5 && Math.abs(y) <= 5 && x <= 40 && (x >= 15 || hyp(x - 15, y) <= 5) && x >= 10;
+const halfOpen: Gone = (x, y, z) => z >= R - 5 && Math.abs(y) <= 5 && (x >= 15 || hyp(x - 15, y) <= 5) && x >= 10;
 const sled: Gone = (x, y, z) => Math.abs(y) <= 5 && hyp(Math.max(15 - x, x - 35, 0), z - (R - 5 + 20)) <= 20;
 const sink = 6 / 2;
 
 const CASES: readonly (readonly [string, PartFeature['kind'], string, number, object, Gone, Box])[] = [
   ['keyseat by an end mill', 'keyseat', 's', 0, { ...keyseat, cutter: 'end-mill' }, capsule, upper(5)],
-  ['keyseat open on its right', 'keyseat', 's', 0, { ...keyseat, cutter: 'end-mill', open: 'right' }, halfOpen, upper(5)],
+  ['keyseat open on its right', 'keyseat', 's', 0, { ...keyseat, lengthMm: 50, cutter: 'end-mill', open: 'right' }, halfOpen, upper(5)],
   ['keyseat by a sled-runner cutter', 'keyseat', 's', 0, { ...keyseat, cutter: 'sled-runner', atMm: 15, lengthMm: 20 }, sled, upper(5)],
   [
     'Woodruff seat',
@@ -124,6 +124,15 @@ const CASES: readonly (readonly [string, PartFeature['kind'], string, number, ob
     { atMm: 30, diameterMm: 4, reach: 'to depth', depthMm: 7, sinkMm: 6, sinkDeg: 90 },
     (x, y, z) => (hyp(x - 30, y) <= 2 && z >= R - 7) || (hyp(x - 30, y) <= sink && z >= R - (sink - hyp(x - 30, y))),
     upper(3, 12, [26, 34]),
+  ],
+  [
+    'a blind hole past the middle',
+    'cross-hole',
+    's',
+    0,
+    { atMm: 30, diameterMm: 8, reach: 'to depth', depthMm: 32 },
+    (x, y, z) => hyp(x - 30, y) <= 4 && z >= R - 32,
+    across,
   ],
   [
     'a keyway in a bore',

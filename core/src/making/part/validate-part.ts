@@ -1,4 +1,5 @@
 import { good, type Outcome, type Problem } from '../../terms/outcome';
+import { inSentence } from '../../terms/words';
 import { materialOf } from '../../book/materials';
 import type { FieldSpec } from './feature-kind';
 import { fieldsOf, kindOf, type PartFeature } from './features';
@@ -104,9 +105,8 @@ function checkOverlaps(part: Part, say: Say): void {
   for (const a of spans)
     for (const b of spans)
       if (a.i < b.i && a.f.on === b.f.on && Math.min(a.to, b.to) - Math.max(a.from, b.from) > 1e-6)
-        say(`features.${b.i}.on`, 'overlap', `${b.f.name} and ${inWords(a.f.name)} lie over each other.`);
+        say(`features.${b.i}.on`, 'overlap', `${b.f.name} and ${inSentence(a.f.name)} lie over each other.`);
 }
-const inWords = (name: string): string => name.charAt(0).toLowerCase() + name.slice(1);
 
 /** Checks a part that somebody drew. All problems at once, each with its path. */
 export function validatePart(part: Part): Outcome<Part> {

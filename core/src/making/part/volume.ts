@@ -15,7 +15,7 @@ const removedMm3 = (part: Part): number =>
   part.features.reduce((sum, f) => {
     const host = hostOf(part, f.on);
     const cut = host ? kindOf(f.kind).cut(f, host) : null;
-    return sum + (cut?.shape === 'other' ? cut.removedMm3 : 0);
+    return sum + (cut?.shape === 'other' ? cut.removedMm3() : 0);
   }, 0);
 
 /**

@@ -10,6 +10,7 @@ import {
   type Part,
   type PlacedMark,
 } from '../part';
+import { inSentence } from '../../terms/words';
 import type { Primitive, Scene } from './scene';
 
 const upper = (points: readonly OutlinePoint[]): [number, number][] => points.map((p) => [p.x, p.r]);
@@ -182,6 +183,6 @@ export function featureLines(part: Part, write: (key: string) => string): string
     const own = kindOf(f.kind)
       .dimensions(f, host)
       .map((d) => `${d.label} ${write(`${f.id}.${d.name}`)}`);
-    return [`${f.name} on ${host.surface.name.toLowerCase()}: ${own.join(', ')}`];
+    return [`${f.name} on ${inSentence(host.surface.name)}: ${own.join(', ')}`];
   });
 }

@@ -7,6 +7,8 @@ import type { Lathe } from './machine';
 export type TouchedEdge = 'left' | 'right';
 
 export interface Rung {
+  /** Lasts for the feature or the surface that it is of; names may repeat. */
+  readonly key: string;
   readonly what: string;
   /** From the set-up's zero face to the edge on the part, mm. */
   readonly depthMm: number;
@@ -26,8 +28,10 @@ export interface LadderOptions {
   readonly partOff: boolean;
 }
 
+type Edge = Pick<Rung, 'key' | 'what'> & { readonly x: number };
+
 /** Ends of what is turned into a surface, and centres of what is drilled across it. */
-function featureEdges(part: Part): { what: string; x: number }[] {
+function featureEdges(part: Part): Edge[] {
   return part.features.flatMap((f) => {
     const host = hostOf(part, f.on);
     if (!host) return [];
@@ -38,35 +42,40 @@ function featureEdges(part: Part): { what: string; x: number }[] {
       // An edge's own end is a shoulder or a face, and stands on the ladder as that.
       if (f.kind === 'chamfer' || f.kind === 'fillet') {
         const name = inSentence(f.name);
-        return f.end === 'left' ? [{ what: `${on}: ${name} ends`, x: to }] : [{ what: `${on}: ${name} starts`, x: from }];
+        return f.end === 'left'
+          ? [{ key: `${f.id}.to`, what: `${on}: ${name} ends`, x: to }]
+          : [{ key: `${f.id}.from`, what: `${on}: ${name} starts`, x: from }];
       }
       return [
-        { what: `${f.name}: left wall`, x: from },
-        { what: `${f.name}: right wall`, x: to },
+        { key: `${f.id}.from`, what: `${f.name}: left wall`, x: from },
+        { key: `${f.id}.to`, what: `${f.name}: right wall`, x: to },
       ];
     }
     return cut.marks.flatMap((m) => {
-      if (m.kind === 'circle') return [{ what: `${f.name} ${Number((2 * m.radiusMm).toFixed(3))} mm, centre`, x: m.atMm }];
+      if (m.kind === 'circle')
+        return [{ key: `${f.id}.at`, what: `${f.name} ${Number((2 * m.radiusMm).toFixed(3))} mm, centre`, x: m.atMm }];
       return [
-        { what: `${f.name}: begins`, x: m.fromMm },
-        { what: `${f.name}: ends`, x: m.toMm },
+        { key: `${f.id}.from`, what: `${f.name}: begins`, x: m.fromMm },
+        { key: `${f.id}.to`, what: `${f.name}: ends`, x: m.toMm },
       ];
     });
   });
 }
 
-function edges(part: Part): { what: string; x: number }[] {
+function edges(part: Part): Edge[] {
   const placed = placeOutside(part);
   const length = placed.at(-1)?.toMm ?? 0;
   const inside = part.bores.flatMap((b) =>
     placeBore(part, b).flatMap((s) => {
       const x = b.from === 'near' ? s.toMm : s.fromMm;
-      return x > 1e-9 && x < length - 1e-9 ? [{ what: `Bottom of ${inSentence(s.name)}`, x }] : [];
+      return x > 1e-9 && x < length - 1e-9 ? [{ key: `${s.id}.bottom`, what: `Bottom of ${inSentence(s.name)}`, x }] : [];
     }),
   );
   return [
     ...featureEdges(part),
-    ...placed.slice(1).map((s, i) => ({ what: `Shoulder ${inSentence(placed[i]!.name)} to ${inSentence(s.name)}`, x: s.fromMm })),
+    ...placed
+      .slice(1)
+      .map((s, i) => ({ key: `${s.id}.shoulder`, what: `Shoulder ${inSentence(placed[i]!.name)} to ${inSentence(s.name)}`, x: s.fromMm })),
     ...inside,
   ];
 }
@@ -81,12 +90,12 @@ export function depthLadder(part: Part, o: LadderOptions): Rung[] {
   const placed = placeOutside(part);
   const length = placed.at(-1)?.toMm ?? 0;
   const rungs = edges(part)
-    .map(({ what, x }) => ({ what, depthMm: o.fromFarEnd ? length - x : x }))
+    .map(({ key, what, x }) => ({ key, what, depthMm: o.fromFarEnd ? length - x : x }))
     .filter((r) => r.depthMm > 1e-9 && r.depthMm < length + 1e-9)
     .sort((p, q) => p.depthMm - q.depthMm)
     .map((r) => ({ ...r, toolMm: r.depthMm, dial: toTurns(r.depthMm, o.lathe.carriage), note: '' }));
   if (!o.partOff) return rungs;
   const toolMm = o.touched === 'left' ? length + o.partingMm : length;
   const note = o.touched === 'left' ? `left edge touched: length + ${o.partingMm} mm tool width` : 'right edge touched: the length itself';
-  return [...rungs, { what: 'Part off', depthMm: length, toolMm, dial: toTurns(toolMm, o.lathe.carriage), note }];
+  return [...rungs, { key: 'part-off', what: 'Part off', depthMm: length, toolMm, dial: toTurns(toolMm, o.lathe.carriage), note }];
 }

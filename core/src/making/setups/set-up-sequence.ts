@@ -1,5 +1,15 @@
 import { inSentence } from '../../terms/words';
-import { hostOf, kindOf, largestDiameterMm, partLengthMm, type OperationDraft, type Part } from '../part';
+import {
+  hostOf,
+  kindOf,
+  largestDiameterMm,
+  partLengthMm,
+  type Host,
+  type OperationDraft,
+  type OperationKind,
+  type Part,
+  type PartFeature,
+} from '../part';
 
 /** One holding of the work and what is done in it. */
 export interface SetUp {
@@ -29,49 +39,37 @@ export function holdFor(overhangMm: number, diameterMm: number): string {
 const LATHE_CAUTION = 'No gloves, no loose sleeves, chuck key out before the spindle turns, eyes covered.';
 const BRONZE_CAUTION = 'Bronze and brass spray needle chips: guard and face shield.';
 
-/** Machine on which an act is done; on the lathe it belongs into the first holding, so that it runs true with what is turned. */
-const ON_LATHE: readonly OperationDraft['kind'][] = ['turn', 'bore', 'plunge', 'thread', 'knurl'];
+/** Acts of the lathe: they belong into the first holding, so that what they make runs true with what is turned. */
+const ON_LATHE: readonly OperationKind[] = ['turn', 'bore', 'plunge', 'thread', 'centre', 'knurl', 'polish'];
 
-function acts(part: Part): OperationDraft[] {
-  return part.features.flatMap((f) => {
-    const host = hostOf(part, f.on);
-    return host ? kindOf(f.kind).operations(f, host) : [];
-  });
+interface Act {
+  readonly feature: PartFeature;
+  readonly host: Host;
+  readonly operation: OperationDraft;
 }
 
-/** What is turned into the surfaces beside plain edges, each once. */
-const turnedWords = (part: Part): string[] => [
-  ...new Set(
-    part.features
-      .filter((f) => f.kind !== 'chamfer')
-      .flatMap((f) => {
-        const host = hostOf(part, f.on);
-        return host ? kindOf(f.kind).operations(f, host) : [];
-      })
-      .filter((o) => ON_LATHE.includes(o.kind))
-      .map((o) => o.words),
-  ),
-];
-
-/** What is milled and drilled across the axis, with where: from the zero face. */
-const acrossWords = (part: Part): string[] =>
-  part.features.flatMap((f) => {
-    const host = hostOf(part, f.on);
-    if (!host) return [];
-    const kind = kindOf(f.kind);
-    const cut = kind.cut(f, host);
-    const [mark] = cut.shape === 'other' ? cut.marks : [];
-    const at = mark?.kind === 'circle' ? mark.atMm : mark?.fromMm;
-    const clock = 'clockDeg' in f ? `, ${f.clockDeg}°` : '';
-    const where = at === undefined ? '' : ` at ${Number(at.toFixed(3))} mm${clock}`;
-    const size = mark?.kind === 'circle' ? ` ${Number((2 * mark.radiusMm).toFixed(3))} mm` : '';
-    return kind
-      .operations(f, host)
-      .filter((o) => !ON_LATHE.includes(o.kind) && o.kind !== 'broach')
-      .map((o) => `${o.words}${size}${where}`);
+/** Everything that is done for the features of a part, in their order. */
+const acts = (part: Part): Act[] =>
+  part.features.flatMap((feature) => {
+    const host = hostOf(part, feature.on);
+    return host
+      ? kindOf(feature.kind)
+          .operations(feature, host)
+          .map((operation) => ({ feature, host, operation }))
+      : [];
   });
 
-function firstOperations(part: Part, tailstock: boolean, near: 'near' | 'far'): string[] {
+/** Where an act across the axis is done, from the zero face, and how large a hole is. */
+function whereWords({ feature, host }: Act): string {
+  const cut = kindOf(feature.kind).cut(feature, host);
+  const [mark] = cut.shape === 'other' ? cut.marks : [];
+  if (!mark) return '';
+  const clock = 'clockDeg' in feature ? `, ${feature.clockDeg}°` : '';
+  const show = (mm: number): string => `${Number(mm.toFixed(3))} mm`;
+  return mark.kind === 'circle' ? ` ${show(2 * mark.radiusMm)} at ${show(mark.atMm)}${clock}` : ` at ${show(mark.fromMm)}${clock}`;
+}
+
+function firstOperations(part: Part, turned: readonly string[], tailstock: boolean, near: 'near' | 'far'): string[] {
   const cylinders = part.outside.map((s) => inSentence(s.name));
   const bores = part.bores.filter((b) => b.from === near || b.through);
   return [
@@ -79,7 +77,7 @@ function firstOperations(part: Part, tailstock: boolean, near: 'near' | 'far'): 
     ...(tailstock ? ['Centre drill, bring up the tailstock'] : []),
     ...bores.map((b) => `Drill and bore ${b.through ? 'through, past the part-off' : 'to depth'}`),
     `Turn ${cylinders.reverse().join(', then ')}`,
-    ...turnedWords(part),
+    ...turned,
     'Chamfers and edges',
     'Part off',
   ];
@@ -95,12 +93,19 @@ export function setUpSequence(part: Part): SetUp[] {
   const overhang = partLengthMm(part);
   const hold = holdFor(overhang, largestDiameterMm(part));
   const needle = part.materialId.startsWith('bronze') || part.materialId === 'brass';
+  const all = acts(part);
+  // Plain edges have a line of their own, at the end.
+  const turned = [
+    ...new Set(all.filter((a) => a.feature.kind !== 'chamfer' && ON_LATHE.includes(a.operation.kind)).map((a) => a.operation.words)),
+  ];
+  const across = all.filter((a) => !ON_LATHE.includes(a.operation.kind) && a.operation.kind !== 'broach');
+  const broached = all.filter((a) => a.operation.kind === 'broach');
   const first: SetUp = {
     number: 1,
     title: 'Turn complete from the bar',
     hold,
     zeroFace: headLast ? 'plain end, head towards the chuck' : 'far end, zero end towards the chuck',
-    operations: firstOperations(part, hold.includes('tailstock'), headLast ? 'near' : 'far'),
+    operations: firstOperations(part, turned, hold.includes('tailstock'), headLast ? 'near' : 'far'),
     cautions: [LATHE_CAUTION, ...(needle ? [BRONZE_CAUTION] : [])],
     fromFarEnd: !headLast,
     partsOff: true,
@@ -119,27 +124,25 @@ export function setUpSequence(part: Part): SetUp[] {
     fromFarEnd: headLast,
     partsOff: false,
   };
-  const holes = acrossWords(part);
-  const broached = acts(part).filter((o) => o.kind === 'broach');
   const third: SetUp = {
     number: 3,
     title: 'Across the axis, on the mill',
     hold: 'V-block or vise with a V, finder on the centre line',
     zeroFace: 'the same zero face as set-up 2',
-    operations: [...holes, 'Deburr inside and out'],
+    operations: [...across.map((a) => a.operation.words + whereWords(a)), 'Deburr inside and out'],
     cautions: ['Clamp before drilling: a pin that turns under the drill takes the hand with it.'],
     fromFarEnd: headLast,
     partsOff: false,
   };
   const fourth: SetUp = {
-    number: holes.length ? 4 : 3,
+    number: across.length ? 4 : 3,
     title: 'Keyways',
     hold: 'on the arbor press with a guide bush, or in the slotting vise',
     zeroFace: 'the same zero face as set-up 2',
-    operations: broached.map((o) => o.words),
+    operations: broached.map((a) => a.operation.words),
     cautions: ['A broach under a press can shatter: stand aside, guard up.'],
     fromFarEnd: headLast,
     partsOff: false,
   };
-  return [first, second, ...(holes.length ? [third] : []), ...(broached.length ? [fourth] : [])];
+  return [first, second, ...(across.length ? [third] : []), ...(broached.length ? [fourth] : [])];
 }

@@ -1,4 +1,4 @@
-import { FEATURE_KINDS, hostOf, newPart } from '../part';
+import { FEATURE_KINDS, hostOf, kindOf, newPart, type FeatureKindId, type PartFeature } from '../part';
 import { depthLadder } from './depth-ladder';
 import { crossDialFor, crossTurns, dialDecimals, diameterForCrossDial, toTurns, turnsOf, turnsWords } from './dial';
 import { holdFor, setUpSequence } from './set-up-sequence';
@@ -83,6 +83,22 @@ describe('set-ups', () => {
     const drilled = setUpSequence({ ...pin, features: [{ ...hole, id: 'h', kind: 'cross-hole', on: 'body', name: 'Cross hole' }] });
     expect(drilled).toHaveLength(3);
     expect(drilled[2]!.operations[0]).toBe('Drill the cross hole 6 mm at 110 mm, 90°');
+  });
+
+  it('centre, thread, knurl and polish on the lathe; mill across it; broach last, under a press', () => {
+    const bush = newPart('plain-bush', 'Bush', 50, 60);
+    const add = (kind: FeatureKindId, on: string, own: object = {}) =>
+      ({ ...kindOf(kind).start(hostOf(bush, on)!), id: kind, kind, on, name: 'It', ...own }) as unknown as PartFeature;
+    const solid = newPart('plain-pin', 'Pin', 50, 60);
+    const turned = setUpSequence({
+      ...solid,
+      features: [add('centre-hole', 'body'), add('seal-land', 'body'), add('knurl', 'body'), add('hole-pattern', 'body')],
+    });
+    expect(turned).toHaveLength(2);
+    expect(turned[0]!.operations.join()).toMatch(/Centre drill the right end.*lead.*Roll the diamond knurl.*hole in the end/);
+    const broached = setUpSequence({ ...bush, features: [add('keyway', 'hole'), add('keyseat', 'body')] });
+    expect(broached.map((s) => s.title).slice(2)).toEqual(['Across the axis, on the mill', 'Keyways']);
+    expect(broached[3]).toMatchObject({ number: 4, operations: ['Broach the keyway'] });
   });
 
   it('bore a bush with its outside, and warn of bronze chips', () => {

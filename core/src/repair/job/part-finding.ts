@@ -5,6 +5,7 @@ import { materialOf } from '../../book/materials';
 import type { Problem } from '../../terms/outcome';
 import {
   dimensionsOf,
+  isDiameterOfSurface,
   limitsOf,
   massKg,
   placeAll,
@@ -118,7 +119,7 @@ const withSizes = (part: Part, sizeOf: (s: Surface) => number): Part => {
 };
 
 /** Figures of before dimensions had keys are called as they were. */
-const figureKey = (d: Dimension): string => `segment.${d.key}${d.name === 'diameter' && d.key === d.ownerId ? '.diameter' : ''}`;
+const figureKey = (d: Dimension): string => `segment.${d.key}${isDiameterOfSurface(d) ? '.diameter' : ''}`;
 
 const MEASURES: Partial<Record<Dimension['what'], Measure>> = { angle: 'angle', roughness: 'ratio' };
 const DEGREE = Math.PI / 180;
@@ -158,18 +159,27 @@ function dimensionFinding(part: Part, d: Dimension, fitted: Fitted | null): Dime
   };
   const band = (upper - lower) / 2;
   const rests = from === 'general' ? [tabled(`${key}.general`, 'general tolerance', band * scale, GENERAL_TOLERANCE_SOURCE, measure)] : [];
-  const figure = workedOut(key, d.label, d.value * scale, `${how[from]}${from === 'general' ? '' : ` (${words})`}`, [drawn, ...rests], {
-    measure,
-    limits: { lower: lower * scale, upper: upper * scale },
-  });
+  // Limits that lie to one side of the drawn size, such as k6 or a keyseat's depth, are made to their middle: the size itself may be out.
+  const aim = from === 'general' || measure !== 'length' ? d.value * scale : (lower + upper) / 2;
+  const figure = workedOut(
+    key,
+    d.label,
+    aim,
+    from === 'general' ? how.general : `${how[from]} (${words}), to their middle`,
+    [drawn, ...rests],
+    {
+      measure,
+      limits: { lower: lower * scale, upper: upper * scale },
+    },
+  );
   // A turned or bored diameter is always read: it is what the part is made for.
-  const mustProve = from !== 'general' || (d.name === 'diameter' && d.key === d.ownerId);
+  const mustProve = from !== 'general' || isDiameterOfSurface(d);
   return { dimension: d, figure, limits: { lowerMm: lower, upperMm: upper }, from, words, mustProve };
 }
 
 /** It is to fit a mate, and the fit is not chosen: the general tolerance stands in for it on the picture only. */
 const waits = ({ dimension: d, from }: DimensionFinding): boolean =>
-  from === 'general' && d.key === d.ownerId && d.surface.fitsPlaceIds.length > 0;
+  from === 'general' && isDiameterOfSurface(d) && d.surface.fitsPlaceIds.length > 0;
 
 /** The drawn part with everything that the fits decide; null while nothing is drawn. */
 export function partFinding(fits: readonly FitFinding[], bores: readonly BoreFinding[], sheet: JobSheet): PartFinding | null {
@@ -180,7 +190,7 @@ export function partFinding(fits: readonly FitFinding[], bores: readonly BoreFin
   const mates = new Map(all.map((s) => [s.id, matesOf(s, inside.has(s.id) ? [] : fits, inside.has(s.id) ? bores : [])]));
   const fitted = new Map(all.map((s) => [s.id, fittedOutside(mates.get(s.id)!.fits) ?? fittedBore(mates.get(s.id)!.bores)]));
   const part = withSizes(drawn, (s) => fitted.get(s.id)?.sizeMm ?? s.diameterMm);
-  const dimensions = dimensionsOf(part).map((d) => dimensionFinding(part, d, d.key === d.ownerId ? (fitted.get(d.key) ?? null) : null));
+  const dimensions = dimensionsOf(part).map((d) => dimensionFinding(part, d, isDiameterOfSurface(d) ? (fitted.get(d.key) ?? null) : null));
   const byKey = new Map(dimensions.map((d) => [d.dimension.key, d]));
   const segments = placeAll(part).flatMap((segment): SegmentFinding[] => {
     const found = byKey.get(segment.id)!;

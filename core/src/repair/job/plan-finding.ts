@@ -1,4 +1,4 @@
-import { DRILLS } from '../../book/drills';
+import { DRILLS, inCrib, type Drill, type DrillSet } from '../../book/drills';
 import { inSentence } from '../../terms/words';
 import { materialOf } from '../../book/materials';
 import { bad, type Outcome } from '../../terms/outcome';
@@ -67,7 +67,13 @@ export interface PlanFinding {
 
 const allowancesOf = (plan: PlanChoice): StockAllowances => ({ ...USUAL_ALLOWANCES, partingMm: plan.partingMm, grippedMm: plan.grippedMm });
 
-const DRILLS_MM = DRILLS.map((d) => d.diameterMm);
+/** The drill before boring: one that hangs in the crib where one does, else as sold. */
+function drillFigure(id: string, boreMm: number, sets: readonly DrillSet[]): Figure {
+  const sizes = (drills: readonly Drill[]): number[] => drills.map((d) => d.diameterMm);
+  const hanging = drillBeforeBoringMm(boreMm, sizes(DRILLS.filter((d) => inCrib(sets, d))));
+  const source = hanging === null ? 'drills as sold' : 'drills of the crib';
+  return tabled(`plan.drill.${id}`, 'drilled before boring', hanging ?? drillBeforeBoringMm(boreMm, sizes(DRILLS)) ?? 0, source);
+}
 
 /** What the plan is until somebody chooses: the first lathe, the bar with least waste, a left-edge touch. */
 const proposal = (lathe: Lathe): PlanChoice => ({
@@ -86,6 +92,7 @@ function passesFor(
   lathe: Lathe,
   barMm: number,
   materialId: string,
+  sets: readonly DrillSet[],
 ): SegmentPasses[] {
   const surface = surfaceSpeed(plan, materialId);
   const speed = surface.value;
@@ -105,12 +112,7 @@ function passesFor(
     const { id } = segment.segment;
     const inside = segment.segment.side === 'inside';
     const options = { ...USUAL_PASSES, finishes: plan.finishes };
-    const drill = tabled(
-      'plan.drill.' + id,
-      'drilled before boring',
-      drillBeforeBoringMm(segment.diameter.value, DRILLS_MM) ?? 0,
-      'drills as sold',
-    );
+    const drill = drillFigure(id, segment.diameter.value, sets);
     const from = inside ? drill : bar;
     const passes =
       inside && drill.value === 0
@@ -145,7 +147,7 @@ function passesFor(
 
 /** Where the tool stands at a stop: the depth on the part, and the tool's own width where it was touched on the far edge. */
 export function rungFigure(rung: Rung, setUp: number): Figure {
-  const key = `set-up.${setUp}.${rung.what}`;
+  const key = `set-up.${setUp}.${rung.key}`;
   const depth = workedOut(`${key}.depth`, inSentence(rung.what), rung.depthMm, 'distance from the zero face on the drawing', []);
   const width = rung.toolMm - rung.depthMm;
   return sumOf(key, `tool at ${inSentence(rung.what)}`, [
@@ -192,7 +194,7 @@ export function planFinding(found: PartFinding | null, sheet: JobSheet, shop: Sh
     bars,
     bar,
     setUps,
-    passes: passesFor(found.segments, plan, lathe, bar?.diameterMm ?? need.diameter.value, found.part.materialId),
+    passes: passesFor(found.segments, plan, lathe, bar?.diameterMm ?? need.diameter.value, found.part.materialId, shop.drillSets),
     problems: troubles(found, need, lathe, bar),
     frozen: [
       need.length,

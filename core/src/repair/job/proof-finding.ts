@@ -1,8 +1,8 @@
-import { countOf, inSentence } from '../../terms/words';
+import { capital, countOf, inSentence } from '../../terms/words';
 import { judge, worst, type Limits, type Verdict } from '../../evidence/proof';
-import { analyseShape, type Shape } from '../../evidence/readings';
+import { analyseShape, K95, type Shape } from '../../evidence/readings';
 import { workedOut, type Figure } from '../../terms/working';
-import { MEASURED_BY } from '../../making/part';
+import { isDiameterOfSurface, READ_AS } from '../../making/part';
 import { alphaOf, instrumentUncertaintyMm, readingFigure, toDiameter } from './measured';
 import { instrumentOf } from './bias';
 import type { FitFinding } from './fit-finding';
@@ -25,10 +25,7 @@ export interface ProofFinding {
 }
 
 /** Nobody reads an angle or a roughness with an instrument of the crib here: what is read as a length is proved. */
-const isRead = ({ dimension }: DimensionFinding): boolean => MEASURED_BY[dimension.what].length > 0;
-
-const isDiameterOfSurface = ({ dimension: d }: DimensionFinding): boolean => d.key === d.ownerId;
-const upper = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+const isRead = ({ dimension }: DimensionFinding): boolean => READ_AS[dimension.what] !== null;
 
 function proofOf(
   found: DimensionFinding & { readonly limits: Limits },
@@ -39,8 +36,8 @@ function proofOf(
   shop: Shop,
 ): ProofFinding {
   const { key, what, surface, label } = found.dimension;
-  const round = isDiameterOfSurface(found);
-  const name = round ? surface.name : upper(label);
+  const round = isDiameterOfSurface(found.dimension);
+  const name = round ? surface.name : capital(label);
   const readings = live.filter((r) => r.purpose === 'proof' && r.segmentId === key);
   const side = what === 'inside' ? 'inside' : 'outside';
   const sizes = readings.map((r) => toDiameter(r, side, materialId, sheet.job.shopTempC, shop));
@@ -49,7 +46,7 @@ function proofOf(
   const mean = shape?.meanMm ?? (values.length ? values.reduce((s, v) => s + v, 0) / values.length : null);
   const plusMinusMm =
     shape?.plusMinusMm ??
-    2 * Math.max(0, ...readings.map((r) => instrumentUncertaintyMm(instrumentOf(shop, r.instrumentId), side, r.valueMm)));
+    K95 * Math.max(0, ...readings.map((r) => instrumentUncertaintyMm(instrumentOf(shop, r.instrumentId), side, r.valueMm)));
   const ends = shape ? [shape.smallestMm, shape.largestMm] : values.length ? [Math.min(...values), Math.max(...values)] : [];
   const measured =
     mean === null

@@ -1,22 +1,6 @@
 import { readsFor, type Reads, type Spot } from '../../evidence/readings';
-import type { DimensionWhat } from '../../making/part';
+import { READ_AS } from '../../making/part';
 import type { Repair } from './repair';
-
-/** What an instrument has to be put to for a dimension of the new part. */
-const MADE_READS: Readonly<Record<DimensionWhat, Reads>> = {
-  outside: 'outside',
-  inside: 'inside',
-  across: 'outside',
-  'pitch-diameter': 'outside',
-  length: 'length',
-  width: 'length',
-  position: 'length',
-  depth: 'depth',
-  edge: 'length',
-  angle: 'length',
-  pitch: 'pitch',
-  roughness: 'length',
-};
 
 /** Where a reading goes: a place that came in, or a dimension of the new part. */
 interface Target {
@@ -31,7 +15,7 @@ export function readsAt(
   { placeId, segmentId, spot }: Target,
 ): { readonly side: 'outside' | 'inside'; readonly reads: Reads } {
   const what = placeId === null ? repair.part?.dimensions.find((d) => d.dimension.key === segmentId)?.dimension.what : undefined;
-  if (what) return { side: what === 'inside' ? 'inside' : 'outside', reads: MADE_READS[what] };
+  if (what) return { side: what === 'inside' ? 'inside' : 'outside', reads: READ_AS[what] ?? 'length' };
   const side = repair.places.find((f) => f.place.id === placeId)?.place.side ?? 'outside';
   return { side, reads: readsFor(spot.quantity, side) };
 }

@@ -1,7 +1,7 @@
-import { sentence, type Figure, type Measure } from '../../terms/working';
+import { sentence, typed, type Figure, type Measure } from '../../terms/working';
 import type { LengthUnit } from '../../terms/quantity';
 import { choiceKey } from './choices';
-import type { PartFinding } from './part-finding';
+import type { DimensionFinding, PartFinding } from './part-finding';
 import type { PlanFinding } from './plan-finding';
 import type { FrozenFigure, JobSheet, ReleaseRecord } from './records';
 
@@ -19,10 +19,18 @@ export interface MovedFigure {
 /** Smaller moves than this are rounding, mm. */
 export const MOVED_LEAST_MM = 0.0005;
 
+/** Limits that somebody typed: two of them may move about the same middle. */
+function typedLimits({ figure, from }: DimensionFinding): Figure[] {
+  if (from !== 'typed' || !figure.limits) return [];
+  const end = (side: 'lower' | 'upper'): Figure =>
+    typed(`${figure.key}.${side}`, `${figure.label}, ${side} limit`, figure.limits![side], 'the limits at Draw', '', figure.measure);
+  return [end('lower'), end('upper')];
+}
+
 /** The figures that a released part rests on: every dimension, stock, tool and stops, each fit's hole, clearance and play. */
 export function releasable(found: PartFinding | null, plan: PlanFinding | null): Figure[] {
   if (!found) return [];
-  const sizes = found.dimensions.map((d) => d.figure);
+  const sizes = found.dimensions.flatMap((d) => [d.figure, ...typedLimits(d)]);
   const fits = [...new Set(found.segments.flatMap((s) => s.fits))];
   const bores = [...new Set(found.segments.flatMap((s) => s.bores))];
   return [
@@ -41,6 +49,9 @@ export const newestRelease = (sheet: JobSheet): ReleaseRecord | null => sheet.re
 
 const acceptedAt = (sheet: JobSheet, key: string): number | null =>
   (sheet.choices.find((c) => c.key === choiceKey.accept(key))?.value as { valueMm: number } | undefined)?.valueMm ?? null;
+
+/** Stands in every release that froze all dimensions. */
+const WHOLE_KEY = 'stock.length';
 
 /** Every released number that an input moved and that nobody has accepted at its new value. */
 export function movedFigures(now: readonly Figure[], sheet: JobSheet): MovedFigure[] {
@@ -68,8 +79,6 @@ export function movedFigures(now: readonly Figure[], sheet: JobSheet): MovedFigu
     : [];
   return [...gone, ...appeared];
 }
-/** Stands in every release that froze all dimensions. */
-const WHOLE_KEY = 'stock.length';
 
 /** Figures that were on somebody's screen when they released, and are others now. */
 export function notAsSeen(now: readonly Figure[], seen: readonly Pick<FrozenFigure, 'key' | 'valueMm'>[]): MovedFigure[] {

@@ -1,3 +1,4 @@
+import { capital } from '../../terms/words';
 import { bad, good, type Outcome } from '../../terms/outcome';
 import { parseLength, type LengthUnit } from '../../terms/quantity';
 import { PLACE_KINDS, FOUR_CLOCKS, type PlaceKind, type Side } from '../../evidence/readings';
@@ -121,7 +122,7 @@ export function parsePencil(raw: string, unit: LengthUnit): Outcome<PencilLine> 
   if (!groups.ok) return groups;
   return good({
     component,
-    name: name[0]!.toUpperCase() + name.slice(1),
+    name: capital(name),
     kind,
     side: kind === 'cross-hole' ? 'outside' : INSIDE.test(words) ? 'inside' : 'outside',
     startMm: from.value.mm,

@@ -1,3 +1,4 @@
+import { capital } from '../../terms/words';
 import { bad, good, type Outcome } from '../../terms/outcome';
 import type { ComponentRecord, PlaceRecord, JobSheet, Shop } from '../job';
 import { NO_DETAIL } from '../job/records';
@@ -22,7 +23,6 @@ export interface PencilPlace {
 }
 
 const same = (p: string, q: string): boolean => p.trim().toLowerCase() === q.trim().toLowerCase();
-const capital = (name: string): string => name[0]!.toUpperCase() + name.slice(1);
 
 /** The component of a line: named, or the one in hand where that is the same side of the metal; else a new one. */
 function componentFor(line: PencilLine, sheet: JobSheet, inHandId: string | null): Outcome<ComponentRecord | NewComponent> {

@@ -1,2 +1,3 @@
+export { capital } from './capital';
 export { inSentence } from './in-sentence';
 export { countOf } from './count-of';

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { formatLength, formatPlace, isDiameter, madeSizeMm, type PictureStation } from '@iron-patch/core';
+import { formatLength, formatPlace, isDiameter, isDiameterOfSurface, madeSizeMm, type PictureStation } from '@iron-patch/core';
 import { line } from 'd3-shape';
 import { SheetStore } from '../sheet-data';
 import { Axis, LANE_NAME_PX } from './axis';
@@ -145,7 +145,7 @@ export class Lanes {
   );
   protected readonly proofs = computed(() =>
     (this.store.repair()?.proofs ?? []).flatMap((p) =>
-      p.measured && p.dimension.dimension.key === p.dimension.dimension.surface.id && p.dimension.dimension.surface.side === 'outside'
+      p.measured && isDiameterOfSurface(p.dimension.dimension) && p.dimension.dimension.surface.side === 'outside'
         ? [
             {
               id: p.dimension.dimension.key,

@@ -4,6 +4,7 @@ import {
   inHand,
   placeWithUnit,
   isDiameter,
+  isDiameterOfSurface,
   QUANTITIES,
   sameSpot,
   type PlaceFinding,
@@ -100,7 +101,7 @@ function cutTarget(repair: Repair, selection: Selection): LineTarget | null {
 
 function proofTarget(repair: Repair, selection: Selection): LineTarget | null {
   // A diameter is read in two directions, anything else once.
-  const round = (p: Repair['proofs'][number]): boolean => p.dimension.dimension.key === p.dimension.dimension.surface.id;
+  const round = (p: Repair['proofs'][number]): boolean => isDiameterOfSurface(p.dimension.dimension);
   const missing = (p: Repair['proofs'][number]): number | undefined =>
     (round(p) ? PROOF_CLOCKS : [0]).find((c) => !p.readings.some((r) => r.clockDeg === c));
   const proof =

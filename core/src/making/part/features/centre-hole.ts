@@ -1,6 +1,6 @@
-import type { End, FeatureBase, FeatureKind, Host } from '../feature-kind';
+import type { End, FeatureBase, FeatureKind } from '../feature-kind';
 import { frustumMm3 } from '../integrate';
-import { END_OPTIONS, endAt, inward, lengthOf, radiusAtEnd } from './on-surface';
+import { END_OPTIONS, endAt, fromEnd, isPartEnd, lengthOf, radiusAtEnd } from './on-surface';
 
 /** A 60° centre in an end face: its pilot and its mouth (ISO 866, form A). */
 export interface CentreHole extends FeatureBase {
@@ -38,7 +38,7 @@ export const centreHole: FeatureKind<CentreHole> = {
     if (f.depthMm < coneMm(f))
       return [{ field: 'depthMm', message: 'It is deeper than its cone: the point of the centre must not touch bottom.' }];
     if (f.depthMm > lengthOf(host)) return [{ field: 'depthMm', message: `It is deeper than ${host.surface.name} is long.` }];
-    if (neighbourAt(host, f.end)) return [{ field: 'end', message: 'That end is no end of the part.' }];
+    if (!isPartEnd(host, f.end)) return [{ field: 'end', message: 'That end is no end of the part.' }];
     if (host.beyondAt(endAt(host, f.end)) > 0)
       return [{ field: 'end', message: 'There is a bore at that end: chamfer it at 60° instead.' }];
     return f.mouthMm / 2 >= radiusAtEnd(host, f.end) ? [{ field: 'mouthMm', message: 'It is wider than the end face.' }] : [];
@@ -50,16 +50,12 @@ export const centreHole: FeatureKind<CentreHole> = {
   ],
   cut: (f, host) => {
     const cone = coneMm(f);
-    const x = endAt(host, f.end);
-    const [a, b] = [x, x + inward(f.end) * f.depthMm].sort((p, q) => p - q) as [number, number];
     return {
       shape: 'other',
-      removedMm3: frustumMm3(cone, f.mouthMm / 2, f.pilotMm / 2) + (Math.PI / 4) * f.pilotMm ** 2 * (f.depthMm - cone),
-      marks: [{ kind: 'box', fromMm: a, toMm: b, halfMm: f.pilotMm / 2, rounded: false }],
+      removedMm3: () => frustumMm3(cone, f.mouthMm / 2, f.pilotMm / 2) + (Math.PI / 4) * f.pilotMm ** 2 * (f.depthMm - cone),
+      marks: [{ kind: 'box', ...fromEnd(host, f.end, f.depthMm), halfMm: f.pilotMm / 2, rounded: false }],
     };
   },
   raiser: () => null,
-  operations: (f) => [{ kind: 'drill', words: `Centre drill the ${f.end} end`, makes: ['pilot', 'mouth', 'depth'] }],
+  operations: (f) => [{ kind: 'centre', words: `Centre drill the ${f.end} end`, makes: ['pilot', 'mouth', 'depth'] }],
 };
-
-const neighbourAt = (host: Host, end: End): boolean => (end === 'left' ? host.leftMm : host.rightMm) !== null;

@@ -31,7 +31,7 @@ function straightMm3(f: CrossHole, host: Host): number {
     const inner = Math.abs(y) < bore ? root(bore * bore - y * y) : 0;
     if (f.reach === 'through') return 2 * (top - inner);
     if (f.reach === 'into the bore') return top - inner;
-    return Math.max(top - (R - f.depthMm), 0);
+    return Math.min(Math.max(top - (R - f.depthMm), 0), 2 * top);
   };
   return simpson(
     (t) => {
@@ -105,8 +105,10 @@ export const crossHole: FeatureKind<CrossHole> = {
     const bore = host.beyondAt(at(host, f.atMm));
     if (f.reach === 'into the bore' && bore <= 0) return [{ field: 'reach', message: 'There is no bore below it.' }];
     if (f.reach === 'to depth' && !(f.depthMm > 0)) return [{ field: 'depthMm', message: 'Say how deep, from the crown.' }];
-    if (f.reach === 'to depth' && f.depthMm >= R - bore)
-      return [{ field: 'depthMm', message: bore > 0 ? 'It comes out in the bore.' : 'It goes past the middle: say through.' }];
+    // Where it is as deep as this its edge comes out, in the bore or on the other side.
+    const most = bore > 0 ? R - bore : R + root(R * R - (f.diameterMm / 2) ** 2);
+    if (f.reach === 'to depth' && f.depthMm >= most)
+      return [{ field: 'depthMm', message: bore > 0 ? 'It comes out in the bore.' : 'It comes out on the other side: say through.' }];
     if (f.thread && !findThread(f.thread)) return [{ field: 'thread', message: 'Say which thread: M6, 1/4-20.' }];
     return [];
   },
@@ -122,7 +124,7 @@ export const crossHole: FeatureKind<CrossHole> = {
   },
   cut: (f, host) => ({
     shape: 'other',
-    removedMm3: straightMm3(f, host) + sinkMm3(f, host),
+    removedMm3: () => straightMm3(f, host) + sinkMm3(f, host),
     marks: [{ kind: 'circle', atMm: at(host, f.atMm), radiusMm: f.diameterMm / 2 }],
   }),
   raiser: (f, host) => ({ atMm: at(host, f.atMm), coreMm: 2 * radius(f, host) - f.diameterMm, words: 'a cross hole' }),
@@ -132,6 +134,6 @@ export const crossHole: FeatureKind<CrossHole> = {
       words: f.thread ? `Drill and tap ${f.thread}` : 'Drill the cross hole',
       makes: ['at', 'diameter', ...(f.reach === 'to depth' ? ['depth'] : []), ...clockMade(f)],
     },
-    ...(f.sinkMm > f.diameterMm ? [{ kind: 'finish' as const, words: `Countersink ${f.sinkDeg}°`, makes: ['sink'] }] : []),
+    ...(f.sinkMm > f.diameterMm ? [{ kind: 'sink' as const, words: `Countersink ${f.sinkDeg}°`, makes: ['sink'] }] : []),
   ],
 };

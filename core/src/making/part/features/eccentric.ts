@@ -50,7 +50,7 @@ export const eccentric: FeatureKind<Eccentric> = {
     const R = host.radiusAt(at(host, f.atMm + f.lengthMm / 2));
     return {
       shape: 'other',
-      removedMm3: Math.PI * (R * R - (f.diameterMm / 2) ** 2) * f.lengthMm,
+      removedMm3: () => Math.PI * (R * R - (f.diameterMm / 2) ** 2) * f.lengthMm,
       marks: [{ kind: 'box', fromMm: at(host, f.atMm), toMm: at(host, f.atMm + f.lengthMm), halfMm: f.diameterMm / 2, rounded: false }],
     };
   },

@@ -67,9 +67,9 @@ export const flats: FeatureKind<Flats> = {
       halfMm: Math.min(R, Math.sqrt(Math.max(R * R - fromCentreMm(f, host) ** 2, 0))),
       rounded: false,
     } as const;
-    return { shape: 'other', removedMm3: (Math.PI * R * R - sectionMm2(f, host)) * f.lengthMm, marks: [box] };
+    return { shape: 'other', removedMm3: () => (Math.PI * R * R - sectionMm2(f, host)) * f.lengthMm, marks: [box] };
   },
-  raiser: (f, host) => ({ atMm: at(host, f.atMm), coreMm: radius(host) + fromCentreMm(f, host), words: 'the step of the flats' }),
+  raiser: (f, host) => ({ atMm: at(host, f.atMm), coreMm: f.acrossMm, words: 'the step of the flats' }),
   operations: (f) => [
     { kind: 'mill', words: f.count === 1 ? 'Mill the flat' : `Mill ${f.count} flats`, makes: ['at', 'length', 'across', ...clockMade(f)] },
   ],

@@ -1,7 +1,7 @@
 import { findThread } from '../../../book/threads';
 import type { End, FeatureBase, FeatureKind } from '../feature-kind';
 import { CLOCK_FIELDS, CLOCK_START, clockDimension, clockMade, type Clocked } from './clock';
-import { END_OPTIONS, endAt, inward, lengthOf, radiusAtEnd } from './on-surface';
+import { END_OPTIONS, endAt, fromEnd, lengthOf, neighbour, radiusAtEnd } from './on-surface';
 
 /** Holes along the axis in an end face, on a circle at equal angles; one in the middle has a circle of 0. */
 export interface HolePattern extends FeatureBase, Clocked {
@@ -42,10 +42,8 @@ export const holePattern: FeatureKind<HolePattern> = {
   },
   check: (f, host) => {
     const [r, circle] = [f.diameterMm / 2, f.circleMm / 2];
-    if ((f.end === 'left' ? host.leftMm : host.rightMm) !== null) {
-      const beside = f.end === 'left' ? host.leftMm! : host.rightMm!;
-      if (circle - r < beside) return [{ field: 'end', message: 'The face at that end is covered by what stands beside it.' }];
-    }
+    if (circle - r < (neighbour(host, f.end) ?? -Infinity))
+      return [{ field: 'end', message: 'The face at that end is covered by what stands beside it.' }];
     if (circle === 0 && f.count > 1) return [{ field: 'circleMm', message: 'Several holes stand on a circle: say its diameter.' }];
     if (f.count > 1 && circle * Math.sin(Math.PI / f.count) <= r)
       return [{ field: 'diameterMm', message: 'The holes run into each other.' }];
@@ -63,18 +61,16 @@ export const holePattern: FeatureKind<HolePattern> = {
     ...clockDimension(f),
   ],
   cut: (f, host) => {
-    const x = endAt(host, f.end);
-    const [a, b] = [x, x + inward(f.end) * f.depthMm].sort((p, q) => p - q) as [number, number];
     return {
       shape: 'other',
-      removedMm3: f.count * (Math.PI / 4) * f.diameterMm ** 2 * f.depthMm,
-      marks: [{ kind: 'box', fromMm: a, toMm: b, halfMm: f.diameterMm / 2, rounded: false }],
+      removedMm3: () => f.count * (Math.PI / 4) * f.diameterMm ** 2 * f.depthMm,
+      marks: [{ kind: 'box', ...fromEnd(host, f.end, f.depthMm), halfMm: f.diameterMm / 2, rounded: false }],
     };
   },
   raiser: () => null,
   operations: (f) => [
     {
-      kind: 'drill',
+      kind: f.circleMm > 0 ? 'drill' : 'centre',
       words: `Drill ${f.thread ? 'and tap ' : ''}${f.count === 1 ? 'the hole in the end' : `${f.count} holes in the end`}`,
       makes: ['diameter', 'depth', ...(f.circleMm > 0 ? ['circle'] : []), ...clockMade(f)],
     },

@@ -1,10 +1,8 @@
-import { zoneDeviations } from '../../../book/fits';
-import { keySeats, type KeySeat } from '../../../book/keys';
-import type { BookLimits, FeatureKind, Host } from '../feature-kind';
+import { keyDepthOverMm, keySeats, keyZones, type KeySeat } from '../../../book/keys';
+import type { BookLimits, FeatureBase, FeatureKind, Host } from '../feature-kind';
 import { root, simpson } from '../integrate';
 import { CLOCK_FIELDS, CLOCK_START, clockDimension, clockMade, type Clocked } from './clock';
-import { at, leaves, startLength } from './on-surface';
-import type { FeatureBase } from '../feature-kind';
+import { at, leaves, lengthOf, needsCylinder, startLength } from './on-surface';
 
 /** A seat for a parallel key, milled with an end mill or run in with a sled-runner (slitting) cutter. */
 export interface Keyseat extends FeatureBase, Clocked {
@@ -26,7 +24,7 @@ const radius = (host: Host): number => host.surface.leftMm / 2;
 const sled = (f: Keyseat): boolean => f.cutter === 'sled-runner';
 
 /** How far a sled-runner cutter runs out beyond full depth, on the crown, mm. */
-export const runOutMm = (f: Pick<Keyseat, 'cutterMm' | 'depthMm'>): number =>
+const runOutMm = (f: Pick<Keyseat, 'cutterMm' | 'depthMm'>): number =>
   root((f.cutterMm / 2) ** 2 - (f.cutterMm / 2 - Math.min(f.depthMm, f.cutterMm / 2)) ** 2);
 
 const closed = (f: Keyseat, side: 'left' | 'right'): boolean => f.open !== 'both' && f.open !== side;
@@ -43,18 +41,13 @@ function bookKey(f: Keyseat, host: Host): KeySeat | undefined {
   return found.ok ? found.value.find((k) => Math.abs(k.fromCrownMm - f.depthMm) < 0.011) : undefined;
 }
 
-/** DIN 6885-1: the depth in the shaft may be deeper by this, by height of the key. */
-const depthOverMm = (heightMm: number): number => (heightMm <= 6 ? 0.1 : heightMm <= 18 ? 0.2 : 0.3);
-
 function limits(f: Keyseat, host: Host): { width?: BookLimits; depth?: BookLimits } {
   const key = bookKey(f, host);
   if (key?.standard !== 'DIN 6885') return {};
-  const zone = zoneDeviations('N9', key.widthMm);
+  const zone = keyZones(key).find((z) => z.zone === 'N9');
   return {
-    ...(zone.ok
-      ? { width: { lower: key.widthMm + zone.value.lowerMm, upper: key.widthMm + zone.value.upperMm, source: `${key.source}, N9` } }
-      : {}),
-    depth: { lower: key.fromCrownMm, upper: key.fromCrownMm + depthOverMm(key.heightMm), source: key.source },
+    ...(zone ? { width: { lower: key.widthMm + zone.lowerMm, upper: key.widthMm + zone.upperMm, source: `${key.source}, N9` } } : {}),
+    depth: { lower: key.fromCrownMm, upper: key.fromCrownMm + keyDepthOverMm(key.heightMm), source: key.source },
   };
 }
 
@@ -130,14 +123,10 @@ export const keyseat: FeatureKind<Keyseat> = {
   },
   check: (f, host) => {
     const { from, to } = extent(f);
-    const off = leaves(
-      host,
-      f.open === 'left' || f.open === 'both' ? Math.max(from, 0) : from,
-      Math.min(to, f.open === 'right' || f.open === 'both' ? Infinity : to),
-      'lengthMm',
-    );
+    const off = [...needsCylinder(host), ...leaves(host, from, to, 'lengthMm')];
     if (off.length) return off;
-    if (host.surface.kind === 'taper') return [{ field: 'on', message: 'A keyseat is cut into a cylinder here: say the cylinder.' }];
+    const short = (!closed(f, 'left') && from > 1e-6) || (!closed(f, 'right') && to < lengthOf(host) - 1e-6);
+    if (short) return [{ field: 'open', message: `It runs out at an end of ${host.surface.name}, and does not reach it.` }];
     if (f.widthMm >= host.surface.leftMm) return [{ field: 'widthMm', message: 'It is wider than the shaft.' }];
     const crown = radius(host) - root(radius(host) ** 2 - (f.widthMm / 2) ** 2);
     if (f.depthMm <= crown) return [{ field: 'depthMm', message: 'At the sides it would have no wall: the depth is from the crown.' }];
@@ -166,12 +155,12 @@ export const keyseat: FeatureKind<Keyseat> = {
   cut: (f, host) => {
     const { from, to } = extent(f);
     const box = { kind: 'box', fromMm: at(host, from), toMm: at(host, to), halfMm: f.widthMm / 2, rounded: !sled(f) } as const;
-    return { shape: 'other', removedMm3: removedMm3(f, host), marks: [box] };
+    return { shape: 'other', removedMm3: () => removedMm3(f, host), marks: [box] };
   },
   raiser: (f, host) => ({
     atMm: at(host, f.atMm),
     coreMm: host.surface.leftMm - f.depthMm,
-    words: sled(f) ? 'a keyseat with run-outs' : 'a keyseat with square ends',
+    words: sled(f) ? 'a keyseat with run-outs' : 'an end-milled keyseat',
   }),
   operations: (f) => [
     {

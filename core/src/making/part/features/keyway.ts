@@ -1,4 +1,4 @@
-import { keySeats, keyZones } from '../../../book/keys';
+import { keyDepthOverMm, keySeats, keyZones } from '../../../book/keys';
 import type { BookLimits, FeatureBase, FeatureKind, Host } from '../feature-kind';
 import { root, simpson } from '../integrate';
 import { CLOCK_FIELDS, CLOCK_START, clockDimension, clockMade, type Clocked } from './clock';
@@ -26,11 +26,9 @@ function limits(f: Keyway, host: Host): { width?: BookLimits; over?: BookLimits 
   const key = found.ok ? found.value.find((k) => k.standard === 'DIN 6885' && Math.abs(k.overHubMm - f.overMm) < 0.011) : undefined;
   if (!key || f.taper !== 'none') return {};
   const zone = keyZones(key).find((z) => z.zone === 'JS9');
-  // DIN 6885-1: t2 has the tolerance of t1.
-  const deeper = key.heightMm <= 6 ? 0.1 : key.heightMm <= 18 ? 0.2 : 0.3;
   return {
     ...(zone ? { width: { lower: key.widthMm + zone.lowerMm, upper: key.widthMm + zone.upperMm, source: `${key.source}, JS9` } } : {}),
-    over: { lower: key.overHubMm, upper: key.overHubMm + deeper, source: key.source },
+    over: { lower: key.overHubMm, upper: key.overHubMm + keyDepthOverMm(key.heightMm), source: key.source },
   };
 }
 
@@ -88,7 +86,7 @@ export const keyway: FeatureKind<Keyway> = {
     const half = f.widthMm / 2;
     const area = (along: number): number => simpson((y) => Math.max(roofMm(f, host, along) - root(r * r - y * y), 0), -half, half);
     const box = { kind: 'box', fromMm: host.surface.fromMm, toMm: host.surface.toMm, halfMm: half, rounded: false } as const;
-    return { shape: 'other', removedMm3: simpson(area, 0, lengthOf(host), 40), marks: [box] };
+    return { shape: 'other', removedMm3: () => simpson(area, 0, lengthOf(host), 40), marks: [box] };
   },
   raiser: () => null,
   operations: (f) => [

@@ -48,7 +48,7 @@ export const knurl: FeatureKind<Knurl> = {
   ],
   cut: (f, host) => ({
     shape: 'other',
-    removedMm3: 0,
+    removedMm3: () => 0,
     marks: [{ kind: 'texture', fromMm: at(host, f.atMm), toMm: at(host, f.atMm + f.lengthMm) }],
   }),
   raiser: () => null,

@@ -56,7 +56,7 @@ export const oilGroove: FeatureKind<OilGroove> = {
   ],
   cut: (f, host) => ({
     shape: 'other',
-    removedMm3: sectionMm2(f, host) * f.lengthMm,
+    removedMm3: () => sectionMm2(f, host) * f.lengthMm,
     marks: [{ kind: 'box', fromMm: at(host, f.atMm), toMm: at(host, f.atMm + f.lengthMm), halfMm: halfMm(f), rounded: true }],
   }),
   raiser: () => null,

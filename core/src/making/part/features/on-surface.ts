@@ -18,6 +18,13 @@ export const endAt = (host: Host, end: End): number => (end === 'left' ? host.su
 export const inward = (end: End): 1 | -1 => (end === 'left' ? 1 : -1);
 export const radiusAtEnd = (host: Host, end: End): number => (end === 'left' ? host.surface.leftMm : host.surface.rightMm) / 2;
 export const neighbour = (host: Host, end: End): number | null => (end === 'left' ? host.leftMm : host.rightMm);
+/** From an end of the surface inwards, told from left to right. */
+export function fromEnd(host: Host, end: End, deepMm: number): { readonly fromMm: number; readonly toMm: number } {
+  const [x, y] = [endAt(host, end), endAt(host, end) + inward(end) * deepMm];
+  return { fromMm: Math.min(x, y), toMm: Math.max(x, y) };
+}
+/** An end that nothing stands beside is an end of the part. */
+export const isPartEnd = (host: Host, end: End): boolean => neighbour(host, end) === null;
 export const middle = (host: Host): number => (host.surface.fromMm + host.surface.toMm) / 2;
 
 /** A share of the surface's length, no more than what is usual, in round tenths of a millimetre. */

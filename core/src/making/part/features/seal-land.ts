@@ -42,11 +42,11 @@ export const sealLand: FeatureKind<SealLand> = {
   ],
   cut: (f, host) => ({
     shape: 'other',
-    removedMm3: 0,
+    removedMm3: () => 0,
     marks: [{ kind: 'texture', fromMm: at(host, f.atMm), toMm: at(host, f.atMm + f.lengthMm) }],
   }),
   raiser: () => null,
   operations: () => [
-    { kind: 'finish', words: 'Plunge grind or polish the seal land square to the axis, no lead', makes: ['at', 'length', 'roughness'] },
+    { kind: 'polish', words: 'Plunge grind or polish the seal land square to the axis, no lead', makes: ['at', 'length', 'roughness'] },
   ],
 };

@@ -1,7 +1,7 @@
 import type { End, FeatureBase, FeatureKind } from '../feature-kind';
 import { root, simpson } from '../integrate';
 import { CLOCK_FIELDS, CLOCK_START, clockDimension, clockMade, type Clocked } from './clock';
-import { END_OPTIONS, endAt, inward, lengthOf, radiusAtEnd } from './on-surface';
+import { END_OPTIONS, endAt, fromEnd, isPartEnd, lengthOf, radiusAtEnd } from './on-surface';
 
 /** A slot across an end face: a screw's. */
 export interface Slot extends FeatureBase, Clocked {
@@ -29,7 +29,7 @@ export const slot: FeatureKind<Slot> = {
     ...CLOCK_START,
   }),
   check: (f, host) => {
-    if ((f.end === 'left' ? host.leftMm : host.rightMm) !== null) return [{ field: 'end', message: 'That end is no end of the part.' }];
+    if (!isPartEnd(host, f.end)) return [{ field: 'end', message: 'That end is no end of the part.' }];
     if (f.widthMm / 2 >= radiusAtEnd(host, f.end)) return [{ field: 'widthMm', message: 'It is wider than the part.' }];
     if (host.surface.kind === 'taper') return [{ field: 'on', message: 'A slot is cut across a cylinder here.' }];
     return f.depthMm > lengthOf(host) ? [{ field: 'depthMm', message: `It is deeper than ${host.surface.name} is long.` }] : [];
@@ -47,8 +47,11 @@ export const slot: FeatureKind<Slot> = {
       bore > 0 && bore < half
         ? simpson(across, -half, -bore) + simpson(across, -bore, bore, 2000) + simpson(across, bore, half)
         : simpson(across, -half, half);
-    const [a, b] = [x, x + inward(f.end) * f.depthMm].sort((p, q) => p - q) as [number, number];
-    return { shape: 'other', removedMm3: area * f.depthMm, marks: [{ kind: 'box', fromMm: a, toMm: b, halfMm: half, rounded: false }] };
+    return {
+      shape: 'other',
+      removedMm3: () => area * f.depthMm,
+      marks: [{ kind: 'box', ...fromEnd(host, f.end, f.depthMm), halfMm: half, rounded: false }],
+    };
   },
   raiser: () => null,
   operations: (f) => [{ kind: 'mill', words: `Slot the ${f.end} end`, makes: ['width', 'depth', ...clockMade(f)] }],

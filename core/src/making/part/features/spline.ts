@@ -67,7 +67,7 @@ export const spline: FeatureKind<Spline> = {
       halfMm: f.toothMm / 2,
       rounded: false,
     } as const;
-    return { shape: 'other', removedMm3: (Math.PI * (R * R - r * r) - f.teeth * toothMm2(f, host)) * f.lengthMm, marks: [box] };
+    return { shape: 'other', removedMm3: () => (Math.PI * (R * R - r * r) - f.teeth * toothMm2(f, host)) * f.lengthMm, marks: [box] };
   },
   raiser: (f, host) => ({ atMm: at(host, f.atMm), coreMm: f.rootMm, words: 'a spline' }),
   operations: (f) => [

@@ -18,9 +18,13 @@ export interface Thread extends FeatureBase {
 /** A blank this much over the thread's major size is another thread's, as a share of its pitch. */
 const BLANK_MOST_OVER = 0.1;
 
+/** A hole this far from the thread's minor size is another thread's: shares of the pitch, under and over (a quarter leaves three quarters). */
+const HOLE_UNDER = 0.1;
+const HOLE_OVER = 0.27;
+
 const bookOf = (f: Pick<Thread, 'thread'>): BookThread | null => (f.thread.trim() ? (findThread(f.thread) ?? null) : null);
 
-export const usualClass = (t: BookThread, side: 'outside' | 'inside'): string => THREAD_CLASSES[t.system]?.[side][0] ?? '';
+const usualClass = (t: BookThread, side: 'outside' | 'inside'): string => THREAD_CLASSES[t.system]?.[side][0] ?? '';
 
 /** Axial section of the metal between two crests, mm² a pitch: a trapezoid, half the pitch wide on the pitch line. */
 function grooveMm2(t: BookThread, depthMm: number): number {
@@ -48,8 +52,22 @@ const sizes = (t: BookThread, f: Thread, side: 'outside' | 'inside'): DimensionD
   const limits = found.ok ? found.value : null;
   const own: DimensionDraft =
     side === 'outside'
-      ? { name: 'crest', what: 'outside', label: 'diameter over the crests', value: t.majorMm, ...(limits ? book(limits.major) : {}) }
-      : { name: 'crest', what: 'inside', label: 'hole in the crests', value: minor, ...(limits ? book(limits.minor) : {}) };
+      ? {
+          name: 'crest',
+          what: 'outside',
+          label: 'diameter over the crests',
+          value: t.majorMm,
+          ofSurface: true,
+          ...(limits ? book(limits.major) : {}),
+        }
+      : {
+          name: 'crest',
+          what: 'inside',
+          label: 'hole in the crests',
+          value: minor,
+          ofSurface: true,
+          ...(limits ? book(limits.minor) : {}),
+        };
   const flank: DimensionDraft = {
     name: 'pitch-diameter',
     what: 'pitch-diameter',
@@ -113,7 +131,14 @@ export const thread: FeatureKind<Thread> = {
         ];
       return minor / 2 <= host.beyondAt(endAt(host, f.end)) ? [{ field: 'thread', message: 'It cuts into the bore.' }] : [];
     }
-    if (blank > t.majorMm) return [{ field: 'thread', message: `The hole is ${blank.toFixed(2)} mm: larger than ${t.name} altogether.` }];
+    const hole = t.majorMm - t.form.toMinor * t.pitchMm;
+    if (blank < hole - HOLE_UNDER * t.pitchMm || blank > hole + HOLE_OVER * t.pitchMm)
+      return [
+        {
+          field: 'thread',
+          message: `The hole is ${blank.toFixed(2)} mm and ${t.name} wants about ${hole.toFixed(2)}: drill or bore it first.`,
+        },
+      ];
     return t.majorMm / 2 >= host.beyondAt(endAt(host, f.end)) ? [{ field: 'thread', message: 'It breaks through to the outside.' }] : [];
   },
   dimensions: (f, host) => {
@@ -129,7 +154,7 @@ export const thread: FeatureKind<Thread> = {
     const rootMm = t ? t.majorMm - (host.surface.side === 'outside' ? t.form.toRoot * t.pitchMm : 0) : host.surface.leftMm;
     return {
       shape: 'other',
-      removedMm3: t ? removedMm3(t, f, host.surface.side) : 0,
+      removedMm3: () => (t ? removedMm3(t, f, host.surface.side) : 0),
       marks: [{ kind: 'thread', fromMm: Math.min(a, b), toMm: Math.max(a, b), rootMm }],
     };
   },

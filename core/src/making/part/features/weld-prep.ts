@@ -1,5 +1,5 @@
 import type { End, FeatureBase, FeatureKind, Host } from '../feature-kind';
-import { END_OPTIONS, endAt, inward, lengthOf, radiusAtEnd } from './on-surface';
+import { END_OPTIONS, endAt, inward, isPartEnd, lengthOf, radiusAtEnd } from './on-surface';
 
 /** An end made ready for a weld: a bevel from the outside down to a root face. */
 export interface WeldPrep extends FeatureBase {
@@ -28,7 +28,7 @@ export const weldPrep: FeatureKind<WeldPrep> = {
   },
   start: (host) => ({ end: 'right', bevelDeg: 35, rootMm: Math.min(1.5, wallMm({ end: 'right' }, host) / 2) }),
   check: (f, host) => {
-    if ((f.end === 'left' ? host.leftMm : host.rightMm) !== null) return [{ field: 'end', message: 'That end is no end of the part.' }];
+    if (!isPartEnd(host, f.end)) return [{ field: 'end', message: 'That end is no end of the part.' }];
     if (riseMm(f, host) <= 0) return [{ field: 'rootMm', message: 'The root face is as high as the wall: nothing is left to bevel.' }];
     return backMm(f, host) > lengthOf(host) ? [{ field: 'bevelDeg', message: `The bevel runs beyond ${host.surface.name}.` }] : [];
   },

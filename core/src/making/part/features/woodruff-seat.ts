@@ -74,7 +74,7 @@ export const woodruffSeat: FeatureKind<WoodruffSeat> = {
       halfMm: f.widthMm / 2,
       rounded: false,
     } as const;
-    return { shape: 'other', removedMm3: removedMm3(f, host), marks: [box] };
+    return { shape: 'other', removedMm3: () => removedMm3(f, host), marks: [box] };
   },
   raiser: (f, host) => ({ atMm: at(host, f.atMm), coreMm: host.surface.leftMm - f.depthMm, words: 'a Woodruff seat' }),
   operations: (f) => [{ kind: 'mill', words: 'Sink the Woodruff seat', makes: ['at', 'width', 'depth', ...clockMade(f)] }],

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
-import { formatLength, parseLimits, writtenDimension, type DimensionFinding, type LimitsFrom, type Part } from '@iron-patch/core';
+import { capital, formatLength, parseLimits, writtenDimension, type DimensionFinding, type LimitsFrom, type Part } from '@iron-patch/core';
 import { TextField } from '../../form';
 import { SheetStore } from '../../sheet-data';
 import { FigureButton } from '../../show';
@@ -31,7 +31,7 @@ const FROM: Readonly<Record<LimitsFrom, string>> = {
       <tbody>
         @for (d of rows(); track d.dimension.key) {
           <tr [class.bare]="d.from === 'none'">
-            <td>{{ d.dimension.label.charAt(0).toUpperCase() + d.dimension.label.slice(1) }}</td>
+            <td>{{ capital(d.dimension.label) }}</td>
             <td class="num">
               @if (isLength(d)) {
                 <ip-figure [figure]="d.figure" [size]="17" />
@@ -87,6 +87,7 @@ export class LimitsTable {
   readonly dimensions = input.required<readonly DimensionFinding[]>();
   readonly changed = output<Part['limits']>();
   protected readonly from = FROM;
+  protected readonly capital = capital;
   /** What was typed and says no limits, by key. */
   private readonly unread = signal<Readonly<Record<string, { readonly text: string; readonly message: string }>>>({});
   protected readonly rows = computed(() => [...this.dimensions()].sort((p, q) => Number(q.from === 'none') - Number(p.from === 'none')));

@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, output, si
 import {
   FEATURE_KINDS,
   formatLength,
+  inSentence,
   kindOf,
   SURFACE_KINDS,
   type DimensionFinding,
@@ -181,7 +182,7 @@ export class SurfaceRow {
   /** A fresh list for each thing that was added: it stands at its first line again. */
   protected readonly adds = signal(0);
   protected readonly fitted = computed(() => (this.found()?.from === 'fit' ? this.found() : null));
-  protected readonly inWords = computed(() => this.surface().name.toLowerCase() || 'it');
+  protected readonly inWords = computed(() => inSentence(this.surface().name) || 'it');
   protected readonly shapes = computed<readonly Option[]>(() =>
     (Object.entries(SURFACE_KINDS) as [SurfaceKind, string][]).filter(([k]) => k !== 'head' || this.side() === 'outside'),
   );
