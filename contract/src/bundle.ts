@@ -121,9 +121,16 @@ function danglers(b: JobBundle): Problem[] {
 const under = (path: string, problems: readonly Problem[]): Problem[] =>
   problems.map((p) => ({ ...p, path: p.path ? `${path}.${p.path}` : path }));
 
+/** The first version called the list of places features. */
+function listsNow(file: unknown): unknown {
+  if (typeof file !== 'object' || file === null || !('features' in file) || 'places' in file) return file;
+  const { features, ...rest } = file;
+  return { ...rest, places: features };
+}
+
 /** Checks a whole bundle: its shape, every choice by its kind, and that nothing points outside the file. */
 export function checkBundle(file: unknown): Outcome<JobBundle> {
-  const input = namesNow(file);
+  const input = namesNow(listsNow(file));
   const checked = check(shape, input);
   if (!checked.ok) return checked;
   const bundle = upgradeBundle(input as JobBundle);

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import Ajv from 'ajv';
-import { choiceKey, liveReadings, type JobBundle } from '@iron-patch/core';
+import { choiceKey, liveReadings, type JobBundle, newPart } from '@iron-patch/core';
 import { routes } from '@iron-patch/contract';
 import sharp from 'sharp';
 import request from 'supertest';
@@ -69,6 +69,18 @@ it('comes in as a new job that says the same, as often as it is brought', async 
   const bush = sheet.components.find((c: { name: string }) => c.name === 'Bush');
   expect(sheet.components.find((c: { id: string }) => c.id === bush.parentId).name).toBe('Hinge pin');
   expect((await call.get(routes.photoPixels(sheet.photos[0].id, 'large'))).status).toBe(200);
+});
+
+it('brings a drawing with everything that is cut into it', async () => {
+  const part = newPart('headed-pin', 'Pin', 40, 120);
+  expect(part.features.length).toBeGreaterThan(0);
+  const value = { ...bundle, choices: [...bundle.choices, { key: choiceKey.part, value: part, reason: '' }] };
+  const came = await call.post(routes.bundles, value);
+  expect(came.status).toBe(201);
+  const sheet = (await call.get(routes.sheet(came.body.id))).body;
+  expect(sheet.choices.find((c: { key: string }) => c.key === choiceKey.part).value).toEqual(part);
+  const out = (await call.get(routes.bundle(came.body.id))).body as JobBundle;
+  expect(out.choices.find((c) => c.key === choiceKey.part)!.value).toEqual(part);
 });
 
 it('comes in from a file of before places were called so', async () => {

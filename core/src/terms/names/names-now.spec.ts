@@ -2,17 +2,18 @@ import { namesNow } from './names-now';
 
 it('calls fields by today’s names however deep, and leaves every text alone', () => {
   const before = {
-    features: [{ id: 'a', matesFeatureId: null, name: 'featureId' }],
+    list: [{ id: 'a', matesFeatureId: null, name: 'featureId' }],
     choices: [{ value: { segments: [{ fitsFeatureIds: ['a'] }], timedToFeatureId: 'a' } }],
     readings: [{ featureId: 'a', text: '"featureId": 3' }],
   };
   expect(namesNow(before)).toEqual({
-    places: [{ id: 'a', matesPlaceId: null, name: 'featureId' }],
+    list: [{ id: 'a', matesPlaceId: null, name: 'featureId' }],
     choices: [{ value: { segments: [{ fitsPlaceIds: ['a'] }], timedToPlaceId: 'a' } }],
     readings: [{ placeId: 'a', text: '"featureId": 3' }],
   });
 });
 
 it('leaves what is called so already, and what is no object', () => {
-  for (const value of [null, 3, 'features', [1, [2]], { places: [] }]) expect(namesNow(value)).toEqual(value);
+  for (const value of [null, 3, 'features', [1, [2]], { places: [] }, { features: [{ kind: 'chamfer' }] }])
+    expect(namesNow(value)).toEqual(value);
 });

@@ -1,6 +1,8 @@
-/** What was called a feature before 2026-11-27 is a place: names in files, in what a browser kept, in what was decided. */
+/**
+ * Ids of what was called a feature before 2026-11-27 and is a place: in files, in what a browser kept, in what was decided. `features` alone
+ * is no such name: a drawing has them.
+ */
 const NOW: Readonly<Record<string, string>> = {
-  features: 'places',
   featureId: 'placeId',
   matesFeatureId: 'matesPlaceId',
   timedToFeatureId: 'timedToPlaceId',

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
-import { choiceKey, showValue, type MovedFigure } from '@iron-patch/core';
+import { choiceKey, countOf, showValue, type MovedFigure } from '@iron-patch/core';
 import { seenFigures, SheetStore } from '../sheet-data';
 
 /** After the release something changed: every number that it moved, old and new, until someone accepts or releases again. */
@@ -9,9 +9,12 @@ import { seenFigures, SheetStore } from '../sheet-data';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (store.repair()?.moved; as moved) {
-      @if (moved.length) {
+      @if (moved.length && store.draftPart()) {
+        <p class="said" role="status">{{ countOf(moved.length, 'released number') }} will move when this drawing is saved.</p>
+      } @else if (moved.length) {
         <section class="said bad" aria-label="Released numbers that moved">
           <b>{{ moved.length }} released number{{ moved.length > 1 ? 's' : '' }} moved.</b> The paper at the machine is no longer right.
+          <button type="button" (click)="release()">Release again with these</button>
           <table class="plain">
             <thead>
               <tr>
@@ -32,7 +35,6 @@ import { seenFigures, SheetStore } from '../sheet-data';
               }
             </tbody>
           </table>
-          <span class="row"><button type="button" (click)="release()">Release again with these</button></span>
         </section>
       }
     }
@@ -41,6 +43,7 @@ import { seenFigures, SheetStore } from '../sheet-data';
 })
 export class Moved {
   protected readonly store = inject(SheetStore);
+  protected readonly countOf = countOf;
 
   protected shown = ({ key, label, measure }: MovedFigure, value: number | null): string =>
     value === null ? 'none' : showValue({ key, label, measure, value, origin: { kind: 'rule', rule: '' } }, this.store.unit());
