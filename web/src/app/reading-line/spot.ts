@@ -82,7 +82,10 @@ function cutTarget(repair: Repair, selection: Selection): LineTarget | null {
     repair.cuts.find((c) => c.advice.state !== 'in') ??
     repair.cuts[0];
   if (!cut) return null;
-  const { id, name } = cut.segment.segment;
+  const { id, name, side } = cut.segment.segment;
+  // Before the first cut it is the bar, or the hole that was drilled for the boring bar.
+  const drilledMm = side === 'inside' ? repair.plan?.passes.find((p) => p.segment === cut.segment)?.fromMm : undefined;
+  const startMm = drilledMm || (side === 'outside' ? repair.plan?.bar?.diameterMm : undefined) || null;
   return {
     purpose: 'cut',
     placeId: null,
@@ -90,7 +93,7 @@ function cutTarget(repair: Repair, selection: Selection): LineTarget | null {
     afterActId: null,
     spot: { stationMm: 0, clockDeg: 0, quantity: 'size' },
     title: cut.cuts.length ? `${name}, after the cut` : `${name}, before the first cut`,
-    expectedMm: cut.advice.nextMm ?? cut.cuts.at(-1)?.measuredMm ?? repair.plan?.bar?.diameterMm ?? null,
+    expectedMm: cut.advice.nextMm ?? cut.cuts.at(-1)?.measuredMm ?? startMm,
     nominalMm: cut.segment.diameter.value,
     instrumentId: '',
     there: [],

@@ -15,31 +15,34 @@ import { seenFigures, SheetStore } from '../sheet-data';
         <section class="said bad" aria-label="Released numbers that moved">
           <b>{{ moved.length }} released number{{ moved.length > 1 ? 's' : '' }} moved.</b> The paper at the machine is no longer right.
           <button type="button" (click)="release()">Release again with these</button>
-          <table class="plain">
-            <thead>
-              <tr>
-                <th>Figure</th>
-                <th class="num">released</th>
-                <th class="num">now</th>
-                <th><span class="sr-only">Accept</span></th>
-              </tr>
-            </thead>
-            <tbody>
-              @for (m of moved; track m.key) {
+          <div class="scroll" tabindex="0" role="region" aria-label="What moved">
+            <table class="plain">
+              <thead>
                 <tr>
-                  <td>{{ m.label }}</td>
-                  <td class="num">{{ shown(m, m.oldMm) }}</td>
-                  <td class="num strong">{{ shown(m, m.newMm) }}</td>
-                  <td><button type="button" (click)="accept(m)">Accept</button></td>
+                  <th>Figure</th>
+                  <th class="num">released</th>
+                  <th class="num">now</th>
+                  <th><span class="sr-only">Accept</span></th>
                 </tr>
-              }
-            </tbody>
-          </table>
+              </thead>
+              <tbody>
+                @for (m of moved; track m.key) {
+                  <tr>
+                    <td>{{ m.label }}</td>
+                    <td class="num">{{ shown(m, m.oldMm) }}</td>
+                    <td class="num strong">{{ shown(m, m.newMm) }}</td>
+                    <td><button type="button" (click)="accept(m)">Accept</button></td>
+                  </tr>
+                }
+              </tbody>
+            </table>
+          </div>
         </section>
       }
     }
   `,
-  styles: '.said { padding: 10px 18px; } .strong { font-weight: 700; } td { vertical-align: middle !important; } table { margin: 6px 0; }',
+  styles:
+    '.scroll { max-height: 190px; overflow: auto; } .said { padding: 10px 18px; } .strong { font-weight: 700; } td { vertical-align: middle !important; } table { margin: 6px 0; }',
 })
 export class Moved {
   protected readonly store = inject(SheetStore);

@@ -1,4 +1,4 @@
-import { choiceKey, type JobSheet } from '@iron-patch/core';
+import { choiceKey, type JobSheet, surface, type Bore } from '@iron-patch/core';
 import { drawnPin, testChoice, testReading, testSheet } from '@iron-patch/core/testing';
 import { FakeServer } from '../../testing/fake-server';
 import { breathe, openSheet, press, show, type, withServerIds, words } from '../../testing/open-sheet';
@@ -217,6 +217,19 @@ describe('Plan', () => {
 });
 
 describe('Cut', () => {
+  it('goes outwards with a boring bar, and says what the ring shows below zero', async () => {
+    const bore: Bore = { id: 'b', from: 'far', through: true, surfaces: [surface('oil', 'cylinder', 'Oil bore', 0, 12)] };
+    const bored = { ...part, value: { ...drawnPin(), bores: [bore] } };
+    const read = { ...cut(0, 11.4), segmentId: 'oil', instrumentId: 'tele' };
+    await open({ choices: [fit, bored, plan], readings: [...testSheet().readings, read] });
+    store.select({ spanId: 'oil' });
+    const text = words(await show(Cut));
+    // 0.6 on the diameter is left, taken in two: 0.15 mm or 0.0059 in a side on a dial of 0.2 in a turn.
+    expect(text).toContain('To come off, on the diameter 0.600');
+    expect(text).toMatch(/-0\.0059.*outwards past zero, where the ring shows 0\.194/);
+    expect(text).toContain('turn out 0.0059');
+  });
+
   it('tells now, wanted, what comes off and where the dial goes', async () => {
     await open({ choices: [fit, part, plan], readings: [...testSheet().readings, cut(0, 40.625)] });
     store.select({ spanId: 'body' });

@@ -229,6 +229,11 @@ export class Cut {
   protected turns(dial: number): string {
     const { cross } = this.plan()!.lathe;
     const counted = turnsOf(dial, cross);
+    // A boring bar that was zeroed on its skim goes outwards: below zero the ring shows what is left of a turn.
+    if (dial < 0) {
+      const shows = counted.remainder.toFixed(dialDecimals(cross));
+      return `: outwards past zero, where the ring shows ${shows}${counted.turns < -1 ? ` in turn ${-counted.turns}` : ''}`;
+    }
     return counted.turns === 0 ? '' : `: ${turnsWords(counted, cross)} from zero`;
   }
 
