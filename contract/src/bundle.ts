@@ -41,7 +41,7 @@ const shape = object({
   version: number()
     .strict()
     .required('The version is missing.')
-    .oneOf([...BUNDLE_VERSIONS_READ], `Only versions ${BUNDLE_VERSIONS_READ.join(' and ')} of the file are read here.`),
+    .oneOf([...BUNDLE_VERSIONS_READ], `Only versions ${BUNDLE_VERSIONS_READ.join(', ')} of the file are read here.`),
   job: object({ id: idOf('Job'), title: requiredText('What it is', TEXT_LIMITS.name) })
     .required('The job is missing.')
     .unknown(true),
@@ -106,6 +106,11 @@ function danglers(b: JobBundle): Problem[] {
     ),
     ...b.readings.flatMap((r, i) =>
       r.placeId !== null && !places.has(r.placeId) ? [say(`readings.${i}.placeId`, `Reading ${r.text}`)] : [],
+    ),
+    ...b.readings.flatMap((r, i) =>
+      r.itemId !== null && r.itemId !== b.job.id && !components.has(r.itemId) && !b.choices.some((c) => c.key === choiceKey.item(r.itemId!))
+        ? [say(`readings.${i}.itemId`, `Reading ${r.text}`)]
+        : [],
     ),
     ...b.readings.flatMap((r, i) =>
       r.afterActId !== null && !b.choices.some((c) => c.key === choiceKey.act(r.afterActId!))

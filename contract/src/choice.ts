@@ -2,6 +2,7 @@ import {
   ACT_KINDS,
   CAUSE_IDS,
   FINDING_IDS,
+  ITEM_KINDS,
   PAIR_KINDS,
   QUANTITY_IDS,
   SOFT_KINDS,
@@ -12,7 +13,11 @@ import {
   type FindingChoice,
   type FitChoice,
   type FragmentChoice,
+  type ItemChoice,
+  type ItemCut,
+  type ItemStep,
   type NominalChoice,
+  type PieceChoice,
   type PlanChoice,
   type ReturnChoice,
   type RouteChoice,
@@ -26,8 +31,8 @@ import {
   type StripChoice,
 } from '@iron-patch/core';
 import { array, boolean, lazy, mixed, object, type AnyObjectSchema } from 'yup';
-import { idOf, lengthOf, numberOf, oneOf, optionalIdOf } from './fields';
-import { partInput } from './part';
+import { idOf, lengthOf, MOST_PIECES, numberOf, oneOf, optionalIdOf } from './fields';
+import { partInput, typedLimits } from './part';
 import { shapeOf } from './shape';
 import { requiredText, textOf, TEXT_LIMITS } from './text';
 
@@ -116,6 +121,38 @@ const FOUND_VALUES: Readonly<Record<string, AnyObjectSchema>> = {
   skip: shapeOf<SkipChoice>({ spots: array(spot).strict().required('Spots: a list.').max(2000, 'At most 2000 spots.') }),
 };
 
+const yes = (label: string) => boolean().strict().typeError(`${label}: yes or no.`).required(`${label}: yes or no.`);
+
+/** What the job does. */
+const item = shapeOf<ItemChoice>({
+  kind: oneOf('what is done', ITEM_KINDS),
+  name: requiredText('Name', TEXT_LIMITS.name),
+  quantity: numberOf('How many', 1, MOST_PIECES).integer('How many: a whole number.'),
+  componentId: idOf('Component').nullable().defined('Component is missing.'),
+  position: numberOf('Position', -1000, 1000),
+  steps: array(shapeOf<ItemStep>({ what: requiredText('What is done', TEXT_LIMITS.line), done: yes('Done') }))
+    .strict()
+    .required('Steps: a list.')
+    .max(40, 'At most 40 steps.'),
+  cuts: array(
+    shapeOf<ItemCut>({
+      placeId: idOf('Place'),
+      sizeMm: lengthOf('Size', 0.5, 2000).nullable().defined('Size is missing.'),
+      limits: typedLimits.nullable().defined('Limits are missing.'),
+    }),
+  )
+    .strict()
+    .required('Cuts: a list.')
+    .max(40, 'At most 40 places.'),
+  size: textOf('Size to order', TEXT_LIMITS.name),
+  source: textOf('Where from', TEXT_LIMITS.name),
+  leadDays: numberOf('Days until it is here', 0, 1000).nullable().defined('Days are missing.'),
+  here: yes('Here'),
+  after: array(idOf('Item')).strict().required('Waits for: a list.').max(20, 'At most 20 items.'),
+  tried: textOf('How it was tried', TEXT_LIMITS.text),
+  off: yes('Called off'),
+});
+
 /** Kinds of choice by the word before the colon of their key, with the shape of their value. */
 export const CHOICE_VALUES: Readonly<Record<string, AnyObjectSchema>> = {
   ...FOUND_VALUES,
@@ -127,6 +164,8 @@ export const CHOICE_VALUES: Readonly<Record<string, AnyObjectSchema>> = {
   }),
   part: partInput,
   plan,
+  item,
+  piece: shapeOf<PieceChoice>({ scrapped: yes('Scrapped'), why: requiredText('Why', TEXT_LIMITS.line, 'Say what went wrong with it.') }),
   fit,
   runs: shapeOf<RunsChoice>({ kind: oneOf('what runs here', PAIR_KINDS) }),
   running: shapeOf<RunningChoice>({

@@ -28,6 +28,17 @@ export const optionalIdOf = (label: string): StringSchema<string | null | undefi
     .typeError(`${label} is an id.`)
     .matches(UUID, { message: `${label} is not an id.`, excludeEmptyString: false });
 
+/** Which piece of an item; nothing for the first. */
+export const pieceOf = (): NumberSchema<number | undefined> =>
+  number()
+    .strict()
+    .typeError(PIECE)
+    .optional()
+    .test('whole', PIECE, (v) => v === undefined || (Number.isInteger(v) && v >= 1 && v <= MOST_PIECES));
+/** As many pieces of one item as are kept apart. */
+export const MOST_PIECES = 500;
+const PIECE = `Piece: a whole number from 1 to ${MOST_PIECES}.`;
+
 export const oneOf = <T extends string>(label: string, values: readonly T[]): StringSchema<T> =>
   string()
     .strict()

@@ -84,7 +84,7 @@ const feature = lazy((value: unknown) => {
   return typeof kind === 'string' && Object.hasOwn(FEATURES, kind) ? FEATURES[kind]! : unknownKind;
 });
 
-const typedLimits = shapeOf<TypedLimits>({
+export const typedLimits = shapeOf<TypedLimits>({
   lowerDev: numberOf('Lower limit', -MOST_DEVIATION, MOST_DEVIATION),
   upperDev: numberOf('Upper limit', -MOST_DEVIATION, MOST_DEVIATION),
   text: requiredText('Limits', 40),

@@ -1,6 +1,6 @@
 import { keptTime, QUANTITY_IDS } from '@iron-patch/core';
 import { boolean, object, string, type InferType } from 'yup';
-import { idOf, lengthOf, numberOf, oneOf, optionalIdOf } from './fields';
+import { idOf, lengthOf, numberOf, oneOf, optionalIdOf, pieceOf } from './fields';
 import { requiredText, textOf, TEXT_LIMITS } from './text';
 
 /** Readings this far ahead of the server's clock are taken as now, minutes. */
@@ -12,6 +12,9 @@ export const readingFields = {
   purpose: oneOf('a purpose', ['found', 'cut', 'proof'] as const),
   placeId: idOf('Place').nullable(),
   segmentId: textOf('Segment', TEXT_LIMITS.name).nullable(),
+  /** Item and piece of what is cut and proved; missing for the job's own new part and its first piece. */
+  itemId: optionalIdOf('Item'),
+  piece: pieceOf(),
   /** Missing where it was written before parts had states: as found. */
   afterActId: optionalIdOf('Act'),
   quantity: oneOf('what was read', QUANTITY_IDS),

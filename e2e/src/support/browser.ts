@@ -2,6 +2,7 @@ import { mkdtemp, rm, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Builder, type WebDriver } from 'selenium-webdriver';
+import type { Command } from 'selenium-webdriver/lib/command.js';
 import { Options, ServiceBuilder, type Driver } from 'selenium-webdriver/chrome.js';
 
 const FLAGS = [
@@ -14,11 +15,35 @@ const FLAGS = [
   '--disable-component-update',
   '--disable-sync',
   '--disable-dev-shm-usage',
+  // A page that nobody looks at is drawn all the same: a click waits for a frame.
+  '--disable-backgrounding-occluded-windows',
+  '--disable-renderer-backgrounding',
+  '--disable-background-timer-throttling',
   '--force-device-scale-factor=1',
   '--lang=en-GB',
 ];
 
 export const SCREEN = { width: 1280, height: 800 } as const;
+
+/** As long as a browser may take to answer one command; most take milliseconds. */
+const ANSWER_MS = 60_000;
+
+/** Lets a command that the browser never answers fail by its name, rather than the test by its time. */
+function answers(driver: WebDriver): void {
+  const execute = driver.execute.bind(driver);
+  driver.execute = async <T>(command: Command): Promise<T> => {
+    let timer: NodeJS.Timeout | undefined;
+    const silence = new Promise<never>((_, fail) => {
+      const told = () => `${command.getName()} ${JSON.stringify(command.getParameters()).slice(0, 300)}`;
+      timer = setTimeout(() => fail(new Error(`The browser did not answer within ${ANSWER_MS / 1000} s: ${told()}`)), ANSWER_MS);
+    });
+    try {
+      return await Promise.race([execute(command) as Promise<T>, silence]);
+    } finally {
+      clearTimeout(timer);
+    }
+  };
+}
 
 export interface Browser {
   readonly driver: WebDriver;
@@ -39,6 +64,7 @@ export async function openBrowser(size: { width: number; height: number } = SCRE
     .setChromeOptions(options)
     .setChromeService(new ServiceBuilder('/usr/bin/chromedriver'))
     .build();
+  answers(driver);
   await (driver as Driver).sendDevToolsCommand('Emulation.setDeviceMetricsOverride', { ...size, deviceScaleFactor: 1, mobile: false });
   return {
     driver,

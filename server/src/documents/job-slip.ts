@@ -9,6 +9,8 @@ import {
   writtenDimension,
   type DecimalMark,
   type JobSheet,
+  type PartFinding,
+  type PlanFinding,
   type Repair,
   type Rung,
 } from '@iron-patch/core';
@@ -19,15 +21,34 @@ import { drawPart } from './part-picture';
 export function jobSlip(sheet: JobSheet, repair: Repair, mark: DecimalMark): Promise<Buffer> {
   const { job } = sheet;
   const { unit } = job;
-  const show = (mm: number, decimals?: number): string => formatLength(mm, unit, decimals);
   const paper = new Paper(`Job slip ${job.number}`, mark);
   paper.heading(job.number, job.title, `Job slip for the machine. ${sheet.customer.name}, ${job.machine}. All sizes in ${unit} at 20 °C.`);
-  const { part, plan } = repair;
-  if (!part) {
+  const drawn = repair.items.filter((i) => i.part);
+  const rest = repair.items.filter((i) => !i.part && !i.item.proposed);
+  if (!drawn.length && !rest.length) {
     paper.paragraph('Nothing is drawn yet. Finish Decide and Draw, then print again.', 12);
     return paper.finish();
   }
-  drawPart(paper, part.part);
+  drawn.forEach((item, i) => {
+    if (i) paper.newPage();
+    if (repair.items.length > 1 || item.item.quantity > 1)
+      paper.section(`${item.number} ${item.item.name}${item.item.quantity > 1 ? `, ${item.item.quantity} off` : ''}`);
+    ofPart(paper, sheet, item.part!, item.plan);
+  });
+  for (const { item, number } of rest) {
+    paper.section(`${number} ${item.name}${item.quantity > 1 ? `, ${item.quantity} off` : ''}`);
+    const words =
+      item.kind === 'buy' ? `To buy: ${item.size || 'size not on record'}. ${item.source}` : item.steps.map((s) => s.what).join('; ');
+    paper.paragraph(words || 'Nothing is on record of how.');
+  }
+  return paper.finish();
+}
+
+/** What the machine needs of one item. */
+function ofPart(paper: Paper, { job }: JobSheet, part: PartFinding, plan: PlanFinding | null): void {
+  const { unit } = job;
+  const show = (mm: number, decimals?: number): string => formatLength(mm, unit, decimals);
+  if (part.part.outside.length) drawPart(paper, part.part);
   paper.section('Sizes');
   paper.table(
     ['Segment', 'turn to', 'from', 'to', 'length'],
@@ -74,5 +95,4 @@ export function jobSlip(sheet: JobSheet, repair: Repair, mark: DecimalMark): Pro
       );
     }
   }
-  return paper.finish();
 }

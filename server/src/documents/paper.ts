@@ -129,6 +129,11 @@ export class Paper {
     return toBuffer(doc);
   }
 
+  /** What follows starts on a page of its own. */
+  newPage(): void {
+    this.doc.addPage();
+  }
+
   /** Starts another page where less than that is left on this one; true where it did. */
   private room(heightPt: number): boolean {
     if (this.doc.y + heightPt <= LOWEST_PT || this.doc.y <= PAGE.marginPt) return false;

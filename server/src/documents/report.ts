@@ -9,7 +9,8 @@ import {
   signedCaution,
   spanWords,
   type JobSheet,
-  type ProofFinding,
+  provedOf,
+  type JobItem,
   type Repair,
   type Shop,
   type Verdict,
@@ -21,8 +22,12 @@ import { Paper } from './paper';
 
 const VERDICT_WORDS: Readonly<Record<Verdict, string>> = { fits: 'fits', close: 'close to a limit', out: 'out', unknown: 'not measured' };
 
-/** What had to be proved, and what was read all the same. */
-const wanted = (p: ProofFinding): boolean => p.dimension.mustProve || p.readings.length > 0;
+/** What was done of an item that is no new part: bought, step by step, and how it was tried. */
+function toldOf({ name, kind, quantity, size, steps, tried }: JobItem): string {
+  const did = steps.filter((s) => s.done).map((s) => s.what);
+  const words = kind === 'buy' ? ['bought', size] : did;
+  return [`${name}${quantity > 1 ? `, ${quantity} off` : ''}: ${words.filter(Boolean).join('; ')}.`, tried].filter(Boolean).join(' ');
+}
 
 /** The report for the customer: what was wrong, what was made, what it measures, what is still to do. */
 export function report(sheet: JobSheet, repair: Repair, shop: Shop, timeZone: string): Promise<Buffer> {
@@ -43,24 +48,24 @@ export function report(sheet: JobSheet, repair: Repair, shop: Shop, timeZone: st
   paper.section('What we found');
   paper.quoted(route ? route.cause : 'The cause is not on record yet.');
   paper.table(['Place', 'smallest', 'largest', 'oval', 'readings'], measuredRows(repair.places, both, unit), [3, 4, 4, 2, 2]);
+  const made = provedOf(repair);
   paper.section('What we did');
   paper.quoted(route ? route.route : 'The route is not on record yet.');
   paper.table(
-    ['New part', 'from', 'to', 'measured', 'result'],
-    repair.proofs
-      .filter(wanted)
-      .map((p) => [
-        p.name,
-        formatLength(p.limits.lowerMm, unit),
-        formatLength(p.limits.upperMm, unit),
-        p.measured ? both(p.measured.value) : '-',
-        p.signed
-          ? `${p.signed.passed ? 'passed' : 'failed'} by ${shop.people.find((x) => x.id === p.signed!.personId)?.name ?? ''}`
-          : VERDICT_WORDS[p.verdict],
-      ]),
+    ['What was made', 'from', 'to', 'measured', 'result'],
+    made.map(({ name, proof: p }) => [
+      name,
+      formatLength(p.limits.lowerMm, unit),
+      formatLength(p.limits.upperMm, unit),
+      p.measured ? both(p.measured.value) : '-',
+      p.signed
+        ? `${p.signed.passed ? 'passed' : 'failed'} by ${shop.people.find((x) => x.id === p.signed!.personId)?.name ?? ''}`
+        : VERDICT_WORDS[p.verdict],
+    ]),
     [3, 2, 2, 4, 4],
   );
-  const play = repair.proofs.flatMap((p) => p.play);
+  for (const { item } of repair.items.filter((i) => !i.item.proposed && i.item.kind !== 'make')) paper.paragraph(toldOf(item));
+  const play = made.flatMap((m) => m.proof.play);
   for (const p of play)
     paper.paragraph(`Play in ${inSentence(p.mate.hole.place.name)}: ${spanWords(both(p.tight.value), both(p.loose.value))}.`);
   for (const [what, why] of [

@@ -9,6 +9,15 @@ export const proofsOf = async (db: Db, jobIds: readonly string[]): Promise<Proof
   (await db.query<ProofRecord>(q.byJobs, [jobIds])).rows;
 
 export async function addProof(db: Db, jobId: string, input: ProofInput, measuredMm: number, personId: string): Promise<ProofRecord> {
-  await db.query(q.insert, [jobId, input.segmentId, input.passed, measuredMm, input.remark, personId]);
+  await db.query(q.insert, [
+    jobId,
+    input.segmentId,
+    input.passed,
+    measuredMm,
+    input.remark,
+    personId,
+    input.itemId ?? null,
+    input.piece ?? 1,
+  ]);
   return (await proofsOf(db, [jobId])).at(-1)!;
 }

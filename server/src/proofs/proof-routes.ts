@@ -1,4 +1,4 @@
-import { workOut } from '@iron-patch/core';
+import { seenAt, workOut } from '@iron-patch/core';
 import { proofInput, routes } from '@iron-patch/contract';
 import type { Express } from 'express';
 import type { Pool } from '../db';
@@ -7,14 +7,18 @@ import { loadSheet } from '../sheets';
 import { loadShop } from '../shop';
 import { addProof } from './proof-queries';
 
-/** Somebody passes or fails a segment; one that is out passes only with a remark that says why. */
+/** Somebody passes or fails a dimension of one piece; one that is out passes only with a remark that says why. */
 export function mountProofs(app: Express, pool: Pool): void {
   app.post(routes.proofs(':id'), (req, res) =>
     recordOnce(pool, req, res, async (db) => {
       const personId = await personOf(db, req);
       const sheet = await loadSheet(db, idIn(req, 'job'));
       const input = bodyOf(proofInput, req);
-      const found = workOut(sheet, await loadShop(db)).proofs.find((p) => p.dimension.dimension.key === input.segmentId);
+      const { itemId, number } = { itemId: input.itemId ?? sheet.job.id, number: input.piece ?? 1 };
+      const { at, piece } = seenAt(workOut(sheet, await loadShop(db)), itemId, number);
+      if (at?.item.id !== itemId || piece?.piece.number !== number)
+        throw invalid([{ code: 'unknown', path: 'itemId', message: 'This item, or this piece of it, is not on this job any more.' }]);
+      const found = piece.proofs.find((p) => p.dimension.dimension.key === input.segmentId);
       if (!found?.measured)
         throw invalid([{ code: 'unmeasured', path: 'segmentId', message: 'Measure this dimension before passing it.' }]);
       if (input.passed && found.verdict === 'out' && input.remark === '')

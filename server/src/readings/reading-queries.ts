@@ -47,6 +47,8 @@ export async function insertReadings(db: Db, readings: readonly ReadingRecord[])
     column('withdrawn'),
     column('quantity'),
     column('afterActId'),
+    column('itemId'),
+    column('piece'),
   ]);
   await stored(insert);
   return (await db.query<ReadingRecord>(q.byIds, [column('id')])).rows;
@@ -66,10 +68,14 @@ export interface StandsWith {
   readonly lastMm: number | null;
   /** The act after which it was read is on record as done on the component of the place. */
   readonly actDone: boolean;
+  /** The item is one of the job. */
+  readonly item: boolean;
   readonly corrected: {
     readonly jobId: string;
     readonly placeId: string | null;
     readonly segmentId: string | null;
+    readonly itemId: string;
+    readonly piece: number;
     readonly already: boolean;
   } | null;
 }
@@ -77,7 +83,11 @@ export interface StandsWith {
 /** One question to the database for all that a reading has to agree with. */
 export const standsWith = async (db: Db, jobId: string, personId: string, key: string, r: ReadingInput): Promise<StandsWith> => {
   const act = r.afterActId ?? null;
-  const values = [jobId, personId, key, r.instrumentId, r.placeId, r.quantity, act, choiceKey.act(act ?? ''), r.supersedesId];
+  const item = r.itemId ?? jobId;
+  const values = [
+    ...[jobId, personId, key, r.instrumentId, r.placeId, r.quantity, act, choiceKey.act(act ?? ''), r.supersedesId],
+    ...[item, choiceKey.item(item)],
+  ];
   return (await db.query<StandsWith>({ name: 'standsWith', text: q.standsWith, values })).rows[0]!;
 };
 
@@ -87,6 +97,7 @@ export async function takeOne(db: Db, screen: string, { key, route, hash }: Keye
     ...[screen, key, route, hash, JSON.stringify(r)],
     ...[r.id, r.jobId, r.purpose, r.placeId, r.segmentId, r.stationMm, r.clockDeg, r.text, r.unit, r.valueMm, r.instrumentId],
     ...[r.partTempC, r.dial, r.personId, r.takenAt, r.supersedesId, r.withdrawn, r.quantity, r.afterActId],
+    ...[r.itemId, r.piece],
   ];
   return (await stored(db.query({ name: 'take', text: q.take, values }))).rowCount === 1;
 }

@@ -24,6 +24,8 @@ const fromFile = (r: ImportedReading, jobId: string, personId: string, takenAt: 
   purpose: 'found',
   placeId: r.placeId,
   segmentId: null,
+  itemId: null,
+  piece: 1,
   afterActId: r.afterActId,
   quantity: r.quantity,
   stationMm: r.stationMm,

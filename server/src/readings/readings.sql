@@ -1,24 +1,26 @@
 -- :name byJobs
-select id, job_id as "jobId", purpose, place_id as "placeId", segment_id as "segmentId", after_act_id as "afterActId", quantity, station_mm as "stationMm", clock_deg as "clockDeg",
+select id, job_id as "jobId", purpose, place_id as "placeId", segment_id as "segmentId",
+       case when segment_id is not null then coalesce(item_id, job_id) end as "itemId", piece, after_act_id as "afterActId", quantity, station_mm as "stationMm", clock_deg as "clockDeg",
        text, unit, value_mm as "valueMm", instrument_id as "instrumentId", part_temp_c as "partTempC", dial, person_id as "personId",
        to_char(taken_at at time zone 'utc', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"') as "takenAt", supersedes_id as "supersedesId", withdrawn
 from readings where job_id = any ($1::uuid[]) order by seq
 
 -- :name byIds
-select id, job_id as "jobId", purpose, place_id as "placeId", segment_id as "segmentId", after_act_id as "afterActId", quantity, station_mm as "stationMm", clock_deg as "clockDeg",
+select id, job_id as "jobId", purpose, place_id as "placeId", segment_id as "segmentId",
+       case when segment_id is not null then coalesce(item_id, job_id) end as "itemId", piece, after_act_id as "afterActId", quantity, station_mm as "stationMm", clock_deg as "clockDeg",
        text, unit, value_mm as "valueMm", instrument_id as "instrumentId", part_temp_c as "partTempC", dial, person_id as "personId",
        to_char(taken_at at time zone 'utc', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"') as "takenAt", supersedes_id as "supersedesId", withdrawn
 from readings where id = any ($1::uuid[]) order by seq
 
 -- :name insert
 insert into readings (id, job_id, purpose, place_id, segment_id, station_mm, clock_deg, text, unit, value_mm, instrument_id, part_temp_c,
-                      dial, person_id, taken_at, supersedes_id, withdrawn, quantity, after_act_id)
+                      dial, person_id, taken_at, supersedes_id, withdrawn, quantity, after_act_id, item_id, piece)
 select * from unnest ($1::uuid[], $2::uuid[], $3::text[], $4::uuid[], $5::text[], $6::float8[], $7::float8[], $8::text[], $9::text[],
-                      $10::float8[], $11::text[], $12::float8[], $13::float8[], $14::text[], $15::timestamptz[], $16::uuid[], $17::boolean[], $18::text[], $19::uuid[])
+                      $10::float8[], $11::text[], $12::float8[], $13::float8[], $14::text[], $15::timestamptz[], $16::uuid[], $17::boolean[], $18::text[], $19::uuid[], $20::uuid[], $21::integer[])
 
 -- :name standsWith
 -- Everything that one reading is checked against, of one moment: $1 job, $2 person, $3 key of the request, $4 instrument, $5 place,
--- $6 quantity, $7 act, $8 key of the act's choice, $9 the reading that it corrects.
+-- $6 quantity, $7 act, $8 key of the act's choice, $9 the reading that it corrects, $10 item, $11 key of the item's choice.
 select
   exists (select 1 from jobs where id = $1) as job,
   exists (select 1 from people where id = $2) as person,
@@ -40,8 +42,11 @@ select
     where f.id = $5 and act.value ->> 'componentId' = f.component_id::text and act.value ->> 'state' = 'done'
       and coalesce(act.value ->> 'placeId', f.id::text) = f.id::text and not (act.value ->> 'removed')::boolean
   ) as "actDone",
+  -- Whether the item is one of the job: its own new part, one that follows from a component, or one that somebody named.
+  ($10::uuid = $1 or exists (select 1 from components where id = $10 and job_id = $1) or exists (select 1 from choices where job_id = $1 and key = $11))
+    as "item",
   (select to_json(r) from (
-    select job_id as "jobId", place_id as "placeId", segment_id as "segmentId",
+    select job_id as "jobId", place_id as "placeId", segment_id as "segmentId", coalesce(item_id, job_id) as "itemId", piece,
            exists (select 1 from readings s where s.supersedes_id = readings.id) as already
     from readings where id = $9) r) as corrected
 
@@ -54,7 +59,7 @@ once as (
   on conflict (key) do nothing returning body
 )
 insert into readings (id, job_id, purpose, place_id, segment_id, station_mm, clock_deg, text, unit, value_mm, instrument_id, part_temp_c,
-                      dial, person_id, taken_at, supersedes_id, withdrawn, quantity, after_act_id)
+                      dial, person_id, taken_at, supersedes_id, withdrawn, quantity, after_act_id, item_id, piece)
 select $6::uuid, $7::uuid, $8, $9::uuid, $10, $11::float8, $12::float8, $13, $14, $15::float8, $16, $17::float8,
-       $18::float8, $19, $20::timestamptz, $21::uuid, $22::boolean, $23, $24::uuid
+       $18::float8, $19, $20::timestamptz, $21::uuid, $22::boolean, $23, $24::uuid, $25::uuid, $26::integer
 from once

@@ -4,6 +4,7 @@ import {
   outOfRange,
   parseLength,
   QUANTITIES,
+  takenReading,
   type Problem,
   type Quantity,
   type ReadingRecord,
@@ -14,7 +15,7 @@ import type { StandsWith } from './reading-queries';
 
 type Say = (path: string, code: string, message: string) => void;
 
-function checkPlace(jobId: string, r: ReadingInput, { place, actDone }: StandsWith, say: Say): void {
+function checkPlace(jobId: string, r: ReadingInput, { place, actDone, item }: StandsWith, say: Say): void {
   if (r.purpose === 'found') {
     if (place?.jobId !== jobId) say('placeId', 'unknown', 'This place to measure is not on this job.');
     else if (!(PLACE_KINDS[place.kind].quantities as readonly Quantity[]).includes(r.quantity))
@@ -23,20 +24,26 @@ function checkPlace(jobId: string, r: ReadingInput, { place, actDone }: StandsWi
     if (place && r.afterActId && !r.withdrawn && !actDone)
       say('afterActId', 'not-done', 'This act is not on record as done on this part. Record it as done at Strip, or read it as found.');
     if (r.segmentId !== null) say('segmentId', 'mixed', 'A reading as found belongs to a place, not to the new part.');
+    if (r.itemId) say('itemId', 'mixed', 'A reading as found belongs to a place, not to an item.');
   } else {
     if (r.quantity !== 'size') say('quantity', 'mixed', 'Of the new part diameters are read.');
     if (r.afterActId) say('afterActId', 'mixed', 'A reading of the new part is neither as found nor after an act.');
     if (r.placeId !== null) say('placeId', 'mixed', 'A reading of the new part belongs to its segment.');
-    if (!r.segmentId) say('segmentId', 'needed', 'Which segment of the new part was measured?');
+    if (!r.segmentId) say('segmentId', 'needed', 'Which dimension of the new part was measured?');
+    if (!item) say('itemId', 'unknown', 'This item is not on this job.');
   }
 }
+
+/** A dimension of another item, or of another piece. */
+const isOther = (jobId: string, r: ReadingInput, old: NonNullable<StandsWith['corrected']>): boolean =>
+  r.segmentId !== null && (old.itemId !== (r.itemId ?? jobId) || old.piece !== (r.piece ?? 1));
 
 function checkCorrection(jobId: string, r: ReadingInput, { corrected: old }: StandsWith, say: Say): void {
   if (r.supersedesId === null) {
     if (r.withdrawn) say('withdrawn', 'nothing', 'Only a reading that was taken can be withdrawn.');
     return;
   }
-  if (old?.jobId !== jobId || old.placeId !== r.placeId || old.segmentId !== r.segmentId)
+  if (old?.jobId !== jobId || old.placeId !== r.placeId || old.segmentId !== r.segmentId || isOther(jobId, r, old))
     say('supersedesId', 'unknown', 'The reading to correct was taken at another place.');
   else if (old.already) say('supersedesId', 'already', 'Somebody has corrected this reading already. Look at theirs first.');
 }
@@ -73,6 +80,5 @@ export function takeReading(jobId: string, personId: string, r: ReadingInput, st
   checkCorrection(jobId, r, stands, say);
   const { valueMm, unit } = problems.some((p) => p.path === 'placeId') ? { valueMm: 0, unit: r.unit } : readText(r, stands, say);
   if (problems.length) throw invalid(problems);
-  const { confirmed: _, ...rest } = r;
-  return { ...rest, afterActId: r.afterActId ?? null, jobId, personId, valueMm, unit, takenAt: notAhead(r.takenAt) };
+  return takenReading({ ...r, unit, takenAt: notAhead(r.takenAt) }, { jobId, personId, valueMm });
 }

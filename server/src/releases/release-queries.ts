@@ -7,7 +7,13 @@ const q = statements(sql, ['byJobs', 'insert']);
 export const releasesOf = async (db: Db, jobIds: readonly string[]): Promise<ReleaseRecord[]> =>
   (await db.query<ReleaseRecord>(q.byJobs, [jobIds])).rows;
 
-export async function addRelease(db: Db, jobId: string, figures: readonly FrozenFigure[], personId: string): Promise<ReleaseRecord> {
-  await db.query(q.insert, [jobId, JSON.stringify(figures), personId]);
+export async function addRelease(
+  db: Db,
+  jobId: string,
+  itemId: string,
+  figures: readonly FrozenFigure[],
+  personId: string,
+): Promise<ReleaseRecord> {
+  await db.query(q.insert, [jobId, JSON.stringify(figures), personId, itemId]);
   return (await releasesOf(db, [jobId])).at(-1)!;
 }

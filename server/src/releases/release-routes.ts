@@ -1,4 +1,4 @@
-import { formatWithUnit, freeze, notAsSeen, workOut, type LengthUnit, type MovedFigure, type Problem } from '@iron-patch/core';
+import { formatWithUnit, freeze, notAsSeen, seenAt, workOut, type LengthUnit, type MovedFigure, type Problem } from '@iron-patch/core';
 import { releaseInput, routes } from '@iron-patch/contract';
 import type { Express } from 'express';
 import type { Pool } from '../db';
@@ -14,15 +14,17 @@ function tell({ key, label, oldMm, newMm }: MovedFigure, unit: LengthUnit): Prob
   return { code: 'moved', path: key, message: `${label} was ${show(oldMm)} on your screen and is ${show(newMm)} now.` };
 }
 
-/** Releases the part for cutting: the server works the figures out itself from what is stored, and freezes them. */
+/** Releases an item for cutting: the server works the figures out itself from what is stored, and freezes them. */
 export function mountReleases(app: Express, pool: Pool): void {
   app.post(routes.releases(':id'), (req, res) =>
     recordOnce(pool, req, res, async (db) => {
       const personId = await personOf(db, req);
       const sheet = await loadSheet(db, idIn(req, 'job'));
-      const { seen } = bodyOf(releaseInput, req);
-      const repair = workOut(sheet, await loadShop(db));
+      const { seen, itemId = sheet.job.id } = bodyOf(releaseInput, req);
+      const repair = seenAt(workOut(sheet, await loadShop(db)), itemId);
       const problems: Problem[] = [];
+      if (repair.at?.item.id !== itemId)
+        throw invalid([{ code: 'no-part', path: '', message: 'There is nothing of this item to release: draw it first.' }]);
       if (!repair.part) problems.push({ code: 'no-part', path: '', message: 'There is no part to release yet: draw it first.' });
       else {
         problems.push(...repair.part.problems);
@@ -33,11 +35,12 @@ export function mountReleases(app: Express, pool: Pool): void {
             message: `Say what limits the ${dimension.label}: its fit at Decide, or limits of its own at Draw.`,
           });
       }
-      if (!repair.plan?.chosen) problems.push({ code: 'no-plan', path: '', message: 'Choose lathe, bar and tool at Plan first.' });
+      if (repair.at.item.kind === 'make' && !repair.plan?.chosen)
+        problems.push({ code: 'no-plan', path: '', message: 'Choose lathe, bar and tool at Plan first.' });
       if (problems.length) throw invalid(problems);
       const moved = seen ? notAsSeen(repair.releasable, seen) : [];
       if (moved.length) throw movedMeanwhile(moved.slice(0, MOST_TOLD).map((m) => tell(m, sheet.job.unit)));
-      return { status: 201, body: await addRelease(db, sheet.job.id, freeze(repair.releasable, sheet.job.unit), personId) };
+      return { status: 201, body: await addRelease(db, sheet.job.id, itemId, freeze(repair.releasable, sheet.job.unit), personId) };
     }),
   );
 }

@@ -8,7 +8,7 @@ import {
   type SheetTable,
   type WaitingReading,
 } from '@iron-patch/contract';
-import type { JobSheet, Shop } from '@iron-patch/core';
+import { takenReading, type JobSheet, type Shop, type TypedOut } from '@iron-patch/core';
 import { testSheet, testShop } from '@iron-patch/core/testing';
 
 export interface Asked {
@@ -114,8 +114,8 @@ export class FakeServer {
       return { jobId: this.sheet.job.id, key, value: sent['value'], reason: sent['reason'], personId: 'tomas', at: '', version };
     }
     if (path.endsWith('/readings')) {
-      const { confirmed: _, ...reading } = sent;
-      return { ...reading, jobId: this.sheet.job.id, personId: 'tomas', valueMm: Number.parseFloat(String(sent['text'])) || 0 };
+      const valueMm = Number.parseFloat(String(sent['text'])) || 0;
+      return takenReading(sent as unknown as TypedOut, { jobId: this.sheet.job.id, personId: 'tomas', valueMm });
     }
     if (path.endsWith('/photos'))
       return {
@@ -130,7 +130,14 @@ export class FakeServer {
         version: 1,
       };
     if (path.endsWith('/releases'))
-      return { id: 'release', jobId: this.sheet.job.id, figures: [], personId: 'tomas', at: '2026-11-25T09:00:00Z' };
+      return {
+        id: 'release',
+        jobId: this.sheet.job.id,
+        itemId: sent['itemId'] ?? this.sheet.job.id,
+        figures: [],
+        personId: 'tomas',
+        at: '2026-11-25T09:00:00Z',
+      };
     return { id: 'new', ...sent, jobId: this.sheet.job.id, version: 2 };
   }
 }

@@ -1,9 +1,9 @@
 import type { InstrumentRecord, JobSheet, PhotoMarker, Shop } from '../job';
 
 export const BUNDLE_FORMAT = 'iron-patch-job';
-export const BUNDLE_VERSION = 2;
+export const BUNDLE_VERSION = 3;
 /** Versions that are read: an older one is brought up to date. */
-export const BUNDLE_VERSIONS_READ: readonly number[] = [1, 2];
+export const BUNDLE_VERSIONS_READ: readonly number[] = [1, 2, 3];
 
 /** A photograph in a bundle, its pixels as base64. */
 export interface BundlePhoto {

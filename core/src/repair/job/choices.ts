@@ -99,6 +99,8 @@ export const choiceKey = {
   settle: (placeId: string, pair: string): string => `settle:${placeId}:${pair}`,
   skip: (placeId: string): string => `skip:${placeId}`,
   accept: (figureKey: string): string => `accept:${figureKey}`,
+  item: (id: string): string => `item:${id}`,
+  piece: (itemId: string, number: number | string): string => `piece:${itemId}:${number}`,
 } as const;
 
 const valueOf = <T>(sheet: JobSheet, key: string): T | null => (sheet.choices.find((c) => c.key === key)?.value as T | undefined) ?? null;
@@ -116,12 +118,12 @@ export function chosenRoute(sheet: JobSheet): RouteChoice | null {
   return route && { ...route, causeId: route.causeId ?? '', cure: route.cure ?? '' };
 }
 const upgraded = keeper<object, Part | null>();
-/** The drawing; one that was kept in the shape of an earlier version is brought up to date. */
-export function chosenPart(sheet: JobSheet): Part | null {
-  const value = valueOf<object>(sheet, choiceKey.part);
+/** A drawing by its key; one that was kept in the shape of an earlier version is brought up to date. */
+export function chosenPart(sheet: JobSheet, key: string = choiceKey.part): Part | null {
+  const value = valueOf<object>(sheet, key);
   return value && upgraded(value, [], () => upgradePart(value));
 }
-export const chosenPlan = (sheet: JobSheet): PlanChoice | null => valueOf(sheet, choiceKey.plan);
+export const chosenPlan = (sheet: JobSheet, key: string = choiceKey.plan): PlanChoice | null => valueOf(sheet, key);
 /** A hand-over of before outcomes were asked for was a pass. */
 export function chosenReturn(sheet: JobSheet): ReturnChoice | null {
   const returned = valueOf<ReturnChoice>(sheet, choiceKey.returned);

@@ -5,8 +5,9 @@ import { minus, plus, sumOf, type Figure } from '../../terms/working';
 import { CAUTIONS, FILE_CAUTION, hazardsAtCut, type Caution } from './cautions.data';
 import { instrumentOf } from './bias';
 import { alphaOf, instrumentUncertaintyMm, readingFigure, toDiameter } from './measured';
+import type { Lathe } from '../../making/setups';
+import type { PlanChoice } from './choices';
 import type { PartFinding, SegmentFinding } from './part-finding';
-import type { PlanFinding } from './plan-finding';
 import type { JobSheet, ReadingRecord, Shop } from './records';
 
 /** A segment at the lathe: its cuts so far and what to do next. */
@@ -23,9 +24,15 @@ export interface CutFinding {
   readonly cautions: readonly Caution[];
 }
 
+/** What it is cut on: whose dials are read, and how thin a chip the tool takes. */
+export interface CutMachine {
+  readonly lathe: Lathe;
+  readonly tool: PlanChoice['tool'];
+}
+
 function cutOf(
   segment: SegmentFinding,
-  plan: PlanFinding,
+  { lathe, tool }: CutMachine,
   materialId: string,
   live: readonly ReadingRecord[],
   sheet: JobSheet,
@@ -41,11 +48,11 @@ function cutOf(
   const lastInstrument = instrumentOf(shop, readings.at(-1)?.instrumentId ?? '');
   const cautions = hazardsAtCut(sheet.job.hazards, materialId).map((h) => CAUTIONS[h]);
   const advice = advise(cuts, {
-    lathe: plan.lathe,
+    lathe,
     unit: sheet.job.unit,
     limits: segment.limits,
     side: segment.segment.side,
-    leastChipMm: LEAST_CHIP_MM[plan.plan.tool],
+    leastChipMm: LEAST_CHIP_MM[tool],
     roughMostMm: USUAL_PASSES.roughMostMm,
     finishMm: USUAL_PASSES.finishMm,
     part: { tempC: partTempC, shopC: shopTempC, alphaPerK: alphaOf(materialId) },
@@ -73,14 +80,18 @@ function cutOf(
   };
 }
 
-/** Every segment of the new part at the lathe. */
+/**
+ * Every diameter of one piece at the lathe.
+ *
+ * @param live readings of that piece
+ */
 export const cutFindings = (
   found: PartFinding | null,
-  plan: PlanFinding | null,
+  machine: CutMachine | null,
   live: readonly ReadingRecord[],
   sheet: JobSheet,
   shop: Shop,
 ): CutFinding[] =>
-  found && plan
-    ? found.segments.filter((s) => s.segment.kind !== 'taper').map((s) => cutOf(s, plan, found.part.materialId, live, sheet, shop))
+  found && machine
+    ? found.segments.filter((s) => s.segment.kind !== 'taper').map((s) => cutOf(s, machine, found.part.materialId, live, sheet, shop))
     : [];

@@ -68,7 +68,7 @@ export function doubtInputFor(repair: Repair, shop: Shop, jobUnit: LengthUnit, a
   const last = cut?.readings.at(-1);
   // Turning goes towards the axis, boring away from it: the size falls or grows with the dial either way.
   const into = cut?.segment.segment.side === 'inside' ? -1 : 1;
-  const lathe = repair.plan?.lathe;
+  const lathe = repair.at?.lathe;
   return {
     valueMm: at.valueMm,
     unit: at.unit,

@@ -9,7 +9,18 @@ const route = testChoice(choiceKey.route, { cause: 'Dry and dirty', route: 'New 
 const act = (state: string, removed = false) =>
   testChoice(choiceKey.act('a'), { componentId: 'pin', kind: 'saw', where: '', state, override: '', removed });
 const pass = (segmentId: string, passed = true) =>
-  ({ id: segmentId, jobId: 'job', segmentId, passed, measuredMm: 40, remark: '', personId: 'tomas', at: '' }) as const;
+  ({
+    id: segmentId,
+    jobId: 'job',
+    itemId: 'job',
+    piece: 1,
+    segmentId,
+    passed,
+    measuredMm: 40,
+    remark: '',
+    personId: 'tomas',
+    at: '',
+  }) as const;
 const codes = (sheet: JobSheet): string[] => workOut(sheet, testShop).holds.map((h) => h.code);
 const given: ReturnChoice = { lesson: 'Grease it.', stillToDo: '', outcome: 'passed', beforeUse: '', unproved: '', undone: '' };
 const quiet = testSheet({ choices: [route] });

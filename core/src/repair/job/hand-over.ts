@@ -2,7 +2,7 @@ import { inSentence } from '../../terms/words';
 import { ACTS } from './acts.data';
 import { CAUTIONS, LICENSED_HAZARDS } from './cautions.data';
 import { chosenRoute, signedCaution, type ReturnChoice } from './choices';
-import type { ProofFinding } from './proof-finding';
+import { goodPieces, type ItemFinding, type PieceFinding } from './item-finding';
 import type { JobSheet } from './records';
 import { acts, looseFragments } from './strip-records';
 import type { StationId } from '../../terms/stations';
@@ -17,11 +17,32 @@ export interface HandOverHold {
   readonly passedBy: 'beforeUse' | 'unproved' | 'undone' | null;
 }
 
+/** Dimensions of a piece that nobody proved and passed, named by item and piece where there are several. */
+function unprovedOf({ item, pieces, number }: ItemFinding, { piece, proofs }: PieceFinding, items: number): HandOverHold[] {
+  const where = [items > 1 ? `${number} ${item.name}` : '', pieces.length > 1 ? `piece ${piece.number}` : ''].filter(Boolean).join(', ');
+  return proofs.flatMap((p): HandOverHold[] => {
+    if (p.signed?.passed || (!p.dimension.mustProve && !p.readings.length)) return [];
+    const why = p.signed ? 'was failed' : p.readings.length ? 'is measured, but nobody passed it' : 'is not measured';
+    const name = where ? `${where}: ${inSentence(p.name)}` : p.name;
+    return [{ code: 'unproved', message: `${name} ${why}.`, station: 'prove', passedBy: 'unproved' }];
+  });
+}
+
+/** What was taken up and is not finished: bought and not here, an act left, nothing said of how it was tried. */
+function unfinishedOf({ item, part }: ItemFinding): HandOverHold[] {
+  const hold = (message: string, station: StationId): HandOverHold => ({ code: 'undone', message, station, passedBy: 'undone' });
+  if (item.proposed || item.kind === 'make') return [];
+  if (item.kind === 'buy') return item.here ? [] : [hold(`${item.name} is bought and not here yet.`, 'cut')];
+  const next = item.steps.find((s) => !s.done);
+  if (next) return [hold(`${item.name}: ${inSentence(next.what)} is neither done nor taken off.`, 'cut')];
+  return part || item.tried.trim() ? [] : [hold(`${item.name}: nothing says how it was tried.`, 'prove')];
+}
+
 /**
  * Everything that holds a hand-over: loose pieces, licensed matters without name and licence, dimensions of what was made that
  * nobody proved and passed, planned acts that were neither done nor called off, findings and work that are not on record.
  */
-export function handOverHolds(sheet: JobSheet, proofs: readonly ProofFinding[]): HandOverHold[] {
+export function handOverHolds(sheet: JobSheet, items: readonly ItemFinding[]): HandOverHold[] {
   const loose = looseFragments(sheet).map((f): HandOverHold => {
     const message = `Account first for what is loose: ${inSentence(f.value.what)}.`;
     return { code: 'loose', message, station: 'strip', passedBy: null };
@@ -30,11 +51,7 @@ export function handOverHolds(sheet: JobSheet, proofs: readonly ProofFinding[]):
     const message = `${CAUTIONS[h].what} Name and licence of who decided are missing.`;
     return { code: 'licensed', message, station: 'prove', passedBy: 'beforeUse' };
   });
-  const unproved = proofs.flatMap((p): HandOverHold[] => {
-    if (p.signed?.passed || (!p.dimension.mustProve && !p.readings.length)) return [];
-    const why = p.signed ? 'was failed' : p.readings.length ? 'is measured, but nobody passed it' : 'is not measured';
-    return [{ code: 'unproved', message: `${p.name} ${why}.`, station: 'prove', passedBy: 'unproved' }];
-  });
+  const unproved = items.flatMap((i) => goodPieces(i).flatMap((p) => unprovedOf(i, p, items.length)));
   const undone = acts(sheet)
     .filter((a) => a.value.state === 'planned')
     .map((a): HandOverHold => {
@@ -43,6 +60,7 @@ export function handOverHolds(sheet: JobSheet, proofs: readonly ProofFinding[]):
       const message = `${ACTS[a.value.kind].name}: ${on} is planned, and neither done nor called off.`;
       return { code: 'undone', message, station: 'strip', passedBy: 'undone' };
     });
+  const unfinished = items.flatMap(unfinishedOf);
   const route = chosenRoute(sheet);
   const onRecord: HandOverHold[] = [
     ...(route?.cause.trim()
@@ -52,7 +70,7 @@ export function handOverHolds(sheet: JobSheet, proofs: readonly ProofFinding[]):
       ? []
       : [{ code: 'made', message: 'What was done is not on record.', station: 'decide', passedBy: null } as const]),
   ];
-  return [...loose, ...licensed, ...unproved, ...undone, ...onRecord];
+  return [...loose, ...licensed, ...unproved, ...unfinished, ...undone, ...onRecord];
 }
 
 /** What still holds this hand-over back, after the reasons that it gives: empty when it may go. The same in browser and server. */

@@ -1,5 +1,6 @@
 export * from './records';
 export * from './choices';
+export { takenReading, type TypedOut } from './taken-reading';
 export { liveReadings } from './live-readings';
 export * from './strip-records';
 export { orderSizes, type OrderSize } from './order-sizes';
@@ -30,7 +31,7 @@ export type { SeatFinding } from './seat-finding';
 export { expectedAt, expectedSizeMm } from './expected';
 export type { DimensionFinding, LimitsFrom, PartFinding, SegmentFinding } from './part-finding';
 export { drawingSheet, writtenDimension } from './drawing-sheet';
-export { rungFigure, type PlanFinding, type SegmentPasses } from './plan-finding';
+export { rungFigure, usualPlan, type PlanFinding, type SegmentPasses } from './plan-finding';
 export type { CutFinding } from './cut-finding';
 export type { ProofFinding } from './proof-finding';
 export { freeze, movedFigures, notAsSeen, newestRelease, MOVED_LEAST_MM, type MovedFigure } from './release';
@@ -47,7 +48,26 @@ export {
   type PictureStation,
 } from './picture';
 export { movedByShop, type MovedJob, type ShopMove } from './shop-moves';
-export { workOut, type Repair } from './repair';
+export { seenAt, workOut, type Job, type Repair } from './repair';
+export {
+  choiceOf,
+  ITEM_KINDS,
+  itemsOff,
+  jobItems,
+  newItem,
+  partKeyOf,
+  planKeyOf,
+  type ItemChoice,
+  type ItemCut,
+  type ItemKind,
+  type ItemStep,
+  type JobItem,
+} from './items';
+export { piecesOf, type Piece, type PieceChoice } from './pieces';
+export { goodPieces, type ItemFinding, type PieceFinding } from './item-finding';
+export { ITEM_STATIONS, itemStanding, type ItemStation } from './item-stations';
+export { provedOf, type Proved } from './proved';
+export { cutsOf } from './rework-finding';
 export { everyFigure, placeInHand, stationFigure } from './station-figure';
 export type { DiagnosisFinding } from './diagnosis-finding';
 export { doubtOf, type DoubtInput, type Offer, type ReadingDoubt } from './reading-doubt';

@@ -182,8 +182,13 @@ const waits = ({ dimension: d, from }: DimensionFinding): boolean =>
   from === 'general' && isDiameterOfSurface(d) && d.surface.fitsPlaceIds.length > 0;
 
 /** The drawn part with everything that the fits decide; null while nothing is drawn. */
-export function partFinding(fits: readonly FitFinding[], bores: readonly BoreFinding[], sheet: JobSheet): PartFinding | null {
-  const drawn = chosenPart(sheet);
+export function partFinding(
+  fits: readonly FitFinding[],
+  bores: readonly BoreFinding[],
+  sheet: JobSheet,
+  partKey: string,
+): PartFinding | null {
+  const drawn = chosenPart(sheet, partKey);
   if (!drawn) return null;
   const all = [...drawn.outside, ...drawn.bores.flatMap((b) => b.surfaces)];
   const inside = new Set(drawn.bores.flatMap((b) => b.surfaces.map((s) => s.id)));

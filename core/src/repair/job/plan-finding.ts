@@ -76,7 +76,7 @@ function drillFigure(id: string, boreMm: number, sets: readonly DrillSet[]): Fig
 }
 
 /** What the plan is until somebody chooses: the first lathe, the bar with least waste, a left-edge touch. */
-const proposal = (lathe: Lathe): PlanChoice => ({
+export const usualPlan = (lathe: Lathe): PlanChoice => ({
   latheId: lathe.id,
   barId: '',
   tool: 'carbide',
@@ -167,12 +167,12 @@ function troubles(found: PartFinding, need: StockNeed, lathe: Lathe, bar: Bar | 
 }
 
 /** Stock, set-ups, ladders and passes for the drawn part; null while there is no part or no lathe. */
-export function planFinding(found: PartFinding | null, sheet: JobSheet, shop: Shop): PlanFinding | null {
+export function planFinding(found: PartFinding | null, sheet: JobSheet, shop: Shop, planKey: string): PlanFinding | null {
   if (!found || found.part.outside.length === 0) return null;
-  const stored = chosenPlan(sheet);
+  const stored = chosenPlan(sheet, planKey);
   const lathe = shop.lathes.find((l) => l.id === stored?.latheId) ?? shop.lathes[0];
   if (!lathe) return null;
-  const plan = stored ?? proposal(lathe);
+  const plan = stored ?? usualPlan(lathe);
   const need = stockNeed(found.part, allowancesOf(plan));
   const bars = chooseBars(found.part, need, shop.rack, found.volumeMm3 ?? 0);
   const bar = shop.rack.find((b) => b.id === plan.barId) ?? (bars.ok ? bars.value[0]!.bar : null);

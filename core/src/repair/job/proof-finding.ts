@@ -32,6 +32,7 @@ function proofOf(
   fits: readonly FitFinding[],
   materialId: string,
   live: readonly ReadingRecord[],
+  proofs: readonly ProofRecord[],
   sheet: JobSheet,
   shop: Shop,
 ): ProofFinding {
@@ -68,15 +69,26 @@ function proofOf(
     measured,
     verdict: ends.length ? worst(ends.map((size) => judge(size, plusMinusMm, found.limits))) : 'unknown',
     play: fits.map((mate) => ({ mate, ...predictedPlay(measured ?? found.figure, mate) })),
-    signed: sheet.proofs.filter((p) => p.segmentId === key).at(-1) ?? null,
+    signed: proofs.filter((p) => p.segmentId === key).at(-1) ?? null,
   };
 }
 
-/** Every dimension of the new part that an instrument reads, proved or not; what must be proved before the rest. */
-export function proofFindings(found: PartFinding | null, live: readonly ReadingRecord[], sheet: JobSheet, shop: Shop): ProofFinding[] {
+/**
+ * Every dimension of one piece that an instrument reads, proved or not; what must be proved before the rest.
+ *
+ * @param live readings of that piece
+ * @param proofs what was signed of that piece, oldest first
+ */
+export function proofFindings(
+  found: PartFinding | null,
+  live: readonly ReadingRecord[],
+  proofs: readonly ProofRecord[],
+  sheet: JobSheet,
+  shop: Shop,
+): ProofFinding[] {
   if (!found) return [];
   const fitsOf = new Map(found.segments.map((s) => [s.segment.id, s.fits]));
   const read = found.dimensions.filter((d): d is DimensionFinding & { limits: Limits } => d.limits !== null && isRead(d));
-  const all = read.map((d) => proofOf(d, fitsOf.get(d.dimension.key) ?? [], found.part.materialId, live, sheet, shop));
+  const all = read.map((d) => proofOf(d, fitsOf.get(d.dimension.key) ?? [], found.part.materialId, live, proofs, sheet, shop));
   return [...all.filter((p) => p.dimension.mustProve), ...all.filter((p) => !p.dimension.mustProve)];
 }

@@ -210,6 +210,9 @@ export interface ReadingRecord {
   readonly placeId: string | null;
   /** The new part's segment, for `cut` and `proof`. */
   readonly segmentId: string | null;
+  /** The item and which piece of it, for `cut` and `proof`; null and 1 for `found`. */
+  readonly itemId: string | null;
+  readonly piece: number;
   /** The act after which it was read, by the id of its choice; null for as found, and for the new part. */
   readonly afterActId: string | null;
   /** What was read there: a diameter, a width, the rise of an indicator. */
@@ -253,6 +256,7 @@ export interface FrozenFigure {
 export interface ReleaseRecord {
   readonly id: string;
   readonly jobId: string;
+  readonly itemId: string;
   readonly figures: readonly FrozenFigure[];
   readonly personId: string;
   readonly at: string;
@@ -262,6 +266,8 @@ export interface ReleaseRecord {
 export interface ProofRecord {
   readonly id: string;
   readonly jobId: string;
+  readonly itemId: string;
+  readonly piece: number;
   readonly segmentId: string;
   readonly passed: boolean;
   readonly measuredMm: number;

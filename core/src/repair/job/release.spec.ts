@@ -29,7 +29,14 @@ describe('a change of any one input after the release', () => {
     choices: [fit, testChoice(choiceKey.part, part), testChoice(choiceKey.plan, more)],
   });
   const shop = { ...testShop, rack: [...testShop.rack, { ...testShop.rack[0]!, id: 'bar65', diameterMm: 65 }] };
-  const release = { id: 'r', jobId: 'job', personId: 'tomas', at: '', figures: freeze(workOut(of(pin), shop).releasable, 'mm') };
+  const release = {
+    id: 'r',
+    jobId: 'job',
+    itemId: 'job',
+    personId: 'tomas',
+    at: '',
+    figures: freeze(workOut(of(pin), shop).releasable, 'mm'),
+  };
   const movedBy = (sheet: JobSheet): string[] => workOut({ ...sheet, releases: [release] }, shop).moved.map((m) => m.key);
   const feature = (id: string, own: object): Part => ({
     ...pin,

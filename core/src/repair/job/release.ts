@@ -45,17 +45,18 @@ export function releasable(found: PartFinding | null, plan: PlanFinding | null):
 export const freeze = (figures: readonly Figure[], unit: LengthUnit): FrozenFigure[] =>
   figures.map((f) => ({ key: f.key, label: f.label, valueMm: f.value, sentence: sentence(f, unit) }));
 
-export const newestRelease = (sheet: JobSheet): ReleaseRecord | null => sheet.releases.at(-1) ?? null;
+/** The newest release of an item; of any where none is named. */
+export const newestRelease = (sheet: Pick<JobSheet, 'releases'>, itemId?: string): ReleaseRecord | null =>
+  sheet.releases.findLast((r) => itemId === undefined || r.itemId === itemId) ?? null;
 
 const acceptedAt = (sheet: JobSheet, key: string): number | null =>
   (sheet.choices.find((c) => c.key === choiceKey.accept(key))?.value as { valueMm: number } | undefined)?.valueMm ?? null;
 
 /** Stands in every release that froze all dimensions. */
-const WHOLE_KEY = 'stock.length';
+const WHOLE_KEY = /(^|\.)stock\.length$/;
 
-/** Every released number that an input moved and that nobody has accepted at its new value. */
-export function movedFigures(now: readonly Figure[], sheet: JobSheet): MovedFigure[] {
-  const release = newestRelease(sheet);
+/** Every released number that an input moved and that nobody has accepted at its new value; none while nothing is released. */
+export function movedFigures(now: readonly Figure[], release: ReleaseRecord | null, sheet: JobSheet): MovedFigure[] {
   if (!release) return [];
   const current = new Map(now.map((f) => [f.key, f]));
   const gone = release.figures.flatMap((frozen): MovedFigure[] => {
@@ -68,7 +69,7 @@ export function movedFigures(now: readonly Figure[], sheet: JobSheet): MovedFigu
       : [{ key: frozen.key, label: frozen.label, measure: current.get(frozen.key)?.measure ?? 'length', oldMm: frozen.valueMm, newMm }];
   });
   // Releases of before every dimension was frozen say nothing of what else there was.
-  const whole = release.figures.some((f) => f.key === WHOLE_KEY);
+  const whole = release.figures.some((f) => WHOLE_KEY.test(f.key));
   const known = new Set(release.figures.map((f) => f.key));
   const come = (f: Figure): boolean => {
     const accepted = acceptedAt(sheet, f.key);

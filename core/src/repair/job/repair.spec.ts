@@ -189,6 +189,7 @@ describe('release', () => {
   const release = {
     id: 'rel',
     jobId: 'job',
+    itemId: 'job',
     figures: freeze(workOut(before, testShop).releasable, 'mm'),
     personId: 'tomas',
     at: '2026-11-22T09:00:00Z',
@@ -248,6 +249,8 @@ describe('cut and prove', () => {
     const signed = (id: string) => ({
       id: `p-${id}`,
       jobId: 'job',
+      itemId: 'job',
+      piece: 1,
       segmentId: id,
       passed: true,
       measuredMm: 40,

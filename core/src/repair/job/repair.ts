@@ -1,6 +1,6 @@
 import { boreFindings, type BoreFinding } from './bore-finding';
 import { calledOff } from './choices';
-import { cutFindings, type CutFinding } from './cut-finding';
+import type { CutFinding } from './cut-finding';
 import { diagnosisFinding, type DiagnosisFinding } from './diagnosis-finding';
 import { pointsOfNoReturn, type PointOfNoReturn } from './no-return';
 import { placeFindings, type PlaceFinding } from './place-finding';
@@ -8,18 +8,20 @@ import { asItIsNow } from './in-state';
 import { fitFindings, type FitFinding } from './fit-finding';
 import { handOverHolds, type HandOverHold } from './hand-over';
 import { liveReadings } from './live-readings';
-import { partFinding, type PartFinding } from './part-finding';
-import { planFinding, type PlanFinding } from './plan-finding';
-import { proofFindings, type ProofFinding } from './proof-finding';
+import { itemFinding, type ItemFinding, type PieceFinding } from './item-finding';
+import { jobItems } from './items';
+import type { PartFinding } from './part-finding';
+import type { PlanFinding } from './plan-finding';
+import type { ProofFinding } from './proof-finding';
 import type { JobSheet, ReadingRecord, Shop } from './records';
-import { movedFigures, releasable, type MovedFigure } from './release';
+import type { MovedFigure } from './release';
 import { seatFindings, type SeatFinding } from './seat-finding';
 import type { StationStanding } from '../../terms/stations';
 import { nextMove, standings } from './stations';
 import type { Figure } from '../../terms/working';
 
 /** A whole job, worked out from what is stored of it. */
-export interface Repair {
+export interface Job {
   readonly live: readonly ReadingRecord[];
   readonly places: readonly PlaceFinding[];
   /** Acts that destroy evidence, with what they would take. */
@@ -30,20 +32,52 @@ export interface Repair {
   readonly bores: readonly BoreFinding[];
   /** Seats of bearings that are not here to be measured. */
   readonly seats: readonly SeatFinding[];
-  readonly part: PartFinding | null;
-  readonly plan: PlanFinding | null;
-  readonly cuts: readonly CutFinding[];
-  readonly proofs: readonly ProofFinding[];
-  readonly releasable: readonly Figure[];
-  readonly moved: readonly MovedFigure[];
+  /** What the job does, one after another as on its card. */
+  readonly items: readonly ItemFinding[];
   readonly stations: readonly StationStanding[];
   readonly next: StationStanding | null;
   /** What stands between this job and its hand-over. */
   readonly holds: readonly HandOverHold[];
 }
 
+/** A job as it is seen at one of its items and one piece of it. */
+export interface Repair extends Job {
+  /** Null where the job has none. */
+  readonly at: ItemFinding | null;
+  readonly piece: PieceFinding | null;
+  readonly part: PartFinding | null;
+  readonly plan: PlanFinding | null;
+  readonly cuts: readonly CutFinding[];
+  readonly proofs: readonly ProofFinding[];
+  readonly releasable: readonly Figure[];
+  readonly moved: readonly MovedFigure[];
+}
+
 /**
- * Works out everything that follows from a job's inputs. Pure: the same in the browser and on the server.
+ * The same job seen at another item or piece.
+ *
+ * @param itemId null, or one that is gone, for the first
+ * @param piece null for the first that is not scrapped
+ */
+export function seenAt(job: Job, itemId: string | null, piece: number | null = null): Repair {
+  const at = job.items.find((i) => i.item.id === itemId) ?? job.items[0] ?? null;
+  const pieces = at?.pieces ?? [];
+  const own = pieces.find((p) => p.piece.number === piece) ?? pieces.find((p) => p.piece.scrapped === null) ?? null;
+  return {
+    ...job,
+    at,
+    piece: own,
+    part: at?.part ?? null,
+    plan: at?.plan ?? null,
+    cuts: own?.cuts ?? [],
+    proofs: own?.proofs ?? [],
+    releasable: at?.releasable ?? [],
+    moved: at?.moved ?? [],
+  };
+}
+
+/**
+ * Works out everything that follows from a job's inputs, seen at its first item. Pure: the same in the browser and on the server.
  *
  * @param sheet the job's stored inputs, readings oldest first
  */
@@ -56,14 +90,10 @@ export function workOut(sheet: JobSheet, shop: Shop): Repair {
   const now = places.map(asItIsNow);
   const fits = fitFindings(now, sheet, shop);
   const bores = boreFindings(now, fits, sheet, shop);
-  const part = partFinding(fits, bores, sheet);
-  const plan = planFinding(part, sheet, shop);
-  const cuts = cutFindings(part, plan, live, sheet, shop);
-  const proofs = proofFindings(part, live, sheet, shop);
-  const frozen = releasable(part, plan);
-  const moved = movedFigures(frozen, sheet);
-  const stations = standings({ sheet, places, noReturn, diagnosis, fits, bores, part, cuts, proofs, moved });
-  return {
+  const given = { places: now, fits, bores, live, sheet, shop };
+  const items = jobItems(sheet).map((item, i) => itemFinding(item, i, given));
+  const stations = standings({ sheet, places, noReturn, diagnosis, fits, bores, items });
+  const job: Job = {
     live,
     places,
     pointsOfNoReturn: noReturn,
@@ -71,14 +101,10 @@ export function workOut(sheet: JobSheet, shop: Shop): Repair {
     fits,
     bores,
     seats: seatFindings(now, sheet),
-    part,
-    plan,
-    cuts,
-    proofs,
-    releasable: frozen,
-    moved,
+    items,
     stations,
     next: calledOff(sheet) === null ? nextMove(stations) : null,
-    holds: handOverHolds(sheet, proofs),
+    holds: handOverHolds(sheet, items),
   };
+  return seenAt(job, null);
 }

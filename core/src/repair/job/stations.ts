@@ -1,20 +1,18 @@
 import { countOf, inSentence } from '../../terms/words';
-import { chosenPlan, chosenReturn, chosenRoute, signedCaution } from './choices';
+import { chosenReturn, chosenRoute, signedCaution } from './choices';
 import { handOverHolds } from './hand-over';
 import type { BoreFinding } from './bore-finding';
-import type { CutFinding } from './cut-finding';
 import type { DiagnosisFinding } from './diagnosis-finding';
 import type { PlaceFinding } from './place-finding';
 import { inHand } from './in-state';
 import type { PointOfNoReturn } from './no-return';
 import { looseFragments } from './strip-records';
 import type { FitFinding } from './fit-finding';
-import type { PartFinding } from './part-finding';
-import type { ProofFinding } from './proof-finding';
+import type { ItemFinding } from './item-finding';
+import { done, notYet, out, overItems, underWay, type Standing } from './item-stations';
 import { isDiameter } from '../../evidence/readings';
-import { formatWithUnit, placeWithUnit } from '../../terms/quantity';
+import { placeWithUnit } from '../../terms/quantity';
 import type { JobSheet } from './records';
-import type { MovedFigure } from './release';
 import { STATIONS, type StationId, type StationStanding } from '../../terms/stations';
 import { CAUTIONS, LICENSED_HAZARDS } from './cautions.data';
 
@@ -25,18 +23,8 @@ export interface StandingInputs {
   readonly diagnosis: DiagnosisFinding;
   readonly fits: readonly FitFinding[];
   readonly bores: readonly BoreFinding[];
-  readonly part: PartFinding | null;
-  readonly cuts: readonly CutFinding[];
-  readonly proofs: readonly ProofFinding[];
-  readonly moved: readonly MovedFigure[];
+  readonly items: readonly ItemFinding[];
 }
-
-type Standing = Omit<StationStanding, 'id'>;
-const done: Standing = { state: 'done', waitsFor: '' };
-const notNeeded: Standing = { state: 'not-needed', waitsFor: '' };
-const underWay = (waitsFor: string): Standing => ({ state: 'under-way', waitsFor });
-const notYet = (waitsFor: string): Standing => ({ state: 'not-yet', waitsFor });
-const out = (waitsFor: string): Standing => ({ state: 'out', waitsFor });
 
 function receive({ sheet: { job } }: StandingInputs): Standing {
   if (!job.complaint.trim()) return underWay('what happened to it, in the customer’s words');
@@ -79,10 +67,6 @@ function measure({ sheet, places: asFound }: StandingInputs): Standing {
   return places.some((f) => f.readings.length) ? underWay(waits) : notYet(waits);
 }
 
-/** Nothing new is made where every verdict is in, none of them is a new part, and nobody drew one all the same. */
-const makesNothing = ({ sheet: { components }, part }: StandingInputs): boolean =>
-  part === null && components.length > 0 && components.every((c) => c.verdict !== null && c.verdict !== 'remake');
-
 function decide({ sheet, places, fits, bores, diagnosis }: StandingInputs): Standing {
   const mates = [...fits.map((f) => ({ place: f.hole, choice: f.choice })), ...bores.map((b) => ({ place: b.shaft, choice: b.choice }))];
   const open = mates.find((m) => m.choice === null);
@@ -98,62 +82,19 @@ function decide({ sheet, places, fits, bores, diagnosis }: StandingInputs): Stan
   return route ? done : underWay('the cause and the route');
 }
 
-function draw(inputs: StandingInputs): Standing {
-  const { part, fits } = inputs;
-  if (makesNothing(inputs)) return notNeeded;
-  if (!part) return notYet('the new part');
-  if (part.problems.length) return out(part.problems[0]!.message);
-  if (fits.some((f) => f.target) && !part.segments.some((s) => s.fits.length)) return underWay('which surface fits the mate');
-  const [bare] = part.unlimited;
-  if (bare) return underWay(`limits for the ${bare.dimension.label}`);
-  return done;
-}
-
-function plan(inputs: StandingInputs): Standing {
-  const { sheet, part } = inputs;
-  if (makesNothing(inputs)) return notNeeded;
-  if (!part) return notYet('a drawn part');
-  return chosenPlan(sheet) ? done : notYet('lathe, bar and tool');
-}
-
-function cut(inputs: StandingInputs): Standing {
-  const { sheet, cuts, proofs, moved } = inputs;
-  if (makesNothing(inputs)) return notNeeded;
-  if (moved.length) return out(`${moved.length} released number${moved.length > 1 ? 's' : ''} moved: accept or release again`);
-  if (sheet.releases.length === 0) return notYet('the release for cutting');
-  const under = cuts.find((c) => c.advice.state === 'under');
-  if (under) return out(`${under.segment.segment.name} is ${under.segment.segment.side === 'inside' ? 'over' : 'under'} its limit`);
-  const made = (c: CutFinding): boolean =>
-    c.advice.state === 'in' || proofs.some((p) => p.dimension.dimension.key === c.segment.segment.id && p.readings.length > 0);
-  const open = cuts.find((c) => !made(c));
-  if (!open) return done;
-  const left = open.cuts.length
-    ? `${formatWithUnit(open.advice.leftMm, sheet.job.unit)} to come off ${inSentence(open.segment.segment.name)}`
-    : `the first cut on ${inSentence(open.segment.segment.name)}`;
-  return underWay(left);
-}
-
 function prove(inputs: StandingInputs): Standing {
-  const { sheet, proofs } = inputs;
-  const caution = LICENSED_HAZARDS.find((h) => sheet.job.hazards.includes(h) && !signedCaution(sheet, h));
-  const licensed = caution && underWay(`a licensed person: ${CAUTIONS[caution].what.toLowerCase().replace(/\.$/, '')}`);
-  if (makesNothing(inputs)) return licensed ?? notNeeded;
-  if (proofs.length === 0 || proofs.every((p) => p.readings.length === 0)) return notYet('readings of the finished part');
-  const due = proofs.filter((p) => p.dimension.mustProve);
-  const failed = proofs.find((p) => p.verdict === 'out' && !p.signed?.passed);
-  if (failed) return out(`${failed.name} is out of its limits`);
-  const unmeasured = due.find((p) => p.readings.length === 0);
-  if (unmeasured) return underWay(`readings of ${inSentence(unmeasured.name)}`);
-  const unsigned = due.find((p) => !p.signed);
-  if (unsigned) return underWay(`somebody to pass ${inSentence(unsigned.name)}`);
-  return licensed ?? done;
+  const { job } = inputs.sheet;
+  const parts = overItems('prove', inputs);
+  const hazard = LICENSED_HAZARDS.find((h) => job.hazards.includes(h) && !signedCaution(inputs.sheet, h));
+  if (!hazard || !['done', 'not-needed'].includes(parts.state)) return parts;
+  return underWay(`a licensed person: ${CAUTIONS[hazard].what.toLowerCase().replace(/\.$/, '')}`);
 }
 
-function returned({ sheet, proofs }: StandingInputs): Standing {
+function returned({ sheet, items }: StandingInputs): Standing {
   const loose = looseFragments(sheet);
   if (loose.length) return out(`a loose piece to account for: ${inSentence(loose[0]!.value.what)}`);
   if (chosenReturn(sheet)) return done;
-  const licensed = handOverHolds(sheet, proofs).find((h) => h.code === 'licensed');
+  const licensed = handOverHolds(sheet, items).find((h) => h.code === 'licensed');
   return notYet(licensed ? licensed.message.replace(/\.$/, '').toLowerCase() : 'the report and the hand-over');
 }
 
@@ -162,9 +103,9 @@ const RULES: Readonly<Record<StationId, (i: StandingInputs) => Standing>> = {
   strip,
   measure,
   decide,
-  draw,
-  plan,
-  cut,
+  draw: (i) => overItems('draw', i),
+  plan: (i) => overItems('plan', i),
+  cut: (i) => overItems('cut', i),
   prove,
   return: returned,
 };

@@ -133,6 +133,8 @@ export const testReading = (more: Partial<ReadingRecord>): ReadingRecord => ({
   purpose: 'found',
   placeId: null,
   segmentId: null,
+  itemId: more.segmentId ? 'job' : null,
+  piece: 1,
   afterActId: null,
   quantity: 'size',
   stationMm: 0,

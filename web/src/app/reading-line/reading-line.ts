@@ -84,7 +84,7 @@ export class ReadingLine {
   });
   private readonly place = computed(() => {
     const t = this.target();
-    return t ? `${t.purpose}${t.placeId ?? t.segmentId}${t.spot.quantity}` : '';
+    return t ? `${t.purpose}${t.placeId ?? `${t.itemId}${t.segmentId}`}${t.spot.quantity}` : '';
   });
   /** The instrument stays with a place until somebody takes another. */
   protected readonly instrumentId = linkedSignal({
@@ -93,7 +93,7 @@ export class ReadingLine {
   });
   protected readonly dialText = linkedSignal(() => {
     const t = this.target();
-    const lathe = this.store.repair()?.plan?.lathe;
+    const lathe = this.store.repair()?.at?.lathe;
     return t?.dial == null || !lathe ? '' : t.dial.toFixed(dialDecimals(lathe.cross));
   });
   protected readonly dialValue = computed(() => numberIn(this.dialText(), -10_000, 10_000));

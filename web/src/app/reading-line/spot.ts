@@ -25,6 +25,9 @@ export interface LineTarget {
   readonly purpose: 'found' | 'cut' | 'proof';
   readonly placeId: string | null;
   readonly segmentId: string | null;
+  /** Item and piece that are at the machine or proved; null and 1 for what came in. */
+  readonly itemId: string | null;
+  readonly piece: number;
   /** State of the part that is read. */
   readonly afterActId: string | null;
   readonly spot: Spot;
@@ -64,6 +67,8 @@ function foundTarget(repair: Repair, selection: Selection, unit: LengthUnit): Li
     purpose: 'found',
     placeId: finding.place.id,
     segmentId: null,
+    itemId: null,
+    piece: 1,
     afterActId: finding.state.actId,
     spot,
     title: titleOf(finding, spot, unit) + (finding.state.actId === null ? '' : `, ${finding.state.words}`),
@@ -75,6 +80,14 @@ function foundTarget(repair: Repair, selection: Selection, unit: LengthUnit): Li
     dial: null,
   };
 }
+
+const pieceOf = ({ at, piece }: Repair): Pick<LineTarget, 'itemId' | 'piece'> => ({
+  itemId: at?.item.id ?? null,
+  piece: piece?.piece.number ?? 1,
+});
+
+/** Which piece is read, where there are several. */
+const whose = ({ at, piece }: Repair): string => (at && piece && at.pieces.length > 1 ? `Piece ${piece.piece.number}: ` : '');
 
 function cutTarget(repair: Repair, selection: Selection): LineTarget | null {
   const cut =
@@ -90,9 +103,10 @@ function cutTarget(repair: Repair, selection: Selection): LineTarget | null {
     purpose: 'cut',
     placeId: null,
     segmentId: id,
+    ...pieceOf(repair),
     afterActId: null,
     spot: { stationMm: 0, clockDeg: 0, quantity: 'size' },
-    title: cut.cuts.length ? `${name}, after the cut` : `${name}, before the first cut`,
+    title: whose(repair) + (cut.cuts.length ? `${name}, after the cut` : `${name}, before the first cut`),
     expectedMm: cut.advice.nextMm ?? cut.cuts.at(-1)?.measuredMm ?? startMm,
     nominalMm: cut.segment.diameter.value,
     instrumentId: '',
@@ -120,9 +134,10 @@ function proofTarget(repair: Repair, selection: Selection): LineTarget | null {
     purpose: 'proof',
     placeId: null,
     segmentId: id,
+    ...pieceOf(repair),
     afterActId: null,
     spot: { stationMm, clockDeg, quantity: 'size' },
-    title: round(proof) ? `${name}, finished and cold, ${clockDeg}°` : `${name}, finished and cold`,
+    title: whose(repair) + (round(proof) ? `${name}, finished and cold, ${clockDeg}°` : `${name}, finished and cold`),
     expectedMm: proof.dimension.figure.value,
     nominalMm: proof.dimension.figure.value,
     instrumentId: '',

@@ -6,6 +6,8 @@ const target: LineTarget = {
   purpose: 'found',
   placeId: 'barrel',
   segmentId: null,
+  itemId: null,
+  piece: 1,
   afterActId: null,
   spot: { stationMm: 20, clockDeg: 90, quantity: 'size' },
   title: 'Barrel bore',

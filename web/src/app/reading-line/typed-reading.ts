@@ -49,6 +49,8 @@ export function typedReading(target: LineTarget, valueMm: number, line: LineStat
     purpose: target.purpose,
     placeId: target.placeId,
     segmentId: target.segmentId,
+    itemId: target.itemId,
+    piece: target.piece,
     afterActId: target.afterActId,
     ...target.spot,
     text,

@@ -1,6 +1,6 @@
 import { Injectable } from '@angular/core';
 import type { ReadingInput } from '@iron-patch/contract';
-import { workOut, type JobSheet, type ReadingRecord, type Repair, type Shop } from '@iron-patch/core';
+import { takenReading, workOut, type JobSheet, type ReadingRecord, type Repair, type Shop } from '@iron-patch/core';
 import { newId } from '../data';
 import { SAME_SHEET } from './shown-sheet';
 
@@ -61,7 +61,6 @@ export class Foresight {
   }
 
   private recordOf(jobId: string, typed: TypedReading, personId: string, valueMm: number): ReadingRecord {
-    const { confirmed: _, ...rest } = typed;
-    return { ...rest, afterActId: typed.afterActId ?? null, id: newId(), takenAt: new Date().toISOString(), jobId, personId, valueMm };
+    return takenReading({ ...typed, id: newId(), takenAt: new Date().toISOString() }, { jobId, personId, valueMm });
   }
 }

@@ -1,5 +1,6 @@
 import type { Renamed, Undo } from './undo';
-import type { Figure, JobSheet, Quantity, Part } from '@iron-patch/core';
+import type { Figure, JobSheet, Quantity } from '@iron-patch/core';
+import type { Drafts } from './kept-drawing';
 
 /** What is looked at: a place or a segment, and a spot in it. */
 export interface Selection {
@@ -31,10 +32,11 @@ export interface SheetState {
   /** What can be taken back, the newest last. */
   readonly undos: readonly Undo[];
   readonly renamed: Renamed;
-  /** A drawing that is not saved yet; everything on the sheet is worked out with it. */
-  readonly draftPart: Part | null;
-  /** Version of the saved drawing that the draft started from. */
-  readonly draftFrom: number;
+  /** Drawings that are not saved yet; everything on the sheet is worked out with them. */
+  readonly drafts: Drafts;
+  /** The item and the piece of it that is looked at; null for the first. */
+  readonly itemId: string | null;
+  readonly pieceNumber: number | null;
   /** One sentence about what just went wrong or right. */
   readonly message: { readonly text: string; readonly bad: boolean } | null;
 }
@@ -50,7 +52,8 @@ export const START: SheetState = {
   conflict: null,
   undos: [],
   renamed: {},
-  draftPart: null,
-  draftFrom: 0,
+  drafts: {},
+  itemId: null,
+  pieceNumber: null,
   message: null,
 };

@@ -10,9 +10,12 @@ import {
   type JobSheet,
   type PhotoRecord,
   type ReadingRecord,
+  type ItemChoice,
+  type JobItem,
   type Repair,
   type Part,
-  choiceKey,
+  seenAt,
+  versionOfChoice,
 } from '@iron-patch/core';
 import { Api, ApiProblem, Live, NO_ANSWER, NoAnswer, newId, OpenJob, Outbox, PhotoOutbox, SessionStore, ShopStore, Told } from '../data';
 import { replaceById, replaceChoice, sheetResources } from './sheet-resources';
@@ -21,7 +24,7 @@ import { SheetNews } from './sheet-news';
 import { START, type Selection, type SheetState } from './sheet-state';
 import { componentAgain, placeAgain, type Undo, type UndoStep } from './undo';
 import { SAME_SHEET, shownSheet, standsFor } from './shown-sheet';
-import { keepDrawing, keptDrawing } from './kept-drawing';
+import { keepDrawing, keptDrawings } from './kept-drawing';
 import { mergeRows } from './merge-rows';
 import { shareUnchanged } from './share-unchanged';
 
@@ -36,7 +39,7 @@ export const SheetStore = signalStore(
     (store, shop = inject(ShopStore), session = inject(SessionStore), outbox = inject(Outbox), foresight = inject(Foresight)) => {
       const shown = computed(() => {
         const sheet = store.sheet();
-        return sheet && shownSheet(sheet, outbox.items(), store.draftPart());
+        return sheet && shownSheet(sheet, outbox.items(), store.drafts());
       }, SAME_SHEET);
       const worked = computed((): { readonly repair: Repair | null; readonly trouble: string } => {
         const sheet = shown();
@@ -47,10 +50,22 @@ export const SheetStore = signalStore(
           return { repair: null, trouble: String(e) };
         }
       });
-      const repair = computed(() => worked().repair);
+      const repair = computed(() => {
+        const all = worked().repair;
+        return all && seenAt(all, store.itemId(), store.pieceNumber());
+      });
+      const item = computed(() => repair()?.at?.item ?? null);
+      const draft = computed(() => store.drafts()[item()?.id ?? ''] ?? null);
       return {
         shown,
         repair,
+        /** The item that is looked at; null where the job has none. */
+        item,
+        /** Item and piece as a reading and a proof name them. */
+        atPiece: computed(() => ({ itemId: item()?.id ?? null, piece: repair()?.piece?.piece.number ?? 1 })),
+        /** Its drawing that is not saved yet, and the version of the saved one that it began from. */
+        draftPart: computed(() => draft()?.part ?? null),
+        draftFrom: computed(() => draft()?.from ?? 0),
         /** Why the job cannot be worked out; empty where it can. */
         trouble: computed(() => worked().trouble),
         picture: computed(() => {
@@ -175,27 +190,8 @@ export const SheetStore = signalStore(
       };
 
       const withdraw = (reading: ReadingRecord): void => {
-        const { purpose, placeId, segmentId, afterActId, quantity, stationMm, clockDeg, unit, instrumentId } = reading;
-        addReading(
-          {
-            purpose,
-            placeId,
-            segmentId,
-            afterActId,
-            quantity,
-            stationMm,
-            clockDeg,
-            unit,
-            instrumentId,
-            text: '',
-            partTempC: null,
-            dial: null,
-            supersedesId: reading.id,
-            withdrawn: true,
-            confirmed: true,
-          },
-          0,
-        );
+        const { id, jobId: _, personId: __, takenAt: ___, valueMm: ____, ...there } = reading;
+        addReading({ ...there, text: '', partTempC: null, dial: null, supersedesId: id, withdrawn: true, confirmed: true }, 0);
       };
 
       const resources = sheetResources({ api, jobId, attempt, patchSheet });
@@ -235,12 +231,10 @@ export const SheetStore = signalStore(
         async open(id: string): Promise<void> {
           patchState(store, { wantedId: id });
           if (store.sheet()?.job.id !== id) {
-            const kept = keptDrawing(id);
             patchState(store, {
               ...START,
               wantedId: id,
-              draftPart: kept?.part ?? null,
-              draftFrom: kept?.from ?? 0,
+              drafts: keptDrawings(id),
             });
           }
           try {
@@ -264,11 +258,23 @@ export const SheetStore = signalStore(
         lookAt: (pictured: 'worn' | 'new'): void => patchState(store, { pictured }),
         /** Draws on without saving; kept in this browser, so that a reload loses nothing. */
         draft(part: Part | null): void {
-          const saved = store.sheet()!.choices.find((c) => c.key === choiceKey.part)?.version ?? 0;
-          const draftFrom = store.draftPart() ? store.draftFrom() : saved;
-          keepDrawing(jobId(), part, draftFrom);
-          patchState(store, { draftPart: part, draftFrom });
+          const item = store.item()!;
+          const from = store.draftPart() ? store.draftFrom() : versionOfChoice(store.sheet()!, item.partKey);
+          const draft = part && { part, from };
+          keepDrawing(jobId(), item.id, draft);
+          patchState(store, ({ drafts: { [item.id]: _, ...others } }) => ({ drafts: draft ? { ...others, [item.id]: draft } : others }));
         },
+        /** Turns to another item, or another piece of it. */
+        seeItem(itemId: string, pieceNumber: number | null = null): void {
+          patchState(store, ({ selection, itemId: before }) => ({
+            itemId,
+            pieceNumber,
+            ...(itemId === before ? {} : { selection: { ...selection, spanId: null, stationMm: null, clockDeg: null }, figure: null }),
+          }));
+        },
+        /** Stores what is said of an item. */
+        putItem: (item: Pick<JobItem, 'key' | 'name' | 'version'>, change: ItemChoice): Promise<ChoiceRecord | null> =>
+          putChoice(item.key, change.name || item.name, change, '', true, item.version),
         clearMessage: (): void => patchState(store, { message: null }),
         takeTheirs: (): void => patchState(store, { conflict: null }),
         keepMine: async (): Promise<void> => void (await mine?.()),

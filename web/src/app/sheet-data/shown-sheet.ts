@@ -1,5 +1,6 @@
-import { choiceKey, keeper, sameMembers, type ChoiceRecord, type JobSheet, type ReadingRecord, type Part } from '@iron-patch/core';
+import { keeper, partKeyOf, sameMembers, takenReading, type ChoiceRecord, type JobSheet, type ReadingRecord } from '@iron-patch/core';
 import type { OutboxItem } from '../data';
+import type { Drafts } from './kept-drawing';
 
 const keepWaiting = keeper<OutboxItem, ReadingRecord>();
 
@@ -10,24 +11,23 @@ export const standsFor = (item: OutboxItem, record: ReadingRecord): ReadingRecor
 const waitingReading = (item: OutboxItem): ReadingRecord =>
   keepWaiting(item, [], () => {
     const { input, jobId, personId, valueMm } = item;
-    const { confirmed: _, ...rest } = input;
-    return { ...rest, afterActId: rest.afterActId ?? null, jobId, personId, valueMm };
+    return takenReading(input, { jobId, personId, valueMm });
   });
 
-/** The sheet with the readings that the server has not acknowledged yet, and with a drawing that is not saved yet. */
-export function shownSheet(sheet: JobSheet, outbox: readonly OutboxItem[], draft: Part | null): JobSheet {
+/** The sheet with the readings that the server has not acknowledged yet, and with drawings that are not saved yet. */
+export function shownSheet(sheet: JobSheet, outbox: readonly OutboxItem[], drafts: Drafts): JobSheet {
   const waiting = outbox
     .filter((i) => i.jobId === sheet.job.id && i.refused === null && !sheet.readings.some((r) => r.id === i.input.id))
     .map(waitingReading);
-  const before = sheet.choices.find((c) => c.key === choiceKey.part);
-  const drafted: ChoiceRecord | null = draft && {
-    ...(before ?? { jobId: sheet.job.id, key: choiceKey.part, reason: '', personId: '', at: '', version: 0 }),
-    value: draft,
-  };
+  const drafted = Object.entries(drafts).map(([itemId, { part }]): ChoiceRecord => {
+    const key = partKeyOf(sheet.job.id, itemId);
+    const before = sheet.choices.find((c) => c.key === key);
+    return { ...(before ?? { jobId: sheet.job.id, key, reason: '', personId: '', at: '', version: 0 }), value: part };
+  });
   return {
     ...sheet,
     readings: waiting.length ? [...sheet.readings, ...waiting] : sheet.readings,
-    choices: drafted ? [...sheet.choices.filter((c) => c.key !== choiceKey.part), drafted] : sheet.choices,
+    choices: drafted.length ? [...sheet.choices.filter((c) => !drafted.some((d) => d.key === c.key)), ...drafted] : sheet.choices,
   };
 }
 

@@ -17,6 +17,7 @@ import { calledOff, STATION_NAMES, STATIONS, type StationId } from '@iron-patch/
 import { filter, map, startWith } from 'rxjs';
 import { DayPipe, PageTitle } from '../data';
 import { SheetStore } from '../sheet-data';
+import { ItemStrip } from '../items';
 import { Axis, Lanes, PartPicture, type LaneName } from '../picture';
 import { ReadingLine } from '../reading-line/reading-line';
 import { WorkingColumn } from '../working/working-column';
@@ -41,10 +42,13 @@ const LANES: Readonly<Record<StationId, readonly LaneName[]>> = {
 /** Stations that look at the part as it came in. */
 const WORN_STATIONS: readonly StationId[] = ['receive', 'strip', 'measure', 'decide'];
 
+/** From Decide on a job is seen by what it does. */
+const OVER_ITEMS: readonly StationId[] = ['decide', 'draw', 'plan', 'cut', 'prove', 'return'];
+
 /** The job sheet: stations left, picture and lanes in the middle with the station's work below, Working right, reading line at the bottom. */
 @Component({
   selector: 'ip-sheet',
-  imports: [RouterOutlet, RouterLink, DayPipe, Rail, PartPicture, Lanes, WorkingColumn, ReadingLine, Moved, Trouble],
+  imports: [RouterOutlet, RouterLink, DayPipe, Rail, ItemStrip, PartPicture, Lanes, WorkingColumn, ReadingLine, Moved, Trouble],
   providers: [Axis],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
@@ -87,6 +91,9 @@ const WORN_STATIONS: readonly StationId[] = ['receive', 'strip', 'measure', 'dec
             <p class="said" role="status">
               This job is called off: {{ why }} <a [routerLink]="['/jobs', s.job.id, 'receive']">Take it up again at Receive</a>
             </p>
+          }
+          @if (overItems()) {
+            <ip-item-strip [station]="station()" />
           }
           <ip-moved />
           @if (lanes().length) {
@@ -279,6 +286,8 @@ export class Sheet {
   });
   /** Whether the job that the address names is on the screen. */
   readonly here = computed(() => this.store.sheet()?.job.id === this.id());
+  /** Stations that stand over the items of the job. */
+  protected readonly overItems = computed(() => OVER_ITEMS.includes(this.station()) && this.store.repair() !== null);
   protected readonly lanes = computed(() => LANES[this.station()]);
 
   constructor() {

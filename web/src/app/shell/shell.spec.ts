@@ -129,7 +129,14 @@ describe('numbers that moved after the release', () => {
       testChoice(choiceKey.part, drawnPin()),
     ],
   });
-  const release = { id: 'r', jobId: 'job', figures: freeze(workOut(drawn, testShop).releasable, 'mm'), personId: 'tomas', at: '' };
+  const release = {
+    id: 'r',
+    jobId: 'job',
+    itemId: 'job',
+    figures: freeze(workOut(drawn, testShop).releasable, 'mm'),
+    personId: 'tomas',
+    at: '',
+  };
 
   it('are shown old and new, and each can be accepted', async () => {
     const moved = {

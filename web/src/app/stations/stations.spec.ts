@@ -158,7 +158,7 @@ describe('Draw', () => {
     expect(words(fixture)).toContain('40.033 to 40.049');
     await press(fixture, 'Save drawing');
     await breathe();
-    expect(server.changes()[0]!.path).toBe('/api/jobs/job/choices/part');
+    expect(server.changes()[0]!.path).toBe(`/api/jobs/job/choices/part:${store.item()!.id}`);
     expect(store.draftPart()).toBeNull();
   });
 
@@ -267,7 +267,7 @@ describe('Prove', () => {
     expect(words(fixture)).toContain('fits');
     expect(words(fixture)).toMatch(/0\.119 0\.0047 in , show its working at the tightest place/);
     await press(fixture, 'Pass Body');
-    expect(server.changes()[0]!.body).toEqual({ segmentId: 'body', passed: true, remark: '' });
+    expect(server.changes()[0]!.body).toEqual({ itemId: 'job', piece: 1, segmentId: 'body', passed: true, remark: '' });
   });
 
   it('keeps the name of the licensed person', async () => {

@@ -4,6 +4,7 @@ import {
   countOf,
   dialDecimals,
   formatLength,
+  newestRelease,
   sentence,
   turnsOf,
   turnsWords,
@@ -12,6 +13,7 @@ import {
   type Figure,
 } from '@iron-patch/core';
 import { SheetStore } from '../../sheet-data';
+import { ItemSteps, PieceRow } from '../../items';
 import { StateMark } from '../../mark';
 import { DialPicture } from './dial-picture';
 
@@ -28,7 +30,7 @@ const TITLES: Readonly<Record<Advice['state'], string>> = {
 /** At the machine: now, wanted, to come off; what to set on the dial, from two metres away. */
 @Component({
   selector: 'ip-cut',
-  imports: [RouterLink, StateMark, DialPicture],
+  imports: [RouterLink, StateMark, DialPicture, ItemSteps, PieceRow],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './cut.html',
   styles: `
@@ -171,7 +173,15 @@ const TITLES: Readonly<Record<Advice['state'], string>> = {
 })
 export class Cut {
   protected readonly store = inject(SheetStore);
-  protected readonly plan = computed(() => this.store.repair()?.plan ?? null);
+  protected readonly lathe = computed(() => this.store.repair()?.at?.lathe ?? null);
+  protected readonly hold = computed(() => {
+    const hold = this.store.repair()?.plan?.setUps[0]?.setUp.hold;
+    return hold ? `, ${hold}` : '';
+  });
+  protected readonly released = computed(() => {
+    const sheet = this.store.sheet();
+    return sheet && newestRelease(sheet, this.store.item()?.id) !== null;
+  });
   protected readonly cut = computed<CutFinding | null>(() => {
     const cuts = this.store.repair()?.cuts ?? [];
     return (
@@ -222,12 +232,12 @@ export class Cut {
   }
 
   protected dialText(value: number): string {
-    return value.toFixed(dialDecimals(this.plan()!.lathe.cross));
+    return value.toFixed(dialDecimals(this.lathe()!.cross));
   }
 
   /** Beyond the first turn the count of turns is told: it is what gets lost. */
   protected turns(dial: number): string {
-    const { cross } = this.plan()!.lathe;
+    const { cross } = this.lathe()!;
     const counted = turnsOf(dial, cross);
     // A boring bar that was zeroed on its skim goes outwards: below zero the ring shows what is left of a turn.
     if (dial < 0) {
@@ -242,7 +252,7 @@ export class Cut {
   }
 
   protected lineCount(c: CutFinding): string {
-    const lines = (c.advice.turnIn ?? 0) / this.plan()!.lathe.cross.perLine;
+    const lines = (c.advice.turnIn ?? 0) / this.lathe()!.cross.perLine;
     const whole = Math.floor(lines + 0.25);
     const half = Math.abs(lines - whole - 0.5) < 0.25;
     return `${countOf(whole, 'line')}${half ? ' and a half' : ''}`;
@@ -260,7 +270,7 @@ export class Cut {
   }
 
   protected speeds(): string {
-    const x = this.plan()?.passes.find((p) => p.segment.segment.id === this.cut()!.segment.segment.id);
+    const x = this.store.repair()?.plan?.passes.find((p) => p.segment.segment.id === this.cut()!.segment.segment.id);
     return x?.roughSpeed.ok && x.finishSpeed.ok
       ? `Rough at ${x.roughSpeed.value.gearRpm} rpm, finish at ${x.finishSpeed.value.gearRpm} rpm.`
       : '';

@@ -27,6 +27,7 @@ import { ChooseField, LengthInput, MATERIAL_OPTIONS, TextField, type Option } fr
 import { FigureButton } from '../../show';
 import { FeatureRow } from './feature-row';
 import { LimitsTable } from './limits-table';
+import { ReworkTable } from './rework-table';
 import { SurfaceRow } from './surface-row';
 
 /** Paths of the drawing that have a field on this screen; what is said of others stands in one block. */
@@ -35,7 +36,7 @@ const FIELDS = /^(name|(outside\.\d+|bores\.\d+\.surfaces\.\d+|features\.\d+)\.(
 /** The replacement: surfaces along the axis, bores, what is cut into them; diameters that fit a mate follow their fit. */
 @Component({
   selector: 'ip-draw',
-  imports: [NgTemplateOutlet, TextField, ChooseField, FigureButton, LengthInput, FeatureRow, LimitsTable, SurfaceRow],
+  imports: [NgTemplateOutlet, TextField, ChooseField, FigureButton, LengthInput, FeatureRow, LimitsTable, ReworkTable, SurfaceRow],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './draw.html',
   styles: `
@@ -123,7 +124,8 @@ export class Draw {
   protected readonly bodyTyped = signal<number | null>(null);
   protected readonly part = computed(() => {
     const sheet = this.store.shown();
-    return sheet ? chosenPart(sheet) : null;
+    const item = this.store.item();
+    return sheet && item ? chosenPart(sheet, item.partKey) : null;
   });
   protected readonly found = computed(() => this.store.repair()?.part ?? null);
   private readonly byKey = computed(() => new Map(this.found()?.dimensions.map((d) => [d.dimension.key, d])));
@@ -149,8 +151,9 @@ export class Draw {
   protected readonly general = computed(() => this.problems().filter((p) => !FIELDS.test(p.path)));
   protected readonly freeEnds = computed(() => (['near', 'far'] as const).filter((end) => !this.part()!.bores.some((b) => b.from === end)));
   protected readonly bare = computed(() => (this.found()?.unlimited ?? []).map((d) => d.dimension.label).join(', '));
-  protected readonly svg = computed(() => routes.drawing(this.store.sheet()!.job.id));
-  protected readonly dxf = computed(() => routes.drawingDxf(this.store.sheet()!.job.id));
+  private readonly ofItem = computed(() => `?item=${this.store.item()?.id ?? ''}`);
+  protected readonly svg = computed(() => routes.drawing(this.store.sheet()!.job.id) + this.ofItem());
+  protected readonly dxf = computed(() => routes.drawingDxf(this.store.sheet()!.job.id) + this.ofItem());
 
   protected dimension = (key: string): DimensionFinding | null => this.byKey().get(key) ?? null;
 
@@ -166,8 +169,9 @@ export class Draw {
 
   protected begin(): void {
     const sheet = this.store.sheet()!;
-    const worn = sheet.components.find((c) => c.role === 'worn');
-    const fresh = newPart(this.kind(), worn?.name ?? sheet.job.title, this.body(), this.length());
+    const { componentId, name } = this.store.item()!;
+    const worn = sheet.components.find((c) => c.id === componentId);
+    const fresh = newPart(this.kind(), name, this.body(), this.length());
     // What the old part was made of is offered for the new one, where somebody knows it.
     const part = worn && materialOf(worn.materialId) ? { ...fresh, materialId: worn.materialId } : fresh;
     const fitting = (s: Surface, mates: readonly Option[]): Surface => ({ ...s, fitsPlaceIds: mates.map(([id]) => id) });
@@ -259,7 +263,7 @@ export class Draw {
 
   protected async save(): Promise<void> {
     const saved = await this.store
-      .putChoice(choiceKey.part, 'the drawing', this.part(), '', true, this.store.draftFrom())
+      .putChoice(this.store.item()!.partKey, 'the drawing', this.part(), '', true, this.store.draftFrom())
       .catch(this.store.or(null));
     if (saved) this.store.draft(null);
   }

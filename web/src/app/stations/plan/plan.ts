@@ -1,10 +1,12 @@
+import { NgTemplateOutlet } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { routes } from '@iron-patch/contract';
 import {
-  choiceKey,
   crossTurns,
   formatLength,
+  chosenPlan,
   materialOf,
+  usualPlan,
   newestRelease,
   toInchFraction,
   turnsWords,
@@ -23,7 +25,7 @@ import { LadderPicture } from './ladder-picture';
 /** Bar, lathe, set-ups, depth ladders and passes; then the release for cutting. */
 @Component({
   selector: 'ip-plan',
-  imports: [ChooseField, FigureButton, LengthInput, LadderPicture, RackLine, ShopTimePipe],
+  imports: [NgTemplateOutlet, ChooseField, FigureButton, LengthInput, LadderPicture, RackLine, ShopTimePipe],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './plan.html',
   styles: `
@@ -129,9 +131,19 @@ export class Plan {
     );
   });
   protected readonly found = computed(() => this.store.repair()?.plan ?? null);
+  /** What is cut of a component that stays; null for a new part. */
+  protected readonly rework = computed(() => (this.store.item()?.kind === 'rework' ? (this.store.repair()?.part ?? null) : null));
+  /** Of a rework machine and tool alone are chosen: the coach reads its dials. */
+  private readonly machine = computed((): PlanChoice | null => {
+    const item = this.store.item();
+    const sheet = this.store.sheet();
+    const lathe = this.store.repair()?.at?.lathe;
+    return item && sheet && lathe ? (chosenPlan(sheet, item.planKey) ?? usualPlan(lathe)) : null;
+  });
+  protected readonly cutter = computed(() => this.machine()?.tool ?? 'carbide');
   protected readonly released = computed(() => {
     const sheet = this.store.sheet();
-    return sheet ? newestRelease(sheet) : null;
+    return sheet ? newestRelease(sheet, this.store.item()?.id) : null;
   });
   protected readonly material = computed(() => materialOf(this.store.repair()?.part?.part.materialId ?? '')?.name ?? '');
   /** Why nothing is released now; empty where it may be. */
@@ -168,7 +180,21 @@ export class Plan {
     const p = this.found()!;
     const barId = change.barId ?? p.bar?.id ?? '';
     if (barId === '') return;
-    void this.store.putChoice(choiceKey.plan, 'the plan', { ...p.plan, barId, ...change }).catch(this.store.bug);
+    void this.store.putChoice(this.store.item()!.planKey, 'the plan', { ...p.plan, barId, ...change }).catch(this.store.bug);
+  }
+
+  protected takeLathe(latheId: string): void {
+    this.take_({ latheId });
+  }
+
+  protected takeTool(tool: string): void {
+    this.take_({ tool: tool as PlanChoice['tool'] });
+  }
+
+  private take_(change: Partial<PlanChoice>): void {
+    void this.store
+      .putChoice(this.store.item()!.planKey, 'the plan', { ...this.machine()!, barId: 'none', ...change })
+      .catch(this.store.bug);
   }
 
   protected chooseTool(tool: string): void {

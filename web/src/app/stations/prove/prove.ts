@@ -4,6 +4,7 @@ import { countOf, formatLength, type FitFinding, type PlayInputs, type ProofFind
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { keptDraft, ShopStore } from '../../data';
 import { SheetStore } from '../../sheet-data';
+import { ItemSteps, PieceRow } from '../../items';
 import { StateMark } from '../../mark';
 import { DraftNote } from '../../form';
 import { FigureButton } from '../../show';
@@ -15,7 +16,7 @@ const WORDS: Readonly<Record<Verdict, string>> = { fits: 'fits', close: 'close',
 /** The finished part, cold, against its limits with the instrument's own uncertainty; its play; who passes it. */
 @Component({
   selector: 'ip-prove',
-  imports: [FormsModule, NzInputModule, FigureButton, StateMark, LicensedMatters, PlayChart, DraftNote],
+  imports: [FormsModule, NzInputModule, FigureButton, StateMark, LicensedMatters, PlayChart, DraftNote, ItemSteps, PieceRow],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './prove.html',
   styles: `
@@ -108,7 +109,9 @@ export class Prove {
   }
 
   protected async sign(p: ProofFinding, passed: boolean): Promise<void> {
-    const done = await this.store.prove({ segmentId: p.dimension.dimension.key, passed, remark: this.remark() }).catch(this.store.or(null));
+    const done = await this.store
+      .prove({ ...this.store.atPiece(), segmentId: p.dimension.dimension.key, passed, remark: this.remark() })
+      .catch(this.store.or(null));
     if (done) this.remark.set('');
   }
 }

@@ -6,6 +6,7 @@ import {
   choiceKey,
   chosenReturn,
   chosenRoute,
+  provedOf,
   formatLength,
   LICENSED_HAZARDS,
   otherUnit,
@@ -70,9 +71,10 @@ const NOTHING_SAID: ReturnChoice = { lesson: '', stillToDo: '', outcome: 'passed
             <th scope="row">Done</th>
             <td>{{ route()?.route ?? 'not on record yet' }}</td>
           </tr>
-          @for (p of proved(); track p.dimension.dimension.key) {
+          @for (x of proved(); track x.key) {
+            @let p = x.proof;
             <tr>
-              <th scope="row">{{ p.name }}</th>
+              <th scope="row">{{ x.name }}</th>
               <td class="fig">{{ p.measured ? both(p.measured.value) : 'not measured' }} <ip-state [state]="p.verdict" /></td>
             </tr>
             @for (x of p.play; track x.mate.hole.place.id) {
@@ -256,8 +258,7 @@ const NOTHING_SAID: ReturnChoice = { lesson: '', stillToDo: '', outcome: 'passed
 })
 export class Return {
   protected readonly store = inject(SheetStore);
-  /** What had to be proved, and what was read all the same. */
-  protected readonly proved = computed(() => this.store.repair()!.proofs.filter((p) => p.dimension.mustProve || p.readings.length > 0));
+  protected readonly proved = computed(() => provedOf(this.store.repair()!));
   protected readonly inSentence = inSentence;
   private readonly shop = inject(ShopStore);
   protected readonly names = STATION_NAMES;

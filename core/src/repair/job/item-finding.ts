@@ -1,0 +1,94 @@
+import type { Figure } from '../../terms/working';
+import type { Lathe } from '../../making/setups';
+import type { BoreFinding } from './bore-finding';
+import { chosenPlan } from './choices';
+import { cutFindings, type CutFinding } from './cut-finding';
+import type { FitFinding } from './fit-finding';
+import type { JobItem } from './items';
+import { partFinding, type PartFinding } from './part-finding';
+import { piecesOf, type Piece } from './pieces';
+import type { PlaceFinding } from './place-finding';
+import { planFinding, type PlanFinding } from './plan-finding';
+import { proofFindings, type ProofFinding } from './proof-finding';
+import type { JobSheet, ReadingRecord, Shop } from './records';
+import { movedFigures, newestRelease, releasable, type MovedFigure } from './release';
+import { reworkFinding } from './rework-finding';
+
+/** One piece of an item at the machine and finished. */
+export interface PieceFinding {
+  readonly piece: Piece;
+  readonly cuts: readonly CutFinding[];
+  readonly proofs: readonly ProofFinding[];
+}
+
+/** All that follows for one item of the job. */
+export interface ItemFinding {
+  readonly item: JobItem;
+  /** 1, 2, 3 as on the card. */
+  readonly number: number;
+  /** What is drawn of it: a new part, or what is cut of a component that stays; null where nothing is. */
+  readonly part: PartFinding | null;
+  readonly plan: PlanFinding | null;
+  /** The lathe whose dials the coach reads. */
+  readonly lathe: Lathe | null;
+  readonly pieces: readonly PieceFinding[];
+  readonly releasable: readonly Figure[];
+  readonly moved: readonly MovedFigure[];
+}
+
+/** What of the evidence an item is worked out from. */
+export interface ItemInputs {
+  readonly places: readonly PlaceFinding[];
+  readonly fits: readonly FitFinding[];
+  readonly bores: readonly BoreFinding[];
+  readonly live: readonly ReadingRecord[];
+  readonly sheet: JobSheet;
+  readonly shop: Shop;
+}
+
+function partOf(item: JobItem, { places, fits, bores, sheet }: ItemInputs): PartFinding | null {
+  if (item.kind === 'make') return partFinding(fits, bores, sheet, item.partKey);
+  return item.kind === 'rework' ? reworkFinding(item, places, fits, bores, sheet) : null;
+}
+
+/** Released figures of several items lie in one list of accepted numbers: all but the job's own new part have the item before their key. */
+const ofItem = (figures: readonly Figure[], item: JobItem, jobId: string): Figure[] =>
+  figures.map((f) => (item.id === jobId ? f : { ...f, key: `item.${item.id}.${f.key}` }));
+
+/** One item of a job with its part, plan and pieces. */
+export function itemFinding(item: JobItem, index: number, given: ItemInputs): ItemFinding {
+  const { live, sheet, shop } = given;
+  const part = partOf(item, given);
+  const plan = planFinding(part, sheet, shop, item.planKey);
+  const chosen = chosenPlan(sheet, item.planKey);
+  const lathe = plan?.lathe ?? shop.lathes.find((l) => l.id === chosen?.latheId) ?? shop.lathes[0] ?? null;
+  const machine = lathe && { lathe, tool: (plan?.plan ?? chosen)?.tool ?? 'carbide' };
+  const readings = live.filter((r) => r.itemId === item.id);
+  const proofs = sheet.proofs.filter((p) => p.itemId === item.id);
+  const worked = (n: number | null): Omit<PieceFinding, 'piece'> => {
+    const of = { live: readings.filter((r) => r.piece === n), proofs: proofs.filter((p) => p.piece === n) };
+    return { cuts: cutFindings(part, machine, of.live, sheet, shop), proofs: proofFindings(part, of.live, of.proofs, sheet, shop) };
+  };
+  // Of a batch most pieces are not begun: they are all alike.
+  let blank: Omit<PieceFinding, 'piece'> | null = null;
+  const begun = new Set([...readings, ...proofs].map((x) => x.piece));
+  const pieces = piecesOf(sheet, item).map((piece): PieceFinding => {
+    if (begun.has(piece.number)) return { piece, ...worked(piece.number) };
+    blank ??= worked(null);
+    return { piece, ...blank };
+  });
+  const frozen = ofItem(releasable(part, plan), item, sheet.job.id);
+  return {
+    item,
+    number: index + 1,
+    part,
+    plan,
+    lathe,
+    pieces,
+    releasable: frozen,
+    moved: movedFigures(frozen, newestRelease(sheet, item.id), sheet),
+  };
+}
+
+/** Pieces that count: those that were scrapped are made again. */
+export const goodPieces = ({ pieces }: ItemFinding): PieceFinding[] => pieces.filter((p) => p.piece.scrapped === null);

@@ -1,0 +1,172 @@
+import type { TypedLimits } from '../../making/part';
+import { choiceKey } from './choices';
+import type { ComponentRecord, ComponentVerdict, JobSheet } from './records';
+
+export const ITEM_KINDS = ['make', 'rework', 'buy', 'join'] as const;
+/** Make a new part from stock, cut a component that stays, buy, or join what the other items gave. */
+export type ItemKind = (typeof ITEM_KINDS)[number];
+
+/** One act of a rework or of a joining. */
+export interface ItemStep {
+  readonly what: string;
+  readonly done: boolean;
+}
+
+/** A place of a component that stays, cut to a new size. */
+export interface ItemCut {
+  readonly placeId: string;
+  /** mm; null for the size that is trued to at Decide. */
+  readonly sizeMm: number | null;
+  readonly limits: TypedLimits | null;
+}
+
+/** What somebody said of an item; what nobody said follows from the component's verdict. */
+export interface ItemChoice {
+  readonly kind: ItemKind;
+  readonly name: string;
+  /** How many of it. */
+  readonly quantity: number;
+  /** The component that it replaces or changes. */
+  readonly componentId: string | null;
+  /** Items are listed by this, small first; equal ones as they came. */
+  readonly position: number;
+  /** What is done, in order: of a rework and of a joining. */
+  readonly steps: readonly ItemStep[];
+  readonly cuts: readonly ItemCut[];
+  /** Of what is bought: as it is ordered, where, how long it takes. */
+  readonly size: string;
+  readonly source: string;
+  readonly leadDays: number | null;
+  readonly here: boolean;
+  /** Items that it waits for. */
+  readonly after: readonly string[];
+  /** How it was tried at the end, where no size proves it. */
+  readonly tried: string;
+  /** Not done after all; everything of it stays on record. */
+  readonly off: boolean;
+}
+
+/** One numbered thing that the job does. */
+export interface JobItem extends ItemChoice {
+  readonly id: string;
+  /** Key of its own choice, of its drawing and of its plan. */
+  readonly key: string;
+  readonly partKey: string;
+  readonly planKey: string;
+  /** Nobody said anything of it: it follows from a verdict. */
+  readonly proposed: boolean;
+  readonly version: number;
+}
+
+/** Which item a component asks for by its verdict; null where nothing is done about it. */
+const ASKS_FOR: Readonly<Record<ComponentVerdict, ItemKind | null>> = {
+  remake: 'make',
+  repair: 'rework',
+  buy: 'buy',
+  reuse: null,
+  'clean-up': null,
+  'customer-supplies': null,
+};
+
+const NOTHING_SAID: Omit<ItemChoice, 'kind' | 'name' | 'componentId'> = {
+  quantity: 1,
+  position: 0,
+  steps: [],
+  cuts: [],
+  size: '',
+  source: '',
+  leadDays: null,
+  here: false,
+  after: [],
+  tried: '',
+  off: false,
+};
+
+/** An item as it begins. */
+export const newItem = (kind: ItemKind, name: string, componentId: string | null, position: number): ItemChoice => ({
+  ...NOTHING_SAID,
+  kind,
+  name,
+  componentId,
+  position,
+});
+
+/** Key of an item's drawing. The item that goes by the job's own id is the new part of jobs that had only one. */
+export const partKeyOf = (jobId: string, itemId: string): string => (itemId === jobId ? choiceKey.part : `${choiceKey.part}:${itemId}`);
+export const planKeyOf = (jobId: string, itemId: string): string => (itemId === jobId ? choiceKey.plan : `${choiceKey.plan}:${itemId}`);
+
+type Told = Pick<JobSheet, 'job' | 'components' | 'choices'>;
+
+const itemHead = choiceKey.item('');
+
+/** What was said of items, by id; what was taken back is as if it had never been said. */
+function said(sheet: Told): Map<string, { readonly value: ItemChoice; readonly version: number }> {
+  return new Map(
+    sheet.choices.flatMap((c) =>
+      c.key.startsWith(itemHead) && c.value !== null
+        ? [[c.key.slice(itemHead.length), { value: { ...NOTHING_SAID, ...(c.value as ItemChoice) }, version: c.version }]]
+        : [],
+    ),
+  );
+}
+
+const isDrawn = ({ job, choices }: Told, itemId: string): boolean => {
+  const keys = [partKeyOf(job.id, itemId), planKeyOf(job.id, itemId)];
+  return choices.some((c) => keys.includes(c.key) && c.value !== null);
+};
+
+/** Nothing new is made where every verdict is in and none of them is a new part. */
+const makesNothing = (components: readonly ComponentRecord[]): boolean =>
+  components.length > 0 && components.every((c) => c.verdict !== null && c.verdict !== 'remake');
+
+/**
+ * The items of a job in their order, those that were called off left out: what somebody said, what follows from the components' verdicts, and the
+ * new part that is awaited while no verdict says what becomes of the worn one.
+ */
+export function jobItems(sheet: Told): JobItem[] {
+  return everyItem(sheet).filter((i) => !i.off);
+}
+
+/** Items that were called off: they can be taken up again. */
+export const itemsOff = (sheet: Told): JobItem[] => everyItem(sheet).filter((i) => i.off);
+
+function everyItem(sheet: Told): JobItem[] {
+  const { job, components } = sheet;
+  const known = said(sheet);
+  const item = (id: string, value: ItemChoice, proposed: boolean): JobItem => ({
+    ...value,
+    id,
+    key: choiceKey.item(id),
+    partKey: partKeyOf(job.id, id),
+    planKey: planKeyOf(job.id, id),
+    proposed,
+    version: known.get(id)?.version ?? 0,
+  });
+  const stored = [...known].map(([id, { value }]) => item(id, value, false));
+  const spokenFor = new Set(stored.map((i) => i.componentId));
+  const asked = components.flatMap((c): JobItem[] => {
+    const kind = c.verdict && ASKS_FOR[c.verdict];
+    return kind && !known.has(c.id) && !spokenFor.has(c.id) ? [item(c.id, newItem(kind, c.name, c.id, 0), true)] : [];
+  });
+  const makes = [...stored, ...asked].some((i) => i.kind === 'make');
+  const own = !known.has(job.id) && (isDrawn(sheet, job.id) || (!makes && !makesNothing(components)));
+  if (!own) return inOrder([...asked, ...stored]);
+  // The drawing of before there were items is of the worn part that is made anew.
+  const worn = components.filter((c) => c.role === 'worn' && !spokenFor.has(c.id) && !isDrawn(sheet, c.id));
+  const of = worn.find((c) => c.verdict === 'remake') ?? worn[0];
+  const first = item(job.id, newItem('make', of?.name ?? job.title, of?.id ?? null, 0), true);
+  return inOrder([first, ...asked.filter((i) => i.kind !== 'make' || i.componentId !== first.componentId), ...stored]);
+}
+
+const inOrder = (items: readonly JobItem[]): JobItem[] => [...items].sort((a, b) => a.position - b.position);
+
+/** What is stored of an item, to be changed and stored again. */
+export const choiceOf = ({
+  id: _,
+  key: __,
+  partKey: ___,
+  planKey: ____,
+  proposed: _____,
+  version: ______,
+  ...choice
+}: JobItem): ItemChoice => choice;

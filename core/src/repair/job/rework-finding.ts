@@ -1,0 +1,124 @@
+import { inSentence } from '../../terms/words';
+import { isDiameter } from '../../evidence/readings';
+import type { Dimension, PlacedSurface } from '../../making/part';
+import { ruled, typed, workedOut, type Figure } from '../../terms/working';
+import type { BoreFinding } from './bore-finding';
+import type { FitFinding } from './fit-finding';
+import type { ItemCut, JobItem } from './items';
+import type { DimensionFinding, PartFinding } from './part-finding';
+import type { PlaceFinding } from './place-finding';
+import type { JobSheet } from './records';
+
+/** The place as a surface of the size that it is cut to. */
+function surfaceOf({ place }: PlaceFinding, sizeMm: number): PlacedSurface {
+  const { id, name, side, startMm, lengthMm } = place;
+  return {
+    id,
+    kind: 'cylinder',
+    name,
+    lengthMm,
+    diameterMm: sizeMm,
+    farDiameterMm: null,
+    fitsPlaceIds: [],
+    side,
+    fromMm: startMm,
+    toMm: startMm + lengthMm,
+    leftMm: sizeMm,
+    rightMm: sizeMm,
+  };
+}
+
+/** The size that a place is trued to at Decide; null where it is kept. */
+function truedAtDecide(placeId: string, fits: readonly FitFinding[], bores: readonly BoreFinding[]): Figure | null {
+  const fit = fits.find((f) => f.hole.place.id === placeId && f.choice?.hole === 'true' && f.figures);
+  if (fit) return fit.figures!.hole;
+  const bore = bores.find((b) => b.shaft.place.id === placeId && b.choice?.hole === 'true' && b.target);
+  return bore ? ruled(`${placeId}.trued`, 'turned true', bore.target!.shaftLargestMm, 'decided at Decide') : null;
+}
+
+function cutOf(cut: ItemCut, f: PlaceFinding, fits: readonly FitFinding[], bores: readonly BoreFinding[]): DimensionFinding | null {
+  const name = inSentence(f.place.name);
+  const key = `segment.${cut.placeId}.diameter`;
+  const size =
+    cut.sizeMm === null
+      ? truedAtDecide(cut.placeId, fits, bores)
+      : typed(`segment.${cut.placeId}.drawn`, `${name}, to be cut to`, cut.sizeMm, 'the item at Draw');
+  if (!size) return null;
+  const dimension: Dimension = {
+    key: cut.placeId,
+    ownerId: cut.placeId,
+    name: 'diameter',
+    what: f.place.side,
+    label: `diameter of ${name}`,
+    value: size.value,
+    book: null,
+    seat: true,
+    surface: surfaceOf(f, size.value),
+  };
+  if (!cut.limits)
+    return {
+      dimension,
+      figure: workedOut(key, dimension.label, size.value, 'without limits yet', [size]),
+      limits: null,
+      from: 'none',
+      words: 'no limits yet: something sits or runs there, and the general tolerance will not do',
+      mustProve: true,
+    };
+  const limits = { lowerMm: size.value + cut.limits.lowerDev, upperMm: size.value + cut.limits.upperDev };
+  const aim = (limits.lowerMm + limits.upperMm) / 2;
+  const how = Math.abs(aim - size.value) < 1e-9 ? 'to that size' : `middle of its limits, ${cut.limits.text}`;
+  return {
+    dimension,
+    figure: workedOut(key, dimension.label, aim, how, [size], { limits: { lower: limits.lowerMm, upper: limits.upperMm } }),
+    limits,
+    from: 'typed',
+    words: cut.limits.text,
+    mustProve: true,
+  };
+}
+
+/** What a rework cuts: what somebody said, and beside it what is trued at Decide and nobody spoke of yet. */
+export function cutsOf(
+  item: JobItem,
+  places: readonly PlaceFinding[],
+  fits: readonly FitFinding[],
+  bores: readonly BoreFinding[],
+): ItemCut[] {
+  const own = places.filter((f) => f.component.id === item.componentId && isDiameter(f.place.kind));
+  const told = item.cuts.filter((c) => own.some((f) => f.place.id === c.placeId));
+  const trued = own
+    .filter((f) => !told.some((c) => c.placeId === f.place.id) && truedAtDecide(f.place.id, fits, bores))
+    .map((f): ItemCut => ({ placeId: f.place.id, sizeMm: null, limits: null }));
+  return [...told, ...trued];
+}
+
+/**
+ * What is cut of a component that stays, on the same terms as a new part: places with the size that they get and its limits; null where nothing of
+ * it is cut to a size.
+ */
+export function reworkFinding(
+  item: JobItem,
+  places: readonly PlaceFinding[],
+  fits: readonly FitFinding[],
+  bores: readonly BoreFinding[],
+  sheet: JobSheet,
+): PartFinding | null {
+  const dimensions = cutsOf(item, places, fits, bores).flatMap((cut) => {
+    const place = places.find((f) => f.place.id === cut.placeId)!;
+    const found = cutOf(cut, place, fits, bores);
+    return found ? [found] : [];
+  });
+  if (dimensions.length === 0) return null;
+  const component = sheet.components.find((c) => c.id === item.componentId);
+  return {
+    part: { name: item.name, materialId: component?.materialId ?? '', outside: [], bores: [], features: [], limits: {} },
+    segments: dimensions.flatMap((d) =>
+      d.limits ? [{ segment: d.dimension.surface, diameter: d.figure, limits: d.limits, fits: [], bores: [] }] : [],
+    ),
+    dimensions,
+    problems: [],
+    unlimited: dimensions.filter((d) => d.limits === null),
+    volumeMm3: null,
+    mass: null,
+  };
+}

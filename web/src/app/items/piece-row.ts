@@ -1,0 +1,111 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { choiceKey, type PieceChoice, type PieceFinding } from '@iron-patch/core';
+import { NzInputModule } from 'ng-zorro-antd/input';
+import { StateMark } from '../mark';
+import { SheetStore } from '../sheet-data';
+
+/** The pieces of an item: which one is at the machine, and what becomes of one that went wrong. */
+@Component({
+  selector: 'ip-piece-row',
+  imports: [NzInputModule, StateMark],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (pieces().length > 1 || asking()) {
+      <div class="tabs" role="group" aria-label="Pieces">
+        @for (p of pieces(); track p.piece.number) {
+          <button
+            type="button"
+            [attr.aria-pressed]="p === piece()"
+            [class.on]="p === piece()"
+            [class.gone]="p.piece.scrapped !== null"
+            [title]="p.piece.scrapped ?? ''"
+            (click)="store.seeItem(store.item()!.id, p.piece.number)"
+          >
+            <ip-state [state]="mark(p)" [size]="13" /> Piece {{ p.piece.number }}{{ p.piece.scrapped === null ? '' : ', scrap' }}
+          </button>
+        }
+      </div>
+    }
+    @if (piece(); as p) {
+      @if (p.piece.scrapped !== null) {
+        <p class="said" role="status">
+          Piece {{ p.piece.number }} is scrap: {{ p.piece.scrapped }}
+          <button type="button" class="plain" (click)="put(p, { scrapped: false, why: 'taken back' })">It is good after all</button>
+        </p>
+      } @else if (asking()) {
+        <form class="why" (submit)="$event.preventDefault(); scrap(p)">
+          <label for="scrapWhy">What went wrong with piece {{ p.piece.number }}</label>
+          <input nz-input id="scrapWhy" maxlength="200" autocomplete="off" [value]="why()" (input)="type($event)" />
+          <button type="submit" [disabled]="!why().trim()">Scrap it, make another</button>
+          <button type="button" (click)="asking.set(false)">Leave it</button>
+        </form>
+      } @else if (begun(p)) {
+        <button type="button" class="plain scrap" (click)="asking.set(true)">Scrap piece {{ p.piece.number }}</button>
+      }
+    }
+  `,
+  styles: `
+    :host {
+      display: flex;
+      flex-wrap: wrap;
+      align-items: center;
+      gap: 4px 12px;
+      padding: 0 18px;
+    }
+    .tabs {
+      padding: 6px 0 0;
+    }
+    .gone {
+      text-decoration: line-through;
+    }
+    .scrap {
+      margin-left: auto;
+    }
+    .why {
+      display: flex;
+      flex-wrap: wrap;
+      align-items: center;
+      gap: 10px;
+      padding: 6px 0;
+      width: 100%;
+    }
+    .why input {
+      flex: 1;
+      min-width: 200px;
+    }
+  `,
+})
+export class PieceRow {
+  protected readonly store = inject(SheetStore);
+  protected readonly pieces = computed(() => this.store.repair()?.at?.pieces ?? []);
+  protected readonly piece = computed(() => this.store.repair()?.piece ?? null);
+  protected readonly asking = signal(false);
+  protected readonly why = signal('');
+
+  protected begun = ({ cuts, proofs }: PieceFinding): boolean =>
+    cuts.some((c) => c.readings.length) || proofs.some((p) => p.readings.length);
+
+  protected mark(p: PieceFinding): 'done' | 'under-way' | 'not-yet' | 'out' {
+    if (p.piece.scrapped !== null || p.cuts.some((c) => c.advice.state === 'under') || p.proofs.some((x) => x.verdict === 'out'))
+      return 'out';
+    const due = p.proofs.filter((x) => x.dimension.mustProve);
+    if (due.length && due.every((x) => x.signed?.passed)) return 'done';
+    return this.begun(p) ? 'under-way' : 'not-yet';
+  }
+
+  protected type(event: Event): void {
+    this.why.set((event.target as HTMLInputElement).value);
+  }
+
+  protected scrap(p: PieceFinding): void {
+    this.put(p, { scrapped: true, why: this.why().trim() });
+    this.asking.set(false);
+    this.why.set('');
+    this.store.seeItem(this.store.item()!.id);
+  }
+
+  protected put({ piece }: PieceFinding, choice: PieceChoice): void {
+    const key = choiceKey.piece(this.store.item()!.id, piece.number);
+    void this.store.putChoice(key, `piece ${piece.number}`, choice).catch(this.store.bug);
+  }
+}
