@@ -128,7 +128,7 @@ const item = shapeOf<ItemChoice>({
   kind: oneOf('what is done', ITEM_KINDS),
   name: requiredText('Name', TEXT_LIMITS.name),
   quantity: numberOf('How many', 1, MOST_PIECES).integer('How many: a whole number.'),
-  componentId: idOf('Component').nullable().defined('Component is missing.'),
+  componentIds: array(idOf('Component')).strict().required('Components: a list.').max(40, 'At most 40 components.'),
   position: numberOf('Position', -1000, 1000),
   steps: array(shapeOf<ItemStep>({ what: requiredText('What is done', TEXT_LIMITS.line), done: yes('Done') }))
     .strict()

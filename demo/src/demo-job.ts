@@ -8,7 +8,10 @@ export interface DemoJob {
   readonly places: readonly (Readonly<Record<string, unknown>> & { readonly key: string; readonly instrumentId: string })[];
   readonly readings: readonly DemoGrid[];
   readonly choices: readonly { readonly key: string; readonly value: unknown; readonly reason?: string }[];
-  readonly release?: boolean;
+  /** Keys of items beyond the job's own new part; each gets an id that `$name` stands for. */
+  readonly items?: readonly string[];
+  /** What is released: `own`, or `$name` of an item. */
+  readonly releases?: readonly string[];
   readonly cuts?: readonly DemoCuts[];
   readonly proofs?: readonly DemoProof[];
   readonly photos?: readonly DemoPhoto[];
@@ -33,15 +36,21 @@ export interface DemoPhoto {
   readonly markers: readonly { readonly x: number; readonly y: number; readonly place: string | null; readonly text: string }[];
 }
 
-/** Cuts on one segment: dial, size, and the part's temperature when it was warm. */
-export interface DemoCuts {
+/** Which piece of which item; the first of the job's own new part where it is left out. */
+export interface DemoPiece {
+  readonly item?: string;
+  readonly piece?: number;
+}
+
+/** Cuts on one diameter: dial, size, and the part's temperature when it was warm. */
+export interface DemoCuts extends DemoPiece {
   readonly segmentId: string;
   readonly instrumentId: string;
   readonly steps: readonly (readonly [number, string, number?])[];
 }
 
 /** Finished sizes by clock angle, and the judgement. */
-export interface DemoProof {
+export interface DemoProof extends DemoPiece {
   readonly segmentId: string;
   readonly stationMm: number;
   readonly instrumentId: string;

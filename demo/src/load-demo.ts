@@ -3,7 +3,7 @@ import { readdir, readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { NO_DETAIL } from '@iron-patch/core';
 import { HEADERS, routes, type FloorPage, type ReadingInput } from '@iron-patch/contract';
-import { withIds, type DemoJob, type DemoPhoto } from './demo-job';
+import { withIds, type DemoJob, type DemoPhoto, type DemoPiece } from './demo-job';
 
 type Send = (method: 'POST' | 'PUT', path: string, body: unknown) => Promise<{ readonly id: string }>;
 
@@ -85,6 +85,8 @@ async function loadJob(demo: DemoJob, address: string, now: number, photoDirecto
     ids.set(key, (await send('POST', routes.components(jobId), withIds({ parentId: null, ...c }, ids))).id);
   for (const { key, ...f } of demo.places) ids.set(key, (await send('POST', routes.places(jobId), withIds(wholePlace(f), ids))).id);
 
+  for (const item of demo.items ?? []) ids.set(item, randomUUID());
+
   const time = clock(countOf(demo), now);
   const take = (more: Partial<ReadingInput>): Promise<unknown> =>
     send('POST', routes.readings(jobId), {
@@ -119,14 +121,25 @@ async function loadJob(demo: DemoJob, address: string, now: number, photoDirecto
   }
   for (const c of demo.choices)
     await send('PUT', routes.choice(jobId, keyOf(c.key, ids)), { value: withIds(wholeChoice(c), ids), reason: c.reason ?? '' });
-  if (demo.release) await send('POST', routes.releases(jobId), {});
-  for (const { segmentId, instrumentId, steps } of demo.cuts ?? [])
+  const pieceOf = ({ item, piece = 1 }: DemoPiece) => ({ itemId: item ? withIds(item, ids) : jobId, piece });
+  for (const item of demo.releases ?? [])
+    await send('POST', routes.releases(jobId), { itemId: item === 'own' ? jobId : withIds(item, ids) });
+  for (const { segmentId, instrumentId, steps, ...of } of demo.cuts ?? [])
     for (const [dial, text, partTempC] of steps)
-      await take({ purpose: 'cut', segmentId, instrumentId, dial, text, partTempC: partTempC ?? null });
+      await take({
+        purpose: 'cut',
+        ...pieceOf(of),
+        segmentId: withIds(segmentId, ids),
+        instrumentId,
+        dial,
+        text,
+        partTempC: partTempC ?? null,
+      });
   for (const p of demo.proofs ?? []) {
+    const segmentId = withIds(p.segmentId, ids);
     for (const [clockDeg, text] of p.texts)
-      await take({ purpose: 'proof', segmentId: p.segmentId, instrumentId: p.instrumentId, stationMm: p.stationMm, clockDeg, text });
-    await send('POST', routes.proofs(jobId), { segmentId: p.segmentId, passed: p.passed, remark: p.remark });
+      await take({ purpose: 'proof', ...pieceOf(p), segmentId, instrumentId: p.instrumentId, stationMm: p.stationMm, clockDeg, text });
+    await send('POST', routes.proofs(jobId), { ...pieceOf(p), segmentId, passed: p.passed, remark: p.remark });
   }
   for (const photo of demo.photos ?? []) await loadPhoto(photo, jobId, ids, address, demo.by, photoDirectory);
   for (const note of demo.notes) await send('POST', routes.notes(jobId), note);

@@ -114,7 +114,7 @@ function awaited(item: ItemFinding, given: Given): ItemFinding | undefined {
 
 function cut(item: ItemFinding, given: Given): Standing {
   const { kind, here } = item.item;
-  if (kind === 'buy') return here ? done : underWay(`${named(item)} is bought and not here yet`);
+  if (kind === 'buy') return here ? done : underWay('what is bought to come');
   const first = awaited(item, given);
   if (first) return notYet(`${named(first)} first`);
   const parts = kind === 'make' || item.part ? [['', cutParts(item, given)] as const] : [];

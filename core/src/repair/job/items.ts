@@ -26,8 +26,8 @@ export interface ItemChoice {
   readonly name: string;
   /** How many of it. */
   readonly quantity: number;
-  /** The component that it replaces or changes. */
-  readonly componentId: string | null;
+  /** Components that it replaces or changes. */
+  readonly componentIds: readonly string[];
   /** Items are listed by this, small first; equal ones as they came. */
   readonly position: number;
   /** What is done, in order: of a rework and of a joining. */
@@ -68,7 +68,7 @@ const ASKS_FOR: Readonly<Record<ComponentVerdict, ItemKind | null>> = {
   'customer-supplies': null,
 };
 
-const NOTHING_SAID: Omit<ItemChoice, 'kind' | 'name' | 'componentId'> = {
+const NOTHING_SAID: Omit<ItemChoice, 'kind' | 'name' | 'componentIds'> = {
   quantity: 1,
   position: 0,
   steps: [],
@@ -83,11 +83,11 @@ const NOTHING_SAID: Omit<ItemChoice, 'kind' | 'name' | 'componentId'> = {
 };
 
 /** An item as it begins. */
-export const newItem = (kind: ItemKind, name: string, componentId: string | null, position: number): ItemChoice => ({
+export const newItem = (kind: ItemKind, name: string, componentIds: readonly string[], position: number): ItemChoice => ({
   ...NOTHING_SAID,
   kind,
   name,
-  componentId,
+  componentIds,
   position,
 });
 
@@ -143,10 +143,10 @@ function everyItem(sheet: Told): JobItem[] {
     version: known.get(id)?.version ?? 0,
   });
   const stored = [...known].map(([id, { value }]) => item(id, value, false));
-  const spokenFor = new Set(stored.map((i) => i.componentId));
+  const spokenFor = new Set(stored.flatMap((i) => i.componentIds));
   const asked = components.flatMap((c): JobItem[] => {
     const kind = c.verdict && ASKS_FOR[c.verdict];
-    return kind && !known.has(c.id) && !spokenFor.has(c.id) ? [item(c.id, newItem(kind, c.name, c.id, 0), true)] : [];
+    return kind && !known.has(c.id) && !spokenFor.has(c.id) ? [item(c.id, newItem(kind, c.name, [c.id], 0), true)] : [];
   });
   const makes = [...stored, ...asked].some((i) => i.kind === 'make');
   const own = !known.has(job.id) && (isDrawn(sheet, job.id) || (!makes && !makesNothing(components)));
@@ -154,8 +154,8 @@ function everyItem(sheet: Told): JobItem[] {
   // The drawing of before there were items is of the worn part that is made anew.
   const worn = components.filter((c) => c.role === 'worn' && !spokenFor.has(c.id) && !isDrawn(sheet, c.id));
   const of = worn.find((c) => c.verdict === 'remake') ?? worn[0];
-  const first = item(job.id, newItem('make', of?.name ?? job.title, of?.id ?? null, 0), true);
-  return inOrder([first, ...asked.filter((i) => i.kind !== 'make' || i.componentId !== first.componentId), ...stored]);
+  const first = item(job.id, newItem('make', of?.name ?? job.title, of ? [of.id] : [], 0), true);
+  return inOrder([first, ...asked.filter((i) => i.kind !== 'make' || i.componentIds[0] !== of?.id), ...stored]);
 }
 
 const inOrder = (items: readonly JobItem[]): JobItem[] => [...items].sort((a, b) => a.position - b.position);

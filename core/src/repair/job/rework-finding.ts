@@ -84,7 +84,7 @@ export function cutsOf(
   fits: readonly FitFinding[],
   bores: readonly BoreFinding[],
 ): ItemCut[] {
-  const own = places.filter((f) => f.component.id === item.componentId && isDiameter(f.place.kind));
+  const own = places.filter((f) => item.componentIds.includes(f.component.id) && isDiameter(f.place.kind));
   const told = item.cuts.filter((c) => own.some((f) => f.place.id === c.placeId));
   const trued = own
     .filter((f) => !told.some((c) => c.placeId === f.place.id) && truedAtDecide(f.place.id, fits, bores))
@@ -109,7 +109,7 @@ export function reworkFinding(
     return found ? [found] : [];
   });
   if (dimensions.length === 0) return null;
-  const component = sheet.components.find((c) => c.id === item.componentId);
+  const component = sheet.components.find((c) => item.componentIds.includes(c.id));
   return {
     part: { name: item.name, materialId: component?.materialId ?? '', outside: [], bores: [], features: [], limits: {} },
     segments: dimensions.flatMap((d) =>

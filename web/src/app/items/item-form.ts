@@ -25,10 +25,9 @@ const linesOf = (text: string): string[] =>
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <form ip-form [formGroup]="form.group" [of]="form" save="Save item" (left)="closed.emit()">
-      <div class="grid4">
+      <div class="grid3">
         <ip-choose label="What is done" name="itemKind" [options]="kinds" formControlName="kind" />
         <ip-text label="Name" name="itemName" formControlName="name" />
-        <ip-choose label="Component" name="itemOf" [options]="components()" [orNull]="true" formControlName="componentId" />
         <ip-number label="How many" name="itemQuantity" formControlName="quantity" />
       </div>
       @if (kind() === 'buy') {
@@ -40,6 +39,9 @@ const linesOf = (text: string): string[] =>
       }
       @if (kind() === 'rework' || kind() === 'join') {
         <ip-text label="What is done, one step a line" name="itemSteps" [rows]="3" formControlName="steps" />
+      }
+      @if (components().length) {
+        <ip-checks label="Components that it replaces or changes" name="itemOf" [options]="components()" formControlName="componentIds" />
       }
       @if (others().length && kind() !== 'buy') {
         <ip-checks label="It waits for" name="itemAfter" [options]="others()" formControlName="after" />
@@ -53,10 +55,7 @@ export class ItemForm implements OnInit {
   readonly item = input<JobItem | null>(null);
   readonly closed = output<void>();
   protected readonly kinds: readonly Option[] = Object.entries(ITEM_TOLD);
-  protected readonly components = computed<readonly Option[]>(() => [
-    ['', 'none of them'],
-    ...this.store.sheet()!.components.map((c) => [c.id, c.name] as const),
-  ]);
+  protected readonly components = computed<readonly Option[]>(() => this.store.sheet()!.components.map((c) => [c.id, c.name] as const));
   protected readonly others = computed<readonly Option[]>(() =>
     (this.store.repair()?.items ?? []).filter((i) => i.item.id !== this.item()?.id).map((i) => [i.item.id, `${i.number} ${i.item.name}`]),
   );
@@ -65,7 +64,7 @@ export class ItemForm implements OnInit {
   private readonly opened = signal<JobItem | null>(null);
   protected readonly form = new RecordForm<ItemFields>({
     keptAs: () => `item:${this.store.sheet()!.job.id}:${this.item()?.id ?? 'new'}`,
-    start: this.fieldsOf(newItem('make', '', null, 0)),
+    start: this.fieldsOf(newItem('make', '', [], 0)),
     check: (v) => inValue(check(SCHEMA, { value: this.choice(v), reason: '' })),
     rests: { opened: this.opened, key: this.key },
     save: (v) => this.save(v),
@@ -76,17 +75,17 @@ export class ItemForm implements OnInit {
   ngOnInit(): void {
     const opened = this.item();
     this.opened.set(opened);
-    this.form.open(this.fieldsOf(opened ? choiceOf(opened) : newItem('make', '', null, 0)));
+    this.form.open(this.fieldsOf(opened ? choiceOf(opened) : newItem('make', '', [], 0)));
   }
 
-  private fieldsOf({ kind, name, quantity, componentId, size, source, leadDays, after, steps }: ItemChoice): ItemFields {
-    return { kind, name, quantity, componentId, size, source, leadDays, after, steps: steps.map((s) => s.what).join('\n') };
+  private fieldsOf({ kind, name, quantity, componentIds, size, source, leadDays, after, steps }: ItemChoice): ItemFields {
+    return { kind, name, quantity, componentIds, size, source, leadDays, after, steps: steps.map((s) => s.what).join('\n') };
   }
 
   /** What was done stays done while its line stays. */
   private choice({ steps, kind, ...fields }: ItemFields): ItemChoice {
     const opened = this.opened();
-    const before = opened ? choiceOf(opened) : newItem(kind, '', null, this.store.repair()?.items.length ?? 0);
+    const before = opened ? choiceOf(opened) : newItem(kind, '', [], this.store.repair()?.items.length ?? 0);
     const did = new Set(before.steps.filter((s) => s.done).map((s) => s.what));
     return { ...before, ...fields, kind, steps: linesOf(steps).map((what) => ({ what, done: did.has(what) })) };
   }

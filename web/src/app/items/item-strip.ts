@@ -20,36 +20,38 @@ import { ITEM_WORDS } from './item-words';
   imports: [StateMark, ItemForm],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <nav class="items" aria-label="Items of this job">
-      @for (i of items(); track i.item.id) {
-        <button
-          type="button"
-          class="item"
-          [class.on]="i === at()"
-          [class.proposed]="isIdea(i)"
-          [attr.aria-current]="i === at() ? 'true' : null"
-          (click)="store.seeItem(i.item.id)"
-        >
-          <b class="number fig">{{ i.number }}</b>
-          <span class="name"
-            >{{ i.item.name }}
-            <small
-              >{{ words[i.item.kind] }}{{ i.item.quantity > 1 ? ', ' + i.item.quantity + ' off' : ''
-              }}{{ isIdea(i) ? ', proposed' : '' }}</small
-            >
-          </span>
-          @if (state(i); as s) {
-            <ip-state [state]="s.state" [size]="15" /><span class="sr-only">{{ s.waitsFor }}</span>
-          }
-        </button>
-      }
+    <div class="strip">
+      <nav class="items" aria-label="Items of this job">
+        @for (i of items(); track i.item.id) {
+          <button
+            type="button"
+            class="item"
+            [class.on]="i === at()"
+            [class.proposed]="isIdea(i)"
+            [attr.aria-current]="i === at() ? 'true' : null"
+            (click)="store.seeItem(i.item.id)"
+          >
+            <b class="number fig">{{ i.number }}</b>
+            <span class="name"
+              >{{ i.item.name }}
+              <small
+                >{{ words[i.item.kind] }}{{ i.item.quantity > 1 ? ', ' + i.item.quantity + ' off' : ''
+                }}{{ isIdea(i) ? ', proposed' : '' }}</small
+              >
+            </span>
+            @if (state(i); as s) {
+              <ip-state [state]="s.state" [size]="15" /><span class="sr-only">{{ s.waitsFor }}</span>
+            }
+          </button>
+        }
+      </nav>
       <span class="acts no-print">
         @if (at(); as i) {
           <button type="button" class="plain" [attr.aria-expanded]="open() === 'change'" (click)="turn('change')">Change item</button>
         }
         <button type="button" class="plain" [attr.aria-expanded]="open() === 'add'" (click)="turn('add')">Add an item</button>
       </span>
-    </nav>
+    </div>
     @if (open() === 'add') {
       <section class="form" aria-label="A new item"><ip-item-form (closed)="open.set(null)" /></section>
     }
@@ -84,12 +86,20 @@ import { ITEM_WORDS } from './item-words';
       display: block;
       border-bottom: 1px solid var(--hairline);
     }
+    .strip {
+      display: flex;
+      align-items: center;
+      gap: 8px;
+      padding: 4px 12px 4px 18px;
+    }
     .items {
       display: flex;
+      flex: 1;
       align-items: stretch;
       gap: 6px;
-      padding: 4px 18px;
+      min-width: 0;
       overflow-x: auto;
+      scrollbar-width: thin;
     }
     .item {
       display: flex;
@@ -129,8 +139,8 @@ import { ITEM_WORDS } from './item-words';
     }
     .acts {
       display: flex;
-      gap: 4px;
-      margin-left: auto;
+      flex-direction: column;
+      flex: none;
       white-space: nowrap;
     }
     .form {

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { choiceKey, type PieceChoice, type PieceFinding } from '@iron-patch/core';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { StateMark } from '../mark';
@@ -39,7 +39,7 @@ import { SheetStore } from '../sheet-data';
           <button type="submit" [disabled]="!why().trim()">Scrap it, make another</button>
           <button type="button" (click)="asking.set(false)">Leave it</button>
         </form>
-      } @else if (begun(p)) {
+      } @else if (mayScrap(p)) {
         <button type="button" class="plain scrap" (click)="asking.set(true)">Scrap piece {{ p.piece.number }}</button>
       }
     }
@@ -77,6 +77,7 @@ import { SheetStore } from '../sheet-data';
 })
 export class PieceRow {
   protected readonly store = inject(SheetStore);
+  readonly station = input.required<'cut' | 'prove'>();
   protected readonly pieces = computed(() => this.store.repair()?.at?.pieces ?? []);
   protected readonly piece = computed(() => this.store.repair()?.piece ?? null);
   protected readonly asking = signal(false);
@@ -84,6 +85,10 @@ export class PieceRow {
 
   protected begun = ({ cuts, proofs }: PieceFinding): boolean =>
     cuts.some((c) => c.readings.length) || proofs.some((p) => p.readings.length);
+
+  /** At the machine a single piece that goes well is not asked about. */
+  protected mayScrap = (p: PieceFinding): boolean =>
+    this.begun(p) && (this.station() === 'prove' || this.pieces().length > 1 || this.mark(p) === 'out');
 
   protected mark(p: PieceFinding): 'done' | 'under-way' | 'not-yet' | 'out' {
     if (p.piece.scrapped !== null || p.cuts.some((c) => c.advice.state === 'under') || p.proofs.some((x) => x.verdict === 'out'))

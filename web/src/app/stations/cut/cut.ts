@@ -11,6 +11,7 @@ import {
   type Advice,
   type CutFinding,
   type Figure,
+  type ReadingRecord,
 } from '@iron-patch/core';
 import { SheetStore } from '../../sheet-data';
 import { ItemSteps, PieceRow } from '../../items';
@@ -194,11 +195,19 @@ export class Cut {
   /** Cuts made, then those still to come, as bars over the wanted size. */
   protected readonly bars = computed(() => {
     const c = this.cut()!;
-    const made = c.cuts.map((x, i) => ({ mm: x.measuredMm, ahead: false, words: i === 0 ? 'before the first cut' : 'measured' })).slice(-4);
+    // The newest can be withdrawn: what stands on it is worked out anew.
+    const made = c.cuts
+      .map((x, i) => ({
+        mm: x.measuredMm,
+        ahead: false,
+        words: i === 0 ? 'before the first cut' : 'measured',
+        reading: i === c.cuts.length - 1 ? (c.readings[i] ?? null) : null,
+      }))
+      .slice(-4);
     const now = c.cuts.at(-1)?.measuredMm;
     const { nextMm, cutsLeft, aimMm, state } = c.advice;
     const steps = state === 'cut' && nextMm !== null && now !== undefined ? this.ahead(nextMm, cutsLeft, aimMm) : [];
-    const all = [...made, ...steps];
+    const all = [...made, ...steps.map((s) => ({ ...s, reading: null }))];
     // Metal still over the wanted size: a bore grows towards it.
     const over = (mm: number): number => (c.segment.segment.side === 'inside' ? aimMm - mm : mm - aimMm);
     const most = Math.max(...all.map((b) => over(b.mm)), 1e-6);
@@ -220,6 +229,10 @@ export class Cut {
 
   protected title({ advice, segment }: CutFinding): string {
     return advice.state === 'under' && segment.segment.side === 'inside' ? 'Over its limit' : TITLES[advice.state];
+  }
+
+  protected withdraw(reading: ReadingRecord): void {
+    this.store.withdraw(reading);
   }
 
   protected show(mm: number): string {

@@ -169,8 +169,8 @@ export class Draw {
 
   protected begin(): void {
     const sheet = this.store.sheet()!;
-    const { componentId, name } = this.store.item()!;
-    const worn = sheet.components.find((c) => c.id === componentId);
+    const { componentIds, name } = this.store.item()!;
+    const worn = sheet.components.find((c) => componentIds.includes(c.id));
     const fresh = newPart(this.kind(), name, this.body(), this.length());
     // What the old part was made of is offered for the new one, where somebody knows it.
     const part = worn && materialOf(worn.materialId) ? { ...fresh, materialId: worn.materialId } : fresh;

@@ -120,10 +120,10 @@ export class ReworkTable {
   );
   protected readonly changed = computed(() => JSON.stringify(this.cuts()) !== JSON.stringify(this.stored()));
   protected readonly rows = computed(() => {
-    const { componentId } = this.item();
+    const { componentIds } = this.item();
     const byKey = new Map(this.store.repair()?.part?.dimensions.map((d) => [d.dimension.key, d]));
     return (this.store.repair()?.places ?? [])
-      .filter((f) => f.component.id === componentId && isDiameter(f.place.kind))
+      .filter((f) => componentIds.includes(f.component.id) && isDiameter(f.place.kind))
       .map((f) => {
         const cut = this.cuts().find((c) => c.placeId === f.place.id) ?? null;
         const dimension = byKey.get(f.place.id) ?? null;

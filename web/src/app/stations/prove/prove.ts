@@ -1,6 +1,15 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import { countOf, formatLength, type FitFinding, type PlayInputs, type ProofFinding, type Verdict, inSentence } from '@iron-patch/core';
+import {
+  countOf,
+  formatLength,
+  type FitFinding,
+  type PlayInputs,
+  type ProofFinding,
+  type ReadingRecord,
+  type Verdict,
+  inSentence,
+} from '@iron-patch/core';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { keptDraft, ShopStore } from '../../data';
 import { SheetStore } from '../../sheet-data';
@@ -29,6 +38,13 @@ const WORDS: Readonly<Record<Verdict, string>> = { fits: 'fits', close: 'close',
     }
     tr.on td:first-child {
       box-shadow: inset 4px 0 0 var(--blue);
+    }
+    .reading {
+      display: inline-flex;
+      align-items: center;
+      gap: 8px;
+      margin-right: 26px;
+      font-size: 16px;
     }
     .name {
       color: var(--ink);
@@ -97,6 +113,10 @@ export class Prove {
 
   protected show(mm: number): string {
     return formatLength(mm, this.store.unit());
+  }
+
+  protected at({ clockDeg, unit }: ReadingRecord): string {
+    return `${unit}, ${clockDeg}°`;
   }
 
   protected who(id: string): string {
