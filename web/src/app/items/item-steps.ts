@@ -19,9 +19,15 @@ import { SheetStore } from '../sheet-data';
         <section class="buy">
           <h2>{{ i.name }}{{ i.quantity > 1 ? ', ' + i.quantity + ' off' : '' }}</h2>
           <p class="size fig">{{ i.size || 'no size yet' }}</p>
-          <p>{{ i.source || 'Nobody said where from.' }}{{ i.leadDays === null ? '' : ' ' + countOf(i.leadDays, 'day') + '.' }}</p>
+          <p>
+            {{ i.source ? 'From: ' + i.source : 'Nobody said where from'
+            }}{{ i.leadDays === null ? '' : ', ' + countOf(i.leadDays, 'day') }}.
+          </p>
+          @if (i.here) {
+            <p><ip-state state="done" [size]="18" /> It is here.</p>
+          }
           <button type="button" [class.next]="!i.here" (click)="put({ here: !i.here })">
-            <ip-state [state]="i.here ? 'done' : 'not-yet'" [size]="15" /> {{ i.here ? 'It is here' : 'It came' }}
+            {{ i.here ? 'It is not here after all' : 'It came' }}
           </button>
         </section>
       }

@@ -31,7 +31,7 @@ import { ITEM_WORDS } from './item-words';
             [attr.aria-current]="i === at() ? 'true' : null"
             (click)="store.seeItem(i.item.id)"
           >
-            <b class="number fig">{{ i.number }}</b>
+            <b class="number fig">{{ i.number }}&ngsp;</b>
             <span class="name"
               >{{ i.item.name }}
               <small
@@ -139,7 +139,6 @@ import { ITEM_WORDS } from './item-words';
     }
     .acts {
       display: flex;
-      flex-direction: column;
       flex: none;
       white-space: nowrap;
     }

@@ -8,7 +8,10 @@ export const NOWHERE = { spanId: null, stationMm: null, clockDeg: null, quantity
 
 /** What the line says while it asks for nothing. */
 export function nothingAsked(station: StationId, repair: Repair | null, sheet: JobSheet | null): string {
-  if (station === 'prove' && repair?.proofs.length) return 'Every segment is measured. To measure one again, touch its name above.';
+  if (station === 'prove' && repair?.proofs.length) return 'Everything is measured. To measure one again, touch its name above.';
+  const item = repair?.at?.item;
+  if ((station === 'cut' || station === 'prove') && item && item.kind !== 'make' && !repair.part)
+    return 'Nothing of this item is cut to a size: what is done stands above.';
   if (station === 'cut' || station === 'prove') return 'Draw and plan the part first: then its cuts and proofs are typed here.';
   return sheet?.places.length
     ? 'All planned readings are in. To correct or repeat one, touch its number at Measure.'

@@ -12,14 +12,22 @@ export interface LookedAt {
   /** From the address: the place to look at, and the key of the figure whose working is read. */
   readonly place: Signal<string | undefined>;
   readonly figure: Signal<string | undefined>;
+  /** From the address: the item that is looked at, and which piece of it. */
+  readonly item: Signal<string | undefined>;
+  readonly piece: Signal<string | undefined>;
   /** From the address: the leaf of the station that is open. */
   readonly leaf: Signal<string | undefined>;
 }
 
 /** An address that names a place and a figure leads to them, and what is looked at stands in the address. */
-export function keepLookedAt({ here, station, url, place, figure, leaf }: LookedAt): void {
+export function keepLookedAt({ here, station, url, place, item, piece, figure, leaf }: LookedAt): void {
   const store = inject(SheetStore);
   const location = inject(Location);
+  effect(() => {
+    const itemId = item();
+    const number = Number(piece());
+    if (itemId && here()) untracked(() => store.seeItem(itemId, Number.isInteger(number) && number > 0 ? number : null));
+  });
   effect(() => {
     const spanId = place();
     if (spanId && here()) untracked(() => store.select({ spanId }));
@@ -50,6 +58,9 @@ export function keepLookedAt({ here, station, url, place, figure, leaf }: Looked
   effect(() => {
     const looked = new URLSearchParams();
     const { spanId } = store.selection();
+    const [itemId, number] = [store.itemId(), store.pieceNumber()];
+    if (itemId) looked.set('item', itemId);
+    if (itemId && number !== null) looked.set('piece', String(number));
     if (spanId) looked.set('place', spanId);
     const touched = store.figure();
     if (touched) looked.set('figure', touched.key);

@@ -263,6 +263,8 @@ export class Sheet {
   readonly id = input.required<string>();
   /** From the address: the place to look at, and the key of the figure whose working is read. */
   readonly place = input<string>();
+  readonly item = input<string>();
+  readonly piece = input<string>();
   readonly figure = input<string>();
   readonly leaf = input<string>();
   private readonly middle = viewChild<ElementRef<HTMLElement>>('middle');
