@@ -2,9 +2,11 @@ import { copyFile, mkdtemp, readFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { routes, type FloorPage } from '@iron-patch/contract';
-import type { JobSheet } from '@iron-patch/core';
+import { everyFigure, workOut, type JobSheet } from '@iron-patch/core';
 import { caller, readingBody, type Caller } from '../testing/caller';
 import { openTestDatabase, ROOT, serve, type TestShop } from '../testing/test-database';
+import { loadSheet } from '../sheets';
+import { loadShop } from '../shop';
 import { migrate } from './migrate';
 
 /** A shop of forty jobs as the first version kept it, brought up to date and used. */
@@ -65,6 +67,30 @@ it('carries over what a later version says otherwise: cautions apart, the light 
 
 it('leaves the shop its own people and machines', async () => {
   expect((await call.get(routes.shop)).body.shop.people.map((p: { id: string }) => p.id).sort()).toEqual(['ada', 'bram']);
+});
+
+/** As the program worked them out before the middle stood on items, places and dimensions: by title, places by name. */
+interface Before {
+  readonly jobs: readonly string[];
+  readonly figures: Readonly<Record<string, number>>;
+}
+
+it('gives every figure that it gave before, one by one', async () => {
+  const before = JSON.parse(await readFile(`${ROOT}/server/src/testing/filled-0001-figures.json`, 'utf8')) as Before[];
+  const expected = new Map(before.flatMap(({ jobs, figures }) => jobs.map((title) => [title, figures] as const)));
+  expect(expected.size).toBe(40);
+  const machines = await loadShop(shop.pool);
+  const { rows } = await shop.pool.query<{ id: string }>('select id from jobs');
+  for (const { id } of rows) {
+    const sheet = await loadSheet(shop.pool, id);
+    const named = (key: string): string => sheet.places.reduce((k, f) => k.replace(f.id, f.name), key);
+    const now = new Map(everyFigure(workOut(sheet, machines)).map((f) => [named(f.key), f.value]));
+    for (const [key, value] of Object.entries(expected.get(sheet.job.title)!)) {
+      // Masses were integrated a little more coarsely: two millionths.
+      const least = key === 'part.mass' ? 1e-5 * value : 1e-6;
+      expect([key, Math.abs((now.get(key) ?? NaN) - value) <= least]).toEqual([key, true]);
+    }
+  }
 });
 
 it('stands on the floor, every job worked out, and each of them opens and goes on', async () => {

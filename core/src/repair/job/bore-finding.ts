@@ -18,7 +18,7 @@ import { isDiameter } from '../../evidence/readings';
 import { plus, minus, ruled, sumOf, workedOut, type Figure } from '../../terms/working';
 import { chosenFit, type FitChoice } from './choices';
 import type { PlaceFinding } from './place-finding';
-import type { FitFinding } from './fit-finding';
+import { isTrued, type FitFinding } from './fit-finding';
 import { makerClearance } from './fit-desk';
 import type { JobSheet, Shop } from './records';
 import { runsHere, type RunsHere } from './runs-here';
@@ -173,7 +173,8 @@ function boreOf(
   const maker = options.find((o) => o.id === 'maker' && o.barred === null);
   const taken = choice?.schoolId ?? (runs.kind && (maker?.id ?? PAIRS[runs.kind].schoolId));
   if (!taken) return none(runs.kind ? PAIRS[runs.kind].words : `Not known yet: say what runs here (${runs.why}).`);
-  const used: FitChoice = choice ?? { schoolId: taken, hole: 'keep', truedMm: null };
+  const chosen: FitChoice = choice ?? { schoolId: taken, hole: 'keep', truedMm: null };
+  const used: FitChoice = isTrued(shaft.state, chosen.truedMm, shaft.shape.smallestMm) ? { ...chosen, hole: 'keep' } : chosen;
   const large = used.hole === 'true' ? truedTooLarge(base, used.truedMm, unit) : null;
   if (large) return none(large);
   const option = options.find((o) => o.id === used.schoolId);

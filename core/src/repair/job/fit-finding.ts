@@ -18,6 +18,7 @@ import { formatWithUnit, type LengthUnit } from '../../terms/quantity';
 import { isDiameter } from '../../evidence/readings';
 import { minus, plus, ruled, sumOf, workedOut, type Figure } from '../../terms/working';
 import { chosenFit, type FitChoice } from './choices';
+import type { PartState } from './part-states';
 import type { PlaceFinding } from './place-finding';
 import { deskOutlook, deskSetting, pairSchools, type DeskOutlook, type DeskSetting } from './fit-desk';
 import { gripIn, type Grip } from './grip';
@@ -65,6 +66,8 @@ export interface FitFinding {
   readonly cleanUpMm: number | null;
   readonly truedMm: number | null;
   readonly choice: FitChoice | null;
+  /** It is decided to be trued and is not yet: the pin is made for the size that it will have. */
+  readonly toTrue: boolean;
   /** The target by the choice, or by the house default while nothing is chosen. */
   readonly target: PinTarget | null;
   readonly figures: FitFigures | null;
@@ -174,6 +177,13 @@ export function truedTooSmall(
   return `Bored to ${show(truedMm)} the widest place, ${show(hole.shape.largestMm)}, would not clean up. ${show(cleanUpMm)} or more does.`;
 }
 
+/** A size that was to be trued to and is off by less than this is the one that was asked for, mm. */
+const TRUED_WITHIN_MM = 0.05;
+
+/** What was to be trued is trued and measured since: from then on it is kept as it is. */
+export const isTrued = ({ trued }: PartState, askedMm: number | null, nowMm: number): boolean =>
+  trued && (askedMm === null || Math.abs(askedMm - nowMm) < TRUED_WITHIN_MM);
+
 function fitOf(hole: PlaceFinding, places: readonly PlaceFinding[], sheet: JobSheet, shop: Shop): FitFinding {
   const choice = chosenFit(sheet, hole.place.id);
   const runs = runsHere(hole, places, sheet);
@@ -186,12 +196,13 @@ function fitOf(hole: PlaceFinding, places: readonly PlaceFinding[], sheet: JobSh
     !hole.shape || truedMm === null
       ? []
       : schoolsFor(hole, places, choice, runs.kind, shop).map((s) => optionFor(s, hole, setting, truedMm, runs.kind));
-  const base = { hole, runs, options, choice, setting, cleanUpMm, truedMm, grip: null, gripAtMost: null };
+  const base = { hole, runs, options, choice, setting, cleanUpMm, truedMm, toTrue: false, grip: null, gripAtMost: null };
   const none = (problem: string): FitFinding => ({ ...base, target: null, figures: null, problem });
   if (!hole.shape) return none('Measure the hole first.');
   const taken = choice?.schoolId ?? defaultSchoolOf({ runs, options });
   if (taken === null) return none(runs.kind ? PAIRS[runs.kind].words : `Not known yet: say what runs here (${runs.why}).`);
-  const used: FitChoice = choice ?? { schoolId: taken, hole: 'keep', truedMm: null };
+  const chosen: FitChoice = choice ?? { schoolId: taken, hole: 'keep', truedMm: null };
+  const used: FitChoice = isTrued(hole.state, chosen.truedMm, hole.shape.largestMm) ? { ...chosen, hole: 'keep' } : chosen;
   const option = options.find((o) => o.id === used.schoolId);
   const small = used.hole === 'true' ? truedTooSmall(base, used.truedMm, unit) : null;
   if (small) return none(small);
@@ -206,7 +217,15 @@ function fitOf(hole: PlaceFinding, places: readonly PlaceFinding[], sheet: JobSh
   if (!outcome.ok) return none(outcome.problems[0]!.message);
   const gripOf = (pinMm: number): Grip | null => (used.hole === 'keep' ? gripIn(hole, pinMm) : null);
   const [grip, gripAtMost] = [gripOf(outcome.value.aimMm), gripOf(outcome.value.upperMm)];
-  return { ...base, grip, gripAtMost, target: outcome.value, figures: figuresFor(hole, outcome.value, used, unit), problem: null };
+  return {
+    ...base,
+    toTrue: used.hole === 'true',
+    grip,
+    gripAtMost,
+    target: outcome.value,
+    figures: figuresFor(hole, outcome.value, used, unit),
+    problem: null,
+  };
 }
 
 /** A new part that has holes and no outside, such as a ring over a tube, goes into no hole unless it is told so. */

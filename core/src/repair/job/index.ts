@@ -67,6 +67,7 @@ export { piecesOf, type Piece, type PieceChoice } from './pieces';
 export { goodPieces, type ItemFinding, type PieceFinding } from './item-finding';
 export { ITEM_STATIONS, itemStanding, type ItemStation } from './item-stations';
 export { provedOf, type Proved } from './proved';
+export { clockToProve, cutInHand, proofInHand } from './in-hand';
 export { cutsOf } from './rework-finding';
 export { everyFigure, placeInHand, stationFigure } from './station-figure';
 export type { DiagnosisFinding } from './diagnosis-finding';

@@ -41,14 +41,16 @@ export interface ItemInputs {
   readonly places: readonly PlaceFinding[];
   readonly fits: readonly FitFinding[];
   readonly bores: readonly BoreFinding[];
+  /** The same before anything was reworked here: what a rework goes by. */
+  readonly asked: Pick<ItemInputs, 'fits' | 'bores'>;
   readonly live: readonly ReadingRecord[];
   readonly sheet: JobSheet;
   readonly shop: Shop;
 }
 
-function partOf(item: JobItem, { places, fits, bores, sheet }: ItemInputs): PartFinding | null {
+function partOf(item: JobItem, { places, fits, bores, asked, sheet }: ItemInputs): PartFinding | null {
   if (item.kind === 'make') return partFinding(fits, bores, sheet, item.partKey);
-  return item.kind === 'rework' ? reworkFinding(item, places, fits, bores, sheet) : null;
+  return item.kind === 'rework' ? reworkFinding(item, places, asked.fits, asked.bores, sheet) : null;
 }
 
 /** Released figures of several items lie in one list of accepted numbers: all but the job's own new part have the item before their key. */

@@ -246,6 +246,58 @@ describe('rework of a component that stays', () => {
   });
 });
 
+describe('made to what was bored', () => {
+  // Bored to 40.352 and 40.354 where 40.35 was asked for: the pin is made for the hole as it is.
+  const choices: readonly [string, unknown][] = [
+    [choiceKey.part, drawnPin()],
+    [choiceKey.fit('barrel'), { schoolId: 'grease', hole: 'true', truedMm: 40.35 }],
+    [
+      choiceKey.item('barrel-part'),
+      item('rework', 'Ramp barrel', {
+        componentIds: ['barrel-part'],
+        cuts: [{ placeId: 'barrel', sizeMm: null, limits: { lowerDev: -0.012, upperDev: 0.012, text: '±0.012' } }],
+      }),
+    ],
+  ];
+  const sheet = withChoices(verdicts('remake', 'repair'), ...choices);
+  const bored = (valueMm: number, clockDeg: number) =>
+    testReading({ purpose: 'proof', itemId: 'barrel-part', segmentId: 'barrel', stationMm: 20, clockDeg, valueMm });
+  const largest = (s: JobSheet): number => workOut(s, testShop).fits[0]!.figures!.upper.value;
+  // Grease: 0.0508 and 0.0015 of the hole.
+  const wanted = (hole: number): number => hole - 0.0508 - 0.0015 * hole;
+
+  it.each([
+    ['before it is bored, the size decided', [], 40.35],
+    ['as it was bored', [40.354, 40.352], 40.352],
+    ['a little under what was asked', [40.346, 40.348], 40.346],
+    ['far off what was asked, it is to be bored still', [40.2, 40.21], 40.35],
+  ] as const)('%s', (_, read, hole) => {
+    const readings = [...sheet.readings, ...read.map((v, i) => bored(v, i * 90))];
+    expect(largest({ ...sheet, readings })).toBeCloseTo(wanted(hole), 6);
+    // What the rework was asked for stays what it was.
+    const rework = workOut({ ...sheet, readings }, testShop).items.find((i) => i.item.kind === 'rework')!;
+    expect(rework.part!.dimensions[0]!.figure.value).toBeCloseTo(40.35, 9);
+  });
+
+  it('the evidence as found stays as it was, and a withdrawn proof counts no more', () => {
+    const first = bored(40.354, 0);
+    const readings = [...sheet.readings, first, bored(40.354, 90)];
+    const repair = workOut({ ...sheet, readings }, testShop);
+    expect(repair.places.find((f) => f.place.id === 'barrel')!.shape!.largestMm).toBeCloseTo(40.31, 6);
+    expect(repair.fits[0]!.toTrue).toBe(false);
+    const gone = [...readings, { ...first, id: 'w', supersedesId: first.id, withdrawn: true }];
+    const other = [...gone, { ...readings.at(-1)!, id: 'w2', supersedesId: readings.at(-1)!.id, withdrawn: true }];
+    expect(workOut({ ...sheet, readings: other }, testShop).fits[0]!.toTrue).toBe(true);
+  });
+
+  it('released numbers of the pin move when the hole comes out otherwise', () => {
+    const repair = workOut(sheet, testShop);
+    const release = { id: 'r', jobId: 'job', itemId: 'job', personId: 'tomas', at: '', figures: freeze(repair.releasable, 'mm') };
+    const moved = workOut({ ...sheet, releases: [release], readings: [...sheet.readings, bored(40.36, 0)] }, testShop).moved;
+    expect(moved.map((m) => m.key)).toContain('segment.body.diameter');
+  });
+});
+
 describe('bought and joined', () => {
   const job = (here: boolean, did: boolean, tried = ''): JobSheet =>
     withChoices(

@@ -229,7 +229,7 @@ export function partFinding(
 export function predictedPlay(size: Figure, mate: FitFinding): { readonly tight: Figure; readonly loose: Figure } {
   const id = mate.hole.place.id;
   const tightest = mate.figures!.hole;
-  const widest = mate.choice?.hole === 'true' ? tightest : mate.hole.largest!;
+  const widest = mate.toTrue ? tightest : mate.hole.largest!;
   return {
     tight: sumOf(`${id}.play-tight`, 'play at the tightest place', [plus(tightest), minus(size)]),
     loose: sumOf(`${id}.play-loose`, 'play at the widest place', [plus(widest), minus(size)]),

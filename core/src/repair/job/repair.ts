@@ -15,6 +15,7 @@ import type { PlanFinding } from './plan-finding';
 import type { ProofFinding } from './proof-finding';
 import type { JobSheet, ReadingRecord, Shop } from './records';
 import type { MovedFigure } from './release';
+import { readAsReworked } from './reworked';
 import { seatFindings, type SeatFinding } from './seat-finding';
 import type { StationStanding } from '../../terms/stations';
 import { nextMove, standings } from './stations';
@@ -87,10 +88,15 @@ export function workOut(sheet: JobSheet, shop: Shop): Repair {
   const noReturn = pointsOfNoReturn(sheet, places);
   const diagnosis = diagnosisFinding(sheet, places);
   // What is made has to fit the parts as they are now; what wore and why is told by how they were found.
-  const now = places.map(asItIsNow);
+  const reworked = readAsReworked(live, sheet);
+  const now = (reworked.length ? placeFindings(sheet, [...live, ...reworked], shop) : places).map(asItIsNow);
   const fits = fitFindings(now, sheet, shop);
   const bores = boreFindings(now, fits, sheet, shop);
-  const given = { places: now, fits, bores, live, sheet, shop };
+  // What a rework was asked for does not follow from what it came to.
+  const before = reworked.length ? places.map(asItIsNow) : now;
+  const askedFits = before === now ? fits : fitFindings(before, sheet, shop);
+  const asked = { fits: askedFits, bores: before === now ? bores : boreFindings(before, askedFits, sheet, shop) };
+  const given = { places: now, fits, bores, asked, live, sheet, shop };
   const items = jobItems(sheet).map((item, i) => itemFinding(item, i, given));
   const stations = standings({ sheet, places, noReturn, diagnosis, fits, bores, items });
   const job: Job = {

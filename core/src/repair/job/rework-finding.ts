@@ -28,12 +28,13 @@ function surfaceOf({ place }: PlaceFinding, sizeMm: number): PlacedSurface {
   };
 }
 
-/** The size that a place is trued to at Decide; null where it is kept. */
+/** The size that a place is to be trued to by Decide, whether it is bored already or not; null where it is kept. */
 function truedAtDecide(placeId: string, fits: readonly FitFinding[], bores: readonly BoreFinding[]): Figure | null {
-  const fit = fits.find((f) => f.hole.place.id === placeId && f.choice?.hole === 'true' && f.figures);
-  if (fit) return fit.figures!.hole;
-  const bore = bores.find((b) => b.shaft.place.id === placeId && b.choice?.hole === 'true' && b.target);
-  return bore ? ruled(`${placeId}.trued`, 'turned true', bore.target!.shaftLargestMm, 'decided at Decide') : null;
+  const fit = fits.find((f) => f.hole.place.id === placeId && f.choice?.hole === 'true');
+  if (fit?.toTrue) return fit.figures!.hole;
+  const found = fit ?? bores.find((b) => b.shaft.place.id === placeId && b.choice?.hole === 'true');
+  const sizeMm = found ? (found.choice!.truedMm ?? found.truedMm) : null;
+  return sizeMm === null ? null : ruled(`${placeId}.trued`, 'trued to', sizeMm, 'decided at Decide');
 }
 
 function cutOf(cut: ItemCut, f: PlaceFinding, fits: readonly FitFinding[], bores: readonly BoreFinding[]): DimensionFinding | null {

@@ -1,5 +1,8 @@
 import {
+  clockToProve,
+  cutInHand,
   expectedAt,
+  proofInHand,
   PLACE_KINDS,
   inHand,
   placeWithUnit,
@@ -42,8 +45,6 @@ export interface LineTarget {
   /** Where the dial should stand for this cut. */
   readonly dial: number | null;
 }
-
-const PROOF_CLOCKS = [0, 90];
 
 const isSigned = (quantity: Quantity): boolean => QUANTITIES[quantity].reads === 'indicator';
 
@@ -90,10 +91,7 @@ const pieceOf = ({ at, piece }: Repair): Pick<LineTarget, 'itemId' | 'piece'> =>
 const whose = ({ at, piece }: Repair): string => (at && piece && at.pieces.length > 1 ? `Piece ${piece.piece.number}: ` : '');
 
 function cutTarget(repair: Repair, selection: Selection): LineTarget | null {
-  const cut =
-    repair.cuts.find((c) => c.segment.segment.id === selection.spanId) ??
-    repair.cuts.find((c) => c.advice.state !== 'in') ??
-    repair.cuts[0];
+  const cut = cutInHand(repair, selection.spanId);
   if (!cut) return null;
   const { id, name, side } = cut.segment.segment;
   // Before the first cut it is the bar, or the hole that was drilled for the boring bar.
@@ -117,19 +115,13 @@ function cutTarget(repair: Repair, selection: Selection): LineTarget | null {
 }
 
 function proofTarget(repair: Repair, selection: Selection): LineTarget | null {
-  // A diameter is read in two directions, anything else once.
-  const round = (p: Repair['proofs'][number]): boolean => isDiameterOfSurface(p.dimension.dimension);
-  const missing = (p: Repair['proofs'][number]): number | undefined =>
-    (round(p) ? PROOF_CLOCKS : [0]).find((c) => !p.readings.some((r) => r.clockDeg === c));
-  const proof =
-    repair.proofs.find((p) => p.dimension.dimension.key === selection.spanId) ??
-    repair.proofs.find((p) => p.dimension.mustProve && missing(p) !== undefined);
+  const proof = proofInHand(repair, selection.spanId);
   if (!proof) return null;
   const { key: id, surface } = proof.dimension.dimension;
   const { fromMm, toMm } = surface;
   const { name } = proof;
   const stationMm = Math.round((fromMm + toMm) / 2);
-  const clockDeg = missing(proof) ?? 0;
+  const clockDeg = clockToProve(proof) ?? 0;
   return {
     purpose: 'proof',
     placeId: null,
@@ -137,7 +129,9 @@ function proofTarget(repair: Repair, selection: Selection): LineTarget | null {
     ...pieceOf(repair),
     afterActId: null,
     spot: { stationMm, clockDeg, quantity: 'size' },
-    title: whose(repair) + (round(proof) ? `${name}, finished and cold, ${clockDeg}°` : `${name}, finished and cold`),
+    title:
+      whose(repair) +
+      (isDiameterOfSurface(proof.dimension.dimension) ? `${name}, finished and cold, ${clockDeg}°` : `${name}, finished and cold`),
     expectedMm: proof.dimension.figure.value,
     nominalMm: proof.dimension.figure.value,
     instrumentId: '',

@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { RouterLink } from '@angular/router';
 import {
   countOf,
+  cutInHand,
   dialDecimals,
   formatLength,
   newestRelease,
@@ -184,13 +185,8 @@ export class Cut {
     return sheet && newestRelease(sheet, this.store.item()?.id) !== null;
   });
   protected readonly cut = computed<CutFinding | null>(() => {
-    const cuts = this.store.repair()?.cuts ?? [];
-    return (
-      cuts.find((c) => c.segment.segment.id === this.store.selection().spanId) ??
-      cuts.find((c) => c.advice.state !== 'in') ??
-      cuts[0] ??
-      null
-    );
+    const repair = this.store.repair();
+    return repair && cutInHand(repair, this.store.selection().spanId);
   });
   /** Cuts made, then those still to come, as bars over the wanted size. */
   protected readonly bars = computed(() => {

@@ -101,7 +101,7 @@ export class Prove {
 
   private inputsFor(p: ProofFinding, mate: FitFinding): Omit<PlayInputs, 'draws' | 'seed'> {
     const tight = mate.figures!.hole;
-    const wide = mate.choice?.hole === 'true' ? tight : mate.hole.largest!;
+    const wide = mate.toTrue ? tight : mate.hole.largest!;
     return {
       pinMm: p.measured?.value ?? p.dimension.figure.value,
       pinPlusMinusMm: p.measured?.plusMinus ?? (p.limits.upperMm - p.limits.lowerMm) / 2,
