@@ -10,7 +10,7 @@ export interface DemoJob {
   readonly choices: readonly { readonly key: string; readonly value: unknown; readonly reason?: string }[];
   /** Keys of items beyond the job's own new part; each gets an id that `$name` stands for. */
   readonly items?: readonly string[];
-  /** What is released: `own`, or `$name` of an item. */
+  /** What is released, cut and proved, in this order: `own`, or `$name` of an item. */
   readonly releases?: readonly string[];
   readonly cuts?: readonly DemoCuts[];
   readonly proofs?: readonly DemoProof[];

@@ -122,24 +122,27 @@ async function loadJob(demo: DemoJob, address: string, now: number, photoDirecto
   for (const c of demo.choices)
     await send('PUT', routes.choice(jobId, keyOf(c.key, ids)), { value: withIds(wholeChoice(c), ids), reason: c.reason ?? '' });
   const pieceOf = ({ item, piece = 1 }: DemoPiece) => ({ itemId: item ? withIds(item, ids) : jobId, piece });
-  for (const item of demo.releases ?? [])
+  // One item after another, as it was done: what is made fits what was bored before.
+  for (const item of demo.releases ?? []) {
     await send('POST', routes.releases(jobId), { itemId: item === 'own' ? jobId : withIds(item, ids) });
-  for (const { segmentId, instrumentId, steps, ...of } of demo.cuts ?? [])
-    for (const [dial, text, partTempC] of steps)
-      await take({
-        purpose: 'cut',
-        ...pieceOf(of),
-        segmentId: withIds(segmentId, ids),
-        instrumentId,
-        dial,
-        text,
-        partTempC: partTempC ?? null,
-      });
-  for (const p of demo.proofs ?? []) {
-    const segmentId = withIds(p.segmentId, ids);
-    for (const [clockDeg, text] of p.texts)
-      await take({ purpose: 'proof', ...pieceOf(p), segmentId, instrumentId: p.instrumentId, stationMm: p.stationMm, clockDeg, text });
-    await send('POST', routes.proofs(jobId), { ...pieceOf(p), segmentId, passed: p.passed, remark: p.remark });
+    const isOf = (of: DemoPiece): boolean => (of.item ?? 'own') === item;
+    for (const { segmentId, instrumentId, steps, ...of } of (demo.cuts ?? []).filter(isOf))
+      for (const [dial, text, partTempC] of steps)
+        await take({
+          purpose: 'cut',
+          ...pieceOf(of),
+          segmentId: withIds(segmentId, ids),
+          instrumentId,
+          dial,
+          text,
+          partTempC: partTempC ?? null,
+        });
+    for (const p of (demo.proofs ?? []).filter(isOf)) {
+      const segmentId = withIds(p.segmentId, ids);
+      for (const [clockDeg, text] of p.texts)
+        await take({ purpose: 'proof', ...pieceOf(p), segmentId, instrumentId: p.instrumentId, stationMm: p.stationMm, clockDeg, text });
+      await send('POST', routes.proofs(jobId), { ...pieceOf(p), segmentId, passed: p.passed, remark: p.remark });
+    }
   }
   for (const photo of demo.photos ?? []) await loadPhoto(photo, jobId, ids, address, demo.by, photoDirectory);
   for (const note of demo.notes) await send('POST', routes.notes(jobId), note);

@@ -45,10 +45,13 @@ async function bringPhotos(db: Db, jobId: string, bundle: JobBundle, personId: s
 export async function bringIn(db: Db, given: JobBundle, personId: string, freshId: () => string): Promise<JobRecord> {
   const shop = await loadShop(db);
   const instruments = instrumentsHere(given, shop);
-  const bundle = withFreshIds(given, freshId);
-  const ticket = check(jobInput, { ...bundle.job, customerName: bundle.customer.name, customerContact: bundle.customer.contact });
+  const fresh = withFreshIds(given, freshId);
+  const ticket = check(jobInput, { ...fresh.job, customerName: fresh.customer.name, customerContact: fresh.customer.contact });
   if (!ticket.ok) throw invalid(ticket.problems);
   const job = await insertJob(db, ticket.value);
+  // The job's own new part goes by the id that the job has here.
+  const own = <T>(rows: T): T => JSON.parse(JSON.stringify(rows).replaceAll(fresh.job.id, job.id)) as T;
+  const bundle = { ...fresh, readings: own(fresh.readings), choices: own(fresh.choices) };
   for (const c of bundle.components)
     await db.query(q.component, [c.id, job.id, c.name, c.role, c.materialId, c.axisOffsetMm, c.verdict, c.asFound]);
   for (const c of bundle.components) if (c.parentId !== null) await db.query(q.parent, [c.id, c.parentId]);

@@ -1,4 +1,4 @@
-import { choiceKey } from '@iron-patch/core';
+import { choiceKey, newItem, type JobSheet } from '@iron-patch/core';
 import { routes } from '@iron-patch/contract';
 import { caller, componentBody, makeJob, readingBody, type Caller, type MadeJob } from '../testing/caller';
 import { openTestShop, type TestShop } from '../testing/test-database';
@@ -112,6 +112,56 @@ it('holds a hand-over with everything that is missing, and lets a licensed matte
   expect((await choose(choiceKey.returned, back)).status).toBe(409);
   const out = { ...back, outcome: 'not-passed', beforeUse: 'A licensed person passes it.' };
   expect((await choose(choiceKey.returned, out)).status).toBe(201);
+});
+
+describe('an item', () => {
+  const key = choiceKey.item('3b2f7a52-6a2b-4f0e-9b1e-0d8f6a1c2b3d');
+  const item = (more: object) => ({ ...newItem('rework', 'Arm', [made.pinId], 1), ...more });
+  const cut = (placeId: string) => ({ placeId, sizeMm: 40.5, limits: { lowerDev: 0, upperDev: 0.025, text: 'H7' } });
+
+  it('names components and places of its own job', async () => {
+    const strange = await makeJob(call);
+    expect((await choose(key, item({ componentIds: [strange.pinId] }))).body.problems).toMatchObject([{ path: 'value.componentIds' }]);
+    expect((await choose(key, item({ cuts: [cut(strange.boreId)] }))).body.problems).toMatchObject([{ path: 'value.cuts.0.placeId' }]);
+    expect((await choose(key, item({ quantity: 0 }))).body.problems).toMatchObject([{ path: 'value.quantity' }]);
+    expect((await choose(key, item({ cuts: [cut(made.bodyId)] }))).status).toBe(201);
+  });
+
+  it('is cut, released and proved by its own readings, and refuses those of no item of the job', async () => {
+    const itemId = key.slice(5);
+    const reading = (more: object) => readingBody(null, '40.51', { purpose: 'cut', segmentId: made.bodyId, dial: 0, itemId, ...more });
+    const take = (more: object = {}) => call.post(routes.readings(made.jobId), reading(more));
+    expect((await take({ itemId: '4b2f7a52-6a2b-4f0e-9b1e-0d8f6a1c2b3d' })).body.problems).toMatchObject([
+      { path: 'itemId', code: 'unknown' },
+    ]);
+    expect((await take({ piece: 0 })).body.problems).toMatchObject([{ path: 'piece' }]);
+    const cutOnce = await take();
+    expect(cutOnce.body).toMatchObject({ itemId, piece: 1 });
+    // A correction stays with its piece.
+    expect((await take({ supersedesId: cutOnce.body.id, piece: 2 })).body.problems).toMatchObject([{ path: 'supersedesId' }]);
+    const released = await call.post(routes.releases(made.jobId), { itemId });
+    expect([released.status, released.body.itemId]).toEqual([201, itemId]);
+    expect(released.body.figures.map((f: { key: string }) => f.key)).toContain(`item.${itemId}.segment.${made.bodyId}.diameter`);
+    const sign = (more: object) =>
+      call.post(routes.proofs(made.jobId), { itemId, segmentId: made.bodyId, passed: true, remark: '', ...more });
+    expect((await sign({ piece: 7 })).body.problems).toMatchObject([{ code: 'unknown' }]);
+    expect((await sign({})).body.problems).toMatchObject([{ code: 'unmeasured' }]);
+    await take({ purpose: 'proof', dial: null });
+    expect((await sign({})).body).toMatchObject({ itemId, piece: 1, passed: true, measuredMm: 40.51 });
+    expect((await call.post(routes.releases(made.jobId), { itemId: 'gone' })).body.problems).toMatchObject([{ code: 'no-part' }]);
+  });
+
+  it('goes out in a job file and comes in with ids of its own', async () => {
+    await call.post(routes.readings(made.jobId), readingBody(null, '40.1', { purpose: 'cut', segmentId: 'body', dial: 0 }));
+    const bundle = (await call.get(routes.bundle(made.jobId))).body;
+    const { body: job } = await call.post(routes.bundles, bundle);
+    const sheet = (await call.get(routes.sheet(job.id))).body as JobSheet;
+    const proof = sheet.readings.find((r) => r.purpose === 'proof')!;
+    expect(sheet.choices.some((c) => c.key === choiceKey.item(proof.itemId!))).toBe(true);
+    expect(sheet.places.some((p) => p.id === proof.segmentId)).toBe(true);
+    // What was cut of the job's own new part is of this job's own.
+    expect(sheet.readings.find((r) => r.segmentId === 'body')!.itemId).toBe(job.id);
+  });
 });
 
 it('keeps the tree of components a tree', async () => {

@@ -5,6 +5,7 @@ import {
   workOut,
   type ActChoice,
   type FitChoice,
+  type ItemChoice,
   type JobSheet,
   type ReturnChoice,
 } from '@iron-patch/core';
@@ -52,6 +53,15 @@ async function guardFit(db: Db, jobId: string, key: string, fit: FitChoice): Pro
   if (barred) throw invalid([{ code: 'barred', path: 'value.schoolId', message: `It will not do for what runs here: ${barred}.` }]);
 }
 
+/** What an item names is of its job. */
+async function guardItem(db: Db, jobId: string, { componentIds, cuts }: ItemChoice): Promise<void> {
+  const { components, places } = await loadSheet(db, jobId);
+  const strange = componentIds.find((id) => !components.some((c) => c.id === id));
+  if (strange) throw invalid([{ code: 'unknown', path: 'value.componentIds', message: 'Choose components of this job.' }]);
+  const at = cuts.findIndex((c) => !places.some((p) => p.id === c.placeId));
+  if (at >= 0) throw invalid([{ code: 'unknown', path: `value.cuts.${at}.placeId`, message: 'Choose a place of this job.' }]);
+}
+
 /** An act that readings rest on was done: it cannot be taken back as if it had never been planned. */
 async function guardTakenBack(db: Db, jobId: string, key: string): Promise<void> {
   const { readings } = await loadSheet(db, jobId);
@@ -64,5 +74,6 @@ export async function guardChoice(db: Db, jobId: string, key: string, input: Cho
   if (input.value === null) return guardTakenBack(db, jobId, key);
   if (key.startsWith(choiceKey.act(''))) return guardAct(db, jobId, key, input.value as ActChoice);
   if (key.startsWith(choiceKey.fit(''))) return guardFit(db, jobId, key, input.value as FitChoice);
+  if (key.startsWith(choiceKey.item(''))) return guardItem(db, jobId, input.value as ItemChoice);
   if (key === choiceKey.returned) return guardReturn(db, jobId, input.value as ReturnChoice);
 }

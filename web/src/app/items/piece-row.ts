@@ -10,7 +10,7 @@ import { SheetStore } from '../sheet-data';
   imports: [NzInputModule, StateMark],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    @if (pieces().length > 1 || asking()) {
+    @if (show() === 'pieces' && pieces().length > 1) {
       <div class="tabs" role="group" aria-label="Pieces">
         @for (p of pieces(); track p.piece.number) {
           <button
@@ -28,18 +28,20 @@ import { SheetStore } from '../sheet-data';
     }
     @if (piece(); as p) {
       @if (p.piece.scrapped !== null) {
-        <p class="said" role="status">
-          Piece {{ p.piece.number }} is scrap: {{ p.piece.scrapped }}
-          <button type="button" class="plain" (click)="put(p, { scrapped: false, why: 'taken back' })">It is good after all</button>
-        </p>
-      } @else if (asking()) {
+        @if (show() === 'pieces') {
+          <p class="said" role="status">
+            Piece {{ p.piece.number }} is scrap: {{ p.piece.scrapped }}
+            <button type="button" class="plain" (click)="put(p, { scrapped: false, why: 'taken back' })">It is good after all</button>
+          </p>
+        }
+      } @else if (show() === 'scrap' && asking()) {
         <form class="why" (submit)="$event.preventDefault(); scrap(p)">
           <label for="scrapWhy">What went wrong with piece {{ p.piece.number }}</label>
           <input nz-input id="scrapWhy" maxlength="200" autocomplete="off" [value]="why()" (input)="type($event)" />
           <button type="submit" [disabled]="!why().trim()">Scrap it, make another</button>
           <button type="button" (click)="asking.set(false)">Leave it</button>
         </form>
-      } @else if (mayScrap(p)) {
+      } @else if (show() === 'scrap' && mayScrap(p)) {
         <button type="button" class="plain scrap" (click)="asking.set(true)">Scrap piece {{ p.piece.number }}</button>
       }
     }
@@ -78,6 +80,8 @@ import { SheetStore } from '../sheet-data';
 export class PieceRow {
   protected readonly store = inject(SheetStore);
   readonly station = input.required<'cut' | 'prove'>();
+  /** The pieces to choose from, above; or what becomes of one that went wrong, below. */
+  readonly show = input.required<'pieces' | 'scrap'>();
   protected readonly pieces = computed(() => this.store.repair()?.at?.pieces ?? []);
   protected readonly piece = computed(() => this.store.repair()?.piece ?? null);
   protected readonly asking = signal(false);

@@ -39,6 +39,9 @@ const WORDS: Readonly<Record<Verdict, string>> = { fits: 'fits', close: 'close',
     tr.on td:first-child {
       box-shadow: inset 4px 0 0 var(--blue);
     }
+    .readings td {
+      padding-left: 14px;
+    }
     .reading {
       display: inline-flex;
       align-items: center;
