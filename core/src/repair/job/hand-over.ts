@@ -2,7 +2,7 @@ import { inSentence } from '../../terms/words';
 import { ACTS } from './acts.data';
 import { CAUTIONS, LICENSED_HAZARDS } from './cautions.data';
 import { chosenRoute, signedCaution, type ReturnChoice } from './choices';
-import { goodPieces, type ItemFinding, type PieceFinding } from './item-finding';
+import { goodPieces, pieceName, type ItemFinding, type PieceFinding } from './item-finding';
 import type { JobSheet } from './records';
 import { acts, looseFragments } from './strip-records';
 import type { StationId } from '../../terms/stations';
@@ -18,8 +18,7 @@ export interface HandOverHold {
 }
 
 /** Dimensions of a piece that nobody proved and passed, named by item and piece where there are several. */
-function unprovedOf({ item, pieces, number }: ItemFinding, { piece, proofs }: PieceFinding, items: number): HandOverHold[] {
-  const where = [items > 1 ? `${number} ${item.name}` : '', pieces.length > 1 ? `piece ${piece.number}` : ''].filter(Boolean).join(', ');
+function unprovedOf({ proofs }: PieceFinding, where: string): HandOverHold[] {
   return proofs.flatMap((p): HandOverHold[] => {
     if (p.signed?.passed || (!p.dimension.mustProve && !p.readings.length)) return [];
     const why = p.signed ? 'was failed' : p.readings.length ? 'is measured, but nobody passed it' : 'is not measured';
@@ -51,7 +50,7 @@ export function handOverHolds(sheet: JobSheet, items: readonly ItemFinding[]): H
     const message = `${CAUTIONS[h].what} Name and licence of who decided are missing.`;
     return { code: 'licensed', message, station: 'prove', passedBy: 'beforeUse' };
   });
-  const unproved = items.flatMap((i) => goodPieces(i).flatMap((p) => unprovedOf(i, p, items.length)));
+  const unproved = items.flatMap((i) => goodPieces(i).flatMap((p) => unprovedOf(p, pieceName(i, p.piece, items))));
   const undone = acts(sheet)
     .filter((a) => a.value.state === 'planned')
     .map((a): HandOverHold => {

@@ -94,3 +94,9 @@ export function itemFinding(item: JobItem, index: number, given: ItemInputs): It
 
 /** Pieces that count: those that were scrapped are made again. */
 export const goodPieces = ({ pieces }: ItemFinding): PieceFinding[] => pieces.filter((p) => p.piece.scrapped === null);
+
+/** `3 Bush, piece 2`: which item and piece is meant, as far as there are several; empty where there is but one. */
+export function pieceName({ item, number, pieces }: ItemFinding, piece: Piece, all: readonly ItemFinding[]): string {
+  const several = all.filter((i) => i.part).length > 1;
+  return [several ? `${number} ${item.name}` : '', pieces.length > 1 ? `piece ${piece.number}` : ''].filter(Boolean).join(', ');
+}

@@ -1,5 +1,5 @@
 import { inSentence } from '../../terms/words';
-import { goodPieces } from './item-finding';
+import { goodPieces, pieceName } from './item-finding';
 import type { ProofFinding } from './proof-finding';
 import type { Job } from './repair';
 
@@ -16,8 +16,7 @@ export function provedOf({ items }: Pick<Job, 'items'>): Proved[] {
   const parts = items.filter((i) => i.part);
   return parts.flatMap((item) =>
     goodPieces(item).flatMap(({ piece, proofs }) => {
-      const where = [parts.length > 1 ? `${item.number} ${item.item.name}` : '', item.pieces.length > 1 ? `piece ${piece.number}` : ''];
-      const of = where.filter(Boolean).join(', ');
+      const of = pieceName(item, piece, parts);
       return proofs
         .filter((p) => p.dimension.mustProve || p.readings.length > 0)
         .map((proof): Proved => ({

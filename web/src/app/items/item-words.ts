@@ -4,8 +4,8 @@ import type { ItemKind } from '@iron-patch/core';
 export const ITEM_WORDS: Readonly<Record<ItemKind, string>> = { make: 'make', rework: 'rework', buy: 'buy', join: 'join' };
 
 export const ITEM_TOLD: Readonly<Record<ItemKind, string>> = {
-  make: 'Make: a new part from stock',
-  rework: 'Rework: a component that stays is cut, straightened, mended',
-  buy: 'Buy: it comes from elsewhere',
-  join: 'Join: press, weld, pin together',
+  make: 'Make a new part',
+  rework: 'Rework what stays',
+  buy: 'Buy it',
+  join: 'Join: press, weld, pin',
 };
