@@ -90,4 +90,5 @@ export const SUMS: readonly Sum[] = [
   upset,
 ];
 
+/** The sum of that id; undefined where there is none. */
 export const sumOfId = (id: string): Sum | undefined => SUMS.find((s) => s.id === id);

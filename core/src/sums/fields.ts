@@ -11,6 +11,7 @@ export const length = (id: string, label: string, startMm: number, toMm = 2000, 
   toMm,
 });
 
+/** A number with its unit; `from` and `to` in that unit. */
 export const number = (id: string, label: string, unit: string, start: number, from: number, to: number): SumField => ({
   kind: 'number',
   id,
@@ -21,6 +22,7 @@ export const number = (id: string, label: string, unit: string, start: number, f
   to,
 });
 
+/** A whole number within a range. */
 export const whole = (id: string, label: string, start: number, from: number, to: number): SumField => ({
   kind: 'number',
   id,
@@ -44,6 +46,7 @@ export const rowOf = <T>(
   return { item: rows[at - 1]!, chosen: { field: 'row', row: at } };
 };
 
+/** One of several, by value and words; the first unless told otherwise. */
 export const choice = (id: string, label: string, options: readonly (readonly [string, string])[], start = options[0]![0]): SumField => ({
   kind: 'choice',
   id,
@@ -52,8 +55,10 @@ export const choice = (id: string, label: string, options: readonly (readonly [s
   start,
 });
 
+/** A thread as people write it: `M16 x 1.5`, `3/8-24`. */
 export const thread = (id: string, label: string, start: string): SumField => ({ kind: 'thread', id, label, start });
 
+/** A metal of the book, by its id. */
 export const material = (id: string, label: string, start: string): SumField =>
   choice(
     id,

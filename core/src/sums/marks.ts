@@ -1,9 +1,12 @@
 import type { Mark, MarkStyle } from './sum';
 
+/** A circle about (x, y), mm. */
 export const circle = (r: number, style: MarkStyle = 'part', x = 0, y = 0): Mark => ({ kind: 'circle', x, y, r, style });
 
+/** An open line through points, mm. */
 export const line = (style: MarkStyle, ...points: (readonly [number, number])[]): Mark => ({ kind: 'line', points, style });
 
+/** A closed line through points, mm. */
 export const outline = (style: MarkStyle, ...points: (readonly [number, number])[]): Mark => ({
   kind: 'line',
   points,
@@ -11,9 +14,11 @@ export const outline = (style: MarkStyle, ...points: (readonly [number, number])
   style,
 });
 
+/** A rectangle from its lower left corner, mm. */
 export const rectangle = (x: number, y: number, width: number, height: number, style: MarkStyle = 'part'): Mark =>
   outline(style, [x, y], [x + width, y], [x + width, y + height], [x, y + height]);
 
+/** A size with its text between two points, mm. */
 export const size = (text: string, from: readonly [number, number], to: readonly [number, number]): Mark => ({
   kind: 'size',
   text,

@@ -45,6 +45,7 @@ export function schoolId(s: School): string {
   return iso.hole === 'H7' ? `iso:${iso.shaft}` : `iso:${iso.hole}/${iso.shaft}`;
 }
 
+/** A school as it is written on the screen and in reasons. */
 export function schoolName(s: School): string {
   switch (s.kind) {
     case 'house':

@@ -62,6 +62,7 @@ function tapDrillRows(t: Thread): Row[] {
   ];
 }
 
+/** A thread as an entry of the book: major and pitch diameter, pitch, tap drill, mm and inch. */
 export function threadEntry(t: Thread): BookEntry {
   const pipe = taperPipe(t.name);
   // An NPT thread is known by its tapered sizes; sizes worked from the pipe's outside would be of another thread.
@@ -92,6 +93,7 @@ export function threadEntry(t: Thread): BookEntry {
   };
 }
 
+/** A rolling bearing as an entry: bore, outside, width, mm. */
 export function bearingEntry(b: BearingSize): BookEntry {
   const shaft = shaftSeat(b.boreMm, 'normal', 'inner');
   const housing = housingSeat(b.outsideMm, 'normal', 'inner');
@@ -122,6 +124,7 @@ export function bearingEntry(b: BearingSize): BookEntry {
   };
 }
 
+/** An O-ring as an entry: inside and section, mm. */
 export const oringEntry = (r: ORing): BookEntry => ({
   title: `O-ring ${r.name}`,
   kind: 'O-ring',
@@ -213,6 +216,7 @@ const springInchEntry = ([nominal, least, most]: (typeof SPRING_PINS_INCH)[numbe
   source: PIN_SOURCES.springInch,
 });
 
+/** A metal as an entry: density, expansion, speeds to start from. */
 export const materialEntry = (m: Material): BookEntry => ({
   title: m.name,
   kind: 'material',

@@ -61,6 +61,7 @@ export const QUANTITY_IDS = Object.keys(QUANTITIES) as Quantity[];
 
 /** A kind whose sizes round the clock and along the axis are analysed as a shape. */
 export const isDiameter = (kind: PlaceKind): boolean => kind === 'diameter' || kind === 'taper';
+/** Whether a kind of place is read by an indicator, not as a size. */
 export const isIndicator = (kind: PlaceKind): boolean => PLACE_KINDS[kind].quantities[0] === 'indicator';
 
 /** What an instrument must read for a quantity on that side of the metal. */

@@ -14,6 +14,7 @@ const over = (all: readonly PlacedSurface[], x: number): PlacedSurface[] =>
 
 type Placed = { readonly outside: readonly PlacedSurface[]; readonly bores: readonly (readonly PlacedSurface[])[] };
 
+/** Every surface of a part with its place, worked out once for all that is cut into them. */
 export const placed = (part: Pick<Part, 'outside' | 'bores'>): Placed => ({
   outside: placeOutside(part),
   bores: part.bores.map((b) => placeBore(part, b)),

@@ -53,8 +53,10 @@ export interface PlacedSurface extends Surface {
   readonly rightMm: number;
 }
 
+/** Length over all, mm. */
 export const partLengthMm = (part: Pick<Part, 'outside'>): number => part.outside.reduce((s, q) => s + q.lengthMm, 0);
 
+/** Largest outside diameter, mm; 0 for a part without an outside. */
 export const largestDiameterMm = (part: Pick<Part, 'outside'>): number =>
   Math.max(0, ...part.outside.flatMap((s) => [s.diameterMm, s.farDiameterMm ?? 0]));
 

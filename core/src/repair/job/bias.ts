@@ -21,6 +21,7 @@ function tablesOf(shop: Shop): Known {
   return { byId: new Map(shop.instruments.map((i) => [i.id, i])), checks };
 }
 
+/** The instrument of that id; undefined where the crib has none. */
 export const instrumentOf = (shop: Shop, id: string): InstrumentRecord | undefined => known(shop).byId.get(id);
 
 /** What the instrument read too big at that time, mm: by the newest check before it, else by its calibration record. */

@@ -108,9 +108,13 @@ const valueOf = <T>(sheet: JobSheet, key: string): T | null => (sheet.choices.fi
 /** The version of a choice that stands; 0 where none was made. */
 export const versionOfChoice = (sheet: JobSheet, key: string): number => sheet.choices.find((c) => c.key === key)?.version ?? 0;
 
+/** The fit that was chosen for a mate; null while nobody did. */
 export const chosenFit = (sheet: JobSheet, placeId: string): FitChoice | null => valueOf(sheet, choiceKey.fit(placeId));
+/** What a pair runs at; null while nobody said. */
 export const chosenRunning = (sheet: JobSheet, placeId: string): RunningChoice | null => valueOf(sheet, choiceKey.running(placeId));
+/** What runs in a pair; null while nobody said. */
 export const chosenRuns = (sheet: JobSheet, placeId: string): RunsChoice | null => valueOf(sheet, choiceKey.runs(placeId));
+/** What a place was, as somebody decided; null while nobody did. */
 export const chosenNominal = (sheet: JobSheet, placeId: string): NominalChoice | null => valueOf(sheet, choiceKey.nominal(placeId));
 /** A route written down before causes had ids has none. */
 export function chosenRoute(sheet: JobSheet): RouteChoice | null {
@@ -119,11 +123,12 @@ export function chosenRoute(sheet: JobSheet): RouteChoice | null {
 }
 const upgraded = keeper<object, Part | null>();
 /** A drawing by its key; one that was kept in the shape of an earlier version is brought up to date. */
-export function chosenPart(sheet: JobSheet, key: string = choiceKey.part): Part | null {
+export function chosenPart(sheet: JobSheet, key: string): Part | null {
   const value = valueOf<object>(sheet, key);
   return value && upgraded(value, [], () => upgradePart(value));
 }
-export const chosenPlan = (sheet: JobSheet, key: string = choiceKey.plan): PlanChoice | null => valueOf(sheet, key);
+/** A plan by its key; null while nobody chose. */
+export const chosenPlan = (sheet: JobSheet, key: string): PlanChoice | null => valueOf(sheet, key);
 /** A hand-over of before outcomes were asked for was a pass. */
 export function chosenReturn(sheet: JobSheet): ReturnChoice | null {
   const returned = valueOf<ReturnChoice>(sheet, choiceKey.returned);
@@ -141,8 +146,11 @@ export function signedCaution(sheet: Pick<JobSheet, 'choices'>, hazard: string):
   const value = sheet.choices.find((c) => c.key === choiceKey.caution(hazard))?.value as Partial<CautionChoice> | undefined;
   return value?.signedBy?.trim() && value.licence?.trim() ? { signedBy: value.signedBy, licence: value.licence } : null;
 }
+/** How a component was found; null while nobody wrote it down. */
 export const chosenStrip = (sheet: JobSheet, componentId: string): StripChoice | null => valueOf(sheet, choiceKey.strip(componentId));
+/** What was seen or tried of a place; null while nobody did. */
 export const chosenSeen = (sheet: JobSheet, placeId: string): SeenChoice | null => valueOf(sheet, choiceKey.seen(placeId));
+/** Planned spots of a place that are passed over. */
 export const chosenSkips = (sheet: JobSheet, placeId: string): readonly Spot[] =>
   valueOf<SkipChoice>(sheet, choiceKey.skip(placeId))?.spots ?? [];
 

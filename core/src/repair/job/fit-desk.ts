@@ -4,7 +4,8 @@ import { fitOutlook, type FitOutlook, type PinTarget, type School } from '../../
 import { press, type PressResult } from '../../book/interference';
 import { materialOf } from '../../book/materials';
 import { REFERENCE_TEMP_C } from '../../terms/quantity';
-import { chosenPart, chosenRunning, type RunningChoice } from './choices';
+import { chosenRunning, type RunningChoice } from './choices';
+import { drawnFor } from './drawn-for';
 import type { PlaceFinding } from './place-finding';
 import { alphaOf } from './measured';
 import type { JobSheet } from './records';
@@ -42,13 +43,15 @@ export interface DeskSetting {
   readonly pinBoreMm: number;
 }
 
+/** What surrounds a hole at the fit desk: metals, walls, temperatures; usual ones where nobody said. */
 export function deskSetting(hole: PlaceFinding, places: readonly PlaceFinding[], sheet: JobSheet): DeskSetting {
   const running = chosenRunning(sheet, hole.place.id) ?? USUAL_RUNNING;
-  const worn = sheet.components.find((c) => c.role === 'worn');
+  const mate = places.find((f) => f.place.id === hole.place.matesPlaceId || f.place.matesPlaceId === hole.place.id)?.component;
+  const worn = mate?.role === 'worn' ? mate : sheet.components.find((c) => c.role === 'worn');
   return {
     running,
     hubOutsideMm: running.hubOutsideMm ?? HUB_SHARE * (hole.shape?.largestMm ?? 1),
-    pinMaterialId: chosenPart(sheet)?.materialId ?? worn?.materialId ?? '',
+    pinMaterialId: drawnFor(sheet, hole.place.id)?.materialId ?? worn?.materialId ?? '',
     holeMaterialId: hole.component.materialId,
     lengthMm: hole.place.lengthMm,
     plusMinusMm: hole.smallest?.plusMinus ?? 0,

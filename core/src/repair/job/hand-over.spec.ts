@@ -3,7 +3,7 @@ import { handOverHolds, stillHeld } from './hand-over';
 import { LICENSED_HAZARDS } from './cautions.data';
 import type { JobSheet } from './records';
 import { workOut } from './repair';
-import { drawnPin, testChoice, testSheet, testShop } from './testing';
+import { drawnPin, testChoice, testSheet, testShop, testReading } from './testing';
 
 const route = testChoice(choiceKey.route, { cause: 'Dry and dirty', route: 'New pin', causeId: '', cure: '' });
 const act = (state: string, removed = false) =>
@@ -38,8 +38,12 @@ it('wants findings and what was done on record', () => {
 it('holds every dimension of what was made until it is passed', () => {
   const drawn: JobSheet = { ...calm, choices: [route, testChoice(choiceKey.part, drawnPin())] };
   expect(codes(drawn)).toEqual(['unproved', 'unproved']);
-  expect(codes({ ...drawn, proofs: [pass('head'), pass('body', false)] })).toEqual(['unproved']);
-  expect(codes({ ...drawn, proofs: [pass('head'), pass('body')] })).toEqual([]);
+  const read = ['head', 'body'].map((segmentId) => testReading({ purpose: 'proof', segmentId, valueMm: 40, instrumentId: 'mic' }));
+  const measured = { ...drawn, readings: [...drawn.readings, ...read] };
+  expect(codes({ ...measured, proofs: [pass('head'), pass('body', false)] })).toEqual(['unproved']);
+  expect(codes({ ...measured, proofs: [pass('head'), pass('body')] })).toEqual([]);
+  // Passed and withdrawn since: nobody passed what there is.
+  expect(codes({ ...drawn, proofs: [pass('head'), pass('body')] })).toEqual(['unproved', 'unproved']);
   const { holds } = workOut(drawn, testShop);
   expect(stillHeld(holds, given)).toHaveLength(2);
   expect(stillHeld(holds, { ...given, unproved: 'Maud: scrap test piece.' })).toEqual([]);

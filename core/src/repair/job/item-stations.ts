@@ -12,8 +12,11 @@ import { newestRelease } from './release';
 export type Standing = Omit<StationStanding, 'id'>;
 export const done: Standing = { state: 'done', waitsFor: '' };
 export const notNeeded: Standing = { state: 'not-needed', waitsFor: '' };
+/** Begun, and waiting for something. */
 export const underWay = (waitsFor: string): Standing => ({ state: 'under-way', waitsFor });
+/** Not begun. */
 export const notYet = (waitsFor: string): Standing => ({ state: 'not-yet', waitsFor });
+/** Something is wrong. */
 export const out = (waitsFor: string): Standing => ({ state: 'out', waitsFor });
 
 /** The stations that stand over items. */

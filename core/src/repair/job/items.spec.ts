@@ -187,6 +187,18 @@ describe('several items', () => {
   });
 });
 
+it('the metal of what goes into a hole is that of the drawing that fits it', () => {
+  const bronze = { ...drawnPin(), materialId: 'bronze-cusn8' };
+  const plain = { ...drawnPin(), outside: drawnPin().outside.map((s) => ({ ...s, fitsPlaceIds: [] })) };
+  const metal = (...choices: readonly [string, unknown][]) =>
+    workOut(withChoices(verdicts('remake', 'reuse'), ...choices), testShop).fits[0]!.setting.pinMaterialId;
+  const spacer: [string, unknown] = [choiceKey.item('spacer'), item('make', 'Spacer')];
+  expect(metal()).toBe('steel-c45');
+  expect(metal(['part:pin', bronze])).toBe('bronze-cusn8');
+  expect(metal(spacer, ['part:spacer', plain], ['part:pin', bronze])).toBe('bronze-cusn8');
+  expect(metal(spacer, ['part:spacer', bronze], ['part:pin', plain])).toBe('bronze-cusn8');
+});
+
 describe('rework of a component that stays', () => {
   const limits = { lowerDev: 0, upperDev: 0.025, text: 'H7' };
   const rework = (more: Partial<ItemChoice>, fit?: object): JobSheet =>
@@ -231,6 +243,23 @@ describe('rework of a component that stays', () => {
     ];
     const part = workOut(rework({ cuts: typed }, fit), testShop).items.find((i) => i.item.kind === 'rework')!.part!;
     expect(part.dimensions.map((d) => [d.dimension.key, d.dimension.value])).toEqual([['barrel', 41]]);
+  });
+
+  it('one more place that is to be cut after the release is marked', () => {
+    const cuts = [{ placeId: 'barrel', sizeMm: 40.35, limits }];
+    const first = workOut(rework({ cuts }), testShop).items.find((i) => i.item.kind === 'rework')!;
+    const itemId = 'barrel-part';
+    const release = { id: 'r', jobId: 'job', itemId, personId: 'tomas', at: '', figures: freeze(first.releasable, 'mm') };
+    const bigger = rework({ cuts: [{ ...cuts[0]!, limits: { ...limits, upperDev: 0.05 } }] });
+    const none = rework({ cuts: [] });
+    const moved = (s: JobSheet) => workOut({ ...s, releases: [release] }, testShop).items.find((i) => i.item.id === itemId)!.moved;
+    expect(moved(rework({ cuts }))).toEqual([]);
+    expect(moved(bigger).map((m) => m.key)).toContain(`item.${itemId}.segment.barrel.diameter.upper`);
+    expect(moved(none).every((m) => m.newMm === null)).toBe(true);
+    const empty = { ...release, figures: [] };
+    expect(
+      workOut({ ...rework({ cuts }), releases: [empty] }, testShop).items.find((i) => i.item.id === itemId)!.moved.length,
+    ).toBeGreaterThan(0);
   });
 
   it('a bore that is cut is coached outwards, and over its limit is wrong', () => {

@@ -93,6 +93,7 @@ export const newItem = (kind: ItemKind, name: string, componentIds: readonly str
 
 /** Key of an item's drawing. The item that goes by the job's own id is the new part of jobs that had only one. */
 export const partKeyOf = (jobId: string, itemId: string): string => (itemId === jobId ? choiceKey.part : `${choiceKey.part}:${itemId}`);
+/** Key of an item’s plan, on the same terms as its drawing’s. */
 export const planKeyOf = (jobId: string, itemId: string): string => (itemId === jobId ? choiceKey.plan : `${choiceKey.plan}:${itemId}`);
 
 type Told = Pick<JobSheet, 'job' | 'components' | 'choices'>;

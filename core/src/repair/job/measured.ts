@@ -24,6 +24,7 @@ import type { ComponentRecord, PlaceRecord, InstrumentRecord, ReadingRecord, Sho
 /** Expansion used when a component's material is not known: steel. */
 export const FALLBACK_ALPHA_PER_K = 11.5e-6;
 
+/** Thermal expansion of a material, 1/K; that of steel where it is not known. */
 export const alphaOf = (materialId: string): number => materialOf(materialId)?.alphaPerK ?? FALLBACK_ALPHA_PER_K;
 
 const kindUncertaintyMm = (kind: InstrumentKind, side: Side): number =>
@@ -131,6 +132,7 @@ export interface MeasuredInput {
   readonly shop: Shop;
 }
 
+/** Two instruments that disagree, as one key. */
 export const pairKey = (d: Dispute): string => `${d.first.instrumentId}|${d.second.instrumentId}`;
 
 /** Instruments whose readings do not count: those not believed, and while nobody has said, the coarser one; never the average of both. */
@@ -165,6 +167,7 @@ const SIZE: Quantity = 'size';
 /** Carried by every figure of a place while its instruments disagree. */
 export const UNSETTLED = 'two instruments disagree here and nobody has said which is right';
 
+/** Whether somebody said which of the two is believed. */
 export const isSettled = (d: Dispute, settled: Readonly<Record<string, string>>): boolean =>
   [d.first.instrumentId, d.second.instrumentId].includes(settled[pairKey(d)] ?? '');
 

@@ -7,6 +7,7 @@ import { alphaOf, instrumentUncertaintyMm, readingFigure, toDiameter } from './m
 import { instrumentOf } from './bias';
 import type { FitFinding } from './fit-finding';
 import { predictedPlay, type DimensionFinding, type PartFinding } from './part-finding';
+import { MOVED_LEAST_MM } from './release';
 import type { JobSheet, ProofRecord, ReadingRecord, Shop } from './records';
 
 /** A dimension of the finished part against its limits; of a diameter its play in each mate. */
@@ -20,12 +21,16 @@ export interface ProofFinding {
   readonly measured: Figure | null;
   readonly verdict: Verdict;
   readonly play: readonly { readonly mate: FitFinding; readonly tight: Figure; readonly loose: Figure }[];
-  /** What somebody signed last, if anything. */
+  /** What somebody signed last of what is measured now; null where nobody did, and once it measures otherwise than what was signed. */
   readonly signed: ProofRecord | null;
 }
 
 /** Nobody reads an angle or a roughness with an instrument of the crib here: what is read as a length is proved. */
 const isRead = ({ dimension }: DimensionFinding): boolean => READ_AS[dimension.what] !== null;
+
+/** A signature is of a size: it falls with the readings that it was given for. */
+const standing = (last: ProofRecord | undefined, meanMm: number | null): ProofRecord | null =>
+  last && meanMm !== null && Math.abs(last.measuredMm - meanMm) < MOVED_LEAST_MM ? last : null;
 
 function proofOf(
   found: DimensionFinding & { readonly limits: Limits },
@@ -69,7 +74,7 @@ function proofOf(
     measured,
     verdict: ends.length ? worst(ends.map((size) => judge(size, plusMinusMm, found.limits))) : 'unknown',
     play: fits.map((mate) => ({ mate, ...predictedPlay(measured ?? found.figure, mate) })),
-    signed: proofs.filter((p) => p.segmentId === key).at(-1) ?? null,
+    signed: standing(proofs.filter((p) => p.segmentId === key).at(-1), mean),
   };
 }
 

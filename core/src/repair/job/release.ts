@@ -53,7 +53,7 @@ const acceptedAt = (sheet: JobSheet, key: string): number | null =>
   (sheet.choices.find((c) => c.key === choiceKey.accept(key))?.value as { valueMm: number } | undefined)?.valueMm ?? null;
 
 /** Stands in every release that froze all dimensions. */
-const WHOLE_KEY = /(^|\.)stock\.length$/;
+const WHOLE_KEY = 'stock.length';
 
 /** Every released number that an input moved and that nobody has accepted at its new value; none while nothing is released. */
 export function movedFigures(now: readonly Figure[], release: ReleaseRecord | null, sheet: JobSheet): MovedFigure[] {
@@ -69,7 +69,7 @@ export function movedFigures(now: readonly Figure[], release: ReleaseRecord | nu
       : [{ key: frozen.key, label: frozen.label, measure: current.get(frozen.key)?.measure ?? 'length', oldMm: frozen.valueMm, newMm }];
   });
   // Releases of before every dimension was frozen say nothing of what else there was.
-  const whole = release.figures.some((f) => WHOLE_KEY.test(f.key));
+  const whole = release.itemId !== sheet.job.id || release.figures.some((f) => f.key === WHOLE_KEY);
   const known = new Set(release.figures.map((f) => f.key));
   const come = (f: Figure): boolean => {
     const accepted = acceptedAt(sheet, f.key);

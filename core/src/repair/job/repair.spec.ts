@@ -246,14 +246,14 @@ describe('cut and prove', () => {
 
   it("waits for a licensed person to pass a vessel's ramp", () => {
     const sheet = drawn();
-    const signed = (id: string) => ({
+    const signed = (id: string, measuredMm: number) => ({
       id: `p-${id}`,
       jobId: 'job',
       itemId: 'job',
       piece: 1,
       segmentId: id,
       passed: true,
-      measuredMm: 40,
+      measuredMm,
       remark: '',
       personId: 'tomas',
       at: '',
@@ -266,8 +266,17 @@ describe('cut and prove', () => {
         proof(90, 40.041),
         testReading({ purpose: 'proof', segmentId: 'head', valueMm: 56, instrumentId: 'mic' }),
       ],
-      proofs: [signed('head'), signed('body')],
+      proofs: [signed('head', 56), signed('body', 40.041)],
     };
+    // A signature falls with the readings that it was given for.
+    const withdrawn = {
+      ...testReading({ purpose: 'proof', segmentId: 'head', valueMm: 0 }),
+      supersedesId: ready.readings.at(-1)!.id,
+      withdrawn: true,
+    };
+    expect(state({ ...ready, readings: [...ready.readings, withdrawn] }, 'prove').waitsFor).toBe('readings of head');
+    const other = testReading({ purpose: 'proof', segmentId: 'head', clockDeg: 90, valueMm: 56.1, instrumentId: 'mic' });
+    expect(state({ ...ready, readings: [...ready.readings, other] }, 'prove').waitsFor).toBe('somebody to pass head');
     expect(state(ready, 'prove')).toMatchObject({ state: 'under-way', waitsFor: expect.stringContaining('licensed person') });
     const passed = {
       ...ready,

@@ -108,10 +108,15 @@ export function itemsOf<T extends { readonly removed: boolean }>(sheet: Pick<Job
     .map((c) => ({ id: c.key.slice(head.length), key: c.key, value: c.value as T, version: c.version }));
 }
 
+/** Soft parts and fasteners to replace, oldest first. */
 export const softParts = (sheet: Pick<JobSheet, 'choices'>): Item<SoftPartChoice>[] => itemsOf(sheet, 'soft');
+/** Loose pieces, oldest first. */
 export const fragments = (sheet: Pick<JobSheet, 'choices'>): Item<FragmentChoice>[] => itemsOf(sheet, 'fragment');
+/** Earlier repairs, oldest first. */
 export const earlierRepairs = (sheet: Pick<JobSheet, 'choices'>): Item<EarlierRepairChoice>[] => itemsOf(sheet, 'earlier');
+/** Acts that destroy evidence, in the order in which they were planned. */
 export const acts = (sheet: Pick<JobSheet, 'choices'>): Item<ActChoice>[] => itemsOf(sheet, 'act');
+/** What was found by the catalogue, oldest first. */
 export const findings = (sheet: Pick<JobSheet, 'choices'>): Item<FindingChoice>[] => itemsOf(sheet, 'finding');
 
 /** Pieces that nobody has accounted for yet. */

@@ -13,8 +13,10 @@ export interface Problem {
 /** A value, or every reason why there is none. Core never throws for what a person typed. */
 export type Outcome<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly problems: readonly Problem[] };
 
+/** What was asked for. */
 export const good = <T>(value: T): Outcome<T> => ({ ok: true, value });
 
+/** Why it cannot be had: one problem, at a field where it has one. */
 export const bad = (code: string, message: string, path = '', at?: number): Outcome<never> => ({
   ok: false,
   problems: [at === undefined ? { code, path, message } : { code, path, message, at }],

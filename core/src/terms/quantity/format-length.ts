@@ -31,6 +31,7 @@ export function formatPlace(mm: number, unit: LengthUnit): string {
   return text.includes('.') ? text.replace(/\.?0+$/, '') : text;
 }
 
+/** A place along an axis in the reader’s unit, with the unit. */
 export const placeWithUnit = (mm: number, unit: LengthUnit): string => `${formatPlace(mm, unit)} ${unit}`;
 
 /** A length in its own unit and, in brackets, the other: `40.049 mm (1.5767 in)`. */

@@ -13,4 +13,5 @@ export const fromUnit = (value: number, unit: LengthUnit): number => (unit === '
 /** A starting value that is round in the unit it is read in, mm: no inch shop begins with 1.5748. */
 export const roundStart = (unit: LengthUnit, mm: number, inches: number): number => (unit === 'mm' ? mm : inches * MM_PER_INCH);
 
+/** Inch for millimetre, and the other way round. */
 export const otherUnit = (unit: LengthUnit): LengthUnit => (unit === 'mm' ? 'in' : 'mm');

@@ -58,7 +58,9 @@ function flagsOf(figures: readonly Figure[]): Pick<Figure, 'flags'> {
   return all.size ? { flags: [...all] } : {};
 }
 
+/** A figure that is added in a sum. */
 export const plus = (figure: Figure): Term => ({ sign: 1, figure });
+/** A figure that is taken off in a sum. */
 export const minus = (figure: Figure): Term => ({ sign: -1, figure });
 
 /** A figure that is the sum of its terms: the value cannot disagree with the chain. */
@@ -94,6 +96,7 @@ export const ruled = (key: string, label: string, value: number, rule: string, m
   origin: { kind: 'rule', rule },
 });
 
+/** A figure out of a table or a record, with its source. */
 export const tabled = (key: string, label: string, value: number, source: string, measure: Measure = 'length'): Figure => ({
   key,
   label,
@@ -102,6 +105,7 @@ export const tabled = (key: string, label: string, value: number, source: string
   origin: { kind: 'table', source },
 });
 
+/** A figure that somebody typed or decided, with who or where. */
 export const typed = (key: string, label: string, value: number, by: string, reason = '', measure: Measure = 'length'): Figure => ({
   key,
   label,

@@ -15,4 +15,5 @@ export const CLOCK_START: Clocked = { clockDeg: 0, timedTo: '' };
 /** The clock angle is a dimension where it is held to something else. */
 export const clockDimension = (f: Clocked) =>
   f.timedTo === '' ? [] : [{ name: 'clock', what: 'angle' as const, label: 'clock angle', value: f.clockDeg }];
+/** The dimension that an operation makes by turning to a clock angle: none where it is timed to nothing. */
 export const clockMade = (f: Clocked): readonly string[] => (f.timedTo === '' ? [] : ['clock']);

@@ -24,6 +24,7 @@ export const GROOVE_FIELDS = {
   diameterMm: { kind: 'length', label: 'Diameter of its floor', from: 0.2, to: 500 },
 } as const;
 
+/** What is wrong with a groove on its surface: width, depth, place. */
 export function checkGroove(f: Groove, host: Host): FeatureProblem[] {
   const off = leaves(host, f.atMm, f.atMm + f.widthMm, 'atMm');
   if (off.length) return off;
@@ -49,14 +50,17 @@ export const grooveDimensions = (
   },
 ];
 
+/** What a groove takes away, its corners rounded by a radius, mm. */
 export const grooveCut = (f: Groove, host: Host, cornerMm = 0): FeatureCut => ({
   shape: 'turned',
   contour: roundGroove(host, at(host, f.atMm), f.widthMm, f.diameterMm / 2, cornerMm),
 });
 
+/** The notch that a groove makes; null inside a bore. */
 export const grooveRaiser = (f: Groove, host: Host, words: string): StressRaiser | null =>
   host.surface.side === 'outside' ? { atMm: at(host, f.atMm + f.widthMm / 2), coreMm: f.diameterMm, words } : null;
 
+/** A groove is plunged; what else it makes is named. */
 export const grooveOperations = (words: string, more: readonly string[] = []): OperationDraft[] => [
   { kind: 'plunge', words, makes: ['at', 'width', 'diameter', ...more] },
 ];

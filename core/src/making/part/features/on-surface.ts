@@ -10,13 +10,17 @@ export const END_OPTIONS: readonly (readonly [End, string])[] = [
   ['right', 'right end'],
 ];
 
+/** Length of the surface, mm. */
 export const lengthOf = (host: Host): number => host.surface.toMm - host.surface.fromMm;
 /** From the left end of the surface to a place of the part. */
 export const at = (host: Host, alongMm: number): number => host.surface.fromMm + alongMm;
+/** Where an end of the surface lies, mm from the zero face. */
 export const endAt = (host: Host, end: End): number => (end === 'left' ? host.surface.fromMm : host.surface.toMm);
 /** Into the surface from an end: +1 from the left end, -1 from the right one. */
 export const inward = (end: End): 1 | -1 => (end === 'left' ? 1 : -1);
+/** Radius of the surface at an end, mm. */
 export const radiusAtEnd = (host: Host, end: End): number => (end === 'left' ? host.surface.leftMm : host.surface.rightMm) / 2;
+/** Radius beyond an end, mm; null where the part ends there. */
 export const neighbour = (host: Host, end: End): number | null => (end === 'left' ? host.leftMm : host.rightMm);
 /** From an end of the surface inwards, told from left to right. */
 export function fromEnd(host: Host, end: End, deepMm: number): { readonly fromMm: number; readonly toMm: number } {
@@ -25,6 +29,7 @@ export function fromEnd(host: Host, end: End, deepMm: number): { readonly fromMm
 }
 /** An end that nothing stands beside is an end of the part. */
 export const isPartEnd = (host: Host, end: End): boolean => neighbour(host, end) === null;
+/** The middle of the surface, mm from the zero face. */
 export const middle = (host: Host): number => (host.surface.fromMm + host.surface.toMm) / 2;
 
 /** A share of the surface's length, no more than what is usual, in round tenths of a millimetre. */

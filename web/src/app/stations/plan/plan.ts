@@ -184,14 +184,15 @@ export class Plan {
   }
 
   protected takeLathe(latheId: string): void {
-    this.take_({ latheId });
+    this.chooseMachine({ latheId });
   }
 
   protected takeTool(tool: string): void {
-    this.take_({ tool: tool as PlanChoice['tool'] });
+    this.chooseMachine({ tool: tool as PlanChoice['tool'] });
   }
 
-  private take_(change: Partial<PlanChoice>): void {
+  /** Nothing is sawn off a bar for what stays. */
+  private chooseMachine(change: Partial<PlanChoice>): void {
     void this.store
       .putChoice(this.store.item()!.planKey, 'the plan', { ...this.machine()!, barId: 'none', ...change })
       .catch(this.store.bug);
