@@ -17,7 +17,7 @@ const pass = (segmentId: string, passed = true) =>
     segmentId,
     passed,
     measuredMm: 40,
-    remark: '',
+    remark: 'As agreed.',
     personId: 'tomas',
     at: '',
   }) as const;

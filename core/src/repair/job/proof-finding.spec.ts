@@ -23,7 +23,8 @@ describe('a signature', () => {
   it.each([
     ['all its readings are withdrawn', [...two, ...two.map((r) => read(0, r.clockDeg, { supersedesId: r.id, withdrawn: true }))]],
     ['one of them is corrected', [...two, read(40.06, 90, { supersedesId: two[1]!.id })]],
-    ['another makes it a different size', [...two, read(40.1, 45)]],
+    ['another makes it a different size', [...two, read(40.1, 0, { stationMm: 30 })]],
+    ['another tells that it is oval beyond its limits, though its mean stays', [...two, read(41, 45)]],
   ])('falls when %s', (_, readings) => expect(body(readings, [signed(40.02)]).signed).toBeNull());
 
   it('the newest counts, whether it passed or failed', () => {

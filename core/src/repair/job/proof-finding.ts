@@ -28,9 +28,11 @@ export interface ProofFinding {
 /** Nobody reads an angle or a roughness with an instrument of the crib here: what is read as a length is proved. */
 const isRead = ({ dimension }: DimensionFinding): boolean => READ_AS[dimension.what] !== null;
 
-/** A signature is of a size: it falls with the readings that it was given for. */
-const standing = (last: ProofRecord | undefined, meanMm: number | null): ProofRecord | null =>
-  last && meanMm !== null && Math.abs(last.measuredMm - meanMm) < MOVED_LEAST_MM ? last : null;
+/** A signature is of a size: it falls with the readings that it was given for, and a pass without a reason once it is out of its limits. */
+function standing(last: ProofRecord | undefined, meanMm: number | null, verdict: Verdict): ProofRecord | null {
+  if (!last || meanMm === null || Math.abs(last.measuredMm - meanMm) >= MOVED_LEAST_MM) return null;
+  return last.passed && verdict === 'out' && last.remark.trim() === '' ? null : last;
+}
 
 function proofOf(
   found: DimensionFinding & { readonly limits: Limits },
@@ -65,6 +67,7 @@ function proofOf(
           readings.map((r, i) => readingFigure(r, sizes[i]!.valueMm, shop, sheet.job.unit)),
           { plusMinus: plusMinusMm, limits: { lower: found.limits.lowerMm, upper: found.limits.upperMm } },
         );
+  const verdict = ends.length ? worst(ends.map((size) => judge(size, plusMinusMm, found.limits))) : 'unknown';
   return {
     dimension: found,
     name,
@@ -72,9 +75,9 @@ function proofOf(
     readings,
     shape,
     measured,
-    verdict: ends.length ? worst(ends.map((size) => judge(size, plusMinusMm, found.limits))) : 'unknown',
+    verdict,
     play: fits.map((mate) => ({ mate, ...predictedPlay(measured ?? found.figure, mate) })),
-    signed: standing(proofs.filter((p) => p.segmentId === key).at(-1), mean),
+    signed: standing(proofs.filter((p) => p.segmentId === key).at(-1), mean, verdict),
   };
 }
 

@@ -246,17 +246,9 @@ describe('cut and prove', () => {
 
   it("waits for a licensed person to pass a vessel's ramp", () => {
     const sheet = drawn();
-    const signed = (id: string, measuredMm: number) => ({
-      id: `p-${id}`,
-      jobId: 'job',
-      itemId: 'job',
-      piece: 1,
-      segmentId: id,
-      passed: true,
-      measuredMm,
-      remark: '',
-      personId: 'tomas',
-      at: '',
+    const signed = (segmentId: string, measuredMm: number) => ({
+      ...{ id: `p-${segmentId}`, jobId: 'job', itemId: 'job', piece: 1, segmentId },
+      ...{ passed: true, measuredMm, remark: '', personId: 'tomas', at: '' },
     });
     const ready: JobSheet = {
       ...sheet,

@@ -1,10 +1,12 @@
 import { STARTING_HOUSE_RULES } from '../../book/fits';
 import { newPart } from '../../making/part';
 import type { Bar } from '../../making/stock';
+import { newItem, type ItemChoice, type ItemKind } from './items';
 import {
   NO_DETAIL,
   type ChoiceRecord,
   type ComponentRecord,
+  type ComponentVerdict,
   type PlaceRecord,
   type InstrumentRecord,
   type JobSheet,
@@ -202,3 +204,20 @@ export const drawnPin = () => {
   const pin = newPart('headed-pin', 'Hinge pin', 40, 120);
   return { ...pin, outside: pin.outside.map((s) => (s.id === 'body' ? { ...s, fitsPlaceIds: ['barrel'] } : s)) };
 };
+
+/** The check case with what becomes of the pin and of the barrel. */
+export const verdicts = (pin: ComponentVerdict | null, barrel: ComponentVerdict | null): JobSheet => {
+  const sheet = testSheet();
+  return { ...sheet, components: sheet.components.map((c) => ({ ...c, verdict: c.id === 'pin' ? pin : barrel })) };
+};
+
+export const withChoices = (sheet: JobSheet, ...more: readonly (readonly [string, unknown])[]): JobSheet => ({
+  ...sheet,
+  choices: [...sheet.choices, ...more.map(([key, value]) => testChoice(key, value))],
+});
+
+/** An item behind those of the check case. */
+export const testItem = (kind: ItemKind, name: string, more: Partial<ItemChoice> = {}): ItemChoice => ({
+  ...newItem(kind, name, [], 5),
+  ...more,
+});
