@@ -151,6 +151,13 @@ describe('an item', () => {
     expect((await call.post(routes.releases(made.jobId), { itemId: 'gone' })).body.problems).toMatchObject([{ code: 'no-part' }]);
   });
 
+  it('is released only once somebody took it up', async () => {
+    const other = await makeJob(call);
+    expect((await call.put(routes.component(other.pinId), componentBody({ verdict: 'repair' }), '"v1"')).status).toBe(200);
+    const held = await call.post(routes.releases(other.jobId), { itemId: other.pinId });
+    expect(held.body.problems.map((p: { code: string }) => p.code)).toContain('proposed');
+  });
+
   it('goes out in a job file and comes in with ids of its own', async () => {
     await call.post(routes.readings(made.jobId), readingBody(null, '40.1', { purpose: 'cut', segmentId: 'body', dial: 0 }));
     const bundle = (await call.get(routes.bundle(made.jobId))).body;

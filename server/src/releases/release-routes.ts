@@ -35,6 +35,8 @@ export function mountReleases(app: Express, pool: Pool): void {
             message: `Say what limits the ${dimension.label}: its fit at Decide, or limits of its own at Draw.`,
           });
       }
+      if (repair.at.item.kind !== 'make' && repair.at.item.proposed)
+        problems.push({ code: 'proposed', path: '', message: 'Take this item up first: so far a verdict alone asks for it.' });
       if (repair.at.item.kind === 'make' && !repair.plan?.chosen)
         problems.push({ code: 'no-plan', path: '', message: 'Choose lathe, bar and tool at Plan first.' });
       if (problems.length) throw invalid(problems);

@@ -50,6 +50,23 @@ describe('items of a job', () => {
     expect(told(taken)).toEqual(['make Hinge pin?', 'rework Ramp barrel?']);
   });
 
+  it('what is drawn stays an item when its verdict changes or its component is taken off', () => {
+    const drawn = withChoices(verdicts('remake', 'reuse'), ['part:pin', drawnPin()]);
+    expect(told(drawn)).toEqual(['make Hinge pin?']);
+    for (const verdict of ['buy', 'reuse', 'repair', null] as const) {
+      const other = { ...drawn, components: drawn.components.map((c) => (c.id === 'pin' ? { ...c, verdict } : c)) };
+      expect(told(other)).toEqual(['make Hinge pin?']);
+    }
+    const gone = { ...drawn, components: drawn.components.filter((c) => c.id !== 'pin') };
+    expect(jobItems(gone)).toMatchObject([{ id: 'pin', kind: 'make', name: 'Hinge pin', componentIds: [] }]);
+    // Another item speaks for the component now: the drawing is still there.
+    const spoken = withChoices(drawn, [choiceKey.item('x'), testItem('rework', 'Pin, mended', { componentIds: ['pin'] })]);
+    expect(told(spoken)).toEqual(['make Hinge pin?', 'rework Pin, mended']);
+    // Called off, it is gone for good until it is taken up again.
+    const off = withChoices(drawn, [choiceKey.item('pin'), testItem('make', 'Hinge pin', { componentIds: ['pin'], off: true })]);
+    expect(told(off)).toEqual([]);
+  });
+
   it('one item of several components speaks for all of them', () => {
     const both = withChoices(verdicts('repair', 'repair'), [
       choiceKey.item('x'),

@@ -99,6 +99,7 @@ export const planKeyOf = (jobId: string, itemId: string): string => (itemId === 
 type Told = Pick<JobSheet, 'job' | 'components' | 'choices'>;
 
 const itemHead = choiceKey.item('');
+const partHead = `${choiceKey.part}:`;
 
 /** What was said of items, by id; what was taken back is as if it had never been said. */
 function said(sheet: Told): Map<string, { readonly value: ItemChoice; readonly version: number }> {
@@ -145,18 +146,25 @@ function everyItem(sheet: Told): JobItem[] {
   });
   const stored = [...known].map(([id, { value }]) => item(id, value, false));
   const spokenFor = new Set(stored.flatMap((i) => i.componentIds));
+  // What is drawn stays an item, whatever becomes of the verdict, or of the component, that once asked for it.
   const asked = components.flatMap((c): JobItem[] => {
-    const kind = c.verdict && ASKS_FOR[c.verdict];
-    return kind && !known.has(c.id) && !spokenFor.has(c.id) ? [item(c.id, newItem(kind, c.name, [c.id], 0), true)] : [];
+    const kind = isDrawn(sheet, c.id) ? 'make' : c.verdict && ASKS_FOR[c.verdict];
+    const taken = known.has(c.id) || (spokenFor.has(c.id) && !isDrawn(sheet, c.id));
+    return kind && !taken ? [item(c.id, newItem(kind, c.name, [c.id], 0), true)] : [];
   });
-  const makes = [...stored, ...asked].some((i) => i.kind === 'make');
+  const orphans = sheet.choices.flatMap((c): JobItem[] => {
+    const id = c.key.startsWith(partHead) && c.value !== null ? c.key.slice(partHead.length) : null;
+    if (id === null || known.has(id) || components.some((x) => x.id === id)) return [];
+    return [item(id, newItem('make', (c.value as { readonly name?: string }).name ?? job.title, [], 0), true)];
+  });
+  const makes = [...stored, ...asked, ...orphans].some((i) => i.kind === 'make');
   const own = !known.has(job.id) && (isDrawn(sheet, job.id) || (!makes && !makesNothing(components)));
-  if (!own) return inOrder([...asked, ...stored]);
+  if (!own) return inOrder([...asked, ...orphans, ...stored]);
   // The drawing of before there were items is of the worn part that is made anew.
   const worn = components.filter((c) => c.role === 'worn' && !spokenFor.has(c.id) && !isDrawn(sheet, c.id));
   const of = worn.find((c) => c.verdict === 'remake') ?? worn[0];
   const first = item(job.id, newItem('make', of?.name ?? job.title, of ? [of.id] : [], 0), true);
-  return inOrder([first, ...asked.filter((i) => i.kind !== 'make' || i.componentIds[0] !== of?.id), ...stored]);
+  return inOrder([first, ...asked.filter((i) => i.kind !== 'make' || i.componentIds[0] !== of?.id), ...orphans, ...stored]);
 }
 
 const inOrder = (items: readonly JobItem[]): JobItem[] => [...items].sort((a, b) => a.position - b.position);

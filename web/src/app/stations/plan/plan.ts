@@ -149,6 +149,8 @@ export class Plan {
   /** Why nothing is released now; empty where it may be. */
   protected readonly withheld = computed(() => {
     if (this.store.draftPart()) return 'The drawing is not saved: save it or forget the changes at Draw first.';
+    const item = this.store.item();
+    if (item?.proposed && item.kind !== 'make') return 'Take this item up first, above.';
     const part = this.store.repair()?.part;
     if (part?.problems.length) return 'The drawing has problems: put them right at Draw first.';
     return part?.unlimited.length
