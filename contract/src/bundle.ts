@@ -3,6 +3,7 @@ import {
   BUNDLE_VERSIONS_READ,
   choiceKey,
   INSTRUMENT_KINDS,
+  tellsOfItem,
   namesNow,
   upgradeBundle,
   type InstrumentKind,
@@ -108,7 +109,10 @@ function danglers(b: JobBundle): Problem[] {
       r.placeId !== null && !places.has(r.placeId) ? [say(`readings.${i}.placeId`, `Reading ${r.text}`)] : [],
     ),
     ...b.readings.flatMap((r, i) =>
-      r.itemId !== null && r.itemId !== b.job.id && !components.has(r.itemId) && !b.choices.some((c) => c.key === choiceKey.item(r.itemId!))
+      r.itemId !== null &&
+      r.itemId !== b.job.id &&
+      !components.has(r.itemId) &&
+      !b.choices.some((c) => tellsOfItem(r.itemId!).includes(c.key))
         ? [say(`readings.${i}.itemId`, `Reading ${r.text}`)]
         : [],
     ),

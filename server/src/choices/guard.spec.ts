@@ -1,4 +1,4 @@
-import { choiceKey, newItem, type JobSheet } from '@iron-patch/core';
+import { choiceKey, newItem, newPart, type JobSheet } from '@iron-patch/core';
 import { routes } from '@iron-patch/contract';
 import { caller, componentBody, makeJob, readingBody, type Caller, type MadeJob } from '../testing/caller';
 import { openTestShop, type TestShop } from '../testing/test-database';
@@ -149,6 +149,19 @@ describe('an item', () => {
     await take({ purpose: 'proof', dial: null });
     expect((await sign({})).body).toMatchObject({ itemId, piece: 1, passed: true, measuredMm: 40.51 });
     expect((await call.post(routes.releases(made.jobId), { itemId: 'gone' })).body.problems).toMatchObject([{ code: 'no-part' }]);
+  });
+
+  it('that only its drawing tells of is cut too, and its job file comes in', async () => {
+    const { jobId } = await makeJob(call);
+    const orphan = '5b2f7a52-6a2b-4f0e-9b1e-0d8f6a1c2b3d';
+    const cutIt = () =>
+      call.post(routes.readings(jobId), readingBody(null, '40.1', { purpose: 'cut', segmentId: 'body', dial: 0, itemId: orphan }));
+    expect((await cutIt()).body.problems).toMatchObject([{ path: 'itemId', code: 'unknown' }]);
+    const drawing = { value: newPart('plain-pin', 'Spacer', 40, 20), reason: '' };
+    expect((await call.put(routes.choice(jobId, `${choiceKey.part}:${orphan}`), drawing, '*')).status).toBe(201);
+    expect((await cutIt()).body).toMatchObject({ itemId: orphan });
+    const bundle = (await call.get(routes.bundle(jobId))).body;
+    expect((await call.post(routes.bundles, bundle)).status).toBe(201);
   });
 
   it('is released only once somebody took it up', async () => {

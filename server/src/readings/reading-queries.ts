@@ -1,4 +1,4 @@
-import { choiceKey, type PlaceKind, type InstrumentRecord, type ReadingRecord } from '@iron-patch/core';
+import { choiceKey, tellsOfItem, type PlaceKind, type InstrumentRecord, type ReadingRecord } from '@iron-patch/core';
 import type { ReadingInput } from '@iron-patch/contract';
 import { statements, type Db } from '../db';
 import { invalid, type Keyed, type StoredAnswer } from '../http';
@@ -86,7 +86,7 @@ export const standsWith = async (db: Db, jobId: string, personId: string, key: s
   const item = r.itemId ?? jobId;
   const values = [
     ...[jobId, personId, key, r.instrumentId, r.placeId, r.quantity, act, choiceKey.act(act ?? ''), r.supersedesId],
-    ...[item, choiceKey.item(item)],
+    ...[item, tellsOfItem(item)],
   ];
   return (await db.query<StandsWith>({ name: 'standsWith', text: q.standsWith, values })).rows[0]!;
 };

@@ -20,7 +20,7 @@ select * from unnest ($1::uuid[], $2::uuid[], $3::text[], $4::uuid[], $5::text[]
 
 -- :name standsWith
 -- Everything that one reading is checked against, of one moment: $1 job, $2 person, $3 key of the request, $4 instrument, $5 place,
--- $6 quantity, $7 act, $8 key of the act's choice, $9 the reading that it corrects, $10 item, $11 key of the item's choice.
+-- $6 quantity, $7 act, $8 key of the act's choice, $9 the reading that it corrects, $10 item, $11 keys of choices that tell of the item.
 select
   exists (select 1 from jobs where id = $1) as job,
   exists (select 1 from people where id = $2) as person,
@@ -43,7 +43,7 @@ select
       and coalesce(act.value ->> 'placeId', f.id::text) = f.id::text and not (act.value ->> 'removed')::boolean
   ) as "actDone",
   -- Whether the item is one of the job: its own new part, one that follows from a component, or one that somebody named.
-  ($10::uuid = $1 or exists (select 1 from components where id = $10 and job_id = $1) or exists (select 1 from choices where job_id = $1 and key = $11))
+  ($10::uuid = $1 or exists (select 1 from components where id = $10 and job_id = $1) or exists (select 1 from choices where job_id = $1 and key = any ($11::text[])))
     as "item",
   (select to_json(r) from (
     select job_id as "jobId", place_id as "placeId", segment_id as "segmentId", coalesce(item_id, job_id) as "itemId", piece,

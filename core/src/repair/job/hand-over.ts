@@ -34,6 +34,8 @@ function unfinishedOf({ item, part }: ItemFinding): HandOverHold[] {
   if (item.kind === 'buy') return item.here ? [] : [hold(`${item.name} is bought and not here yet.`, 'cut')];
   const next = item.steps.find((s) => !s.done);
   if (next) return [hold(`${item.name}: ${inSentence(next.what)} is neither done nor taken off.`, 'cut')];
+  const [bare] = part?.unlimited ?? [];
+  if (bare) return [hold(`${item.name}: the ${bare.dimension.label} has no limits yet, so nobody can prove it.`, 'draw')];
   return part || item.tried.trim() ? [] : [hold(`${item.name}: nothing says how it was tried.`, 'prove')];
 }
 

@@ -57,6 +57,7 @@ export {
   newItem,
   partKeyOf,
   planKeyOf,
+  tellsOfItem,
   type ItemChoice,
   type ItemCut,
   type ItemKind,
@@ -68,7 +69,6 @@ export { goodPieces, type ItemFinding, type PieceFinding } from './item-finding'
 export { ITEM_STATIONS, itemStanding, type ItemStation } from './item-stations';
 export { provedOf, type Proved } from './proved';
 export { clockToProve, cutInHand, proofInHand } from './in-hand';
-export { cutsOf } from './rework-finding';
 export { everyFigure, placeInHand, stationFigure } from './station-figure';
 export type { DiagnosisFinding } from './diagnosis-finding';
 export { doubtOf, type DoubtInput, type Offer, type ReadingDoubt } from './reading-doubt';

@@ -96,6 +96,9 @@ export const partKeyOf = (jobId: string, itemId: string): string => (itemId === 
 /** Key of an item’s plan, on the same terms as its drawing’s. */
 export const planKeyOf = (jobId: string, itemId: string): string => (itemId === jobId ? choiceKey.plan : `${choiceKey.plan}:${itemId}`);
 
+/** Keys of choices that tell of an item which is neither the job's own nor a component's: what was said of it, and its drawing. */
+export const tellsOfItem = (itemId: string): readonly string[] => [choiceKey.item(itemId), `${choiceKey.part}:${itemId}`];
+
 type Told = Pick<JobSheet, 'job' | 'components' | 'choices'>;
 
 const itemHead = choiceKey.item('');

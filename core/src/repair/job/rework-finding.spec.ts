@@ -38,6 +38,10 @@ describe('rework of a component that stays', () => {
     const fit = { schoolId: 'grease', hole: 'true', truedMm: 40.35 };
     const bare = rework({}, fit);
     expect(station(bare, 'draw').waitsFor).toContain('limits for the diameter of barrel bore');
+    // Taken up and never given limits it is not handed over as if nothing were to be done.
+    expect(workOut(bare, testShop).holds.map((h) => h.message)).toContain(
+      'Ramp barrel: the diameter of barrel bore has no limits yet, so nobody can prove it.',
+    );
     const cuts = [{ placeId: 'barrel', sizeMm: null, limits }];
     const [bored] = workOut(rework({ cuts }, fit), testShop).items.find((i) => i.item.kind === 'rework')!.part!.dimensions;
     expect(bored!.figure.value).toBeCloseTo(40.3625, 9);

@@ -79,12 +79,7 @@ function cutOf(cut: ItemCut, f: PlaceFinding, fits: readonly FitFinding[], bores
 }
 
 /** What a rework cuts: what somebody said, and beside it what is trued at Decide and nobody spoke of yet. */
-export function cutsOf(
-  item: JobItem,
-  places: readonly PlaceFinding[],
-  fits: readonly FitFinding[],
-  bores: readonly BoreFinding[],
-): ItemCut[] {
+function cutsOf(item: JobItem, places: readonly PlaceFinding[], fits: readonly FitFinding[], bores: readonly BoreFinding[]): ItemCut[] {
   const own = places.filter((f) => item.componentIds.includes(f.component.id) && isDiameter(f.place.kind));
   const told = item.cuts.filter((c) => own.some((f) => f.place.id === c.placeId));
   const trued = own
