@@ -57,6 +57,8 @@ function fieldOf(spec: FieldSpec): AnySchema {
     case 'text':
       return spec.optional ? textOf(spec.label, spec.most) : requiredText(spec.label, spec.most);
     case 'timed':
+    case 'feature':
+    case 'surface':
       return textOf(spec.label, ID_LETTERS);
   }
 }

@@ -19,7 +19,8 @@ export function anyPart(die: Thrower, place: () => unknown): object {
   const fieldOf = (spec: FieldSpec): unknown => {
     if (spec.kind === 'choice') return die.pick(spec.options)[0];
     if (spec.kind === 'text') return die.pick([...(spec.optional ? [''] : []), 'M10', '3/8-24', 'Tr 30 x 6', 'no thread', '2A']);
-    if (spec.kind === 'timed') return die.pick(['', 'f0', 'head']);
+    if (spec.kind === 'timed' || spec.kind === 'feature') return die.pick(['', 'f0', 'head']);
+    if (spec.kind === 'surface') return die.pick(['body', 'hole', 'gone']);
     const value = die.mm(spec.from, spec.to);
     return spec.kind === 'count' ? Math.round(value) : value;
   };

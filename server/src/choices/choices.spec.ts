@@ -106,6 +106,38 @@ describe('release and proof', () => {
     expect((await sign('Maud: loose is fine for the test ramp')).body).toMatchObject({ passed: true, measuredMm: 39.9 });
   });
 
+  it('pass what no instrument reads by what it was tried with, and an indicator’s swing by its reading', async () => {
+    const sheet = (await call.get(routes.sheet(made.jobId))).body as { choices: { key: string; value: unknown; version: number }[] };
+    const stored = sheet.choices.find((c) => c.key === 'part')!;
+    const part = stored.value as { features: object[] };
+    const asked = [
+      { id: 'ra', kind: 'surface-finish', on: 'body', name: 'Surface', raUm: 0.8, how: 'ground' },
+      { id: 'true', kind: 'relation', on: 'body', name: 'True to', which: 'run-out', of: '', to: 'head', mm: 0.02 },
+    ];
+    expect((await choose('part', { ...part, features: [...part.features, ...asked] }, `"v${stored.version}"`)).status).toBe(200);
+    const sign = (segmentId: string, more: object) =>
+      call.post(routes.proofs(made.jobId), { segmentId, passed: true, remark: '', ...more });
+    expect((await sign('ra.roughness', {})).body.problems).toMatchObject([{ code: 'untried', path: 'gaugedWith' }]);
+    expect((await sign('ra.roughness', { gaugedWith: 'specimen', gaugedValue: 'smooth' })).body.problems).toMatchObject([
+      { path: 'gaugedValue' },
+    ]);
+    expect((await sign('ra.roughness', { gaugedWith: 'specimen', gaugedValue: 1.2 })).body.problems).toMatchObject([{ code: 'out' }]);
+    expect((await sign('ra.roughness', { gaugedWith: 'specimen', gaugedValue: 0.6 })).body).toMatchObject({
+      measuredMm: 0.6,
+      gaugedWith: 'specimen',
+    });
+    expect((await sign('ra.roughness', { gaugedWith: 'fingernail' })).body).toMatchObject({ measuredMm: null, gaugedWith: 'fingernail' });
+    // Nothing at all is the best an indicator can show; a size of nothing is none.
+    const swing = { purpose: 'proof', segmentId: 'true.off', instrumentId: 'tele', quantity: 'indicator' };
+    expect((await sign('true.off', { gaugedWith: 'eye' })).body.problems).toMatchObject([{ code: 'unmeasured' }]);
+    expect((await call.post(routes.readings(made.jobId), readingBody(null, '0', { ...swing, quantity: 'size' }))).status).toBe(422);
+    expect((await call.post(routes.readings(made.jobId), readingBody(null, '0', swing))).status).toBe(201);
+    expect((await sign('true.off', { gaugedWith: 'eye' })).body).toMatchObject({ measuredMm: 0, gaugedWith: '' });
+    expect(
+      (await call.post(routes.readings(made.jobId), readingBody(null, '0', { ...swing, purpose: 'cut' }))).body.problems,
+    ).toMatchObject([{ path: 'quantity' }]);
+  });
+
   it('give one-page papers and a drawing', async () => {
     for (const path of [routes.slip(made.jobId), routes.report(made.jobId)]) {
       const { headers, body } = await call

@@ -10,6 +10,9 @@ import {
   spanWords,
   type JobSheet,
   provedOf,
+  provedWords,
+  unitBehind,
+  writtenValue,
   type JobItem,
   type Repair,
   type Shop,
@@ -55,9 +58,9 @@ export function report(sheet: JobSheet, repair: Repair, shop: Shop, timeZone: st
     ['What was made', 'from', 'to', 'measured', 'result'],
     made.map(({ name, proof: p }) => [
       name,
-      formatLength(p.limits.lowerMm, unit),
-      formatLength(p.limits.upperMm, unit),
-      p.measured ? both(p.measured.value) : '-',
+      writtenValue(p.dimension, p.limits.lowerMm, unit),
+      writtenValue(p.dimension, p.limits.upperMm, unit) + unitBehind(p.dimension),
+      provedWords(p, both) ?? '-',
       p.signed
         ? `${p.signed.passed ? 'passed' : 'failed'} by ${shop.people.find((x) => x.id === p.signed!.personId)?.name ?? ''}`
         : VERDICT_WORDS[p.verdict],

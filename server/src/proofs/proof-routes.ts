@@ -1,4 +1,4 @@
-import { seenAt, workOut } from '@iron-patch/core';
+import { seenAt, signProblems, workOut } from '@iron-patch/core';
 import { proofInput, routes } from '@iron-patch/contract';
 import type { Express } from 'express';
 import type { Pool } from '../db';
@@ -19,13 +19,13 @@ export function mountProofs(app: Express, pool: Pool): void {
       if (at?.item.id !== itemId || piece?.piece.number !== number)
         throw invalid([{ code: 'unknown', path: 'itemId', message: 'This item, or this piece of it, is not on this job any more.' }]);
       const found = piece.proofs.find((p) => p.dimension.dimension.key === input.segmentId);
-      if (!found?.measured)
-        throw invalid([{ code: 'unmeasured', path: 'segmentId', message: 'Measure this dimension before passing it.' }]);
-      if (input.passed && found.verdict === 'out' && input.remark === '')
-        throw invalid([
-          { code: 'out', path: 'remark', message: 'It is out of its limits. Say why it may pass all the same, and who agreed.' },
-        ]);
-      return { status: 201, body: await addProof(db, sheet.job.id, input, found.measured.value, personId) };
+      const given = { ...input, gaugedWith: input.gaugedWith ?? '', gaugedValue: input.gaugedValue ?? null };
+      const problems = signProblems(found, given);
+      if (problems.length) throw invalid(problems);
+      const shown = found!.gauged
+        ? { measuredMm: given.gaugedValue, gaugedWith: given.gaugedWith }
+        : { measuredMm: found!.measured!.value, gaugedWith: '' };
+      return { status: 201, body: await addProof(db, sheet.job.id, input, shown, personId) };
     }),
   );
 }

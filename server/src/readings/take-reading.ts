@@ -26,7 +26,8 @@ function checkPlace(jobId: string, r: ReadingInput, { place, actDone, item }: St
     if (r.segmentId !== null) say('segmentId', 'mixed', 'A reading as found belongs to a place, not to the new part.');
     if (r.itemId) say('itemId', 'mixed', 'A reading as found belongs to a place, not to an item.');
   } else {
-    if (r.quantity !== 'size') say('quantity', 'mixed', 'Of the new part diameters are read.');
+    if (r.quantity !== 'size' && !(r.quantity === 'indicator' && r.purpose === 'proof'))
+      say('quantity', 'mixed', 'Of the new part sizes are read, and what an indicator swings by once it is finished.');
     if (r.afterActId) say('afterActId', 'mixed', 'A reading of the new part is neither as found nor after an act.');
     if (r.placeId !== null) say('placeId', 'mixed', 'A reading of the new part belongs to its segment.');
     if (!r.segmentId) say('segmentId', 'needed', 'Which dimension of the new part was measured?');

@@ -14,9 +14,13 @@ export interface Dimension {
   readonly what: DimensionWhat;
   /** `diameter of body`, `ring groove, width`. */
   readonly label: string;
-  /** mm; degrees for an angle, µm for a roughness. */
+  /** mm, or what `unit` says. */
   readonly value: number;
+  /** Empty for a length; else `°`, `µm`, `HRC`. */
+  readonly unit: string;
   readonly book: BookLimits | null;
+  /** Limits that the drawing itself asks for. */
+  readonly own: { readonly lower: number; readonly upper: number } | null;
   /** Something sits or runs there: the general tolerance will not do. */
   readonly seat: boolean;
   /** The surface it lies on. */
@@ -42,12 +46,14 @@ export const READ_AS: Readonly<Record<DimensionWhat, Reads | null>> = {
   edge: null,
   angle: null,
   pitch: null,
+  relation: 'indicator',
   roughness: null,
+  hardness: null,
 };
 
 function ofSurface(s: PlacedSurface, lengthIsGiven: boolean, book: BookLimits | null): Dimension[] {
   const name = inSentence(s.name);
-  const own = { ownerId: s.id, surface: s, book: null, seat: false };
+  const own = { ownerId: s.id, surface: s, unit: '', book: null, own: null, seat: false };
   const end = s.kind === 'taper' ? ', at its first end' : '';
   return [
     {
@@ -86,6 +92,8 @@ function ofSurface(s: PlacedSurface, lengthIsGiven: boolean, book: BookLimits | 
   ];
 }
 
+const UNITS: Partial<Record<DimensionWhat, string>> = { angle: '°', roughness: 'µm' };
+
 /** What the features of a part say of its dimensions, each with its feature and the surface that it is on. */
 const drafted = (part: Part): { readonly f: PartFeature; readonly surface: PlacedSurface; readonly d: DimensionDraft }[] =>
   part.features.flatMap((f) => {
@@ -112,9 +120,12 @@ export function dimensionsOf(part: Part): Dimension[] {
       ownerId: f.id,
       name: d.name,
       what: d.what,
-      label: `${inSentence(f.name)}, ${d.label}`,
+      // What a drawing asks for is of the surface, and says of which.
+      label: d.own ? `${inSentence(surface.name)}, ${d.label}` : `${inSentence(f.name)}, ${d.label}`,
       value: d.value,
+      unit: d.unit ?? UNITS[d.what] ?? '',
       book: d.book ?? null,
+      own: d.own ?? null,
       seat: d.seat ?? false,
       surface,
     }));

@@ -59,12 +59,23 @@ export interface TimedSpec {
   readonly kind: 'timed';
   readonly label: string;
 }
-export type FieldSpec = LengthSpec | AngleSpec | CountSpec | NumberSpec | ChoiceSpec | TextSpec | TimedSpec;
+/** The id of a feature of the part; empty for what `none` says. */
+export interface FeatureSpec {
+  readonly kind: 'feature';
+  readonly label: string;
+  readonly none: string;
+}
+/** The id of a surface of the part. */
+export interface SurfaceSpec {
+  readonly kind: 'surface';
+  readonly label: string;
+}
+export type FieldSpec = LengthSpec | AngleSpec | CountSpec | NumberSpec | ChoiceSpec | TextSpec | TimedSpec | FeatureSpec | SurfaceSpec;
 
 type SpecFor<V> = [V] extends [number]
   ? LengthSpec | AngleSpec | CountSpec | NumberSpec
   : string extends V
-    ? TextSpec | TimedSpec | ChoiceSpec
+    ? TextSpec | TimedSpec | FeatureSpec | SurfaceSpec | ChoiceSpec
     : [V] extends [string]
       ? ChoiceSpec
       : never;
@@ -84,11 +95,28 @@ export interface Host {
   readonly leftMm: number | null;
   readonly rightMm: number | null;
   readonly partLengthMm: number;
+  /** Every surface of the part. */
+  readonly surfaces: readonly PlacedSurface[];
+  /** Name of a surface or feature of the part; undefined where it has none of that id. */
+  readonly nameOf: (id: string) => string | undefined;
 }
 
 /** What sort of number a dimension is: how it is read, and by what. */
 export type DimensionWhat =
-  'outside' | 'inside' | 'length' | 'depth' | 'width' | 'across' | 'position' | 'pitch-diameter' | 'edge' | 'angle' | 'pitch' | 'roughness';
+  | 'outside'
+  | 'inside'
+  | 'length'
+  | 'depth'
+  | 'width'
+  | 'across'
+  | 'position'
+  | 'pitch-diameter'
+  | 'edge'
+  | 'angle'
+  | 'pitch'
+  | 'relation'
+  | 'roughness'
+  | 'hardness';
 
 /** Limits that a standard gives, mm. */
 export interface BookLimits {
@@ -104,10 +132,14 @@ export interface DimensionDraft {
   readonly what: DimensionWhat;
   /** Behind the feature's own name: `width`. */
   readonly label: string;
-  /** mm, or degrees for an angle, µm for a roughness. */
+  /** mm, or what `unit` says. */
   readonly value: number;
+  /** Where it is no length: `°`, `µm`, `HRC`. */
+  readonly unit?: string;
   /** From the standard it is cut by; absent where none says. */
   readonly book?: BookLimits;
+  /** Its limits are what the drawing asks for. */
+  readonly own?: { readonly lower: number; readonly upper: number };
   /** Something sits or runs there: the shop's general tolerance will not do. */
   readonly seat?: true;
   /** It is the surface's own diameter, which takes these limits: a thread's blank. */
@@ -144,8 +176,9 @@ export interface StressRaiser {
   readonly words: string;
 }
 
-/** `centre` and `polish` are done on the lathe, along its axis; `drill` and `sink` across it. */
-export type OperationKind = 'turn' | 'bore' | 'plunge' | 'thread' | 'centre' | 'knurl' | 'polish' | 'drill' | 'sink' | 'mill' | 'broach';
+/** `centre` and `polish` are done on the lathe, along its axis; `drill` and `sink` across it; `hold` is how it is held, `treat` not cut at all. */
+export type OperationKind =
+  'turn' | 'bore' | 'plunge' | 'thread' | 'centre' | 'knurl' | 'polish' | 'hold' | 'drill' | 'sink' | 'mill' | 'broach' | 'treat';
 
 /** One act that makes some of a feature's dimensions. */
 export interface OperationDraft {

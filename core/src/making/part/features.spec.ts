@@ -7,6 +7,8 @@ import { placeAll, surface, type Part } from './part';
 import { validatePart } from './validate-part';
 import { volumeMm3 } from './volume';
 
+/** A seal land only smooths, a knurl only moves metal, and some only ask for something. */
+const TAKES_NOTHING: readonly FeatureKindId[] = ['seal-land', 'knurl', 'relation', 'surface-finish', 'hardness'];
 const KINDS = Object.keys(FEATURE_KINDS) as FeatureKindId[];
 
 /** A part of one to four steps, sometimes bored, with whatever of each kind may sit on it: only what is valid stays. */
@@ -24,10 +26,10 @@ function anyPart(random: () => number): Part {
       ? [{ id: 'b', from: random() < 0.5 ? ('near' as const) : ('far' as const), through: random() < 0.5, surfaces: [hole] }]
       : [];
   let part: Part = { name: 'Any', materialId: 'steel-c45', outside, bores, features: [], limits: {} };
-  for (const kind of KINDS)
+  for (const kind of [...KINDS].sort(() => random() - 0.5))
     for (const on of placeAll(part).map((s) => s.id)) {
       const host = hostOf(part, on)!;
-      if (!kindOf(kind).sides.includes(host.surface.side) || random() < 0.5) continue;
+      if (!kindOf(kind).sides.includes(host.surface.side) || random() < (TAKES_NOTHING.includes(kind) ? 0.85 : 0.5)) continue;
       const start = kindOf(kind).start(host) as Record<string, unknown>;
       // Inside, one whose crests are the hole: 1.0825 pitches over it.
       const inside = host.surface.side === 'inside';
@@ -60,13 +62,13 @@ it('any valid part weighs something, and less than the bars it is turned from', 
   }
 });
 
-it('each feature takes metal away, a fillet leaves some, a seal land only smooths, a knurl only moves it', () => {
+it('each feature takes metal away, a fillet leaves some, some take none', () => {
   for (const part of PARTS)
     part.features.forEach((f, i) => {
       const without = { ...part, features: part.features.filter((_, j) => j !== i) };
       const taken = volumeMm3(without) - volumeMm3(part);
       if (f.kind === 'fillet') expect(taken).toBeLessThan(0);
-      else if (f.kind === 'seal-land' || f.kind === 'knurl') expect(taken).toBeCloseTo(0, 9);
+      else if (TAKES_NOTHING.includes(f.kind)) expect(taken).toBeCloseTo(0, 9);
       else expect([f.kind, taken > 0, taken]).toEqual([f.kind, true, taken]);
     });
 });
@@ -104,8 +106,8 @@ it('limits of a book hold the size that they are of', () => {
       // A pitch is the tool's own.
       if (d.what === 'pitch') expect(d.book.upper).toBe(d.book.lower);
       else expect(d.book.upper).toBeGreaterThan(d.book.lower);
-      // Outside threads and some zones lie wholly to one side of the basic size, never further off than half a millimetre.
-      expect(Math.abs(d.value - (d.book.lower + d.book.upper) / 2)).toBeLessThan(0.5);
+      // Outside threads and some zones lie wholly to one side of the basic size, and a blank is drawn up to half a millimetre off.
+      expect(Math.abs(d.value - (d.book.lower + d.book.upper) / 2)).toBeLessThan(0.75);
       expect(d.book.source).not.toBe('');
     }
 });
@@ -237,6 +239,14 @@ describe('what a kind refuses', () => {
     ['slot', { end: 'right' }, 'end'],
     ['eccentric', { diameterMm: 28, throwMm: 4 }, 'throwMm'],
     ['seal-land', { raUm: 1.6 }, 'raUm'],
+    ['relation', { to: 's' }, 'to'],
+    ['relation', { to: 'gone' }, 'to'],
+    ['relation', { to: 't', of: 'gone' }, 'of'],
+    ['relation', { to: 't', mm: 0 }, 'mm'],
+    ['surface-finish', { raUm: 0.2, how: 'turned' }, 'how'],
+    ['hardness', { scale: 'HRC', from: 15 }, 'from'],
+    ['hardness', { scale: 'HRC', from: 30, to: 250 }, 'to'],
+    ['hardness', { from: 55, to: 55 }, 'to'],
     ['weld-prep', { end: 'left', rootMm: 20 }, 'rootMm'],
     ['knurl', { pitchMm: 4 }, 'pitchMm'],
     ['knurl', { pitchMm: 2.9, lengthMm: 90 }, 'lengthMm'],
@@ -246,3 +256,55 @@ describe('what a kind refuses', () => {
     ['slot', { widthMm: Number.NaN }, 'widthMm'],
   ] as const)('%s %j', (kind, own, field) => expect(refused(kind, own)).toBe(field));
 });
+
+describe('what a drawing asks for', () => {
+  const shaft: Part = {
+    name: 'Shaft',
+    materialId: 'steel-c45',
+    outside: [
+      surface('a', 'cylinder', 'Drive end', 30, 25),
+      surface('b', 'cylinder', 'Body', 60, 30),
+      surface('c', 'cylinder', 'Far seat', 20, 25),
+    ],
+    bores: [],
+    features: [
+      {
+        id: 'k',
+        kind: 'keyseat',
+        on: 'b',
+        name: 'Keyseat',
+        ...kindOf('keyseat').start(hostOf({ ...bareOf(30) }, 's')!),
+      } as unknown as PartFeature,
+      { id: 'r', kind: 'relation', on: 'c', name: 'True to', which: 'run-out', of: '', to: 'a', mm: 0.008 },
+      { id: 'p', kind: 'relation', on: 'b', name: 'Key true', which: 'parallel', of: 'k', to: 'a', mm: 0.05 },
+      { id: 'f', kind: 'surface-finish', on: 'c', name: 'Surface', raUm: 0.8, how: 'ground' },
+      { id: 'h', kind: 'hardness', on: 'c', name: 'Hardness', scale: 'HRC', from: 58, to: 62, how: 'case', remark: '' },
+    ],
+    limits: {},
+  };
+  it('is a dimension with its limits, its unit, and what it is true to', () => {
+    expect(validatePart(shaft)).toMatchObject({ ok: true });
+    const told = dimensionsOf(shaft)
+      .filter((d) => d.own)
+      .map((d) => [d.label, d.own!.lower, d.own!.upper, d.unit]);
+    expect(told).toEqual([
+      ['far seat, run-out to drive end', 0, 0.008, ''],
+      ['body, keyseat out of parallel to drive end', 0, 0.05, ''],
+      ['far seat, Ra, ground', 0, 0.8, 'µm'],
+      ['far seat, hardness, case hardened', 58, 62, 'HRC'],
+    ]);
+  });
+  it('changes neither metal nor outline', () => {
+    const bare = { ...shaft, features: shaft.features.slice(0, 1) };
+    expect(volumeMm3(shaft)).toBe(volumeMm3(bare));
+    expect(outline(shaft)).toEqual(outline(bare));
+  });
+  it('falls when what it is true to is gone', () => {
+    const gone = { ...shaft, outside: shaft.outside.slice(1) };
+    expect(validatePart(gone)).toMatchObject({ problems: [{ path: 'features.1.to' }, { path: 'features.2.to' }] });
+  });
+});
+
+function bareOf(d: number): Part {
+  return { name: 'x', materialId: 'steel-c45', outside: [surface('s', 'cylinder', 'Seat', 60, d)], bores: [], features: [], limits: {} };
+}

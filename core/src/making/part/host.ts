@@ -28,7 +28,7 @@ function besides(row: readonly PlacedSurface[], s: PlacedSurface): { left: Place
 }
 
 /** Where a feature on that surface sits; null where the part has no such surface. */
-export function hostOf(part: Pick<Part, 'outside' | 'bores'>, surfaceId: string): Host | null {
+export function hostOf(part: Pick<Part, 'outside' | 'bores' | 'features'>, surfaceId: string): Host | null {
   const { outside, bores } = placed(part);
   const row = [outside, ...bores].find((r) => r.some((s) => s.id === surfaceId));
   const surface = row?.find((s) => s.id === surfaceId);
@@ -45,5 +45,7 @@ export function hostOf(part: Pick<Part, 'outside' | 'bores'>, surfaceId: string)
     leftMm: left ? left.rightMm / 2 : null,
     rightMm: right ? right.leftMm / 2 : null,
     partLengthMm: partLengthMm(part),
+    surfaces: [...outside, ...bores.flat()],
+    nameOf: (id) => [...outside, ...bores.flat(), ...part.features].find((x) => x.id === id)?.name,
   };
 }

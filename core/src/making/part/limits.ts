@@ -10,11 +10,13 @@ export interface DimensionLimits {
   readonly words: string;
 }
 
+const NO_GENERAL: readonly Dimension['what'][] = ['roughness', 'hardness', 'relation', 'pitch', 'pitch-diameter'];
+
 /** Half width of the shop's general tolerance for a dimension; null where none is known for its sort. */
 function general(d: Dimension): number | null {
   if (d.what === 'edge') return generalEdgeMm(d.value);
   if (d.what === 'angle') return generalAngleDeg(d.surface.lengthMm);
-  return d.what === 'roughness' || d.what === 'pitch' || d.what === 'pitch-diameter' ? null : generalToleranceMm(d.value);
+  return NO_GENERAL.includes(d.what) ? null : generalToleranceMm(d.value);
 }
 
 /**
@@ -22,6 +24,7 @@ function general(d: Dimension): number | null {
  * null for a seat that nobody gave any, and for what no general tolerance is known.
  */
 export function limitsOf(part: Pick<Part, 'limits'>, d: Dimension): DimensionLimits | null {
+  if (d.own) return { ...d.own, from: 'typed', words: 'as the drawing asks' };
   const typed = part.limits[d.key];
   if (typed) return { lower: d.value + typed.lowerDev, upper: d.value + typed.upperDev, from: 'typed', words: typed.text };
   if (d.book) return { lower: d.book.lower, upper: d.book.upper, from: 'book', words: d.book.source };

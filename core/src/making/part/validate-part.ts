@@ -74,7 +74,24 @@ function fieldProblem(spec: FieldSpec, value: unknown): string | null {
       if (typeof value !== 'string' || value.length > spec.most) return `${spec.label}: at most ${spec.most} letters.`;
       return value.trim() || spec.optional ? null : `${spec.label}: it is needed.`;
     case 'timed':
+    case 'feature':
+    case 'surface':
       return typeof value === 'string' ? null : `${spec.label}: choose one.`;
+  }
+}
+
+/** Why a thing that a feature names will not do; null where it will, and where it names none. */
+function namedProblem(part: Part, f: PartFeature, spec: FieldSpec, id: unknown): string | null {
+  const other = part.features.find((o) => o.id === id && o.id !== f.id);
+  switch (spec.kind) {
+    case 'timed':
+      return id === '' || (other && 'clockDeg' in other) ? null : 'what it is timed to is gone.';
+    case 'feature':
+      return id === '' || (other && other.kind !== 'relation') ? null : 'what it is of is gone.';
+    case 'surface':
+      return hostOf(part, String(id)) ? null : id === '' ? 'choose a surface.' : 'the surface that it is true to is gone.';
+    default:
+      return null;
   }
 }
 
@@ -90,9 +107,11 @@ function checkFeature(part: Part, f: PartFeature, i: number, say: Say): void {
     return message ? [{ field, message }] : [];
   });
   for (const p of told.length ? told : kind.check(f, host)) say(`${path}.${p.field}`, 'feature', p.message);
-  const timedTo = (f as { readonly timedTo?: string }).timedTo;
-  if (timedTo && !part.features.some((o) => o.id === timedTo && o.id !== f.id && 'clockDeg' in o))
-    say(`${path}.timedTo`, 'gone', `${f.name || kind.name}: what it is timed to is gone.`);
+  if (told.length) return;
+  for (const [field, spec] of Object.entries(fieldsOf(f.kind))) {
+    const message = namedProblem(part, f, spec, (f as unknown as Readonly<Record<string, unknown>>)[field]);
+    if (message) say(`${path}.${field}`, 'gone', `${f.name || kind.name}: ${message}`);
+  }
 }
 
 /** Turned features of one surface that lie over each other: their contours would not hang together. */

@@ -40,7 +40,7 @@ const LATHE_CAUTION = 'No gloves, no loose sleeves, chuck key out before the spi
 const BRONZE_CAUTION = 'Bronze and brass spray needle chips: guard and face shield.';
 
 /** Acts of the lathe: they belong into the first holding, so that what they make runs true with what is turned. */
-const ON_LATHE: readonly OperationKind[] = ['turn', 'bore', 'plunge', 'thread', 'centre', 'knurl', 'polish'];
+const ON_LATHE: readonly OperationKind[] = ['turn', 'bore', 'plunge', 'thread', 'centre', 'knurl', 'polish', 'hold'];
 
 interface Act {
   readonly feature: PartFeature;
@@ -98,7 +98,8 @@ export function setUpSequence(part: Part): SetUp[] {
   const turned = [
     ...new Set(all.filter((a) => a.feature.kind !== 'chamfer' && ON_LATHE.includes(a.operation.kind)).map((a) => a.operation.words)),
   ];
-  const across = all.filter((a) => !ON_LATHE.includes(a.operation.kind) && a.operation.kind !== 'broach');
+  const across = all.filter((a) => !ON_LATHE.includes(a.operation.kind) && a.operation.kind !== 'broach' && a.operation.kind !== 'treat');
+  const treated = all.filter((a) => a.operation.kind === 'treat');
   const broached = all.filter((a) => a.operation.kind === 'broach');
   const first: SetUp = {
     number: 1,
@@ -119,6 +120,7 @@ export function setUpSequence(part: Part): SetUp[] {
       'Face to length',
       ...part.bores.filter((b) => !b.through && (b.from === 'near') === !headLast).map(() => 'Drill and bore to depth'),
       'Chamfer',
+      ...treated.map((a) => a.operation.words),
     ],
     cautions: [LATHE_CAUTION],
     fromFarEnd: headLast,

@@ -3,10 +3,24 @@ import { featureLines, partSheet, type Scene } from '../../making/scene';
 import { formatLength, type LengthUnit } from '../../terms/quantity';
 import type { DimensionFinding, PartFinding } from './part-finding';
 
+/** A number of a dimension, in the reader's unit where it is a length; without its unit. */
+export const writtenValue = ({ dimension }: Pick<DimensionFinding, 'dimension'>, value: number, unit: LengthUnit): string =>
+  dimension.unit ? String(Number(value.toFixed(2))) : formatLength(value, unit);
+
+/** What stands behind such a number; empty for a length. */
+export const unitBehind = ({ dimension }: Pick<DimensionFinding, 'dimension'>): string =>
+  dimension.unit === '' || dimension.unit === '°' ? dimension.unit : ` ${dimension.unit}`;
+
 /** A dimension as a sheet writes it: from and to, or its size where it has no limits. */
-export function writtenDimension({ dimension, limits }: DimensionFinding, unit: LengthUnit): string {
-  if (dimension.what === 'angle') return `${Number(dimension.value.toFixed(2))}°`;
-  if (dimension.what === 'roughness') return `${limits ? `${limits.lowerMm} to ${limits.upperMm}` : dimension.value} µm`;
+export function writtenDimension(d: DimensionFinding, unit: LengthUnit): string {
+  const { dimension, limits } = d;
+  const { unit: own, value, what } = dimension;
+  const show = (v: number): string => writtenValue(d, v, unit);
+  const behind = unitBehind(d);
+  if (what === 'angle') return show(value) + behind;
+  // Nothing is rougher, or further off, than less than nothing.
+  if (limits && limits.lowerMm <= 0 && dimension.own) return `at most ${show(limits.upperMm)}${behind}`;
+  if (own) return `${limits ? `${show(limits.lowerMm)} to ${show(limits.upperMm)}` : show(value)}${behind}`;
   return limits ? `${formatLength(limits.lowerMm, unit)} to ${formatLength(limits.upperMm, unit)}` : formatLength(dimension.value, unit);
 }
 

@@ -17,6 +17,7 @@ const pass = (segmentId: string, passed = true) =>
     segmentId,
     passed,
     measuredMm: 40,
+    gaugedWith: '',
     remark: 'As agreed.',
     personId: 'tomas',
     at: '',

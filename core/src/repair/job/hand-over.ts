@@ -21,7 +21,8 @@ export interface HandOverHold {
 function unprovedOf({ proofs }: PieceFinding, where: string): HandOverHold[] {
   return proofs.flatMap((p): HandOverHold[] => {
     if (p.signed?.passed || (!p.dimension.mustProve && !p.readings.length)) return [];
-    const why = p.signed ? 'was failed' : p.readings.length ? 'is measured, but nobody passed it' : 'is not measured';
+    const tried = p.gauged ? 'is not tried with a gauge' : 'is not measured';
+    const why = p.signed ? 'was failed' : p.readings.length ? 'is measured, but nobody passed it' : tried;
     const name = where ? `${where}: ${inSentence(p.name)}` : p.name;
     return [{ code: 'unproved', message: `${name} ${why}.`, station: 'prove', passedBy: 'unproved' }];
   });

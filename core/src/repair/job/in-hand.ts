@@ -14,6 +14,10 @@ export const cutInHand = ({ cuts }: Pick<Repair, 'cuts'>, spanId: string | null)
 export const clockToProve = (p: ProofFinding): number | null =>
   (isDiameterOfSurface(p.dimension.dimension) ? PROOF_CLOCKS : [0]).find((c) => !p.readings.some((r) => r.clockDeg === c)) ?? null;
 
-/** The dimension that is proved now: the one picked, else the first that must be and is not read all round; null where none is left. */
-export const proofInHand = ({ proofs }: Pick<Repair, 'proofs'>, spanId: string | null): ProofFinding | null =>
-  proofs.find((p) => p.dimension.dimension.key === spanId) ?? proofs.find((p) => p.dimension.mustProve && clockToProve(p) !== null) ?? null;
+/** The dimension that is read now: the one picked, else the first that must be and is not read all round; null where none is left. */
+export const proofInHand = ({ proofs }: Pick<Repair, 'proofs'>, spanId: string | null): ProofFinding | null => {
+  const read = proofs.filter((p) => !p.gauged);
+  return (
+    read.find((p) => p.dimension.dimension.key === spanId) ?? read.find((p) => p.dimension.mustProve && clockToProve(p) !== null) ?? null
+  );
+};

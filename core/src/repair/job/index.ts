@@ -30,10 +30,11 @@ export { ownBore, truedTooLarge, type BoreFigures, type BoreFinding, type BoreOp
 export type { SeatFinding } from './seat-finding';
 export { expectedAt, expectedSizeMm } from './expected';
 export type { DimensionFinding, LimitsFrom, PartFinding, SegmentFinding } from './part-finding';
-export { drawingSheet, writtenDimension } from './drawing-sheet';
+export { askedHere, type AskedHere } from './asked-here';
+export { drawingSheet, unitBehind, writtenDimension, writtenValue } from './drawing-sheet';
 export { rungFigure, usualPlan, type PlanFinding, type SegmentPasses } from './plan-finding';
 export type { CutFinding } from './cut-finding';
-export type { ProofFinding } from './proof-finding';
+export { signProblems, type ProofFinding, type Signing } from './proof-finding';
 export { freeze, movedFigures, notAsSeen, newestRelease, MOVED_LEAST_MM, type MovedFigure } from './release';
 export { CAUTIONS, FILE_CAUTION, hazardsAtCut, LICENSED_HAZARDS, type Caution } from './cautions.data';
 export { handOverHolds, stillHeld, type HandOverHold } from './hand-over';
@@ -67,7 +68,7 @@ export {
 export { piecesOf, type Piece, type PieceChoice } from './pieces';
 export { goodPieces, type ItemFinding, type PieceFinding } from './item-finding';
 export { ITEM_STATIONS, itemStanding, type ItemStation } from './item-stations';
-export { provedOf, type Proved } from './proved';
+export { provedOf, provedWords, type Proved } from './proved';
 export { clockToProve, cutInHand, proofInHand } from './in-hand';
 export { everyFigure, placeInHand, stationFigure } from './station-figure';
 export type { DiagnosisFinding } from './diagnosis-finding';

@@ -125,14 +125,16 @@ function cut(item: ItemFinding, given: Given): Standing {
 }
 
 function provePiece({ proofs }: PieceFinding): Standing {
-  if (proofs.length === 0 || proofs.every((p) => p.readings.length === 0)) return notYet('readings of the finished part');
+  if (proofs.every((p) => p.readings.length === 0 && !p.signed)) return notYet('readings of the finished part');
   const due = proofs.filter((p) => p.dimension.mustProve);
   const failed = proofs.find((p) => p.verdict === 'out' && !p.signed?.passed);
   if (failed) return out(`${failed.name} is out of its limits`);
-  const unmeasured = due.find((p) => p.readings.length === 0);
+  const unmeasured = due.find((p) => !p.gauged && p.readings.length === 0);
   if (unmeasured) return underWay(`readings of ${inSentence(unmeasured.name)}`);
   const unsigned = due.find((p) => !p.signed);
-  return unsigned ? underWay(`somebody to pass ${inSentence(unsigned.name)}`) : done;
+  if (!unsigned) return done;
+  const name = inSentence(unsigned.name);
+  return underWay(unsigned.gauged ? `${name} to be tried with a gauge` : `somebody to pass ${name}`);
 }
 
 function prove(item: ItemFinding): Standing {

@@ -181,7 +181,7 @@ describe('several items', () => {
   it('a proof passes one piece; the report names item and piece', () => {
     const proof = (piece: number): ProofRecord => ({
       ...{ id: `p${piece}`, jobId: 'job', itemId: 'bush', piece, segmentId: 'body' },
-      ...{ passed: true, measuredMm: 60, remark: '', personId: 'tomas', at: '' },
+      ...{ passed: true, measuredMm: 60, gaugedWith: '', remark: '', personId: 'tomas', at: '' },
     });
     const read = (piece: number) =>
       testReading({ purpose: 'proof', itemId: 'bush', piece, segmentId: 'body', valueMm: 60, instrumentId: 'mic' });

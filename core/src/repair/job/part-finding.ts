@@ -29,7 +29,7 @@ export type LimitsFrom = 'fit' | 'typed' | 'book' | 'general' | 'none';
 export interface DimensionFinding {
   readonly dimension: Dimension;
   readonly figure: Figure;
-  /** mm; degrees for an angle, µm for a roughness. */
+  /** mm, or what the dimension's unit says. */
   readonly limits: Limits | null;
   readonly from: LimitsFrom;
   /** What says so: the standard, the words typed. */
@@ -121,7 +121,7 @@ const withSizes = (part: Part, sizeOf: (s: Surface) => number): Part => {
 /** Figures of before dimensions had keys are called as they were. */
 const figureKey = (d: Dimension): string => `segment.${d.key}${isDiameterOfSurface(d) ? '.diameter' : ''}`;
 
-const MEASURES: Partial<Record<Dimension['what'], Measure>> = { angle: 'angle', roughness: 'ratio' };
+const MEASURES: Partial<Record<Dimension['what'], Measure>> = { angle: 'angle', roughness: 'ratio', hardness: 'ratio' };
 const DEGREE = Math.PI / 180;
 
 function dimensionFinding(part: Part, d: Dimension, fitted: Fitted | null): DimensionFinding {
@@ -160,12 +160,13 @@ function dimensionFinding(part: Part, d: Dimension, fitted: Fitted | null): Dime
   const band = (upper - lower) / 2;
   const rests = from === 'general' ? [tabled(`${key}.general`, 'general tolerance', band * scale, GENERAL_TOLERANCE_SOURCE, measure)] : [];
   // Limits that lie to one side of the drawn size, such as k6 or a keyseat's depth, are made to their middle: the size itself may be out.
-  const aim = from === 'general' || measure !== 'length' ? d.value * scale : (lower + upper) / 2;
+  const asDrawn = from === 'general' || measure !== 'length' || d.own !== null;
+  const aim = asDrawn ? d.value * scale : (lower + upper) / 2;
   const figure = workedOut(
     key,
     d.label,
     aim,
-    from === 'general' ? how.general : `${how[from]} (${words}), to their middle`,
+    from === 'general' ? how.general : d.own ? words : `${how[from]} (${words}), to their middle`,
     [drawn, ...rests],
     {
       measure,

@@ -1,7 +1,8 @@
 import { capital, countOf, inSentence } from '../../terms/words';
 import { judge, worst, type Limits, type Verdict } from '../../evidence/proof';
 import { analyseShape, K95, type Shape } from '../../evidence/readings';
-import { workedOut, type Figure } from '../../terms/working';
+import type { Problem } from '../../terms/outcome';
+import { typed, workedOut, type Figure } from '../../terms/working';
 import { isDiameterOfSurface, READ_AS } from '../../making/part';
 import { alphaOf, instrumentUncertaintyMm, readingFigure, toDiameter } from './measured';
 import { instrumentOf } from './bias';
@@ -16,6 +17,8 @@ export interface ProofFinding {
   /** Of a diameter the surface's, else as the dimension is called. */
   readonly name: string;
   readonly limits: Limits;
+  /** No instrument of the crib reads it: it is tried with a gauge, the nut, a specimen, and what came of it is signed. */
+  readonly gauged: boolean;
   readonly readings: readonly ReadingRecord[];
   readonly shape: Shape | null;
   readonly measured: Figure | null;
@@ -25,13 +28,36 @@ export interface ProofFinding {
   readonly signed: ProofRecord | null;
 }
 
-/** Nobody reads an angle or a roughness with an instrument of the crib here: what is read as a length is proved. */
-const isRead = ({ dimension }: DimensionFinding): boolean => READ_AS[dimension.what] !== null;
-
 /** A signature is of a size: it falls with the readings that it was given for, and a pass without a reason once it is out of its limits. */
 function standing(last: ProofRecord | undefined, meanMm: number | null, verdict: Verdict): ProofRecord | null {
-  if (!last || meanMm === null || Math.abs(last.measuredMm - meanMm) >= MOVED_LEAST_MM) return null;
+  if (!last || meanMm === null || last.measuredMm === null || Math.abs(last.measuredMm - meanMm) >= MOVED_LEAST_MM) return null;
   return last.passed && verdict === 'out' && last.remark.trim() === '' ? null : last;
+}
+
+const DEGREE = Math.PI / 180;
+
+/** A dimension that no instrument of the crib reads: what was signed last is what is known of it. */
+function gaugedProof(found: DimensionFinding & { readonly limits: Limits }, proofs: readonly ProofRecord[]): ProofFinding {
+  const { key, label } = found.dimension;
+  const name = capital(label);
+  const last = proofs.filter((p) => p.segmentId === key && p.gaugedWith !== '').at(-1);
+  const value = last?.measuredMm ?? null;
+  const verdict = value === null ? 'unknown' : judge(value, 0, found.limits);
+  const { measure } = found.figure;
+  const scale = measure === 'angle' ? DEGREE : 1;
+  return {
+    dimension: found,
+    name,
+    limits: found.limits,
+    gauged: true,
+    readings: [],
+    shape: null,
+    measured:
+      value === null ? null : typed(`segment.${key}.proved`, `${inSentence(name)} as made`, value * scale, last!.gaugedWith, '', measure),
+    verdict,
+    play: [],
+    signed: last && !(last.passed && verdict === 'out' && last.remark.trim() === '') ? last : null,
+  };
 }
 
 function proofOf(
@@ -50,7 +76,8 @@ function proofOf(
   const side = what === 'inside' ? 'inside' : 'outside';
   const sizes = readings.map((r) => toDiameter(r, side, materialId, sheet.job.shopTempC, shop));
   const shape = round ? analyseShape(side, sizes, alphaOf(materialId)) : null;
-  const values = sizes.map((d) => d.valueMm);
+  // Which way an indicator swings says nothing of how far.
+  const values = sizes.map((d) => (READ_AS[what] === 'indicator' ? Math.abs(d.valueMm) : d.valueMm));
   const mean = shape?.meanMm ?? (values.length ? values.reduce((s, v) => s + v, 0) / values.length : null);
   const plusMinusMm =
     shape?.plusMinusMm ??
@@ -72,6 +99,7 @@ function proofOf(
     dimension: found,
     name,
     limits: found.limits,
+    gauged: false,
     readings,
     shape,
     measured,
@@ -81,8 +109,28 @@ function proofOf(
   };
 }
 
+/** What somebody signs of a dimension: passed or not, why, and of what is gauged with what and what that showed. */
+export interface Signing {
+  readonly passed: boolean;
+  readonly remark: string;
+  readonly gaugedWith: string;
+  readonly gaugedValue: number | null;
+}
+
+/** What keeps a signature from being taken; none where it may stand. The same in browser and server. */
+export function signProblems(found: ProofFinding | undefined, given: Signing): Problem[] {
+  if (!found || !(found.gauged || found.measured))
+    return [{ code: 'unmeasured', path: 'segmentId', message: 'Measure this dimension before passing it.' }];
+  if (found.gauged && given.gaugedWith.trim() === '')
+    return [{ code: 'untried', path: 'gaugedWith', message: 'Say what it was tried with: thread gauge, the nut, a specimen, a tester.' }];
+  const gaugedOut = found.gauged && given.gaugedValue !== null && judge(given.gaugedValue, 0, found.limits) === 'out';
+  return given.passed && given.remark.trim() === '' && (found.gauged ? gaugedOut : found.verdict === 'out')
+    ? [{ code: 'out', path: 'remark', message: 'It is out of its limits. Say why it may pass all the same, and who agreed.' }]
+    : [];
+}
+
 /**
- * Every dimension of one piece that an instrument reads, proved or not; what must be proved before the rest.
+ * Every dimension of one piece, proved or not; what must be proved before the rest. Of what is gauged only what must be: nobody asks for more.
  *
  * @param live readings of that piece
  * @param proofs what was signed of that piece, oldest first
@@ -96,7 +144,10 @@ export function proofFindings(
 ): ProofFinding[] {
   if (!found) return [];
   const fitsOf = new Map(found.segments.map((s) => [s.segment.id, s.fits]));
-  const read = found.dimensions.filter((d): d is DimensionFinding & { limits: Limits } => d.limits !== null && isRead(d));
-  const all = read.map((d) => proofOf(d, fitsOf.get(d.dimension.key) ?? [], found.part.materialId, live, proofs, sheet, shop));
+  const limited = found.dimensions.filter((d): d is DimensionFinding & { limits: Limits } => d.limits !== null);
+  const all = limited.flatMap((d) => {
+    if (READ_AS[d.dimension.what] === null) return d.mustProve ? [gaugedProof(d, proofs)] : [];
+    return [proofOf(d, fitsOf.get(d.dimension.key) ?? [], found.part.materialId, live, proofs, sheet, shop)];
+  });
   return [...all.filter((p) => p.dimension.mustProve), ...all.filter((p) => !p.dimension.mustProve)];
 }

@@ -1,4 +1,5 @@
 import { inSentence } from '../../terms/words';
+import { unitBehind } from './drawing-sheet';
 import { goodPieces, pieceName } from './item-finding';
 import type { ProofFinding } from './proof-finding';
 import type { Job } from './repair';
@@ -9,6 +10,16 @@ export interface Proved {
   /** With item and piece where there are several. */
   readonly name: string;
   readonly proof: ProofFinding;
+}
+
+/** What came of a proof: the size as `show` writes a length, what a gauge showed, what it was tried with; null where nothing is known yet. */
+export function provedWords({ gauged, dimension, measured, signed }: ProofFinding, show: (mm: number) => string): string | null {
+  if (!gauged) return measured && show(measured.value);
+  if (!signed) return null;
+  const { measuredMm, gaugedWith } = signed;
+  if (measuredMm === null) return `tried: ${gaugedWith}`;
+  const { unit } = dimension.dimension;
+  return `${unit ? `${measuredMm}${unitBehind(dimension)}` : show(measuredMm)}, ${gaugedWith}`;
 }
 
 /** Of every item and good piece, what had to be proved, and what was read all the same. */

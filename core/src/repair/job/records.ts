@@ -270,7 +270,10 @@ export interface ProofRecord {
   readonly piece: number;
   readonly segmentId: string;
   readonly passed: boolean;
-  readonly measuredMm: number;
+  /** By the readings, else what the gauge showed; null where it only went or did not. */
+  readonly measuredMm: number | null;
+  /** What it was tried with, where no instrument of the crib reads it: a gauge, the nut, a specimen. Empty where it was read. */
+  readonly gaugedWith: string;
   readonly remark: string;
   readonly personId: string;
   readonly at: string;

@@ -248,7 +248,7 @@ describe('cut and prove', () => {
     const sheet = drawn();
     const signed = (segmentId: string, measuredMm: number) => ({
       ...{ id: `p-${segmentId}`, jobId: 'job', itemId: 'job', piece: 1, segmentId },
-      ...{ passed: true, measuredMm, remark: '', personId: 'tomas', at: '' },
+      ...{ passed: true, measuredMm, gaugedWith: '', remark: '', personId: 'tomas', at: '' },
     });
     const ready: JobSheet = {
       ...sheet,

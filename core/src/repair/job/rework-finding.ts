@@ -52,7 +52,9 @@ function cutOf(cut: ItemCut, f: PlaceFinding, fits: readonly FitFinding[], bores
     what: f.place.side,
     label: `diameter of ${name}`,
     value: size.value,
+    unit: '',
     book: null,
+    own: null,
     seat: true,
     surface: surfaceOf(f, size.value),
   };

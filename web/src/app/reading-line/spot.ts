@@ -9,6 +9,7 @@ import {
   isDiameter,
   isDiameterOfSurface,
   QUANTITIES,
+  READ_AS,
   sameSpot,
   type PlaceFinding,
   type LengthUnit,
@@ -117,7 +118,9 @@ function cutTarget(repair: Repair, selection: Selection): LineTarget | null {
 function proofTarget(repair: Repair, selection: Selection): LineTarget | null {
   const proof = proofInHand(repair, selection.spanId);
   if (!proof) return null;
-  const { key: id, surface } = proof.dimension.dimension;
+  const { key: id, surface, what } = proof.dimension.dimension;
+  // What is true to something else is what an indicator swings by, and may be nothing.
+  const swings = READ_AS[what] === 'indicator';
   const { fromMm, toMm } = surface;
   const { name } = proof;
   const stationMm = Math.round((fromMm + toMm) / 2);
@@ -128,15 +131,15 @@ function proofTarget(repair: Repair, selection: Selection): LineTarget | null {
     segmentId: id,
     ...pieceOf(repair),
     afterActId: null,
-    spot: { stationMm, clockDeg, quantity: 'size' },
+    spot: { stationMm, clockDeg, quantity: swings ? 'indicator' : 'size' },
     title:
       whose(repair) +
       (isDiameterOfSurface(proof.dimension.dimension) ? `${name}, finished and cold, ${clockDeg}°` : `${name}, finished and cold`),
-    expectedMm: proof.dimension.figure.value,
-    nominalMm: proof.dimension.figure.value,
+    expectedMm: swings ? null : proof.dimension.figure.value,
+    nominalMm: swings ? null : proof.dimension.figure.value,
     instrumentId: '',
     there: proof.readings.filter((r) => r.clockDeg === clockDeg),
-    signed: false,
+    signed: swings,
     dial: null,
   };
 }

@@ -5,18 +5,21 @@ import { crossHole, type CrossHole } from './cross-hole';
 import { eccentric, type Eccentric } from './eccentric';
 import { fillet, type Fillet } from './fillet';
 import { flats, type Flats } from './flats';
+import { hardness, type Hardness } from './hardness';
 import { holePattern, type HolePattern } from './hole-pattern';
 import { keyseat, type Keyseat } from './keyseat';
 import { keyway, type Keyway } from './keyway';
 import { knurl, type Knurl } from './knurl';
 import { oilGroove, type OilGroove } from './oil-groove';
 import { oringGroove, type OringGroove } from './oring-groove';
+import { relation, type Relation } from './relation';
 import { relief, type Relief } from './relief';
 import { ringGroove, type RingGroove } from './ring-groove';
 import { sealGroove, type SealGroove } from './seal-groove';
 import { sealLand, type SealLand } from './seal-land';
 import { slot, type Slot } from './slot';
 import { spline, type Spline } from './spline';
+import { surfaceFinish, type SurfaceFinish } from './surface-finish';
 import { thread, type Thread } from './thread';
 import { undercut, type Undercut } from './undercut';
 import { weldPrep, type WeldPrep } from './weld-prep';
@@ -45,7 +48,10 @@ export type PartFeature =
   | SealLand
   | WeldPrep
   | Knurl
-  | Spline;
+  | Spline
+  | Relation
+  | SurfaceFinish
+  | Hardness;
 
 export type FeatureKindId = PartFeature['kind'];
 
@@ -73,6 +79,9 @@ export const FEATURE_KINDS: { readonly [K in FeatureKindId]: FeatureKind<Extract
   'weld-prep': weldPrep,
   knurl,
   spline,
+  relation,
+  'surface-finish': surfaceFinish,
+  hardness,
 };
 
 /** The kind of a feature, as one that takes any: which fields a kind has its own file says. */

@@ -2,6 +2,7 @@ import { NgTemplateOutlet } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { check, choiceInput, routes } from '@iron-patch/contract';
 import {
+  askedHere,
   choiceKey,
   chosenPart,
   hostOf,
@@ -10,8 +11,10 @@ import {
   newPart,
   originalSizeMm,
   PART_KINDS,
+  placeAll,
   roundStart,
   surface,
+  type AskedHere,
   type Bore,
   type DimensionFinding,
   type FeatureKindId,
@@ -29,6 +32,8 @@ import { FeatureRow } from './feature-row';
 import { LimitsTable } from './limits-table';
 import { ReworkTable } from './rework-table';
 import { SurfaceRow } from './surface-row';
+
+const NOTHING = { outside: [], bores: [] };
 
 /** Paths of the drawing that have a field on this screen; what is said of others stands in one block. */
 const FIELDS = /^(name|(outside\.\d+|bores\.\d+\.surfaces\.\d+|features\.\d+)\.(?!on$)\w+)$/;
@@ -92,6 +97,20 @@ const FIELDS = /^(name|(outside\.\d+|bores\.\d+\.surfaces\.\d+|features\.\d+)\.(
       margin-top: 14px;
       padding-top: 10px;
     }
+    .asked {
+      list-style: none;
+      margin: 0;
+      padding: 0;
+    }
+    .asked li {
+      display: flex;
+      gap: 14px;
+      align-items: center;
+      padding: 3px 0;
+    }
+    .asked button {
+      flex: none;
+    }
     .kinds {
       display: flex;
       flex-wrap: wrap;
@@ -148,6 +167,10 @@ export class Draw {
     const own = this.found()?.problems ?? [];
     return [...own, ...told.filter((p) => !own.some((o) => o.path === p.path))];
   });
+  protected readonly asked = computed(() => {
+    const found = this.found();
+    return found && !found.problems.length ? askedHere(found, this.store.repair()!.fits) : [];
+  });
   protected readonly general = computed(() => this.problems().filter((p) => !FIELDS.test(p.path)));
   protected readonly freeEnds = computed(() => (['near', 'far'] as const).filter((end) => !this.part()!.bores.some((b) => b.from === end)));
   protected readonly bare = computed(() => (this.found()?.unlimited ?? []).map((d) => d.dimension.label).join(', '));
@@ -162,6 +185,12 @@ export class Draw {
       .features.map((feature, index) => ({ feature, index }))
       .filter(({ feature }) => feature.on === surfaceId);
   }
+
+  /** What is cut into the part, to be named by a relation. */
+  protected readonly cutThings = computed<readonly Option[]>(() =>
+    (this.part()?.features ?? []).filter((f) => f.kind !== 'relation').map((f) => [f.id, f.name]),
+  );
+  protected readonly allSurfaces = computed<readonly Option[]>(() => placeAll(this.part() ?? NOTHING).map((s) => [s.id, s.name]));
 
   protected clocked(but: string): readonly Option[] {
     return this.part()!.features.flatMap((f): Option[] => (f.id !== but && 'clockDeg' in f ? [[f.id, f.name]] : []));
@@ -255,6 +284,10 @@ export class Draw {
     const name = like ? `${kind.name} ${like + 1}` : kind.name;
     const added = { ...kind.start(host), id: newId().slice(0, 8), kind: kindId, on, name } as unknown as PartFeature;
     this.change({ features: [...part.features, added] });
+  }
+
+  protected take({ feature }: AskedHere): void {
+    this.change({ features: [...this.part()!.features, { ...feature, id: newId().slice(0, 8) }] });
   }
 
   protected removeFeature(id: string): void {

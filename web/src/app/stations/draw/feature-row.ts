@@ -54,6 +54,28 @@ interface Row {
               (valueChange)="change(r.field, $event)"
             />
           }
+          @case ('feature') {
+            <ip-choose
+              [label]="r.label"
+              [name]="r.field"
+              [options]="ofFeature(r.spec)"
+              [value]="asText(r.value)"
+              [path]="path() + '.' + r.field"
+              [problems]="problems()"
+              (valueChange)="change(r.field, $event)"
+            />
+          }
+          @case ('surface') {
+            <ip-choose
+              [label]="r.label"
+              [name]="r.field"
+              [options]="surfaces()"
+              [value]="asText(r.value)"
+              [path]="path() + '.' + r.field"
+              [problems]="problems()"
+              (valueChange)="change(r.field, $event)"
+            />
+          }
           @case ('timed') {
             <ip-choose
               [label]="r.label"
@@ -120,6 +142,9 @@ export class FeatureRow {
   readonly problems = input<readonly Problem[]>([]);
   /** Features that it can be timed to: id and name. */
   readonly others = input<readonly Option[]>([]);
+  /** Features and surfaces that it can name. */
+  readonly features = input<readonly Option[]>([]);
+  readonly surfaces = input<readonly Option[]>([]);
   readonly changed = output<PartFeature>();
   readonly removed = output();
   protected readonly kind = computed(() => kindOf(this.feature().kind));
@@ -134,6 +159,10 @@ export class FeatureRow {
     });
   });
 
+  protected ofFeature = (spec: FieldSpec): readonly Option[] => [
+    ['', 'none' in spec ? spec.none : ''],
+    ...this.features().filter(([id]) => id !== this.feature().id),
+  ];
   protected asNumber = (value: unknown): number | null => (typeof value === 'number' ? value : null);
   protected asText = (value: unknown): string => (typeof value === 'number' && Number.isNaN(value) ? '' : String(value));
   protected read = (text: string): number => signedNumber(text);

@@ -1,5 +1,14 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
-import { capital, formatLength, parseLimits, writtenDimension, type DimensionFinding, type LimitsFrom, type Part } from '@iron-patch/core';
+import {
+  capital,
+  parseLimits,
+  unitBehind,
+  writtenDimension,
+  writtenValue,
+  type DimensionFinding,
+  type LimitsFrom,
+  type Part,
+} from '@iron-patch/core';
 import { TextField } from '../../form';
 import { SheetStore } from '../../sheet-data';
 import { FigureButton } from '../../show';
@@ -36,13 +45,13 @@ const FROM: Readonly<Record<LimitsFrom, string>> = {
               @if (isLength(d)) {
                 <ip-figure [figure]="d.figure" [size]="17" />
               } @else {
-                {{ written(d) }}
+                {{ size(d) }}
               }
             </td>
-            <td class="num">{{ isLength(d) && d.limits ? written(d) : '' }}</td>
+            <td class="num">{{ d.limits ? written(d) : '' }}</td>
             <td [title]="d.words">{{ from[d.from] }}</td>
             <td>
-              @if (d.from !== 'fit' && isLength(d)) {
+              @if (d.from !== 'fit' && isLength(d) && !d.dimension.own) {
                 <ip-text
                   [label]="'Limits of ' + d.dimension.label"
                   class="bare-label"
@@ -96,8 +105,9 @@ export class LimitsTable {
   );
 
   protected isLength = (d: DimensionFinding): boolean => d.figure.measure === 'length';
-  protected written = (d: DimensionFinding): string =>
-    d.limits || !this.isLength(d) ? writtenDimension(d, this.store.unit()) : formatLength(d.dimension.value, this.store.unit());
+  protected size = (d: DimensionFinding): string => writtenValue(d, d.dimension.value, this.store.unit()) + unitBehind(d);
+  /** An angle goes without its limits, as on the sheet. */
+  protected written = (d: DimensionFinding): string => (d.dimension.what === 'angle' ? '' : writtenDimension(d, this.store.unit()));
   protected typed = (key: string): string => this.unread()[key]?.text ?? this.part().limits[key]?.text ?? '';
 
   protected type(d: DimensionFinding, text: string): void {

@@ -8,6 +8,8 @@ import {
   type ProofFinding,
   type ReadingRecord,
   type Verdict,
+  provedWords,
+  writtenDimension,
   inSentence,
 } from '@iron-patch/core';
 import { NzInputModule } from 'ng-zorro-antd/input';
@@ -18,6 +20,7 @@ import { StateMark } from '../../mark';
 import { DraftNote } from '../../form';
 import { FigureButton } from '../../show';
 import { LicensedMatters } from '../licensed-matters';
+import { GaugeForm } from './gauge-form';
 import { PlayChart } from './play-chart';
 
 const WORDS: Readonly<Record<Verdict, string>> = { fits: 'fits', close: 'close', out: 'out', unknown: 'not measured' };
@@ -25,7 +28,7 @@ const WORDS: Readonly<Record<Verdict, string>> = { fits: 'fits', close: 'close',
 /** The finished part, cold, against its limits with the instrument's own uncertainty; its play; who passes it. */
 @Component({
   selector: 'ip-prove',
-  imports: [FormsModule, NzInputModule, FigureButton, StateMark, LicensedMatters, PlayChart, DraftNote, ItemSteps, PieceRow],
+  imports: [FormsModule, NzInputModule, FigureButton, StateMark, LicensedMatters, PlayChart, GaugeForm, DraftNote, ItemSteps, PieceRow],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './prove.html',
   styles: `
@@ -118,6 +121,11 @@ export class Prove {
     return formatLength(mm, this.store.unit());
   }
 
+  protected written = (p: ProofFinding): string => writtenDimension(p.dimension, this.store.unit());
+  protected gaugedWords = (p: ProofFinding): string => provedWords(p, (mm) => this.show(mm)) ?? '';
+  protected resultWords = (p: ProofFinding): string =>
+    p.gauged && p.verdict === 'unknown' ? (p.signed ? 'tried' : 'not tried') : this.words[p.verdict];
+
   protected at({ clockDeg, unit }: ReadingRecord): string {
     return `${unit}, ${clockDeg}°`;
   }
@@ -128,7 +136,7 @@ export class Prove {
 
   protected pick(p: ProofFinding): void {
     this.store.select({ spanId: p.dimension.dimension.key, stationMm: null, clockDeg: null });
-    document.getElementById('reading')?.focus();
+    if (!p.gauged) document.getElementById('reading')?.focus();
   }
 
   protected async sign(p: ProofFinding, passed: boolean): Promise<void> {

@@ -7,6 +7,7 @@ import {
   chosenReturn,
   chosenRoute,
   provedOf,
+  provedWords,
   formatLength,
   LICENSED_HAZARDS,
   otherUnit,
@@ -75,7 +76,7 @@ const NOTHING_SAID: ReturnChoice = { lesson: '', stillToDo: '', outcome: 'passed
             @let p = x.proof;
             <tr>
               <th scope="row">{{ x.name }}</th>
-              <td class="fig">{{ p.measured ? both(p.measured.value) : 'not measured' }} <ip-state [state]="p.verdict" /></td>
+              <td class="fig">{{ words(p, both) ?? 'not measured' }} <ip-state [state]="p.verdict" /></td>
             </tr>
             @for (x of p.play; track x.mate.hole.place.id) {
               <tr>
@@ -282,10 +283,12 @@ export class Return {
   protected readonly csv = computed(() => routes.readingsCsv(this.sheet().job.id));
 
   protected readonly span = spanWords;
-  protected both(mm: number): string {
+  protected readonly words = provedWords;
+
+  protected both = (mm: number): string => {
     const unit = this.store.unit();
     return `${formatLength(mm, unit)} ${unit}, ${formatLength(mm, otherUnit(unit))} ${otherUnit(unit)}`;
-  }
+  };
 
   protected who(id: string): string {
     return this.shop.shop().people.find((p) => p.id === id)?.name ?? '';

@@ -1,0 +1,134 @@
+import { toleranceWidth } from '../../book/fits';
+import { LIP_SEAL_SHAFT } from '../../book/seals';
+import { placeOutside, type Part, type PartFeature, type PlacedSurface } from '../../making/part';
+import { formatLength } from '../../terms/quantity';
+import { inSentence } from '../../terms/words';
+import type { FitFinding } from './fit-finding';
+import type { PartFinding } from './part-finding';
+
+/** Something that what runs on a surface usually asks of it, and that the drawing does not ask yet. */
+export interface AskedHere {
+  readonly key: string;
+  readonly surfaceName: string;
+  /** As it would stand in the drawing, without an id. */
+  readonly feature: PartFeature;
+  readonly words: string;
+  readonly why: string;
+}
+
+type Ask = Omit<AskedHere, 'key' | 'surfaceName'>;
+
+/** Ra of a seat of grade IT6, µm, up to a diameter in mm: as bearing seats are usually drawn. */
+const SEAT_RA_UM = [
+  { toMm: 80, raUm: 0.8 },
+  { toMm: 500, raUm: 1.6 },
+] as const;
+/** Harder than the least that a lip asks, and not so hard that it chips: what induction gives a tempering steel, HRC. */
+const HARD_TO_HRC = 60;
+
+const KEYED: readonly PartFeature['kind'][] = ['keyseat', 'woodruff-seat', 'spline'];
+
+/** To a whole micrometre, never larger. */
+const micrometres = (mm: number): number => Math.floor(mm * 1000 + 1e-9) / 1000;
+const grade = (g: 'IT5' | 'IT6', diameterMm: number): number | null => {
+  const width = toleranceWidth(g, diameterMm);
+  return width.ok ? width.value : null;
+};
+
+const runOut = (on: string, to: PlacedSurface, which: 'run-out' | 'face-run-out', mm: number, why: string): Ask => ({
+  feature: { id: '', kind: 'relation', on, name: 'True to', which, of: '', to: to.id, mm },
+  words: `${which === 'run-out' ? 'run-out' : 'run-out of its face'} to ${inSentence(to.name)} at most ${formatLength(mm, 'mm')} mm`,
+  why,
+});
+
+function ofSeat(s: PlacedSurface, seats: readonly PlacedSurface[], row: readonly PlacedSurface[]): Ask[] {
+  const rough = SEAT_RA_UM.find((r) => s.diameterMm <= r.toMm);
+  const it5 = grade('IT5', s.diameterMm);
+  const [first] = seats;
+  const finish: Ask[] = rough
+    ? [
+        {
+          feature: { id: '', kind: 'surface-finish', on: s.id, name: 'Surface', raUm: rough.raUm, how: 'turned' },
+          words: `Ra at most ${rough.raUm} µm`,
+          why: `usual for a bearing seat of grade 6 up to ${rough.toMm} mm`,
+        },
+      ]
+    : [];
+  const between: Ask[] =
+    it5 !== null && first && first.id !== s.id
+      ? [
+          runOut(
+            s.id,
+            first,
+            'run-out',
+            micrometres(it5 / 2),
+            'half of IT5 (ISO 286-1), usual between the seats of bearings of normal class',
+          ),
+        ]
+      : [];
+  const shoulders = row.filter(
+    (o) => o.diameterMm > s.diameterMm && (Math.abs(o.toMm - s.fromMm) < 1e-9 || Math.abs(o.fromMm - s.toMm) < 1e-9),
+  );
+  const faces =
+    it5 === null
+      ? []
+      : shoulders.map((o) =>
+          runOut(o.id, s, 'face-run-out', micrometres(it5), 'IT5 (ISO 286-1), usual for the shoulder that a bearing lies against'),
+        );
+  return [...finish, ...between, ...faces];
+}
+
+/** Whether the drawing asks for it already, with whatever figure. */
+const stands = (part: Part, { feature: f }: Ask): boolean =>
+  part.features.some(
+    (o) => o.kind === f.kind && o.on === f.on && (o.kind !== 'relation' || f.kind !== 'relation' || (o.which === f.which && o.to === f.to)),
+  );
+
+/**
+ * What bearing seats, keyed seats and seal lands of a part usually ask: how true, how smooth, how hard. Never anywhere else, and nothing that the
+ * drawing asks already.
+ *
+ * @param part a drawn part with its sizes
+ * @param fits the holes that it may fit, with what runs there
+ */
+export function askedHere({ part }: Pick<PartFinding, 'part'>, fits: readonly FitFinding[]): AskedHere[] {
+  const row = placeOutside(part);
+  const bearings = fits.filter((f) => f.runs.kind?.startsWith('bearing-inner')).map((f) => f.hole.place.id);
+  const bearing = new Set(row.filter((s) => s.fitsPlaceIds.some((id) => bearings.includes(id))).map((s) => s.id));
+  const seats = row.filter((s) => bearing.has(s.id));
+  const keyed = row.filter((s) => !bearing.has(s.id) && part.features.some((f) => f.on === s.id && KEYED.includes(f.kind)));
+  const lands = row.filter((s) => part.features.some((f) => f.on === s.id && f.kind === 'seal-land'));
+  const asks = [
+    ...seats.flatMap((s) => ofSeat(s, seats, row)),
+    ...keyed.flatMap((s): Ask[] => {
+      const it6 = grade('IT6', s.diameterMm);
+      const why = 'IT6 (ISO 286-1) for what carries a gear or pulley: no standard says it, take what its own drawing asks';
+      return seats[0] && it6 !== null ? [runOut(s.id, seats[0], 'run-out', micrometres(it6), why)] : [];
+    }),
+    ...lands.map((s): Ask => {
+      const from = LIP_SEAL_SHAFT.leastHardnessHrc;
+      return {
+        feature: {
+          id: '',
+          kind: 'hardness',
+          on: s.id,
+          name: 'Hardness',
+          scale: 'HRC',
+          from,
+          to: HARD_TO_HRC,
+          how: 'induction',
+          remark: '',
+        },
+        words: `${from} to ${HARD_TO_HRC} HRC`,
+        why: 'where a lip runs and dirt comes in (ISO 6194-1)',
+      };
+    }),
+  ];
+  return asks
+    .filter((a) => !stands(part, a))
+    .map((a) => ({
+      ...{ feature: a.feature, words: a.words, why: a.why },
+      key: `${a.feature.on}.${a.feature.kind}.${a.words}`,
+      surfaceName: row.find((s) => s.id === a.feature.on)?.name ?? '',
+    }));
+}

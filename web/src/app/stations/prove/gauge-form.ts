@@ -1,0 +1,98 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { check, proofInput } from '@iron-patch/contract';
+import { parseLength, signProblems, type Problem, type ProofFinding, type Signing } from '@iron-patch/core';
+import { keptDraft } from '../../data';
+import { DraftNote, TextField } from '../../form';
+import { signedNumber } from '../../form/signed-number';
+import { SheetStore } from '../../sheet-data';
+
+/** What is tried with a gauge, the nut or a specimen: with what, what it showed where it shows a number, and whether it passes. */
+@Component({
+  selector: 'ip-gauge-form',
+  imports: [DraftNote, TextField],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <ip-draft-note [kept]="kept" />
+    <div class="fields">
+      <ip-text
+        label="Tried with"
+        name="gauge"
+        [value]="tool()"
+        path="gaugedWith"
+        [problems]="problems()"
+        (valueChange)="tool.set($event)"
+      />
+      <ip-text
+        [label]="'Showed' + behind()"
+        name="showed"
+        inputmode="decimal"
+        [value]="showed()"
+        path="gaugedValue"
+        [problems]="problems()"
+        (valueChange)="showed.set($event)"
+      />
+      <ip-text label="Remark" name="remark" [value]="remark()" path="remark" [problems]="problems()" (valueChange)="remark.set($event)" />
+      <span class="acts">
+        <button type="button" class="next" (click)="sign(true)">Pass</button>
+        <button type="button" (click)="sign(false)">Fail</button>
+      </span>
+    </div>
+    <p class="quiet">Leave empty what it showed where a gauge or the nut only goes or does not.</p>
+  `,
+  styles: `
+    .fields {
+      display: grid;
+      grid-template-columns: repeat(auto-fit, minmax(190px, 1fr));
+      gap: 2px 14px;
+      align-items: end;
+      max-width: 1000px;
+    }
+    p {
+      margin: 0 0 6px;
+    }
+    .acts {
+      display: flex;
+      gap: 8px;
+      padding-bottom: 22px;
+    }
+  `,
+})
+export class GaugeForm {
+  private readonly store = inject(SheetStore);
+  readonly proof = input.required<ProofFinding>();
+  protected readonly tool = signal('');
+  protected readonly showed = signal('');
+  protected readonly remark = signal('');
+  protected readonly kept = keptDraft(
+    () =>
+      `gauge:${this.store.sheet()!.job.id}:${this.store.atPiece().itemId}:${this.store.atPiece().piece}:${this.proof().dimension.dimension.key}`,
+    { tool: this.tool, showed: this.showed, remark: this.remark },
+  );
+  protected readonly problems = signal<readonly Problem[]>([]);
+  /** The unit of a bare number. */
+  protected readonly behind = computed(() => `, ${this.proof().dimension.dimension.unit || this.store.unit()}`);
+
+  private input(passed: boolean): Signing & { readonly segmentId: string } {
+    const { key, unit } = this.proof().dimension.dimension;
+    return {
+      ...{ segmentId: key, passed, remark: this.remark(), gaugedWith: this.tool() },
+      gaugedValue: this.showed().trim() === '' ? null : unit ? signedNumber(this.showed()) : this.length(),
+    };
+  }
+
+  /** A bare number is in the reader's unit; NaN where it is none, which the contract refuses at its field. */
+  private length(): number {
+    const read = parseLength(this.showed(), { unit: this.store.unit() });
+    return read.ok ? read.value.valueMm : NaN;
+  }
+
+  protected async sign(passed: boolean): Promise<void> {
+    const input = this.input(passed);
+    const shape = check(proofInput, { ...this.store.atPiece(), ...input });
+    const problems = shape.ok ? signProblems(this.proof(), input) : shape.problems;
+    this.problems.set(problems);
+    if (problems.length) return;
+    const done = await this.store.prove({ ...this.store.atPiece(), ...input }).catch(this.store.or(null));
+    if (done) for (const s of [this.tool, this.showed, this.remark]) s.set('');
+  }
+}
