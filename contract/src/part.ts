@@ -1,8 +1,15 @@
 import {
+  BLOCK_KINDS,
+  cutFieldsOf,
+  FACE_NAMES,
   FEATURE_KINDS,
   fieldsOf,
+  MOST_BLOCK_MM,
   SURFACE_KINDS,
+  type Block,
+  type BlockCutId,
   type Bore,
+  type Face,
   type FeatureKindId,
   type FieldSpec,
   type Part,
@@ -10,13 +17,15 @@ import {
   type SurfaceKind,
   type TypedLimits,
 } from '@iron-patch/core';
-import { array, boolean, lazy, object, type AnyObjectSchema, type AnySchema } from 'yup';
+import { array, boolean, lazy, object, type AnyObjectSchema, type AnySchema, type Lazy } from 'yup';
 import { idOf, lengthOf, materialIdOf, numberOf, oneOf } from './fields';
 import { shapeOf } from './shape';
 import { requiredText, textOf, TEXT_LIMITS } from './text';
 
 const MOST_DEVIATION = 100;
 const ID_LETTERS = 60;
+
+const mates = array(idOf('Mate')).strict().required('Mates: a list.').max(12, 'At most 12 mates.');
 
 const surface = shapeOf<Surface>({
   id: requiredText('Surface', ID_LETTERS),
@@ -25,7 +34,7 @@ const surface = shapeOf<Surface>({
   lengthMm: lengthOf('Length', 0, 3000),
   diameterMm: lengthOf('Diameter', 0, 500),
   farDiameterMm: lengthOf('Diameter of its other end', 0, 500).nullable().defined('Diameter of its other end is missing.'),
-  fitsPlaceIds: array(idOf('Mate')).strict().required('Mates: a list.').max(12, 'At most 12 mates.'),
+  fitsPlaceIds: mates,
 });
 
 const bore = shapeOf<Bore>({
@@ -81,9 +90,38 @@ const FEATURES = Object.fromEntries(
 
 const unknownKind = object({ kind: oneOf('a kind of feature', Object.keys(FEATURE_KINDS)) });
 
-const feature = lazy((value: unknown) => {
-  const kind = typeof value === 'object' && value !== null ? (value as { readonly kind?: unknown }).kind : undefined;
-  return typeof kind === 'string' && Object.hasOwn(FEATURES, kind) ? FEATURES[kind]! : unknownKind;
+/** The schema of the kind that a thing says it is. */
+const oneOfKinds = (known: Readonly<Record<string, AnyObjectSchema>>, unknown: AnyObjectSchema): Lazy<unknown> =>
+  lazy((value: unknown) => {
+    const kind = typeof value === 'object' && value !== null ? (value as { readonly kind?: unknown }).kind : undefined;
+    return typeof kind === 'string' && Object.hasOwn(known, kind) ? known[kind]! : unknown;
+  });
+
+/** What every cut into a block has beside its own fields; only a hole fits a shaft. */
+const cutCommon = {
+  id: requiredText('Cut', ID_LETTERS),
+  on: oneOf('a face', Object.keys(FACE_NAMES) as Face[]),
+  name: requiredText('Name', 60),
+};
+
+const CUTS = Object.fromEntries(
+  (Object.keys(BLOCK_KINDS) as BlockCutId[]).map((id) => {
+    const own = Object.fromEntries(Object.entries(cutFieldsOf(id)).map(([name, spec]) => [name, fieldOf(spec)]));
+    const fits: Record<string, AnySchema> = id === 'hole' ? { fitsPlaceIds: mates } : {};
+    return [id, object({ ...cutCommon, kind: oneOf('a kind of cut', [id]), ...own, ...fits })];
+  }),
+) as Readonly<Record<string, AnyObjectSchema>>;
+
+const unknownCut = object({ kind: oneOf('a kind of cut', Object.keys(BLOCK_KINDS)) });
+
+const block = shapeOf<Block>({
+  lengthMm: lengthOf('Length', 0, MOST_BLOCK_MM),
+  widthMm: lengthOf('Width', 0, MOST_BLOCK_MM),
+  heightMm: lengthOf('Height', 0, MOST_BLOCK_MM),
+  cuts: array(oneOfKinds(CUTS, unknownCut) as never)
+    .strict()
+    .required('Cuts: a list.')
+    .max(100, 'At most 100 cuts.'),
 });
 
 export const typedLimits = shapeOf<TypedLimits>({
@@ -107,9 +145,11 @@ export const partInput: AnyObjectSchema = shapeOf<Part>({
   materialId: materialIdOf(),
   outside: array(surface).strict().required('Outside: a list.').max(40, 'At most 40 surfaces.'),
   bores: array(bore).strict().required('Bores: a list.').max(2, 'A part has two ends, so at most 2 bores.'),
-  features: array(feature as never)
+  features: array(oneOfKinds(FEATURES, unknownKind) as never)
     .strict()
     .required('Features: a list.')
     .max(100, 'At most 100 features.'),
   limits: limits as unknown as AnySchema,
+  // Drawings of before there were blocks have none.
+  block: block.nullable().optional().default(undefined),
 });

@@ -187,3 +187,72 @@ it('a bent screw is straightened: nothing is made, and it goes from Decide to Re
   expect((await fetch(`${shop.address}/api/jobs/${job!.id}/report.pdf`)).status).toBe(200);
   expect((await fetch(`${shop.address}/api/jobs/${job!.id}/slip.pdf`)).status).toBe(200);
 });
+
+it('a jaw block: drawn, its bore limited, released without a lathe, read and tried with a gauge', async () => {
+  const { page, line } = tomas;
+  await hand.takeIn('Vise jaw', 'mm');
+  await page.click('Add a component');
+  await page.fill('Component', 'Jaw');
+  await page.choose('Verdict', 'Remake');
+  await page.click('Save component');
+  await page.click('Draw');
+  await page.click('Block');
+  await page.fill('Overall length', '60');
+  await page.fill('Width and height', '50');
+  await page.click('Draw it');
+  await page.fill('Height', '30');
+  await page.click('Add a hole');
+  await page.fill('Diameter', '36');
+  await page.choose('Made by', 'boring');
+  await page.sees('Something sits or runs at hole, diameter');
+  await page.fill('Limits of hole, diameter', 'H7');
+  await page.click('Add a hole');
+  await page.click('Add a slot');
+  await page.until('the second hole', async () =>
+    page.run<boolean>('return document.querySelectorAll("ip-block-form section").length === 3'),
+  );
+  // The two holes lie in one place so far: the second is moved, and tapped.
+  const second = 'document.querySelectorAll("ip-block-form section")[1]';
+  const fill = async (label: string, text: string): Promise<void> => {
+    await page.run(
+      `const f = [...${second}.querySelectorAll('input')].find((i) => i.labels[0]?.textContent.trim().startsWith(arguments[0])); f.focus(); f.select()`,
+      label,
+    );
+    await page.keys(text);
+  };
+  await fill('Centre from the left', '7');
+  await fill('Centre from the front', '10');
+  await fill('Diameter', '6.8');
+  await fill('Tapped', 'M8');
+  await page.sees('Hole 2, pitch diameter');
+  expect(await page.run<number>('return document.querySelectorAll("ip-scene-picture circle").length')).toBe(2);
+  await page.click('Save drawing');
+  await page.sees('Saved.');
+  expect(await seriousProblems(page)).toEqual([]);
+
+  await page.click('Plan');
+  await page.sees('Square the block');
+  await page.sees('Hole 2: Tap M8, started in the same setting');
+  await page.click('Release for cutting');
+  await page.sees('Released');
+  await page.click('Cut');
+  await page.until('the line at the bore', async () => (await line.where()).startsWith('Hole, before the first cut'));
+
+  await page.click('Prove');
+  await page.until('the line at the bore', async () => (await line.where()).startsWith('Hole, finished and cold, 0°'));
+  await page.choose('Instrument', 'Dial bore gauge');
+  await read(['36.012', '36.013']);
+  await page.click('Pass Hole');
+  await page.sees('passed, Tomas Quill');
+  await page.click('Hole 2, pitch diameter');
+  await page.click('Pass');
+  await page.sees('Say what it was tried with');
+  await page.fill('Tried with', 'plug gauge, go and no-go');
+  expect(await seriousProblems(page)).toEqual([]);
+  await page.click('Pass');
+  await page.sees('tried: plug gauge, go and no-go');
+
+  const [job] = await shop.query<{ id: string }>(`select id from jobs where title = 'Vise jaw'`);
+  for (const paper of ['report.pdf', 'slip.pdf', 'drawing.svg', 'drawing.dxf'])
+    expect([paper, (await fetch(`${shop.address}/api/jobs/${job!.id}/${paper}`)).status]).toEqual([paper, 200]);
+});

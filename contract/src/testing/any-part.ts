@@ -1,4 +1,14 @@
-import { FEATURE_KINDS, fieldsOf, MATERIALS, type FeatureKindId, type FieldSpec } from '@iron-patch/core';
+import {
+  BLOCK_KINDS,
+  cutFieldsOf,
+  FACE_NAMES,
+  FEATURE_KINDS,
+  fieldsOf,
+  MATERIALS,
+  type BlockCutId,
+  type FeatureKindId,
+  type FieldSpec,
+} from '@iron-patch/core';
 
 /** What throws the dice. */
 interface Thrower {
@@ -33,6 +43,27 @@ export function anyPart(die: Thrower, place: () => unknown): object {
     ...{ id, from: die.pick(['near', 'far'] as const), through: die.chance(0.5) },
     surfaces: [surface('hole'), ...die.some(2, () => surface(die.pick(['hole', 'hole2'])))],
   });
+  const cut = (n: number) => {
+    const kind = die.pick(Object.keys(BLOCK_KINDS) as BlockCutId[]);
+    const own = Object.entries(cutFieldsOf(kind)).map(([name, spec]) => [name, fieldOf(spec)]);
+    const fits = kind === 'hole' ? { fitsPlaceIds: die.some(2, place) } : {};
+    return { id: `c${n}`, kind, on: die.pick(Object.keys(FACE_NAMES)), name: 'x', ...fits, ...Object.fromEntries(own) };
+  };
+  const block = {
+    ...{ lengthMm: die.mm(0, 300), widthMm: die.mm(0, 300), heightMm: die.mm(0, 300) },
+    cuts: die.some(6, () => cut(Math.floor(Math.abs(die.mm(0, 9))))),
+  };
+  // Now and then both, which no drawing is.
+  if (die.chance(0.2))
+    return {
+      name: 'Block',
+      materialId: die.pick(MATERIALS).id,
+      ...(die.chance(0.9) ? { outside: [] } : { outside: [surface('body')] }),
+      bores: [],
+      features: [],
+      limits: {},
+      block,
+    };
   return {
     name: 'Part',
     materialId: die.pick(MATERIALS).id,

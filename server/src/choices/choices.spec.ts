@@ -128,7 +128,7 @@ describe('release and proof', () => {
     });
     expect((await sign('ra.roughness', { gaugedWith: 'fingernail' })).body).toMatchObject({ measuredMm: null, gaugedWith: 'fingernail' });
     // Nothing at all is the best an indicator can show; a size of nothing is none.
-    const swing = { purpose: 'proof', segmentId: 'true.off', instrumentId: 'tele', quantity: 'indicator' };
+    const swing = { purpose: 'proof', segmentId: 'true.off', instrumentId: 'tele', quantity: 'indicator' } as const;
     expect((await sign('true.off', { gaugedWith: 'eye' })).body.problems).toMatchObject([{ code: 'unmeasured' }]);
     expect((await call.post(routes.readings(made.jobId), readingBody(null, '0', { ...swing, quantity: 'size' }))).status).toBe(422);
     expect((await call.post(routes.readings(made.jobId), readingBody(null, '0', swing))).status).toBe(201);

@@ -1,4 +1,4 @@
-import { drawingSheet, inMark, sceneDxf, sceneSvg, seenAt, workOut } from '@iron-patch/core';
+import { drawingSheet, inMark, isDrawn, sceneDxf, sceneSvg, seenAt, workOut } from '@iron-patch/core';
 import { routes } from '@iron-patch/contract';
 import type { Express, Request, Response } from 'express';
 import type { Pool } from '../db';
@@ -45,7 +45,7 @@ export function mountDocuments(app: Express, pool: Pool, { timeZone, origin }: P
   app.get([routes.drawing(':id'), routes.drawingDxf(':id')], async (req, res) => {
     const { sheet, shop, ...of } = await load(req);
     const repair = seenAt(of.repair, typeof req.query['item'] === 'string' ? req.query['item'] : null);
-    if (!repair.part?.part.outside.length || repair.part.problems.length) throw notFound('drawing yet: finish Draw first');
+    if (!repair.part || !isDrawn(repair.part.part) || repair.part.problems.length) throw notFound('drawing yet: finish Draw first');
     const scene = drawingSheet(repair.part, `${sheet.job.number} ${sheet.job.title}`, sheet.job.unit);
     const write = (text: string): string => inMark(text, shop.card.decimalMark);
     if (req.path.endsWith('.dxf')) sendFile(res, `job-${sheet.job.number}.dxf`, 'image/vnd.dxf', sceneDxf(scene, write));

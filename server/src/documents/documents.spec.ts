@@ -1,4 +1,4 @@
-import { workOut, type JobSheet } from '@iron-patch/core';
+import { BLOCK_KINDS, workOut, type JobSheet } from '@iron-patch/core';
 import { drawnPin, testChoice, testReading, testSheet, testShop } from '@iron-patch/core/testing';
 import { TEXT_LIMITS } from '@iron-patch/contract';
 import { textOfPdf } from '../testing/text-of-pdf';
@@ -32,6 +32,37 @@ describe('papers', () => {
   it('of a plain job are one page each', async () => {
     expect(await slipText(drawn())).toHaveLength(1);
     expect(await reportText(drawn())).toHaveLength(1);
+  });
+
+  it('of a block have its stock, its faces, its hole table, and on the report what it was tried with', async () => {
+    const sizes = { lengthMm: 60, widthMm: 40, heightMm: 30 };
+    const hole = {
+      ...BLOCK_KINDS.hole.start(sizes, 'top'),
+      id: 'h',
+      kind: 'hole',
+      on: 'top',
+      name: 'Tapped hole',
+      diameterMm: 6.8,
+      thread: 'M8',
+      fitsPlaceIds: [],
+    };
+    const part = {
+      name: 'Jaw',
+      materialId: 'steel-mild',
+      outside: [],
+      bores: [],
+      features: [],
+      limits: {},
+      block: { ...sizes, cuts: [hole] },
+    };
+    const tried = { measuredMm: null, gaugedWith: 'plug gauge', remark: '', personId: 'tomas', at: '', passed: true };
+    const proof = { ...tried, id: 'p', jobId: 'job', itemId: 'job', piece: 1, segmentId: 'h.pitch-diameter' };
+    const sheet = testSheet({ choices: [testChoice('part', part)], proofs: [proof] });
+    const slip = squeezed((await slipText(sheet)).join());
+    expect(slip).toContain('Atleast64.0x44.0x34.0mm');
+    expect(slip).toContain('Fromthetop');
+    expect(slip).toContain('Tappedhole,pitchdiameter');
+    expect(squeezed((await reportText(sheet)).join())).toContain('tried:pluggauge');
   });
 
   it('of a job with nothing in it say so', async () => {

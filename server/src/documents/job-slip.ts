@@ -2,12 +2,15 @@ import {
   capital,
   CAUTIONS,
   formatLength,
+  isDrawn,
   materialOf,
   sentence,
   toInchFraction,
   turnsWords,
   writtenDimension,
+  type BlockPlan,
   type DecimalMark,
+  type Dimension,
   type JobSheet,
   type PartFinding,
   type PlanFinding,
@@ -34,6 +37,7 @@ export function jobSlip(sheet: JobSheet, repair: Repair, mark: DecimalMark): Pro
     if (repair.items.length > 1 || item.item.quantity > 1)
       paper.section(`${item.number} ${item.item.name}${item.item.quantity > 1 ? `, ${item.item.quantity} off` : ''}`);
     ofPart(paper, sheet, item.part!, item.plan);
+    if (item.blockPlan) ofBlock(paper, sheet, item.blockPlan);
   });
   for (const { item, number } of rest) {
     paper.section(`${number} ${item.name}${item.quantity > 1 ? `, ${item.quantity} off` : ''}`);
@@ -44,11 +48,21 @@ export function jobSlip(sheet: JobSheet, repair: Repair, mark: DecimalMark): Pro
   return paper.finish();
 }
 
+/** What a block is cut from, and face by face how. */
+function ofBlock(paper: Paper, { job }: JobSheet, { stock, setUps }: BlockPlan): void {
+  paper.section('Stock');
+  paper.paragraph(`At least ${stock.map((f) => formatLength(f.value, job.unit, 1)).join(' x ')} ${job.unit}.`);
+  for (const s of setUps) {
+    paper.section(`Set-up ${s.number}: ${s.title}`);
+    paper.paragraph(`Hold: ${s.hold}. Zero: ${s.zeroFace}. ${s.operations.join('; ')}. ${s.cautions.join(' ')}`);
+  }
+}
+
 /** What the machine needs of one item. */
 function ofPart(paper: Paper, { job }: JobSheet, part: PartFinding, plan: PlanFinding | null): void {
   const { unit } = job;
   const show = (mm: number, decimals?: number): string => formatLength(mm, unit, decimals);
-  if (part.part.outside.length) drawPart(paper, part.part);
+  if (isDrawn(part.part) && !part.problems.length) drawPart(paper, part.part);
   paper.section('Sizes');
   paper.table(
     ['Segment', 'turn to', 'from', 'to', 'length'],
@@ -61,7 +75,9 @@ function ofPart(paper: Paper, { job }: JobSheet, part: PartFinding, plan: PlanFi
     ]),
     [3, 2, 2, 2, 2],
   );
-  const rest = part.dimensions.filter((d) => d.dimension.ownerId !== d.dimension.surface.id);
+  const round = new Set(part.segments.map((s) => s.segment.id));
+  const isTold = ({ ownerId, key, surface }: Dimension): boolean => (part.part.block ? round.has(key) : ownerId === surface.id);
+  const rest = part.dimensions.filter((d) => !isTold(d.dimension));
   if (rest.length)
     paper.table(
       ['Cut into it', 'limits', 'by'],

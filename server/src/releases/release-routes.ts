@@ -37,7 +37,7 @@ export function mountReleases(app: Express, pool: Pool): void {
       }
       if (repair.at.item.kind !== 'make' && repair.at.item.proposed)
         problems.push({ code: 'proposed', path: '', message: 'Take this item up first: so far a verdict alone asks for it.' });
-      if (repair.at.item.kind === 'make' && !repair.plan?.chosen)
+      if (repair.at.item.kind === 'make' && !repair.blockPlan && !repair.plan?.chosen)
         problems.push({ code: 'no-plan', path: '', message: 'Choose lathe, bar and tool at Plan first.' });
       if (problems.length) throw invalid(problems);
       const moved = seen ? notAsSeen(repair.releasable, seen) : [];

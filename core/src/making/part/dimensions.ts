@@ -1,5 +1,6 @@
 import { inSentence } from '../../terms/words';
 import type { Reads } from '../../evidence/readings';
+import { blockDimensions } from './block';
 import type { BookLimits, DimensionDraft, DimensionWhat } from './feature-kind';
 import { kindOf, type PartFeature } from './features';
 import { hostOf } from './host';
@@ -107,6 +108,7 @@ const drafted = (part: Part): { readonly f: PartFeature; readonly surface: Place
 
 /** Every dimension of a part, each once: outside from left to right, bores from their mouths, then what is cut into them. */
 export function dimensionsOf(part: Part): Dimension[] {
+  if (part.block) return blockDimensions(part.block);
   const drafts = drafted(part);
   const bookOf = (id: string): BookLimits | null => drafts.find(({ d, surface }) => d.ofSurface && surface.id === id)?.d.book ?? null;
   const outside = placeOutside(part).flatMap((s) => ofSurface(s, true, bookOf(s.id)));

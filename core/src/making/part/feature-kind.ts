@@ -13,9 +13,9 @@ export interface FeatureBase {
 export type End = 'left' | 'right';
 
 /** How a field of a feature is asked for and what is allowed. Lengths in mm, angles in degrees. */
-/** A field that only means something where another one holds a value: it is asked for only then. */
+/** A field that only means something where another one holds one of some values: it is asked for only then. */
 export interface AskedWhen {
-  readonly when?: readonly [field: string, value: string];
+  readonly when?: readonly [field: string, ...values: string[]];
 }
 export interface LengthSpec extends AskedWhen {
   readonly kind: 'length';
@@ -23,7 +23,7 @@ export interface LengthSpec extends AskedWhen {
   readonly from: number;
   readonly to: number;
 }
-export interface AngleSpec {
+export interface AngleSpec extends AskedWhen {
   readonly kind: 'angle';
   readonly label: string;
   readonly from: number;

@@ -25,7 +25,7 @@ function anyPart(random: () => number): Part {
     random() < 0.5
       ? [{ id: 'b', from: random() < 0.5 ? ('near' as const) : ('far' as const), through: random() < 0.5, surfaces: [hole] }]
       : [];
-  let part: Part = { name: 'Any', materialId: 'steel-c45', outside, bores, features: [], limits: {} };
+  let part: Part = { name: 'Any', materialId: 'steel-c45', outside, bores, features: [], limits: {}, block: null };
   for (const kind of [...KINDS].sort(() => random() - 0.5))
     for (const on of placeAll(part).map((s) => s.id)) {
       const host = hostOf(part, on)!;
@@ -136,6 +136,7 @@ describe('limits by the book', () => {
       bores: [],
       features: [],
       limits: {},
+      block: null,
     };
     const start = kindOf(kind).start(hostOf(bare, 's')!);
     return { ...bare, features: [{ ...start, id: 'f', kind, on: 's', name: 'It', ...own } as unknown as PartFeature] };
@@ -208,6 +209,7 @@ describe('what a kind refuses', () => {
     bores: [],
     features: [],
     limits: {},
+    block: null,
   };
   const refused = (kind: FeatureKindId, own: object, on = 's'): string => {
     const f = { ...kindOf(kind).start(hostOf(bare, on)!), id: 'f', kind, on, name: 'It', ...own } as unknown as PartFeature;
@@ -281,6 +283,7 @@ describe('what a drawing asks for', () => {
       { id: 'h', kind: 'hardness', on: 'c', name: 'Hardness', scale: 'HRC', from: 58, to: 62, how: 'case', remark: '' },
     ],
     limits: {},
+    block: null,
   };
   it('is a dimension with its limits, its unit, and what it is true to', () => {
     expect(validatePart(shaft)).toMatchObject({ ok: true });
@@ -306,5 +309,13 @@ describe('what a drawing asks for', () => {
 });
 
 function bareOf(d: number): Part {
-  return { name: 'x', materialId: 'steel-c45', outside: [surface('s', 'cylinder', 'Seat', 60, d)], bores: [], features: [], limits: {} };
+  return {
+    name: 'x',
+    materialId: 'steel-c45',
+    outside: [surface('s', 'cylinder', 'Seat', 60, d)],
+    bores: [],
+    features: [],
+    limits: {},
+    block: null,
+  };
 }

@@ -4,6 +4,7 @@ export {
   placeAll,
   placeBore,
   placeOutside,
+  isDrawn,
   surface,
   SURFACE_KINDS,
   type Bore,
@@ -25,6 +26,28 @@ export type {
   StressRaiser,
 } from './feature-kind';
 export { FEATURE_KINDS, fieldsOf, kindOf, type FeatureKindId, type PartFeature } from './features';
+export {
+  BLOCK_KINDS,
+  cutFieldsOf,
+  cutKindOf,
+  cutSurface,
+  edgeOf,
+  faceOf,
+  FACE_NAMES,
+  FACE_OPTIONS,
+  FACES,
+  MOST_BLOCK_MM,
+  sizeAlong,
+  solidsOf,
+  type Block,
+  type BlockAxis,
+  type BlockCut,
+  type BlockCutId,
+  type BlockHole,
+  type Face,
+  type Solid,
+} from './block';
+export { fittings, type Fitting } from './fitting';
 export { hostOf, radiusAt } from './host';
 export { dimensionsOf, isDiameterOfSurface, READ_AS, type Dimension } from './dimensions';
 export { limitsOf, type DimensionLimits } from './limits';

@@ -1,3 +1,4 @@
+import type { Block } from './block';
 import type { PartFeature } from './features';
 
 /** What a stretch of revolution is: its size is a diameter; of a taper the one at its left end. */
@@ -32,13 +33,18 @@ export interface TypedLimits {
   readonly text: string;
 }
 
-/** The drawing of a turned part: surfaces one after another from the zero face (x = 0) to the right, bores, what is cut into them. */
+/**
+ * The drawing of a part. Of a turned one: surfaces one after another from the zero face (x = 0) to the right, bores, what is cut into them. Of a
+ * block all of that is empty.
+ */
 export interface Part {
   readonly name: string;
   readonly materialId: string;
   readonly outside: readonly Surface[];
   readonly bores: readonly Bore[];
   readonly features: readonly PartFeature[];
+  /** The box and what is cut into it; null for a turned part. */
+  readonly block: Block | null;
   /** By key of dimension. */
   readonly limits: Readonly<Record<string, TypedLimits>>;
 }
@@ -52,6 +58,9 @@ export interface PlacedSurface extends Surface {
   readonly leftMm: number;
   readonly rightMm: number;
 }
+
+/** Whether there is anything of it to draw: a rework has a name and a material only. */
+export const isDrawn = (part: Pick<Part, 'outside' | 'block'>): boolean => part.block !== null || part.outside.length > 0;
 
 /** Length over all, mm. */
 export const partLengthMm = (part: Pick<Part, 'outside'>): number => part.outside.reduce((s, q) => s + q.lengthMm, 0);

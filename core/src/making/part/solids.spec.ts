@@ -19,6 +19,7 @@ const round = (boreMm = 0): Part => ({
   bores: boreMm ? [{ id: 'b', from: 'near', through: true, surfaces: [surface('hole', 'cylinder', 'Bore', 0, boreMm)] }] : [],
   features: [],
   limits: {},
+  block: null,
 });
 
 function withFeature(part: Part, kind: PartFeature['kind'], on: string, own: object): Part {

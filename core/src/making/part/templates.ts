@@ -2,7 +2,7 @@ import { surface, type Bore, type Part } from './part';
 import type { End } from './feature-kind';
 import type { Chamfer } from './features';
 
-export type PartKind = 'plain-pin' | 'headed-pin' | 'stepped-pin' | 'plain-bush' | 'flanged-bush';
+export type PartKind = 'plain-pin' | 'headed-pin' | 'stepped-pin' | 'plain-bush' | 'flanged-bush' | 'block';
 
 export const PART_KINDS: Readonly<Record<PartKind, string>> = {
   'plain-pin': 'Plain pin',
@@ -10,6 +10,7 @@ export const PART_KINDS: Readonly<Record<PartKind, string>> = {
   'stepped-pin': 'Stepped pin',
   'plain-bush': 'Plain bush',
   'flanged-bush': 'Flanged bush',
+  block: 'Block',
 };
 
 /** A 45° chamfer at an end of a surface. */
@@ -36,12 +37,12 @@ const BORE_SHARE = 0.75;
 /**
  * A first drawing of that kind around a body, to be edited: heads are 1.4 times the body, bush walls an eighth of it.
  *
- * @param bodyMm diameter of the fitting body, mm
+ * @param bodyMm diameter of the fitting body, or width and height of a block, mm
  * @param lengthMm overall length, mm
  */
 export function newPart(kind: PartKind, name: string, bodyMm: number, lengthMm: number): Part {
   const c = Math.min(1, bodyMm / 10);
-  const base = { name, materialId: 'steel-c45', bores: [], limits: {} };
+  const base = { name, materialId: 'steel-c45', bores: [], limits: {}, block: null };
   const headMm = Math.max(lengthMm * 0.07, 3);
   const head = surface('head', 'head', 'Head', headMm, bodyMm * 1.4);
   const body = (long: number) => surface('body', 'cylinder', 'Body', long, bodyMm);
@@ -63,5 +64,7 @@ export function newPart(kind: PartKind, name: string, bodyMm: number, lengthMm: 
       return { ...bush, ...plain };
     case 'flanged-bush':
       return { ...bush, ...headed };
+    case 'block':
+      return { ...base, outside: [], features: [], block: { lengthMm, widthMm: bodyMm, heightMm: bodyMm, cuts: [] } };
   }
 }

@@ -45,7 +45,8 @@ function holeFeature(h: OldHole, outside: readonly Surface[], number: number): P
 /** A stored drawing as it is read today. What is of today's shape comes back as it is. */
 export function upgradePart(value: unknown): Part | null {
   if (typeof value !== 'object' || value === null) return null;
-  if (!('segments' in value)) return value as Part;
+  // Blocks came later than surfaces.
+  if (!('segments' in value)) return 'block' in value ? (value as Part) : { ...(value as Omit<Part, 'block'>), block: null };
   const old = value as PartOfSegments;
   const outside = old.segments.map((s): Surface => ({
     ...surface(s.id, s.kind, s.name, s.lengthMm, s.diameterMm),
@@ -74,5 +75,6 @@ export function upgradePart(value: unknown): Part | null {
       : [],
     features: outside.length ? [...chamfers, ...old.crossHoles.map((h, i) => holeFeature(h, outside, i + 1))] : chamfers,
     limits: {},
+    block: null,
   };
 }

@@ -1,7 +1,9 @@
 import { good, type Outcome, type Problem } from '../../terms/outcome';
 import { inSentence } from '../../terms/words';
 import { materialOf } from '../../book/materials';
+import { blockProblems } from './block';
 import type { FieldSpec } from './feature-kind';
+import { fieldProblem } from './field-problem';
 import { fieldsOf, kindOf, type PartFeature } from './features';
 import { hostOf, placed, radiusAt } from './host';
 import { partLengthMm, type Part, type PlacedSurface, type Surface } from './part';
@@ -57,29 +59,6 @@ function thinWall(s: PlacedSurface, outside: readonly PlacedSurface[]): PlacedSu
   });
 }
 
-function fieldProblem(spec: FieldSpec, value: unknown): string | null {
-  switch (spec.kind) {
-    case 'length':
-    case 'angle':
-    case 'number':
-    case 'count': {
-      const unit = spec.kind === 'length' ? ' mm' : spec.kind === 'angle' ? '°' : spec.kind === 'number' ? ` ${spec.unit}` : '';
-      const whole = spec.kind !== 'count' || Number.isInteger(value);
-      const ok = typeof value === 'number' && value >= spec.from && value <= spec.to && whole;
-      return ok ? null : `${spec.label}: ${spec.kind === 'count' ? 'a whole number ' : ''}from ${spec.from} to ${spec.to}${unit}.`;
-    }
-    case 'choice':
-      return spec.options.some(([v]) => v === value) ? null : `${spec.label}: choose one.`;
-    case 'text':
-      if (typeof value !== 'string' || value.length > spec.most) return `${spec.label}: at most ${spec.most} letters.`;
-      return value.trim() || spec.optional ? null : `${spec.label}: it is needed.`;
-    case 'timed':
-    case 'feature':
-    case 'surface':
-      return typeof value === 'string' ? null : `${spec.label}: choose one.`;
-  }
-}
-
 /** Why a thing that a feature names will not do; null where it will, and where it names none. */
 function namedProblem(part: Part, f: PartFeature, spec: FieldSpec, id: unknown): string | null {
   const other = part.features.find((o) => o.id === id && o.id !== f.id);
@@ -131,8 +110,14 @@ function checkOverlaps(part: Part, say: Say): void {
 export function validatePart(part: Part): Outcome<Part> {
   const problems: Problem[] = [];
   const say: Say = (path, code, message) => problems.push({ path, code, message });
-  if (part.outside.length === 0) say('outside', 'empty', 'A part needs at least one cylinder.');
   if (!materialOf(part.materialId)) say('materialId', 'material', 'Choose a material.');
+  if (part.block) {
+    if (part.outside.length || part.bores.length || part.features.length)
+      say('block', 'mixed', 'A block is not turned: it has no cylinders.');
+    problems.push(...blockProblems(part.block));
+    return problems.length ? { ok: false, problems } : good(part);
+  }
+  if (part.outside.length === 0) say('outside', 'empty', 'A part needs at least one cylinder.');
   part.outside.forEach((s, i) => checkSurface(s, `outside.${i}`, true, say));
   part.bores.forEach((b, i) =>
     b.surfaces.forEach((s, j) => checkSurface(s, `bores.${i}.surfaces.${j}`, !(b.through && j === b.surfaces.length - 1), say)),

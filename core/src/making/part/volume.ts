@@ -1,4 +1,5 @@
 import { materialOf } from '../../book/materials';
+import { blockVolumeMm3 } from './block';
 import type { ContourPoint } from './feature-kind';
 import { kindOf } from './features';
 import { hostOf } from './host';
@@ -23,7 +24,9 @@ const removedMm3 = (part: Part): number =>
  *
  * @param part a valid part
  */
-export const volumeMm3 = (part: Part): number =>
+export const volumeMm3 = (part: Part): number => (part.block ? blockVolumeMm3(part.block) : turnedMm3(part));
+
+const turnedMm3 = (part: Part): number =>
   revolved(outline(part)) - boreOutlines(part).reduce((s, b) => s + revolved(b), 0) - removedMm3(part);
 
 /** Mass of the finished part, kg; null when the material is unknown. */

@@ -4,6 +4,7 @@ import type { LineStyle, Primitive, Scene } from './scene';
 const LAYERS: Readonly<Record<LineStyle | 'text', string>> = {
   edge: 'PART',
   thin: 'DETAIL',
+  hidden: 'HIDDEN',
   centre: 'CENTRE',
   size: 'SIZES',
   text: 'TEXT',

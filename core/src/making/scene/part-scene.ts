@@ -11,6 +11,7 @@ import {
   type PlacedMark,
 } from '../part';
 import { inSentence } from '../../terms/words';
+import { blockLines } from './block-scene';
 import type { Primitive, Scene } from './scene';
 
 const upper = (points: readonly OutlinePoint[]): [number, number][] => points.map((p) => [p.x, p.r]);
@@ -87,11 +88,12 @@ function steps(part: Part): Primitive[] {
 }
 
 /**
- * The part's lines: cut open above the centre line, from outside below; what is milled and drilled as if it lay towards who looks.
+ * The part's lines. Of a block its three views; of a turned part cut open above the centre line, from outside below; what is milled and drilled as if it lay towards who looks.
  *
  * @param part a valid part
  */
 export function partLines(part: Part): Primitive[] {
+  if (part.block) return blockLines(part.block);
   const outside = outline(part);
   const bores = boreOutlines(part);
   const length = partLengthMm(part);

@@ -1,5 +1,5 @@
-/** How a line is drawn: the part's edges, thinner detail, centre lines, dimension lines. */
-export type LineStyle = 'edge' | 'thin' | 'centre' | 'size';
+/** How a line is drawn: the part's edges, thinner detail, what lies behind metal, centre lines, dimension lines. */
+export type LineStyle = 'edge' | 'thin' | 'hidden' | 'centre' | 'size';
 
 /** One thing to draw, mm, x along the axis and y up. Data, not markup: each renderer knows these and nothing else. */
 export type Primitive =

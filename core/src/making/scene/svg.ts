@@ -6,6 +6,7 @@ const n = (v: number): string => v.toFixed(3);
 const STROKES: Readonly<Record<LineStyle, string>> = {
   edge: 'stroke-width="0.35"',
   thin: 'stroke-width="0.25"',
+  hidden: 'stroke-width="0.18" stroke-dasharray="2 1"',
   centre: 'stroke-width="0.18" stroke-dasharray="6 1.5 1 1.5"',
   size: 'stroke-width="0.18"',
 };

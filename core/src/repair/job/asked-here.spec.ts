@@ -21,6 +21,7 @@ const shaft = (features: readonly PartFeature[] = [], fits: readonly string[] = 
     bores: [],
     features,
     limits: {},
+    block: null,
   };
 };
 const asks = (part: Part, runs = 'bearing-inner') => {

@@ -80,6 +80,10 @@ function cutOf(
   };
 }
 
+/** Of a block only bored holes are taken to size cut by cut. */
+const isCoached = ({ part }: PartFinding, { segment }: SegmentFinding): boolean =>
+  part.block === null || part.block.cuts.some((c) => c.id === segment.id && c.kind === 'hole' && c.made === 'bored');
+
 /**
  * Every diameter of one piece at the lathe.
  *
@@ -93,5 +97,7 @@ export const cutFindings = (
   shop: Shop,
 ): CutFinding[] =>
   found && machine
-    ? found.segments.filter((s) => s.segment.kind !== 'taper').map((s) => cutOf(s, machine, found.part.materialId, live, sheet, shop))
+    ? found.segments
+        .filter((s) => s.segment.kind !== 'taper' && isCoached(found, s))
+        .map((s) => cutOf(s, machine, found.part.materialId, live, sheet, shop))
     : [];

@@ -1,5 +1,5 @@
 import { materialOf } from '../../book/materials';
-import { featureLines, partSheet, type Scene } from '../../making/scene';
+import { blockSheet, cutLines, featureLines, partSheet, type Scene } from '../../making/scene';
 import { formatLength, type LengthUnit } from '../../terms/quantity';
 import type { DimensionFinding, PartFinding } from './part-finding';
 
@@ -31,6 +31,14 @@ export function drawingSheet(found: PartFinding, title: string, unit: LengthUnit
     const d = byKey.get(key);
     return d ? writtenDimension(d, unit) : '';
   };
+  const { block } = found.part;
+  const head = [`${title}, ${unit}`, `${found.part.name}, ${materialOf(found.part.materialId)?.name ?? 'material not known'}`];
+  if (block)
+    return blockSheet(block, {
+      title,
+      ...{ length: write('block.length'), width: write('block.width'), height: write('block.height') },
+      notes: [`${head[0]}, first-angle projection, places from the left, front and lower edges`, head[1]!, ...cutLines(block, write)],
+    });
   const bored = found.part.bores.flatMap((b) =>
     b.surfaces.map(
       (s) =>
@@ -41,11 +49,6 @@ export function drawingSheet(found: PartFinding, title: string, unit: LengthUnit
     title,
     diameters: Object.fromEntries(found.part.outside.map((s) => [s.id, `${s.name} ⌀ ${write(s.id)}`])),
     place: (mm) => formatLength(mm, unit, unit === 'mm' ? 2 : 3),
-    notes: [
-      `${title}, ${unit}, lengths from the zero face`,
-      `${found.part.name}, ${materialOf(found.part.materialId)?.name ?? 'material not known'}`,
-      ...bored,
-      ...featureLines(found.part, write),
-    ],
+    notes: [`${head[0]}, lengths from the zero face`, head[1]!, ...bored, ...featureLines(found.part, write)],
   });
 }

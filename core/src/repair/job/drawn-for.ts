@@ -1,4 +1,4 @@
-import type { Part } from '../../making/part';
+import { fittings, type Part } from '../../making/part';
 import { chosenPart } from './choices';
 import { jobItems } from './items';
 import type { JobSheet } from './records';
@@ -9,7 +9,6 @@ export function drawnFor(sheet: JobSheet, placeId: string): Part | null {
     const part = i.kind === 'make' ? chosenPart(sheet, i.partKey) : null;
     return part ? [part] : [];
   });
-  const fits = (part: Part): boolean =>
-    [...part.outside, ...part.bores.flatMap((b) => b.surfaces)].some((s) => s.fitsPlaceIds.includes(placeId));
+  const fits = (part: Part): boolean => fittings(part).some((s) => s.fitsPlaceIds.includes(placeId));
   return parts.find(fits) ?? (parts.length === 1 ? parts[0]! : null);
 }

@@ -30,6 +30,7 @@ export { ownBore, truedTooLarge, type BoreFigures, type BoreFinding, type BoreOp
 export type { SeatFinding } from './seat-finding';
 export { expectedAt, expectedSizeMm } from './expected';
 export type { DimensionFinding, LimitsFrom, PartFinding, SegmentFinding } from './part-finding';
+export type { BlockPlan } from './block-plan';
 export { askedHere, type AskedHere } from './asked-here';
 export { drawingSheet, unitBehind, writtenDimension, writtenValue } from './drawing-sheet';
 export { rungFigure, usualPlan, type PlanFinding, type SegmentPasses } from './plan-finding';

@@ -1,6 +1,7 @@
 import type { Figure } from '../../terms/working';
 import type { Lathe } from '../../making/setups';
 import type { BoreFinding } from './bore-finding';
+import { blockPlan, type BlockPlan } from './block-plan';
 import { chosenPlan } from './choices';
 import { cutFindings, type CutFinding } from './cut-finding';
 import type { FitFinding } from './fit-finding';
@@ -29,6 +30,8 @@ export interface ItemFinding {
   /** What is drawn of it: a new part, or what is cut of a component that stays; null where nothing is. */
   readonly part: PartFinding | null;
   readonly plan: PlanFinding | null;
+  /** Of a block; its stock and faces in place of bar and set-ups. */
+  readonly blockPlan: BlockPlan | null;
   /** The lathe whose dials the coach reads. */
   readonly lathe: Lathe | null;
   readonly pieces: readonly PieceFinding[];
@@ -62,6 +65,7 @@ export function itemFinding(item: JobItem, index: number, given: ItemInputs): It
   const { live, sheet, shop } = given;
   const part = partOf(item, given);
   const plan = planFinding(part, sheet, shop, item.planKey);
+  const ofBlock = blockPlan(part);
   const chosen = chosenPlan(sheet, item.planKey);
   const lathe = plan?.lathe ?? shop.lathes.find((l) => l.id === chosen?.latheId) ?? shop.lathes[0] ?? null;
   const machine = lathe && { lathe, tool: (plan?.plan ?? chosen)?.tool ?? 'carbide' };
@@ -79,12 +83,13 @@ export function itemFinding(item: JobItem, index: number, given: ItemInputs): It
     blank ??= worked(null);
     return { piece, ...blank };
   });
-  const frozen = ofItem(releasable(part, plan), item, sheet.job.id);
+  const frozen = ofItem(releasable(part, plan?.frozen ?? ofBlock?.stock ?? []), item, sheet.job.id);
   return {
     item,
     number: index + 1,
     part,
     plan,
+    blockPlan: ofBlock,
     lathe,
     pieces,
     releasable: frozen,

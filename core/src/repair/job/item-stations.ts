@@ -65,6 +65,7 @@ function draw(item: ItemFinding, { fits }: Given): Standing {
   if (part.problems.length) return out(part.problems[0]!.message);
   if (
     kind === 'make' &&
+    !part.part.block &&
     fits.some((f) => f.target) &&
     !part.segments.some((s) => s.fits.length) &&
     !part.segments.some((s) => s.bores.length)
@@ -76,7 +77,8 @@ function draw(item: ItemFinding, { fits }: Given): Standing {
 
 function plan(item: ItemFinding, { sheet }: Given): Standing {
   const { kind, planKey } = item.item;
-  if (kind === 'make') return item.part ? (chosenPlan(sheet, planKey) ? done : notYet('lathe, bar and tool')) : notYet('a drawn part');
+  if (kind === 'make' && !item.part?.part.block)
+    return item.part ? (chosenPlan(sheet, planKey) ? done : notYet('lathe, bar and tool')) : notYet('a drawn part');
   if (!item.part) return notNeeded;
   return newestRelease(sheet, item.item.id) ? done : notYet('the release for cutting');
 }
@@ -93,6 +95,8 @@ function cutPiece({ cuts, proofs }: PieceFinding, { sheet }: Given): Standing {
   if (under) return out(`${under.segment.segment.name} is ${under.segment.segment.side === 'inside' ? 'over' : 'under'} its limit`);
   const made = (c: CutFinding): boolean =>
     c.advice.state === 'in' || proofs.some((p) => p.dimension.dimension.key === c.segment.segment.id && p.readings.length > 0);
+  // Of what is milled and drilled nothing is coached: it is made once something of it is read.
+  if (!cuts.length && !proofs.some((p) => p.readings.length)) return notYet('the piece to be made and read');
   const open = cuts.find((c) => !made(c));
   if (!open) return done;
   return underWay(

@@ -4,7 +4,9 @@ import { GENERAL_TOLERANCE_SOURCE } from '../../book/fits';
 import { materialOf } from '../../book/materials';
 import type { Problem } from '../../terms/outcome';
 import {
+  cutSurface,
   dimensionsOf,
+  fittings,
   isDiameterOfSurface,
   limitsOf,
   massKg,
@@ -12,6 +14,7 @@ import {
   validatePart,
   volumeMm3,
   type Dimension,
+  type Fitting,
   type Part,
   type PlacedSurface,
   type Surface,
@@ -100,7 +103,7 @@ function fittedBore(mates: readonly BoreFinding[]): Fitted | null {
 }
 
 /** The mates of a surface whose fit is chosen, the one that governs first. */
-function matesOf(s: Surface, fits: readonly FitFinding[], bores: readonly BoreFinding[]): { fits: FitFinding[]; bores: BoreFinding[] } {
+function matesOf(s: Fitting, fits: readonly FitFinding[], bores: readonly BoreFinding[]): { fits: FitFinding[]; bores: BoreFinding[] } {
   return {
     fits: fits.filter((f) => f.target && s.fitsPlaceIds.includes(f.hole.place.id)).sort((p, q) => p.target!.aimMm - q.target!.aimMm),
     bores: bores
@@ -109,12 +112,13 @@ function matesOf(s: Surface, fits: readonly FitFinding[], bores: readonly BoreFi
   };
 }
 
-const withSizes = (part: Part, sizeOf: (s: Surface) => number): Part => {
+const withSizes = (part: Part, sizeOf: (s: Pick<Surface, 'id' | 'diameterMm'>) => number): Part => {
   const sized = (s: Surface): Surface => ({ ...s, diameterMm: sizeOf(s) });
   return {
     ...part,
     outside: part.outside.map(sized),
     bores: part.bores.map((b) => ({ ...b, surfaces: b.surfaces.map(sized) })),
+    block: part.block && { ...part.block, cuts: part.block.cuts.map((c) => (c.kind === 'hole' ? { ...c, diameterMm: sizeOf(c) } : c)) },
   };
 };
 
@@ -178,6 +182,12 @@ function dimensionFinding(part: Part, d: Dimension, fitted: Fitted | null): Dime
   return { dimension: d, figure, limits: { lowerMm: lower, upperMm: upper }, from, words, mustProve };
 }
 
+/** Every diameter that is turned, bored, drilled or reamed, with its place. */
+const roundSurfaces = (part: Part): PlacedSurface[] => {
+  const { block } = part;
+  return block ? block.cuts.filter((c) => c.kind === 'hole').map((c) => cutSurface(block, c)) : placeAll(part);
+};
+
 /** It is to fit a mate, and the fit is not chosen: the general tolerance stands in for it on the picture only. */
 const waits = ({ dimension: d, from }: DimensionFinding): boolean =>
   from === 'general' && isDiameterOfSurface(d) && d.surface.fitsPlaceIds.length > 0;
@@ -191,14 +201,13 @@ export function partFinding(
 ): PartFinding | null {
   const drawn = chosenPart(sheet, partKey);
   if (!drawn) return null;
-  const all = [...drawn.outside, ...drawn.bores.flatMap((b) => b.surfaces)];
-  const inside = new Set(drawn.bores.flatMap((b) => b.surfaces.map((s) => s.id)));
-  const mates = new Map(all.map((s) => [s.id, matesOf(s, inside.has(s.id) ? [] : fits, inside.has(s.id) ? bores : [])]));
+  const all = fittings(drawn);
+  const mates = new Map(all.map((s) => [s.id, matesOf(s, s.inside ? [] : fits, s.inside ? bores : [])]));
   const fitted = new Map(all.map((s) => [s.id, fittedOutside(mates.get(s.id)!.fits) ?? fittedBore(mates.get(s.id)!.bores)]));
   const part = withSizes(drawn, (s) => fitted.get(s.id)?.sizeMm ?? s.diameterMm);
   const dimensions = dimensionsOf(part).map((d) => dimensionFinding(part, d, isDiameterOfSurface(d) ? (fitted.get(d.key) ?? null) : null));
   const byKey = new Map(dimensions.map((d) => [d.dimension.key, d]));
-  const segments = placeAll(part).flatMap((segment): SegmentFinding[] => {
+  const segments = roundSurfaces(part).flatMap((segment): SegmentFinding[] => {
     const found = byKey.get(segment.id)!;
     return found.limits ? [{ segment, diameter: found.figure, limits: found.limits, ...mates.get(segment.id)! }] : [];
   });

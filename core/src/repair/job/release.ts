@@ -2,7 +2,6 @@ import { sentence, typed, type Figure, type Measure } from '../../terms/working'
 import type { LengthUnit } from '../../terms/quantity';
 import { choiceKey } from './choices';
 import type { DimensionFinding, PartFinding } from './part-finding';
-import type { PlanFinding } from './plan-finding';
 import type { FrozenFigure, JobSheet, ReleaseRecord } from './records';
 
 /** A number that is no longer what was released: changed, gone, or come since. */
@@ -27,8 +26,12 @@ function typedLimits({ figure, from }: DimensionFinding): Figure[] {
   return [end('lower'), end('upper')];
 }
 
-/** The figures that a released part rests on: every dimension, stock, tool and stops, each fit's hole, clearance and play. */
-export function releasable(found: PartFinding | null, plan: PlanFinding | null): Figure[] {
+/**
+ * The figures that a released part rests on: every dimension, each fit's hole, clearance and play.
+ *
+ * @param planned what its plan freezes: stock, tool and stops
+ */
+export function releasable(found: PartFinding | null, planned: readonly Figure[]): Figure[] {
   if (!found) return [];
   const sizes = found.dimensions.flatMap((d) => [d.figure, ...typedLimits(d)]);
   const fits = [...new Set(found.segments.flatMap((s) => s.fits))];
@@ -37,7 +40,7 @@ export function releasable(found: PartFinding | null, plan: PlanFinding | null):
     ...sizes,
     ...fits.flatMap((f) => [f.figures!.hole, f.figures!.upper, f.figures!.lower, f.figures!.playLargest]),
     ...bores.flatMap((b) => [b.figures!.lower, b.figures!.upper, b.figures!.playSmallest]),
-    ...(plan?.frozen ?? []),
+    ...planned,
   ];
 }
 

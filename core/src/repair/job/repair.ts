@@ -1,4 +1,5 @@
 import { boreFindings, type BoreFinding } from './bore-finding';
+import type { BlockPlan } from './block-plan';
 import { calledOff } from './choices';
 import type { CutFinding } from './cut-finding';
 import { diagnosisFinding, type DiagnosisFinding } from './diagnosis-finding';
@@ -48,6 +49,7 @@ export interface Repair extends Job {
   readonly piece: PieceFinding | null;
   readonly part: PartFinding | null;
   readonly plan: PlanFinding | null;
+  readonly blockPlan: BlockPlan | null;
   readonly cuts: readonly CutFinding[];
   readonly proofs: readonly ProofFinding[];
   readonly releasable: readonly Figure[];
@@ -70,6 +72,7 @@ export function seenAt(job: Job, itemId: string | null, piece: number | null = n
     piece: own,
     part: at?.part ?? null,
     plan: at?.plan ?? null,
+    blockPlan: at?.blockPlan ?? null,
     cuts: own?.cuts ?? [],
     proofs: own?.proofs ?? [],
     releasable: at?.releasable ?? [],

@@ -109,7 +109,7 @@ export function reworkFinding(
   if (dimensions.length === 0) return null;
   const component = sheet.components.find((c) => item.componentIds.includes(c.id));
   return {
-    part: { name: item.name, materialId: component?.materialId ?? '', outside: [], bores: [], features: [], limits: {} },
+    part: { name: item.name, materialId: component?.materialId ?? '', outside: [], bores: [], features: [], limits: {}, block: null },
     segments: dimensions.flatMap((d) =>
       d.limits ? [{ segment: d.dimension.surface, diameter: d.figure, limits: d.limits, fits: [], bores: [] }] : [],
     ),

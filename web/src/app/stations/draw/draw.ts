@@ -5,6 +5,7 @@ import {
   askedHere,
   choiceKey,
   chosenPart,
+  fieldsOf,
   hostOf,
   kindOf,
   materialOf,
@@ -28,6 +29,7 @@ import { newId } from '../../data';
 import { SheetStore } from '../../sheet-data';
 import { ChooseField, LengthInput, MATERIAL_OPTIONS, TextField, type Option } from '../../form';
 import { FigureButton } from '../../show';
+import { BlockForm } from './block-form';
 import { FeatureRow } from './feature-row';
 import { LimitsTable } from './limits-table';
 import { ReworkTable } from './rework-table';
@@ -36,12 +38,23 @@ import { SurfaceRow } from './surface-row';
 const NOTHING = { outside: [], bores: [] };
 
 /** Paths of the drawing that have a field on this screen; what is said of others stands in one block. */
-const FIELDS = /^(name|(outside\.\d+|bores\.\d+\.surfaces\.\d+|features\.\d+)\.(?!on$)\w+)$/;
+const FIELDS = /^(name|block\.\w+|block\.cuts\.\d+\.(?!on$)\w+|(outside\.\d+|bores\.\d+\.surfaces\.\d+|features\.\d+)\.(?!on$)\w+)$/;
 
 /** The replacement: surfaces along the axis, bores, what is cut into them; diameters that fit a mate follow their fit. */
 @Component({
   selector: 'ip-draw',
-  imports: [NgTemplateOutlet, TextField, ChooseField, FigureButton, LengthInput, FeatureRow, LimitsTable, ReworkTable, SurfaceRow],
+  imports: [
+    NgTemplateOutlet,
+    BlockForm,
+    TextField,
+    ChooseField,
+    FigureButton,
+    LengthInput,
+    FeatureRow,
+    LimitsTable,
+    ReworkTable,
+    SurfaceRow,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './draw.html',
   styles: `
@@ -178,6 +191,8 @@ export class Draw {
   protected readonly svg = computed(() => routes.drawing(this.store.sheet()!.job.id) + this.ofItem());
   protected readonly dxf = computed(() => routes.drawingDxf(this.store.sheet()!.job.id) + this.ofItem());
 
+  protected readonly fieldsOf = fieldsOf;
+  protected kindName = (f: PartFeature): string => kindOf(f.kind).name;
   protected dimension = (key: string): DimensionFinding | null => this.byKey().get(key) ?? null;
 
   protected featuresOn(surfaceId: string): { feature: PartFeature; index: number }[] {

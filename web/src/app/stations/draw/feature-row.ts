@@ -1,8 +1,14 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
-import { fieldsOf, kindOf, type FieldSpec, type PartFeature, type Problem } from '@iron-patch/core';
+import type { FieldSpec, Problem } from '@iron-patch/core';
 import { ChooseField, LengthInput, TextField, type Option } from '../../form';
 import { signedNumber } from '../../form/signed-number';
 import { SheetStore } from '../../sheet-data';
+
+/** Anything that is cut into a part, or asked of it. */
+interface Cut {
+  readonly id: string;
+  readonly name: string;
+}
 
 interface Row {
   readonly field: string;
@@ -11,7 +17,7 @@ interface Row {
   readonly value: unknown;
 }
 
-/** One thing that is cut into a surface: the fields that its kind asks for, whatever the kind. */
+/** One thing that is cut into a surface or a block: the fields that its kind asks for, whatever the kind. */
 @Component({
   selector: 'ip-feature-row',
   imports: [ChooseField, LengthInput, TextField],
@@ -19,7 +25,7 @@ interface Row {
   template: `
     <fieldset>
       <legend>
-        {{ feature().name || kind().name }}
+        {{ feature().name || kindName() }}
         <button type="button" class="plain" [attr.aria-label]="'Remove ' + feature().name" (click)="removed.emit()">Remove</button>
       </legend>
       <ip-text
@@ -110,6 +116,7 @@ interface Row {
           }
         }
       }
+      <ng-content />
     </fieldset>
   `,
   styles: `
@@ -136,7 +143,10 @@ interface Row {
 })
 export class FeatureRow {
   protected readonly store = inject(SheetStore);
-  readonly feature = input.required<PartFeature>();
+  readonly feature = input.required<Cut>();
+  readonly kindName = input.required<string>();
+  /** What its kind asks for. */
+  readonly fields = input.required<Readonly<Record<string, FieldSpec>>>();
   /** Where it stands in the drawing: `features.3`. */
   readonly path = input.required<string>();
   readonly problems = input<readonly Problem[]>([]);
@@ -145,14 +155,14 @@ export class FeatureRow {
   /** Features and surfaces that it can name. */
   readonly features = input<readonly Option[]>([]);
   readonly surfaces = input<readonly Option[]>([]);
-  readonly changed = output<PartFeature>();
+  readonly changed = output<Cut>();
   readonly removed = output();
-  protected readonly kind = computed(() => kindOf(this.feature().kind));
   protected readonly timed = computed<readonly Option[]>(() => [['', 'nothing'], ...this.others()]);
   protected readonly rows = computed<readonly Row[]>(() => {
     const feature = this.feature() as unknown as Readonly<Record<string, unknown>>;
-    const asked = (spec: FieldSpec): boolean => !('when' in spec) || !spec.when || feature[spec.when[0]] === spec.when[1];
-    const fields = Object.entries(fieldsOf(this.feature().kind)).filter(([, spec]) => asked(spec));
+    const asked = (spec: FieldSpec): boolean =>
+      !('when' in spec) || !spec.when || spec.when.slice(1).includes(String(feature[spec.when[0]]));
+    const fields = Object.entries(this.fields()).filter(([, spec]) => asked(spec));
     return fields.map(([field, spec]) => {
       const unit = spec.kind === 'angle' ? ', °' : spec.kind === 'number' ? `, ${spec.unit}` : '';
       return { field, spec, label: spec.label + unit, value: feature[field] };

@@ -131,6 +131,7 @@ export class Plan {
     );
   });
   protected readonly found = computed(() => this.store.repair()?.plan ?? null);
+  protected readonly block = computed(() => this.store.repair()?.blockPlan ?? null);
   /** What is cut of a component that stays; null for a new part. */
   protected readonly rework = computed(() => (this.store.item()?.kind === 'rework' ? (this.store.repair()?.part ?? null) : null));
   /** Of a rework machine and tool alone are chosen: the coach reads its dials. */

@@ -1,0 +1,49 @@
+import type { DimensionDraft, FeatureProblem, FieldsOf, OperationDraft } from '../feature-kind';
+import type { Block, BlockAxis, Face } from './block';
+
+/** What every cut into a block has. Places on its face count from the left (or front) and from the front (or lower) edge. */
+export interface CutBase {
+  readonly id: string;
+  readonly kind: string;
+  readonly name: string;
+  readonly on: Face;
+}
+
+/**
+ * A body that is cut away: a section drawn along one axis. The section lies in the two other axes, in the order x, y, z.
+ * Lengths in mm; of a body that is no prism (a countersink) the section is its largest.
+ */
+export interface Solid {
+  readonly axis: BlockAxis;
+  readonly fromMm: number;
+  readonly toMm: number;
+  readonly section:
+    | { readonly kind: 'circle'; readonly a: number; readonly b: number; readonly r: number }
+    | { readonly kind: 'outline'; readonly points: readonly (readonly [a: number, b: number])[] };
+  readonly volumeMm3: number;
+}
+
+type Own<C> = Omit<C, keyof CutBase | 'fitsPlaceIds'>;
+
+/** A dimension of a cut; `round` is the diameter of a hole, which is cut, read and proved as a bore's is. */
+export type CutDimension = DimensionDraft & { readonly round?: true };
+
+/**
+ * One kind of cut into a block: all that is asked of it, in one file. The registry demands the whole of it for every kind.
+ *
+ * @typeParam C the stored shape; its `kind` is a literal
+ */
+export interface BlockKind<C extends CutBase> {
+  readonly kind: C['kind'];
+  readonly name: string;
+  readonly fields: Omit<FieldsOf<C>, 'on' | 'fitsPlaceIds'>;
+  /** What it starts as on a face of a block, mm and degrees. */
+  start(block: Omit<Block, 'cuts'>, on: Face): Own<C>;
+  /** What will not do, beside fields out of their range. */
+  check(c: C, block: Omit<Block, 'cuts'>): FeatureProblem[];
+  dimensions(c: C, block: Omit<Block, 'cuts'>): CutDimension[];
+  /** What it takes away; bodies of one cut do not cross. */
+  solids(c: C, block: Omit<Block, 'cuts'>): Solid[];
+  /** Acts that make it, in order: together they make each dimension once. */
+  operations(c: C, block: Omit<Block, 'cuts'>): OperationDraft[];
+}

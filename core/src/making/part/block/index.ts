@@ -1,0 +1,6 @@
+export { edgeOf, faceOf, FACE_NAMES, FACES, sizeAlong, type Block, type BlockAxis, type Face } from './block';
+export type { Solid } from './block-kind';
+export { BLOCK_KINDS, cutFieldsOf, cutKindOf, FACE_OPTIONS, type BlockCut, type BlockCutId, type BlockHole } from './cuts';
+export { blockDimensions, cutSurface } from './block-dimensions';
+export { blockProblems, MOST_BLOCK_MM } from './validate-block';
+export { blockVolumeMm3, solidsOf } from './block-volume';

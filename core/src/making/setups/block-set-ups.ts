@@ -1,0 +1,53 @@
+import { inSentence } from '../../terms/words';
+import { cutKindOf, FACE_NAMES, type Block, type Face } from '../part';
+import type { SetUp } from './set-up-sequence';
+
+/** Faces in the order in which they are usually come to: what is seated on first. */
+const ORDER: readonly Face[] = ['top', 'front', 'left', 'right', 'back', 'bottom'];
+
+const MILL_CAUTION = 'Clamp and stop before the spindle turns; brush chips, never a hand; eyes covered.';
+const DRILL_CAUTION = 'What is drilled is clamped: a block that turns under the drill takes the hand with it.';
+
+/**
+ * The usual sequence for a block: squared on six faces, then what is cut into it face by face, each zeroed on the same two edges.
+ *
+ * @param block a valid block
+ */
+export function blockSetUps(block: Block): SetUp[] {
+  const squared: Omit<SetUp, 'number'> = {
+    title: 'Square the block',
+    hold: 'vise with parallels, first face against the fixed jaw, a round bar at the moving one',
+    zeroFace: 'the face that is milled first; mark it',
+    operations: [
+      'Mill the first large face',
+      'That face to the fixed jaw: mill the second, then the one across from it to width',
+      'Last large face to height',
+      'Ends square with the indicator or a side of the cutter, to length',
+      'Edges broken',
+    ],
+    cautions: [MILL_CAUTION],
+    fromFarEnd: false,
+    partsOff: false,
+  };
+  const faces = ORDER.flatMap((face): Omit<SetUp, 'number'>[] => {
+    const cuts = block.cuts.filter((c) => c.on === face);
+    if (!cuts.length) return [];
+    const drills = cuts.some((c) => c.kind === 'hole');
+    return [
+      {
+        title: `From the ${FACE_NAMES[face]}`,
+        hold: 'in the vise on parallels clear of what goes through, or clamped to the table',
+        zeroFace: `the two edges that the ${FACE_NAMES[face]} is dimensioned from, found with the edge finder`,
+        operations: cuts.flatMap((c) =>
+          cutKindOf(c.kind)
+            .operations(c, block)
+            .map((o) => `${c.name}: ${inSentence(o.words)}`),
+        ),
+        cautions: [MILL_CAUTION, ...(drills ? [DRILL_CAUTION] : [])],
+        fromFarEnd: false,
+        partsOff: false,
+      },
+    ];
+  });
+  return [squared, ...faces].map((s, i) => ({ ...s, number: i + 1 }));
+}
