@@ -3,9 +3,11 @@ import {
   CAUSE_IDS,
   FINDING_IDS,
   ITEM_KINDS,
+  keptTime,
   PAIR_KINDS,
   QUANTITY_IDS,
   SOFT_KINDS,
+  STEP_ACT_IDS,
   type ActChoice,
   type CalledOffChoice,
   type CautionChoice,
@@ -30,7 +32,7 @@ import {
   type Spot,
   type StripChoice,
 } from '@iron-patch/core';
-import { array, boolean, lazy, mixed, object, type AnyObjectSchema } from 'yup';
+import { array, boolean, lazy, mixed, object, string, type AnyObjectSchema } from 'yup';
 import { idOf, lengthOf, MOST_PIECES, numberOf, oneOf, optionalIdOf } from './fields';
 import { partInput, typedLimits } from './part';
 import { shapeOf } from './shape';
@@ -123,6 +125,19 @@ const FOUND_VALUES: Readonly<Record<string, AnyObjectSchema>> = {
 
 const yes = (label: string) => boolean().strict().typeError(`${label}: yes or no.`).required(`${label}: yes or no.`);
 
+/** Steps of before they had an act and a time are without. */
+const step = shapeOf<ItemStep>({
+  what: requiredText('What is done', TEXT_LIMITS.line),
+  done: yes('Done'),
+  act: oneOf('what kind of act', STEP_ACT_IDS).optional(),
+  moves: boolean().strict().typeError('Moves sizes: yes or no.').optional(),
+  doneAt: string()
+    .strict()
+    .nullable()
+    .optional()
+    .test('time', 'When it was done is a time.', (v) => v == null || keptTime(v) !== null),
+});
+
 /** What the job does. */
 const item = shapeOf<ItemChoice>({
   kind: oneOf('what is done', ITEM_KINDS),
@@ -130,10 +145,7 @@ const item = shapeOf<ItemChoice>({
   quantity: numberOf('How many', 1, MOST_PIECES).integer('How many: a whole number.'),
   componentIds: array(idOf('Component')).strict().required('Components: a list.').max(40, 'At most 40 components.'),
   position: numberOf('Position', -1000, 1000),
-  steps: array(shapeOf<ItemStep>({ what: requiredText('What is done', TEXT_LIMITS.line), done: yes('Done') }))
-    .strict()
-    .required('Steps: a list.')
-    .max(40, 'At most 40 steps.'),
+  steps: array(step).strict().required('Steps: a list.').max(40, 'At most 40 steps.'),
   cuts: array(
     shapeOf<ItemCut>({
       placeId: idOf('Place'),

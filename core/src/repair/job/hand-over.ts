@@ -31,10 +31,11 @@ function unprovedOf({ proofs }: PieceFinding, where: string): HandOverHold[] {
 /** What was taken up and is not finished: bought and not here, an act left, nothing said of how it was tried. */
 function unfinishedOf({ item, part }: ItemFinding): HandOverHold[] {
   const hold = (message: string, station: StationId): HandOverHold => ({ code: 'undone', message, station, passedBy: 'undone' });
-  if (item.proposed || item.kind === 'make') return [];
+  if (item.proposed) return [];
   if (item.kind === 'buy') return item.here ? [] : [hold(`${item.name} is bought and not here yet.`, 'cut')];
   const next = item.steps.find((s) => !s.done);
   if (next) return [hold(`${item.name}: ${inSentence(next.what)} is neither done nor taken off.`, 'cut')];
+  if (item.kind === 'make') return [];
   const [bare] = part?.unlimited ?? [];
   if (bare) return [hold(`${item.name}: the ${bare.dimension.label} has no limits yet, so nobody can prove it.`, 'draw')];
   return part || item.tried.trim() ? [] : [hold(`${item.name}: nothing says how it was tried.`, 'prove')];

@@ -30,6 +30,7 @@ export { ownBore, truedTooLarge, type BoreFigures, type BoreFinding, type BoreOp
 export type { SeatFinding } from './seat-finding';
 export { expectedAt, expectedSizeMm } from './expected';
 export type { DimensionFinding, LimitsFrom, PartFinding, SegmentFinding } from './part-finding';
+export { STEP_ACT_IDS, STEP_ACTS, stepActOf, type StepAct, type StepActRow } from './step-acts.data';
 export type { BlockPlan } from './block-plan';
 export { askedHere, type AskedHere } from './asked-here';
 export { drawingSheet, unitBehind, writtenDimension, writtenValue } from './drawing-sheet';
@@ -57,6 +58,7 @@ export {
   itemsOff,
   jobItems,
   newItem,
+  newStep,
   partKeyOf,
   planKeyOf,
   tellsOfItem,

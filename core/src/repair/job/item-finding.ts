@@ -5,7 +5,8 @@ import { blockPlan, type BlockPlan } from './block-plan';
 import { chosenPlan } from './choices';
 import { cutFindings, type CutFinding } from './cut-finding';
 import type { FitFinding } from './fit-finding';
-import type { JobItem } from './items';
+import { movedLastAt, type JobItem } from './items';
+import { joinedFinding } from './joined-finding';
 import { partFinding, type PartFinding } from './part-finding';
 import { piecesOf, type Piece } from './pieces';
 import type { PlaceFinding } from './place-finding';
@@ -51,7 +52,8 @@ export interface ItemInputs {
   readonly shop: Shop;
 }
 
-function partOf(item: JobItem, { places, fits, bores, asked, sheet }: ItemInputs): PartFinding | null {
+function partOf(item: JobItem, { places, fits, bores, asked, sheet }: ItemInputs, joined: readonly ItemFinding[]): PartFinding | null {
+  if (item.kind === 'join') return joinedFinding(item, joined);
   if (item.kind === 'make') return partFinding(fits, bores, sheet, item.partKey);
   return item.kind === 'rework' ? reworkFinding(item, places, asked.fits, asked.bores, sheet) : null;
 }
@@ -60,17 +62,27 @@ function partOf(item: JobItem, { places, fits, bores, asked, sheet }: ItemInputs
 const ofItem = (figures: readonly Figure[], item: JobItem, jobId: string): Figure[] =>
   figures.map((f) => (item.id === jobId ? f : { ...f, key: `item.${item.id}.${f.key}` }));
 
-/** One item of a job with its part, plan and pieces. */
-export function itemFinding(item: JobItem, index: number, given: ItemInputs): ItemFinding {
+/** The items of a job in their order; what is joined is worked out after what it joins. */
+export function itemFindings(items: readonly JobItem[], given: ItemInputs): ItemFinding[] {
+  const single = items.map((item, i) => (item.kind === 'join' ? null : itemFinding(item, i, given, [])));
+  return items.map((item, i) => {
+    const joined = single.filter((f): f is ItemFinding => f !== null && item.after.includes(f.item.id));
+    return single[i] ?? itemFinding(item, i, given, joined);
+  });
+}
+
+function itemFinding(item: JobItem, index: number, given: ItemInputs, joined: readonly ItemFinding[]): ItemFinding {
   const { live, sheet, shop } = given;
-  const part = partOf(item, given);
+  const part = partOf(item, given, joined);
   const plan = planFinding(part, sheet, shop, item.planKey);
   const ofBlock = blockPlan(part);
   const chosen = chosenPlan(sheet, item.planKey);
   const lathe = plan?.lathe ?? shop.lathes.find((l) => l.id === chosen?.latheId) ?? shop.lathes[0] ?? null;
   const machine = lathe && { lathe, tool: (plan?.plan ?? chosen)?.tool ?? 'carbide' };
-  const readings = live.filter((r) => r.itemId === item.id);
-  const proofs = sheet.proofs.filter((p) => p.itemId === item.id);
+  // What was read and signed before something moved the sizes tells nothing of what they are now.
+  const since = movedLastAt(item);
+  const readings = live.filter((r) => r.itemId === item.id && (since === null || r.purpose !== 'proof' || r.takenAt > since));
+  const proofs = sheet.proofs.filter((p) => p.itemId === item.id && (since === null || p.at > since));
   const worked = (n: number | null): Omit<PieceFinding, 'piece'> => {
     const of = { live: readings.filter((r) => r.piece === n), proofs: proofs.filter((p) => p.piece === n) };
     return { cuts: cutFindings(part, machine, of.live, sheet, shop), proofs: proofFindings(part, of.live, of.proofs, sheet, shop) };
@@ -83,7 +95,8 @@ export function itemFinding(item: JobItem, index: number, given: ItemInputs): It
     blank ??= worked(null);
     return { piece, ...blank };
   });
-  const frozen = ofItem(releasable(part, plan?.frozen ?? ofBlock?.stock ?? []), item, sheet.job.id);
+  // What joining moves is of the items that it joins: they have released it.
+  const frozen = item.kind === 'join' ? [] : ofItem(releasable(part, plan?.frozen ?? ofBlock?.stock ?? []), item, sheet.job.id);
   return {
     item,
     number: index + 1,

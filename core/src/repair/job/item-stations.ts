@@ -7,6 +7,7 @@ import type { CutFinding } from './cut-finding';
 import type { FitFinding } from './fit-finding';
 import { goodPieces, type ItemFinding, type PieceFinding } from './item-finding';
 import type { JobSheet } from './records';
+import { stillMoves } from './items';
 import { newestRelease } from './release';
 
 export type Standing = Omit<StationStanding, 'id'>;
@@ -79,7 +80,7 @@ function plan(item: ItemFinding, { sheet }: Given): Standing {
   const { kind, planKey } = item.item;
   if (kind === 'make' && !item.part?.part.block)
     return item.part ? (chosenPlan(sheet, planKey) ? done : notYet('lathe, bar and tool')) : notYet('a drawn part');
-  if (!item.part) return notNeeded;
+  if (!item.part || kind === 'join') return notNeeded;
   return newestRelease(sheet, item.item.id) ? done : notYet('the release for cutting');
 }
 
@@ -124,7 +125,7 @@ function cut(item: ItemFinding, given: Given): Standing {
   if (kind === 'buy') return here ? done : underWay('what is bought to come');
   const first = awaited(item, given);
   if (first) return notYet(`${named(first)} first`);
-  const parts = kind === 'make' || item.part ? [['', cutParts(item, given)] as const] : [];
+  const parts = kind === 'make' || (item.part && kind !== 'join') ? [['', cutParts(item, given)] as const] : [];
   return together([...parts, ['', steps(item)]]);
 }
 
@@ -144,6 +145,8 @@ function provePiece({ proofs }: PieceFinding): Standing {
 function prove(item: ItemFinding): Standing {
   const { kind, tried } = item.item;
   if (kind === 'buy') return notNeeded;
+  const moves = stillMoves(item.item);
+  if (moves && item.part) return notYet(`${inSentence(moves.what)} first: it moves sizes`);
   if (kind === 'make' || item.part) return ofPieces(item, provePiece);
   return tried.trim() ? done : notYet(`how ${named(item)} was tried`);
 }

@@ -1,6 +1,6 @@
 import { newPart } from '../../making/part';
 import { choiceKey } from './choices';
-import { choiceOf, itemsOff, jobItems } from './items';
+import { choiceOf, itemsOff, jobItems, newStep } from './items';
 import { piecesOf } from './pieces';
 import { provedOf } from './proved';
 import type { JobSheet, ProofRecord } from './records';
@@ -214,7 +214,12 @@ describe('bought and joined', () => {
       [choiceKey.item('pin'), testItem('buy', 'Bearing', { componentIds: ['pin'], size: '6205', here })],
       [
         choiceKey.item('press'),
-        testItem('join', 'Press it on', { position: 6, after: ['pin'], steps: [{ what: 'Press on to the shoulder', done: did }], tried }),
+        testItem('join', 'Press it on', {
+          position: 6,
+          after: ['pin'],
+          steps: [{ ...newStep('Press on to the shoulder'), done: did }],
+          tried,
+        }),
       ],
     );
   const states = (sheet: JobSheet) => workOut(sheet, testShop).stations.filter((s) => ['draw', 'plan', 'cut', 'prove'].includes(s.id));
@@ -231,8 +236,8 @@ describe('bought and joined', () => {
   it('items that wait for each other come to an end', () => {
     const ring = withChoices(
       verdicts('reuse', 'reuse'),
-      [choiceKey.item('a'), testItem('join', 'A', { after: ['b'], steps: [{ what: 'x', done: false }] })],
-      [choiceKey.item('b'), testItem('join', 'B', { after: ['a', 'b'], steps: [{ what: 'y', done: false }] })],
+      [choiceKey.item('a'), testItem('join', 'A', { after: ['b'], steps: [newStep('x')] })],
+      [choiceKey.item('b'), testItem('join', 'B', { after: ['a', 'b'], steps: [newStep('y')] })],
     );
     expect(states(ring)[2]!.state).toBe('not-yet');
   });

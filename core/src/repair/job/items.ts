@@ -1,16 +1,47 @@
 import type { TypedLimits } from '../../making/part';
 import { choiceKey } from './choices';
 import type { ComponentRecord, ComponentVerdict, JobSheet } from './records';
+import { STEP_ACTS, stepActOf, type StepAct } from './step-acts.data';
 
 export const ITEM_KINDS = ['make', 'rework', 'buy', 'join'] as const;
 /** Make a new part from stock, cut a component that stays, buy, or join what the other items gave. */
 export type ItemKind = (typeof ITEM_KINDS)[number];
 
-/** One act of a rework or of a joining. */
+/** One act on an item beside cutting it to size. */
 export interface ItemStep {
+  /** As people wrote it. */
   readonly what: string;
   readonly done: boolean;
+  /** What kind of act it is: told by its words. */
+  readonly act: StepAct;
+  /** Sizes are read again after it; as its act has it until somebody says otherwise. */
+  readonly moves: boolean;
+  /** When it was done; null while it is not, and for what was done before this was kept. */
+  readonly doneAt: string | null;
 }
+
+/** A step as it begins. */
+export function newStep(what: string): ItemStep {
+  const act = stepActOf(what);
+  return { what, done: false, act, moves: STEP_ACTS[act].moves, doneAt: null };
+}
+
+/** Steps of before they had an act and a time; what was proved then stays proved. */
+const stepNow = (s: Pick<ItemStep, 'what' | 'done'> & Partial<ItemStep>): ItemStep => ({
+  act: stepActOf(s.what),
+  moves: false,
+  doneAt: null,
+  ...s,
+});
+
+/** When sizes moved last; null where nothing that was done moved them. */
+export function movedLastAt({ steps }: Pick<ItemChoice, 'steps'>): string | null {
+  const times = steps.flatMap((s) => (s.moves && s.done && s.doneAt !== null ? [s.doneAt] : []));
+  return times.length ? times.reduce((a, b) => (a > b ? a : b)) : null;
+}
+
+/** The first act still to be done that moves sizes; undefined where none is left. */
+export const stillMoves = ({ steps }: Pick<ItemChoice, 'steps'>): ItemStep | undefined => steps.find((s) => s.moves && !s.done);
 
 /** A place of a component that stays, cut to a new size. */
 export interface ItemCut {
@@ -104,12 +135,14 @@ type Told = Pick<JobSheet, 'job' | 'components' | 'choices'>;
 const itemHead = choiceKey.item('');
 const partHead = `${choiceKey.part}:`;
 
+const itemNow = (value: ItemChoice): ItemChoice => ({ ...NOTHING_SAID, ...value, steps: (value.steps ?? []).map(stepNow) });
+
 /** What was said of items, by id; what was taken back is as if it had never been said. */
 function said(sheet: Told): Map<string, { readonly value: ItemChoice; readonly version: number }> {
   return new Map(
     sheet.choices.flatMap((c) =>
       c.key.startsWith(itemHead) && c.value !== null
-        ? [[c.key.slice(itemHead.length), { value: { ...NOTHING_SAID, ...(c.value as ItemChoice) }, version: c.version }]]
+        ? [[c.key.slice(itemHead.length), { value: itemNow(c.value as ItemChoice), version: c.version }]]
         : [],
     ),
   );

@@ -9,7 +9,7 @@ import { asItIsNow } from './in-state';
 import { fitFindings, type FitFinding } from './fit-finding';
 import { handOverHolds, type HandOverHold } from './hand-over';
 import { liveReadings } from './live-readings';
-import { itemFinding, type ItemFinding, type PieceFinding } from './item-finding';
+import { itemFindings, type ItemFinding, type PieceFinding } from './item-finding';
 import { jobItems } from './items';
 import type { PartFinding } from './part-finding';
 import type { PlanFinding } from './plan-finding';
@@ -100,7 +100,7 @@ export function workOut(sheet: JobSheet, shop: Shop): Repair {
   const askedFits = before === now ? fits : fitFindings(before, sheet, shop);
   const asked = { fits: askedFits, bores: before === now ? bores : boreFindings(before, askedFits, sheet, shop) };
   const given = { places: now, fits, bores, asked, live, sheet, shop };
-  const items = jobItems(sheet).map((item, i) => itemFinding(item, i, given));
+  const items = itemFindings(jobItems(sheet), given);
   const stations = standings({ sheet, places, noReturn, diagnosis, fits, bores, items });
   const job: Job = {
     live,

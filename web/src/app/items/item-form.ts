@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal, type OnInit } from '@angular/core';
 import { ReactiveFormsModule } from '@angular/forms';
 import { check, choiceInput } from '@iron-patch/contract';
-import { choiceKey, choiceOf, newItem, type ItemChoice, type JobItem } from '@iron-patch/core';
+import { choiceKey, choiceOf, newItem, newStep, type ItemChoice, type JobItem } from '@iron-patch/core';
 import { newId } from '../data';
 import { CheckList, ChooseField, FormFrame, inValue, NumberField, RecordForm, TextField, type Option } from '../form';
 import { SheetStore } from '../sheet-data';
@@ -37,7 +37,7 @@ const linesOf = (text: string): string[] =>
           <ip-number label="Days until it is here" name="itemLead" formControlName="leadDays" />
         </div>
       }
-      @if (kind() === 'rework' || kind() === 'join') {
+      @if (kind() !== 'buy') {
         <ip-text label="What is done, one step a line" name="itemSteps" [rows]="3" formControlName="steps" />
       }
       @if (components().length) {
@@ -86,8 +86,8 @@ export class ItemForm implements OnInit {
   private choice({ steps, kind, ...fields }: ItemFields): ItemChoice {
     const opened = this.opened();
     const before = opened ? choiceOf(opened) : newItem(kind, '', [], this.store.repair()?.items.length ?? 0);
-    const did = new Set(before.steps.filter((s) => s.done).map((s) => s.what));
-    return { ...before, ...fields, kind, steps: linesOf(steps).map((what) => ({ what, done: did.has(what) })) };
+    const known = new Map(before.steps.map((s) => [s.what, s]));
+    return { ...before, ...fields, kind, steps: linesOf(steps).map((what) => known.get(what) ?? newStep(what)) };
   }
 
   private async save(fields: ItemFields): Promise<unknown> {

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import { choiceOf, countOf, type ItemChoice } from '@iron-patch/core';
+import { choiceOf, countOf, STEP_ACTS, type ItemChoice, type ItemStep, type StepAct, type StepActRow } from '@iron-patch/core';
 import { NzCheckboxModule } from 'ng-zorro-antd/checkbox';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { keptDraft } from '../data';
@@ -38,6 +38,18 @@ import { SheetStore } from '../sheet-data';
             @for (s of i.steps; track $index) {
               <li>
                 <label nz-checkbox [name]="'step-' + $index" [ngModel]="s.done" (ngModelChange)="tick($index, $event)">{{ s.what }}</label>
+                <button
+                  type="button"
+                  class="plain"
+                  [attr.aria-pressed]="s.moves"
+                  [attr.aria-label]="'Sizes are read again after: ' + s.what"
+                  (click)="step($index, { moves: !s.moves })"
+                >
+                  {{ s.moves ? 'moves sizes: read again after it' : 'sizes stay' }}
+                </button>
+                @if (!s.done && acts[s.act].caution) {
+                  <p class="said">{{ acts[s.act].caution }}</p>
+                }
               </li>
             }
           </ol>
@@ -70,6 +82,19 @@ import { SheetStore } from '../sheet-data';
       padding: 0;
       margin: 6px 0;
     }
+    li {
+      display: grid;
+      justify-items: start;
+    }
+    li .said {
+      margin: 2px 0 8px;
+      padding: 6px 12px;
+      font-size: 15px;
+    }
+    li .plain {
+      margin-left: 26px;
+      font-size: 14px;
+    }
     li label {
       display: flex;
       align-items: center;
@@ -91,6 +116,7 @@ export class ItemSteps {
   private readonly store = inject(SheetStore);
   readonly station = input.required<'cut' | 'prove'>();
   protected readonly countOf = countOf;
+  protected readonly acts: Readonly<Record<StepAct, StepActRow>> = STEP_ACTS;
   protected readonly item = this.store.item;
   protected readonly asksHow = computed(() => {
     const at = this.store.repair()?.at;
@@ -105,7 +131,11 @@ export class ItemSteps {
   );
 
   protected tick(index: number, done: boolean): void {
-    this.put({ steps: this.item()!.steps.map((s, i) => (i === index ? { ...s, done } : s)) });
+    this.step(index, { done, doneAt: done ? new Date().toISOString() : null });
+  }
+
+  protected step(index: number, change: Partial<ItemStep>): void {
+    this.put({ steps: this.item()!.steps.map((s, i) => (i === index ? { ...s, ...change } : s)) });
   }
 
   protected put(change: Partial<ItemChoice>): void {
