@@ -59,6 +59,7 @@ export {
   jobItems,
   newItem,
   newStep,
+  stillMoves,
   partKeyOf,
   planKeyOf,
   tellsOfItem,

@@ -217,7 +217,7 @@ describe('bought and joined', () => {
         testItem('join', 'Press it on', {
           position: 6,
           after: ['pin'],
-          steps: [{ ...newStep('Press on to the shoulder'), done: did }],
+          steps: [{ ...newStep('Press on to the shoulder', 'join'), done: did }],
           tried,
         }),
       ],
@@ -236,8 +236,8 @@ describe('bought and joined', () => {
   it('items that wait for each other come to an end', () => {
     const ring = withChoices(
       verdicts('reuse', 'reuse'),
-      [choiceKey.item('a'), testItem('join', 'A', { after: ['b'], steps: [newStep('x')] })],
-      [choiceKey.item('b'), testItem('join', 'B', { after: ['a', 'b'], steps: [newStep('y')] })],
+      [choiceKey.item('a'), testItem('join', 'A', { after: ['b'], steps: [newStep('x', 'join')] })],
+      [choiceKey.item('b'), testItem('join', 'B', { after: ['a', 'b'], steps: [newStep('y', 'join')] })],
     );
     expect(states(ring)[2]!.state).toBe('not-yet');
   });

@@ -1,7 +1,7 @@
 import type { TypedLimits } from '../../making/part';
 import { choiceKey } from './choices';
 import type { ComponentRecord, ComponentVerdict, JobSheet } from './records';
-import { STEP_ACTS, stepActOf, type StepAct } from './step-acts.data';
+import { CLOSES_IN, STEP_ACTS, stepActOf, type StepAct } from './step-acts.data';
 
 export const ITEM_KINDS = ['make', 'rework', 'buy', 'join'] as const;
 /** Make a new part from stock, cut a component that stays, buy, or join what the other items gave. */
@@ -20,10 +20,13 @@ export interface ItemStep {
   readonly doneAt: string | null;
 }
 
-/** A step as it begins. */
-export function newStep(what: string): ItemStep {
+/**
+ * A step as it begins. What is pressed or shrunk in is covered: only of a joining does somebody read its bore again.
+ */
+export function newStep(what: string, kind: ItemKind): ItemStep {
   const act = stepActOf(what);
-  return { what, done: false, act, moves: STEP_ACTS[act].moves, doneAt: null };
+  const moves = STEP_ACTS[act].moves && (kind === 'join' || !CLOSES_IN.includes(act));
+  return { what, done: false, act, moves, doneAt: null };
 }
 
 /** Steps of before they had an act and a time; what was proved then stays proved. */

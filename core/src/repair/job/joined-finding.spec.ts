@@ -38,7 +38,7 @@ function bushJob(...choices: (readonly [string, unknown])[]): JobSheet {
   });
   return withChoices(sheet, ...choices);
 }
-const step = (what: string, doneAt: string | null = null): ItemStep => ({ ...newStep(what), done: doneAt !== null, doneAt });
+const step = (what: string, doneAt: string | null = null): ItemStep => ({ ...newStep(what, 'join'), done: doneAt !== null, doneAt });
 const join = (steps: readonly ItemStep[], more: Partial<ItemChoice> = {}): [string, unknown] => [
   choiceKey.item('join'),
   testItem('join', 'Press it home', { after: ['job'], steps, ...more }),
@@ -125,6 +125,11 @@ describe('what moves sizes on the way', () => {
       signed: { passed: true },
     });
     expect(body(job(plated('2026-11-22T09:00:00Z'), [...early[0], ...late[0]])).readings).toHaveLength(2);
+  });
+  it('what is pressed in by a step of its own is covered: its sizes stay as they were read', () => {
+    expect(newStep('Press the pin in', 'make').moves).toBe(false);
+    expect(newStep('Press the pin in', 'join').moves).toBe(true);
+    expect(newStep('Have it ground to size', 'make').moves).toBe(true);
   });
   it('a step of before steps had an act and a time leaves what was proved as it was', () => {
     const old = [{ what: 'Have it hard chromed', done: true }] as unknown as ItemStep[];

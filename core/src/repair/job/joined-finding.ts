@@ -4,10 +4,7 @@ import { workedOut, type Figure } from '../../terms/working';
 import type { ItemFinding } from './item-finding';
 import type { JobItem } from './items';
 import type { DimensionFinding, PartFinding } from './part-finding';
-import type { StepAct } from './step-acts.data';
-
-/** What only closes in on a bore; anything else that moves sizes may move them all. */
-const CLOSES_IN: readonly StepAct[] = ['press', 'shrink'];
+import { CLOSES_IN } from './step-acts.data';
 
 /** Diameters of what is joined that a joining moves, and that can still be read after it. */
 function movedBy(item: JobItem, { item: of, part }: ItemFinding): DimensionFinding[] {

@@ -17,7 +17,7 @@ describe('rework of a component that stays', () => {
 
   it('waits at Draw for what is done, and without a size goes by its steps and how it was tried', () => {
     expect(station(rework({}), 'draw')).toMatchObject({ state: 'not-yet', waitsFor: 'what is done to ramp barrel' });
-    const steps = [{ ...newStep('Straighten between centres'), done: true }, newStep('File the thread true')];
+    const steps = [{ ...newStep('Straighten between centres', 'rework'), done: true }, newStep('File the thread true', 'rework')];
     const half = rework({ steps });
     expect(['draw', 'plan', 'cut', 'prove'].map((id) => station(half, id).state)).toEqual(['done', 'not-needed', 'under-way', 'not-yet']);
     expect(station(half, 'cut').waitsFor).toBe('file the thread true');

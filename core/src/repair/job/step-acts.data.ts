@@ -50,5 +50,8 @@ export const STEP_ACTS = {
 export type StepAct = keyof typeof STEP_ACTS;
 export const STEP_ACT_IDS = Object.keys(STEP_ACTS) as StepAct[];
 
+/** What only closes in on a bore; anything else that moves sizes may move them all. */
+export const CLOSES_IN: readonly StepAct[] = ['press', 'shrink'];
+
 /** The act that some words tell: the first whose words are in them. */
 export const stepActOf = (what: string): StepAct => STEP_ACT_IDS.find((id) => STEP_ACTS[id].words?.test(what)) ?? 'other';

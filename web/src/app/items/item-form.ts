@@ -87,7 +87,7 @@ export class ItemForm implements OnInit {
     const opened = this.opened();
     const before = opened ? choiceOf(opened) : newItem(kind, '', [], this.store.repair()?.items.length ?? 0);
     const known = new Map(before.steps.map((s) => [s.what, s]));
-    return { ...before, ...fields, kind, steps: linesOf(steps).map((what) => known.get(what) ?? newStep(what)) };
+    return { ...before, ...fields, kind, steps: linesOf(steps).map((what) => known.get(what) ?? newStep(what, kind)) };
   }
 
   private async save(fields: ItemFields): Promise<unknown> {

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import { choiceOf, countOf, STEP_ACTS, type ItemChoice, type ItemStep, type StepAct, type StepActRow } from '@iron-patch/core';
+import { choiceOf, countOf, STEP_ACTS, stillMoves, type ItemChoice, type ItemStep, type StepAct, type StepActRow } from '@iron-patch/core';
 import { NzCheckboxModule } from 'ng-zorro-antd/checkbox';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { keptDraft } from '../data';
@@ -55,7 +55,10 @@ import { SheetStore } from '../sheet-data';
           </ol>
         </section>
       }
-      @if (station() === 'prove' && asksHow()) {
+      @if (station() === 'prove' && show() === 'first' && first(); as f) {
+        <p class="said" role="status">{{ f.what }} comes first: it moves sizes, and what is read before it does not count after it.</p>
+      }
+      @if (station() === 'prove' && show() === 'rest' && asksHow()) {
         <section>
           <h2>How {{ i.name }} was tried</h2>
           <ip-draft-note [kept]="kept" />
@@ -115,12 +118,18 @@ import { SheetStore } from '../sheet-data';
 export class ItemSteps {
   private readonly store = inject(SheetStore);
   readonly station = input.required<'cut' | 'prove'>();
+  /** What comes before anything is proved, above; all the rest below. */
+  readonly show = input<'first' | 'rest'>('rest');
   protected readonly countOf = countOf;
   protected readonly acts: Readonly<Record<StepAct, StepActRow>> = STEP_ACTS;
   protected readonly item = this.store.item;
   protected readonly asksHow = computed(() => {
     const at = this.store.repair()?.at;
     return at && at.part === null && (at.item.kind === 'rework' || at.item.kind === 'join');
+  });
+  protected readonly first = computed(() => {
+    const item = this.item();
+    return item && item.kind !== 'buy' ? stillMoves(item) : undefined;
   });
   private readonly stored = computed(() => this.item()?.tried ?? '');
   protected readonly tried = linkedSignal(() => this.stored());

@@ -23,8 +23,7 @@ export const BLOCK_KINDS: { readonly [K in BlockCutId]: BlockKind<Extract<BlockC
 export const cutKindOf = (id: BlockCutId): BlockKind<CutBase> => BLOCK_KINDS[id];
 
 /** The fields of a kind by name, in the order in which they are asked for. */
-export const cutFieldsOf = (id: BlockCutId): Readonly<Record<string, FieldSpec>> =>
-  BLOCK_KINDS[id].fields;
+export const cutFieldsOf = (id: BlockCutId): Readonly<Record<string, FieldSpec>> => BLOCK_KINDS[id].fields;
 
 export { FACE_OPTIONS } from './on-face';
 export type { BlockHole };
