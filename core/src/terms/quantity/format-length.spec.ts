@@ -1,4 +1,4 @@
-import { decimalsInOther, formatBoth, formatLength, toInchFraction } from './format-length';
+import { decimalsInOther, formatBoth, formatLength, sawFraction, toInchFraction } from './format-length';
 
 it('prints in either unit with the asked decimals', () => {
   expect(formatLength(19.05, 'in')).toBe('0.7500');
@@ -19,6 +19,14 @@ it.each([
   expect(fraction.text).toBe(text);
   expect(fraction.remainderMm).toBeCloseTo(remainder, 9);
 });
+
+it.each([
+  [152.4, '6'],
+  [152.5, '6 1/16'],
+  [155, '6 1/8'],
+  [153.9875, '6 1/16'],
+  [0.5, '1/16'],
+])('%d mm is sawn at %s in, never shorter', (mm, text) => expect(sawFraction(mm)).toBe(text));
 
 it('carries the fineness of a dial over to the other unit', () => {
   expect(decimalsInOther(3, 'mm')).toBe(4);

@@ -73,6 +73,9 @@ export function toInchFraction(mm: number, denominator = 64): InchFraction {
   return { text: sign + size, remainderMm: mm - (Math.sign(mm) * steps * 25.4) / denominator };
 }
 
+/** The next sixteenth of an inch that is not shorter, as a saw stop is set: `6 1/16`. What is sawn short is scrap. */
+export const sawFraction = (mm: number): string => toInchFraction((Math.ceil((mm / 25.4) * 16 - 1e-6) / 16) * 25.4, 16).text;
+
 /** What a rule shows without a glass, in its unit. */
 const RULE_MARK: Readonly<Record<LengthUnit, number>> = { mm: 1, in: 1 / 16 };
 

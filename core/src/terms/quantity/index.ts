@@ -12,6 +12,7 @@ export {
   nearRuleMark,
   placeWithUnit,
   decimalsInOther,
+  sawFraction,
   toInchFraction,
   type InchFraction,
 } from './format-length';

@@ -1,5 +1,6 @@
-import { findThread, threadLimits, THREAD_CLASSES, type Thread as BookThread } from '../../../book/threads';
-import type { BookLimits, DimensionDraft, End, FeatureBase, FeatureKind } from '../feature-kind';
+import { findThread, THREAD_CLASSES, type Thread as BookThread } from '../../../book/threads';
+import { flankMm, isHoleOf, minorMm, threadBook } from '../book-thread';
+import type { DimensionDraft, End, FeatureBase, FeatureKind } from '../feature-kind';
 import { END_OPTIONS, endAt, inward, lengthOf, startLength } from './on-surface';
 
 /** A thread from an end of a surface, outside or inside; the surface is its blank. */
@@ -18,13 +19,7 @@ export interface Thread extends FeatureBase {
 /** A blank this much over the thread's major size is another thread's, as a share of its pitch. */
 const BLANK_MOST_OVER = 0.1;
 
-/** A hole this far from the thread's minor size is another thread's: shares of the pitch, under and over (a quarter leaves three quarters). */
-const HOLE_UNDER = 0.1;
-const HOLE_OVER = 0.27;
-
 const bookOf = (f: Pick<Thread, 'thread'>): BookThread | null => (f.thread.trim() ? (findThread(f.thread) ?? null) : null);
-
-const usualClass = (t: BookThread, side: 'outside' | 'inside'): string => THREAD_CLASSES[t.system]?.[side][0] ?? '';
 
 /** Axial section of the metal between two crests, mm² a pitch: a trapezoid, half the pitch wide on the pitch line. */
 function grooveMm2(t: BookThread, depthMm: number): number {
@@ -42,41 +37,12 @@ function removedMm3(t: BookThread, f: Thread, side: 'outside' | 'inside'): numbe
 }
 
 const sizes = (t: BookThread, f: Thread, side: 'outside' | 'inside'): DimensionDraft[] => {
-  const found = threadLimits(t, side, f.threadClass || usualClass(t, side));
-  const pitch = t.majorMm - t.form.toPitchDiameter * t.pitchMm;
-  const minor = t.majorMm - t.form.toMinor * t.pitchMm;
-  const book = (band: { lowerMm: number | null; upperMm: number | null }): { book?: BookLimits } =>
-    found.ok && band.lowerMm !== null && band.upperMm !== null
-      ? { book: { lower: band.lowerMm, upper: band.upperMm, source: `${found.value.source}, ${found.value.threadClass}` } }
-      : {};
-  const limits = found.ok ? found.value : null;
+  const limits = threadBook(t, side, f.threadClass);
   const own: DimensionDraft =
     side === 'outside'
-      ? {
-          name: 'crest',
-          what: 'outside',
-          label: 'diameter over the crests',
-          value: t.majorMm,
-          ofSurface: true,
-          ...(limits ? book(limits.major) : {}),
-        }
-      : {
-          name: 'crest',
-          what: 'inside',
-          label: 'hole in the crests',
-          value: minor,
-          ofSurface: true,
-          ...(limits ? book(limits.minor) : {}),
-        };
-  const flank: DimensionDraft = {
-    name: 'pitch-diameter',
-    what: 'pitch-diameter',
-    label: 'pitch diameter',
-    value: pitch,
-    seat: true,
-    ...(limits ? book(limits.pitchDiameter) : {}),
-  };
-  return [own, flank];
+      ? { name: 'crest', what: 'outside', label: 'diameter over the crests', value: t.majorMm, ofSurface: true, ...limits.crest }
+      : { name: 'crest', what: 'inside', label: 'hole in the crests', value: minorMm(t), ofSurface: true, ...limits.crest };
+  return [own, { name: 'pitch-diameter', what: 'pitch-diameter', label: 'pitch diameter', value: flankMm(t), seat: true, ...limits.flank }];
 };
 
 export const thread: FeatureKind<Thread> = {
@@ -120,23 +86,22 @@ export const thread: FeatureKind<Thread> = {
         },
       ];
     const blank = 2 * host.radiusAt(endAt(host, f.end) + (inward(f.end) * f.lengthMm) / 2);
-    const minor = t.majorMm - t.form.toRoot * t.pitchMm;
+    const rootMm = t.majorMm - t.form.toRoot * t.pitchMm;
     if (side === 'outside') {
-      if (blank < minor || blank > t.majorMm + BLANK_MOST_OVER * t.pitchMm)
+      if (blank < rootMm || blank > t.majorMm + BLANK_MOST_OVER * t.pitchMm)
         return [
           {
             field: 'thread',
             message: `The surface is ${blank.toFixed(2)} mm and ${t.name} is ${t.majorMm.toFixed(2)} over its crests: turn the blank first.`,
           },
         ];
-      return minor / 2 <= host.beyondAt(endAt(host, f.end)) ? [{ field: 'thread', message: 'It cuts into the bore.' }] : [];
+      return rootMm / 2 <= host.beyondAt(endAt(host, f.end)) ? [{ field: 'thread', message: 'It cuts into the bore.' }] : [];
     }
-    const hole = t.majorMm - t.form.toMinor * t.pitchMm;
-    if (blank < hole - HOLE_UNDER * t.pitchMm || blank > hole + HOLE_OVER * t.pitchMm)
+    if (!isHoleOf(t, blank))
       return [
         {
           field: 'thread',
-          message: `The hole is ${blank.toFixed(2)} mm and ${t.name} wants about ${hole.toFixed(2)}: drill or bore it first.`,
+          message: `The hole is ${blank.toFixed(2)} mm and ${t.name} wants about ${minorMm(t).toFixed(2)}: drill or bore it first.`,
         },
       ];
     return t.majorMm / 2 >= host.beyondAt(endAt(host, f.end)) ? [{ field: 'thread', message: 'It breaks through to the outside.' }] : [];

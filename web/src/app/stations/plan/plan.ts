@@ -8,7 +8,7 @@ import {
   materialOf,
   usualPlan,
   newestRelease,
-  toInchFraction,
+  sawFraction,
   turnsWords,
   type Bar,
   type Figure,
@@ -166,7 +166,7 @@ export class Plan {
   }
 
   protected fraction(mm: number): string {
-    return `${toInchFraction(mm, 16).text} in`;
+    return `${sawFraction(mm)} in`;
   }
 
   protected who(id: string): string {

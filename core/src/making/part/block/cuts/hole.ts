@@ -1,5 +1,5 @@
-import { findThread, threadLimits, THREAD_CLASSES, type Thread } from '../../../../book/threads';
-import type { BookLimits } from '../../feature-kind';
+import { findThread, type Thread } from '../../../../book/threads';
+import { flankMm, isHoleOf, minorMm, threadBook } from '../../book-thread';
 import { faceOf, type Block } from '../block';
 import type { BlockKind, CutBase, CutDimension, Solid } from '../block-kind';
 import { drilled } from '../solids';
@@ -34,21 +34,6 @@ const mouthDeep = (c: BlockHole): number => {
   return c.mouth === 'countersink' ? (c.mouthMm - c.diameterMm) / 2 / Math.tan((c.mouthDeg * Math.PI) / 360) : c.mouthDepthMm;
 };
 const threadOf = (c: BlockHole): Thread | undefined => (c.thread ? (findThread(c.thread) ?? undefined) : undefined);
-/** A hole this far from the thread's minor size is another thread's: shares of the pitch, under and over. */
-const HOLE_UNDER = 0.1;
-const HOLE_OVER = 0.27;
-
-function threadBook(t: Thread): { readonly minor: { book?: BookLimits }; readonly pitch: { book?: BookLimits } } {
-  const limits = threadLimits(t, 'inside', THREAD_CLASSES[t.system]?.inside[0] ?? '');
-  if (!limits.ok) return { minor: {}, pitch: {} };
-  const { value } = limits;
-  const book = (b: { lowerMm: number | null; upperMm: number | null }): { book?: BookLimits } =>
-    b.lowerMm === null || b.upperMm === null
-      ? {}
-      : { book: { lower: b.lowerMm, upper: b.upperMm, source: `${value.source}, ${value.threadClass}` } };
-  return { minor: book(value.minor), pitch: book(value.pitchDiameter) };
-}
-
 function mouthDimensions(c: BlockHole): CutDimension[] {
   if (c.mouth === 'plain') return [];
   const over: CutDimension = { name: 'mouth', what: 'inside', label: `${c.mouth}, diameter`, value: c.mouthMm };
@@ -134,20 +119,19 @@ export const hole: BlockKind<BlockHole> = {
     if (!c.thread) return [];
     const t = threadOf(c);
     if (!t) return [{ field: 'thread', message: 'Say which thread: M6, 1/4-20.' }];
-    const minor = t.majorMm - t.form.toMinor * t.pitchMm;
-    return c.diameterMm < minor - HOLE_UNDER * t.pitchMm || c.diameterMm > minor + HOLE_OVER * t.pitchMm
-      ? [{ field: 'thread', message: `The hole is ${c.diameterMm.toFixed(2)} mm and ${t.name} wants about ${minor.toFixed(2)}.` }]
-      : [];
+    return isHoleOf(t, c.diameterMm)
+      ? []
+      : [{ field: 'thread', message: `The hole is ${c.diameterMm.toFixed(2)} mm and ${t.name} wants about ${minorMm(t).toFixed(2)}.` }];
   },
   dimensions: (c) => {
     const t = threadOf(c);
     const [u, v] = edgesOf(c.on);
-    const book = t ? threadBook(t) : { minor: {}, pitch: {} };
+    const book = t ? threadBook(t, 'inside', '') : null;
     return [
       {
         ...{ name: 'diameter', what: 'inside', label: t ? `hole to tap ${t.name}` : 'diameter', value: c.diameterMm, round: true },
         ...(c.made !== 'drilled' && !t ? { seat: true as const } : {}),
-        ...book.minor,
+        ...book?.crest,
       },
       { name: 'at', what: 'position', label: `centre from the ${u} edge`, value: c.atMm },
       { name: 'up', what: 'position', label: `centre from the ${v} edge`, value: c.upMm },
@@ -157,8 +141,8 @@ export const hole: BlockKind<BlockHole> = {
         ? [
             {
               ...{ name: 'pitch-diameter', what: 'pitch-diameter' as const, label: 'pitch diameter', seat: true as const },
-              value: t.majorMm - t.form.toPitchDiameter * t.pitchMm,
-              ...book.pitch,
+              value: flankMm(t),
+              ...book?.flank,
             },
           ]
         : []),
