@@ -81,8 +81,9 @@ function itemFinding(item: JobItem, index: number, given: ItemInputs, joined: re
   const machine = lathe && { lathe, tool: (plan?.plan ?? chosen)?.tool ?? 'carbide' };
   // What was read and signed before something moved the sizes tells nothing of what they are now.
   const since = movedLastAt(item);
-  const readings = live.filter((r) => r.itemId === item.id && (since === null || r.purpose !== 'proof' || r.takenAt > since));
-  const proofs = sheet.proofs.filter((p) => p.itemId === item.id && (since === null || p.at > since));
+  const counts = (time: string): boolean => since === -Infinity || Date.parse(time) > since;
+  const readings = live.filter((r) => r.itemId === item.id && (r.purpose !== 'proof' || counts(r.takenAt)));
+  const proofs = sheet.proofs.filter((p) => p.itemId === item.id && counts(p.at));
   const worked = (n: number | null): Omit<PieceFinding, 'piece'> => {
     const of = { live: readings.filter((r) => r.piece === n), proofs: proofs.filter((p) => p.piece === n) };
     return { cuts: cutFindings(part, machine, of.live, sheet, shop), proofs: proofFindings(part, of.live, of.proofs, sheet, shop) };

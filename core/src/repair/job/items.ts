@@ -37,11 +37,9 @@ const stepNow = (s: Pick<ItemStep, 'what' | 'done'> & Partial<ItemStep>): ItemSt
   ...s,
 });
 
-/** When sizes moved last; null where nothing that was done moved them. */
-export function movedLastAt({ steps }: Pick<ItemChoice, 'steps'>): string | null {
-  const times = steps.flatMap((s) => (s.moves && s.done && s.doneAt !== null ? [s.doneAt] : []));
-  return times.length ? times.reduce((a, b) => (a > b ? a : b)) : null;
-}
+/** When sizes moved last, ms; before all time where nothing that was done moved them. */
+export const movedLastAt = ({ steps }: Pick<ItemChoice, 'steps'>): number =>
+  Math.max(-Infinity, ...steps.flatMap((s) => (s.moves && s.done && s.doneAt !== null ? [Date.parse(s.doneAt)] : [])));
 
 /** The first act still to be done that moves sizes; undefined where none is left. */
 export const stillMoves = ({ steps }: Pick<ItemChoice, 'steps'>): ItemStep | undefined => steps.find((s) => s.moves && !s.done);

@@ -146,7 +146,8 @@ export function proofFindings(
   const fitsOf = new Map(found.segments.map((s) => [s.segment.id, s.fits]));
   const limited = found.dimensions.filter((d): d is DimensionFinding & { limits: Limits } => d.limits !== null);
   const all = limited.flatMap((d) => {
-    if (READ_AS[d.dimension.what] === null) return d.mustProve ? [gaugedProof(d, proofs)] : [];
+    // A pitch is the tool’s own: whoever has the right knurl has the right pitch.
+    if (READ_AS[d.dimension.what] === null) return d.mustProve && d.dimension.what !== 'pitch' ? [gaugedProof(d, proofs)] : [];
     return [proofOf(d, fitsOf.get(d.dimension.key) ?? [], found.part.materialId, live, proofs, sheet, shop)];
   });
   return [...all.filter((p) => p.dimension.mustProve), ...all.filter((p) => !p.dimension.mustProve)];
