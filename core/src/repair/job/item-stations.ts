@@ -134,6 +134,8 @@ function provePiece({ proofs }: PieceFinding): Standing {
   const due = proofs.filter((p) => p.dimension.mustProve);
   const failed = proofs.find((p) => p.verdict === 'out' && !p.signed?.passed);
   if (failed) return out(`${failed.name} is out of its limits`);
+  const refused = proofs.find((p) => p.signed?.passed === false);
+  if (refused) return out(`${refused.name} was failed`);
   const unmeasured = due.find((p) => !p.gauged && p.readings.length === 0);
   if (unmeasured) return underWay(`readings of ${inSentence(unmeasured.name)}`);
   const unsigned = due.find((p) => !p.signed);

@@ -81,6 +81,11 @@ describe('what no instrument of the crib reads', () => {
     const sheet = { ...asked, choices: [testChoice(choiceKey.part, harder)] };
     expect(found('h.hardness', [tried('h.hardness', 60)], [], sheet).signed).toBeNull();
   });
+  it('a nut that does not go on is no finished part, though no number says so', () => {
+    const failed = [tried('h.hardness', null, { passed: false, gaugedWith: 'file' })];
+    const { stations } = workOut({ ...asked, proofs: failed }, shop);
+    expect(stations.find((s) => s.id === 'prove')).toMatchObject({ state: 'out', waitsFor: 'Body, hardness, case hardened was failed' });
+  });
   it('smoother than asked is no fault: only the upper limit counts', () => {
     expect(found('f.roughness', [tried('f.roughness', 0.1)]).verdict).toBe('fits');
     expect(found('f.roughness', [tried('f.roughness', 0.9)]).verdict).toBe('out');

@@ -88,14 +88,18 @@ export class PieceRow {
   protected readonly why = signal('');
 
   protected begun = ({ cuts, proofs }: PieceFinding): boolean =>
-    cuts.some((c) => c.readings.length) || proofs.some((p) => p.readings.length);
+    cuts.some((c) => c.readings.length) || proofs.some((p) => p.readings.length || p.signed);
 
   /** At the machine a single piece that goes well is not asked about. */
   protected mayScrap = (p: PieceFinding): boolean =>
     this.begun(p) && (this.station() === 'prove' || this.pieces().length > 1 || this.mark(p) === 'out');
 
   protected mark(p: PieceFinding): 'done' | 'under-way' | 'not-yet' | 'out' {
-    if (p.piece.scrapped !== null || p.cuts.some((c) => c.advice.state === 'under') || p.proofs.some((x) => x.verdict === 'out'))
+    if (
+      p.piece.scrapped !== null ||
+      p.cuts.some((c) => c.advice.state === 'under') ||
+      p.proofs.some((x) => x.verdict === 'out' || x.signed?.passed === false)
+    )
       return 'out';
     const due = p.proofs.filter((x) => x.dimension.mustProve);
     if (due.length && due.every((x) => x.signed?.passed)) return 'done';
