@@ -1,4 +1,5 @@
 import { kindOf, surface, validatePart, type Part, type PartFeature } from '../../making/part';
+import type { LengthUnit } from '../../terms/quantity';
 import { askedHere } from './asked-here';
 import { choiceKey } from './choices';
 import { workOut } from './repair';
@@ -24,10 +25,10 @@ const shaft = (features: readonly PartFeature[] = [], fits: readonly string[] = 
     block: null,
   };
 };
-const asks = (part: Part, runs = 'bearing-inner') => {
+const asks = (part: Part, runs = 'bearing-inner', unit: LengthUnit = 'mm') => {
   const choices = [testChoice(choiceKey.part, part), testChoice(choiceKey.runs('barrel'), { kind: runs })];
   const { part: found, fits } = workOut(testSheet({ choices }), testShop);
-  return askedHere(found!, fits);
+  return askedHere(found!, fits, unit);
 };
 const words = (part: Part, runs?: string) => asks(part, runs).map((a) => `${a.surfaceName}: ${a.words}`);
 
@@ -41,6 +42,8 @@ describe('what runs there asks', () => {
       'Far seat: run-out to near seat at most 0.005 mm',
       'Body: run-out of its face to far seat at most 0.011 mm',
     ]));
+  it('in the reader’s own unit', () =>
+    expect(asks(shaft(), 'bearing-inner', 'in').map((a) => a.words)).toContain('run-out of its face to near seat at most 0.0004 in'));
   it('nothing where something else runs, or nothing does', () => {
     expect(words(shaft(), 'running-grease')).toEqual([]);
     expect(words(shaft([], []))).toEqual([]);

@@ -1,7 +1,7 @@
 import { toleranceWidth } from '../../book/fits';
 import { LIP_SEAL_SHAFT } from '../../book/seals';
 import { placeOutside, type Part, type PartFeature, type PlacedSurface } from '../../making/part';
-import { formatLength } from '../../terms/quantity';
+import { formatWithUnit, type LengthUnit } from '../../terms/quantity';
 import { inSentence } from '../../terms/words';
 import type { FitFinding } from './fit-finding';
 import type { PartFinding } from './part-finding';
@@ -16,7 +16,7 @@ export interface AskedHere {
   readonly why: string;
 }
 
-type Ask = Omit<AskedHere, 'key' | 'surfaceName'>;
+type Ask = Omit<AskedHere, 'key' | 'surfaceName' | 'words'>;
 
 /** Ra of a seat of grade IT6, µm, up to a diameter in mm: as bearing seats are usually drawn. */
 const SEAT_RA_UM = [
@@ -37,7 +37,6 @@ const grade = (g: 'IT5' | 'IT6', diameterMm: number): number | null => {
 
 const runOut = (on: string, to: PlacedSurface, which: 'run-out' | 'face-run-out', mm: number, why: string): Ask => ({
   feature: { id: '', kind: 'relation', on, name: 'True to', which, of: '', to: to.id, mm },
-  words: `${which === 'run-out' ? 'run-out' : 'run-out of its face'} to ${inSentence(to.name)} at most ${formatLength(mm, 'mm')} mm`,
   why,
 });
 
@@ -49,7 +48,6 @@ function ofSeat(s: PlacedSurface, seats: readonly PlacedSurface[], row: readonly
     ? [
         {
           feature: { id: '', kind: 'surface-finish', on: s.id, name: 'Surface', raUm: rough.raUm, how: 'turned' },
-          words: `Ra at most ${rough.raUm} µm`,
           why: `usual for a bearing seat of grade 6 up to ${rough.toMm} mm`,
         },
       ]
@@ -78,6 +76,15 @@ function ofSeat(s: PlacedSurface, seats: readonly PlacedSurface[], row: readonly
   return [...finish, ...between, ...faces];
 }
 
+/** What it asks, in the reader's unit. */
+function wordsOf(f: PartFeature, row: readonly PlacedSurface[], unit: LengthUnit): string {
+  if (f.kind === 'surface-finish') return `Ra at most ${f.raUm} µm`;
+  if (f.kind === 'hardness') return `${f.from} to ${f.to} ${f.scale}`;
+  if (f.kind !== 'relation') return f.name;
+  const to = row.find((s) => s.id === f.to)?.name ?? '';
+  return `${f.which === 'run-out' ? 'run-out' : 'run-out of its face'} to ${inSentence(to)} at most ${formatWithUnit(f.mm, unit)}`;
+}
+
 /** Whether the drawing asks for it already, with whatever figure. */
 const stands = (part: Part, { feature: f }: Ask): boolean =>
   part.features.some(
@@ -91,7 +98,7 @@ const stands = (part: Part, { feature: f }: Ask): boolean =>
  * @param part a drawn part with its sizes
  * @param fits the holes that it may fit, with what runs there
  */
-export function askedHere({ part }: Pick<PartFinding, 'part'>, fits: readonly FitFinding[]): AskedHere[] {
+export function askedHere({ part }: Pick<PartFinding, 'part'>, fits: readonly FitFinding[], unit: LengthUnit): AskedHere[] {
   const row = placeOutside(part);
   const bearings = fits.filter((f) => f.runs.kind?.startsWith('bearing-inner')).map((f) => f.hole.place.id);
   const bearing = new Set(row.filter((s) => s.fitsPlaceIds.some((id) => bearings.includes(id))).map((s) => s.id));
@@ -119,16 +126,15 @@ export function askedHere({ part }: Pick<PartFinding, 'part'>, fits: readonly Fi
           how: 'induction',
           remark: '',
         },
-        words: `${from} to ${HARD_TO_HRC} HRC`,
         why: 'where a lip runs and dirt comes in (ISO 6194-1)',
       };
     }),
   ];
   return asks
     .filter((a) => !stands(part, a))
-    .map((a) => ({
-      ...{ feature: a.feature, words: a.words, why: a.why },
-      key: `${a.feature.on}.${a.feature.kind}.${a.words}`,
+    .map((a, i) => ({
+      ...{ feature: a.feature, why: a.why, words: wordsOf(a.feature, row, unit) },
+      key: `${a.feature.on}.${a.feature.kind}.${i}`,
       surfaceName: row.find((s) => s.id === a.feature.on)?.name ?? '',
     }));
 }

@@ -1,4 +1,4 @@
-import { cutKindOf, type BlockCut, type Part } from '../../making/part';
+import { cutKindOf, newPart, type BlockCut, type Part } from '../../making/part';
 import { sceneSvg } from '../../making/scene';
 import { choiceKey } from './choices';
 import { drawingSheet } from './drawing-sheet';
@@ -102,6 +102,13 @@ describe('a block from Draw to Prove', () => {
     expect(d.figure.value).toBeGreaterThan(30.05);
     // The drawing shows what the fit made of it.
     expect(part!.part.block!.cuts[0]).toMatchObject({ diameterMm: d.figure.value });
+  });
+
+  it('a mirror finish is written as fine as it is asked for', () => {
+    const pin = newPart('plain-pin', 'Pin', 40, 100);
+    const fine = { id: 'f', kind: 'surface-finish', on: 'body', name: 'Surface', raUm: 0.125, how: 'polished' } as const;
+    const { part } = found(testSheet({ choices: [testChoice(choiceKey.part, { ...pin, features: [fine] })] }));
+    expect(sceneSvg(drawingSheet(part!, 'Pin', 'mm'))).toContain('at most 0.125 µm');
   });
 
   it('is drawn in three views with its hole table', () => {

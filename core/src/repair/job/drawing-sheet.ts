@@ -5,7 +5,7 @@ import type { DimensionFinding, PartFinding } from './part-finding';
 
 /** A number of a dimension, in the reader's unit where it is a length; without its unit. */
 export const writtenValue = ({ dimension }: Pick<DimensionFinding, 'dimension'>, value: number, unit: LengthUnit): string =>
-  dimension.unit ? String(Number(value.toFixed(2))) : formatLength(value, unit);
+  dimension.unit ? String(Number(value.toFixed(3))) : formatLength(value, unit);
 
 /** What stands behind such a number; empty for a length. */
 export const unitBehind = ({ dimension }: Pick<DimensionFinding, 'dimension'>): string =>
@@ -17,7 +17,7 @@ export function writtenDimension(d: DimensionFinding, unit: LengthUnit): string 
   const { unit: own, value, what } = dimension;
   const show = (v: number): string => writtenValue(d, v, unit);
   const behind = unitBehind(d);
-  if (what === 'angle') return show(value) + behind;
+  if (what === 'angle') return `${Number(value.toFixed(2))}°`;
   // Nothing is rougher, or further off, than less than nothing.
   if (limits && limits.lowerMm <= 0 && dimension.own) return `at most ${show(limits.upperMm)}${behind}`;
   if (own) return `${limits ? `${show(limits.lowerMm)} to ${show(limits.upperMm)}` : show(value)}${behind}`;

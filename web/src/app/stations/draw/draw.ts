@@ -182,7 +182,7 @@ export class Draw {
   });
   protected readonly asked = computed(() => {
     const found = this.found();
-    return found && !found.problems.length ? askedHere(found, this.store.repair()!.fits) : [];
+    return found && !found.problems.length ? askedHere(found, this.store.repair()!.fits, this.store.unit()) : [];
   });
   protected readonly general = computed(() => this.problems().filter((p) => !FIELDS.test(p.path)));
   protected readonly freeEnds = computed(() => (['near', 'far'] as const).filter((end) => !this.part()!.bores.some((b) => b.from === end)));
