@@ -45,6 +45,13 @@ module.exports = {
       from: {},
       to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } },
     },
+    {
+      name: 'no-circles-of-types-in-core',
+      severity: 'error',
+      comment: 'Two files that name each other, if only as types, are one idea.',
+      from: { path: '^core/src' },
+      to: { circular: true },
+    },
     { name: 'nothing-missing', severity: 'error', from: {}, to: { couldNotResolve: true, pathNot: '\\.sql$' } },
   ],
   options: {

@@ -1,5 +1,5 @@
 import { MATERIALS } from '../book/materials';
-import type { SumField } from './sum';
+import type { SumField } from './sum-field';
 
 /** A length from nearly nothing to `toMm`. */
 export const length = (id: string, label: string, startMm: number, toMm = 2000, fromMm = 0.001): SumField => ({

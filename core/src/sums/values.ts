@@ -10,7 +10,7 @@ import {
 } from '../terms/quantity';
 import { findThread, threadOf, type Thread } from '../book/threads';
 import { MPA_PER_KSI, NM_PER_LBF_FT, N_PER_LBF } from '../terms/working';
-import type { SumField } from './sum';
+import type { SumField } from './sum-field';
 
 type Value = number | string | Thread | readonly number[];
 
@@ -52,6 +52,7 @@ function readLength(f: Extract<SumField, { kind: 'length' }>, text: string, unit
 
 /** Units that a number may be typed in besides its own, and what one of them is in it. */
 const TYPED_UNITS: Readonly<Record<string, Readonly<Record<string, number>>>> = {
+  min: { min: 1, s: 1 / 60, sec: 1 / 60, h: 60 },
   MPa: { mpa: 1, psi: MPA_PER_KSI / 1000, ksi: MPA_PER_KSI, bar: 0.1 },
   N: { n: 1, kn: 1000, lbf: N_PER_LBF, lb: N_PER_LBF },
   kN: { kn: 1, n: 0.001, lbf: N_PER_LBF / 1000 },

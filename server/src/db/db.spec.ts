@@ -113,4 +113,6 @@ it('splits SQL by name and misses none', () => {
   const text = '-- :name a\nselect 1\n\n-- :name b\nselect 2 -- two\n';
   expect(statements(text, ['a', 'b'])).toEqual({ a: 'select 1', b: 'select 2 -- two' });
   expect(() => statements(text, ['c'])).toThrow('no statement called c');
+  expect(statements('-- :name a\nselect {{all}}', ['a'], { all: 'x, y' }).a).toBe('select x, y');
+  expect(() => statements('-- :name a\nselect {{all}}', ['a'])).toThrow('{{all}}');
 });

@@ -2,9 +2,10 @@ import { choiceKey, tellsOfItem, type PlaceKind, type InstrumentRecord, type Rea
 import type { ReadingInput } from '@iron-patch/contract';
 import { statements, type Db } from '../db';
 import { invalid, type Keyed, type StoredAnswer } from '../http';
+import { columnsOf, readingLists, rowOf } from './reading-columns';
 import sql from './readings.sql';
 
-const q = statements(sql, ['byJobs', 'byIds', 'insert', 'standsWith', 'take']);
+const q = statements(sql, ['byJobs', 'byIds', 'insert', 'standsWith', 'take'], readingLists);
 
 export const readingsOf = async (db: Db, jobIds: readonly string[]): Promise<ReadingRecord[]> =>
   (await db.query<ReadingRecord>(q.byJobs, [jobIds])).rows;
@@ -26,32 +27,9 @@ const stored = <T>(insert: Promise<T>): Promise<T> =>
 
 /** Adds readings in one statement and gives them back as stored. */
 export async function insertReadings(db: Db, readings: readonly ReadingRecord[]): Promise<ReadingRecord[]> {
-  const column = <K extends keyof ReadingRecord>(key: K): ReadingRecord[K][] => readings.map((r) => r[key]);
-  const insert = db.query(q.insert, [
-    column('id'),
-    column('jobId'),
-    column('purpose'),
-    column('placeId'),
-    column('segmentId'),
-    column('stationMm'),
-    column('clockDeg'),
-    column('text'),
-    column('unit'),
-    column('valueMm'),
-    column('instrumentId'),
-    column('partTempC'),
-    column('dial'),
-    column('personId'),
-    column('takenAt'),
-    column('supersedesId'),
-    column('withdrawn'),
-    column('quantity'),
-    column('afterActId'),
-    column('itemId'),
-    column('piece'),
-  ]);
+  const insert = db.query(q.insert, columnsOf(readings));
   await stored(insert);
-  return (await db.query<ReadingRecord>(q.byIds, [column('id')])).rows;
+  return (await db.query<ReadingRecord>(q.byIds, [readings.map((r) => r.id)])).rows;
 }
 
 export type RangedInstrument = Pick<InstrumentRecord, 'name' | 'kind' | 'rangeLowMm' | 'rangeHighMm'>;
@@ -93,11 +71,6 @@ export const standsWith = async (db: Db, jobId: string, personId: string, key: s
 
 /** Stores one reading with the answer to its request; false where somebody who sends the same was faster. */
 export async function takeOne(db: Db, screen: string, { key, route, hash }: Keyed, r: ReadingRecord): Promise<boolean> {
-  const values = [
-    ...[screen, key, route, hash, JSON.stringify(r)],
-    ...[r.id, r.jobId, r.purpose, r.placeId, r.segmentId, r.stationMm, r.clockDeg, r.text, r.unit, r.valueMm, r.instrumentId],
-    ...[r.partTempC, r.dial, r.personId, r.takenAt, r.supersedesId, r.withdrawn, r.quantity, r.afterActId],
-    ...[r.itemId, r.piece],
-  ];
+  const values = [screen, key, route, hash, JSON.stringify(r), ...rowOf(r)];
   return (await stored(db.query({ name: 'take', text: q.take, values }))).rowCount === 1;
 }

@@ -1,22 +1,14 @@
 -- :name byJobs
-select id, job_id as "jobId", purpose, place_id as "placeId", segment_id as "segmentId",
-       case when segment_id is not null then coalesce(item_id, job_id) end as "itemId", piece, after_act_id as "afterActId", quantity, station_mm as "stationMm", clock_deg as "clockDeg",
-       text, unit, value_mm as "valueMm", instrument_id as "instrumentId", part_temp_c as "partTempC", dial, person_id as "personId",
-       to_char(taken_at at time zone 'utc', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"') as "takenAt", supersedes_id as "supersedesId", withdrawn
+select {{read}}
 from readings where job_id = any ($1::uuid[]) order by seq
 
 -- :name byIds
-select id, job_id as "jobId", purpose, place_id as "placeId", segment_id as "segmentId",
-       case when segment_id is not null then coalesce(item_id, job_id) end as "itemId", piece, after_act_id as "afterActId", quantity, station_mm as "stationMm", clock_deg as "clockDeg",
-       text, unit, value_mm as "valueMm", instrument_id as "instrumentId", part_temp_c as "partTempC", dial, person_id as "personId",
-       to_char(taken_at at time zone 'utc', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"') as "takenAt", supersedes_id as "supersedesId", withdrawn
+select {{read}}
 from readings where id = any ($1::uuid[]) order by seq
 
 -- :name insert
-insert into readings (id, job_id, purpose, place_id, segment_id, station_mm, clock_deg, text, unit, value_mm, instrument_id, part_temp_c,
-                      dial, person_id, taken_at, supersedes_id, withdrawn, quantity, after_act_id, item_id, piece)
-select * from unnest ($1::uuid[], $2::uuid[], $3::text[], $4::uuid[], $5::text[], $6::float8[], $7::float8[], $8::text[], $9::text[],
-                      $10::float8[], $11::text[], $12::float8[], $13::float8[], $14::text[], $15::timestamptz[], $16::uuid[], $17::boolean[], $18::text[], $19::uuid[], $20::uuid[], $21::integer[])
+insert into readings ({{columns}})
+select * from unnest ({{arrays}})
 
 -- :name standsWith
 -- Everything that one reading is checked against, of one moment: $1 job, $2 person, $3 key of the request, $4 instrument, $5 place,
@@ -58,8 +50,5 @@ once as (
   select $2, $3, $4, 201, $5::jsonb from screen where said is not null
   on conflict (key) do nothing returning body
 )
-insert into readings (id, job_id, purpose, place_id, segment_id, station_mm, clock_deg, text, unit, value_mm, instrument_id, part_temp_c,
-                      dial, person_id, taken_at, supersedes_id, withdrawn, quantity, after_act_id, item_id, piece)
-select $6::uuid, $7::uuid, $8, $9::uuid, $10, $11::float8, $12::float8, $13, $14, $15::float8, $16, $17::float8,
-       $18::float8, $19, $20::timestamptz, $21::uuid, $22::boolean, $23, $24::uuid, $25::uuid, $26::integer
-from once
+insert into readings ({{columns}})
+select {{values}} from once

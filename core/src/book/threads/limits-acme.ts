@@ -1,6 +1,6 @@
 import { good, type Outcome } from '../../terms/outcome';
 import { MM_PER_INCH } from '../../terms/quantity';
-import type { ThreadLimits } from './limits';
+import type { ThreadLimits } from './thread-limits';
 import { ACME_SOURCE } from './other.data';
 import type { Thread } from './thread';
 

@@ -1,5 +1,5 @@
 import { bad, good, type Outcome } from '../../terms/outcome';
-import type { ThreadLimits } from './limits';
+import type { ThreadLimits } from './thread-limits';
 import { METRIC_LIMITS_SOURCE, PITCH_DIAMETER_ROWS, PITCH_ROWS } from './metric.data';
 import type { Thread } from './thread';
 

@@ -1,5 +1,5 @@
 import { bad, good, type Outcome } from '../../terms/outcome';
-import type { ThreadLimits } from './limits';
+import type { ThreadLimits } from './thread-limits';
 import { G_TOLERANCES } from './pipe.data';
 import type { Thread } from './thread';
 

@@ -1,6 +1,6 @@
 import { good, type Outcome } from '../../terms/outcome';
 import { MM_PER_INCH } from '../../terms/quantity';
-import type { ThreadLimits } from './limits';
+import type { ThreadLimits } from './thread-limits';
 import type { Thread } from './thread';
 import { UNIFIED_AT_A_HALF, UNIFIED_SOURCE } from './unified.data';
 

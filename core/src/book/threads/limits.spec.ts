@@ -1,7 +1,8 @@
 import { MM_PER_INCH } from '../../terms/quantity';
 import { THREADS, threadOf } from './all-threads';
 import { dieBlankMm } from './die-blank';
-import { threadLimits, THREAD_CLASSES, type Band } from './limits';
+import { threadLimits, THREAD_CLASSES } from './limits';
+import { type Band } from './thread-limits';
 import { pitchDiameterMm } from './thread';
 
 const inch = (mm: number | null): number | null => (mm === null ? null : Math.round((mm / MM_PER_INCH) * 1e4) / 1e4);

@@ -5,22 +5,7 @@ import { pipeLimits } from './limits-pipe';
 import { unifiedLimits } from './limits-unified';
 import { whitworthLimits } from './limits-whitworth';
 import type { Thread } from './thread';
-
-/** From and to, mm; null where the standard sets no limit on that side. */
-export interface Band {
-  readonly lowerMm: number | null;
-  readonly upperMm: number | null;
-}
-
-/** Limits of one class of a thread. */
-export interface ThreadLimits {
-  readonly side: 'outside' | 'inside';
-  readonly threadClass: string;
-  readonly major: Band;
-  readonly pitchDiameter: Band;
-  readonly minor: Band;
-  readonly source: string;
-}
+import type { ThreadLimits } from './thread-limits';
 
 /** Classes that the book has limits for, usual one first. */
 export const THREAD_CLASSES: Readonly<

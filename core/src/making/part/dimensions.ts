@@ -1,32 +1,12 @@
 import { inSentence } from '../../terms/words';
 import type { Reads } from '../../evidence/readings';
 import { blockDimensions } from './block';
+import type { Dimension } from './dimension';
 import type { BookLimits, DimensionDraft, DimensionWhat } from './feature-kind';
 import { kindOf, type PartFeature } from './features';
 import { hostOf } from './host';
-import { placeBore, placeOutside, type Part, type PlacedSurface } from './part';
-
-/** One number of the part that is released, made and proved. */
-export interface Dimension {
-  /** Lasts: the surface's id for its diameter, else `<id of surface or feature>.<name>`. */
-  readonly key: string;
-  readonly ownerId: string;
-  readonly name: string;
-  readonly what: DimensionWhat;
-  /** `diameter of body`, `ring groove, width`. */
-  readonly label: string;
-  /** mm, or what `unit` says. */
-  readonly value: number;
-  /** Empty for a length; else `°`, `µm`, `HRC`. */
-  readonly unit: string;
-  readonly book: BookLimits | null;
-  /** Limits that the drawing itself asks for. */
-  readonly own: { readonly lower: number; readonly upper: number } | null;
-  /** Something sits or runs there: the general tolerance will not do. */
-  readonly seat: boolean;
-  /** The surface it lies on. */
-  readonly surface: PlacedSurface;
-}
+import { placeBore, placeOutside, type Part } from './part';
+import { type PlacedSurface } from './surface';
 
 /** The diameter of a surface, by whose id it goes; not one of a feature. */
 export const isDiameterOfSurface = (d: Pick<Dimension, 'key' | 'ownerId'>): boolean => d.key === d.ownerId;

@@ -1,4 +1,4 @@
-import type { PlacedSurface } from './part';
+import type { PlacedSurface } from './surface';
 
 /** What every feature has: its own id, its kind, the surface that it is cut into. Places along it count from the surface's left end. */
 export interface FeatureBase {

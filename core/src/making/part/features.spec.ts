@@ -3,7 +3,8 @@ import { dimensionsOf } from './dimensions';
 import { FEATURE_KINDS, kindOf, type FeatureKindId, type PartFeature } from './features';
 import { hostOf } from './host';
 import { boreOutlines, outline } from './outline';
-import { placeAll, surface, type Part } from './part';
+import { placeAll, type Part } from './part';
+import { surface } from './surface';
 import { validatePart } from './validate-part';
 import { volumeMm3 } from './volume';
 

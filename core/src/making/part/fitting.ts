@@ -1,4 +1,5 @@
-import type { Part, Surface } from './part';
+import type { Part } from './part';
+import type { Surface } from './surface';
 
 /** A diameter of a drawing that may have to fit mates. */
 export type Fitting = Pick<Surface, 'id' | 'diameterMm' | 'fitsPlaceIds'> & { readonly inside: boolean };

@@ -1,5 +1,6 @@
 import type { Host } from './feature-kind';
-import { partLengthMm, placeBore, placeOutside, type Part, type PlacedSurface } from './part';
+import { partLengthMm, placeBore, placeOutside, type Part } from './part';
+import { type PlacedSurface } from './surface';
 
 const EDGE_MM = 1e-9;
 

@@ -5,15 +5,11 @@ export {
   placeBore,
   placeOutside,
   isDrawn,
-  surface,
-  SURFACE_KINDS,
   type Bore,
   type Part,
-  type PlacedSurface,
-  type Surface,
-  type SurfaceKind,
   type TypedLimits,
 } from './part';
+export { surface, SURFACE_KINDS, type PlacedSurface, type Surface, type SurfaceKind } from './surface';
 export type {
   BookLimits,
   ContourPoint,
@@ -49,7 +45,8 @@ export {
 } from './block';
 export { fittings, type Fitting } from './fitting';
 export { hostOf, radiusAt } from './host';
-export { dimensionsOf, isDiameterOfSurface, READ_AS, type Dimension } from './dimensions';
+export { dimensionsOf, isDiameterOfSurface, READ_AS } from './dimensions';
+export { type Dimension } from './dimension';
 export { limitsOf, type DimensionLimits } from './limits';
 export { validatePart, LEAST_WALL_MM, MOST_DIAMETER_MM, MOST_PART_LENGTH_MM } from './validate-part';
 export { boreOutlines, outline, type OutlinePoint } from './outline';

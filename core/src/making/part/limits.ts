@@ -1,5 +1,5 @@
 import { generalAngleDeg, generalEdgeMm, generalToleranceMm, GENERAL_TOLERANCE_SOURCE } from '../../book/fits';
-import type { Dimension } from './dimensions';
+import type { Dimension } from './dimension';
 import type { Part } from './part';
 
 /** Limits of a dimension, in its own measure, and who says so. */

@@ -1,7 +1,8 @@
 import type { ContourPoint } from './feature-kind';
 import { kindOf } from './features';
 import { hostOf, placed } from './host';
-import type { Part, PlacedSurface } from './part';
+import type { Part } from './part';
+import type { PlacedSurface } from './surface';
 
 /** A point of the outline: along the axis and off it, mm. */
 export type OutlinePoint = ContourPoint;

@@ -1,5 +1,6 @@
 import { outline } from './outline';
-import { surface, partLengthMm, placeOutside, type Part } from './part';
+import { partLengthMm, placeOutside, type Part } from './part';
+import { surface } from './surface';
 import { crossHole } from './features/cross-hole';
 import { hostOf } from './host';
 import { newPart, PART_KINDS, type PartKind } from './templates';

@@ -1,22 +1,6 @@
 import type { Block } from './block';
 import type { PartFeature } from './features';
-
-/** What a stretch of revolution is: its size is a diameter; of a taper the one at its left end. */
-export type SurfaceKind = 'cylinder' | 'taper' | 'head';
-export const SURFACE_KINDS: Readonly<Record<SurfaceKind, string>> = { cylinder: 'Cylinder', taper: 'Taper', head: 'Head' };
-
-/** A stretch of revolution along the axis, outside or in a bore on the same terms. Lengths and diameters in mm. */
-export interface Surface {
-  readonly id: string;
-  readonly kind: SurfaceKind;
-  readonly name: string;
-  readonly lengthMm: number;
-  readonly diameterMm: number;
-  /** Diameter at the far end of a taper, mm; null for anything else. */
-  readonly farDiameterMm: number | null;
-  /** Places of mates that this diameter must fit, through the chosen fits; empty when the diameter is as typed. */
-  readonly fitsPlaceIds: readonly string[];
-}
+import type { PlacedSurface, Surface } from './surface';
 
 /** A bore from one end, its surfaces from its mouth inwards. The last one of a through bore takes what is left of the length. */
 export interface Bore {
@@ -47,16 +31,6 @@ export interface Part {
   readonly block: Block | null;
   /** By key of dimension. */
   readonly limits: Readonly<Record<string, TypedLimits>>;
-}
-
-/** Where a surface lies, mm from the zero face; `fromMm` is always its left end. */
-export interface PlacedSurface extends Surface {
-  readonly side: 'outside' | 'inside';
-  readonly fromMm: number;
-  readonly toMm: number;
-  /** Diameters at the left and at the right end. */
-  readonly leftMm: number;
-  readonly rightMm: number;
 }
 
 /** Whether there is anything of it to draw: a rework has a name and a material only. */
@@ -114,14 +88,3 @@ export const placeAll = (part: Pick<Part, 'outside' | 'bores'>): PlacedSurface[]
   ...placeOutside(part),
   ...part.bores.flatMap((b) => placeBore(part, b)),
 ];
-
-/** A plain surface to start from. */
-export const surface = (id: string, kind: SurfaceKind, name: string, lengthMm: number, diameterMm: number): Surface => ({
-  id,
-  kind,
-  name,
-  lengthMm,
-  diameterMm,
-  farDiameterMm: null,
-  fitsPlaceIds: [],
-});

@@ -1,7 +1,8 @@
 import { dimensionsOf } from './dimensions';
 import { kindOf, type PartFeature } from './features';
 import { hostOf } from './host';
-import { surface, type Part } from './part';
+import { type Part } from './part';
+import { surface } from './surface';
 import { validatePart } from './validate-part';
 import { volumeMm3 } from './volume';
 

@@ -1,4 +1,5 @@
-import { surface, type Bore, type Part } from './part';
+import { type Bore, type Part } from './part';
+import { surface } from './surface';
 import type { End } from './feature-kind';
 import type { Chamfer } from './features';
 

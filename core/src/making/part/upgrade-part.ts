@@ -1,5 +1,6 @@
 import type { PartFeature } from './features';
-import { surface, type Part, type Surface } from './part';
+import { type Part } from './part';
+import { surface, type Surface } from './surface';
 
 /** A drawing as it was kept before 2026-11-27: cylinders with two chamfers, one plain bore, cross holes from the zero face. */
 interface PartOfSegments {

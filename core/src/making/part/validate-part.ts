@@ -6,7 +6,8 @@ import type { FieldSpec } from './feature-kind';
 import { fieldProblem } from './field-problem';
 import { fieldsOf, kindOf, type PartFeature } from './features';
 import { hostOf, placed, radiusAt } from './host';
-import { partLengthMm, type Part, type PlacedSurface, type Surface } from './part';
+import { partLengthMm, type Part } from './part';
+import { type PlacedSurface, type Surface } from './surface';
 
 /** Least wall left beside a bore, mm: thinner springs in the chuck. */
 export const LEAST_WALL_MM = 1;

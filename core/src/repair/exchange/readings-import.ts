@@ -2,7 +2,7 @@ import type { Problem } from '../../terms/outcome';
 import { outOfMark, parseLength, type LengthUnit, type TypedLength } from '../../terms/quantity';
 import { doubtReading, PLACE_KINDS, QUANTITIES, type Quantity } from '../../evidence/readings';
 import { AS_FOUND, partStates, type PlaceRecord, type JobSheet, type PartState, type Shop } from '../job';
-import { READINGS_CSV_NEEDED } from './readings-csv';
+import { READINGS_CSV_NEEDED, type ReadingsCsvColumn } from './readings-csv';
 import { keptTime } from './kept-time';
 
 /** A row of a readings file that can be stored. */
@@ -27,12 +27,12 @@ export const MOST_IMPORTED_ROWS = 5000;
 
 const same = (p: string, q: string): boolean => p.trim().toLowerCase() === q.trim().toLowerCase();
 
-type Row = Readonly<Record<string, string>>;
+type Row = Readonly<Partial<Record<ReadingsCsvColumn, string>> & Record<string, string | undefined>>;
 
 /** The place by its name, and by its component's where the file tells it and names repeat. */
 function placeOf(row: Row, sheet: JobSheet): PlaceRecord | undefined {
-  const named = sheet.places.filter((f) => same(f.name, row['place'] ?? ''));
-  const component = (row['component'] ?? '').trim();
+  const named = sheet.places.filter((f) => same(f.name, row.place ?? ''));
+  const component = (row.component ?? '').trim();
   const inIt = (f: PlaceRecord): boolean => same(sheet.components.find((c) => c.id === f.componentId)?.name ?? '', component);
   return (component ? named.find(inIt) : undefined) ?? named[0];
 }
@@ -41,25 +41,25 @@ function placeOf(row: Row, sheet: JobSheet): PlaceRecord | undefined {
 function quantityOf(row: Row, place: PlaceRecord | undefined): Quantity | null {
   if (!place) return null;
   const own: readonly Quantity[] = PLACE_KINDS[place.kind].quantities;
-  const told = (row['quantity'] ?? '').trim().toLowerCase();
+  const told = (row.quantity ?? '').trim().toLowerCase();
   return told === '' ? own[0]! : (own.find((q) => q === told) ?? null);
 }
 
 function unitOf(row: Row, sheet: JobSheet): LengthUnit | null {
-  const told = (row['unit'] ?? '').trim().toLowerCase();
+  const told = (row.unit ?? '').trim().toLowerCase();
   return told === '' ? sheet.job.unit : told === 'mm' || told === 'in' ? told : null;
 }
 
 /** The state of the part: as found where the file does not tell, else `after act 2` with or without its words. */
 function stateOf(row: Row, sheet: JobSheet, place: PlaceRecord | undefined): PartState | null {
-  const told = (row['state'] ?? '').trim().toLowerCase();
+  const told = (row.state ?? '').trim().toLowerCase();
   if (told === '' || told === AS_FOUND.words) return AS_FOUND;
   const number = Number(/^after act (\d+)\b/.exec(told)?.[1] ?? NaN);
   return (place && partStates(sheet, place, []).find((s) => s.number === number)) ?? null;
 }
 
 interface Column {
-  readonly name: string;
+  readonly name: ReadingsCsvColumn;
   readonly from: number;
   readonly to: number;
   readonly what: string;
@@ -73,7 +73,7 @@ const TEMP: Column = { name: 'part_temp_c', from: -30, to: 200, what: 'a tempera
  *
  * @param rows records by column name, header already taken off; row 1 in messages is the first of them
  */
-export function importReadings(rows: readonly Readonly<Record<string, string>>[], sheet: JobSheet, shop: Shop): ImportOutcome {
+export function importReadings(rows: readonly Row[], sheet: JobSheet, shop: Shop): ImportOutcome {
   const problems: Problem[] = [];
   const imported: ImportedReading[] = [];
   if (rows.length === 0) problems.push({ code: 'empty', path: '', message: 'The file holds no rows below its header.' });
@@ -93,35 +93,35 @@ export function importReadings(rows: readonly Readonly<Record<string, string>>[]
       return null;
     };
     const place = placeOf(row, sheet);
-    if (!place) say('place', 'unknown', `there is no place called "${(row['place'] ?? '').slice(0, 40)}" on this job.`);
-    const stationMm = numberIn(STATION, row['station_mm'] ?? '');
-    const clockDeg = numberIn(CLOCK, row['clock_deg'] ?? '');
-    const partTempC = (row['part_temp_c'] ?? '').trim() === '' ? null : numberIn(TEMP, row['part_temp_c']!);
-    const named = (row['instrument'] ?? '').trim();
+    if (!place) say('place', 'unknown', `there is no place called "${(row.place ?? '').slice(0, 40)}" on this job.`);
+    const stationMm = numberIn(STATION, row.station_mm ?? '');
+    const clockDeg = numberIn(CLOCK, row.clock_deg ?? '');
+    const partTempC = (row.part_temp_c ?? '').trim() === '' ? null : numberIn(TEMP, row.part_temp_c!);
+    const named = (row.instrument ?? '').trim();
     const instrument =
       named === '' ? shop.instruments.find((x) => x.id === place?.instrumentId) : shop.instruments.find((x) => same(x.name, named));
     if (!instrument && (named !== '' || place)) say('instrument', 'unknown', `"${named.slice(0, 40)}" is not in the crib.`);
     const quantity = quantityOf(row, place);
     if (place && quantity === null)
-      say('quantity', 'unknown', `"${(row['quantity'] ?? '').slice(0, 40)}" is not read of ${PLACE_KINDS[place.kind].name.toLowerCase()}.`);
+      say('quantity', 'unknown', `"${(row.quantity ?? '').slice(0, 40)}" is not read of ${PLACE_KINDS[place.kind].name.toLowerCase()}.`);
     const state = stateOf(row, sheet, place);
     if (place && state === null)
       say(
         'state',
         'unknown',
-        `"${row['state']!.slice(0, 40)}" is neither "as found" nor an act that is done on this part, such as "after act 1".`,
+        `"${row.state!.slice(0, 40)}" is neither "as found" nor an act that is done on this part, such as "after act 1".`,
       );
     const unit = unitOf(row, sheet);
-    if (unit === null) say('unit', 'unknown', `"${row['unit']!.slice(0, 20)}" is neither mm nor in.`);
-    const time = (row['taken_at'] ?? '').trim();
+    if (unit === null) say('unit', 'unknown', `"${row.unit!.slice(0, 20)}" is neither mm nor in.`);
+    const time = (row.taken_at ?? '').trim();
     const takenAt = time === '' ? null : keptTime(time);
     if (time !== '' && takenAt === null) say('taken_at', 'time', `"${time.slice(0, 30)}" is no time such as 2026-11-20T10:00:00Z.`);
-    const person = (row['person'] ?? '').trim();
+    const person = (row.person ?? '').trim();
     const personId = shop.people.find((p) => same(p.name, person))?.id ?? null;
     if (person !== '' && personId === null)
       say('person', 'unknown', `"${person.slice(0, 40)}" does not work here. Leave it empty to take them as yours.`);
     const signed = quantity !== null && QUANTITIES[quantity].reads === 'indicator';
-    const typed = outOfMark(row['reading'] ?? '', shop.card.decimalMark);
+    const typed = outOfMark(row.reading ?? '', shop.card.decimalMark);
     const length = parseLength(typed, { unit: unit ?? sheet.job.unit, allowNegative: signed, allowZero: signed });
     if (!length.ok) say('reading', length.problems[0]!.code, length.problems[0]!.message);
     if (place && quantity && state && stationMm !== null && clockDeg !== null && instrument && length.ok)

@@ -11,9 +11,16 @@ import {
 import { isDiameter } from '../../evidence/readings';
 import { chosenRoute } from './choices';
 import type { PlaceFinding } from './place-finding';
-import { madeSizeMm, type PictureFinding } from './picture';
+import { madeSizeMm } from './made-size';
 import type { JobSheet } from './records';
 import { earlierRepairs, findings } from './strip-records';
+
+/** Something of the catalogue that was found at a place, numbered as at Decide. */
+export interface PictureFinding {
+  readonly number: number;
+  readonly name: string;
+  readonly atMm: number;
+}
 
 /** The likely causes of the damage, and whether the chosen route leaves the chosen cause alive. */
 export interface DiagnosisFinding {

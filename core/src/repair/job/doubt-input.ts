@@ -1,14 +1,15 @@
-import { PLACE_KINDS, INSTRUMENT_KINDS, QUANTITIES, type Spot, type Weighable } from '../../evidence/readings';
+import { PLACE_KINDS, INSTRUMENT_KINDS, QUANTITIES, type Spot } from '../../evidence/readings';
 import type { LengthUnit } from '../../terms/quantity';
 import { diameterForCrossDial } from '../../making/setups';
 import { instrumentOf } from './bias';
 import type { PlaceFinding } from './place-finding';
 import { inState } from './in-state';
-import { instrumentUncertaintyMm, type Measured } from './measured';
+import { instrumentUncertaintyMm } from './measured';
 import type { DoubtInput } from './reading-doubt';
 import { readsAt } from './reads-at';
 import type { ReadingRecord, Shop } from './records';
 import type { Repair } from './repair';
+import { weighables } from './weighables';
 
 /** A number about to be kept at a spot. */
 export interface AboutToKeep {
@@ -27,26 +28,6 @@ export interface AboutToKeep {
   /** The reading whose place it takes: it no longer speaks. */
   readonly supersedesId: string | null;
 }
-
-const DECIMALS = /[.,](\d+)/;
-
-const weighableOf = (r: ReadingRecord, side: 'outside' | 'inside', shop: Shop): Weighable => {
-  const instrument = instrumentOf(shop, r.instrumentId);
-  return {
-    id: r.id,
-    stationMm: r.stationMm,
-    clockDeg: r.clockDeg,
-    valueMm: r.valueMm,
-    uMm: instrumentUncertaintyMm(instrument, side, r.valueMm),
-    points: INSTRUMENT_KINDS[instrument?.kind ?? 'caliper'].points,
-    unit: r.unit,
-    decimals: DECIMALS.exec(r.text)?.[1]?.length ?? 3,
-  };
-};
-
-/** The readings of a place that count, one quantity of them, ready to be held against each other. */
-export const weighables = (f: Pick<Measured, 'readings' | 'lost' | 'place'>, quantity: Spot['quantity'], shop: Shop): Weighable[] =>
-  f.readings.filter((r) => r.quantity === quantity && !f.lost.has(r.instrumentId)).map((r) => weighableOf(r, f.place.side, shop));
 
 /** Sizes of the part that a first reading belongs to: its other places, and what this one was. */
 function scaleOf(repair: Repair, own: PlaceFinding | undefined): number[] {

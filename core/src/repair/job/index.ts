@@ -41,15 +41,7 @@ export { freeze, movedFigures, notAsSeen, newestRelease, MOVED_LEAST_MM, type Mo
 export { CAUTIONS, FILE_CAUTION, hazardsAtCut, LICENSED_HAZARDS, type Caution } from './cautions.data';
 export { handOverHolds, stillHeld, type HandOverHold } from './hand-over';
 export { nextMove } from './stations';
-export {
-  madeSizeMm,
-  originalSizeMm,
-  pictureModel,
-  type PictureFinding,
-  type PictureModel,
-  type PictureSpan,
-  type PictureStation,
-} from './picture';
+export { pictureModel, type PictureModel, type PictureSpan, type PictureStation } from './picture';
 export { movedByShop, type MovedJob, type ShopMove } from './shop-moves';
 export { seenAt, workOut, type Job, type Repair } from './repair';
 export {
@@ -82,3 +74,5 @@ export { doubtInputFor, type AboutToKeep } from './doubt-input';
 export { rightKey, type StandingOut } from './suspects';
 export { PAIR_KINDS, PAIRS, type PairKind } from './runs-here.data';
 export type { RunsHere } from './runs-here';
+export { madeSizeMm, originalSizeMm } from './made-size';
+export type { PictureFinding } from './diagnosis-finding';

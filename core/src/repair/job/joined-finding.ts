@@ -1,13 +1,18 @@
 import { inSentence } from '../../terms/words';
 import { isDiameterOfSurface } from '../../making/part';
 import { workedOut, type Figure } from '../../terms/working';
-import type { ItemFinding } from './item-finding';
 import type { JobItem } from './items';
 import type { DimensionFinding, PartFinding } from './part-finding';
 import { CLOSES_IN } from './step-acts.data';
 
+/** An item that goes into a joining, with its drawing. */
+interface Joined {
+  readonly item: JobItem;
+  readonly part: PartFinding | null;
+}
+
 /** Diameters of what is joined that a joining moves, and that can still be read after it. */
-function movedBy(item: JobItem, { item: of, part }: ItemFinding): DimensionFinding[] {
+function movedBy(item: JobItem, { item: of, part }: Joined): DimensionFinding[] {
   const acts = item.steps.filter((s) => s.moves).map((s) => s.act);
   if (!part || acts.length === 0) return [];
   const read = part.dimensions.filter((d) => d.mustProve && d.limits && isDiameterOfSurface(d.dimension));
@@ -16,7 +21,7 @@ function movedBy(item: JobItem, { item: of, part }: ItemFinding): DimensionFindi
   return of.kind === 'make' ? read.filter((d) => d.dimension.what === 'inside') : [];
 }
 
-function after(d: DimensionFinding, of: ItemFinding): DimensionFinding {
+function after(d: DimensionFinding, of: Joined): DimensionFinding {
   const { dimension } = d;
   const key = `${of.item.id}.${dimension.key}`;
   const [mate] = of.part!.segments.find((s) => s.segment.id === dimension.key)?.bores ?? [];
@@ -44,7 +49,7 @@ function after(d: DimensionFinding, of: ItemFinding): DimensionFinding {
  *
  * @param joined the items that it waits for
  */
-export function joinedFinding(item: JobItem, joined: readonly ItemFinding[]): PartFinding | null {
+export function joinedFinding(item: JobItem, joined: readonly Joined[]): PartFinding | null {
   const dimensions = joined.flatMap((of) => movedBy(item, of).map((d) => after(d, of)));
   if (dimensions.length === 0) return null;
   const materialId = joined.find((i) => i.part)?.part?.part.materialId ?? '';

@@ -1,5 +1,6 @@
 import { choiceKey } from './choices';
-import { originalSizeMm, pictureModel } from './picture';
+import { originalSizeMm } from './made-size';
+import { pictureModel } from './picture';
 import { workOut } from './repair';
 import { drawnPin, testChoice, testSheet, testShop } from './testing';
 

@@ -1,5 +1,7 @@
 import { isDiameter } from '../../evidence/readings';
 import { boreOutlines, outline, sideMarks, type OutlinePoint, type PlacedMark } from '../../making/part';
+import type { PictureFinding } from './diagnosis-finding';
+import { madeSizeMm } from './made-size';
 import type { PlaceFinding } from './place-finding';
 import type { Repair } from './repair';
 
@@ -23,13 +25,6 @@ export interface PictureStation {
   readonly largestMm: number;
   /** Metal lost on the diameter against what it was, mm; null while that is not known. */
   readonly wearMm: number | null;
-}
-
-/** Something of the catalogue that was found at a place, numbered as at Decide. */
-export interface PictureFinding {
-  readonly number: number;
-  readonly name: string;
-  readonly atMm: number;
 }
 
 /** Everything that the picture and its lanes draw, on one axis in mm from the worn part's zero face. */
@@ -56,32 +51,6 @@ const UNKNOWN_RADIUS_MM = 10;
 const start = (f: PlaceFinding): number => f.component.axisOffsetMm + f.place.startMm;
 const end = (f: PlaceFinding): number => start(f) + f.place.lengthMm;
 const radiusOf = (f: PlaceFinding): number => (f.shape?.meanMm ?? f.chosenNominal?.sizeMm ?? 2 * UNKNOWN_RADIUS_MM) / 2;
-
-/** What the place was: as chosen, else the most probable size once that is clear. */
-export function originalSizeMm(f: PlaceFinding): number | null {
-  return f.chosenNominal?.sizeMm ?? (f.nominal.canTell ? f.nominal.ranked[0]!.sizeMm : null);
-}
-
-/** A place's size counts as the same turned size as a land's within this share. */
-const SAME_SIZE_SHARE = 0.05;
-
-/**
- * The size that a place was made to, from which its wear is counted: that of an unworn land of the same part and size; without
- * one what it was, by name.
- */
-export function madeSizeMm(f: PlaceFinding, all: readonly PlaceFinding[]): number | null {
-  const seen = f.shape?.meanMm;
-  const land = all.find(
-    (o) =>
-      o.shape &&
-      o.place.land === 'unworn' &&
-      o.component.id === f.component.id &&
-      o.place.side === f.place.side &&
-      seen !== undefined &&
-      Math.abs(o.shape.meanMm - seen) < SAME_SIZE_SHARE * seen,
-  );
-  return land?.shape?.meanMm ?? originalSizeMm(f);
-}
 
 function stationsOf(f: PlaceFinding, all: readonly PlaceFinding[]): PictureStation[] {
   const original = madeSizeMm(f, all);

@@ -1,7 +1,7 @@
 import { inSentence } from '../../terms/words';
 import { BEARINGS, type BearingSize } from '../../book/bearings';
 import { chosenRuns } from './choices';
-import type { PlaceFinding } from './place-finding';
+import type { Measured } from './measured';
 import type { JobSheet } from './records';
 import type { PairKind } from './runs-here.data';
 
@@ -22,7 +22,7 @@ const PRESSED_MM = 0.004;
 const near = (mm: number, listed: number): boolean => Math.abs(mm - listed) <= BEARING_WEAR_MM;
 
 /** A measured place with whose it is. */
-export type Sized = Pick<PlaceFinding, 'place' | 'component' | 'shape'>;
+export type Sized = Pick<Measured, 'place' | 'component' | 'shape'>;
 
 /** The listed bearings whose bore and outside are both on the hole's component. */
 export function bearingsOn(hole: Sized, places: readonly Sized[]): BearingSize[] {
@@ -33,7 +33,7 @@ export function bearingsOn(hole: Sized, places: readonly Sized[]): BearingSize[]
     : BEARINGS.filter((b) => near(bore, b.boreMm) && outsides.some((o) => near(o.shape!.largestMm, b.outsideMm)));
 }
 
-function propose(place: PlaceFinding, places: readonly PlaceFinding[]): Omit<RunsHere, 'chosen'> {
+function propose(place: Sized, places: readonly Sized[]): Omit<RunsHere, 'chosen'> {
   const mate = places.find((f) => f.place.id === place.place.matesPlaceId || f.place.matesPlaceId === place.place.id);
   const said = [place, ...(mate ? [mate] : [])].find((f) => f.place.suspicions.includes('bearing'));
   if (said) return { kind: 'bearing-inner', why: `a bearing ran at ${inSentence(said.place.name)}, as was said at Strip` };
@@ -51,7 +51,7 @@ function propose(place: PlaceFinding, places: readonly PlaceFinding[]): Omit<Run
 }
 
 /** What runs in a hole, or on a shaft. Asked once for a pair, proposed from what was said, from sizes in the book, and from wear. */
-export function runsHere(place: PlaceFinding, places: readonly PlaceFinding[], sheet: JobSheet): RunsHere {
+export function runsHere(place: Sized, places: readonly Sized[], sheet: JobSheet): RunsHere {
   const chosen = chosenRuns(sheet, place.place.id);
   return chosen ? { kind: chosen.kind, chosen: true, why: 'as somebody said at Decide' } : { ...propose(place, places), chosen: false };
 }

@@ -1,6 +1,6 @@
 import { grossErrors, repeatConflicts, type RepeatConflict, type Suspect } from '../../evidence/readings';
 import { choiceKey } from './choices';
-import { weighables } from './doubt-input';
+import { weighables } from './weighables';
 import type { Measured } from './measured';
 import type { JobSheet, Shop } from './records';
 

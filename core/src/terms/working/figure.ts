@@ -63,8 +63,13 @@ export const plus = (figure: Figure): Term => ({ sign: 1, figure });
 /** A figure that is taken off in a sum. */
 export const minus = (figure: Figure): Term => ({ sign: -1, figure });
 
-/** A figure that is the sum of its terms: the value cannot disagree with the chain. */
+/**
+ * A figure that is the sum of its terms, in their unit: the value cannot disagree with the chain. Terms of different measures
+ * (a length and minutes, money and a mass) are a bug and throw.
+ */
 export function sumOf(key: string, label: string, terms: readonly Term[], extra: Extra = {}): Figure {
+  const measures = new Set(terms.map((t) => t.figure.measure));
+  if (measures.size > 1) throw new Error(`${label}: ${[...measures].join(' and ')} cannot be added.`);
   const value = terms.reduce((total, term) => total + term.sign * term.figure.value, 0);
   return {
     key,

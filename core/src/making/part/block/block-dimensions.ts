@@ -1,7 +1,8 @@
 import { inSentence } from '../../../terms/words';
-import type { Dimension } from '../dimensions';
-import type { PlacedSurface } from '../part';
-import { faceOf, FACE_NAMES, sizeAlong, type Block } from './block';
+import type { Dimension } from '../dimension';
+import type { PlacedSurface } from '../surface';
+import { type Block } from './block';
+import { faceOf, FACE_NAMES, sizeAlong } from './box';
 import { cutKindOf, type BlockCut } from './cuts';
 
 /** What a dimension of a block lies on, told as a surface is: its name, how long it is, what it has to fit. */

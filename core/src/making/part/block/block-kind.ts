@@ -1,5 +1,5 @@
 import type { DimensionDraft, FeatureProblem, FieldsOf, OperationDraft } from '../feature-kind';
-import type { Block, BlockAxis, Face } from './block';
+import type { Box, BlockAxis, Face } from './box';
 
 /** What every cut into a block has. Places on its face count from the left (or front) and from the front (or lower) edge. */
 export interface CutBase {
@@ -38,12 +38,12 @@ export interface BlockKind<C extends CutBase> {
   readonly name: string;
   readonly fields: Omit<FieldsOf<C>, 'on' | 'fitsPlaceIds'>;
   /** What it starts as on a face of a block, mm and degrees. */
-  start(block: Omit<Block, 'cuts'>, on: Face): Own<C>;
+  start(block: Box, on: Face): Own<C>;
   /** What will not do, beside fields out of their range. */
-  check(c: C, block: Omit<Block, 'cuts'>): FeatureProblem[];
-  dimensions(c: C, block: Omit<Block, 'cuts'>): CutDimension[];
+  check(c: C, block: Box): FeatureProblem[];
+  dimensions(c: C, block: Box): CutDimension[];
   /** What it takes away; bodies of one cut do not cross. */
-  solids(c: C, block: Omit<Block, 'cuts'>): Solid[];
+  solids(c: C, block: Box): Solid[];
   /** Acts that make it, in order: together they make each dimension once. */
-  operations(c: C, block: Omit<Block, 'cuts'>): OperationDraft[];
+  operations(c: C, block: Box): OperationDraft[];
 }

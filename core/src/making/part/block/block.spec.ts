@@ -5,7 +5,8 @@ import { newPart } from '../templates';
 import type { Part } from '../part';
 import { validatePart } from '../validate-part';
 import { massKg, volumeMm3 } from '../volume';
-import { FACES, type Block, type Face } from './block';
+import { type Block } from './block';
+import { FACES, type Face } from './box';
 import { BLOCK_KINDS, cutKindOf, type BlockCut, type BlockCutId } from './cuts';
 
 const SIZES = { lengthMm: 60, widthMm: 40, heightMm: 30 };

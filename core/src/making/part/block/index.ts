@@ -1,4 +1,5 @@
-export { edgeOf, faceOf, FACE_NAMES, FACES, sizeAlong, type Block, type BlockAxis, type Face } from './block';
+export { type Block } from './block';
+export { edgeOf, faceOf, FACE_NAMES, FACES, sizeAlong, type BlockAxis, type Face } from './box';
 export type { Solid } from './block-kind';
 export { BLOCK_KINDS, cutFieldsOf, cutKindOf, FACE_OPTIONS, type BlockCut, type BlockCutId, type BlockHole } from './cuts';
 export { blockDimensions, cutSurface } from './block-dimensions';

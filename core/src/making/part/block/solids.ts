@@ -1,7 +1,7 @@
-import { FACES, sizeAlong, type Block, type BlockAxis, type Face } from './block';
+import { type Box, FACES, sizeAlong, type BlockAxis, type Face } from './box';
 import type { Solid } from './block-kind';
 
-type Sizes = Omit<Block, 'cuts'>;
+type Sizes = Box;
 
 /** From a face to a depth below it, as places along its normal, small first. */
 export function below(block: Sizes, face: Face, fromMm: number, toMm: number): { readonly fromMm: number; readonly toMm: number } {

@@ -1,6 +1,7 @@
 import type { Problem } from '../../../terms/outcome';
 import { fieldProblem } from '../field-problem';
-import { FACE_NAMES, type Block } from './block';
+import { type Block } from './block';
+import { FACE_NAMES } from './box';
 import { cutFieldsOf, cutKindOf, type BlockCut } from './cuts';
 
 export const MOST_BLOCK_MM = 3000;

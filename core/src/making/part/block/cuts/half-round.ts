@@ -1,4 +1,4 @@
-import { faceOf, type Block } from '../block';
+import { type Box, faceOf } from '../box';
 import type { BlockKind, CutBase } from '../block-kind';
 import { milled } from '../solids';
 import { DIRECTION_OPTIONS, edgesOf, leavesFace, LEAST_FLOOR_MM, middleOf, share } from './on-face';
@@ -13,7 +13,7 @@ export interface HalfRound extends CutBase {
   readonly centreMm: number;
 }
 
-type Sizes = Omit<Block, 'cuts'>;
+type Sizes = Box;
 const ARC_STEPS = 48;
 
 /** Half of the opening at the face, mm: less than the radius where the centre lies above the face. */

@@ -1,6 +1,6 @@
 import { findThread, type Thread } from '../../../../book/threads';
 import { flankMm, isHoleOf, minorMm, threadBook } from '../../book-thread';
-import { faceOf, type Block } from '../block';
+import { type Box, faceOf } from '../box';
 import type { BlockKind, CutBase, CutDimension, Solid } from '../block-kind';
 import { drilled } from '../solids';
 import { badDepth, edgesOf, leavesFace, middleOf, share } from './on-face';
@@ -26,7 +26,7 @@ export interface BlockHole extends CutBase {
   readonly fitsPlaceIds: readonly string[];
 }
 
-type Sizes = Omit<Block, 'cuts'>;
+type Sizes = Box;
 const deep = (c: BlockHole, block: Sizes): number => (c.reach === 'through' ? faceOf(block, c.on).thickMm : c.depthMm);
 /** How deep the mouth goes, mm. */
 const mouthDeep = (c: BlockHole): number => {

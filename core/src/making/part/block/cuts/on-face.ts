@@ -1,8 +1,8 @@
 import { formatLength } from '../../../../terms/quantity';
 import type { FeatureProblem } from '../../feature-kind';
-import { edgeOf, faceOf, FACES, FACE_NAMES, type Block, type Face } from '../block';
+import { type Box, edgeOf, faceOf, FACES, FACE_NAMES, type Face } from '../box';
 
-type Sizes = Omit<Block, 'cuts'>;
+type Sizes = Box;
 
 /** Least metal left under what does not go through, mm. */
 export const LEAST_FLOOR_MM = 0.5;

@@ -1,4 +1,4 @@
-import { faceOf, type Block } from '../block';
+import { type Box, faceOf } from '../box';
 import type { BlockKind, CutBase, Solid } from '../block-kind';
 import { sunk } from '../solids';
 import { badDepth, DIRECTION_OPTIONS, edgesOf, leavesFace, middleOf, share } from './on-face';
@@ -17,7 +17,7 @@ export interface BlockSlot extends CutBase {
   readonly runs: 'clears' | 'fits';
 }
 
-type Sizes = Omit<Block, 'cuts'>;
+type Sizes = Box;
 const ARC_STEPS = 24;
 const spanOf = (c: BlockSlot, block: Sizes): readonly [number, number] => {
   const { uMm, vMm } = faceOf(block, c.on);

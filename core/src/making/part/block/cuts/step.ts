@@ -1,4 +1,4 @@
-import { faceOf } from '../block';
+import { faceOf } from '../box';
 import type { BlockKind, CutBase } from '../block-kind';
 import { milled } from '../solids';
 import { badDepth, leavesFace, share } from './on-face';
