@@ -3,7 +3,7 @@ export { TEXT_LIMITS } from './text';
 export { jobInput, type JobInput } from './job';
 export { componentInput, type ComponentInput } from './component';
 export { placeInput, type PlaceInput } from './place';
-export { readingInput, readingsFileInput, CLOCK_SLACK_MIN, type ReadingsFileInput } from './reading';
+export { readingInput, readingsFileInput, CLOCK_SLACK_MIN } from './reading';
 export { choiceInput, CHOICE_VALUES, type ChoiceInput } from './choice';
 export { proofInput, type ProofInput } from './proof';
 export { releaseInput, type ReleaseInput } from './release';

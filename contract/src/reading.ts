@@ -48,4 +48,3 @@ export type ReadingInput = InferType<typeof readingInput>;
 export const readingsFileInput = object({
   csv: string().strict().required('Choose a file or paste its text.').max(2_000_000, 'The file is over 2 MB.'),
 });
-export type ReadingsFileInput = InferType<typeof readingsFileInput>;

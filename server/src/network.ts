@@ -28,7 +28,7 @@ const ownAddresses = (all: Interfaces): string[] =>
   Object.values(all).flatMap((list) => (list ?? []).filter((a) => !a.internal && !a.address.startsWith('fe80')).map((a) => a.address));
 
 /** An address as it stands in a link. */
-export const inLink = (ip: string): string => (isIP(ip) === 6 ? `[${ip}]` : ip);
+const inLink = (ip: string): string => (isIP(ip) === 6 ? `[${ip}]` : ip);
 
 function certificateIn(env: NodeJS.ProcessEnv): Certificate | null {
   const { IRON_PATCH_CERTIFICATE: certFile, IRON_PATCH_KEY: keyFile } = env;

@@ -5,8 +5,8 @@ const HEIGHT_PT = 130;
 /** Three views want more room than one. */
 const VIEWS_HEIGHT_PT = 260;
 const INK = '#1B211F';
-const WIDTHS_PT: Readonly<Record<LineStyle, number>> = { edge: 0.9, thin: 0.6, hidden: 0.4, centre: 0.4, size: 0.4 };
-const DASH_PT: Partial<Record<LineStyle, readonly [on: number, off: number]>> = { hidden: [3, 2], centre: [8, 2] };
+const WIDTHS_PT: Readonly<Record<LineStyle, number>> = { edge: 0.9, thin: 0.6, hidden: 0.4, centre: 0.4, size: 0.4, treated: 1.6 };
+const DASH_PT: Partial<Record<LineStyle, readonly [on: number, off: number]>> = { hidden: [3, 2], centre: [8, 2], treated: [8, 2] };
 /** Distance of hatching lines, pt. */
 const HATCH_PT = 5;
 const TEXT_PT = 9;
@@ -49,6 +49,7 @@ export function drawPart({ doc }: Paper, part: Part): void {
     switch (p.kind) {
       case 'area':
         if (p.fill === 'section') return hatch(p.points);
+        if (p.fill === 'outside') return;
         path(p.points, true);
         doc.fill('#FFFFFF');
         return;

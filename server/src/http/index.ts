@@ -16,7 +16,7 @@ export {
 } from './record-once';
 export { personOf, personOrFirst, screenOf } from './person';
 export { doors, uploadsLimited, writesLimited } from './doors';
-export { faultIn, plainBody } from './plain-body';
+export { plainBody } from './plain-body';
 export { askedIn, bodyOf, checkedBy, idIn, isId, versionBefore, ifMatch } from './input';
 export { mountEditable, type Editable } from './editable';
 export { mountShopRecord, shopIdIn, type ShopRecord } from './shop-record';

@@ -16,7 +16,7 @@ interface Step {
 }
 
 /** What is wrong with a body whatever it is for: nested too deep, names and characters that nobody types. Null where nothing is. */
-export function faultIn(body: unknown): Problem | null {
+function faultIn(body: unknown): Problem | null {
   const left: Step[] = [{ value: body, path: '', depth: 0 }];
   for (let step = left.pop(); step; step = left.pop()) {
     const { value, path, depth } = step;

@@ -1,1 +1,1 @@
-export { placeById, places, placesOf } from './place-queries';
+export { places, placesOf } from './place-queries';

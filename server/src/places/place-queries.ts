@@ -30,7 +30,7 @@ const whole = (f: PlaceRecord): PlaceRecord => ({ ...f, detail: { ...NO_DETAIL, 
 export const placesOf = async (db: Db, jobIds: readonly string[]): Promise<PlaceRecord[]> =>
   (await db.query<PlaceRecord>(q.byJobs, [jobIds])).rows.map(whole);
 
-export async function placeById(db: Db, id: string): Promise<PlaceRecord | null> {
+async function placeById(db: Db, id: string): Promise<PlaceRecord | null> {
   const [found] = (await db.query<PlaceRecord>(q.byId, [id])).rows;
   return found ? whole(found) : null;
 }

@@ -1,13 +1,4 @@
-export {
-  zoneDeviations,
-  toleranceWidth,
-  isHoleZone,
-  ISO286_MOST_MM,
-  GRADES,
-  ZONE_LETTERS,
-  type Deviations,
-  type ToleranceGrade,
-} from './iso286';
+export { zoneDeviations, toleranceWidth, isHoleZone, GRADES, ZONE_LETTERS, type Deviations, type ToleranceGrade } from './iso286';
 export { ISO286_SOURCE } from './iso286.data';
 export { inchFit, inchFitMm, INCH_CLASSES, B41_MOST_IN, type InchClass, type InchFit } from './ansi-b41';
 export { ANSI_B41_SOURCE } from './ansi-b41.data';

@@ -16,7 +16,7 @@ interface ZoneParts {
   readonly grade: ToleranceGrade;
 }
 
-export const ISO286_MOST_MM = 500;
+const ISO286_MOST_MM = 500;
 export const GRADES = Object.keys(IT_MICROMETRES) as readonly ToleranceGrade[];
 /** Every shaft letter in the book, loosest first; a hole's letter is the same in capitals. */
 export const ZONE_LETTERS = [

@@ -2,7 +2,6 @@ export {
   press,
   boreBeforePressing,
   pressurePerMm,
-  ROUGHNESS_LOSS,
   type PressFit,
   type PressMaterial,
   type PressResult,
@@ -10,9 +9,6 @@ export {
 } from './press';
 export {
   shrinkWays,
-  COLD_C,
-  COLD_LEFT,
-  COLD_ALPHA_PER_K,
   COLD_STEEL_ALPHA_PER_K,
   coldAlphaPerK,
   HEAT_LIMIT_C,

@@ -51,7 +51,7 @@ export interface PressResult {
 }
 
 /** DIN 7190: share of the summed roughness that is lost on the diameter. */
-export const ROUGHNESS_LOSS = 0.8;
+const ROUGHNESS_LOSS = 0.8;
 /** Usual share of a brittle part's tensile strength that is dared. */
 const BRITTLE_SHARE = 0.5;
 

@@ -6,7 +6,7 @@ import { bad, good, type Outcome } from '../../terms/outcome';
  *
  * Source: DIN 7190-1, contraction on undercooling.
  */
-export const COLD_ALPHA_PER_K = {
+const COLD_ALPHA_PER_K = {
   steel: 8.5e-6,
   'cast iron': 8e-6,
   'tin bronze': 14e-6,
@@ -38,10 +38,10 @@ export function coldAlphaPerK(m: { readonly id: string; readonly family: string;
   if (m.family === 'aluminium') return COLD_ALPHA_PER_K.aluminium;
   return m.alphaPerK * COLD_SHARE;
 }
-export const COLD_C = { 'dry ice': -78, 'liquid nitrogen': -196 } as const;
+const COLD_C = { 'dry ice': -78, 'liquid nitrogen': -196 } as const;
 export type ColdBath = keyof typeof COLD_C;
 /** Share of a cold bath's reach that is left when the part is in the hole: it warms on the way. */
-export const COLD_LEFT = 0.8;
+const COLD_LEFT = 0.8;
 
 /** What may not be heated further, °C. */
 export const HEAT_LIMIT_C = {

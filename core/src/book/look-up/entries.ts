@@ -125,7 +125,7 @@ export function bearingEntry(b: BearingSize): BookEntry {
 }
 
 /** An O-ring as an entry: inside and section, mm. */
-export const oringEntry = (r: ORing): BookEntry => ({
+const oringEntry = (r: ORing): BookEntry => ({
   title: `O-ring ${r.name}`,
   kind: 'O-ring',
   rows: [
@@ -217,7 +217,7 @@ const springInchEntry = ([nominal, least, most]: (typeof SPRING_PINS_INCH)[numbe
 });
 
 /** A metal as an entry: density, expansion, speeds to start from. */
-export const materialEntry = (m: Material): BookEntry => ({
+const materialEntry = (m: Material): BookEntry => ({
   title: m.name,
   kind: 'material',
   rows: [

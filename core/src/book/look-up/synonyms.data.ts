@@ -1,5 +1,5 @@
 /** What people call things, and the book's own word; searched by either. Lower case. */
-export const SYNONYMS: Readonly<Record<string, string>> = {
+const SYNONYMS: Readonly<Record<string, string>> = {
   circlip: 'ring',
   circlips: 'ring',
   'snap-ring': 'ring',

@@ -103,7 +103,7 @@ export function mostGapMm(sectionMm: number, pressureMpa: number, hardness: Ring
 export type GlandKind = 'static rod' | 'static piston' | 'moving rod' | 'moving piston' | 'rotating rod';
 
 /** Squeeze and stretch that practice keeps to, as shares: from, to. Stretch is of the inside diameter when it sits in the groove. */
-export const GLAND_RULES: Readonly<
+const GLAND_RULES: Readonly<
   Record<GlandKind, { readonly squeeze: readonly [number, number]; readonly stretch: readonly [number, number] }>
 > = {
   'static rod': { squeeze: [0.15, 0.3], stretch: [-0.03, 0.05] },
@@ -113,9 +113,9 @@ export const GLAND_RULES: Readonly<
   'rotating rod': { squeeze: [0.03, 0.08], stretch: [-0.05, 0] },
 };
 /** A gland fuller than this has no room to swell. */
-export const MOST_FILL = 0.85;
+const MOST_FILL = 0.85;
 /** Above this pressure a ring is pushed into the gap: back-up rings. */
-export const BACK_UP_MPA = 10;
+const BACK_UP_MPA = 10;
 
 export interface GlandQuestion {
   readonly ring: Pick<ORing, 'insideMm' | 'sectionMm'>;

@@ -135,12 +135,6 @@ export const ORING_PORT_METRIC: readonly (readonly [thread: string, inside: numb
  * centred; where they can stand to one side the whole difference of the diameters is the gap there.
  */
 export const GAP_SOURCE = 'usual practice for nitrile rings without back-up rings';
-export interface GapRow {
-  /** Sections up to this, mm. */
-  readonly upToMm: number;
-  /** Most gap at each of the pressures. */
-  readonly gapsMm: readonly number[];
-}
 export const GAP_70 = {
   mpa: [3.5, 7, 10.5],
   rows: [

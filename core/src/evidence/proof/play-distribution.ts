@@ -24,7 +24,7 @@ export interface PlayDistribution {
 
 const BINS = 40;
 /** Draws between two reports of progress. */
-export const DRAWS_A_STEP = 20_000;
+const DRAWS_A_STEP = 20_000;
 
 /**
  * Draws plays in steps, so that a worker can report and stop between them.

@@ -16,7 +16,7 @@ export interface DiameterReading {
 }
 
 /** Share of an instrument's variance that scatters from one reading to the next where its record does not say: half. */
-export const SCATTER_SHARE = 0.5;
+const SCATTER_SHARE = 0.5;
 
 /** What scatters from reading to reading, k = 1, mm. */
 export const scatterMm = (r: Pick<DiameterReading, 'instrumentMm' | 'repeatMm'>): number =>

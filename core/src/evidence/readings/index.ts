@@ -1,6 +1,6 @@
-export { INSTRUMENT_ALPHA_PER_K, sizeAt20, temperatureUncertaintyMm, USUAL_TEMP_UNCERTAINTY_K, type Temperatures } from './temperature';
+export { INSTRUMENT_ALPHA_PER_K, sizeAt20, temperatureUncertaintyMm, type Temperatures } from './temperature';
 export { INSTRUMENT_KINDS, unitShownBy, type InstrumentKind, type InstrumentKindRow, type Reads } from './instruments.data';
-export { commonMm, scatterMm, SCATTER_SHARE, type DiameterReading, type Side } from './diameter-reading';
+export { commonMm, scatterMm, type DiameterReading, type Side } from './diameter-reading';
 export { curveAt, fitHarmonics, K95, K95_VECTOR, ordersAllowed, type ClockPoint, type HarmonicFit, type Wave } from './harmonics';
 export { fitLobes, V_BLOCKS_DEG, vBlockFactor, vBlockSees, type LobeFit } from './v-block';
 export { roundness, type Roundness } from './roundness';
@@ -8,11 +8,9 @@ export { fitProfile, type Profile, type ProfileKind, type ProfilePoint, type Ste
 export { fitBend, runOut, type Bend, type Holding, type RunOut } from './bend';
 export { analyseSection, diameterAt, type Section } from './section';
 export { fitTaper, type Taper } from './taper';
-export { analyseShape, expand95, uncertaintyParts, type Shape, type UncertaintyParts } from './shape';
+export { analyseShape, expand95, type Shape, type UncertaintyParts } from './shape';
 export {
-  defaultClocks,
   FOUR_CLOCKS,
-  nextSpot,
   openSpots,
   planFor,
   plannedSpots,
@@ -36,13 +34,13 @@ export {
   type PlaceKindRow,
   type Quantity,
 } from './place-kinds.data';
-export { doubtReading, PLAUSIBLE_SHARE, type Doubt } from './doubt/plausible';
+export { doubtReading, type Doubt } from './doubt/plausible';
 export { instrumentsFor, type Suggestable } from './suggest-instrument';
 export { depthCheck, type DepthCheck, type DepthCheckInput } from './depth-check';
 export { disputes, type Dispute, type InstrumentReading, type SideOfDispute } from './agreement';
 export { grossError, grossErrors, repeatConflicts, type RepeatConflict, type Suspect, type Weighable } from './doubt/gross-errors';
 export { coarseSlips, fineSlips, type Slip } from './doubt/slips';
 export { readsIt, outOfRange } from './doubt/range';
-export { sectionEnds, crescent, type DirectionSize, type Interval, type SectionEnds } from './section-ends';
+export { sectionEnds, type DirectionSize, type Interval, type SectionEnds } from './section-ends';
 export { blindSpots, worthSaying, type AtStakeHere, type BlindSpot } from './blind-spots';
 export { usualInstruments, type UsualInstrument } from './usual-instruments.data';

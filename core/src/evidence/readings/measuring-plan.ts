@@ -65,7 +65,7 @@ function endsAndMiddle({ startMm, lengthMm, side }: PlanInput): number[] {
 }
 
 /** A hole is taken in four directions, an outside in two: add 45° and 135° when they differ. */
-export const defaultClocks = (side: Side): number[] => [...(side === 'inside' ? FOUR_CLOCKS : TWO_CLOCKS)];
+const defaultClocks = (side: Side): number[] => [...(side === 'inside' ? FOUR_CLOCKS : TWO_CLOCKS)];
 
 /** What a place needs: where, in which directions, with what, and why. */
 export interface MeasuringPlan {
@@ -177,7 +177,3 @@ export function openSpots(planned: readonly Spot[], taken: readonly Spot[], skip
   const closed = new Set([...taken, ...skipped].map(keyOf));
   return planned.filter((spot) => !closed.has(keyOf(spot)));
 }
-
-/** The first planned spot with no reading, or null when all are in. */
-export const nextSpot = (planned: readonly Spot[], taken: readonly Spot[], skipped: readonly Spot[] = []): Spot | null =>
-  openSpots(planned, taken, skipped)[0] ?? null;

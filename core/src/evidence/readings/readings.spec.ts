@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import type { DiameterReading } from './diameter-reading';
-import { nextSpot, planFor, plannedSpots, type Suspicion } from './measuring-plan';
+import { planFor, plannedSpots, type Suspicion } from './measuring-plan';
 import { doubtReading } from './doubt/plausible';
 import { analyseSection } from './section';
 import { analyseShape, expand95 } from './shape';
@@ -121,8 +121,6 @@ describe('the measuring plan', () => {
   it('goes station by station, clock by clock, to the first spot without a reading', () => {
     const planned = plannedSpots([20, 5], [0, 90], ['size']);
     expect(planned[0]).toEqual({ stationMm: 5, clockDeg: 0, quantity: 'size' });
-    expect(nextSpot(planned, [{ stationMm: 5, clockDeg: 0, quantity: 'size' }])).toEqual({ stationMm: 5, clockDeg: 90, quantity: 'size' });
-    expect(nextSpot(planned, planned)).toBeNull();
   });
 
   const stations = (startMm: number, lengthMm: number, unit: 'mm' | 'in', suspicions: Suspicion[] = []): readonly number[] =>

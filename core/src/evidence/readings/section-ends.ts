@@ -53,7 +53,7 @@ const HALVINGS = 18;
 const rad = (deg: number): number => (deg * Math.PI) / 180;
 
 /** Rise of the radius over a worn arc, 1 in its middle and 0 at its ends: a pin that lay in a hole leaves a crescent. */
-export function crescent(offDeg: number, widthDeg: number): number {
+function crescent(offDeg: number, widthDeg: number): number {
   const off = abs((((offDeg % 360) + 540) % 360) - 180);
   if (off >= widthDeg / 2) return 0;
   const edge = cos(rad(widthDeg / 2));

@@ -65,7 +65,7 @@ export interface UncertaintyParts {
 export const expand95 = (parts: UncertaintyParts): number => 2 * Math.hypot(parts.instrumentMm, parts.repeatMm, parts.temperatureMm);
 
 /** The parts of a place's uncertainty: the worst instrument used, repeats pooled over sections, temperature. */
-export function uncertaintyParts(readings: readonly DiameterReading[], sections: readonly Section[], alphaPerK: number): UncertaintyParts {
+function uncertaintyParts(readings: readonly DiameterReading[], sections: readonly Section[], alphaPerK: number): UncertaintyParts {
   const repeats = sections.flatMap((s) => (s.repeatMm === null ? [] : [s.repeatMm ** 2]));
   const meanMm = readings.reduce((s, r) => s + r.valueMm, 0) / readings.length;
   return {

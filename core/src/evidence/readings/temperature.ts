@@ -4,7 +4,7 @@ import { REFERENCE_TEMP_C } from '../../terms/quantity';
 export const INSTRUMENT_ALPHA_PER_K = 11.5e-6;
 
 /** How well a hand-held thermometer or a guess "same as the shop" knows the part's temperature, K (k = 1). */
-export const USUAL_TEMP_UNCERTAINTY_K = 1;
+const USUAL_TEMP_UNCERTAINTY_K = 1;
 
 export interface Temperatures {
   readonly partC: number;

@@ -111,7 +111,7 @@ function bendTrials(uniform: () => number, normal: () => number): Pick<Record<Re
 /**
  * One seeded part measured by simulated instruments and analysed: what was true, what was found, and the stated 95 % band.
  */
-export function knownTruthTrial(seed: number): Readonly<Record<Recovered, Trial>> {
+function knownTruthTrial(seed: number): Readonly<Record<Recovered, Trial>> {
   const uniform = seededRandom(seed);
   const normal = normalDraws(uniform);
   const part = hiddenPart(uniform);

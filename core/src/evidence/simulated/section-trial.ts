@@ -27,7 +27,7 @@ function worn(offDeg: number, widthDeg: number): number {
 }
 
 /** One seeded section. */
-export function sectionTrial(seed: number, directions: number): SectionTrial {
+function sectionTrial(seed: number, directions: number): SectionTrial {
   const uniform = seededRandom(seed);
   const normal = normalDraws(uniform);
   const between = (from: number, to: number): number => from + (to - from) * uniform();

@@ -37,7 +37,7 @@ function transposed(value: number, decimals: number, uniform: () => number): num
 }
 
 /** One seeded place: round, one-sided, oval or tapered wear; two to four directions; a repeat now and then; mic or bore gauge. */
-export function slipTrial(seed: number): SlipTrial {
+function slipTrial(seed: number): SlipTrial {
   const uniform = seededRandom(seed);
   const normal = normalDraws(uniform);
   const between = (from: number, to: number): number => from + (to - from) * uniform();

@@ -38,7 +38,7 @@ export const stretchAt = (part: TruePart, stationMm: number, side: Side): TrueSt
   part.stretches.find((s) => s.side === side && stationMm >= s.fromMm - 1e-9 && stationMm <= s.toMm + 1e-9) ?? null;
 
 /** Mean diameter at a station, mm at 20 °C. */
-export function trueMeanMm(s: TrueStretch, stationMm: number): number {
+function trueMeanMm(s: TrueStretch, stationMm: number): number {
   const half = (s.toMm - s.fromMm) / 2;
   const u = half === 0 ? 0 : (stationMm - (s.fromMm + half)) / half;
   return s.diameterMm + s.taperPerMm * u * half - s.bellyMm * u * u;

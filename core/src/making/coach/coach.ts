@@ -55,7 +55,7 @@ export interface Advice {
 }
 
 /** Part warmer than the shop by more than this does not get its last cut, K. */
-export const COOL_BEFORE_LAST_K = 4;
+const COOL_BEFORE_LAST_K = 4;
 /** Habits from this many cuts back are learned. */
 const REMEMBERED_CUTS = 3;
 /** A miss of more than this share of the cut is no habit of the tool: a reading, a dial or a cut went wrong. */

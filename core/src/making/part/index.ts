@@ -48,7 +48,7 @@ export { hostOf, radiusAt } from './host';
 export { dimensionsOf, isDiameterOfSurface, READ_AS } from './dimensions';
 export { type Dimension } from './dimension';
 export { limitsOf, type DimensionLimits } from './limits';
-export { validatePart, LEAST_WALL_MM, MOST_DIAMETER_MM, MOST_PART_LENGTH_MM } from './validate-part';
+export { validatePart } from './validate-part';
 export { boreOutlines, outline, type OutlinePoint } from './outline';
 export { sideMarks, type PlacedMark } from './side-marks';
 export { massKg, volumeMm3 } from './volume';

@@ -10,9 +10,9 @@ import { partLengthMm, type Part } from './part';
 import { type PlacedSurface, type Surface } from './surface';
 
 /** Least wall left beside a bore, mm: thinner springs in the chuck. */
-export const LEAST_WALL_MM = 1;
-export const MOST_DIAMETER_MM = 500;
-export const MOST_PART_LENGTH_MM = 3000;
+const LEAST_WALL_MM = 1;
+const MOST_DIAMETER_MM = 500;
+const MOST_PART_LENGTH_MM = 3000;
 
 type Say = (path: string, code: string, message: string) => void;
 

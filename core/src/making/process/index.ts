@@ -1,2 +1,2 @@
 export { drillBeforeBoringMm, planBorePasses, planPasses, USUAL_PASSES, type Pass, type PassOptions } from './passes';
-export { idealRpm, spindleSpeed, PARTING_SHARE, type SpindleSpeed } from './speed';
+export { idealRpm, spindleSpeed, type SpindleSpeed } from './speed';

@@ -10,9 +10,6 @@ export interface SpindleSpeed {
   readonly speedMMin: number;
 }
 
-/** Parting, threading and form tools run at this share of turning speed. */
-export const PARTING_SHARE = 0.4;
-
 /** rpm = 1000 V/(pi D), for a surface speed in m/min and a diameter in mm. */
 export const idealRpm = (surfaceMMin: number, diameterMm: number): number => (1000 * surfaceMMin) / (Math.PI * diameterMm);
 

@@ -72,7 +72,7 @@ function solidLines(s: Solid, block: Block, view: View): Primitive[] {
 }
 
 /** Letters of the holes, as in the hole table: A, B, … Z, AA. */
-export function holeLetters(block: Block): ReadonlyMap<string, string> {
+function holeLetters(block: Block): ReadonlyMap<string, string> {
   const letter = (i: number): string => (i >= 26 ? letter(Math.floor(i / 26) - 1) : '') + String.fromCharCode(65 + (i % 26));
   return new Map(block.cuts.filter((c) => c.kind === 'hole').map((c, i) => [c.id, letter(i)]));
 }

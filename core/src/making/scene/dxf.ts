@@ -7,6 +7,7 @@ const LAYERS: Readonly<Record<LineStyle | 'text', string>> = {
   hidden: 'HIDDEN',
   centre: 'CENTRE',
   size: 'SIZES',
+  treated: 'TREATED',
   text: 'TEXT',
 };
 

@@ -1,27 +1,8 @@
-import {
-  boreOutlines,
-  hostOf,
-  kindOf,
-  outline,
-  partLengthMm,
-  placeOutside,
-  sideMarks,
-  type OutlinePoint,
-  type Part,
-  type PlacedMark,
-} from '../part';
+import { boreOutlines, hostOf, kindOf, outline, partLengthMm, placeOutside, sideMarks, type Part, type PlacedMark } from '../part';
 import { inSentence } from '../../terms/words';
 import { blockLines } from './block-scene';
+import { bodyLines, boreLines } from './half-section';
 import type { Primitive, Scene } from './scene';
-
-const upper = (points: readonly OutlinePoint[]): [number, number][] => points.map((p) => [p.x, p.r]);
-const lower = (points: readonly OutlinePoint[]): [number, number][] => points.map((p) => [p.x, -p.r]);
-
-/** A contour closed over the axis, as an area. */
-function toAxis(points: readonly [number, number][]): [number, number][] {
-  const [first, last] = [points[0]!, points.at(-1)!];
-  return [[first[0], 0], ...points, [last[0], 0]];
-}
 
 function markLines({ mark, side, radiusMm }: PlacedMark): Primitive[] {
   switch (mark.kind) {
@@ -59,7 +40,7 @@ function markLines({ mark, side, radiusMm }: PlacedMark): Primitive[] {
           [mark.toMm, s * off],
         ],
         closed: false,
-        style: 'centre',
+        style: 'treated',
       }));
     }
   }
@@ -94,16 +75,10 @@ function steps(part: Part): Primitive[] {
  */
 export function partLines(part: Part): Primitive[] {
   if (part.block) return blockLines(part.block);
-  const outside = outline(part);
-  const bores = boreOutlines(part);
   const length = partLengthMm(part);
-  const above = toAxis(upper(outside));
   return [
-    { kind: 'area', points: above, fill: 'section' },
-    ...bores.map((b): Primitive => ({ kind: 'area', points: toAxis(upper(b)), fill: 'paper' })),
-    { kind: 'path', points: above, closed: false, style: 'edge' },
-    { kind: 'path', points: toAxis(lower(outside)), closed: false, style: 'edge' },
-    ...bores.map((b): Primitive => ({ kind: 'path', points: toAxis(upper(b)), closed: false, style: 'edge' })),
+    ...bodyLines(outline(part)),
+    ...boreOutlines(part).flatMap(boreLines),
     ...steps(part),
     ...sideMarks(part).flatMap(markLines),
     {

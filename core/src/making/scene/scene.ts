@@ -1,11 +1,11 @@
-/** How a line is drawn: the part's edges, thinner detail, what lies behind metal, centre lines, dimension lines. */
-export type LineStyle = 'edge' | 'thin' | 'hidden' | 'centre' | 'size';
+/** How a line is drawn: the part's edges, thinner detail, what lies behind metal, centre lines, dimension lines, along a surface that is treated. */
+export type LineStyle = 'edge' | 'thin' | 'hidden' | 'centre' | 'size' | 'treated';
 
 /** One thing to draw, mm, x along the axis and y up. Data, not markup: each renderer knows these and nothing else. */
 export type Primitive =
   | { readonly kind: 'path'; readonly points: readonly (readonly [number, number])[]; readonly closed: boolean; readonly style: LineStyle }
-  /** An area cut open (hatched) or left as paper; it has no outline of its own. */
-  | { readonly kind: 'area'; readonly points: readonly (readonly [number, number])[]; readonly fill: 'section' | 'paper' }
+  /** An area cut open (hatched), seen from outside, or left as paper; it has no outline of its own. */
+  | { readonly kind: 'area'; readonly points: readonly (readonly [number, number])[]; readonly fill: 'section' | 'outside' | 'paper' }
   | { readonly kind: 'circle'; readonly x: number; readonly y: number; readonly r: number; readonly style: LineStyle }
   | {
       readonly kind: 'text';

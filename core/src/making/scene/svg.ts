@@ -9,7 +9,9 @@ const STROKES: Readonly<Record<LineStyle, string>> = {
   hidden: 'stroke-width="0.18" stroke-dasharray="2 1"',
   centre: 'stroke-width="0.18" stroke-dasharray="6 1.5 1 1.5"',
   size: 'stroke-width="0.18"',
+  treated: 'stroke-width="0.7" stroke-dasharray="6 1.5 1 1.5"',
 };
+const FILLS = { section: 'url(#section)', outside: 'none', paper: '#fff' } as const;
 
 const line = (points: readonly (readonly [number, number])[], closed: boolean): string =>
   points.map(([x, y], i) => `${i ? 'L' : 'M'}${n(x)} ${n(-y)}`).join(' ') + (closed ? ' Z' : '');
@@ -19,7 +21,7 @@ function element(p: Primitive, write: (text: string) => string): string {
     case 'path':
       return `<path d="${line(p.points, p.closed)}" ${STROKES[p.style]}/>`;
     case 'area':
-      return `<path d="${line(p.points, true)}" stroke="none" fill="${p.fill === 'section' ? 'url(#section)' : '#fff'}"/>`;
+      return `<path d="${line(p.points, true)}" stroke="none" fill="${FILLS[p.fill]}"/>`;
     case 'circle':
       return `<circle cx="${n(p.x)}" cy="${n(-p.y)}" r="${n(p.r)}" ${STROKES[p.style]}/>`;
     case 'text':

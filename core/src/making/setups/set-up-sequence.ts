@@ -25,9 +25,9 @@ export interface SetUp {
 }
 
 /** Overhang up to this many diameters stands in the chuck alone. */
-export const CHUCK_ONLY_RATIO = 3;
+const CHUCK_ONLY_RATIO = 3;
 /** Beyond this even the tailstock is not enough: a steady is needed. */
-export const TAILSTOCK_RATIO = 10;
+const TAILSTOCK_RATIO = 10;
 
 /** How the bar is held for the first set-up, by overhang over diameter. */
 export function holdFor(overhangMm: number, diameterMm: number): string {

@@ -2,7 +2,7 @@ import { plus, ruled, sumOf, workedOut, type Figure } from '../../terms/working'
 import type { Block } from '../part';
 
 /** Milled off each face so that skin, saw marks and twist are gone, mm. */
-export const BLOCK_FACE_MM = 2;
+const BLOCK_FACE_MM = 2;
 
 const SIZES = [
   ['length', 'lengthMm'],

@@ -1,4 +1,4 @@
-export { blockStock, BLOCK_FACE_MM } from './block-stock';
+export { blockStock } from './block-stock';
 export { chooseBars, stockNeed, USUAL_ALLOWANCES, type BarChoice, type StockAllowances, type StockNeed } from './stock';
 export {
   BAR_FINISHES,

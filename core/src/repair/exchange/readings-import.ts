@@ -23,7 +23,7 @@ export interface ImportedReading {
 export type ImportOutcome =
   { readonly ok: true; readonly value: readonly ImportedReading[] } | { readonly ok: false; readonly problems: readonly Problem[] };
 
-export const MOST_IMPORTED_ROWS = 5000;
+const MOST_IMPORTED_ROWS = 5000;
 
 const same = (p: string, q: string): boolean => p.trim().toLowerCase() === q.trim().toLowerCase();
 

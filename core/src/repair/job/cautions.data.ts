@@ -134,7 +134,7 @@ export const FILE_CAUTION: Caution = {
 };
 
 /** Materials whose dust or chips are a caution of their own, by material id. */
-export const MATERIAL_HAZARDS: Readonly<Record<string, Hazard>> = {
+const MATERIAL_HAZARDS: Readonly<Record<string, Hazard>> = {
   'magnesium-cast': 'magnesium',
   'copper-beryllium': 'beryllium',
   'bronze-leaded': 'lead-bronze',

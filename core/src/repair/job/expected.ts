@@ -7,7 +7,7 @@ const newest = (readings: readonly ReadingRecord[]): ReadingRecord | undefined =
   readings.reduce<ReadingRecord | undefined>((p, q) => (p === undefined || q.takenAt >= p.takenAt ? q : p), undefined);
 
 /** What the next reading of a place should come near to, mm: the last one taken there, else what it was; null when nothing is known. */
-export const expectedSizeMm = (readings: readonly ReadingRecord[], chosenNominalMm: number | null): number | null =>
+const expectedSizeMm = (readings: readonly ReadingRecord[], chosenNominalMm: number | null): number | null =>
   newest(readings)?.valueMm ?? chosenNominalMm;
 
 /**

@@ -22,8 +22,8 @@ export interface DeskOutlook extends FitOutlook {
 }
 
 /** Before anybody says otherwise a pair runs at 20 °C and the metal round the hole is twice its size. */
-export const USUAL_RUNNING: RunningChoice = { pinC: REFERENCE_TEMP_C, holeC: REFERENCE_TEMP_C, hubOutsideMm: null };
-export const HUB_SHARE = 2;
+const USUAL_RUNNING: RunningChoice = { pinC: REFERENCE_TEMP_C, holeC: REFERENCE_TEMP_C, hubOutsideMm: null };
+const HUB_SHARE = 2;
 /** Turned and bored, before pressing. */
 const USUAL_RZ_MM = 0.004;
 /** Steel with a film of oil. */

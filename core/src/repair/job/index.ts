@@ -15,7 +15,7 @@ export type { ThreadFinding } from './thread-finding';
 export type { GrooveFinding } from './groove-finding';
 export { ACTS, type ActRow } from './acts.data';
 export { atStake, holdsBack, pointsOfNoReturn, type AtStake, type PointOfNoReturn } from './no-return';
-export { HUB_SHARE, unknownMetal, USUAL_RUNNING, type DeskOutlook, type DeskSetting } from './fit-desk';
+export { unknownMetal, type DeskOutlook, type DeskSetting } from './fit-desk';
 export {
   defaultSchoolOf,
   HOUSE_DEFAULT_SCHOOL,
@@ -28,7 +28,7 @@ export {
 } from './fit-finding';
 export { ownBore, truedTooLarge, type BoreFigures, type BoreFinding, type BoreOption } from './bore-finding';
 export type { SeatFinding } from './seat-finding';
-export { expectedAt, expectedSizeMm } from './expected';
+export { expectedAt } from './expected';
 export type { DimensionFinding, LimitsFrom, PartFinding, SegmentFinding } from './part-finding';
 export { STEP_ACT_IDS, STEP_ACTS, stepActOf, type StepAct, type StepActRow } from './step-acts.data';
 export type { BlockPlan } from './block-plan';
@@ -41,7 +41,7 @@ export { freeze, movedFigures, notAsSeen, newestRelease, MOVED_LEAST_MM, type Mo
 export { CAUTIONS, FILE_CAUTION, hazardsAtCut, LICENSED_HAZARDS, type Caution } from './cautions.data';
 export { handOverHolds, stillHeld, type HandOverHold } from './hand-over';
 export { nextMove } from './stations';
-export { pictureModel, type PictureModel, type PictureSpan, type PictureStation } from './picture';
+export { pictureModel, type Pictured, type PictureModel, type PictureSpan, type PictureStation } from './picture';
 export { movedByShop, type MovedJob, type ShopMove } from './shop-moves';
 export { seenAt, workOut, type Job, type Repair } from './repair';
 export {
@@ -53,7 +53,6 @@ export {
   newStep,
   stillMoves,
   partKeyOf,
-  planKeyOf,
   tellsOfItem,
   type ItemChoice,
   type ItemCut,

@@ -12,7 +12,7 @@ import { newestRelease } from './release';
 
 export type Standing = Omit<StationStanding, 'id'>;
 export const done: Standing = { state: 'done', waitsFor: '' };
-export const notNeeded: Standing = { state: 'not-needed', waitsFor: '' };
+const notNeeded: Standing = { state: 'not-needed', waitsFor: '' };
 /** Begun, and waiting for something. */
 export const underWay = (waitsFor: string): Standing => ({ state: 'under-way', waitsFor });
 /** Not begun. */

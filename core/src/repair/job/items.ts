@@ -126,7 +126,7 @@ export const newItem = (kind: ItemKind, name: string, componentIds: readonly str
 /** Key of an item's drawing. The item that goes by the job's own id is the new part of jobs that had only one. */
 export const partKeyOf = (jobId: string, itemId: string): string => (itemId === jobId ? choiceKey.part : `${choiceKey.part}:${itemId}`);
 /** Key of an item’s plan, on the same terms as its drawing’s. */
-export const planKeyOf = (jobId: string, itemId: string): string => (itemId === jobId ? choiceKey.plan : `${choiceKey.plan}:${itemId}`);
+const planKeyOf = (jobId: string, itemId: string): string => (itemId === jobId ? choiceKey.plan : `${choiceKey.plan}:${itemId}`);
 
 /** Keys of choices that tell of an item which is neither the job's own nor a component's: what was said of it, and its drawing. */
 export const tellsOfItem = (itemId: string): readonly string[] => [choiceKey.item(itemId), `${choiceKey.part}:${itemId}`];

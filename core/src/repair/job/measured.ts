@@ -22,7 +22,7 @@ import { biasAtMm, instrumentOf, overdueFlag } from './bias';
 import type { ComponentRecord, PlaceRecord, InstrumentRecord, ReadingRecord, Shop } from './records';
 
 /** Expansion used when a component's material is not known: steel. */
-export const FALLBACK_ALPHA_PER_K = 11.5e-6;
+const FALLBACK_ALPHA_PER_K = 11.5e-6;
 
 /** Thermal expansion of a material, 1/K; that of steel where it is not known. */
 export const alphaOf = (materialId: string): number => materialOf(materialId)?.alphaPerK ?? FALLBACK_ALPHA_PER_K;
@@ -165,7 +165,7 @@ function bySection(sizes: readonly ReadingRecord[], shape: Shape | null, figureO
 
 const SIZE: Quantity = 'size';
 /** Carried by every figure of a place while its instruments disagree. */
-export const UNSETTLED = 'two instruments disagree here and nobody has said which is right';
+const UNSETTLED = 'two instruments disagree here and nobody has said which is right';
 
 /** Whether somebody said which of the two is believed. */
 export const isSettled = (d: Dispute, settled: Readonly<Record<string, string>>): boolean =>

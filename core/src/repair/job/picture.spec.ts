@@ -1,8 +1,9 @@
 import { choiceKey } from './choices';
 import { originalSizeMm } from './made-size';
 import { pictureModel } from './picture';
-import { workOut } from './repair';
-import { drawnPin, testChoice, testSheet, testShop } from './testing';
+import { boundsOf, type Primitive } from '../../making/scene';
+import { seenAt, workOut } from './repair';
+import { drawnPin, testChoice, testItem, testSheet, testShop } from './testing';
 
 const places = testSheet().places.map((f) =>
   f.id === 'body' ? { ...f, startMm: 8, lengthMm: 112 } : f.id === 'land' ? { ...f, startMm: 10, lengthMm: 12 } : f,
@@ -10,8 +11,9 @@ const places = testSheet().places.map((f) =>
 
 it('shows the worn part from its measured places, the land inside the body', () => {
   const model = pictureModel(workOut(testSheet({ places: places }), testShop), 'worn');
-  expect(model.drawn).toBe(false);
-  expect(model.outline.map((p) => [p.x, Number((2 * p.r).toFixed(3))])).toEqual([
+  expect(model.shows).toBe('found');
+  const edge = model.lines.find((l) => l.kind === 'path' && l.style === 'edge') as Extract<Primitive, { kind: 'path' }>;
+  expect(edge.points.slice(1, -1).map(([x, y]) => [x, Number((2 * y).toFixed(3))])).toEqual([
     [8, 39.68],
     [10, 39.68],
     [10, 39.975],
@@ -42,9 +44,36 @@ it('counts wear from what it was, by name, when there is no land', () => {
 it('shows the new part once it is drawn, and something when nothing is known', () => {
   const sheet = testSheet({ choices: [testChoice(choiceKey.part, drawnPin())] });
   const drawn = pictureModel(workOut(sheet, testShop), 'new');
-  expect(pictureModel(workOut(sheet, testShop), 'worn').drawn).toBe(false);
-  expect(drawn).toMatchObject({ drawn: true, toMm: 120, largestRadiusMm: 28 });
+  expect(pictureModel(workOut(sheet, testShop), 'worn').shows).toBe('found');
+  expect(drawn).toMatchObject({ shows: 'part', toMm: 120, largestRadiusMm: 28 });
   expect(drawn.spans.map((s) => s.id)).toEqual(['head', 'body']);
   const empty = pictureModel(workOut(testSheet({ components: [], places: [], readings: [] }), testShop), 'new');
-  expect(empty).toMatchObject({ outline: [], fromMm: 0, toMm: 100 });
+  expect(empty).toMatchObject({ lines: [], fromMm: 0, toMm: 100 });
+});
+
+it('shows a component that stays as it will be cut, its outside dashed where nobody measured it', () => {
+  const cuts = [{ placeId: 'barrel', sizeMm: 42, limits: { lowerDev: 0, upperDev: 0.025, text: 'H7' } }];
+  const sheet = testSheet({
+    places,
+    components: testSheet().components.map((c) => (c.id === 'barrel-part' ? { ...c, verdict: 'repair' as const } : c)),
+    choices: [testChoice(choiceKey.item('barrel-part'), testItem('rework', 'Ramp barrel', { componentIds: ['barrel-part'], cuts }))],
+  });
+  const model = pictureModel(seenAt(workOut(sheet, testShop), 'barrel-part'), 'new');
+  expect(model.shows).toBe('rework');
+  expect(model.spans).toEqual([expect.objectContaining({ id: 'barrel', fromMm: 36, toMm: 76, radiusMm: expect.closeTo(21.00625, 5) })]);
+  // The barrel is no mate of itself.
+  expect(model.mates).toEqual([]);
+  const paths = model.lines.filter((l) => l.kind === 'path');
+  expect(paths.map((l) => l.style)).toEqual(['hidden', 'hidden', 'edge']);
+  expect(Math.max(...paths[2]!.points.map(([, y]) => y))).toBeCloseTo(21.00625, 5);
+});
+
+it('shows a block in its views, and keeps the axis of what came in', () => {
+  const block = { lengthMm: 60, widthMm: 40, heightMm: 30, cuts: [] };
+  const part = { ...drawnPin(), outside: [], features: [], limits: {}, block };
+  const sheet = testSheet({ places, choices: [testChoice(choiceKey.part, part)] });
+  const model = pictureModel(workOut(sheet, testShop), 'new');
+  expect(model).toMatchObject({ shows: 'block', spans: [], toMm: 120 });
+  const { fromX, toX } = boundsOf(model.lines);
+  expect(toX - fromX).toBeGreaterThan(60 + 40);
 });

@@ -1,7 +1,9 @@
 import { isDiameter } from '../../evidence/readings';
-import { boreOutlines, outline, sideMarks, type OutlinePoint, type PlacedMark } from '../../making/part';
+import { isDrawn, outline, type OutlinePoint } from '../../making/part';
+import { bodyLines, boreLines, boundsOf, partLines, type Primitive } from '../../making/scene';
 import type { PictureFinding } from './diagnosis-finding';
 import { madeSizeMm } from './made-size';
+import type { PartFinding } from './part-finding';
 import type { PlaceFinding } from './place-finding';
 import type { Repair } from './repair';
 
@@ -27,19 +29,21 @@ export interface PictureStation {
   readonly wearMm: number | null;
 }
 
-/** Everything that the picture and its lanes draw, on one axis in mm from the worn part's zero face. */
+/** What a picture shows: what came in, the new part, a component that is cut, or a block in its views. */
+export type Pictured = 'found' | 'part' | 'rework' | 'block';
+
+/**
+ * Everything that the picture and its lanes draw, on one axis in mm from the worn part's zero face. Of a block the lines are its views in true
+ * size, apart from that axis.
+ */
 export interface PictureModel {
+  readonly shows: Pictured;
   readonly fromMm: number;
   readonly toMm: number;
   readonly largestRadiusMm: number;
-  /** True for the new part, false for the worn one as measured. */
-  readonly drawn: boolean;
-  readonly outline: readonly OutlinePoint[];
+  /** Empty where there is nothing to draw yet. */
+  readonly lines: readonly Primitive[];
   readonly spans: readonly PictureSpan[];
-  /** Contours of the bores, from left to right. */
-  readonly bores: readonly (readonly OutlinePoint[])[];
-  /** What is milled, drilled and threaded. */
-  readonly marks: readonly PlacedMark[];
   readonly mates: readonly PictureSpan[];
   readonly stations: readonly PictureStation[];
   readonly findings: readonly PictureFinding[];
@@ -70,68 +74,109 @@ function stationsOf(f: PlaceFinding, all: readonly PlaceFinding[]): PictureStati
   });
 }
 
-const spanOf = (f: PlaceFinding): PictureSpan => ({
+const spanOf = (f: PlaceFinding, radiusMm = radiusOf(f)): PictureSpan => ({
   id: f.place.id,
   name: f.place.name,
   fromMm: start(f),
   toMm: end(f),
-  radiusMm: radiusOf(f),
+  radiusMm,
 });
 
-/** The worn part from its measured places: where several overlap the shortest is seen, gaps take their neighbour's size. */
-function wornOutline(places: readonly PlaceFinding[]): OutlinePoint[] {
+/**
+ * A part from its measured places: where several overlap the shortest is seen, gaps take their neighbour's size.
+ *
+ * @param radius of a place, mm
+ */
+function outlineOf(places: readonly PlaceFinding[], radius: (f: PlaceFinding) => number): OutlinePoint[] {
   const edges = [...new Set(places.flatMap((f) => [start(f), end(f)]))].sort((p, q) => p - q);
-  let radius = places.length ? radiusOf(places[0]!) : UNKNOWN_RADIUS_MM;
+  let r = places.length ? radius(places[0]!) : UNKNOWN_RADIUS_MM;
   return edges.slice(1).flatMap((to, i) => {
     const from = edges[i]!;
     const over = places
       .filter((f) => start(f) <= from + 1e-9 && end(f) >= to - 1e-9)
       .sort((p, q) => p.place.lengthMm - q.place.lengthMm)[0];
-    if (over) radius = radiusOf(over);
+    if (over) r = radius(over);
     return [
-      { x: from, r: radius },
-      { x: to, r: radius },
+      { x: from, r },
+      { x: to, r },
     ];
   });
+}
+
+interface Drawing {
+  readonly shows: Pictured;
+  readonly lines: readonly Primitive[];
+  readonly spans: readonly PictureSpan[];
+}
+
+const found = (places: readonly PlaceFinding[]): Drawing => {
+  const worn = places
+    .filter((f) => f.component.role === 'worn' && f.place.side === 'outside' && isDiameter(f.place.kind))
+    .sort((p, q) => start(p) - start(q));
+  const contour = outlineOf(worn, radiusOf);
+  return { shows: 'found', lines: contour.length ? bodyLines(contour) : [], spans: worn.map((f) => spanOf(f)) };
+};
+
+function newPart({ part, problems, segments }: PartFinding): Drawing {
+  if (part.block) return { shows: 'block', lines: problems.length ? [] : partLines(part), spans: [] };
+  const spans = segments.flatMap(({ segment: s }) =>
+    s.side === 'outside' ? [{ id: s.id, name: s.name, fromMm: s.fromMm, toMm: s.toMm, radiusMm: s.diameterMm / 2 }] : [],
+  );
+  // What is cut into a drawing with problems may lie anywhere: its bare surfaces show.
+  return { shows: 'part', lines: problems.length ? bodyLines(outline({ ...part, features: [] })) : partLines(part), spans };
+}
+
+/** Metal round a hole whose outside nobody measured is drawn this many times as thick as the hole is wide. */
+const HULL_TIMES = 1.5;
+
+/** Components that stay as they will be: cut places at their new size, the others as found. */
+function reworked(places: readonly PlaceFinding[], componentIds: readonly string[], { dimensions }: PartFinding): Drawing {
+  const newSize = (f: PlaceFinding): number | undefined => dimensions.find((d) => d.dimension.key === f.place.id)?.figure.value;
+  const radius = (f: PlaceFinding): number => (newSize(f) ?? 2 * radiusOf(f)) / 2;
+  const measured = places.filter((f) => componentIds.includes(f.component.id) && isDiameter(f.place.kind));
+  const lines = componentIds.flatMap((id): Primitive[] => {
+    const own = measured.filter((f) => f.component.id === id);
+    const [outsides, insides] = [own.filter((f) => f.place.side === 'outside'), own.filter((f) => f.place.side === 'inside')];
+    const hull = HULL_TIMES * Math.max(...insides.map(radius));
+    const body = outsides.length
+      ? bodyLines(outlineOf(outsides, radius))
+      : bodyLines(
+          outlineOf(insides, () => hull),
+          'hidden',
+        );
+    return own.length ? [...body, ...insides.flatMap((f) => boreLines(outlineOf([f], radius)))] : [];
+  });
+  const cut = measured.filter((f) => newSize(f) !== undefined);
+  return { shows: 'rework', lines, spans: cut.map((f) => spanOf(f, radius(f))) };
+}
+
+function drawingOf({ places, part, at }: Repair, which: 'worn' | 'new'): Drawing {
+  if (which === 'new' && part && isDrawn(part.part)) return newPart(part);
+  if (which === 'new' && part && at?.item.kind === 'rework') return reworked(places, at.item.componentIds, part);
+  return found(places);
 }
 
 /**
  * The picture of a job.
  *
- * @param which the worn part as found, or the new one once it is drawn
+ * @param which what came in as found, or what the item in hand makes of it once that is drawn
  */
 export function pictureModel(repair: Repair, which: 'worn' | 'new'): PictureModel {
-  const worn = repair.places
-    .filter((f) => f.component.role === 'worn' && f.place.side === 'outside' && isDiameter(f.place.kind))
-    .sort((p, q) => start(p) - start(q));
-  const mates = repair.places.filter((f) => f.component.role === 'mate' && isDiameter(f.place.kind)).map(spanOf);
-  const part = which === 'new' && repair.part && repair.part.part.outside.length ? repair.part : null;
-  // What is cut into a drawing with problems may lie anywhere: its bare surfaces show.
-  const drawn = part && (part.problems.length ? { ...part.part, features: [] } : part.part);
-  const contour = drawn ? outline(drawn) : wornOutline(worn);
-  const spans = part
-    ? part.segments
-        .filter((s) => s.segment.side === 'outside')
-        .map((s) => ({
-          id: s.segment.id,
-          name: s.segment.name,
-          fromMm: s.segment.fromMm,
-          toMm: s.segment.toMm,
-          radiusMm: s.segment.diameterMm / 2,
-        }))
-    : worn.map(spanOf);
-  const xs = [...contour.map((p) => p.x), ...mates.flatMap((m) => [m.fromMm, m.toMm])];
+  const drawing = drawingOf(repair, which);
+  const cut = drawing.shows === 'rework' ? (repair.at?.item.componentIds ?? []) : [];
+  const mates = repair.places
+    .filter((f) => f.component.role === 'mate' && isDiameter(f.place.kind) && !cut.includes(f.component.id))
+    .map((f) => spanOf(f));
+  const drawn = drawing.shows === 'block' ? found(repair.places).lines : drawing.lines;
+  const { fromX, toX, toY } = boundsOf(drawn.filter((l) => l.kind === 'area'));
+  const xs = [...(drawn.length ? [fromX, toX] : []), ...mates.flatMap((m) => [m.fromMm, m.toMm])];
   return {
+    ...drawing,
     fromMm: xs.length ? Math.min(0, ...xs) : 0,
     toMm: xs.length ? Math.max(...xs) : EMPTY_LENGTH_MM,
-    largestRadiusMm: Math.max(UNKNOWN_RADIUS_MM / 2, ...contour.map((p) => p.r), ...mates.map((m) => m.radiusMm)),
-    drawn: part !== null,
-    outline: contour,
-    spans,
-    bores: part && !part.problems.length ? boreOutlines(part.part) : [],
-    marks: part && !part.problems.length ? sideMarks(part.part) : [],
+    largestRadiusMm: Math.max(UNKNOWN_RADIUS_MM / 2, toY, ...mates.map((m) => m.radiusMm)),
     mates,
     stations: repair.places.flatMap((f) => stationsOf(f, repair.places)),
-    findings: part ? [] : repair.diagnosis.found,
+    findings: drawing.shows === 'found' ? repair.diagnosis.found : [],
   };
 }

@@ -8,7 +8,7 @@ import type { Sum } from '../sum';
  * Packing under one jaw of a self-centring three-jaw that throws the work off by `e`: the two other jaws stand at e/2 + sqrt(r² - 3/4
  * e²) from the axis, so does the packed one, and the work there reaches to r - e on its far side.
  */
-export const packingMm = (e: number, r: number): number => 1.5 * e - r + Math.sqrt(r * r - 0.75 * e * e);
+const packingMm = (e: number, r: number): number => 1.5 * e - r + Math.sqrt(r * r - 0.75 * e * e);
 
 /** An eccentric in a four-jaw, or packed in a three-jaw. */
 export const eccentric: Sum = {

@@ -1,4 +1,4 @@
-import { formatBoth } from './format-length';
+import { formatWithUnit } from './format-length';
 import { inMark, outOfMark } from './decimal-mark';
 import { parseLength } from './parse-length';
 import { parseNumberList } from './parse-number-list';
@@ -82,5 +82,5 @@ it('a written list is read back', () => {
 });
 
 it('both units of a figure are written alike', () => {
-  expect(inMark(formatBoth(40.0488, 'mm'), ',')).toBe('40,049 mm (1,5767 in)');
+  expect(inMark(`${formatWithUnit(40.0488, 'mm')} (${formatWithUnit(40.0488, 'in')})`, ',')).toBe('40,049 mm (1,5767 in)');
 });

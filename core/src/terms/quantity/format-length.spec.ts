@@ -1,10 +1,9 @@
-import { decimalsInOther, formatBoth, formatLength, sawFraction, toInchFraction } from './format-length';
+import { decimalsInOther, formatLength, sawFraction, toInchFraction } from './format-length';
 
 it('prints in either unit with the asked decimals', () => {
   expect(formatLength(19.05, 'in')).toBe('0.7500');
   expect(formatLength(19.05, 'mm', 2)).toBe('19.05');
   expect(formatLength(-0.00001, 'mm')).toBe('0.000');
-  expect(formatBoth(40.0488, 'mm')).toBe('40.049 mm (1.5767 in)');
 });
 
 it.each([

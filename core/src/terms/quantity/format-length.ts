@@ -1,10 +1,10 @@
-import { fromUnit, otherUnit, toUnit, type LengthUnit } from './units';
+import { fromUnit, toUnit, type LengthUnit } from './units';
 
 /** Decimals shown when nothing finer is known: a thousandth of a millimetre, a tenth of a thou. */
 export const USUAL_DECIMALS: Readonly<Record<LengthUnit, number>> = { mm: 3, in: 4 };
 
 /** Decimals for a length that is read on a rule or a caliper, such as a shoulder or a station. */
-export const COARSE_DECIMALS: Readonly<Record<LengthUnit, number>> = { mm: 2, in: 3 };
+const COARSE_DECIMALS: Readonly<Record<LengthUnit, number>> = { mm: 2, in: 3 };
 
 /**
  * A length in one unit with a fixed number of decimals, without the unit's name.
@@ -33,9 +33,6 @@ export function formatPlace(mm: number, unit: LengthUnit): string {
 
 /** A place along an axis in the reader’s unit, with the unit. */
 export const placeWithUnit = (mm: number, unit: LengthUnit): string => `${formatPlace(mm, unit)} ${unit}`;
-
-/** A length in its own unit and, in brackets, the other: `40.049 mm (1.5767 in)`. */
-export const formatBoth = (mm: number, unit: LengthUnit): string => `${formatWithUnit(mm, unit)} (${formatWithUnit(mm, otherUnit(unit))})`;
 
 /** `low to high` of two sizes in words; once where both read alike. */
 export const spanWords = (low: string, high: string): string => (low === high ? low : `${low} to ${high}`);

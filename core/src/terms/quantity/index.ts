@@ -3,10 +3,8 @@ export { askedSizes, type AskedSize } from './asked-size';
 export { MM_PER_INCH, MM_PER_THOU, toUnit, fromUnit, otherUnit, roundStart, type LengthUnit } from './units';
 export {
   USUAL_DECIMALS,
-  COARSE_DECIMALS,
   formatLength,
   formatWithUnit,
-  formatBoth,
   spanWords,
   formatPlace,
   nearRuleMark,

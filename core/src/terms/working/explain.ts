@@ -25,7 +25,7 @@ export const showForce = (newton: number, unit: LengthUnit, digits = 3): string 
       : `${significant(newton, digits)} N`;
 
 /** A stress or pressure in the reader's system: `137 MPa`, `19.9 ksi`, `145 psi`. */
-export function showStress(mpa: number, unit: LengthUnit): string {
+function showStress(mpa: number, unit: LengthUnit): string {
   if (unit === 'mm') return `${significant(mpa, 3)} MPa`;
   const ksi = mpa / MPA_PER_KSI;
   return Math.abs(ksi) < 1 ? `${significant(ksi * 1000, 3)} psi` : `${significant(ksi, 3)} ksi`;

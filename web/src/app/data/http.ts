@@ -24,7 +24,7 @@ const FILE_TIMEOUT_MS = 120_000;
 const UNREACHED = 504;
 
 /** Says who is at the bench and which screen this is; a request that names somebody keeps the name. */
-export const sayWho: HttpInterceptorFn = (req, next) => {
+const sayWho: HttpInterceptorFn = (req, next) => {
   const setHeaders: Record<string, string> = { [HEADERS.screen]: SCREEN_ID };
   if (!req.headers.has(HEADERS.person)) setHeaders[HEADERS.person] = readStored<string>(PERSON_KEY, '');
   return next(req.clone({ setHeaders }));
@@ -48,7 +48,7 @@ function problemOf(e: unknown): Error {
 }
 
 /** Waits only so long, and turns every failure into one of two: a problem that the server told, or no answer. */
-export const readAnswer: HttpInterceptorFn = (req: HttpRequest<unknown>, next: HttpHandlerFn) =>
+const readAnswer: HttpInterceptorFn = (req: HttpRequest<unknown>, next: HttpHandlerFn) =>
   next(req).pipe(
     timeout(req.body instanceof Blob ? FILE_TIMEOUT_MS : TIMEOUT_MS),
     catchError((e: unknown) => throwError(() => problemOf(e))),

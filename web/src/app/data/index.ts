@@ -7,7 +7,7 @@ export { FloorStore } from './floor-store';
 export { Leaving } from './leaving';
 export { Live } from './live';
 export { Newer } from './newer';
-export { LOOKS, LookOfScreen, type Look } from './look';
+export { LookOfScreen, type Look } from './look';
 export { newId } from './new-id';
 export { PageTitle } from './page-title';
 export { OpenJob } from './open-job';

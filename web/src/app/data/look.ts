@@ -1,7 +1,7 @@
 import { DestroyRef, effect, inject, Injectable, signal } from '@angular/core';
 import { readStored, writeStored } from './stored';
 
-export const LOOKS = ['machine', 'light', 'dark', 'contrast'] as const;
+const LOOKS = ['machine', 'light', 'dark', 'contrast'] as const;
 /** How this screen looks; `machine` as its own settings ask for. */
 export type Look = (typeof LOOKS)[number];
 

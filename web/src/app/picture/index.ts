@@ -1,6 +1,6 @@
 export { Axis } from './axis';
 export { Lanes, type LaneName } from './lanes';
-export { PartPicture } from './part-picture';
+export { BLOCK_VIEWS, PartPicture } from './part-picture';
 export { PolarSection } from './polar-section';
 export { IndicatorMap } from './indicator-map';
 export { ProfileChart } from './profile-chart';

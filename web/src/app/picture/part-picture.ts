@@ -1,10 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { formatLength, toUnit, fromUnit, type OutlinePoint, type PictureModel, type PictureSpan } from '@iron-patch/core';
+import { formatLength, toUnit, fromUnit, type Pictured, type PictureModel, type PictureSpan } from '@iron-patch/core';
 import { scaleLinear } from 'd3-scale';
 import { SheetStore } from '../sheet-data';
 import { Axis } from './axis';
-import { PartMarks } from './part-marks';
 import { PlacePicker } from './place-picker';
+import { SceneLines, type Placing } from './scene-lines';
+import { ScenePicture } from './scene-picture';
 import { sideBySide } from './side-by-side';
 import { TouchLayer } from './touch-layer';
 
@@ -23,13 +24,24 @@ const NAME_GAP_PX = 12;
 /** A size needs this much room, px. */
 const SIZE_PX = 70;
 
+const SHOWN: Readonly<Record<Pictured, string>> = {
+  found: 'As found',
+  part: 'New part',
+  rework: 'As it is to be cut',
+  block: 'New part',
+};
+/** What a block's views show, in words. */
+export const BLOCK_VIEWS = 'The block from the front, from above below it, from the left beside it';
+
 /** The part on layout blue: half section above the centre line, outside below, the mates dashed round it. */
 @Component({
   selector: 'ip-part-picture',
-  imports: [PartMarks, TouchLayer],
+  imports: [SceneLines, ScenePicture, TouchLayer],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    @if (model(); as m) {
+    @if (views(); as lines) {
+      <ip-scene-picture [lines]="lines" [heightPx]="heightPx() + 40" [label]="viewsLabel" />
+    } @else if (model(); as m) {
       <svg
         [attr.viewBox]="'0 0 ' + axis.widthPx() + ' ' + heightPx()"
         [attr.height]="heightPx()"
@@ -43,7 +55,7 @@ const SIZE_PX = 70;
             <path d="M0 0V7" stroke="#8c97cf" stroke-width="0.9" />
           </pattern>
         </defs>
-        <text x="18" y="28" class="title">{{ m.drawn ? 'New part' : 'As found' }}</text>
+        <text x="18" y="28" class="title">{{ names[m.shows] }}</text>
         <text x="18" y="47" class="sub">half section</text>
         @if (wear()) {
           <text x="18" y="65" class="sub">wear {{ wearTimes }} x deeper</text>
@@ -54,13 +66,8 @@ const SIZE_PX = 70;
             <text [attr.x]="nameX()[$index]" [attr.y]="14" text-anchor="middle">{{ mate.name }}</text>
           </g>
         }
-        @if (m.outline.length) {
-          <path [attr.d]="half(-1)" fill="url(#ip-section)" class="scribe" />
-          <path [attr.d]="half(1)" class="metal scribe" />
-          @for (b of m.bores; track $index) {
-            <path [attr.d]="boreHalf(b)" fill="var(--layout)" class="scribe" />
-          }
-          <g ipPartMarks [marks]="m.marks" [x]="toX" [px]="toPx" [centre]="centre()" />
+        @if (m.lines.length) {
+          <g ipSceneLines [lines]="m.lines" [at]="placing()" hatch="ip-section"></g>
           @for (s of m.spans; track s.id) {
             <rect
               class="hit"
@@ -71,7 +78,7 @@ const SIZE_PX = 70;
               [attr.height]="2 * px(s.radiusMm)"
               (click)="pick(s.id)"
             />
-            @if (m.drawn) {
+            @if (m.shows !== 'found') {
               <text class="size" text-anchor="middle" [attr.x]="x((s.fromMm + s.toMm) / 2)" [attr.y]="sizeY(s)">
                 {{ show(2 * s.radiusMm) }}
               </text>
@@ -86,7 +93,9 @@ const SIZE_PX = 70;
             <text [attr.x]="x(f.atMm)" [attr.y]="markY(f.atMm) + 5" text-anchor="middle">{{ f.number }}</text>
           </g>
         }
-        <line [attr.x1]="x(m.fromMm) - 30" [attr.x2]="x(m.toMm) + 30" [attr.y1]="centre()" [attr.y2]="centre()" class="centre" />
+        @if (m.shows !== 'part') {
+          <line [attr.x1]="x(m.fromMm) - 30" [attr.x2]="x(m.toMm) + 30" [attr.y1]="centre()" [attr.y2]="centre()" class="centre" />
+        }
         <g class="ticks">
           @for (t of ticks(); track t.px) {
             <line [attr.x1]="t.px" [attr.x2]="t.px" [attr.y1]="heightPx() - 16" [attr.y2]="heightPx()" />
@@ -101,7 +110,7 @@ const SIZE_PX = 70;
         @if (picker.asking()) {
           <g ipTouchLayer [heightPx]="heightPx()"></g>
         }
-        @if (!m.outline.length && !m.mates.length) {
+        @if (!m.lines.length && !m.mates.length) {
           <text [attr.x]="axis.widthPx() / 2" [attr.y]="centre() - 14" text-anchor="middle" class="title">Nothing to draw yet</text>
         }
       </svg>
@@ -130,17 +139,6 @@ const SIZE_PX = 70;
     .sub {
       font: 400 14px var(--label);
       fill: var(--scribe-quiet);
-    }
-    .metal {
-      fill: var(--layout-soft);
-    }
-    .scribe {
-      stroke: var(--scribe);
-      stroke-width: 1.8;
-      stroke-linejoin: round;
-    }
-    .thin {
-      stroke-width: 1.2;
     }
     .centre {
       stroke: var(--scribe-quiet);
@@ -207,11 +205,22 @@ export class PartPicture {
   protected readonly picker = inject(PlacePicker);
   protected readonly Math = Math;
   protected readonly wearTimes = WEAR_TIMES;
+  protected readonly names = SHOWN;
+  protected readonly viewsLabel = BLOCK_VIEWS;
   /** Lower where the station's own work needs the room. */
   readonly heightPx = input(196);
   protected readonly centre = computed(() => ABOVE + this.roomPx());
   private readonly roomPx = computed(() => (this.heightPx() - ABOVE - BELOW) / 2);
   protected readonly model = computed<PictureModel | null>(() => this.store.picture());
+  /** A block's views have no axis of their own: they are drawn in true proportion. */
+  protected readonly views = computed(() => {
+    const m = this.model();
+    return m?.shows === 'block' && m.lines.length ? m.lines : null;
+  });
+  protected readonly placing = computed((): Placing => {
+    const [scale, radial, centre] = [this.axis.scale(), this.radial(), this.centre()];
+    return { x: scale, y: (mm) => centre - radial(mm) };
+  });
   private readonly radial = computed(() =>
     scaleLinear()
       .domain([0, this.model()?.largestRadiusMm ?? 1])
@@ -236,12 +245,12 @@ export class PartPicture {
     const m = this.model();
     if (!m) return 'No picture';
     const spans = m.spans.map((s) => `${s.name} ${this.show(2 * s.radiusMm)}`).join(', ');
-    return `${m.drawn ? 'New part' : 'Worn part as found'}, half section: ${spans || 'nothing yet'}`;
+    return `${m.shows === 'found' ? 'Worn part as found' : SHOWN[m.shows]}, half section: ${spans || 'nothing yet'}`;
   });
   /** The worn surface, deepened so that it shows. */
   protected readonly wear = computed(() => {
     const m = this.model();
-    if (!m || m.drawn) return '';
+    if (m?.shows !== 'found') return '';
     const worn = m.stations.filter((s) => s.side === 'outside' && s.wearMm !== null).sort((p, q) => p.atMm - q.atMm);
     return worn
       .map((s, i) => {
@@ -252,9 +261,6 @@ export class PartPicture {
       })
       .join(' ');
   });
-
-  protected readonly toX = (mm: number): number => this.x(mm);
-  protected readonly toPx = (radiusMm: number): number => this.px(radiusMm);
 
   protected x(mm: number): number {
     return this.axis.scale()(mm);
@@ -273,20 +279,6 @@ export class PartPicture {
   protected sizeY(s: PictureSpan): number {
     const short = this.x(s.toMm) - this.x(s.fromMm) < SIZE_PX;
     return short ? this.centre() - this.px(s.radiusMm) - 5 : this.centre() + 24;
-  }
-
-  protected half(sign: 1 | -1): string {
-    const points: readonly OutlinePoint[] = this.model()?.outline ?? [];
-    const first = points[0]!;
-    const last = points.at(-1)!;
-    const line = points.map((p) => `L${this.x(p.x)} ${this.centre() + sign * this.px(p.r)}`).join(' ');
-    return `M${this.x(first.x)} ${this.centre()} ${line} L${this.x(last.x)} ${this.centre()} Z`;
-  }
-
-  /** A bore cut open: its contour above the centre line. */
-  protected boreHalf(points: readonly OutlinePoint[]): string {
-    const line = points.map((p) => `L${this.x(p.x)} ${this.centre() - this.px(p.r)}`).join(' ');
-    return `M${this.x(points[0]!.x)} ${this.centre()} ${line} L${this.x(points.at(-1)!.x)} ${this.centre()} Z`;
   }
 
   protected radiusAt(atMm: number): number {

@@ -96,7 +96,7 @@ const OVER_ITEMS: readonly StationId[] = ['decide', 'draw', 'plan', 'cut', 'prov
             <ip-item-strip [station]="station()" />
           }
           <ip-moved />
-          @if (lanes().length) {
+          @if (pictured()) {
             <div class="drawn">
               <ip-part-picture [heightPx]="station() === 'measure' || station() === 'decide' ? 190 : 150" />
               <ip-lanes [names]="lanes()" />
@@ -290,7 +290,10 @@ export class Sheet {
   readonly here = computed(() => this.store.sheet()?.job.id === this.id());
   /** Stations that stand over the items of the job. */
   protected readonly overItems = computed(() => OVER_ITEMS.includes(this.station()) && this.store.repair() !== null);
-  protected readonly lanes = computed(() => LANES[this.station()]);
+  private readonly views = computed(() => this.store.picture()?.shows === 'block');
+  /** A block has no axis for lanes; at Draw its form shows it as it is being changed. */
+  protected readonly lanes = computed(() => (this.views() ? [] : LANES[this.station()]));
+  protected readonly pictured = computed(() => LANES[this.station()].length > 0 && !(this.views() && this.station() === 'draw'));
 
   constructor() {
     effect(() => {

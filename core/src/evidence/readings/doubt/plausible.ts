@@ -8,7 +8,7 @@ export interface Doubt {
 }
 
 /** Share of the expected size by which an honest reading may differ: wear, plating and dirt stay well inside it. */
-export const PLAUSIBLE_SHARE = 0.12;
+const PLAUSIBLE_SHARE = 0.12;
 /** Never doubt a reading that is nearer than this, mm. */
 const PLAUSIBLE_LEAST_MM = 1.5;
 

@@ -14,7 +14,7 @@ export interface Knurl extends FeatureBase {
 const RAISES = { straight: 0.5, diagonal: 0.5, diamond: 0.67 } as const;
 
 /** Diameter over the crests, mm. */
-export const overCrestsMm = (f: Pick<Knurl, 'pattern' | 'pitchMm'>, blankMm: number): number => blankMm + RAISES[f.pattern] * f.pitchMm;
+const overCrestsMm = (f: Pick<Knurl, 'pattern' | 'pitchMm'>, blankMm: number): number => blankMm + RAISES[f.pattern] * f.pitchMm;
 
 export const knurl: FeatureKind<Knurl> = {
   kind: 'knurl',

@@ -2,7 +2,7 @@ import { formatLength } from '../../../terms/quantity';
 import type { ContourPoint, End, FeatureProblem, Host } from '../feature-kind';
 
 /** Least metal left under or round something that is cut, mm. */
-export const LEAST_METAL_MM = 0.5;
+const LEAST_METAL_MM = 0.5;
 const ROUNDING_MM = 1e-6;
 
 export const END_OPTIONS: readonly (readonly [End, string])[] = [

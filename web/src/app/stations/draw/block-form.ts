@@ -13,7 +13,7 @@ import {
 } from '@iron-patch/core';
 import { newId } from '../../data';
 import { ChooseField, LengthInput, type Option } from '../../form';
-import { ScenePicture } from '../../picture';
+import { BLOCK_VIEWS, ScenePicture } from '../../picture';
 import { SheetStore } from '../../sheet-data';
 import { FigureButton } from '../../show';
 import { FeatureRow } from './feature-row';
@@ -31,7 +31,7 @@ const SIZES = [
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (lines().length) {
-      <ip-scene-picture [lines]="lines()" label="The block from the front, from above below it, from the left beside it" />
+      <ip-scene-picture [lines]="lines()" [label]="label" />
     }
     <div class="sizes">
       @for (s of sizes; track s[0]) {
@@ -127,6 +127,7 @@ export class BlockForm {
   protected readonly faces = FACE_OPTIONS;
   protected readonly kinds = (Object.keys(BLOCK_KINDS) as BlockCutId[]).map((id) => [id, `Add ${article(BLOCK_KINDS[id].name)}`] as const);
   /** Sizes that are none have no picture. */
+  protected readonly label = BLOCK_VIEWS;
   protected readonly lines = computed(() => (this.problems().length ? [] : blockLines(this.block())));
 
   protected kindName = (c: BlockCut): string => cutKindOf(c.kind).name;

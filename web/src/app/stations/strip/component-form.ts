@@ -14,7 +14,7 @@ export const VERDICT_WORDS: Readonly<Record<(typeof COMPONENT_VERDICTS)[number],
   buy: 'Buy',
   'customer-supplies': 'Customer supplies',
 };
-export const ROLE_WORDS = {
+const ROLE_WORDS = {
   worn: 'The worn part, to be remade',
   mate: 'What it runs in (the mate)',
   other: 'Something else that came along',
