@@ -144,6 +144,8 @@ const item = shapeOf<ItemChoice>({
   name: requiredText('Name', TEXT_LIMITS.name),
   quantity: numberOf('How many', 1, MOST_PIECES).integer('How many: a whole number.'),
   componentIds: array(idOf('Component')).strict().required('Components: a list.').max(40, 'At most 40 components.'),
+  // Items of before they had a route are without.
+  route: textOf('Route', TEXT_LIMITS.line).optional(),
   position: numberOf('Position', -1000, 1000),
   steps: array(step).strict().required('Steps: a list.').max(40, 'At most 40 steps.'),
   cuts: array(

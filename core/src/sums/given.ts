@@ -1,10 +1,10 @@
 import { tabled, typed, workedOut, type Figure, type Measure } from '../terms/working';
 
-/** A figure that somebody typed at the bench. */
+/** A figure that somebody typed at the bench, in the unit of its measure (mm, rpm, minutes). */
 export const given = (key: string, label: string, value: number, measure: Measure = 'length'): Figure =>
   typed(key, label, value, 'hand at the bench', '', measure);
 
-/** A result with how it was worked and from what. */
+/** A result in the unit of its measure, with how it was worked and from what. */
 export const result = (
   key: string,
   label: string,

@@ -43,7 +43,7 @@ const polar = (r: number, deg: number): readonly [number, number] => [
   r * Math.sin((deg * Math.PI) / 180),
 ];
 
-/** An arc as a chain of short lines. */
+/** An arc of radius `r` mm about x, y as a chain of short lines. */
 export const arc = (style: MarkStyle, r: number, fromDeg: number, toDeg: number, x = 0, y = 0): Mark =>
   line(
     style,

@@ -36,11 +36,13 @@ export function jobSlip(sheet: JobSheet, repair: Repair, mark: DecimalMark): Pro
     if (i) paper.newPage();
     if (repair.items.length > 1 || item.item.quantity > 1)
       paper.section(`${item.number} ${item.item.name}${item.item.quantity > 1 ? `, ${item.item.quantity} off` : ''}`);
+    if (item.item.route) paper.paragraph(`Route: ${item.item.route}.`);
     ofPart(paper, sheet, item.part!, item.plan);
     if (item.blockPlan) ofBlock(paper, sheet, item.blockPlan);
   });
   for (const { item, number } of rest) {
     paper.section(`${number} ${item.name}${item.quantity > 1 ? `, ${item.quantity} off` : ''}`);
+    if (item.route) paper.paragraph(`Route: ${item.route}.`);
     const words =
       item.kind === 'buy' ? `To buy: ${item.size || 'size not on record'}. ${item.source}` : item.steps.map((s) => s.what).join('; ');
     paper.paragraph(words || 'Nothing is on record of how.');

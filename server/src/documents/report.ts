@@ -26,9 +26,9 @@ import { Paper } from './paper';
 const VERDICT_WORDS: Readonly<Record<Verdict, string>> = { fits: 'fits', close: 'close to a limit', out: 'out', unknown: 'not measured' };
 
 /** What was done of an item that is no new part: bought, step by step, and how it was tried. */
-function toldOf({ name, kind, quantity, size, steps, tried }: JobItem): string {
+function toldOf({ name, kind, quantity, route, size, steps, tried }: JobItem): string {
   const did = steps.filter((s) => s.done).map((s) => s.what);
-  const words = kind === 'buy' ? ['bought', size] : did;
+  const words = [route, ...(kind === 'buy' ? ['bought', size] : did)];
   return [`${name}${quantity > 1 ? `, ${quantity} off` : ''}: ${words.filter(Boolean).join('; ')}.`, tried].filter(Boolean).join(' ');
 }
 

@@ -20,9 +20,9 @@ const stepValue = (
   return good({ lowerMm: -(cls === 'normal' ? row[1] : row[2]) / 1000, upperMm: 0 });
 };
 
-/** Tolerance of a bearing's bore about nominal, mm: always on the minus side. */
+/** Tolerance of a bearing's bore about nominal, mm: always on the minus side; a problem where the class has none for that size. */
 export const boreTolerance = (boreMm: number, cls: BearingClass): Outcome<Deviations> => stepValue(BORE_BELOW, boreMm, cls, 'bore');
-/** Tolerance of a bearing's outside diameter about nominal, mm: always on the minus side. */
+/** Tolerance of a bearing's outside diameter about nominal, mm: always on the minus side; a problem where the class has none for that size. */
 export const outsideTolerance = (outsideMm: number, cls: BearingClass): Outcome<Deviations> =>
   stepValue(OUTSIDE_BELOW, outsideMm, cls, 'outside diameter');
 
@@ -86,7 +86,7 @@ function seatOf(
 export const shaftSeat = (boreMm: number, load: BearingLoad, turning: TurningRing, cls: BearingClass = 'normal'): Outcome<BearingSeat> =>
   seatOf(shaftZone(load, turning, boreMm), boreMm, boreTolerance(boreMm, cls), 'ring');
 
-/** The housing seat of a ball bearing. */
+/** The housing seat of a ball bearing, by its outside diameter in mm; a problem outside the sizes that the table has. */
 export const housingSeat = (
   outsideMm: number,
   load: BearingLoad,

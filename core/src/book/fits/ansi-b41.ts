@@ -55,7 +55,7 @@ const inMm = (d: { lowerThou: number; upperThou: number }): Deviations => ({
   upperMm: d.upperThou * MM_PER_THOU,
 });
 
-/** The same as deviations in mm. */
+/** The same as deviations in mm, for a size in inches; a problem where there is no such class or size. */
 export function inchFitMm(name: string, sizeIn: number): Outcome<{ readonly hole: Deviations; readonly shaft: Deviations }> {
   const fit = inchFit(name, sizeIn);
   return fit.ok ? good({ hole: inMm(fit.value.hole), shaft: inMm(fit.value.shaft) }) : fit;

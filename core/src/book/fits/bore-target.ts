@@ -65,6 +65,6 @@ export function boreForKeptShaft(shaft: MeasuredShaft, school: School): Outcome<
   });
 }
 
-/** The same for a shaft that is turned true first. */
+/** The same for a shaft that is turned true first, to `truedMm`; a problem where the school has no clearance for it. */
 export const boreForTruedShaft = (truedMm: number, school: School): Outcome<BoreTarget> =>
   boreForKeptShaft({ smallestMm: truedMm, largestMm: truedMm, ovalityMm: 0 }, school);

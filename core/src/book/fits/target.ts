@@ -69,6 +69,6 @@ export function pinForKeptHole(hole: MeasuredHole, school: School): Outcome<PinT
   });
 }
 
-/** The new pin for a hole that is first bored true to `sizeMm`. */
+/** The new pin for a hole that is first bored true to `sizeMm`; a problem where the school has no clearance for it. */
 export const pinForTruedHole = (sizeMm: number, school: School): Outcome<PinTarget> =>
   pinForKeptHole({ smallestMm: sizeMm, largestMm: sizeMm, ovalityMm: 0 }, school);

@@ -29,7 +29,7 @@ const COLD_ROW: Readonly<Record<string, keyof typeof COLD_ALPHA_PER_K>> = {
 /** Cold share of the warm expansion where the standard has no row: that of steel. */
 const COLD_SHARE = 8.5 / 11.5;
 
-/** Contraction by a degree of a material that is cooled, per kelvin. */
+/** Contraction of a material that is cooled, as a share of its length per kelvin: a mean over the cooling where one is known, else less than warm. */
 export function coldAlphaPerK(m: { readonly id: string; readonly family: string; readonly alphaPerK: number }): number {
   const row = COLD_ROW[m.id];
   if (row) return COLD_ALPHA_PER_K[row];

@@ -18,7 +18,7 @@ export interface NominalEvidence {
 
 const normal = (x: number, sd: number): number => Math.exp(-0.5 * (x / sd) ** 2) / (sd * Math.sqrt(2 * Math.PI));
 
-/** Normal blurred exponential: density of wear plus noise at `x`, wear at least 0 with the given mean. */
+/** Normal blurred exponential: density per mm of wear plus noise at `x` mm, wear at least 0 with the given mean, mm. */
 export function wearDensity(x: number, sd: number, meanWear: number): number {
   const lambda = 1 / meanWear;
   const z = (x - lambda * sd * sd) / sd;

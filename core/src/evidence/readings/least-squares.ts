@@ -51,6 +51,6 @@ export function leastSquares(rows: readonly (readonly number[])[], y: readonly n
   return { coefficients, unit, residuals, spare: rows.length - terms };
 }
 
-/** Standard deviation of one reading as the residuals show it; null without spare readings. */
+/** Standard deviation of one reading as the residuals show it, in their unit; null without spare readings. */
 export const residualSd = ({ residuals, spare }: LeastSquares): number | null =>
   spare > 0 ? Math.sqrt(residuals.reduce((s, r) => s + r * r, 0) / spare) : null;

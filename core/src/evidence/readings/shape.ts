@@ -61,7 +61,7 @@ export interface UncertaintyParts {
   readonly temperatureMm: number;
 }
 
-/** Combines independent parts and widens to 95 % (k = 2; JCGM 100, 5.1.2 and 6.3). */
+/** Combines independent parts, mm, and widens to 95 % (k = 2; JCGM 100, 5.1.2 and 6.3). */
 export const expand95 = (parts: UncertaintyParts): number => 2 * Math.hypot(parts.instrumentMm, parts.repeatMm, parts.temperatureMm);
 
 /** The parts of a place's uncertainty: the worst instrument used, repeats pooled over sections, temperature. */

@@ -4,7 +4,7 @@ import { type PlacedSurface } from './surface';
 
 const EDGE_MM = 1e-9;
 
-/** Radius of a placed surface at a place of the part, its ends' beyond them. */
+/** Radius of a placed surface at `x`, both in mm of the part; beyond the surface that of its nearer end. */
 export function radiusAt(s: PlacedSurface, x: number): number {
   const share = s.toMm > s.fromMm ? Math.min(Math.max((x - s.fromMm) / (s.toMm - s.fromMm), 0), 1) : 0;
   return (s.leftMm + (s.rightMm - s.leftMm) * share) / 2;

@@ -43,7 +43,7 @@ function holeFeature(h: OldHole, outside: readonly Surface[], number: number): P
   };
 }
 
-/** A stored drawing as it is read today. What is of today's shape comes back as it is. */
+/** A stored drawing as it is read today; what is of today's shape comes back as it is, null what is no drawing. */
 export function upgradePart(value: unknown): Part | null {
   if (typeof value !== 'object' || value === null) return null;
   // Blocks came later than surfaces.

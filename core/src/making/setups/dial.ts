@@ -44,5 +44,5 @@ export const diameterForCrossDial = (dialMove: number, lathe: Pick<Lathe, 'cross
   return lathe.cross.reads === 'radius' ? 2 * mm : mm;
 };
 
-/** Decimals that the dial can show: half of one line. */
+/** How many decimals the dial can show, in its own unit: half of one line. */
 export const dialDecimals = (dial: Dial): number => Math.max(0, Math.ceil(-Math.log10(dial.perLine) - 1e-9) + 1);

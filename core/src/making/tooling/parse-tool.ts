@@ -85,7 +85,7 @@ export function toolWords({ kind, sizeMm, thread, note, pieces }: TypedTool, uni
 /** One size written in two units differs by no more in print, mm; a reamer a tenth of a thou over is another. */
 const ALIKE_MM = 0.0015;
 
-/** Tools of the crib that cut that thread, or that are of that kind and size. */
+/** Tools of the crib that cut that thread, or that are of that kind and size in mm; none where none hangs there. */
 export const hangingFor = (
   crib: readonly CribTool[],
   kind: ToolKind,

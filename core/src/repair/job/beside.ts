@@ -1,7 +1,7 @@
 import { isDiameter } from '../../evidence/readings';
 import type { Measured } from './measured';
 
-/** The diameter of the same part and side that lies nearest along the axis, mm: what a ring or a key there is for. */
+/** The diameter of the same part and side that lies nearest along the axis, mm: what a ring or a key there is for; null where none is measured. */
 export function besideMm(m: Measured, all: readonly Measured[]): number | null {
   const { startMm, lengthMm, side } = m.place;
   const own = all.filter(

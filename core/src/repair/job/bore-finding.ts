@@ -87,7 +87,7 @@ function schoolsFor(shaft: PlaceFinding, places: readonly PlaceFinding[], choice
   return chosen ? [...usual, chosen] : usual;
 }
 
-/** The option of a bore typed at the desk: its smallest size is the target, the shaft is kept. */
+/** The option of a bore typed at the desk: its smallest size in mm is the target, the shaft is kept; null while the shaft is not measured. */
 export const ownBore = ({ shaft, truedMm, runs }: Pick<BoreFinding, 'shaft' | 'truedMm' | 'runs'>, lowerMm: number): BoreOption | null =>
   shaft.shape ? optionFor({ kind: 'own', clearanceMm: lowerMm - shaft.shape.largestMm }, shaft, truedMm ?? lowerMm, runs.kind) : null;
 

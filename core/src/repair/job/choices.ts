@@ -122,14 +122,14 @@ export function chosenRoute(sheet: JobSheet): RouteChoice | null {
   return route && { ...route, causeId: route.causeId ?? '', cure: route.cure ?? '' };
 }
 const upgraded = keeper<object, Part | null>();
-/** A drawing by its key; one that was kept in the shape of an earlier version is brought up to date. */
+/** A drawing by its key; one that was kept in the shape of an earlier version is brought up to date. Null where nothing is drawn. */
 export function chosenPart(sheet: JobSheet, key: string): Part | null {
   const value = valueOf<object>(sheet, key);
   return value && upgraded(value, [], () => upgradePart(value));
 }
 /** A plan by its key; null while nobody chose. */
 export const chosenPlan = (sheet: JobSheet, key: string): PlanChoice | null => valueOf(sheet, key);
-/** A hand-over of before outcomes were asked for was a pass. */
+/** The hand-over; null while nobody wrote it. One of before outcomes were asked for was a pass. */
 export function chosenReturn(sheet: JobSheet): ReturnChoice | null {
   const returned = valueOf<ReturnChoice>(sheet, choiceKey.returned);
   return returned && { ...NO_EXCEPTIONS, ...returned };

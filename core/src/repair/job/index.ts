@@ -75,3 +75,4 @@ export { PAIR_KINDS, PAIRS, type PairKind } from './runs-here.data';
 export type { RunsHere } from './runs-here';
 export { madeSizeMm, originalSizeMm } from './made-size';
 export type { PictureFinding } from './diagnosis-finding';
+export { routesOf } from './routes';

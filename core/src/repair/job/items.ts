@@ -60,6 +60,8 @@ export interface ItemChoice {
   readonly quantity: number;
   /** Components that it replaces or changes. */
   readonly componentIds: readonly string[];
+  /** The route that it comes from, in the words of whoever chose it; empty where it is the job's own. */
+  readonly route: string;
   /** Items are listed by this, small first; equal ones as they came. */
   readonly position: number;
   /** What is done, in order: of a rework and of a joining. */
@@ -102,6 +104,7 @@ const ASKS_FOR: Readonly<Record<ComponentVerdict, ItemKind | null>> = {
 
 const NOTHING_SAID: Omit<ItemChoice, 'kind' | 'name' | 'componentIds'> = {
   quantity: 1,
+  route: '',
   position: 0,
   steps: [],
   cuts: [],

@@ -1,6 +1,6 @@
 import type { PlaceFinding } from './place-finding';
 
-/** What the place was: as chosen, else the most probable size once that is clear. */
+/** What the place was, mm: as chosen, else the most probable size once that is clear; null before. */
 export function originalSizeMm(f: PlaceFinding): number | null {
   return f.chosenNominal?.sizeMm ?? (f.nominal.canTell ? f.nominal.ranked[0]!.sizeMm : null);
 }

@@ -39,7 +39,7 @@ function byWires(
   };
 }
 
-/** Pitch from the length over crests; the thread once its major diameter is there too. */
+/** Pitch in mm from the length over crests; the thread once its major diameter is there too. Null while neither is read. */
 export function threadFinding(place: PlaceRecord, values: readonly QuantityFinding[]): ThreadFinding | null {
   const crests = values.find((v) => v.quantity === 'crests');
   const major = values.find((v) => v.quantity === 'major');

@@ -17,13 +17,13 @@ export function formatLength(mm: number, unit: LengthUnit, decimals = USUAL_DECI
   return /^-0(\.0*)?$/.test(text) ? text.slice(1) : text;
 }
 
-/** A length with its unit: `0.7500 in`. */
+/** A length of `mm` with its unit, to so many decimals or the usual ones of that unit: `0.7500 in`. */
 export const formatWithUnit = (mm: number, unit: LengthUnit, decimals?: number): string => `${formatLength(mm, unit, decimals)} ${unit}`;
 
 /** Lines on an inch of a rule: a place on one is shown whole. */
 const RULE_LINES = 32;
 
-/** A place along a part as short text: `5`, `12.5`, `0.197`, `0.0625`. */
+/** A place along a part, from mm, as short text: `5`, `12.5`, `0.197`, `0.0625`. */
 export function formatPlace(mm: number, unit: LengthUnit): string {
   const lines = toUnit(mm, unit) * RULE_LINES;
   if (unit === 'in' && Math.abs(lines - Math.round(lines)) < 1e-6) return String(Math.round(lines) / RULE_LINES);
@@ -31,7 +31,7 @@ export function formatPlace(mm: number, unit: LengthUnit): string {
   return text.includes('.') ? text.replace(/\.?0+$/, '') : text;
 }
 
-/** A place along an axis in the reader’s unit, with the unit. */
+/** A place along an axis, from mm, in the reader’s unit, with the unit. */
 export const placeWithUnit = (mm: number, unit: LengthUnit): string => `${formatPlace(mm, unit)} ${unit}`;
 
 /** `low to high` of two sizes in words; once where both read alike. */

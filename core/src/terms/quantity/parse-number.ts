@@ -73,7 +73,7 @@ export function parseNumber(raw: string, expected?: number): Outcome<TypedNumber
   return bad('not-a-number', `"${text.slice(0, 24)}" is not a number. Type it like 0.7491, 19.03 or 1 3/16.`, '', at);
 }
 
-/** The same with a sign before it: `-0.001`, `+3`, `- 1/2`. */
+/** The same with a sign before it, a problem at what does not read as one: `-0.001`, `+3`, `- 1/2`. */
 export function parseSignedNumber(raw: string): Outcome<TypedNumber> {
   const [, sign, rest] = /^\s*([+-]?)\s*(.*)$/s.exec(raw)!;
   const parsed = parseNumber(rest!);

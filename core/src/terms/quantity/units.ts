@@ -4,7 +4,7 @@ export const MM_PER_THOU = 0.0254;
 
 export type LengthUnit = 'mm' | 'in';
 
-/** Millimetres to the given unit. */
+/** Millimetres to the given unit: 25.4 mm are 1 in, exactly. */
 export const toUnit = (mm: number, unit: LengthUnit): number => (unit === 'mm' ? mm : mm / MM_PER_INCH);
 
 /** A number in the given unit to millimetres. */

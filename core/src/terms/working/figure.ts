@@ -82,7 +82,7 @@ export function sumOf(key: string, label: string, terms: readonly Term[], extra:
   };
 }
 
-/** A figure computed from others by a rule that is told in words. */
+/** A figure computed from others by a rule that is told in words; `value` in the unit of its measure, mm unless told. */
 export const workedOut = (
   key: string,
   label: string,
@@ -92,7 +92,7 @@ export const workedOut = (
   extra: Extra & { measure?: Measure } = {},
 ): Figure => ({ measure: 'length', key, label, value, origin: { kind: 'worked', how, from }, ...flagsOf(from), ...extra });
 
-/** A figure that a person or a house rule gives. */
+/** A figure that a house rule gives; `value` in the unit of its measure, mm unless told. */
 export const ruled = (key: string, label: string, value: number, rule: string, measure: Measure = 'length'): Figure => ({
   key,
   label,
@@ -101,7 +101,7 @@ export const ruled = (key: string, label: string, value: number, rule: string, m
   origin: { kind: 'rule', rule },
 });
 
-/** A figure out of a table or a record, with its source. */
+/** A figure out of a table or a record, with its source; `value` in the unit of its measure, mm unless told. */
 export const tabled = (key: string, label: string, value: number, source: string, measure: Measure = 'length'): Figure => ({
   key,
   label,
@@ -110,7 +110,7 @@ export const tabled = (key: string, label: string, value: number, source: string
   origin: { kind: 'table', source },
 });
 
-/** A figure that somebody typed or decided, with who or where. */
+/** A figure that somebody typed or decided, with who or where; `value` in the unit of its measure, mm unless told. */
 export const typed = (key: string, label: string, value: number, by: string, reason = '', measure: Measure = 'length'): Figure => ({
   key,
   label,

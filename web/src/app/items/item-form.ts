@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal, type OnInit } from '@angular/core';
 import { ReactiveFormsModule } from '@angular/forms';
 import { check, choiceInput } from '@iron-patch/contract';
-import { choiceKey, choiceOf, newItem, newStep, type ItemChoice, type JobItem } from '@iron-patch/core';
+import { chosenRoute, choiceKey, choiceOf, newItem, routesOf, newStep, type ItemChoice, type JobItem } from '@iron-patch/core';
 import { newId } from '../data';
 import { CheckList, ChooseField, FormFrame, inValue, NumberField, RecordForm, TextField, type Option } from '../form';
 import { SheetStore } from '../sheet-data';
@@ -40,6 +40,12 @@ const linesOf = (text: string): string[] =>
       @if (kind() !== 'buy') {
         <ip-text label="What is done, one step a line" name="itemSteps" [rows]="3" formControlName="steps" />
       }
+      <ip-text label="Route it comes from" name="itemRoute" [placeholder]="jobRoute()" [list]="routesId" formControlName="route" />
+      <datalist [id]="routesId">
+        @for (r of routes(); track r) {
+          <option [value]="r"></option>
+        }
+      </datalist>
       @if (components().length) {
         <ip-checks label="Components that it replaces or changes" name="itemOf" [options]="components()" formControlName="componentIds" />
       }
@@ -59,6 +65,10 @@ export class ItemForm implements OnInit {
   protected readonly others = computed<readonly Option[]>(() =>
     (this.store.repair()?.items ?? []).filter((i) => i.item.id !== this.item()?.id).map((i) => [i.item.id, `${i.number} ${i.item.name}`]),
   );
+  protected readonly routesId = 'item-routes';
+  /** What the job goes by where the item has no route of its own. */
+  protected readonly jobRoute = computed(() => chosenRoute(this.store.sheet()!)?.route ?? '');
+  protected readonly routes = computed(() => routesOf(this.store.sheet()!));
   private readonly key = signal(newId());
   /** The item as it was opened: its version goes with the save. */
   private readonly opened = signal<JobItem | null>(null);
@@ -78,8 +88,8 @@ export class ItemForm implements OnInit {
     this.form.open(this.fieldsOf(opened ? choiceOf(opened) : newItem('make', '', [], 0)));
   }
 
-  private fieldsOf({ kind, name, quantity, componentIds, size, source, leadDays, after, steps }: ItemChoice): ItemFields {
-    return { kind, name, quantity, componentIds, size, source, leadDays, after, steps: steps.map((s) => s.what).join('\n') };
+  private fieldsOf({ kind, name, quantity, componentIds, route, size, source, leadDays, after, steps }: ItemChoice): ItemFields {
+    return { kind, name, quantity, componentIds, route, size, source, leadDays, after, steps: steps.map((s) => s.what).join('\n') };
   }
 
   /** What was done stays done while its line stays. */

@@ -52,6 +52,9 @@ import { ITEM_WORDS } from './item-words';
         <button type="button" class="plain" [attr.aria-expanded]="open() === 'add'" (click)="turn('add')">Add an item</button>
       </span>
     </div>
+    @if (at()?.item?.route; as route) {
+      <p class="route quiet">Route: {{ route }}</p>
+    }
     @if (open() === 'add') {
       <section class="form" aria-label="A new item"><ip-item-form (closed)="open.set(null)" /></section>
     }
@@ -91,6 +94,10 @@ import { ITEM_WORDS } from './item-words';
       align-items: center;
       gap: 8px;
       padding: 4px 12px 4px 18px;
+    }
+    .route {
+      margin: 0;
+      padding: 0 18px 6px;
     }
     .items {
       display: flex;

@@ -150,7 +150,7 @@ function worthWeighing(readings: readonly Weighable[]): Weighable[] {
 export const grossErrors = (readings: readonly Weighable[]): Suspect[] =>
   worthWeighing(readings).flatMap((r) => suspectOf(r, readings) ?? []);
 
-/** The same for one reading before it is kept. */
+/** The same for one reading before it is kept; null where it agrees, or where too little is there to say. */
 export const grossError = (candidate: Weighable, taken: readonly Weighable[]): Suspect | null =>
   suspectOf(candidate, [...taken, candidate]);
 

@@ -49,7 +49,10 @@ export function coarseSlips(mm: number, unit: LengthUnit): Slip[] {
   ];
 }
 
-/** Slips of reading: a turn of the thimble, a tenth, two digits swapped. They leave a number that looks right. */
+/**
+ * Slips of reading `mm`, as it was read in a unit to so many decimals: a turn of the thimble, a tenth, two digits swapped. They leave a number
+ * that looks right.
+ */
 export function fineSlips(mm: number, unit: LengthUnit, decimals: number): Slip[] {
   const each = unit === 'mm' ? 1 : MM_PER_INCH;
   return [...STEPS[unit].flatMap(([step, why]) => [step, -step].map((s) => ({ mm: mm - s * each, why }))), ...swapped(mm, unit, decimals)];

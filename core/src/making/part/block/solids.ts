@@ -10,7 +10,7 @@ export function below(block: Sizes, face: Face, fromMm: number, toMm: number): {
   return far ? { fromMm: size - toMm, toMm: size - fromMm } : { fromMm, toMm };
 }
 
-/** A round body square to a face, from one depth to another. */
+/** A round body of radius `r` square to a face, from one depth below it to another; all mm. */
 export function drilled(block: Sizes, face: Face, at: readonly [u: number, v: number], r: number, fromMm: number, toMm: number): Solid {
   const span = below(block, face, fromMm, toMm);
   return {
@@ -19,7 +19,7 @@ export function drilled(block: Sizes, face: Face, at: readonly [u: number, v: nu
   };
 }
 
-/** A body square to a face whose outline lies on it, to a depth. */
+/** A body square to a face whose outline lies on it, to a depth; mm and mm². */
 export function sunk(
   block: Sizes,
   face: Face,

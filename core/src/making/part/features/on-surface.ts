@@ -12,7 +12,7 @@ export const END_OPTIONS: readonly (readonly [End, string])[] = [
 
 /** Length of the surface, mm. */
 export const lengthOf = (host: Host): number => host.surface.toMm - host.surface.fromMm;
-/** From the left end of the surface to a place of the part. */
+/** A place of the part, mm from its zero face, from one that is counted from the left end of the surface. */
 export const at = (host: Host, alongMm: number): number => host.surface.fromMm + alongMm;
 /** Where an end of the surface lies, mm from the zero face. */
 export const endAt = (host: Host, end: End): number => (end === 'left' ? host.surface.fromMm : host.surface.toMm);

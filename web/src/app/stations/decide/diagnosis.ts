@@ -7,6 +7,7 @@ import {
   chosenRoute,
   FINDING_IDS,
   FINDINGS,
+  routesOf,
   findings,
   formatPlace,
   versionOfChoice,
@@ -58,7 +59,7 @@ export class Diagnosis {
   protected readonly causeId = linkedSignal<string>(() => this.stored()?.causeId ?? '');
   protected readonly cure = linkedSignal(() => this.stored()?.cure ?? '');
   protected readonly cures = computed(() => (this.causeId() ? CAUSES[this.causeId() as CauseId].cures : []));
-  protected readonly routes = computed(() => [...new Set(this.found().flatMap((f) => FINDINGS[f.value.findingId as FindingId].routes))]);
+  protected readonly routes = computed(() => routesOf(this.store.sheet() ?? { choices: [] }));
   protected readonly problem = signal('');
   private readonly version = computed(() => versionOfChoice(this.store.sheet()!, choiceKey.route));
   private readonly readAt = linkedSignal(() => this.version());
