@@ -21,6 +21,7 @@ export * from './repair/exchange';
 export * from './evidence/diagnosis';
 export * from './terms/stations';
 export * from './repair/job';
+export * from './repair/drawn';
 export * from './repair/shop';
 export * from './making/tooling';
 export * from './repair/pencil';

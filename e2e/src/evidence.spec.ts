@@ -191,3 +191,20 @@ it('takes like for like with a cause that it keeps alive only with what is done 
   await page.click('Save cause and route');
   await page.seesNot('Like for like keeps this alive');
 });
+
+it('draws the new part from its readings in one press, puts it right, and saves it', async () => {
+  const { page } = maud;
+  await maud.open('Gearbox shaft, spun seat', 'draw');
+  await page.sees('What they do not tell, to be read or said yet');
+  await page.click('Draw from the readings');
+  await page.sees('found');
+  await page.sees('25.002 to 25.011');
+  expect(await seriousProblems(page)).toEqual([]);
+  await page.fill('Length', '120');
+  await page.click('Save drawing');
+  await page.sees('Saved.');
+  const [drawing] = await shop.query<{ value: { outside: { lengthMm: number; name: string }[] } }>(
+    `select value from choices c join jobs j on j.id = c.job_id where j.title = 'Gearbox shaft, spun seat' and c.key like 'part%' order by c.version desc limit 1`,
+  );
+  expect(drawing!.value.outside).toMatchObject([{ name: 'Bearing seat', lengthMm: 120 }]);
+});

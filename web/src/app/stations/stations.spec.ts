@@ -162,6 +162,25 @@ describe('Draw', () => {
     expect(store.draftPart()).toBeNull();
   });
 
+  it('draws from the readings in one press, says what they do not tell, and has found, was and new side by side', async () => {
+    const places = testSheet().places.map((f) =>
+      f.id === 'body' ? { ...f, startMm: 8, lengthMm: 112 } : f.id === 'land' ? { ...f, startMm: 10, lengthMm: 12 } : f,
+    );
+    await open({ places, choices: [fit] });
+    const fixture = await show(Draw);
+    expect(words(fixture)).toContain('1 diameter, 120.000 mm over all');
+    expect(words(fixture)).toContain('Nothing was read on the first 8.000 mm: drawn as body goes on.');
+    await press(fixture, 'Draw from the readings');
+    expect(store.draftPart()!.outside).toMatchObject([{ id: 'of-body', lengthMm: 120, fitsPlaceIds: ['barrel'] }]);
+    const text = words(fixture);
+    expect(text).toContain('found was new');
+    expect(text).toContain('Diameter of body 39.670 to 39.690 40.000 diameter of body: 40.041');
+    store.draft({ ...store.draftPart()!, outside: [] });
+    await fixture.whenStable();
+    await press(fixture, 'Draw anew from the readings');
+    expect(store.draftPart()!.outside).toHaveLength(1);
+  });
+
   it('adds and removes cylinders, holes and a bore, and saves nothing that cannot be made', async () => {
     await open({ choices: [fit, part] });
     const fixture = await show(Draw);

@@ -1,17 +1,16 @@
 import { NgTemplateOutlet } from '@angular/common';
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { check, choiceInput, routes } from '@iron-patch/contract';
 import {
   askedHere,
   choiceKey,
+  countOf,
   chosenPart,
+  comparedWith,
   fieldsOf,
   hostOf,
   kindOf,
-  materialOf,
-  newPart,
-  originalSizeMm,
-  PART_KINDS,
+  partFromEvidence,
   placeAll,
   roundStart,
   surface,
@@ -21,15 +20,15 @@ import {
   type FeatureKindId,
   type Part,
   type PartFeature,
-  type PartKind,
   type Problem,
   type Surface,
 } from '@iron-patch/core';
 import { newId } from '../../data';
 import { SheetStore } from '../../sheet-data';
-import { ChooseField, LengthInput, MATERIAL_OPTIONS, TextField, type Option } from '../../form';
+import { ChooseField, MATERIAL_OPTIONS, TextField, type Option } from '../../form';
 import { FigureButton } from '../../show';
 import { BlockForm } from './block-form';
+import { DrawStart } from './draw-start';
 import { FeatureRow } from './feature-row';
 import { LimitsTable } from './limits-table';
 import { ReworkTable } from './rework-table';
@@ -43,18 +42,7 @@ const FIELDS = /^(name|block\.\w+|block\.cuts\.\d+\.(?!on$)\w+|(outside\.\d+|bor
 /** The replacement: surfaces along the axis, bores, what is cut into them; diameters that fit a mate follow their fit. */
 @Component({
   selector: 'ip-draw',
-  imports: [
-    NgTemplateOutlet,
-    BlockForm,
-    TextField,
-    ChooseField,
-    FigureButton,
-    LengthInput,
-    FeatureRow,
-    LimitsTable,
-    ReworkTable,
-    SurfaceRow,
-  ],
+  imports: [NgTemplateOutlet, BlockForm, TextField, ChooseField, FigureButton, DrawStart, FeatureRow, LimitsTable, ReworkTable, SurfaceRow],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './draw.html',
   styles: `
@@ -64,7 +52,7 @@ const FIELDS = /^(name|block\.\w+|block\.cuts\.\d+\.(?!on$)\w+|(outside\.\d+|bor
     }
     .top {
       display: grid;
-      grid-template-columns: 1.2fr 1.2fr 1fr;
+      grid-template-columns: minmax(0, 1fr) minmax(0, 1fr) auto;
       gap: 16px;
       align-items: end;
       margin-bottom: 10px;
@@ -72,9 +60,10 @@ const FIELDS = /^(name|block\.\w+|block\.cuts\.\d+\.(?!on$)\w+|(outside\.\d+|bor
     .facts {
       display: flex;
       flex-wrap: wrap;
-      gap: 4px 18px;
+      gap: 4px 14px;
       align-items: center;
       min-height: 44px;
+      white-space: nowrap;
     }
     .bore {
       border-top: 2px solid var(--hairline);
@@ -124,17 +113,19 @@ const FIELDS = /^(name|block\.\w+|block\.cuts\.\d+\.(?!on$)\w+|(outside\.\d+|bor
     .asked button {
       flex: none;
     }
-    .kinds {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 10px;
-      margin: 10px 0;
+    .doubts {
+      margin: 4px 0 10px;
     }
-    .sizes {
-      align-items: flex-end;
+    .doubts summary {
+      cursor: pointer;
+      min-height: 40px;
+      align-content: center;
+      color: var(--blue);
     }
-    .sizes button {
-      margin-bottom: 22px;
+    .doubts ul {
+      margin: 0;
+      padding-left: 18px;
+      max-width: 76ch;
     }
     .facts ip-figure {
       white-space: nowrap;
@@ -150,10 +141,6 @@ const FIELDS = /^(name|block\.\w+|block\.cuts\.\d+\.(?!on$)\w+|(outside\.\d+|bor
 export class Draw {
   protected readonly store = inject(SheetStore);
   protected readonly materials = MATERIAL_OPTIONS;
-  protected readonly kinds = Object.entries(PART_KINDS) as [PartKind, string][];
-  protected readonly kind = signal<PartKind>('headed-pin');
-  protected readonly length = signal(100);
-  protected readonly bodyTyped = signal<number | null>(null);
   protected readonly part = computed(() => {
     const sheet = this.store.shown();
     const item = this.store.item();
@@ -167,10 +154,12 @@ export class Draw {
   protected readonly shafts = computed<readonly Option[]>(() =>
     (this.store.repair()?.bores ?? []).map((b) => [b.shaft.place.id, b.shaft.place.name]),
   );
-  protected readonly body = computed(() => {
-    const worn = this.store.repair()?.places.find((f) => f.component.role === 'worn' && f.place.land === 'worn');
-    return this.bodyTyped() ?? (worn && originalSizeMm(worn)) ?? this.store.repair()?.fits[0]?.target?.aimMm ?? 25;
+  /** The same item as the readings have it. */
+  protected readonly read = computed(() => {
+    const [sheet, repair, item] = [this.store.sheet(), this.store.repair(), this.store.item()];
+    return sheet && repair && item?.kind === 'make' ? partFromEvidence(item, repair, sheet) : null;
   });
+  protected readonly compared = computed(() => comparedWith(this.found()?.dimensions ?? [], this.store.repair()?.places ?? []));
   /** What core and the contract say against the drawing, core's first. */
   protected readonly problems = computed<readonly Problem[]>(() => {
     const part = this.part();
@@ -192,6 +181,7 @@ export class Draw {
   protected readonly dxf = computed(() => routes.drawingDxf(this.store.sheet()!.job.id) + this.ofItem());
 
   protected readonly fieldsOf = fieldsOf;
+  protected readonly countOf = countOf;
   protected kindName = (f: PartFeature): string => kindOf(f.kind).name;
   protected dimension = (key: string): DimensionFinding | null => this.byKey().get(key) ?? null;
 
@@ -209,21 +199,6 @@ export class Draw {
 
   protected clocked(but: string): readonly Option[] {
     return this.part()!.features.flatMap((f): Option[] => (f.id !== but && 'clockDeg' in f ? [[f.id, f.name]] : []));
-  }
-
-  protected begin(): void {
-    const sheet = this.store.sheet()!;
-    const { componentIds, name } = this.store.item()!;
-    const worn = sheet.components.find((c) => componentIds.includes(c.id));
-    const fresh = newPart(this.kind(), name, this.body(), this.length());
-    // What the old part was made of is offered for the new one, where somebody knows it.
-    const part = worn && materialOf(worn.materialId) ? { ...fresh, materialId: worn.materialId } : fresh;
-    const fitting = (s: Surface, mates: readonly Option[]): Surface => ({ ...s, fitsPlaceIds: mates.map(([id]) => id) });
-    this.store.draft({
-      ...part,
-      outside: part.outside.map((s) => (s.id === 'body' ? fitting(s, this.holes()) : s)),
-      bores: part.bores.map((b) => ({ ...b, surfaces: b.surfaces.map((s) => fitting(s, this.shafts())) })),
-    });
   }
 
   protected change(change: Partial<Part>): void {

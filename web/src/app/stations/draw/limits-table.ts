@@ -1,10 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import {
   capital,
+  formatLength,
   parseLimits,
+  spanWords,
   unitBehind,
   writtenDimension,
   writtenValue,
+  type Compared,
   type DimensionFinding,
   type LimitsFrom,
   type Part,
@@ -31,7 +34,11 @@ const FROM: Readonly<Record<LimitsFrom, string>> = {
       <thead>
         <tr>
           <th>Dimension</th>
-          <th class="num">size</th>
+          @if (compared().size) {
+            <th class="num">found</th>
+            <th class="num">was</th>
+          }
+          <th class="num">{{ compared().size ? 'new' : 'size' }}</th>
           <th class="num">limits</th>
           <th>from</th>
           <th>Own limits, ±0.02, +0.02 -0, H7</th>
@@ -41,6 +48,10 @@ const FROM: Readonly<Record<LimitsFrom, string>> = {
         @for (d of rows(); track d.dimension.key) {
           <tr [class.bare]="d.from === 'none'">
             <td>{{ capital(d.dimension.label) }}</td>
+            @if (compared().size) {
+              <td class="num">{{ foundWords(d) }}</td>
+              <td class="num">{{ wasWords(d) }}</td>
+            }
             <td class="num">
               @if (isLength(d)) {
                 <ip-figure [figure]="d.figure" [size]="17" />
@@ -94,6 +105,8 @@ export class LimitsTable {
   protected readonly store = inject(SheetStore);
   readonly part = input.required<Part>();
   readonly dimensions = input.required<readonly DimensionFinding[]>();
+  /** Found and was, by key of the dimension, for what was drawn from a place. */
+  readonly compared = input<ReadonlyMap<string, Compared>>(new Map());
   readonly changed = output<Part['limits']>();
   protected readonly from = FROM;
   protected readonly capital = capital;
@@ -104,6 +117,15 @@ export class LimitsTable {
     Object.entries(this.unread()).map(([path, { message }]) => ({ code: 'limits', path, message })),
   );
 
+  protected foundWords(d: DimensionFinding): string {
+    const found = this.compared().get(d.dimension.key)?.foundMm;
+    const show = (mm: number): string => formatLength(mm, this.store.unit());
+    return found ? spanWords(show(found[0]), show(found[1])) : '';
+  }
+  protected wasWords(d: DimensionFinding): string {
+    const was = this.compared().get(d.dimension.key)?.wasMm ?? null;
+    return was === null ? '' : formatLength(was, this.store.unit());
+  }
   protected isLength = (d: DimensionFinding): boolean => d.figure.measure === 'length';
   protected size = (d: DimensionFinding): string => writtenValue(d, d.dimension.value, this.store.unit()) + unitBehind(d);
   /** An angle goes without its limits, as on the sheet. */

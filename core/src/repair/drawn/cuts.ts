@@ -1,0 +1,167 @@
+import { keySeats, WOODRUFF, woodruffSeat } from '../../book/keys';
+import { placeAll, type Part, type PartFeature, type PlacedSurface } from '../../making/part';
+import { inSentence } from '../../terms/words';
+import { chosenSeen, type JobSheet, type PlaceFinding } from '../job';
+import { drawnId, startOf } from './surfaces';
+
+/** A feature drawn from a place, or why it is not. */
+export type DrawnCut = { readonly feature: PartFeature; readonly doubt?: string } | { readonly feature: null; readonly doubt: string };
+
+interface Spot {
+  readonly f: PlaceFinding;
+  readonly on: PlacedSurface;
+  /** From the left end of the surface, mm. */
+  readonly atMm: number;
+  readonly clock: { readonly clockDeg: number; readonly timedTo: string };
+  readonly base: { readonly id: string; readonly name: string; readonly on: string };
+}
+
+const valueOf = (f: PlaceFinding, quantity: string): number | null => f.values.find((v) => v.quantity === quantity)?.mean.value ?? null;
+const missing = (f: PlaceFinding, what: string): DrawnCut => ({
+  feature: null,
+  doubt: `${f.place.name} is not drawn: its ${what} was not read.`,
+});
+
+/** As near as this to the book's the seat was cut by it, mm: wear and burrs aside. */
+const SAME_WIDTH_MM = 0.06;
+
+function groove({ f, atMm, base }: Spot): DrawnCut {
+  const [width, floor] = [valueOf(f, 'width'), valueOf(f, 'groove-size')];
+  if (floor === null) return missing(f, 'diameter in the groove');
+  if (f.groove?.asInBook) {
+    const { ring } = f.groove;
+    return { feature: { ...base, kind: 'ring-groove', atMm, widthMm: ring.widthMm, diameterMm: ring.grooveMm, ring: 'book' } };
+  }
+  if (width === null) return missing(f, 'width');
+  return { feature: { ...base, kind: 'ring-groove', atMm, widthMm: width, diameterMm: floor, ring: 'measured' } };
+}
+
+function woodruff({ f, on, atMm, base, clock }: Spot, widthMm: number, depthMm: number): DrawnCut {
+  const seats = WOODRUFF.filter((k) => Math.abs(k.widthMm - widthMm) <= SAME_WIDTH_MM).flatMap((k) => {
+    const seat = woodruffSeat(k.name, on.leftMm);
+    return seat.ok ? [seat.value] : [];
+  });
+  const [seat] = seats.sort((p, q) => Math.abs(p.fromCrownMm - depthMm) - Math.abs(q.fromCrownMm - depthMm));
+  if (!seat) return { feature: null, doubt: `${f.place.name} is not drawn: the book has no half-moon key of its width.` };
+  const { widthMm: width, cutterMm } = seat.key;
+  return {
+    feature: {
+      ...base,
+      ...clock,
+      kind: 'woodruff-seat',
+      atMm: atMm + f.place.lengthMm / 2,
+      widthMm: width,
+      cutterMm,
+      depthMm: seat.fromCrownMm,
+    },
+  };
+}
+
+function keyseat(spot: Spot): DrawnCut {
+  const { f, on, atMm, base, clock } = spot;
+  const [width, depth] = [valueOf(f, 'width'), valueOf(f, 'key-depth')];
+  if (width === null || depth === null) return missing(f, width === null ? 'width' : 'depth');
+  if (f.keyseat?.halfMoon) return woodruff(spot, width, depth);
+  const found = f.keyseat?.asInBook ? keySeats(on.leftMm, width) : null;
+  const [book] = (found?.ok ? [...found.value] : []).sort((p, q) => Math.abs(p.fromCrownMm - depth) - Math.abs(q.fromCrownMm - depth));
+  return {
+    feature: {
+      ...base,
+      ...clock,
+      kind: 'keyseat',
+      cutter: 'end-mill',
+      atMm,
+      lengthMm: f.place.lengthMm,
+      widthMm: book?.widthMm ?? width,
+      depthMm: book?.fromCrownMm ?? depth,
+      cutterMm: 50,
+      open: atMm + f.place.lengthMm >= on.lengthMm - 1 ? 'right' : atMm <= 1 ? 'left' : 'none',
+    },
+    ...(book ? {} : { doubt: `${f.place.name} is drawn as found: it is not a seat that the book has for this shaft.` }),
+  };
+}
+
+function thread({ f, on, atMm, base }: Spot): DrawnCut {
+  const named = f.thread?.answer?.matches[0]?.thread;
+  if (!named) return { feature: null, doubt: `${f.place.name} is drawn without its thread: its diameter and pitch name none yet.` };
+  const end = atMm + f.place.lengthMm / 2 > on.lengthMm / 2 || on.lengthMm - f.place.lengthMm < 1 ? 'right' : 'left';
+  return {
+    feature: {
+      ...base,
+      ...{ kind: 'thread', end, thread: named.name, threadClass: '', hand: 'right', starts: 1 },
+      lengthMm: Math.min(f.place.lengthMm, on.lengthMm),
+    },
+    doubt: `${f.place.name} is drawn right-handed with one start: say otherwise where it is.`,
+  };
+}
+
+function flats({ f, atMm, base, clock }: Spot): DrawnCut {
+  const across = valueOf(f, 'across');
+  if (across === null) return missing(f, 'size across');
+  return {
+    feature: { ...base, ...clock, kind: 'flats', count: 2, atMm, lengthMm: f.place.lengthMm, acrossMm: across },
+    doubt: `${f.place.name}: drawn as two flats.`,
+  };
+}
+
+function crossHole({ f, on, base, clock }: Spot, zeroMm: number): DrawnCut {
+  const [hole, at] = [valueOf(f, 'hole-size'), valueOf(f, 'hole-at')];
+  if (hole === null) return missing(f, 'diameter');
+  // Read from the zero face of its component; where it was not, the middle of what was said at Strip.
+  const middle = at === null ? startOf(f) + f.place.lengthMm / 2 : f.component.axisOffsetMm + at;
+  return {
+    feature: {
+      ...base,
+      ...clock,
+      ...{ kind: 'cross-hole', atMm: middle - zeroMm - on.fromMm, diameterMm: hole, reach: 'through' },
+      ...{ depthMm: on.leftMm / 2, sinkMm: 0, sinkDeg: 90, thread: '' },
+    },
+    ...(at === null ? { doubt: `Where ${inSentence(f.place.name)} lies was not read: drawn as it was said at Strip.` } : {}),
+  };
+}
+
+const DRAWN: Readonly<Partial<Record<PlaceFinding['place']['kind'], (spot: Spot, zeroMm: number) => DrawnCut>>> = {
+  groove,
+  keyseat,
+  thread,
+  flats,
+  'cross-hole': crossHole,
+};
+
+/** What is not round the axis or has no place in a drawing of ours. */
+const NOT_DRAWN: readonly PlaceFinding['place']['kind'][] = ['depth', 'wall'];
+
+/**
+ * What was measured as cut into the part, feature by feature.
+ *
+ * @param part its surfaces, drawn
+ * @param zeroMm the part's zero face on the axis of the job
+ */
+export function cutsOf(places: readonly PlaceFinding[], part: Part, zeroMm: number, sheet: JobSheet): DrawnCut[] {
+  const rows = placeAll(part);
+  const clocked = new Set(places.filter((f) => ['keyseat', 'flats', 'cross-hole'].includes(f.place.kind)).map((f) => f.place.id));
+  return places.flatMap((f): DrawnCut[] => {
+    if (NOT_DRAWN.includes(f.place.kind))
+      return [{ feature: null, doubt: `${f.place.name} (${f.place.kind}) is not drawn: take it from its reading.` }];
+    const draw = DRAWN[f.place.kind];
+    if (!draw) return [];
+    const from = startOf(f) - zeroMm;
+    const middle = from + f.place.lengthMm / 2;
+    const on = rows.find((s) => s.side === f.place.side && s.fromMm <= middle + 1e-6 && s.toMm >= middle - 1e-6);
+    if (!on) return [{ feature: null, doubt: `${f.place.name} is not drawn: nothing was read of what it is cut into.` }];
+    const seen = chosenSeen(sheet, f.place.id);
+    const timedTo = seen?.timedToPlaceId && clocked.has(seen.timedToPlaceId) ? drawnId(seen.timedToPlaceId) : '';
+    return [
+      draw(
+        {
+          f,
+          on,
+          atMm: Math.max(from - on.fromMm, 0),
+          clock: { clockDeg: seen?.clockDeg ?? 0, timedTo },
+          base: { id: drawnId(f.place.id) + (f.place.kind === 'thread' ? '-thread' : ''), name: f.place.name, on: on.id },
+        },
+        zeroMm,
+      ),
+    ];
+  });
+}

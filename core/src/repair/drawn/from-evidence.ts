@@ -1,0 +1,89 @@
+import { materialOf, UNKNOWN_MATERIAL } from '../../book/materials';
+import { partLengthMm, validatePart, type Part } from '../../making/part';
+import type { JobItem, JobSheet, PlaceFinding } from '../job';
+import { cutsOf } from './cuts';
+import { endToEnd, type ReadStretch } from './stretches';
+import { boresOf, outsideOf, readStretch, startOf, type Evidence } from './surfaces';
+
+/** A drawing out of the readings, with what they did not tell. */
+export interface EvidenceDrawing {
+  readonly part: Part;
+  readonly doubts: readonly string[];
+}
+
+const lengthOf = (f: PlaceFinding): number | null => f.values.find((v) => v.quantity === 'length')?.mean.value ?? null;
+
+/** Shoulders that were read, mm from the zero face: each length from where it begins. */
+const shoulders = (places: readonly PlaceFinding[], zeroMm: number): number[] =>
+  places.flatMap((f) => {
+    const long = f.place.kind === 'length' ? lengthOf(f) : null;
+    return long === null ? [] : [startOf(f) - zeroMm, startOf(f) - zeroMm + long];
+  });
+
+/** Where the farthest length that was read ends, mm from the zero face; null where none was. */
+const overall = (marks: readonly number[]): number | null => (marks.length ? Math.max(...marks) : null);
+
+/** Leaves out what does not go where it was measured, and says so. */
+function onlyWhatGoes(part: Part): EvidenceDrawing {
+  const doubts: string[] = [];
+  let left = part;
+  for (;;) {
+    const checked = validatePart(left);
+    const wrong = checked.ok ? undefined : checked.problems.find((p) => p.path.startsWith('features.'));
+    if (!wrong) return { part: left, doubts };
+    const at = Number(wrong.path.split('.')[1]);
+    doubts.push(`${left.features[at]!.name} is not drawn: ${wrong.message}`);
+    left = { ...left, features: left.features.filter((_, i) => i !== at) };
+  }
+}
+
+/**
+ * The new part of an item as its readings have it: diameters what they were, or left to the fit with what stays; lengths and shoulders as read; what
+ * was cut into it. Null where no outside diameter of what it replaces was read.
+ *
+ * @param evidence of the whole job, as it is now
+ */
+export function partFromEvidence(
+  item: Pick<JobItem, 'name' | 'componentIds'>,
+  evidence: Evidence,
+  sheet: JobSheet,
+): EvidenceDrawing | null {
+  const { unit } = sheet.job;
+  const own = evidence.places.filter((f) => item.componentIds.includes(f.component.id));
+  const zeroMm = Math.min(...own.map((f) => f.component.axisOffsetMm));
+  const side = (which: 'outside' | 'inside'): ReadStretch[] =>
+    own.flatMap((f) => {
+      const read = f.place.side === which ? readStretch(f, zeroMm) : null;
+      return read ? [read] : [];
+    });
+  const marks = shoulders(own, zeroMm);
+  const out = endToEnd(side('outside'), marks, overall(marks), unit);
+  if (!out.stretches.length) return null;
+  const component = sheet.components.find((c) => item.componentIds.includes(c.id));
+  const known = component && materialOf(component.materialId) ? component.materialId : UNKNOWN_MATERIAL;
+  const body: Part = {
+    name: item.name,
+    materialId: known,
+    outside: outsideOf(out.stretches, evidence),
+    bores: [],
+    features: [],
+    limits: {},
+    block: null,
+  };
+  const holes = boresOf(side('inside'), marks, partLengthMm(body), evidence, unit);
+  const bored = { ...body, bores: holes.bores };
+  const cuts = cutsOf(own, bored, zeroMm, sheet);
+  const drawn = onlyWhatGoes({ ...bored, features: cuts.flatMap((c) => (c.feature ? [c.feature] : [])) });
+  const unread = own.filter((f) => f.readings.length === 0).map((f) => `${f.place.name} has no reading yet: it is not in the drawing.`);
+  return {
+    part: drawn.part,
+    doubts: [
+      ...out.doubts,
+      ...holes.doubts,
+      ...cuts.flatMap((c) => (c.doubt ? [c.doubt] : [])),
+      ...drawn.doubts,
+      ...unread,
+      ...(known === UNKNOWN_MATERIAL ? ['What the old part is made of is not known: say what the new one is made of.'] : []),
+    ],
+  };
+}

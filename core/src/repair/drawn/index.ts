@@ -1,0 +1,2 @@
+export { partFromEvidence, type EvidenceDrawing } from './from-evidence';
+export { comparedWith, type Compared } from './compared';
