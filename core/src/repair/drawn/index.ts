@@ -1,2 +1,3 @@
+export { strengthFinding, type StrengthFinding, type StrengthRow } from './strength-finding';
 export { partFromEvidence, type EvidenceDrawing } from './from-evidence';
 export { comparedWith, type Compared } from './compared';

@@ -1,0 +1,3 @@
+export { LOADS, type Load } from './factors';
+export { SHARP_CORNER_MM } from './notches';
+export { strengthAlong, weakest, type Bearing } from './strength';

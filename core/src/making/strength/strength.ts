@@ -1,0 +1,85 @@
+import type { Material } from '../../book/materials';
+import { hostOf, placeOutside, type Part } from '../part';
+import { cutThreadFatigueFactor, type Load } from './factors';
+import { enduranceMpa, notchSensitivity, yieldMpa } from './fatigue';
+import { notchesOf, type Notch } from './notches';
+
+/** What a section of a shaft bears at one place. */
+export interface Bearing {
+  readonly atMm: number;
+  readonly words: string;
+  readonly outsideMm: number;
+  readonly boreMm: number;
+  /** Kt; null for a plain section and for a thread, which is told by its fatigue factor. */
+  readonly kt: number | null;
+  /** Kf: 1 for a plain section. */
+  readonly kf: number;
+  /** Where Kt lies in the range that it was published for. */
+  readonly inRange: boolean;
+  /** Fully reversed load that it bears for ever: Nm, or N pulled; null for a material without a usual endurance. */
+  readonly forEver: number | null;
+  /** Load at which it begins to give: Nm, or N pulled. The notch does not count, it yields locally. */
+  readonly atYield: number;
+}
+
+/**
+ * Section modulus of a ring against bending or twisting, mm³, or its area against pull, mm².
+ *
+ * @param boreMm 0 for a solid section
+ */
+export function sectionOf(load: Load, outsideMm: number, boreMm: number): number {
+  if (load === 'tension') return (Math.PI / 4) * (outsideMm ** 2 - boreMm ** 2);
+  const bent = ((Math.PI / 32) * (outsideMm ** 4 - boreMm ** 4)) / outsideMm;
+  return load === 'bending' ? bent : 2 * bent;
+}
+
+const NMM_PER_NM = 1000;
+
+function bearing(
+  place: Pick<Bearing, 'atMm' | 'words' | 'outsideMm' | 'boreMm'>,
+  material: Material,
+  load: Load,
+  notch: Pick<Bearing, 'kt' | 'kf' | 'inRange'>,
+): Bearing {
+  const unit = load === 'tension' ? 1 : NMM_PER_NM;
+  const section = sectionOf(load, place.outsideMm, place.boreMm) / unit;
+  const endurance = enduranceMpa(material, load, place.outsideMm);
+  return {
+    ...place,
+    ...notch,
+    forEver: endurance === null ? null : (section * endurance) / notch.kf,
+    atYield: section * yieldMpa(material, load),
+  };
+}
+
+function ofNotch({ atMm, words, outsideMm, boreMm, radiusMm, factor }: Notch, material: Material, load: Load): Bearing {
+  const place = { atMm, words, outsideMm, boreMm };
+  if (!factor)
+    return bearing(place, material, load, { kt: null, kf: cutThreadFatigueFactor(material.tensileMpa), inRange: load === 'tension' });
+  const { kt, inRange } = factor(load);
+  return bearing(place, material, load, { kt, kf: 1 + notchSensitivity(material, load, radiusMm) * (kt - 1), inRange });
+}
+
+/**
+ * What a turned part bears along its axis, from left to right: each surface at its middle, plain, and every notch that a book has a factor for. The
+ * same load is held against all of it; where the load really is larger or smaller, nobody told.
+ *
+ * @param part valid and turned; of a block nothing is said
+ */
+export function strengthAlong(part: Part, material: Material, load: Load): Bearing[] {
+  const plain = placeOutside(part).flatMap((s): Bearing[] => {
+    const atMm = (s.fromMm + s.toMm) / 2;
+    const outsideMm = Math.min(s.leftMm, s.rightMm);
+    const boreMm = 2 * (hostOf(part, s.id)?.beyondAt(atMm) ?? 0);
+    return boreMm < outsideMm
+      ? [bearing({ atMm, words: s.name, outsideMm, boreMm }, material, load, { kt: null, kf: 1, inRange: true })]
+      : [];
+  });
+  return [...plain, ...notchesOf(part).map((n) => ofNotch(n, material, load))].sort((p, q) => p.atMm - q.atMm);
+}
+
+/** The place that bears least for ever, by yield where the material has no endurance; null for a part without any. */
+export function weakest(along: readonly Bearing[]): Bearing | null {
+  const bears = (b: Bearing): number => b.forEver ?? b.atYield;
+  return along.reduce<Bearing | null>((least, b) => (least && bears(least) <= bears(b) ? least : b), null);
+}

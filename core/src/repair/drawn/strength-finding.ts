@@ -1,0 +1,122 @@
+import { materialOf, type Material } from '../../book/materials';
+import { LOADS, strengthAlong, weakest, type Bearing, type Load } from '../../making/strength';
+import { tabled, workedOut, type Figure, type Measure } from '../../terms/working';
+import { inSentence } from '../../terms/words';
+import { validatePart, type Part } from '../../making/part';
+
+/** The weakest place of a part under one load, with what it bears for ever. */
+export interface Weakest {
+  readonly bearing: Bearing;
+  /** Nm bent or twisted, N pulled. */
+  readonly figure: Figure;
+}
+
+/** Old against new under one load. */
+export interface StrengthRow {
+  readonly load: Load;
+  readonly words: string;
+  /** Null where the old part was not read, or has no usual endurance. */
+  readonly old: Weakest | null;
+  readonly new: Weakest;
+  /** New over old at the weakest place of each. */
+  readonly ratio: Figure | null;
+}
+
+/** A place where the new part bears less than the old one did there. */
+export interface Weaker {
+  readonly load: Load;
+  readonly atMm: number;
+  readonly words: string;
+  /** New over old. */
+  readonly share: number;
+}
+
+/** What would break first, old against new. */
+export interface StrengthFinding {
+  readonly rows: readonly StrengthRow[];
+  readonly weaker: readonly Weaker[];
+  /** The old material is not known: the new one's stands for both, and only the shapes are told apart. */
+  readonly byShape: boolean;
+  /** Places of both parts whose factor lies beyond what was published. */
+  readonly beyond: readonly string[];
+}
+
+const LOAD_WORDS: Readonly<Record<Load, string>> = {
+  bending: 'bent while it turns',
+  torsion: 'twisted to and fro',
+  tension: 'pulled and pushed',
+};
+
+/** Places this near to each other are the same place of both parts, mm. */
+const SAME_PLACE_MM = 2;
+/** Less than this apart is no difference that the factors can tell. */
+const WEAKER_SHARE = 0.95;
+
+function weakestOf(which: 'old' | 'new', along: readonly Bearing[], material: Material, load: Load): Weakest | null {
+  const bearing = weakest(along);
+  if (!bearing || bearing.forEver === null) return null;
+  const { kf, kt, words, outsideMm, forEver } = bearing;
+  const key = `strength.${load}.${which}`;
+  const measure: Measure = load === 'tension' ? 'force' : 'torque';
+  const from = [
+    tabled(`${key}.endurance`, 'tensile strength', material.tensileMpa, material.name, 'stress'),
+    tabled(`${key}.section`, 'diameter of the section', outsideMm, `at ${inSentence(words)}`),
+    ...(kt === null ? [] : [tabled(`${key}.kt`, 'stress concentration Kt', kt, 'Peterson, Roark, Shigley: see the docs', 'ratio')]),
+    tabled(
+      `${key}.kf`,
+      'of which fatigue feels Kf',
+      kf,
+      kt === null ? 'Shigley, table 8-16, cut thread; 1 for a plain section' : '1 + q (Kt - 1), q after Neuber',
+      'ratio',
+    ),
+  ];
+  const how = 'section x half the tensile strength, less for surface, size and load, over Kf';
+  return { bearing, figure: workedOut(key, `${which} part, ${LOAD_WORDS[load]}, for ever`, forEver, how, from, { measure }) };
+}
+
+function weakerPlaces(load: Load, old: readonly Bearing[], now: readonly Bearing[]): Weaker[] {
+  return now.flatMap((b): Weaker[] => {
+    const there = old.filter((o) => Math.abs(o.atMm - b.atMm) <= SAME_PLACE_MM && o.forEver !== null);
+    const before = Math.min(...there.map((o) => o.forEver!));
+    const share = b.forEver === null ? Infinity : b.forEver / before;
+    return there.length && share < WEAKER_SHARE ? [{ load, atMm: b.atMm, words: b.words, share }] : [];
+  });
+}
+
+/**
+ * What would break first under the same load all along: old against new. Null while the new part's material is not known, while its drawing does not
+ * hold, and for a block. A guide for holding one against the other, no design.
+ *
+ * @param old the part as it was made once; null where it was not read
+ */
+export function strengthFinding(old: { readonly part: Part; readonly materialId: string } | null, part: Part): StrengthFinding | null {
+  const material = materialOf(part.materialId);
+  if (!material || part.block || !part.outside.length || !validatePart(part).ok) return null;
+  const known = old ? materialOf(old.materialId) : undefined;
+  const before = old && validatePart(old.part).ok ? old.part : null;
+  const beyond = new Set<string>();
+  const weaker: Weaker[] = [];
+  const rows = LOADS.flatMap((load): StrengthRow[] => {
+    const now = strengthAlong(part, material, load);
+    const was = before ? strengthAlong(before, known ?? material, load) : [];
+    for (const b of [...now, ...was]) if (!b.inRange) beyond.add(b.words);
+    weaker.push(...weakerPlaces(load, was, now));
+    const here = weakestOf('new', now, material, load);
+    const there = weakestOf('old', was, known ?? material, load);
+    if (!here) return [];
+    const ratio = there
+      ? workedOut(
+          `strength.${load}.ratio`,
+          'new over old',
+          here.figure.value / there.figure.value,
+          'weakest place of each',
+          [here.figure, there.figure],
+          {
+            measure: 'ratio',
+          },
+        )
+      : null;
+    return [{ load, words: LOAD_WORDS[load], old: there, new: here, ratio }];
+  });
+  return rows.length ? { rows, weaker, byShape: before !== null && !known, beyond: [...beyond] } : null;
+}
