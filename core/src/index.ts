@@ -13,6 +13,7 @@ export * from './book/fits';
 export * from './making/part';
 export * from './making/scene';
 export * from './making/stock';
+export * from './making/strength';
 export * from './making/setups';
 export * from './making/process';
 export * from './making/coach';

@@ -7,6 +7,9 @@ import { notchesOf, type Notch } from './notches';
 /** What a section of a shaft bears at one place. */
 export interface Bearing {
   readonly atMm: number;
+  /** How far along the part it reaches: a notch is one place. */
+  readonly fromMm: number;
+  readonly toMm: number;
   readonly words: string;
   readonly outsideMm: number;
   readonly boreMm: number;
@@ -36,7 +39,7 @@ export function sectionOf(load: Load, outsideMm: number, boreMm: number): number
 const NMM_PER_NM = 1000;
 
 function bearing(
-  place: Pick<Bearing, 'atMm' | 'words' | 'outsideMm' | 'boreMm'>,
+  place: Pick<Bearing, 'atMm' | 'fromMm' | 'toMm' | 'words' | 'outsideMm' | 'boreMm'>,
   material: Material,
   load: Load,
   notch: Pick<Bearing, 'kt' | 'kf' | 'inRange'>,
@@ -53,7 +56,7 @@ function bearing(
 }
 
 function ofNotch({ atMm, words, outsideMm, boreMm, radiusMm, factor }: Notch, material: Material, load: Load): Bearing {
-  const place = { atMm, words, outsideMm, boreMm };
+  const place = { atMm, fromMm: atMm, toMm: atMm, words, outsideMm, boreMm };
   if (!factor)
     return bearing(place, material, load, { kt: null, kf: cutThreadFatigueFactor(material.tensileMpa), inRange: load === 'tension' });
   const { kt, inRange } = factor(load);
@@ -72,7 +75,13 @@ export function strengthAlong(part: Part, material: Material, load: Load): Beari
     const outsideMm = Math.min(s.leftMm, s.rightMm);
     const boreMm = 2 * (hostOf(part, s.id)?.beyondAt(atMm) ?? 0);
     return boreMm < outsideMm
-      ? [bearing({ atMm, words: s.name, outsideMm, boreMm }, material, load, { kt: null, kf: 1, inRange: true })]
+      ? [
+          bearing({ atMm, fromMm: s.fromMm, toMm: s.toMm, words: s.name, outsideMm, boreMm }, material, load, {
+            kt: null,
+            kf: 1,
+            inRange: true,
+          }),
+        ]
       : [];
   });
   return [...plain, ...notchesOf(part).map((n) => ofNotch(n, material, load))].sort((p, q) => p.atMm - q.atMm);

@@ -49,6 +49,13 @@ it('where the old steel is not known only the shapes are told apart', () => {
   expect(found.rows[0]!.ratio!.value).toBeGreaterThan(1);
 });
 
+it('does not hold a place against an old part that was not read there', () => {
+  const longer = { ...shaft(), outside: [...shaft().outside, surface('c', 'cylinder', 'Thread end', 20, 15)] };
+  const [bent] = strengthFinding(old(), longer)!.rows;
+  expect(bent).toMatchObject({ new: { bearing: { atMm: 100 } }, ratio: null });
+  expect(bent!.old).not.toBeNull();
+});
+
 it('says nothing without a material, of a block, of a drawing with problems; and only the new where the old was not read', () => {
   expect(strengthFinding(null, shaft('unknown'))).toBeNull();
   expect(strengthFinding(null, newPart('block', 'Jaw', 20, 40))).toBeNull();

@@ -2,7 +2,7 @@ import { materialOf, type Material } from '../../book/materials';
 import { LOADS, strengthAlong, weakest, type Bearing, type Load } from '../../making/strength';
 import { tabled, workedOut, type Figure, type Measure } from '../../terms/working';
 import { inSentence } from '../../terms/words';
-import { validatePart, type Part } from '../../making/part';
+import { partLengthMm, validatePart, type Part } from '../../making/part';
 
 /** The weakest place of a part under one load, with what it bears for ever. */
 export interface Weakest {
@@ -18,8 +18,10 @@ export interface StrengthRow {
   /** Null where the old part was not read, or has no usual endurance. */
   readonly old: Weakest | null;
   readonly new: Weakest;
-  /** New over old at the weakest place of each. */
+  /** New over old at the weakest place of each; null where the old part was not read there. */
   readonly ratio: Figure | null;
+  /** What each bears along its axis; of an old part that was not read nothing. */
+  readonly along: { readonly old: readonly Bearing[]; readonly new: readonly Bearing[] };
 }
 
 /** A place where the new part bears less than the old one did there. */
@@ -94,6 +96,7 @@ export function strengthFinding(old: { readonly part: Part; readonly materialId:
   if (!material || part.block || !part.outside.length || !validatePart(part).ok) return null;
   const known = old ? materialOf(old.materialId) : undefined;
   const before = old && validatePart(old.part).ok ? old.part : null;
+  const readToMm = before ? partLengthMm(before) : 0;
   const beyond = new Set<string>();
   const weaker: Weaker[] = [];
   const rows = LOADS.flatMap((load): StrengthRow[] => {
@@ -104,7 +107,9 @@ export function strengthFinding(old: { readonly part: Part; readonly materialId:
     const here = weakestOf('new', now, material, load);
     const there = weakestOf('old', was, known ?? material, load);
     if (!here) return [];
-    const ratio = there
+    // The old part says nothing of where it was not read.
+    const held = here && there && here.bearing.atMm < readToMm - SAME_PLACE_MM;
+    const ratio = held
       ? workedOut(
           `strength.${load}.ratio`,
           'new over old',
@@ -116,7 +121,7 @@ export function strengthFinding(old: { readonly part: Part; readonly materialId:
           },
         )
       : null;
-    return [{ load, words: LOAD_WORDS[load], old: there, new: here, ratio }];
+    return [{ load, words: LOAD_WORDS[load], old: there, new: here, ratio, along: { old: was, new: now } }];
   });
   return rows.length ? { rows, weaker, byShape: before !== null && !known, beyond: [...beyond] } : null;
 }

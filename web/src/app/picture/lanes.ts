@@ -1,10 +1,19 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { formatLength, formatPlace, isDiameter, isDiameterOfSurface, madeSizeMm, type PictureStation } from '@iron-patch/core';
+import {
+  formatLength,
+  formatPlace,
+  inSentence,
+  isDiameter,
+  isDiameterOfSurface,
+  madeSizeMm,
+  type Bearing,
+  type PictureStation,
+} from '@iron-patch/core';
 import { line } from 'd3-shape';
-import { SheetStore } from '../sheet-data';
+import { DrawnEvidence, SheetStore } from '../sheet-data';
 import { Axis, LANE_NAME_PX } from './axis';
 
-export type LaneName = 'readings' | 'wear' | 'mate' | 'target' | 'proof';
+export type LaneName = 'readings' | 'wear' | 'mate' | 'target' | 'stress' | 'proof';
 
 interface LaneBox {
   readonly name: LaneName;
@@ -14,7 +23,7 @@ interface LaneBox {
   readonly height: number;
 }
 
-const HEIGHTS: Readonly<Record<LaneName, number>> = { readings: 50, wear: 72, mate: 52, target: 52, proof: 52 };
+const HEIGHTS: Readonly<Record<LaneName, number>> = { readings: 50, wear: 72, mate: 52, target: 52, stress: 66, proof: 52 };
 /** Neighbouring figures closer than this leave some out, px. */
 const FIGURE_PX = 62;
 
@@ -81,6 +90,21 @@ const WEAR_TOLD_MM = 0.0005;
       stroke-dasharray: 5 3;
       cursor: pointer;
     }
+    .stress {
+      stroke: var(--blue);
+      stroke-width: 3;
+      fill: var(--blue);
+    }
+    .stress.old {
+      stroke: var(--quiet);
+      fill: none;
+      stroke-width: 1.4;
+      stroke-dasharray: 4 3;
+    }
+    .stress.most {
+      stroke: var(--out);
+      fill: var(--out);
+    }
     .made {
       stroke: var(--fits);
       stroke-width: 5;
@@ -98,6 +122,7 @@ const WEAR_TOLD_MM = 0.0005;
 })
 export class Lanes {
   private readonly store = inject(SheetStore);
+  private readonly evidence = inject(DrawnEvidence);
   protected readonly axis = inject(Axis);
   protected readonly Math = Math;
   protected readonly left = LANE_NAME_PX;
@@ -143,6 +168,15 @@ export class Lanes {
         text: s.fits.length ? `${this.show(s.limits.lowerMm)} to ${this.show(s.limits.upperMm)}` : this.coarse(s.segment.diameterMm),
       })),
   );
+  /** How hard each place is stressed under one load, as a share of the hardest of both parts. */
+  protected readonly stress = computed(() => {
+    const row = this.evidence.row();
+    if (!row) return { now: [], old: [], weakest: null };
+    const bears = (b: Bearing): number => b.forEver ?? Infinity;
+    const least = Math.min(...[...row.along.old, ...row.along.new].map(bears));
+    const marks = (of: readonly Bearing[]) => of.map((b) => ({ ...b, share: least / bears(b) }));
+    return { now: marks(row.along.new), old: marks(row.along.old), weakest: row.new.bearing };
+  });
   protected readonly proofs = computed(() =>
     (this.store.repair()?.proofs ?? []).flatMap((p) =>
       p.measured && isDiameterOfSurface(p.dimension.dimension) && p.dimension.dimension.surface.side === 'outside'
@@ -188,6 +222,8 @@ export class Lanes {
         return this.mates().map((m) => ({ ...m, says: m.whole }));
       case 'target':
         return this.targets().map((t) => ({ ...t, says: t.text }));
+      case 'stress':
+        return this.stress().now.map((b) => ({ ...b, says: `${inSentence(b.words)}, ${Math.round(100 * b.share)} % of the most` }));
       case 'proof':
         return this.proofs().map((p) => ({ ...p, says: `${p.text}, ${p.verdict}` }));
     }
@@ -238,6 +274,16 @@ export class Lanes {
     return `M${this.x(points[0]!.atMm)} ${top} L${path.slice(1)} L${this.x(points.at(-1)!.atMm)} ${top} Z`;
   }
 
+  /** A plain stretch as a line at its height, a notch as a stem from the lane's foot. */
+  protected level(lane: LaneBox, b: { readonly fromMm: number; readonly toMm: number; readonly share: number }): string {
+    const foot = lane.y + lane.height - 6;
+    const y = foot - b.share * (lane.height - 18);
+    return b.fromMm === b.toMm ? `M${this.x(b.fromMm)} ${foot}V${y}` : `M${this.x(b.fromMm)} ${y}H${this.x(b.toMm)}`;
+  }
+  /** Whether words at a place have more room on its left. */
+  protected atRight = (mm: number): boolean => this.x(mm) > this.axis.widthPx() * 0.6;
+  protected readonly inSentence = inSentence;
+
   protected pick(spanId: string): void {
     this.store.select({ spanId, stationMm: null, clockDeg: null });
   }
@@ -256,6 +302,8 @@ export class Lanes {
         return { title: 'Mate', sub: 'smallest to largest' };
       case 'target':
         return { title: 'New size', sub: 'limits' };
+      case 'stress':
+        return { title: 'Stress', sub: `${this.evidence.row()?.words ?? 'no drawing yet'}` };
       case 'proof':
         return { title: 'Made', sub: 'measured cold' };
     }

@@ -5,3 +5,4 @@ export type { Conflict, Selection } from './sheet-state';
 export type { Undo, UndoStep } from './undo';
 export { shareUnchanged } from './share-unchanged';
 export { ReadQueue, type QueuedReading } from './read-queue';
+export { DrawnEvidence } from './drawn-evidence';

@@ -32,7 +32,7 @@ const LANES: Readonly<Record<StationId, readonly LaneName[]>> = {
   strip: ['mate'],
   measure: ['readings', 'wear', 'mate'],
   decide: ['wear', 'mate'],
-  draw: ['mate', 'target'],
+  draw: ['mate', 'target', 'stress'],
   plan: ['target'],
   cut: [],
   prove: ['target', 'proof'],

@@ -10,7 +10,6 @@ import {
   fieldsOf,
   hostOf,
   kindOf,
-  partFromEvidence,
   placeAll,
   roundStart,
   surface,
@@ -24,7 +23,7 @@ import {
   type Surface,
 } from '@iron-patch/core';
 import { newId } from '../../data';
-import { SheetStore } from '../../sheet-data';
+import { DrawnEvidence, SheetStore } from '../../sheet-data';
 import { ChooseField, MATERIAL_OPTIONS, TextField, type Option } from '../../form';
 import { FigureButton } from '../../show';
 import { BlockForm } from './block-form';
@@ -32,6 +31,7 @@ import { DrawStart } from './draw-start';
 import { FeatureRow } from './feature-row';
 import { LimitsTable } from './limits-table';
 import { ReworkTable } from './rework-table';
+import { StrengthPanel } from './strength-panel';
 import { SurfaceRow } from './surface-row';
 
 const NOTHING = { outside: [], bores: [] };
@@ -42,7 +42,19 @@ const FIELDS = /^(name|block\.\w+|block\.cuts\.\d+\.(?!on$)\w+|(outside\.\d+|bor
 /** The replacement: surfaces along the axis, bores, what is cut into them; diameters that fit a mate follow their fit. */
 @Component({
   selector: 'ip-draw',
-  imports: [NgTemplateOutlet, BlockForm, TextField, ChooseField, FigureButton, DrawStart, FeatureRow, LimitsTable, ReworkTable, SurfaceRow],
+  imports: [
+    NgTemplateOutlet,
+    BlockForm,
+    TextField,
+    ChooseField,
+    FigureButton,
+    DrawStart,
+    FeatureRow,
+    LimitsTable,
+    ReworkTable,
+    StrengthPanel,
+    SurfaceRow,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './draw.html',
   styles: `
@@ -154,11 +166,7 @@ export class Draw {
   protected readonly shafts = computed<readonly Option[]>(() =>
     (this.store.repair()?.bores ?? []).map((b) => [b.shaft.place.id, b.shaft.place.name]),
   );
-  /** The same item as the readings have it. */
-  protected readonly read = computed(() => {
-    const [sheet, repair, item] = [this.store.sheet(), this.store.repair(), this.store.item()];
-    return sheet && repair && item?.kind === 'make' ? partFromEvidence(item, repair, sheet) : null;
-  });
+  protected readonly read = inject(DrawnEvidence).read;
   protected readonly compared = computed(() => comparedWith(this.found()?.dimensions ?? [], this.store.repair()?.places ?? []));
   /** What core and the contract say against the drawing, core's first. */
   protected readonly problems = computed<readonly Problem[]>(() => {

@@ -1,0 +1,113 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { capital, inSentence, placeWithUnit, significant, type StrengthRow, type Load } from '@iron-patch/core';
+import { DrawnEvidence, SheetStore } from '../../sheet-data';
+import { FigureButton } from '../../show';
+
+/** What would break first: the weakest place under each load, old against new, and where the new part is weaker than the old one was. */
+@Component({
+  selector: 'ip-strength-panel',
+  imports: [FigureButton],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (evidence.strength(); as s) {
+      <h2 id="strength">What would break first</h2>
+      <div class="scroll" tabindex="0" role="region" aria-labelledby="strength">
+        <table class="plain">
+          <thead>
+            <tr>
+              <th>Load</th>
+              <th>old, weakest at</th>
+              <th class="num">bears</th>
+              <th>new, weakest at</th>
+              <th class="num">bears</th>
+              <th class="num">new over old</th>
+            </tr>
+          </thead>
+          <tbody>
+            @for (r of s.rows; track r.load) {
+              <tr [class.on]="r.load === evidence.load()">
+                <td>
+                  <button type="button" class="plain" [attr.aria-pressed]="r.load === evidence.load()" (click)="evidence.load.set(r.load)">
+                    {{ capital(r.words) }}
+                  </button>
+                </td>
+                <td>{{ r.old ? at(r.old.bearing) : 'not read' }}</td>
+                <td class="num">
+                  @if (r.old) {
+                    <ip-figure [figure]="r.old.figure" [size]="16" />
+                  }
+                </td>
+                <td>{{ at(r.new.bearing) }}</td>
+                <td class="num"><ip-figure [figure]="r.new.figure" [size]="16" /></td>
+                <td class="num big" [class.worse]="worse(r)">
+                  {{ r.ratio ? percent(r) : '' }}
+                  @if (!r.ratio && r.old) {
+                    <small>old not read there</small>
+                  }
+                </td>
+              </tr>
+            }
+          </tbody>
+        </table>
+      </div>
+      @if (s.weaker.length) {
+        <p class="said">
+          Weaker than the old part was at the same place:
+          @for (w of s.weaker; track w.load + w.atMm; let last = $last) {
+            {{ inSentence(w.words) }} ({{ words[w.load] }}, {{ share(w.share) }} of it){{ last ? '.' : ',' }}
+          }
+        </p>
+      }
+      @if (s.byShape) {
+        <p class="quiet">
+          What the old part is made of is not known: both are reckoned in the new one’s material, so only the shapes are told apart.
+        </p>
+      }
+      @if (s.beyond.length) {
+        <p class="quiet">Beyond what was published, taken further: {{ beyond() }}.</p>
+      }
+      <p class="quiet">
+        The same load all along, reversed for ever, machined surface: a guide for holding the new part against the old one, no design. A
+        corner without a radius counts as 0.2 mm.
+      </p>
+    }
+  `,
+  styles: `
+    :host {
+      display: block;
+    }
+    td.big {
+      font: 700 18px var(--figures);
+      white-space: nowrap;
+    }
+    td.worse {
+      color: var(--out);
+    }
+    tr.on td {
+      background: var(--blue-soft);
+    }
+    td button {
+      min-height: 40px;
+      text-align: left;
+    }
+    p {
+      max-width: 84ch;
+    }
+  `,
+})
+export class StrengthPanel {
+  private readonly store = inject(SheetStore);
+  protected readonly evidence = inject(DrawnEvidence);
+  protected readonly capital = capital;
+  protected readonly inSentence = inSentence;
+  protected readonly words: Readonly<Record<Load, string>> = { bending: 'bent', torsion: 'twisted', tension: 'pulled' };
+  protected readonly beyond = computed(() => this.evidence.strength()!.beyond.map(inSentence).join(', '));
+  protected at = ({ words, atMm }: { readonly words: string; readonly atMm: number }): string =>
+    `${inSentence(words)}, ${placeWithUnit(atMm, this.store.unit())}`;
+  protected share = (share: number): string => `${significant(100 * share, 2)} %`;
+  protected percent({ ratio }: StrengthRow): string {
+    const by = Math.round(100 * (ratio!.value - 1));
+    return by === 0 ? 'the same' : `${by > 0 ? '+' : '−'}${Math.abs(by)} %`;
+  }
+  protected worse = ({ ratio }: StrengthRow): boolean => ratio !== null && Math.round(100 * (ratio.value - 1)) < 0;
+}
