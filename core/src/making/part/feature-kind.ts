@@ -205,6 +205,8 @@ export interface FeatureKind<F extends FeatureBase> {
   check(f: F, host: Host): FeatureProblem[];
   dimensions(f: F, host: Host): DimensionDraft[];
   cut(f: F, host: Host): FeatureCut;
+  /** The same on its surface mirrored end for end, which is `lengthMm` long; clock angles stay, hands of threads and knurls too. */
+  mirrored(f: F, lengthMm: number): F;
   /** The notch that it leaves in a turning or bending shaft; null where it leaves none. */
   raiser(f: F, host: Host): StressRaiser | null;
   /** Acts that make it, in order: together they make each dimension once. */

@@ -55,3 +55,4 @@ export { massKg, volumeMm3 } from './volume';
 export { edge, newPart, PART_KINDS, type PartKind } from './templates';
 export { upgradePart } from './upgrade-part';
 export { parseLimits } from './parse-limits';
+export { mirrored } from './mirrored';

@@ -1,6 +1,6 @@
 import type { End, FeatureBase, FeatureKind } from '../feature-kind';
 import { frustumMm3 } from '../integrate';
-import { END_OPTIONS, endAt, fromEnd, isPartEnd, lengthOf, radiusAtEnd } from './on-surface';
+import { END_OPTIONS, endAt, fromEnd, isPartEnd, lengthOf, otherEnd, radiusAtEnd } from './on-surface';
 
 /** A 60° centre in an end face: its pilot and its mouth (ISO 866, form A). */
 export interface CentreHole extends FeatureBase {
@@ -57,5 +57,6 @@ export const centreHole: FeatureKind<CentreHole> = {
     };
   },
   raiser: () => null,
+  mirrored: otherEnd,
   operations: (f) => [{ kind: 'centre', words: `Centre drill the ${f.end} end`, makes: ['pilot', 'mouth', 'depth'] }],
 };

@@ -1,5 +1,5 @@
 import type { End, FeatureBase, FeatureKind } from '../feature-kind';
-import { badFloor, END_OPTIONS, endAt, inward, lengthOf, leaves, radiusAtEnd, startLength } from './on-surface';
+import { END_OPTIONS, badFloor, endAt, inward, leaves, lengthOf, otherEnd, radiusAtEnd, startLength } from './on-surface';
 
 /** A cone at an end of a surface: the angle is to the axis, so 45 is the usual edge and 15 to 20 leads a seal or a seat in. */
 export interface Chamfer extends FeatureBase {
@@ -42,6 +42,7 @@ export const chamfer: FeatureKind<Chamfer> = {
     return { shape: 'turned', contour: dir === 1 ? points : points.reverse() };
   },
   raiser: () => null,
+  mirrored: otherEnd,
   operations: (f, host) => [
     {
       kind: host.surface.side === 'outside' ? 'turn' : 'bore',

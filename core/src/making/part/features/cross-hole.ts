@@ -2,7 +2,7 @@ import { findThread } from '../../../book/threads';
 import type { FeatureBase, FeatureKind, Host } from '../feature-kind';
 import { root, simpson } from '../integrate';
 import { CLOCK_FIELDS, CLOCK_START, clockDimension, clockMade, type Clocked } from './clock';
-import { at, leaves, middle } from './on-surface';
+import { at, fromOtherEnd, leaves, middle } from './on-surface';
 
 /** A hole across the axis: a split pin's, a grease hole, a tapped one. */
 export interface CrossHole extends FeatureBase, Clocked {
@@ -128,6 +128,7 @@ export const crossHole: FeatureKind<CrossHole> = {
     marks: [{ kind: 'circle', atMm: at(host, f.atMm), radiusMm: f.diameterMm / 2 }],
   }),
   raiser: (f, host) => ({ atMm: at(host, f.atMm), coreMm: 2 * radius(f, host) - f.diameterMm, words: 'a cross hole' }),
+  mirrored: (f, lengthMm) => fromOtherEnd(f, lengthMm, 0),
   operations: (f) => [
     {
       kind: 'drill',

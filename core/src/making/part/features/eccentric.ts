@@ -1,6 +1,6 @@
 import type { FeatureBase, FeatureKind } from '../feature-kind';
 import { CLOCK_FIELDS, CLOCK_START, clockDimension, clockMade, type Clocked } from './clock';
-import { at, leaves, startLength, needsCylinder } from './on-surface';
+import { at, fromOtherEnd, leaves, needsCylinder, startLength } from './on-surface';
 
 /** A stretch turned about an axis beside the part's own: the throw is half of what it moves. */
 export interface Eccentric extends FeatureBase, Clocked {
@@ -55,6 +55,7 @@ export const eccentric: FeatureKind<Eccentric> = {
     };
   },
   raiser: (f, host) => ({ atMm: at(host, f.atMm), coreMm: f.diameterMm, words: 'the step of the eccentric' }),
+  mirrored: (f, lengthMm) => fromOtherEnd(f, lengthMm, f.lengthMm),
   operations: (f) => [
     {
       kind: 'turn',

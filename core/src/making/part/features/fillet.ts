@@ -1,5 +1,5 @@
 import type { ContourPoint, End, FeatureBase, FeatureKind, Host } from '../feature-kind';
-import { END_OPTIONS, endAt, inward, lengthOf, neighbour, radiusAtEnd } from './on-surface';
+import { END_OPTIONS, endAt, inward, lengthOf, neighbour, otherEnd, radiusAtEnd } from './on-surface';
 
 /** A radius left in the corner where a surface meets a shoulder: metal that stays. */
 export interface Fillet extends FeatureBase {
@@ -54,6 +54,7 @@ export const fillet: FeatureKind<Fillet> = {
     coreMm: 2 * radiusAtEnd(host, f.end),
     words: 'a shoulder with a fillet',
   }),
+  mirrored: otherEnd,
   operations: (f, host) => [
     {
       kind: host.surface.side === 'outside' ? 'turn' : 'bore',

@@ -1,7 +1,7 @@
 import type { FeatureBase, FeatureKind, Host } from '../feature-kind';
 import { segmentMm2 } from '../integrate';
 import { CLOCK_FIELDS, CLOCK_START, clockDimension, clockMade, type Clocked } from './clock';
-import { at, leaves, startLength, needsCylinder } from './on-surface';
+import { at, fromOtherEnd, leaves, needsCylinder, startLength } from './on-surface';
 
 /** One flat, two, a square, a hexagon: flats at equal angles, the first at the clock angle. */
 export interface Flats extends FeatureBase, Clocked {
@@ -70,6 +70,7 @@ export const flats: FeatureKind<Flats> = {
     return { shape: 'other', removedMm3: () => (Math.PI * R * R - sectionMm2(f, host)) * f.lengthMm, marks: [box] };
   },
   raiser: (f, host) => ({ atMm: at(host, f.atMm), coreMm: f.acrossMm, words: 'the step of the flats' }),
+  mirrored: (f, lengthMm) => fromOtherEnd(f, lengthMm, f.lengthMm),
   operations: (f) => [
     { kind: 'mill', words: f.count === 1 ? 'Mill the flat' : `Mill ${f.count} flats`, makes: ['at', 'length', 'across', ...clockMade(f)] },
   ],

@@ -56,6 +56,7 @@ export const hardness: FeatureKind<Hardness> = {
   ],
   cut: () => ({ shape: 'other', removedMm3: () => 0, marks: [] }),
   raiser: () => null,
+  mirrored: (f) => f,
   operations: (f) => [
     {
       kind: 'treat',

@@ -1,7 +1,7 @@
 import { findThread } from '../../../book/threads';
 import type { End, FeatureBase, FeatureKind } from '../feature-kind';
 import { CLOCK_FIELDS, CLOCK_START, clockDimension, clockMade, type Clocked } from './clock';
-import { END_OPTIONS, endAt, fromEnd, lengthOf, neighbour, radiusAtEnd } from './on-surface';
+import { END_OPTIONS, endAt, fromEnd, lengthOf, neighbour, otherEnd, radiusAtEnd } from './on-surface';
 
 /** Holes along the axis in an end face, on a circle at equal angles; one in the middle has a circle of 0. */
 export interface HolePattern extends FeatureBase, Clocked {
@@ -68,6 +68,7 @@ export const holePattern: FeatureKind<HolePattern> = {
     };
   },
   raiser: () => null,
+  mirrored: otherEnd,
   operations: (f) => [
     {
       kind: f.circleMm > 0 ? 'drill' : 'centre',

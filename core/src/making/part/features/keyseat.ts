@@ -2,7 +2,7 @@ import { keyDepthOverMm, keySeats, keyZones, type KeySeat } from '../../../book/
 import type { BookLimits, FeatureBase, FeatureKind, Host } from '../feature-kind';
 import { root, simpson } from '../integrate';
 import { CLOCK_FIELDS, CLOCK_START, clockDimension, clockMade, type Clocked } from './clock';
-import { at, leaves, lengthOf, needsCylinder, startLength } from './on-surface';
+import { at, fromOtherEnd, leaves, lengthOf, needsCylinder, startLength } from './on-surface';
 
 /** A seat for a parallel key, milled with an end mill or run in with a sled-runner (slitting) cutter. */
 export interface Keyseat extends FeatureBase, Clocked {
@@ -22,6 +22,8 @@ export interface Keyseat extends FeatureBase, Clocked {
 
 const radius = (host: Host): number => host.surface.leftMm / 2;
 const sled = (f: Keyseat): boolean => f.cutter === 'sled-runner';
+
+const OTHER_SIDE = { none: 'none', both: 'both', left: 'right', right: 'left' } as const;
 
 /** How far a sled-runner cutter runs out beyond full depth, on the crown, mm. */
 const runOutMm = (f: Pick<Keyseat, 'cutterMm' | 'depthMm'>): number =>
@@ -162,6 +164,7 @@ export const keyseat: FeatureKind<Keyseat> = {
     coreMm: host.surface.leftMm - f.depthMm,
     words: sled(f) ? 'a keyseat with run-outs' : 'an end-milled keyseat',
   }),
+  mirrored: (f, lengthMm) => ({ ...fromOtherEnd(f, lengthMm, f.lengthMm), open: OTHER_SIDE[f.open] }),
   operations: (f) => [
     {
       kind: 'mill',

@@ -89,6 +89,7 @@ export const keyway: FeatureKind<Keyway> = {
     return { shape: 'other', removedMm3: () => simpson(area, 0, lengthOf(host), 40), marks: [box] };
   },
   raiser: () => null,
+  mirrored: (f) => f,
   operations: (f) => [
     {
       kind: 'broach',

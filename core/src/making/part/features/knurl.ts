@@ -1,5 +1,5 @@
 import type { FeatureBase, FeatureKind } from '../feature-kind';
-import { at, leaves, startLength } from './on-surface';
+import { at, fromOtherEnd, leaves, startLength } from './on-surface';
 
 /** A knurl rolled into a surface: metal is moved, not taken; the crests stand out over the blank (DIN 82). */
 export interface Knurl extends FeatureBase {
@@ -52,5 +52,6 @@ export const knurl: FeatureKind<Knurl> = {
     marks: [{ kind: 'texture', fromMm: at(host, f.atMm), toMm: at(host, f.atMm + f.lengthMm) }],
   }),
   raiser: () => null,
+  mirrored: (f, lengthMm) => fromOtherEnd(f, lengthMm, f.lengthMm),
   operations: (f) => [{ kind: 'knurl', words: `Roll the ${f.pattern} knurl`, makes: ['at', 'length', 'pitch', 'crests'] }],
 };

@@ -1,7 +1,7 @@
 import type { FeatureBase, FeatureKind, Host } from '../feature-kind';
 import { root, simpson } from '../integrate';
 import { CLOCK_FIELDS, CLOCK_START, clockDimension, clockMade, type Clocked } from './clock';
-import { at, badFloor, leaves, startLength, needsCylinder } from './on-surface';
+import { at, badFloor, fromOtherEnd, leaves, needsCylinder, startLength } from './on-surface';
 
 /** A round-bottomed groove along a surface that carries oil or grease; one round the surface is a relief. */
 export interface OilGroove extends FeatureBase, Clocked {
@@ -60,5 +60,6 @@ export const oilGroove: FeatureKind<OilGroove> = {
     marks: [{ kind: 'box', fromMm: at(host, f.atMm), toMm: at(host, f.atMm + f.lengthMm), halfMm: halfMm(f), rounded: true }],
   }),
   raiser: () => null,
+  mirrored: (f, lengthMm) => fromOtherEnd(f, lengthMm, f.lengthMm),
   operations: (f) => [{ kind: 'mill', words: 'Cut the oil groove', makes: ['at', 'length', 'radius', 'depth', ...clockMade(f)] }],
 };

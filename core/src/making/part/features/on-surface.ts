@@ -27,6 +27,14 @@ export function fromEnd(host: Host, end: End, deepMm: number): { readonly fromMm
   const [x, y] = [endAt(host, end), endAt(host, end) + inward(end) * deepMm];
   return { fromMm: Math.min(x, y), toMm: Math.max(x, y) };
 }
+/** The same thing at the other end of its surface. */
+export const otherEnd = <F extends { readonly end: End }>(f: F): F => ({ ...f, end: f.end === 'left' ? 'right' : 'left' });
+/** The same thing counted from the other end of its surface: it reaches so far to the right of where it begins, 0 for a centre; mm. */
+export const fromOtherEnd = <F extends { readonly atMm: number }>(f: F, lengthMm: number, reachMm: number): F => ({
+  ...f,
+  // To a millionth of a millimetre: what begins at the very end begins at 0.
+  atMm: Number((lengthMm - f.atMm - reachMm).toFixed(6)) + 0,
+});
 /** An end that nothing stands beside is an end of the part. */
 export const isPartEnd = (host: Host, end: End): boolean => neighbour(host, end) === null;
 /** The middle of the surface, mm from the zero face. */

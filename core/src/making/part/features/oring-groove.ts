@@ -1,6 +1,6 @@
 import type { FeatureKind } from '../feature-kind';
 import { checkGroove, GROOVE_FIELDS, grooveCut, grooveDimensions, grooveOperations, grooveRaiser, type Groove } from './groove';
-import { startLength } from './on-surface';
+import { fromOtherEnd, startLength } from './on-surface';
 
 /** The groove of an O-ring; what goes into it is worked out at the bench. */
 export interface OringGroove extends Groove {
@@ -26,5 +26,6 @@ export const oringGroove: FeatureKind<OringGroove> = {
   ],
   cut: (f, host) => grooveCut(f, host, f.cornerMm),
   raiser: (f, host) => grooveRaiser(f, host, 'an O-ring groove'),
+  mirrored: (f, lengthMm) => fromOtherEnd(f, lengthMm, f.widthMm),
   operations: (f) => grooveOperations('Plunge the O-ring groove', f.cornerMm > 0 ? ['corner'] : []),
 };

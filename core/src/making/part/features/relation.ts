@@ -52,6 +52,7 @@ export const relation: FeatureKind<Relation> = {
   dimensions: (f, host) => [{ name: 'off', what: 'relation', label: label(f, host), value: f.mm, own: { lower: 0, upper: f.mm } }],
   cut: () => ({ shape: 'other', removedMm3: () => 0, marks: [] }),
   raiser: () => null,
+  mirrored: (f) => f,
   operations: (f, host) => [
     {
       kind: 'hold',

@@ -1,6 +1,6 @@
 import type { FeatureKind } from '../feature-kind';
 import { checkGroove, GROOVE_FIELDS, grooveCut, grooveDimensions, grooveOperations, grooveRaiser, type Groove } from './groove';
-import { startLength } from './on-surface';
+import { fromOtherEnd, startLength } from './on-surface';
 
 /** A stretch cut clear of what runs there: between two lands, or inside a long bore. */
 export interface Relief extends Groove {
@@ -21,5 +21,6 @@ export const relief: FeatureKind<Relief> = {
   dimensions: (f, host) => grooveDimensions(f, host),
   cut: (f, host) => grooveCut(f, host),
   raiser: (f, host) => grooveRaiser(f, host, 'a relief'),
+  mirrored: (f, lengthMm) => fromOtherEnd(f, lengthMm, f.widthMm),
   operations: () => grooveOperations('Cut the relief'),
 };

@@ -2,7 +2,7 @@ import { zoneDeviations } from '../../../book/fits';
 import { ringsFor, type RingGroove as BookRing } from '../../../book/rings';
 import type { BookLimits, FeatureKind, Host } from '../feature-kind';
 import { checkGroove, GROOVE_FIELDS, grooveCut, grooveDimensions, grooveOperations, grooveRaiser, type Groove } from './groove';
-import { lengthOf } from './on-surface';
+import { fromOtherEnd, lengthOf } from './on-surface';
 
 /** The groove of a retaining ring, by its standard or as it was measured. */
 export interface RingGroove extends Groove {
@@ -73,5 +73,6 @@ export const ringGroove: FeatureKind<RingGroove> = {
   dimensions: (f, host) => grooveDimensions(f, host, limits(f, host)),
   cut: (f, host) => grooveCut(f, host),
   raiser: (f, host) => grooveRaiser(f, host, 'a ring groove'),
+  mirrored: (f, lengthMm) => fromOtherEnd(f, lengthMm, f.widthMm),
   operations: () => grooveOperations('Plunge the ring groove'),
 };

@@ -1,6 +1,6 @@
 import type { FeatureKind } from '../feature-kind';
 import { checkGroove, GROOVE_FIELDS, grooveCut, grooveDimensions, grooveOperations, grooveRaiser, type Groove } from './groove';
-import { startLength } from './on-surface';
+import { fromOtherEnd, startLength } from './on-surface';
 
 const USES = [
   ['rod-seal', 'rod seal'],
@@ -39,5 +39,6 @@ export const sealGroove: FeatureKind<SealGroove> = {
   ],
   cut: (f, host) => grooveCut(f, host, f.cornerMm),
   raiser: (f, host) => grooveRaiser(f, host, 'a seal groove'),
+  mirrored: (f, lengthMm) => fromOtherEnd(f, lengthMm, f.widthMm),
   operations: (f) => grooveOperations(`Plunge the groove of the ${USES.find((u) => u[0] === f.use)![1]}`, f.cornerMm > 0 ? ['corner'] : []),
 };

@@ -1,5 +1,5 @@
 import type { FeatureBase, FeatureKind } from '../feature-kind';
-import { at, leaves, startLength } from './on-surface';
+import { at, fromOtherEnd, leaves, startLength } from './on-surface';
 
 /** Where a lip seal runs: plunge ground or polished without lead, of a roughness from and to (DIN 3760: Ra 0.2 to 0.8 µm). */
 export interface SealLand extends FeatureBase {
@@ -46,6 +46,7 @@ export const sealLand: FeatureKind<SealLand> = {
     marks: [{ kind: 'texture', fromMm: at(host, f.atMm), toMm: at(host, f.atMm + f.lengthMm) }],
   }),
   raiser: () => null,
+  mirrored: (f, lengthMm) => fromOtherEnd(f, lengthMm, f.lengthMm),
   operations: () => [
     { kind: 'polish', words: 'Plunge grind or polish the seal land square to the axis, no lead', makes: ['at', 'length', 'roughness'] },
   ],

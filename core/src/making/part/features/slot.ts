@@ -1,7 +1,7 @@
 import type { End, FeatureBase, FeatureKind } from '../feature-kind';
 import { root, simpson } from '../integrate';
 import { CLOCK_FIELDS, CLOCK_START, clockDimension, clockMade, type Clocked } from './clock';
-import { END_OPTIONS, endAt, fromEnd, isPartEnd, lengthOf, radiusAtEnd } from './on-surface';
+import { END_OPTIONS, endAt, fromEnd, isPartEnd, lengthOf, otherEnd, radiusAtEnd } from './on-surface';
 
 /** A slot across an end face: a screw's. */
 export interface Slot extends FeatureBase, Clocked {
@@ -54,5 +54,6 @@ export const slot: FeatureKind<Slot> = {
     };
   },
   raiser: () => null,
+  mirrored: otherEnd,
   operations: (f) => [{ kind: 'mill', words: `Slot the ${f.end} end`, makes: ['width', 'depth', ...clockMade(f)] }],
 };

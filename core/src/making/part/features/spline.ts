@@ -1,7 +1,7 @@
 import type { FeatureBase, FeatureKind, Host } from '../feature-kind';
 import { root, simpson } from '../integrate';
 import { CLOCK_FIELDS, CLOCK_START, clockDimension, clockMade, type Clocked } from './clock';
-import { at, leaves, startLength, needsCylinder } from './on-surface';
+import { at, fromOtherEnd, leaves, needsCylinder, startLength } from './on-surface';
 
 /** A straight-sided spline as it was measured. */
 export interface Spline extends FeatureBase, Clocked {
@@ -70,6 +70,7 @@ export const spline: FeatureKind<Spline> = {
     return { shape: 'other', removedMm3: () => (Math.PI * (R * R - r * r) - f.teeth * toothMm2(f, host)) * f.lengthMm, marks: [box] };
   },
   raiser: (f, host) => ({ atMm: at(host, f.atMm), coreMm: f.rootMm, words: 'a spline' }),
+  mirrored: (f, lengthMm) => fromOtherEnd(f, lengthMm, f.lengthMm),
   operations: (f) => [
     { kind: 'mill', words: `Index and mill ${f.teeth} teeth`, makes: ['at', 'length', 'tooth', 'root', ...clockMade(f)] },
   ],

@@ -39,6 +39,7 @@ export const surfaceFinish: FeatureKind<SurfaceFinish> = {
   ],
   cut: () => ({ shape: 'other', removedMm3: () => 0, marks: [] }),
   raiser: () => null,
+  mirrored: (f) => f,
   operations: (f, host) => [
     {
       kind: f.how === 'turned' ? (host.surface.side === 'inside' ? 'bore' : 'turn') : 'polish',

@@ -1,7 +1,7 @@
 import { findThread, THREAD_CLASSES, type Thread as BookThread } from '../../../book/threads';
 import { flankMm, isHoleOf, minorMm, threadBook } from '../book-thread';
 import type { DimensionDraft, End, FeatureBase, FeatureKind } from '../feature-kind';
-import { END_OPTIONS, endAt, inward, lengthOf, startLength } from './on-surface';
+import { END_OPTIONS, endAt, inward, lengthOf, otherEnd, startLength } from './on-surface';
 
 /** A thread from an end of a surface, outside or inside; the surface is its blank. */
 export interface Thread extends FeatureBase {
@@ -132,6 +132,7 @@ export const thread: FeatureKind<Thread> = {
       words: 'the run-out of a thread',
     };
   },
+  mirrored: otherEnd,
   operations: (f, host) => {
     const made = bookOf(f) ? ['length', 'crest', 'pitch-diameter'] : ['length'];
     const how = `${f.hand === 'left' ? ' left-hand' : ''}${f.starts > 1 ? `, ${f.starts} starts` : ''}`;

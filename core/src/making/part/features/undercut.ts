@@ -1,5 +1,5 @@
 import type { End, FeatureBase, FeatureKind, Host } from '../feature-kind';
-import { badFloor, boxGroove, END_OPTIONS, inward, endAt, leaves, radiusAtEnd, roundGroove, startLength } from './on-surface';
+import { END_OPTIONS, badFloor, boxGroove, endAt, inward, leaves, otherEnd, radiusAtEnd, roundGroove, startLength } from './on-surface';
 
 /** A relief at an end of a surface, for a grinding wheel, a mating edge or the run-out of a thread. */
 export interface Undercut extends FeatureBase {
@@ -46,6 +46,7 @@ export const undercut: FeatureKind<Undercut> = {
   }),
   raiser: (f, host) =>
     host.surface.side === 'outside' ? { atMm: fromMm(f, host) + f.widthMm / 2, coreMm: 2 * floorMm(f, host), words: 'an undercut' } : null,
+  mirrored: otherEnd,
   operations: (f) => [
     { kind: 'plunge', words: `Undercut at the ${f.end} end`, makes: ['width', 'diameter', ...(f.cornerMm > 0 ? ['corner'] : [])] },
   ],

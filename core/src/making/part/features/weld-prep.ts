@@ -1,5 +1,5 @@
 import type { End, FeatureBase, FeatureKind, Host } from '../feature-kind';
-import { END_OPTIONS, endAt, inward, isPartEnd, lengthOf, radiusAtEnd } from './on-surface';
+import { END_OPTIONS, endAt, inward, isPartEnd, lengthOf, otherEnd, radiusAtEnd } from './on-surface';
 
 /** An end made ready for a weld: a bevel from the outside down to a root face. */
 export interface WeldPrep extends FeatureBase {
@@ -46,5 +46,6 @@ export const weldPrep: FeatureKind<WeldPrep> = {
     return { shape: 'turned', contour: dir === 1 ? points : points.reverse() };
   },
   raiser: () => null,
+  mirrored: otherEnd,
   operations: (f) => [{ kind: 'turn', words: `Bevel the ${f.end} end for the weld`, makes: ['bevel', 'root'] }],
 };

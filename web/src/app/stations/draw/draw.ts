@@ -1,5 +1,5 @@
 import { NgTemplateOutlet } from '@angular/common';
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { check, choiceInput, routes } from '@iron-patch/contract';
 import {
   askedHere,
@@ -9,7 +9,9 @@ import {
   comparedWith,
   fieldsOf,
   hostOf,
+  inSentence,
   kindOf,
+  mirrored,
   placeAll,
   roundStart,
   surface,
@@ -35,6 +37,9 @@ import { StrengthPanel } from './strength-panel';
 import { SurfaceRow } from './surface-row';
 
 const NOTHING = { outside: [], bores: [] };
+
+/** Kinds that are left- or right-handed. */
+const HANDED: readonly FeatureKindId[] = ['thread', 'knurl', 'oil-groove'];
 
 /** Paths of the drawing that have a field on this screen; what is said of others stands in one block. */
 const FIELDS = /^(name|block\.\w+|block\.cuts\.\d+\.(?!on$)\w+|(outside\.\d+|bores\.\d+\.surfaces\.\d+|features\.\d+)\.(?!on$)\w+)$/;
@@ -211,6 +216,16 @@ export class Draw {
 
   protected change(change: Partial<Part>): void {
     this.store.draft({ ...this.part()!, ...change });
+  }
+
+  /** What has a hand, once the part was mirrored here; empty before. */
+  protected readonly handed = signal<readonly string[]>([]);
+  protected readonly otherHand = computed(() => this.store.sheet()?.job.changes.includes('other-hand') ?? false);
+
+  protected mirror(): void {
+    const part = mirrored(this.part()!);
+    this.handed.set(part.features.filter((f) => HANDED.includes(f.kind)).map((f) => inSentence(f.name)));
+    this.change(part);
   }
 
   protected outside(index: number, s: Surface): void {
