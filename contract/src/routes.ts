@@ -46,5 +46,6 @@ export const routes = {
   slip: (id: string) => `/api/jobs/${id}/slip.pdf`,
   report: (id: string) => `/api/jobs/${id}/report.pdf`,
   drawing: (id: string) => `/api/jobs/${id}/drawing.svg`,
+  drawingPdf: (id: string) => `/api/jobs/${id}/drawing.pdf`,
   drawingDxf: (id: string) => `/api/jobs/${id}/drawing.dxf`,
 } as const;

@@ -1,10 +1,11 @@
-import { drawingSheet, inMark, isDrawn, sceneDxf, sceneSvg, seenAt, workOut } from '@iron-patch/core';
-import { routes } from '@iron-patch/contract';
+import { dayWords, inMark, inTrueSize, itemSheet, sceneDxf, sceneSvg, seenAt, workOut } from '@iron-patch/core';
+import { routes, wallTime } from '@iron-patch/contract';
 import type { Express, Request, Response } from 'express';
 import type { Pool } from '../db';
 import { idIn, notFound } from '../http';
 import { loadSheet } from '../sheets';
 import { loadShop } from '../shop';
+import { drawingPdf } from './drawing';
 import { jobSlip } from './job-slip';
 import { label } from './label';
 import { report } from './report';
@@ -42,13 +43,15 @@ export function mountDocuments(app: Express, pool: Pool, { timeZone, origin }: P
     sendFile(res, `job-${sheet.job.number}-report.pdf`, 'application/pdf', await report(sheet, repair, shop, timeZone));
   });
 
-  app.get([routes.drawing(':id'), routes.drawingDxf(':id')], async (req, res) => {
+  app.get([routes.drawing(':id'), routes.drawingPdf(':id'), routes.drawingDxf(':id')], async (req, res) => {
     const { sheet, shop, ...of } = await load(req);
     const repair = seenAt(of.repair, typeof req.query['item'] === 'string' ? req.query['item'] : null);
-    if (!repair.part || !isDrawn(repair.part.part) || repair.part.problems.length) throw notFound('drawing yet: finish Draw first');
-    const scene = drawingSheet(repair.part, `${sheet.job.number} ${sheet.job.title}`, sheet.job.unit);
+    const drawing = itemSheet(sheet, repair, shop, (at) => dayWords(wallTime(at, timeZone).day));
+    if (!drawing) throw notFound('drawing yet: finish Draw first');
     const write = (text: string): string => inMark(text, shop.card.decimalMark);
-    if (req.path.endsWith('.dxf')) sendFile(res, `job-${sheet.job.number}.dxf`, 'image/vnd.dxf', sceneDxf(scene, write));
-    else sendFile(res, `job-${sheet.job.number}.svg`, 'image/svg+xml', sceneSvg(scene, write));
+    const name = `job-${sheet.job.number}`;
+    if (req.path.endsWith('.dxf')) sendFile(res, `${name}.dxf`, 'image/vnd.dxf', sceneDxf(inTrueSize(drawing), write));
+    else if (req.path.endsWith('.pdf')) sendFile(res, `${name}-drawing.pdf`, 'application/pdf', await drawingPdf(drawing, write));
+    else sendFile(res, `${name}.svg`, 'image/svg+xml', sceneSvg(drawing, write));
   });
 }

@@ -1,7 +1,8 @@
-import { BLOCK_KINDS, workOut, type JobSheet } from '@iron-patch/core';
+import { BLOCK_KINDS, inMark, itemSheet, workOut, type JobSheet } from '@iron-patch/core';
 import { drawnPin, testChoice, testReading, testSheet, testShop } from '@iron-patch/core/testing';
 import { TEXT_LIMITS } from '@iron-patch/contract';
 import { textOfPdf } from '../testing/text-of-pdf';
+import { drawingPdf } from './drawing';
 import { jobSlip } from './job-slip';
 import { label } from './label';
 import { measuredRows } from './measured-rows';
@@ -27,6 +28,30 @@ const slipText = (sheet: JobSheet, shop = testShop): Promise<string[]> =>
 const reportText = (sheet: JobSheet, shop = testShop): Promise<string[]> =>
   report(sheet, workOut(sheet, shop), shop, 'UTC').then(textOfPdf);
 const squeezed = (text: string): string => text.replace(/\s+/g, '');
+
+describe('the drawing', () => {
+  const sheetOf = (sheet: JobSheet) => itemSheet(sheet, workOut(sheet, testShop), testShop, (at) => at.slice(0, 10))!;
+  it('is one page with its sizes, its title block and its release, decimals in the mark of the shop', async () => {
+    const release = { id: 'r', jobId: 'job', itemId: 'job', figures: [], personId: testShop.people[0]!.id, at: '2026-11-27T09:00:00Z' };
+    const [page, ...more] = textOfPdf(await drawingPdf(sheetOf(drawn({ releases: [release, release] })), (t) => inMark(t, ',')));
+    expect(more).toEqual([]);
+    const text = squeezed(page!);
+    for (const words of [
+      'Body⌀40,033to40,049',
+      '0,00',
+      '120,00',
+      'Mediumcarbonsteel',
+      `2,2026-11-27,${testShop.people[0]!.name.replace(' ', '')}`,
+      'ISO2768-1',
+    ])
+      expect(text).toContain(words);
+  });
+  it('says so while nothing is released, and is of no part with problems', async () => {
+    expect(squeezed(textOfPdf(await drawingPdf(sheetOf(drawn()), (t) => t))[0]!)).toContain('notreleased');
+    const bad = testSheet({ choices: [testChoice('part', { ...drawnPin(), outside: [] })] });
+    expect(sheetOf(bad)).toBeNull();
+  });
+});
 
 describe('papers', () => {
   it('of a plain job are one page each', async () => {

@@ -8,6 +8,7 @@ const LAYERS: Readonly<Record<LineStyle | 'text', string>> = {
   centre: 'CENTRE',
   size: 'SIZES',
   treated: 'TREATED',
+  frame: 'SHEET',
   text: 'TEXT',
 };
 

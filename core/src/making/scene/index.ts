@@ -1,5 +1,7 @@
 export type { LineStyle, Primitive, Scene } from './scene';
-export { featureLines, partLines, partSheet, type SheetWords } from './part-scene';
+export { featureLines, partLines } from './part-scene';
+export { partSheet, type SheetWords } from './turned-sheet';
+export { inTrueSize, SHEET_MM, type Sheet } from './page';
 export { blockLines, blockSheet, cutLines, type BlockWords } from './block-scene';
 export { bodyLines, boreLines } from './half-section';
 export { boundsOf } from './bounds';

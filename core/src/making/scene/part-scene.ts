@@ -1,8 +1,8 @@
-import { boreOutlines, hostOf, kindOf, outline, partLengthMm, placeOutside, sideMarks, type Part, type PlacedMark } from '../part';
+import { boreOutlines, hostOf, kindOf, outline, partLengthMm, sideMarks, type Part, type PlacedMark } from '../part';
 import { inSentence } from '../../terms/words';
 import { blockLines } from './block-scene';
 import { bodyLines, boreLines } from './half-section';
-import type { Primitive, Scene } from './scene';
+import type { Primitive } from './scene';
 
 function markLines({ mark, side, radiusMm }: PlacedMark): Primitive[] {
   switch (mark.kind) {
@@ -93,73 +93,16 @@ export function partLines(part: Part): Primitive[] {
   ];
 }
 
-const TEXT_MM = 3.5;
-const ROW_MM = 5;
-const MARGIN_MM = 30;
-/** Neighbouring diameters stand on rows of their own, so that they do not run into each other. */
-const SIZE_ROWS = 3;
-
-/** What a sheet says: the diameter of each outside surface, positions of shoulders, and a line for everything else. */
-export interface SheetWords {
-  readonly title: string;
-  /** By id of an outside surface: `Body ⌀ 39.95 to 39.97`. */
-  readonly diameters: Readonly<Record<string, string>>;
-  /** A place along the axis in the sheet's unit. */
-  readonly place: (mm: number) => string;
-  /** Bores, features, material: one line each. */
-  readonly notes: readonly string[];
-}
-
-/** A drawing sheet of a valid part in true size: lengths from the zero face below, diameters above, everything else in lines. */
-export function partSheet(part: Part, words: SheetWords): Scene {
-  const placed = placeOutside(part);
-  const length = partLengthMm(part);
-  const radius = Math.max(...outline(part).map((p) => p.r));
-  const text = (x: number, y: number, t: string, anchor: 'start' | 'middle' = 'middle'): Primitive => ({
-    kind: 'text',
-    x,
-    y,
-    text: t,
-    anchor,
-    heightMm: TEXT_MM,
-  });
-  const sizes = placed.map((s, i) => text((s.fromMm + s.toMm) / 2, radius + 6 + (i % SIZE_ROWS) * ROW_MM, words.diameters[s.id] ?? ''));
-  const lengths = placed.flatMap((s, i): Primitive[] => {
-    // Every other place a row lower: short steps stand close together.
-    const y = -radius - 12 - (i % 2) * ROW_MM;
-    return [
-      {
-        kind: 'path',
-        points: [
-          [s.toMm, -s.rightMm / 2 - 1],
-          [s.toMm, y + 4],
-        ],
-        closed: false,
-        style: 'size',
-      },
-      text(s.toMm, y, words.place(s.toMm)),
-    ];
-  });
-  const below = -radius - 12 - 2 * ROW_MM;
-  const lines = words.notes.map((t, i) => text(0, below - (i + 1) * ROW_MM, t, 'start'));
-  return {
-    title: words.title,
-    fromX: -MARGIN_MM,
-    toX: length + MARGIN_MM,
-    fromY: below - (lines.length + 2) * ROW_MM,
-    toY: radius + MARGIN_MM,
-    primitives: [...partLines(part), ...sizes, ...lengths, ...lines],
-  };
-}
-
 /** One line for each feature of a part: its name, where it is, its dimensions as the sheet writes them. */
 export function featureLines(part: Part, write: (key: string) => string): string[] {
   return part.features.flatMap((f) => {
     const host = hostOf(part, f.on);
     if (!host) return [];
+    // The crests of a thread are its surface's own diameter, told there.
     const own = kindOf(f.kind)
       .dimensions(f, host)
-      .map((d) => `${d.label} ${write(`${f.id}.${d.name}`)}`);
-    return [`${f.name} on ${inSentence(host.surface.name)}: ${own.join(', ')}`];
+      .flatMap((d) => (d.ofSurface ? [] : [`${d.label} ${write(`${f.id}.${d.name}`)}`]));
+    const named = f.kind === 'thread' ? [[f.thread, f.threadClass, f.hand === 'left' ? 'left hand' : ''].filter(Boolean).join(' ')] : [];
+    return [`${f.name} on ${inSentence(host.surface.name)}: ${[...named, ...own].join(', ')}`];
   });
 }

@@ -1,5 +1,7 @@
-/** How a line is drawn: the part's edges, thinner detail, what lies behind metal, centre lines, dimension lines, along a surface that is treated. */
-export type LineStyle = 'edge' | 'thin' | 'hidden' | 'centre' | 'size' | 'treated';
+/**
+ * How a line is drawn: the part's edges, thinner detail, what lies behind metal, centre lines, dimension lines, along a surface that is
+ * treated, the sheet's own frame. */
+export type LineStyle = 'edge' | 'thin' | 'hidden' | 'centre' | 'size' | 'treated' | 'frame';
 
 /** One thing to draw, mm, x along the axis and y up. Data, not markup: each renderer knows these and nothing else. */
 export type Primitive =

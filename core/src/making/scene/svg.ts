@@ -9,6 +9,7 @@ const STROKES: Readonly<Record<LineStyle, string>> = {
   hidden: 'stroke-width="0.18" stroke-dasharray="2 1"',
   centre: 'stroke-width="0.18" stroke-dasharray="6 1.5 1 1.5"',
   size: 'stroke-width="0.18"',
+  frame: 'stroke-width="0.35"',
   treated: 'stroke-width="0.7" stroke-dasharray="6 1.5 1 1.5"',
 };
 const FILLS = { section: 'url(#section)', outside: 'none', paper: '#fff' } as const;

@@ -108,12 +108,12 @@ describe('a block from Draw to Prove', () => {
     const pin = newPart('plain-pin', 'Pin', 40, 100);
     const fine = { id: 'f', kind: 'surface-finish', on: 'body', name: 'Surface', raUm: 0.125, how: 'polished' } as const;
     const { part } = found(testSheet({ choices: [testChoice(choiceKey.part, { ...pin, features: [fine] })] }));
-    expect(sceneSvg(drawingSheet(part!, 'Pin', 'mm'))).toContain('at most 0.125 µm');
+    expect(sceneSvg(drawingSheet(part!, { title: 'Pin', released: '', quantity: 1 }, 'mm'))).toContain('at most 0.125 µm');
   });
 
   it('is drawn in three views with its hole table', () => {
     const { part } = found(job(link({ diameterMm: 16, atMm: 20, upMm: 15 }, H7)));
-    const svg = sceneSvg(drawingSheet(part!, 'Link', 'mm'));
+    const svg = sceneSvg(drawingSheet(part!, { title: 'Link', released: '', quantity: 1 }, 'mm'));
     expect(svg).toContain('first-angle projection');
     expect(svg).toContain('A: Hole, top: diameter 16.000 to 16.018, centre from the left edge 19.800 to 20.200');
     expect(svg).toContain('stroke-dasharray="2 1"');

@@ -1,4 +1,4 @@
-import { sceneDxf, sceneSvg } from '../../making/scene';
+import { inTrueSize, sceneDxf, sceneSvg } from '../../making/scene';
 import { FEATURE_KINDS, hostOf, newPart, surface, type Part } from '../../making/part';
 import { choiceKey } from './choices';
 import { drawingSheet } from './drawing-sheet';
@@ -27,17 +27,24 @@ const part: Part = {
   features: [...pin.features, groove, hole],
   bores: [{ id: 'b', from: 'near', through: false, surfaces: [surface('oil', 'cylinder', 'Oil bore', 50, 8)] }],
 };
-const sheet = drawingSheet(workOut(testSheet({ choices: [testChoice(choiceKey.part, part)] }), testShop).part!, '<script>&"Pin', 'mm');
+const sheet = drawingSheet(
+  workOut(testSheet({ choices: [testChoice(choiceKey.part, part)] }), testShop).part!,
+  { title: '<script>&"Pin', released: '2, 27 Nov 2026, Ada', quantity: 3 },
+  'mm',
+);
 
 describe('as SVG', () => {
-  it('is in true size, with limits, and no markup from its title', () => {
+  it('is one lying A4, with limits, scale and release, and no markup from its title', () => {
     const svg = sceneSvg(sheet);
-    expect(svg).toContain('width="180.000mm"');
+    expect(svg).toContain('width="297.000mm"');
+    expect(svg).toContain('2, 27 Nov 2026, Ada');
+    expect(svg).toContain('1 to 1');
     expect(svg).toContain('Body ⌀ 39.700 to 40.300');
     expect(svg).toContain('Oil bore ⌀ 7.800 to 8.200, from the near end, 49.700 to 50.300 deep');
     expect(svg).toContain('Ring groove on body:');
-    expect(svg).toContain('mm, lengths from the zero face');
-    expect(svg).toContain('width 1.850 to 1.990');
+    expect(svg).toContain('mm at 20 °C, from the zero face');
+    const said = svg.replace(/<[^>]*>/g, ' ').replace(/\s+/g, ' ');
+    expect(said).toContain('width 1.850 to 1.990');
     expect(svg).not.toContain('<script>');
   });
   it('writes a comma in the words only: lines stay SVG', () => {
@@ -49,7 +56,7 @@ describe('as SVG', () => {
 
 describe('as DXF', () => {
   /** Group codes and values in pairs, as the format has them. */
-  const pairs = sceneDxf(sheet)
+  const pairs = sceneDxf(inTrueSize(sheet))
     .split('\r\n')
     .slice(0, -1)
     .reduce<[number, string][]>((all, line, i, lines) => (i % 2 ? all : [...all, [Number(line), lines[i + 1]!]]), []);

@@ -1,7 +1,11 @@
 import { materialOf } from '../../book/materials';
-import { blockSheet, cutLines, featureLines, partSheet, type Scene } from '../../making/scene';
-import { formatLength, type LengthUnit } from '../../terms/quantity';
+import { GENERAL_TOLERANCE_SOURCE } from '../../book/fits';
+import { blockSheet, cutLines, featureLines, partSheet, type Sheet } from '../../making/scene';
+import { formatLength, significant, type LengthUnit } from '../../terms/quantity';
+import { isDrawn } from '../../making/part';
 import type { DimensionFinding, PartFinding } from './part-finding';
+import type { JobSheet, Shop } from './records';
+import type { Repair } from './repair';
 
 /** A number of a dimension, in the reader's unit where it is a length; without its unit. */
 export const writtenValue = ({ dimension }: Pick<DimensionFinding, 'dimension'>, value: number, unit: LengthUnit): string =>
@@ -24,31 +28,77 @@ export function writtenDimension(d: DimensionFinding, unit: LengthUnit): string 
   return limits ? `${formatLength(limits.lowerMm, unit)} to ${formatLength(limits.upperMm, unit)}` : formatLength(dimension.value, unit);
 }
 
-/** The drawing of a part as a scene, with every dimension and its limits. */
-export function drawingSheet(found: PartFinding, title: string, unit: LengthUnit): Scene {
+/** What a sheet tells beside the part itself. */
+export interface SheetTitle {
+  /** Job and what it is called. */
+  readonly title: string;
+  /** Which release it shows, when and by whom; empty while it is not released. */
+  readonly released: string;
+  readonly quantity: number;
+}
+
+/** The drawing of a part as one sheet, with every dimension and its limits. */
+export function drawingSheet(found: PartFinding, { title, released, quantity }: SheetTitle, unit: LengthUnit): Sheet {
+  const { part } = found;
   const byKey = new Map(found.dimensions.map((d) => [d.dimension.key, d]));
   const write = (key: string): string => {
     const d = byKey.get(key);
     return d ? writtenDimension(d, unit) : '';
   };
-  const { block } = found.part;
-  const head = [`${title}, ${unit}`, `${found.part.name}, ${materialOf(found.part.materialId)?.name ?? 'material not known'}`];
-  if (block)
-    return blockSheet(block, {
+  const material = materialOf(part.materialId)?.name ?? 'material not known';
+  const { block } = part;
+  if (block) {
+    const head = [`${title}, ${unit}`, `${part.name}, ${material}`];
+    const scene = blockSheet(block, {
       title,
       ...{ length: write('block.length'), width: write('block.width'), height: write('block.height') },
       notes: [`${head[0]}, first-angle projection, places from the left, front and lower edges`, head[1]!, ...cutLines(block, write)],
     });
-  const bored = found.part.bores.flatMap((b) =>
+    return { ...scene, scale: 1, zero: [0, 0] };
+  }
+  const bored = part.bores.flatMap((b) =>
     b.surfaces.map(
       (s) =>
         `${s.name} ⌀ ${write(s.id)}, from the ${b.from} end${byKey.has(`${s.id}.length`) ? `, ${write(`${s.id}.length`)} deep` : ', through'}`,
     ),
   );
-  return partSheet(found.part, {
+  const lines = featureLines(part, write);
+  const threads = new Map(part.features.flatMap((f) => (f.kind === 'thread' ? [[f.on, f.thread] as const] : [])));
+  const mass = found.mass ? [['mass', `${significant(found.mass.value, 3)} kg`] as const] : [];
+  return partSheet(part, {
     title,
-    diameters: Object.fromEntries(found.part.outside.map((s) => [s.id, `${s.name} ⌀ ${write(s.id)}`])),
+    name: part.name,
+    fields: [
+      ['job', title],
+      ['material', material],
+      ...mass,
+      ['off', String(quantity)],
+      ['sizes', `${unit} at 20 °C, from the zero face`],
+      ['not otherwise said', GENERAL_TOLERANCE_SOURCE],
+      ['view', 'half section'],
+      ['edges', 'broken, burrs off'],
+      ['release', released || 'not released'],
+    ],
+    diameters: Object.fromEntries(
+      part.outside.map((s) => [s.id, [s.name, threads.get(s.id) ?? '', '⌀', write(s.id)].filter(Boolean).join(' ')]),
+    ),
     place: (mm) => formatLength(mm, unit, unit === 'mm' ? 2 : 3),
-    notes: [`${head[0]}, lengths from the zero face`, head[1]!, ...bored, ...featureLines(found.part, write)],
+    numbers: Object.fromEntries(part.features.map((f, i) => [f.id, i + 1])),
+    notes: [...bored, ...lines.map((l, i) => `(${i + 1}) ${l}`)],
   });
+}
+
+/** The sheet of an item of a job as it stands: with its newest release, however many of it. Null while nothing of it is drawn, or the drawing does not hold. */
+export function itemSheet(
+  sheet: JobSheet,
+  { at, part }: Pick<Repair, 'at' | 'part'>,
+  shop: Pick<Shop, 'people'>,
+  day: (at: string) => string,
+): Sheet | null {
+  if (!at || !part || !isDrawn(part.part) || part.problems.length) return null;
+  const own = sheet.releases.filter((r) => r.itemId === at.item.id);
+  const newest = own.at(-1);
+  const who = shop.people.find((p) => p.id === newest?.personId)?.name ?? '';
+  const released = newest ? `${own.length}, ${day(newest.at)}, ${who}` : '';
+  return drawingSheet(part, { title: `${sheet.job.number} ${sheet.job.title}`, released, quantity: at.item.quantity }, sheet.job.unit);
 }

@@ -33,7 +33,7 @@ export type { DimensionFinding, LimitsFrom, PartFinding, SegmentFinding } from '
 export { STEP_ACT_IDS, STEP_ACTS, stepActOf, type StepAct, type StepActRow } from './step-acts.data';
 export type { BlockPlan } from './block-plan';
 export { askedHere, type AskedHere } from './asked-here';
-export { drawingSheet, unitBehind, writtenDimension, writtenValue } from './drawing-sheet';
+export { drawingSheet, itemSheet, unitBehind, writtenDimension, writtenValue } from './drawing-sheet';
 export { rungFigure, usualPlan, type PlanFinding, type SegmentPasses } from './plan-finding';
 export type { CutFinding } from './cut-finding';
 export { signProblems, type ProofFinding, type Signing } from './proof-finding';

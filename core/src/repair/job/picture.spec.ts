@@ -47,6 +47,9 @@ it('shows the new part once it is drawn, and something when nothing is known', (
   expect(pictureModel(workOut(sheet, testShop), 'worn').shows).toBe('found');
   expect(drawn).toMatchObject({ shows: 'part', toMm: 120, largestRadiusMm: 28 });
   expect(drawn.spans.map((s) => s.id)).toEqual(['head', 'body']);
+  // The old one lies dashed under it.
+  expect(drawn.ghost.length).toBeGreaterThan(0);
+  expect(pictureModel(workOut(sheet, testShop), 'worn').ghost).toEqual([]);
   const empty = pictureModel(workOut(testSheet({ components: [], places: [], readings: [] }), testShop), 'new');
   expect(empty).toMatchObject({ lines: [], fromMm: 0, toMm: 100 });
 });

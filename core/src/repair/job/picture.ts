@@ -43,6 +43,8 @@ export interface PictureModel {
   readonly largestRadiusMm: number;
   /** Empty where there is nothing to draw yet. */
   readonly lines: readonly Primitive[];
+  /** Edges of the old part as found, to lie under the new one; empty where that is what is shown. */
+  readonly ghost: readonly Primitive[];
   readonly spans: readonly PictureSpan[];
   readonly mates: readonly PictureSpan[];
   readonly stations: readonly PictureStation[];
@@ -167,11 +169,13 @@ export function pictureModel(repair: Repair, which: 'worn' | 'new'): PictureMode
   const mates = repair.places
     .filter((f) => f.component.role === 'mate' && isDiameter(f.place.kind) && !cut.includes(f.component.id))
     .map((f) => spanOf(f));
-  const drawn = drawing.shows === 'block' ? found(repair.places).lines : drawing.lines;
+  const old = found(repair.places).lines;
+  const drawn = drawing.shows === 'block' ? old : drawing.lines;
   const { fromX, toX, toY } = boundsOf(drawn.filter((l) => l.kind === 'area'));
   const xs = [...(drawn.length ? [fromX, toX] : []), ...mates.flatMap((m) => [m.fromMm, m.toMm])];
   return {
     ...drawing,
+    ghost: drawing.shows === 'part' ? old.flatMap((l) => (l.kind === 'path' ? [{ ...l, style: 'hidden' as const }] : [])) : [],
     fromMm: xs.length ? Math.min(0, ...xs) : 0,
     toMm: xs.length ? Math.max(...xs) : EMPTY_LENGTH_MM,
     largestRadiusMm: Math.max(UNKNOWN_RADIUS_MM / 2, toY, ...mates.map((m) => m.radiusMm)),

@@ -57,6 +57,9 @@ export const BLOCK_VIEWS = 'The block from the front, from above below it, from 
         </defs>
         <text x="18" y="28" class="title">{{ names[m.shows] }}</text>
         <text x="18" y="47" class="sub">half section</text>
+        @if (m.ghost.length) {
+          <text x="18" y="65" class="sub">the old one dashed</text>
+        }
         @if (wear()) {
           <text x="18" y="65" class="sub">wear {{ wearTimes }} x deeper</text>
         }
@@ -68,6 +71,9 @@ export const BLOCK_VIEWS = 'The block from the front, from above below it, from 
         }
         @if (m.lines.length) {
           <g ipSceneLines [lines]="m.lines" [at]="placing()" hatch="ip-section"></g>
+          @if (m.ghost.length) {
+            <g ipSceneLines class="ghost" [lines]="m.ghost" [at]="placing()" hatch="ip-section"></g>
+          }
           @for (s of m.spans; track s.id) {
             <rect
               class="hit"
@@ -139,6 +145,9 @@ export const BLOCK_VIEWS = 'The block from the front, from above below it, from 
     .sub {
       font: 400 14px var(--label);
       fill: var(--scribe-quiet);
+    }
+    .ghost {
+      opacity: 0.8;
     }
     .centre {
       stroke: var(--scribe-quiet);

@@ -1,5 +1,5 @@
 import { NgTemplateOutlet } from '@angular/common';
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, HostListener, inject, signal } from '@angular/core';
 import { check, choiceInput, routes } from '@iron-patch/contract';
 import {
   askedHere,
@@ -191,6 +191,7 @@ export class Draw {
   protected readonly bare = computed(() => (this.found()?.unlimited ?? []).map((d) => d.dimension.label).join(', '));
   private readonly ofItem = computed(() => `?item=${this.store.item()?.id ?? ''}`);
   protected readonly svg = computed(() => routes.drawing(this.store.sheet()!.job.id) + this.ofItem());
+  protected readonly pdf = computed(() => routes.drawingPdf(this.store.sheet()!.job.id) + this.ofItem());
   protected readonly dxf = computed(() => routes.drawingDxf(this.store.sheet()!.job.id) + this.ofItem());
 
   protected readonly fieldsOf = fieldsOf;
@@ -216,6 +217,19 @@ export class Draw {
 
   protected change(change: Partial<Part>): void {
     this.store.draft({ ...this.part()!, ...change });
+  }
+
+  /** Arrows walk along the axis, from surface to surface, while no field has the keys. */
+  @HostListener('document:keydown.arrowright', ['$event', '1'])
+  @HostListener('document:keydown.arrowleft', ['$event', '-1'])
+  protected walk(event: Event, step: 1 | -1): void {
+    const row = this.part()?.outside ?? [];
+    if (!row.length || (event.target as HTMLElement).closest('input, select, textarea, [role=dialog], [role=tablist], [role=radiogroup]'))
+      return;
+    const at = row.findIndex((s) => s.id === this.store.selection().spanId);
+    const next = row[at < 0 ? (step > 0 ? 0 : row.length - 1) : Math.min(Math.max(at + step, 0), row.length - 1)]!;
+    event.preventDefault();
+    this.store.select({ spanId: next.id, stationMm: null, clockDeg: null });
   }
 
   /** What has a hand, once the part was mirrored here; empty before. */

@@ -28,3 +28,24 @@ it('mirrors the drawing in one press, says what has a hand, and forgets it as an
   await press(fixture, 'Forget the changes');
   expect(store.draftPart()).toBeNull();
 });
+
+it('is walked along the axis by arrows, and what is picked comes to hand', async () => {
+  const store = await openSheet(new FakeServer(testSheet({ choices: [testChoice(choiceKey.part, drawnPin())] })));
+  const fixture = await show(Draw);
+  const arrow = async (key: string, target: EventTarget = document.body): Promise<void> => {
+    target.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true }));
+    await fixture.whenStable();
+  };
+  await arrow('ArrowRight');
+  expect(store.selection().spanId).toBe('head');
+  const legend = (): string | undefined => document.activeElement?.querySelector('legend')?.textContent.trim();
+  expect(legend()).toBe('Head');
+  await arrow('ArrowRight');
+  await arrow('ArrowRight');
+  expect([store.selection().spanId, legend()]).toEqual(['body', 'Body']);
+  // In a field the arrows are the field's own.
+  await arrow('ArrowLeft', (fixture.nativeElement as HTMLElement).querySelector('input')!);
+  expect(store.selection().spanId).toBe('body');
+  await arrow('ArrowLeft');
+  expect(store.selection().spanId).toBe('head');
+});

@@ -1,4 +1,15 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  type ElementRef,
+  inject,
+  input,
+  output,
+  signal,
+  viewChild,
+} from '@angular/core';
 import {
   FEATURE_KINDS,
   formatLength,
@@ -21,7 +32,7 @@ import { FigureButton } from '../../show';
   imports: [ChooseField, FigureButton, LengthInput, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <fieldset [class.on]="store.selection().spanId === surface().id">
+    <fieldset #row tabindex="-1" [class.on]="picked()">
       <legend>{{ surface().name || 'Surface' }}</legend>
       <ip-text
         label="Name"
@@ -165,6 +176,8 @@ import { FigureButton } from '../../show';
 })
 export class SurfaceRow {
   protected readonly store = inject(SheetStore);
+  private readonly row = viewChild<ElementRef<HTMLElement>>('row');
+  protected readonly picked = computed(() => this.store.selection().spanId === this.surface().id);
   readonly surface = input.required<Surface>();
   readonly side = input.required<'outside' | 'inside'>();
   /** Where it stands in the drawing: `outside.2`. */
@@ -193,6 +206,16 @@ export class SurfaceRow {
       .map((k): Option => [k, kindOf(k).name])
       .sort((p, q) => p[1].localeCompare(q[1])),
   ]);
+
+  constructor() {
+    // Picked in the picture or by an arrow: the row comes to hand, unless somebody is in it already.
+    effect(() => {
+      const row = this.row()?.nativeElement;
+      if (!this.picked() || !row || row.contains(document.activeElement)) return;
+      row.scrollIntoView?.({ block: 'nearest' });
+      row.focus({ preventScroll: true });
+    });
+  }
 
   protected band({ limits }: DimensionFinding): string {
     const unit = this.store.unit();

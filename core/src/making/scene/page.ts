@@ -1,0 +1,122 @@
+import { wrapped } from './flags';
+import type { LineStyle, Primitive, Scene } from './scene';
+
+/** A scene on a sheet of paper, mm from its lower left corner, with where the part's own zero lies on it and how large it is drawn. */
+export interface Sheet extends Scene {
+  /** Paper over part: 0.5 is 1 to 2. */
+  readonly scale: number;
+  readonly zero: readonly [x: number, y: number];
+}
+
+/** A4 lying, mm. */
+export const SHEET_MM = { width: 297, height: 210 } as const;
+export const FRAME_MM = 10;
+/** Scales that a machinist reads without thinking (ISO 5455). */
+export const SCALES = [10, 5, 2, 1, 0.5, 0.2, 0.1, 0.05] as const;
+/** `1 to 2`, `2 to 1`. */
+export const scaleWords = (scale: number): string => (scale >= 1 ? `${scale} to 1` : `1 to ${Math.round(1 / scale)}`);
+
+const TITLE = { width: 124, height: 48 } as const;
+/** Letters of notes, mm: large where there is room. */
+const NOTE_LETTERS = [2.5, 2, 1.6] as const;
+const NOTE_ROW = 1.6;
+const LETTER_SHARE = 0.62;
+const NOTES_MM = SHEET_MM.width - 2 * FRAME_MM - TITLE.width - 8;
+/** Notes take no more than this of the sheet's height, mm, while their letters can be smaller. */
+const NOTES_MOST_MM = 80;
+
+export const text = (x: number, y: number, words: string, heightMm: number, anchor: 'start' | 'middle' = 'start'): Primitive => ({
+  kind: 'text',
+  x,
+  y,
+  text: words,
+  anchor,
+  heightMm,
+});
+export const path = (points: readonly (readonly [number, number])[], style: LineStyle, closed = false): Primitive => ({
+  kind: 'path',
+  points,
+  closed,
+  style,
+});
+const box = (x: number, y: number, width: number, height: number): Primitive =>
+  path(
+    [
+      [x, y],
+      [x + width, y],
+      [x + width, y + height],
+      [x, y + height],
+    ],
+    'frame',
+    true,
+  );
+
+/** What stands at the foot of a sheet. */
+export interface Foot {
+  readonly name: string;
+  /** Label and value, read by rows of two. */
+  readonly fields: readonly (readonly [label: string, value: string])[];
+  readonly notes: readonly string[];
+}
+
+/** The frame, the title block and the notes; and how high above the sheet's lower edge they reach, mm. */
+export function sheetFoot({ name, fields, notes }: Foot): { readonly primitives: readonly Primitive[]; readonly topMm: number } {
+  const set = NOTE_LETTERS.map((letter) => {
+    const lines = notes.flatMap((n) => wrapped(n, Math.floor(NOTES_MM / (letter * LETTER_SHARE))));
+    return { letter, lines, height: lines.length * letter * NOTE_ROW };
+  });
+  const notesAs = set.find((s) => s.height <= NOTES_MOST_MM) ?? set.at(-1)!;
+  const top = FRAME_MM + Math.max(TITLE.height, notesAs.height + 4);
+  const left = SHEET_MM.width - FRAME_MM - TITLE.width;
+  const rowMm = (TITLE.height - 10) / Math.ceil(fields.length / 2);
+  const cells = fields.flatMap(([label, value], i): Primitive[] => {
+    const x = left + (i % 2) * (TITLE.width / 2) + 2;
+    const y = FRAME_MM + TITLE.height - 10 - (Math.floor(i / 2) + 1) * rowMm;
+    const most = Math.floor((TITLE.width / 2 - 4) / (2.4 * LETTER_SHARE));
+    return [text(x, y + rowMm - 2.4, label, 1.6), text(x, y + 1.4, value.slice(0, most), 2.4)];
+  });
+  return {
+    topMm: top,
+    primitives: [
+      box(FRAME_MM, FRAME_MM, SHEET_MM.width - 2 * FRAME_MM, SHEET_MM.height - 2 * FRAME_MM),
+      box(left, FRAME_MM, TITLE.width, TITLE.height),
+      path(
+        [
+          [left, FRAME_MM + TITLE.height - 10],
+          [left + TITLE.width, FRAME_MM + TITLE.height - 10],
+        ],
+        'frame',
+      ),
+      text(left + 2, FRAME_MM + TITLE.height - 7, name.slice(0, Math.floor((TITLE.width - 4) / (4.5 * LETTER_SHARE))), 4.5),
+      ...cells,
+      ...notesAs.lines.map((line, i) => text(FRAME_MM + 3, top - 3 - (i + 1) * notesAs.letter * NOTE_ROW + 1, line, notesAs.letter)),
+    ],
+  };
+}
+
+/** Moved and made larger or smaller: each place times `scale`, then `dx`, `dy` on; letters keep their height. */
+export function moved(primitives: readonly Primitive[], scale: number, dx: number, dy: number): Primitive[] {
+  const at = ([x, y]: readonly [number, number]): [number, number] => [x * scale + dx, y * scale + dy];
+  return primitives.map((p): Primitive => {
+    if (p.kind === 'path' || p.kind === 'area') return { ...p, points: p.points.map(at) };
+    const [x, y] = at([p.x, p.y]);
+    return p.kind === 'circle' ? { ...p, x, y, r: p.r * scale } : { ...p, x, y };
+  });
+}
+
+/** A sheet in the part's own size, its zero at 0: for programs that measure in it. Letters grow with it. */
+export function inTrueSize(sheet: Sheet): Scene {
+  const times = 1 / sheet.scale;
+  const [x, y] = sheet.zero;
+  const grown = moved(sheet.primitives, times, -x * times, -y * times).map((p) =>
+    p.kind === 'text' ? { ...p, heightMm: p.heightMm * times } : p,
+  );
+  return {
+    title: sheet.title,
+    fromX: (sheet.fromX - x) * times,
+    toX: (sheet.toX - x) * times,
+    fromY: (sheet.fromY - y) * times,
+    toY: (sheet.toY - y) * times,
+    primitives: grown,
+  };
+}

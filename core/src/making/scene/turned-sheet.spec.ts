@@ -1,0 +1,122 @@
+import { seededRandom } from '../../evidence/proof';
+import { newPart, outline, surface, type Part, type PartFeature } from '../part';
+import { anyPart } from '../part/testing-parts';
+import { textWidthMm } from './flags';
+import { inTrueSize, SHEET_MM, type Sheet } from './page';
+import type { Primitive } from './scene';
+import { partSheet } from './turned-sheet';
+
+type Text = Extract<Primitive, { kind: 'text' }>;
+const sheetOf = (part: Part, notes: readonly string[] = []): Sheet =>
+  partSheet(part, {
+    title: '1001 Any',
+    name: part.name,
+    fields: [
+      ['job', '1001 Any'],
+      ['material', 'Medium carbon steel (C45, 1045)'],
+    ],
+    notes,
+    diameters: Object.fromEntries(
+      part.outside.map((s) => [s.id, `${s.name} ⌀ ${s.diameterMm.toFixed(3)} to ${(s.diameterMm + 0.1).toFixed(3)}`]),
+    ),
+    place: (mm) => mm.toFixed(2),
+    numbers: Object.fromEntries(part.features.map((f, i) => [f.id, i + 1])),
+  });
+const textsOf = (s: Sheet): Text[] => s.primitives.flatMap((p) => (p.kind === 'text' ? [p] : []));
+const boxOf = (t: Text) => {
+  const wide = textWidthMm(t.text, t.heightMm);
+  const fromX = t.anchor === 'middle' ? t.x - wide / 2 : t.x;
+  return { fromX, toX: fromX + wide, fromY: t.y, toY: t.y + t.heightMm };
+};
+
+const random = seededRandom(31);
+/** Parts of a few cuts: more go on another sheet. */
+const PARTS = Array.from({ length: 60 }, () => anyPart(random)).map((p): Part => ({ ...p, features: p.features.slice(0, 9) }));
+
+it('stays inside its frame, at a usual scale, and no two texts touch', () => {
+  for (const part of PARTS) {
+    const sheet = sheetOf(
+      part,
+      part.features.map((f) => `${f.name}: something of sixty letters that is said of it, more or less`),
+    );
+    const texts = textsOf(sheet);
+    const boxes = texts.map(boxOf);
+    boxes.forEach((a, i) => {
+      expect([texts[i]!.text, a.fromX > 10 && a.toX < SHEET_MM.width - 10 && a.fromY > 10 && a.toY < SHEET_MM.height - 10]).toEqual([
+        texts[i]!.text,
+        true,
+      ]);
+      boxes.slice(i + 1).forEach((b, k) => {
+        const apart = a.toX <= b.fromX || b.toX <= a.fromX || a.toY <= b.fromY || b.toY <= a.fromY;
+        expect([texts[i]!.text, texts[i + 1 + k]!.text, apart]).toEqual([texts[i]!.text, texts[i + 1 + k]!.text, true]);
+      });
+    });
+  }
+});
+
+it('no line of a text runs through another text', () => {
+  for (const part of PARTS) {
+    const sheet = sheetOf(part);
+    const texts = textsOf(sheet).map(boxOf);
+    const upright = sheet.primitives.flatMap((p) => (p.kind === 'path' && p.style === 'size' && p.points.length === 2 ? [p.points] : []));
+    for (const [from, to] of upright as [[number, number], [number, number]][])
+      for (const t of texts) {
+        const through =
+          from[0] > t.fromX + 0.01 && from[0] < t.toX && Math.min(from[1], to[1]) < t.fromY && Math.max(from[1], to[1]) > t.toY;
+        expect(through).toBe(false);
+      }
+  }
+});
+
+it('in true size the contour lies where the part has it', () => {
+  for (const part of PARTS.slice(0, 20)) {
+    const true_ = inTrueSize(sheetOf(part));
+    const edge = true_.primitives.filter((p) => p.kind === 'path' && p.style === 'edge') as Extract<Primitive, { kind: 'path' }>[];
+    const points = outline(part);
+    const own = edge.find((p) => p.points.length === points.length + 2 && Math.abs(p.points[1]![1] - points[0]!.r) < 1e-6)!;
+    points.forEach((q, i) => {
+      expect(own.points[i + 1]![0]).toBeCloseTo(q.x, 6);
+      expect(own.points[i + 1]![1]).toBeCloseTo(q.r, 6);
+    });
+  }
+});
+
+it('has a view along the axis where clock angles differ, by the number of what lies there', () => {
+  const key = {
+    kind: 'keyseat',
+    cutter: 'end-mill',
+    widthMm: 6,
+    depthMm: 3.5,
+    cutterMm: 50,
+    open: 'none',
+    timedTo: '',
+    name: 'Key',
+    on: 'body',
+  } as const;
+  const two = (deg: number): Part => ({
+    ...newPart('plain-pin', 'Shaft', 20, 100),
+    features: [
+      { ...key, id: 'k1', atMm: 10, lengthMm: 20, clockDeg: 0 },
+      { ...key, id: 'k2', atMm: 60, lengthMm: 20, clockDeg: deg },
+    ] as PartFeature[],
+  });
+  const said = (p: Part): string[] => textsOf(sheetOf(p)).map((t) => t.text);
+  expect(said(two(90))).toEqual(expect.arrayContaining(['seen from the right end', '(1) 0°', '(2) 90°']));
+  expect(said(two(0))).not.toContain('seen from the right end');
+  // Clockwise from above, seen from the right: a quarter on lies to the right.
+  const sheet = sheetOf(two(90));
+  const at = (t: string): Text => textsOf(sheet).find((x) => x.text === t)!;
+  expect(at('(2) 90°').x).toBeGreaterThan(at('(1) 0°').x);
+  expect(at('(2) 90°').y).toBeLessThan(at('(1) 0°').y);
+});
+
+it('a long shaft is drawn smaller, a small pin larger', () => {
+  expect(sheetOf(newPart('plain-pin', 'Long', 60, 1200)).scale).toBeLessThanOrEqual(0.2);
+  expect(sheetOf(newPart('plain-pin', 'Small', 4, 12)).scale).toBeGreaterThanOrEqual(5);
+  const many: Part = {
+    ...newPart('plain-pin', 'Many', 20, 100),
+    features: [],
+    outside: Array.from({ length: 16 }, (_, i) => surface(`s${i}`, 'cylinder', `Step ${i}`, 3 + (i % 3), 20 + (i % 4) * 4)),
+  };
+  expect(sheetOf(many).primitives.length).toBeGreaterThan(60);
+});

@@ -1,0 +1,191 @@
+import { hostOf, largestDiameterMm, outline, partLengthMm, placeOutside, type Part, type PartFeature } from '../part';
+import { flagRows, spread, textWidthMm, type Flag } from './flags';
+import { FRAME_MM, moved, path, SCALES, scaleWords, SHEET_MM, sheetFoot, text, type Foot, type Sheet } from './page';
+import { partLines } from './part-scene';
+import type { Primitive } from './scene';
+
+/** What a sheet of a turned part says. */
+export interface SheetWords extends Foot {
+  readonly title: string;
+  /** By id of an outside surface: `Body ⌀ 39.95 to 39.97`. */
+  readonly diameters: Readonly<Record<string, string>>;
+  /** A place along the axis in the sheet's unit. */
+  readonly place: (mm: number) => string;
+  /** Numbers of the features on the sheet, by their ids, as the notes have them. */
+  readonly numbers: Readonly<Record<string, number>>;
+}
+
+const LETTER_MM = 2.8;
+const ROW_MM = 4.6;
+const GAP_MM = 1.5;
+/** Lines of two texts stand at least this far apart, mm. */
+const LINE_APART_MM = 1.2;
+/** Between the part and its first row of texts, mm. */
+const CLEAR_MM = 5;
+const LENGTHS_MM = 17;
+const BESIDE_MM = 14;
+
+/** The middle of a feature along the part, mm from the zero face. */
+function middleOf(part: Part, f: PartFeature): number | null {
+  const host = hostOf(part, f.on);
+  if (!host) return null;
+  const { fromMm, toMm } = host.surface;
+  if ('end' in f) return f.end === 'left' ? fromMm : toMm;
+  if (!('atMm' in f)) return (fromMm + toMm) / 2;
+  const long = 'lengthMm' in f ? f.lengthMm : f.kind === 'cross-hole' || f.kind === 'woodruff-seat' ? 0 : f.widthMm;
+  return fromMm + f.atMm + long / 2;
+}
+
+interface Pointed extends Flag {
+  /** Where its line ends, mm above the axis in the part's size. */
+  readonly downToMm: number;
+}
+
+function flagsOf(part: Part, words: SheetWords, scale: number): Pointed[] {
+  const radiusAt = (x: number): number => {
+    const s = placeOutside(part).find((o) => x >= o.fromMm - 1e-9 && x <= o.toMm + 1e-9);
+    return s ? Math.max(s.leftMm, s.rightMm) / 2 : 0;
+  };
+  const sizes = placeOutside(part).map((s): Pointed => {
+    const x = (s.fromMm + s.toMm) / 2;
+    return { x: x * scale, text: words.diameters[s.id] ?? '', downToMm: radiusAt(x) };
+  });
+  const all = sizes.filter((f) => f.text !== '');
+  for (const f of part.features) {
+    const [x, number] = [middleOf(part, f), words.numbers[f.id]];
+    if (x === null || number === undefined) continue;
+    // A line of its own beside those that are there.
+    let at = x * scale;
+    while (all.some((o) => Math.abs(o.x - at) < LINE_APART_MM)) at += LINE_APART_MM;
+    all.push({ x: at, text: `(${number})`, downToMm: radiusAt(at / scale) || radiusAt(x) });
+  }
+  return all;
+}
+
+/** Features that lie at a clock angle, where not all lie at one or one is timed: they want a view along the axis. */
+function clocked(part: Part): (PartFeature & { readonly clockDeg: number })[] {
+  const all = part.features.flatMap((f) => ('clockDeg' in f ? [f] : []));
+  return new Set(all.map((f) => f.clockDeg)).size > 1 || all.some((f) => f.timedTo !== '') ? all : [];
+}
+
+/** The part seen from its right end: clock angles run clockwise from above. */
+function endView(part: Part, words: SheetWords, scale: number, x: number, y: number): Primitive[] {
+  const radius = (largestDiameterMm(part) / 2) * scale;
+  const all = clocked(part);
+  const angles = [...new Set(all.map((f) => f.clockDeg))];
+  const rings = [...new Set([...all.flatMap((f) => hostOf(part, f.on)?.surface.leftMm ?? []), largestDiameterMm(part)])];
+  const at = (r: number, deg: number): [number, number] => [
+    x + r * Math.sin((deg * Math.PI) / 180),
+    y + r * Math.cos((deg * Math.PI) / 180),
+  ];
+  const arm = radius + 3;
+  return [
+    ...rings.map((d): Primitive => ({ kind: 'circle', x, y, r: (d / 2) * scale, style: 'thin' })),
+    path(
+      [
+        [x - arm, y],
+        [x + arm, y],
+      ],
+      'centre',
+    ),
+    path(
+      [
+        [x, y - arm],
+        [x, y + arm],
+      ],
+      'centre',
+    ),
+    ...all.map((f) =>
+      path([at(((hostOf(part, f.on)?.surface.leftMm ?? 0) / 2) * scale * 0.75, f.clockDeg), at(radius + 2.5, f.clockDeg)], 'thin'),
+    ),
+    ...angles.map((deg): Primitive => {
+      const [tx, ty] = at(radius + 8, deg);
+      const who = all.filter((f) => f.clockDeg === deg).map((f) => `(${words.numbers[f.id] ?? ''})`);
+      return text(tx, ty - LETTER_MM / 2, `${who.join(' ')} ${deg}°`, LETTER_MM, 'middle');
+    }),
+    text(x, y - radius - 14, 'seen from the right end', 2.2, 'middle'),
+  ];
+}
+
+/** Places of the shoulders from the zero face, each by a line from its shoulder. */
+function lengths(part: Part, words: SheetWords, scale: number, x0: number, y0: number): Primitive[] {
+  const row = placeOutside(part);
+  const edges = [{ mm: 0, r: row[0]!.leftMm / 2 }, ...row.map((s) => ({ mm: s.toMm, r: s.rightMm / 2 }))];
+  const said = edges.map((e) => words.place(e.mm));
+  const apart = Math.max(...said.map((t) => textWidthMm(t, LETTER_MM))) + GAP_MM;
+  const shown = spread(
+    edges.map((e) => x0 + e.mm * scale),
+    apart,
+  );
+  const lowest = y0 - (largestDiameterMm(part) / 2) * scale;
+  return edges.flatMap((e, i): Primitive[] => {
+    const x = x0 + e.mm * scale;
+    return [
+      path(
+        [
+          [x, y0 - e.r * scale - 1],
+          [x, lowest - 5],
+          [shown[i]!, lowest - 10],
+        ],
+        'size',
+      ),
+      text(shown[i]!, lowest - 10 - LETTER_MM - 0.8, said[i]!, LETTER_MM, 'middle'),
+    ];
+  });
+}
+
+/**
+ * The drawing sheet of a turned part on one lying A4: half section at the largest usual scale that goes on it, diameters and numbers above it, lengths
+ * from the zero face below, a view along the axis where clock angles matter, all else in numbered notes beside the title block.
+ *
+ * @param part a valid turned part
+ */
+export function partSheet(part: Part, words: SheetWords): Sheet {
+  const length = partLengthMm(part);
+  const radius = Math.max(...outline(part).map((p) => p.r));
+  const views = clocked(part).length > 0;
+  const measure = (scale: number) => {
+    const flags = flagsOf(part, words, scale);
+    const rows = flagRows(flags, LETTER_MM, GAP_MM);
+    const right = Math.max(length * scale, ...flags.map((f) => f.x + textWidthMm(f.text, LETTER_MM)));
+    const end = views ? 2 * radius * scale + 2 * BESIDE_MM : 0;
+    const above = CLEAR_MM + (Math.max(...rows) + 1) * ROW_MM;
+    return { scale, flags, rows, right, width: right + end, height: above + 2 * radius * scale + LENGTHS_MM };
+  };
+  const foot = sheetFoot({ ...words, fields: [...words.fields, ['scale', '10 to 1']] });
+  const room = { width: SHEET_MM.width - 2 * FRAME_MM - 2 * BESIDE_MM, height: SHEET_MM.height - FRAME_MM - foot.topMm - 6 };
+  const tried = SCALES.map(measure);
+  const { scale, flags, rows, right, width, height } = tried.find((t) => t.width <= room.width && t.height <= room.height) ?? tried.at(-1)!;
+  const x0 = FRAME_MM + BESIDE_MM + (room.width - width) / 2;
+  const y0 = foot.topMm + 3 + (room.height - height) / 2 + LENGTHS_MM + radius * scale;
+  const base = y0 + radius * scale + CLEAR_MM;
+  const pointed = flags.flatMap((f, i): Primitive[] => {
+    const y = base + rows[i]! * ROW_MM;
+    return [
+      path(
+        [
+          [x0 + f.x, y0 + f.downToMm * scale],
+          [x0 + f.x, y + LETTER_MM],
+        ],
+        'size',
+      ),
+      text(x0 + f.x + 0.8, y + 0.6, f.text, LETTER_MM),
+    ];
+  });
+  return {
+    title: words.title,
+    fromX: 0,
+    toX: SHEET_MM.width,
+    fromY: 0,
+    toY: SHEET_MM.height,
+    scale,
+    zero: [x0, y0],
+    primitives: [
+      ...sheetFoot({ ...words, fields: [...words.fields, ['scale', scaleWords(scale)]] }).primitives,
+      ...moved(partLines(part), scale, x0, y0),
+      ...pointed,
+      ...lengths(part, words, scale, x0, y0),
+      ...(views ? endView(part, words, scale, x0 + right + BESIDE_MM + radius * scale, y0) : []),
+    ],
+  };
+}
