@@ -9,7 +9,7 @@ export {
   type Part,
   type TypedLimits,
 } from './part';
-export { surface, SURFACE_KINDS, type PlacedSurface, type Surface, type SurfaceKind } from './surface';
+export { isUnread, surface, unreadId, SURFACE_KINDS, type PlacedSurface, type Surface, type SurfaceKind } from './surface';
 export type {
   BookLimits,
   ContourPoint,

@@ -35,3 +35,9 @@ export const surface = (id: string, kind: SurfaceKind, name: string, lengthMm: n
   farDiameterMm: null,
   fitsPlaceIds: [],
 });
+
+const UNREAD = 'unread-';
+/** Id of a stretch that is drawn though nobody read it, by where it begins, mm. */
+export const unreadId = (fromMm: number): string => `${UNREAD}${fromMm.toFixed(1)}`;
+/** A stretch that was drawn though nobody read it: its size is a neighbour's until somebody gives it limits of its own. */
+export const isUnread = ({ id }: Pick<Surface, 'id'>): boolean => id.startsWith(UNREAD);

@@ -95,10 +95,17 @@ it('a stretch between two shoulders that nobody read has a surface of its own', 
   )!;
   expect(placeOutside(part).map((s) => [s.name, s.fromMm, s.toMm, s.diameterMm])).toEqual([
     ['seat', 0, 20, 25],
-    ['Not read', 20, 60, 25],
+    ['Unread stretch', 20, 60, 25],
     ['wheel', 60, 90, 30],
   ]);
   expect(doubts).toEqual(['Nothing was read from 20.000 mm to 60.000 mm: drawn with the size of seat.']);
+  // Nothing goes to the machine that nobody read, until somebody says what it has to be.
+  const found = (limits: typeof part.limits) => {
+    const sheet = jobOf([], [testChoice(choiceKey.part, { ...part, limits })]);
+    return workOut(sheet, shop).part!.unlimited.map((d) => d.dimension.label);
+  };
+  expect(found({})).toEqual(['diameter of unread stretch']);
+  expect(found({ 'unread-20.0': { lowerDev: -0.2, upperDev: 0.2, text: '±0.2' } })).toEqual([]);
 });
 
 it('an unworn land and the worn track beside it are one turned size; it fits the mate that stays', () => {

@@ -97,7 +97,16 @@ export function endToEnd(
   const row = withLands(inRow(apart(read)), marks);
   if (!row.length) return { stretches: [], doubts };
   const unread = (fromMm: number, toMm: number, like: ReadStretch): void => {
-    out.push({ placeId: null, piece: like.piece, land: false, name: 'Not read', fromMm, toMm, leftMm: size(like), rightMm: size(like) });
+    out.push({
+      placeId: null,
+      piece: like.piece,
+      land: false,
+      name: 'Unread stretch',
+      fromMm,
+      toMm,
+      leftMm: size(like),
+      rightMm: size(like),
+    });
     doubts.push(`Nothing was read from ${show(fromMm)} to ${show(toMm)}: drawn with the size of ${inSentence(like.name)}.`);
   };
 

@@ -1,5 +1,5 @@
 import { isDiameter } from '../../evidence/readings';
-import { surface, type Bore, type Surface } from '../../making/part';
+import { surface, unreadId, type Bore, type Surface } from '../../making/part';
 import type { LengthUnit } from '../../terms/quantity';
 import type { BoreFinding, FitFinding, PlaceFinding } from '../job';
 import { originalSizeMm } from '../job';
@@ -71,7 +71,7 @@ export interface Evidence {
 
 /** A surface from a stretch; `times` tells two of one place apart. */
 function surfaceOf(s: Stretch, mates: readonly string[], times: number): Surface {
-  const id = s.placeId === null ? `unread-${s.fromMm.toFixed(1)}` : drawnId(s.placeId) + (times ? `-${times + 1}` : '');
+  const id = s.placeId === null ? unreadId(s.fromMm) : drawnId(s.placeId) + (times ? `-${times + 1}` : '');
   const plain = surface(id, 'cylinder', s.name, s.toMm - s.fromMm, s.leftMm);
   const tapered = Math.abs(s.leftMm - s.rightMm) > 1e-9;
   return { ...plain, fitsPlaceIds: mates, ...(tapered ? { kind: 'taper', farDiameterMm: s.rightMm } : {}) };

@@ -99,6 +99,7 @@ export function itemSheet(
   const own = sheet.releases.filter((r) => r.itemId === at.item.id);
   const newest = own.at(-1);
   const who = shop.people.find((p) => p.id === newest?.personId)?.name ?? '';
-  const released = newest ? `${own.length}, ${day(newest.at)}, ${who}` : '';
+  // A release tells of the numbers that it froze, not of what they moved to since.
+  const released = !newest ? '' : at.moved.length ? `changed since release ${own.length}` : `${own.length}, ${day(newest.at)}, ${who}`;
   return drawingSheet(part, { title: `${sheet.job.number} ${sheet.job.title}`, released, quantity: at.item.quantity }, sheet.job.unit);
 }

@@ -8,6 +8,7 @@ import {
   dimensionsOf,
   fittings,
   isDiameterOfSurface,
+  isUnread,
   limitsOf,
   massKg,
   placeAll,
@@ -137,7 +138,8 @@ function dimensionFinding(part: Part, d: Dimension, fitted: Fitted | null): Dime
     const figure = workedOut(key, d.label, fitted.sizeMm, fitted.how, fitted.from, { limits: { lower: lowerMm, upper: upperMm } });
     return { dimension: d, figure, limits: fitted.limits, from: 'fit', words: fitted.how, mustProve: true };
   }
-  const found = limitsOf(part, d);
+  const unread = isUnread(d.surface) && isDiameterOfSurface(d) && !part.limits[d.key];
+  const found = unread ? null : limitsOf(part, d);
   const drawn = typed(
     `${key.replace(/\.diameter$/, '')}.drawn`,
     `${d.label}, as drawn`,
@@ -152,7 +154,9 @@ function dimensionFinding(part: Part, d: Dimension, fitted: Fitted | null): Dime
       figure: workedOut(key, d.label, d.value * scale, 'as drawn, without limits', [drawn], { measure }),
       limits: null,
       from: 'none',
-      words: 'no limits yet: something sits or runs there, and the general tolerance will not do',
+      words: unread
+        ? 'nobody read it: drawn as its neighbour until its size and limits are given'
+        : 'no limits yet: something sits or runs there, and the general tolerance will not do',
       mustProve: true,
     };
   const { lower, upper, from, words } = found;

@@ -35,6 +35,7 @@ import { LimitsTable } from './limits-table';
 import { ReworkTable } from './rework-table';
 import { StrengthPanel } from './strength-panel';
 import { SurfaceRow } from './surface-row';
+import { Unlimited } from './unlimited';
 
 const NOTHING = { outside: [], bores: [] };
 
@@ -59,6 +60,7 @@ const FIELDS = /^(name|block\.\w+|block\.cuts\.\d+\.(?!on$)\w+|(outside\.\d+|bor
     ReworkTable,
     StrengthPanel,
     SurfaceRow,
+    Unlimited,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './draw.html',
@@ -188,7 +190,6 @@ export class Draw {
   });
   protected readonly general = computed(() => this.problems().filter((p) => !FIELDS.test(p.path)));
   protected readonly freeEnds = computed(() => (['near', 'far'] as const).filter((end) => !this.part()!.bores.some((b) => b.from === end)));
-  protected readonly bare = computed(() => (this.found()?.unlimited ?? []).map((d) => d.dimension.label).join(', '));
   private readonly ofItem = computed(() => `?item=${this.store.item()?.id ?? ''}`);
   protected readonly svg = computed(() => routes.drawing(this.store.sheet()!.job.id) + this.ofItem());
   protected readonly pdf = computed(() => routes.drawingPdf(this.store.sheet()!.job.id) + this.ofItem());
