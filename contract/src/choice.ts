@@ -31,6 +31,7 @@ import {
   type SoftPartChoice,
   type Spot,
   type StripChoice,
+  type KnownLoad,
 } from '@iron-patch/core';
 import { array, boolean, lazy, mixed, object, string, type AnyObjectSchema } from 'yup';
 import { idOf, lengthOf, MOST_PIECES, numberOf, oneOf, optionalIdOf } from './fields';
@@ -186,6 +187,11 @@ export const CHOICE_VALUES: Readonly<Record<string, AnyObjectSchema>> = {
     pinC: numberOf('Pin when it runs', -60, 400, '°C'),
     holeC: numberOf('Hole when it runs', -60, 400, '°C'),
     hubOutsideMm: lengthOf('Metal round the hole', 1, 3000).nullable(),
+  }),
+  load: shapeOf<KnownLoad>({
+    bendingNm: numberOf('Bending moment', 0, 1e6, 'Nm'),
+    torqueNm: numberOf('Torque', 0, 1e6, 'Nm'),
+    pullN: numberOf('Pull', 0, 1e8, 'N'),
   }),
   returned: shapeOf<ReturnChoice>({
     lesson: requiredText('Lesson', TEXT_LIMITS.text),

@@ -1,6 +1,7 @@
 import { keeper } from '../../terms/kept';
 import { upgradePart, type Part } from '../../making/part';
 import type { TouchedEdge } from '../../making/setups';
+import type { KnownLoad } from '../../making/strength';
 import type { Spot } from '../../evidence/readings';
 import type { JobSheet } from './records';
 import type { PairKind } from './runs-here.data';
@@ -100,6 +101,7 @@ export const choiceKey = {
   skip: (placeId: string): string => `skip:${placeId}`,
   accept: (figureKey: string): string => `accept:${figureKey}`,
   item: (id: string): string => `item:${id}`,
+  load: (itemId: string): string => `load:${itemId}`,
   piece: (itemId: string, number: number | string): string => `piece:${itemId}:${number}`,
 } as const;
 
@@ -114,6 +116,8 @@ export const chosenFit = (sheet: JobSheet, placeId: string): FitChoice | null =>
 export const chosenRunning = (sheet: JobSheet, placeId: string): RunningChoice | null => valueOf(sheet, choiceKey.running(placeId));
 /** What runs in a pair; null while nobody said. */
 export const chosenRuns = (sheet: JobSheet, placeId: string): RunsChoice | null => valueOf(sheet, choiceKey.runs(placeId));
+/** The load that an item bears, as somebody said; null while nobody did. */
+export const chosenLoad = (sheet: JobSheet, itemId: string): KnownLoad | null => valueOf(sheet, choiceKey.load(itemId));
 /** What a place was, as somebody decided; null while nobody did. */
 export const chosenNominal = (sheet: JobSheet, placeId: string): NominalChoice | null => valueOf(sheet, choiceKey.nominal(placeId));
 /** A route written down before causes had ids has none. */

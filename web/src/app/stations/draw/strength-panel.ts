@@ -2,11 +2,12 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { capital, inSentence, placeWithUnit, significant, type StrengthRow, type Load } from '@iron-patch/core';
 import { DrawnEvidence, SheetStore } from '../../sheet-data';
 import { FigureButton } from '../../show';
+import { LoadForm } from './load-form';
 
 /** What would break first: the weakest place under each load, old against new, and where the new part is weaker than the old one was. */
 @Component({
   selector: 'ip-strength-panel',
-  imports: [FigureButton],
+  imports: [FigureButton, LoadForm],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (evidence.strength(); as s) {
@@ -70,6 +71,7 @@ import { FigureButton } from '../../show';
         The same load all along, reversed for ever, machined surface: a guide for holding the new part against the old one, no design. A
         corner without a radius counts as 0.2 mm.
       </p>
+      <ip-load-form />
     }
   `,
   styles: `
