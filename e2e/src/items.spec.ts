@@ -225,7 +225,7 @@ it('a jaw block: drawn, its bore limited, released without a lathe, read and tri
   await fill('Diameter', '6.8');
   await fill('Tapped', 'M8');
   await page.sees('Hole 2, pitch diameter');
-  expect(await page.run<number>('return document.querySelectorAll("ip-scene-picture circle").length')).toBe(2);
+  expect(await page.run<number>('return document.querySelectorAll("ip-scene-picture ellipse").length')).toBe(2);
   await page.click('Save drawing');
   await page.sees('Saved.');
   expect(await seriousProblems(page)).toEqual([]);

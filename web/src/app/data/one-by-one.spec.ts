@@ -32,6 +32,24 @@ describe('a queue that is sent one by one', () => {
     expect(sent).toEqual([1, 2, 3]);
   });
 
+  it('who asks while it is at it is answered once what waits is sent', async () => {
+    const gates: (() => void)[] = [];
+    const queue = line(async (n) => {
+      await new Promise<void>((open) => gates.push(open));
+      return take(n);
+    });
+    void queue.flush();
+    let done = false;
+    const asked = queue.flush().then(() => (done = true));
+    for (let i = 0; i < 3; i++) {
+      expect(done).toBe(false);
+      gates[i]!();
+      await new Promise((r) => setTimeout(r));
+    }
+    await asked;
+    expect(sent).toEqual([1, 2, 3]);
+  });
+
   it('never sends the same twice at once', async () => {
     const queue = line(async (n) => {
       await Promise.resolve();

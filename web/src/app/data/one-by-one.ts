@@ -1,6 +1,6 @@
 /** Sends what waits, oldest first, one after another, and never the same twice at once: with a name, not in two pages of a browser either. */
 export class OneByOne<T> {
-  private busy = false;
+  private running: Promise<void> | null = null;
   private stopped = false;
 
   /**
@@ -24,17 +24,19 @@ export class OneByOne<T> {
     this.stopped = true;
   }
 
-  async flush(): Promise<void> {
-    if (this.busy || this.stopped) return;
-    this.busy = true;
-    try {
-      if (!this.first()) return;
-      // Another page that is at it lets go when it is done, or closed.
-      if (this.name && navigator.locks) await navigator.locks.request(this.name, () => this.sendAll());
-      else await this.sendAll();
-    } finally {
-      this.busy = false;
-    }
+  /** Sends what waits, after what it is at already. Done once nothing waits, or there is no use in going on now. */
+  flush(): Promise<void> {
+    if (this.stopped) return Promise.resolve();
+    if (this.running) return this.running.then(() => (this.first() ? this.flush() : undefined));
+    this.running = this.run().finally(() => (this.running = null));
+    return this.running;
+  }
+
+  private async run(): Promise<void> {
+    if (!this.first()) return;
+    // Another page that is at it lets go when it is done, or closed.
+    if (this.name && navigator.locks) await navigator.locks.request(this.name, () => this.sendAll());
+    else await this.sendAll();
   }
 
   private async sendAll(): Promise<void> {

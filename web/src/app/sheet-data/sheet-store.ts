@@ -2,6 +2,7 @@ import { computed, effect, inject } from '@angular/core';
 import { patchState, signalStore, withComputed, withHooks, withMethods, withState } from '@ngrx/signals';
 import { routes, type ChoiceInput, type SheetRow, type SheetRows } from '@iron-patch/contract';
 import {
+  choiceKey,
   pictureModel,
   type ChoiceRecord,
   type ComponentRecord,
@@ -172,9 +173,12 @@ export const SheetStore = signalStore(
       ): Promise<ChoiceRecord | null> => {
         const before = store.sheet()!.choices.find((c) => c.key === key);
         const body: ChoiceInput = { value, reason };
+        const put = (version: number): Promise<ChoiceRecord> => api.put<ChoiceRecord>(routes.choice(jobId(), key), body, version);
+        // What is held against the evidence goes after the readings that were typed before it.
+        const afterReadings = key.startsWith(choiceKey.act('')) || key === choiceKey.returned;
         return attempt(
           what,
-          (version) => api.put<ChoiceRecord>(routes.choice(jobId(), key), body, version),
+          (version) => (afterReadings && outbox.waiting() ? outbox.flush().then(() => put(version)) : put(version)),
           readAt ?? before?.version ?? 0,
           (choice) => {
             patchSheet((s) => ({ ...s, choices: replaceChoice(s.choices, choice) }));
