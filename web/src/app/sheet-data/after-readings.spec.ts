@@ -1,5 +1,4 @@
 import { choiceKey } from '@iron-patch/core';
-import type { ReadingInput } from '@iron-patch/contract/wire';
 import { testReading, testSheet } from '@iron-patch/core/testing';
 import { TestBed } from '@angular/core/testing';
 import { FakeServer } from '../../testing/fake-server';
