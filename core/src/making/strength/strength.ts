@@ -1,4 +1,5 @@
 import type { Material } from '../../book/materials';
+import { keeper } from '../../terms/kept';
 import { hostOf, placeOutside, type Part } from '../part';
 import { cutThreadFatigueFactor, type Load } from './factors';
 import { enduranceMpa, notchSensitivity, yieldMpa } from './fatigue';
@@ -63,6 +64,25 @@ function ofNotch({ atMm, words, outsideMm, boreMm, radiusMm, factor }: Notch, ma
   return bearing(place, material, load, { kt, kf: 1 + notchSensitivity(material, load, radiusMm) * (kt - 1), inRange });
 }
 
+type Plain = Pick<Bearing, 'atMm' | 'fromMm' | 'toMm' | 'words' | 'outsideMm' | 'boreMm'>;
+
+/** What of a part bears a load, whatever load that is: plain stretches and notches. */
+interface Sections {
+  readonly plain: readonly Plain[];
+  readonly notches: readonly Notch[];
+}
+const keepSections = keeper<Part, Sections>();
+const sectionsOf = (part: Part): Sections =>
+  keepSections(part, [], () => ({
+    notches: notchesOf(part),
+    plain: placeOutside(part).flatMap((s): Plain[] => {
+      const atMm = (s.fromMm + s.toMm) / 2;
+      const outsideMm = Math.min(s.leftMm, s.rightMm);
+      const boreMm = 2 * (hostOf(part, s.id)?.beyondAt(atMm) ?? 0);
+      return boreMm < outsideMm ? [{ atMm, fromMm: s.fromMm, toMm: s.toMm, words: s.name, outsideMm, boreMm }] : [];
+    }),
+  }));
+
 /**
  * What a turned part bears along its axis, from left to right: each surface at its middle, plain, and every notch that a book has a factor for. The
  * same load is held against all of it; where the load really is larger or smaller, nobody told.
@@ -70,21 +90,11 @@ function ofNotch({ atMm, words, outsideMm, boreMm, radiusMm, factor }: Notch, ma
  * @param part valid and turned; of a block nothing is said
  */
 export function strengthAlong(part: Part, material: Material, load: Load): Bearing[] {
-  const plain = placeOutside(part).flatMap((s): Bearing[] => {
-    const atMm = (s.fromMm + s.toMm) / 2;
-    const outsideMm = Math.min(s.leftMm, s.rightMm);
-    const boreMm = 2 * (hostOf(part, s.id)?.beyondAt(atMm) ?? 0);
-    return boreMm < outsideMm
-      ? [
-          bearing({ atMm, fromMm: s.fromMm, toMm: s.toMm, words: s.name, outsideMm, boreMm }, material, load, {
-            kt: null,
-            kf: 1,
-            inRange: true,
-          }),
-        ]
-      : [];
-  });
-  return [...plain, ...notchesOf(part).map((n) => ofNotch(n, material, load))].sort((p, q) => p.atMm - q.atMm);
+  const { plain, notches } = sectionsOf(part);
+  return [
+    ...plain.map((p) => bearing(p, material, load, { kt: null, kf: 1, inRange: true })),
+    ...notches.map((n) => ofNotch(n, material, load)),
+  ].sort((p, q) => p.atMm - q.atMm);
 }
 
 /** The place that bears least for ever, by yield where the material has no endurance; null for a part without any. */

@@ -200,6 +200,20 @@ it('a bush is bored through, a blind hole from its own end', () => {
   expect(validatePart(cup).ok).toBe(true);
 });
 
+it('a bore steps where its own depth was read, not where the outside steps', () => {
+  const outside = [
+    diameter('a', 0, 22, 50),
+    diameter('b', 22, 38, 60),
+    read('la', 'length', 0, 22, { length: 22 }),
+    read('whole', 'length', 0, 60, { length: 60 }),
+  ];
+  const inside = [diameter('wide', 0, 18, 30, { side: 'inside' }), diameter('narrow', 40, 20, 20, { side: 'inside' })];
+  const deep = read('deep', 'length', 0, 25, { length: 25 }, { side: 'inside' });
+  expect(drawn(jobOf([...outside, ...inside, deep]))!.part.bores[0]!.surfaces).toMatchObject([{ lengthMm: 25 }, { name: 'narrow' }]);
+  // Half-way where nobody read it.
+  expect(drawn(jobOf([...outside, ...inside]))!.part.bores[0]!.surfaces).toMatchObject([{ lengthMm: 29 }, { name: 'narrow' }]);
+});
+
 it('a part broken in two is put together on one axis, and what crumbled away is said', () => {
   const sheet = jobOf([
     diameter('left', 0, 50, 30),

@@ -56,7 +56,13 @@ export function partFromEvidence(
       const read = f.place.side === which ? readStretch(f, zeroMm) : null;
       return read ? [read] : [];
     });
-  const marks = shoulders(own, zeroMm);
+  // A shoulder of the outside says nothing of where a bore steps.
+  const of = (which: 'outside' | 'inside'): number[] =>
+    shoulders(
+      own.filter((f) => f.place.side === which),
+      zeroMm,
+    );
+  const marks = of('outside');
   const out = endToEnd(side('outside'), marks, overall(marks), unit);
   if (!out.stretches.length) return null;
   const component = sheet.components.find((c) => item.componentIds.includes(c.id));
@@ -70,7 +76,7 @@ export function partFromEvidence(
     limits: {},
     block: null,
   };
-  const holes = boresOf(side('inside'), marks, partLengthMm(body), evidence, unit);
+  const holes = boresOf(side('inside'), of('inside'), partLengthMm(body), evidence, unit);
   const bored = { ...body, bores: holes.bores };
   const cuts = cutsOf(own, bored, zeroMm, sheet);
   const drawn = onlyWhatGoes({ ...bored, features: cuts.flatMap((c) => (c.feature ? [c.feature] : [])) });
