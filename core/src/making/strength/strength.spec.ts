@@ -186,6 +186,10 @@ describe('a shaft along its axis', () => {
       }
     }
   });
+  it('a taper is weakest at its small end', () => {
+    const cone: Part = { ...shaft(), outside: [{ ...surface('a', 'cylinder', 'Cone', 40, 30), kind: 'taper', farDiameterMm: 20 }] };
+    expect(least(cone)).toMatchObject({ atMm: 40, outsideMm: 20 });
+  });
   it('a tube bears less than the bar, and nothing is said of a part without an outside', () => {
     const bored = {
       ...shaft([fillet(3)]),

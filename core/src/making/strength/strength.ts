@@ -76,7 +76,8 @@ const sectionsOf = (part: Part): Sections =>
   keepSections(part, [], () => ({
     notches: notchesOf(part),
     plain: placeOutside(part).flatMap((s): Plain[] => {
-      const atMm = (s.fromMm + s.toMm) / 2;
+      // A taper is weakest at its small end.
+      const atMm = s.leftMm === s.rightMm ? (s.fromMm + s.toMm) / 2 : s.leftMm < s.rightMm ? s.fromMm : s.toMm;
       const outsideMm = Math.min(s.leftMm, s.rightMm);
       const boreMm = 2 * (hostOf(part, s.id)?.beyondAt(atMm) ?? 0);
       return boreMm < outsideMm ? [{ atMm, fromMm: s.fromMm, toMm: s.toMm, words: s.name, outsideMm, boreMm }] : [];

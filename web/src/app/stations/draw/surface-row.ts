@@ -15,7 +15,9 @@ import {
   formatLength,
   inSentence,
   kindOf,
+  parseTaper,
   SURFACE_KINDS,
+  taperWords,
   type DimensionFinding,
   type FeatureKindId,
   type Problem,
@@ -82,6 +84,19 @@ import { FigureButton } from '../../show';
           [problems]="problems()"
           (mmChange)="change({ farDiameterMm: $event ?? 0 })"
         />
+        @if (hasLength()) {
+          <div>
+            <ip-text
+              label="or its taper: 1:20, 5/8 per foot, Morse 3"
+              name="taper"
+              [value]="taperTyped()"
+              path="taper"
+              [problems]="taperProblems()"
+              (valueChange)="taper($event)"
+            />
+            <p class="quiet fig small">{{ taperIs() }}</p>
+          </div>
+        }
       }
       <ip-choose
         label="Shape"
@@ -220,6 +235,27 @@ export class SurfaceRow {
   protected band({ limits }: DimensionFinding): string {
     const unit = this.store.unit();
     return limits ? `${formatLength(limits.lowerMm, unit)} to ${formatLength(limits.upperMm, unit)}` : '';
+  }
+
+  /** What was typed as a taper; its words below say what it is now. */
+  protected readonly taperTyped = signal('');
+  protected readonly taperProblems = signal<readonly Problem[]>([]);
+  protected readonly taperIs = computed(() => {
+    const { diameterMm, farDiameterMm, lengthMm } = this.surface();
+    return farDiameterMm === null || lengthMm <= 0 || diameterMm === farDiameterMm
+      ? ''
+      : taperWords((diameterMm - farDiameterMm) / lengthMm);
+  });
+
+  /** The other end from the first one, the length and the taper; it goes on narrowing, or widening, as it did. */
+  protected taper(text: string): void {
+    this.taperTyped.set(text);
+    const read = parseTaper(text);
+    this.taperProblems.set(read.ok || text.trim() === '' ? [] : read.problems.map((p) => ({ ...p, path: 'taper' })));
+    if (!read.ok) return;
+    const { diameterMm, farDiameterMm, lengthMm } = this.surface();
+    const widens = farDiameterMm !== null && farDiameterMm > diameterMm ? 1 : -1;
+    this.change({ farDiameterMm: Number((diameterMm + widens * read.value * lengthMm).toFixed(6)) });
   }
 
   protected has = (mateId: string): boolean => this.surface().fitsPlaceIds.includes(mateId);

@@ -1,7 +1,7 @@
 import { choiceKey } from '@iron-patch/core';
 import { drawnPin, testChoice, testSheet } from '@iron-patch/core/testing';
 import { FakeServer } from '../../../testing/fake-server';
-import { openSheet, press, show, words } from '../../../testing/open-sheet';
+import { openSheet, press, show, type, words } from '../../../testing/open-sheet';
 import { Draw } from './draw';
 
 it('mirrors the drawing in one press, says what has a hand, and forgets it as any change', async () => {
@@ -48,4 +48,22 @@ it('is walked along the axis by arrows, and what is picked comes to hand', async
   expect(store.selection().spanId).toBe('body');
   await arrow('ArrowLeft');
   expect(store.selection().spanId).toBe('head');
+});
+
+it('takes a taper as it is said, and says it every way', async () => {
+  const pin = drawnPin();
+  const cone = {
+    ...pin,
+    features: [],
+    outside: [pin.outside[0], { ...pin.outside[1], kind: 'taper', farDiameterMm: 40, fitsPlaceIds: [] }],
+  };
+  const store = await openSheet(new FakeServer(testSheet({ choices: [testChoice(choiceKey.part, cone)] })));
+  const fixture = await show(Draw);
+  await type(fixture, 'input[name=taper]', '1:20');
+  const { lengthMm, diameterMm, farDiameterMm } = store.draftPart()!.outside[1]!;
+  expect(diameterMm - farDiameterMm!).toBeCloseTo(lengthMm / 20, 6);
+  expect(words(fixture)).toContain('1:20, 0.600 in per foot, 2.86° included');
+  await type(fixture, 'input[name=taper]', 'steeper');
+  expect(words(fixture)).toContain('Write the taper as 1:20');
+  expect(store.draftPart()!.outside[1]!.farDiameterMm).toBe(farDiameterMm);
 });
