@@ -87,7 +87,8 @@ import { FigureButton } from '../../show';
         @if (hasLength()) {
           <div>
             <ip-text
-              label="or its taper: 1:20, 5/8 per foot, Morse 3"
+              label="or its taper"
+              placeholder="1:20, 5/8 per ft, Morse 3"
               name="taper"
               [value]="taperTyped()"
               path="taper"
