@@ -4,6 +4,9 @@ import { FakeServer } from '../../../testing/fake-server';
 import { openSheet, press, show, type, words } from '../../../testing/open-sheet';
 import { Draw } from './draw';
 
+// The whole of Draw is compiled for the first of these, beside whatever else runs.
+jest.setTimeout(20_000);
+
 it('mirrors the drawing in one press, says what has a hand, and forgets it as any change', async () => {
   const thread = {
     id: 't',
