@@ -1,4 +1,4 @@
-import { wrapped } from './flags';
+import { textWidthMm, wrapped } from './flags';
 import type { LineStyle, Primitive, Scene } from './scene';
 
 /** A scene on a sheet of paper, mm from its lower left corner, with where the part's own zero lies on it and how large it is drawn. */
@@ -20,7 +20,6 @@ const TITLE = { width: 124, height: 48 } as const;
 /** Letters of notes, mm: large where there is room. */
 const NOTE_LETTERS = [2.5, 2, 1.6] as const;
 const NOTE_ROW = 1.6;
-const LETTER_SHARE = 0.62;
 const NOTES_MM = SHEET_MM.width - 2 * FRAME_MM - TITLE.width - 8;
 /** Notes take no more than this of the sheet's height, mm, while their letters can be smaller. */
 const NOTES_MOST_MM = 80;
@@ -51,6 +50,9 @@ const box = (x: number, y: number, width: number, height: number): Primitive =>
     true,
   );
 
+/** Letters of the usual height, or as much smaller as it takes for a text to go on its width: nothing of it is cut off. */
+const fitting = (words: string, widthMm: number, usualMm: number): number => Math.min(usualMm, widthMm / textWidthMm(words, 1));
+
 /** What stands at the foot of a sheet. */
 export interface Foot {
   readonly name: string;
@@ -62,7 +64,7 @@ export interface Foot {
 /** The frame, the title block and the notes; and how high above the sheet's lower edge they reach, mm. */
 export function sheetFoot({ name, fields, notes }: Foot): { readonly primitives: readonly Primitive[]; readonly topMm: number } {
   const set = NOTE_LETTERS.map((letter) => {
-    const lines = notes.flatMap((n) => wrapped(n, Math.floor(NOTES_MM / (letter * LETTER_SHARE))));
+    const lines = notes.flatMap((n) => wrapped(n, Math.floor(NOTES_MM / textWidthMm('x', letter))));
     return { letter, lines, height: lines.length * letter * NOTE_ROW };
   });
   const notesAs = set.find((s) => s.height <= NOTES_MOST_MM) ?? set.at(-1)!;
@@ -72,8 +74,7 @@ export function sheetFoot({ name, fields, notes }: Foot): { readonly primitives:
   const cells = fields.flatMap(([label, value], i): Primitive[] => {
     const x = left + (i % 2) * (TITLE.width / 2) + 2;
     const y = FRAME_MM + TITLE.height - 10 - (Math.floor(i / 2) + 1) * rowMm;
-    const most = Math.floor((TITLE.width / 2 - 4) / (2.4 * LETTER_SHARE));
-    return [text(x, y + rowMm - 2.4, label, 1.6), text(x, y + 1.4, value.slice(0, most), 2.4)];
+    return [text(x, y + rowMm - 2.4, label, 1.6), text(x, y + 1.4, value, fitting(value, TITLE.width / 2 - 4, 2.4))];
   });
   return {
     topMm: top,
@@ -87,7 +88,7 @@ export function sheetFoot({ name, fields, notes }: Foot): { readonly primitives:
         ],
         'frame',
       ),
-      text(left + 2, FRAME_MM + TITLE.height - 7, name.slice(0, Math.floor((TITLE.width - 4) / (4.5 * LETTER_SHARE))), 4.5),
+      text(left + 2, FRAME_MM + TITLE.height - 7, name, fitting(name, TITLE.width - 4, 4.5)),
       ...cells,
       ...notesAs.lines.map((line, i) => text(FRAME_MM + 3, top - 3 - (i + 1) * notesAs.letter * NOTE_ROW + 1, line, notesAs.letter)),
     ],

@@ -110,6 +110,17 @@ it('has a view along the axis where clock angles differ, by the number of what l
   expect(at('(2) 90°').y).toBeLessThan(at('(1) 0°').y);
 });
 
+it('cuts nothing off in its title block: long names have smaller letters', () => {
+  const long = 'Chrome-molybdenum steel, normalised, from the second heat of the lot (25CrMo4, 4130)';
+  const name = 'Intermediate shaft of the second gearbox of the ferry, drive side, with keyseats a quarter apart';
+  const part = newPart('plain-pin', name, 20, 100);
+  const sheet = partSheet(part, { title: 't', name, fields: [['material', long]], notes: [], diameters: {}, place: String, numbers: {} });
+  for (const words of [long, name]) {
+    const box = boxOf(textsOf(sheet).find((t) => t.text === words)!);
+    expect(box.toX).toBeLessThan(SHEET_MM.width - 10);
+  }
+});
+
 it('a long shaft is drawn smaller, a small pin larger', () => {
   expect(sheetOf(newPart('plain-pin', 'Long', 60, 1200)).scale).toBeLessThanOrEqual(0.2);
   expect(sheetOf(newPart('plain-pin', 'Small', 4, 12)).scale).toBeGreaterThanOrEqual(5);

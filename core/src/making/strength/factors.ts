@@ -19,8 +19,7 @@ type Curve = readonly [from: number, to: number, row: Row];
 /**
  * Kt = C1 + C2 (2h/D) + C3 (2h/D)² + C4 (2h/D)³, h the depth on the radius, D the larger diameter; nominal stress in the smaller diameter.
  *
- * Source: Pilkey's fits to Peterson's charts (Peterson's Stress Concentration Factors, charts 3.4, 3.10, 3.12 for shoulders; 2.19, 2.41, 2.47 for
- * grooves), as Roark's table 17.1 has them too.
+ * Source: Pilkey's fits to Peterson's charts (Peterson's Stress Concentration Factors), as Roark's table 17.1 has them too.
  */
 const SHOULDER: Readonly<Record<Load, readonly Curve[]>> = {
   tension: [

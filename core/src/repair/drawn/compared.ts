@@ -1,6 +1,6 @@
 import type { Quantity } from '../../evidence/readings';
 import { isDiameterOfSurface, type Dimension } from '../../making/part';
-import { originalSizeMm, type DimensionFinding, type PlaceFinding } from '../job';
+import { meanOf, originalSizeMm, type DimensionFinding, type PlaceFinding } from '../job';
 import { placeOf } from './surfaces';
 
 /** A dimension of the drawing beside the place that it was drawn from. */
@@ -26,8 +26,8 @@ const READ: Readonly<Record<string, Quantity>> = {
 
 function found(d: Dimension, f: PlaceFinding): Pick<Compared, 'foundMm' | 'wasMm'> | null {
   if (isDiameterOfSurface(d)) {
-    const major = f.values.find((v) => v.quantity === 'major')?.mean.value;
-    if (major !== undefined) return { foundMm: [major, major], wasMm: f.thread?.answer?.matches[0]?.thread.majorMm ?? null };
+    const major = meanOf(f, 'major');
+    if (major !== null) return { foundMm: [major, major], wasMm: f.thread?.answer?.matches[0]?.thread.majorMm ?? null };
     return f.shape ? { foundMm: [f.shape.smallestMm, f.shape.largestMm], wasMm: originalSizeMm(f) } : null;
   }
   const value = f.values.find((v) => v.quantity === READ[`${f.place.kind}.${d.name}`]);
@@ -36,7 +36,10 @@ function found(d: Dimension, f: PlaceFinding): Pick<Compared, 'foundMm' | 'wasMm
   const book = f.groove?.asInBook
     ? { width: f.groove.ring.widthMm, diameter: f.groove.ring.grooveMm }[d.name as 'width' | 'diameter']
     : undefined;
-  return { foundMm: [value.mean.value - half, value.mean.value + half], wasMm: book ?? null };
+  const seat = f.keyseat?.asInBook
+    ? { width: f.keyseat.seat?.widthMm, depth: f.keyseat.seat?.fromCrownMm }[d.name as 'width' | 'depth']
+    : undefined;
+  return { foundMm: [value.mean.value - half, value.mean.value + half], wasMm: book ?? seat ?? null };
 }
 
 /** Found and was for each dimension that was drawn from a place, by key of the dimension; others are not in it. */

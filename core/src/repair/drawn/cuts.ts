@@ -1,8 +1,7 @@
-import { keySeats, WOODRUFF, woodruffSeat } from '../../book/keys';
 import { placeAll, type Part, type PartFeature, type PlacedSurface } from '../../making/part';
 import { inSentence } from '../../terms/words';
-import { chosenSeen, type JobSheet, type PlaceFinding } from '../job';
-import { drawnId, startOf } from './surfaces';
+import { axisStartMm, chosenSeen, meanOf, type JobSheet, type PlaceFinding } from '../job';
+import { drawnId } from './surfaces';
 
 /** A feature drawn from a place, or why it is not. */
 export type DrawnCut = { readonly feature: PartFeature; readonly doubt?: string } | { readonly feature: null; readonly doubt: string };
@@ -16,17 +15,18 @@ interface Spot {
   readonly base: { readonly id: string; readonly name: string; readonly on: string };
 }
 
-const valueOf = (f: PlaceFinding, quantity: string): number | null => f.values.find((v) => v.quantity === quantity)?.mean.value ?? null;
 const missing = (f: PlaceFinding, what: string): DrawnCut => ({
   feature: null,
   doubt: `${f.place.name} is not drawn: its ${what} was not read.`,
 });
 
-/** As near as this to the book's the seat was cut by it, mm: wear and burrs aside. */
-const SAME_WIDTH_MM = 0.06;
+/** A seat that begins or ends this near to an end of its surface is open there, mm. */
+const OPEN_MM = 1;
+/** What a sled-runner cutter would be, should somebody choose one, mm. */
+const SLED_MM = 50;
 
 function groove({ f, atMm, base }: Spot): DrawnCut {
-  const [width, floor] = [valueOf(f, 'width'), valueOf(f, 'groove-size')];
+  const [width, floor] = [meanOf(f, 'width'), meanOf(f, 'groove-size')];
   if (floor === null) return missing(f, 'diameter in the groove');
   if (f.groove?.asInBook) {
     const { ring } = f.groove;
@@ -36,34 +36,25 @@ function groove({ f, atMm, base }: Spot): DrawnCut {
   return { feature: { ...base, kind: 'ring-groove', atMm, widthMm: width, diameterMm: floor, ring: 'measured' } };
 }
 
-function woodruff({ f, on, atMm, base, clock }: Spot, widthMm: number, depthMm: number): DrawnCut {
-  const seats = WOODRUFF.filter((k) => Math.abs(k.widthMm - widthMm) <= SAME_WIDTH_MM).flatMap((k) => {
-    const seat = woodruffSeat(k.name, on.leftMm);
-    return seat.ok ? [seat.value] : [];
-  });
-  const [seat] = seats.sort((p, q) => Math.abs(p.fromCrownMm - depthMm) - Math.abs(q.fromCrownMm - depthMm));
-  if (!seat) return { feature: null, doubt: `${f.place.name} is not drawn: the book has no half-moon key of its width.` };
-  const { widthMm: width, cutterMm } = seat.key;
-  return {
-    feature: {
-      ...base,
-      ...clock,
-      kind: 'woodruff-seat',
-      atMm: atMm + f.place.lengthMm / 2,
-      widthMm: width,
-      cutterMm,
-      depthMm: seat.fromCrownMm,
-    },
-  };
-}
-
-function keyseat(spot: Spot): DrawnCut {
-  const { f, on, atMm, base, clock } = spot;
-  const [width, depth] = [valueOf(f, 'width'), valueOf(f, 'key-depth')];
+function keyseat({ f, on, atMm, base, clock }: Spot): DrawnCut {
+  const [width, depth] = [meanOf(f, 'width'), meanOf(f, 'key-depth')];
   if (width === null || depth === null) return missing(f, width === null ? 'width' : 'depth');
-  if (f.keyseat?.halfMoon) return woodruff(spot, width, depth);
-  const found = f.keyseat?.asInBook ? keySeats(on.leftMm, width) : null;
-  const [book] = (found?.ok ? [...found.value] : []).sort((p, q) => Math.abs(p.fromCrownMm - depth) - Math.abs(q.fromCrownMm - depth));
+  const seat = f.keyseat?.seat;
+  if (seat && seat.cutterMm !== null)
+    return {
+      feature: {
+        ...base,
+        ...clock,
+        ...{
+          kind: 'woodruff-seat',
+          atMm: atMm + f.place.lengthMm / 2,
+          widthMm: seat.widthMm,
+          cutterMm: seat.cutterMm,
+          depthMm: seat.fromCrownMm,
+        },
+      },
+    };
+  const book = f.keyseat?.asInBook ? seat : null;
   return {
     feature: {
       ...base,
@@ -74,8 +65,8 @@ function keyseat(spot: Spot): DrawnCut {
       lengthMm: f.place.lengthMm,
       widthMm: book?.widthMm ?? width,
       depthMm: book?.fromCrownMm ?? depth,
-      cutterMm: 50,
-      open: atMm + f.place.lengthMm >= on.lengthMm - 1 ? 'right' : atMm <= 1 ? 'left' : 'none',
+      cutterMm: SLED_MM,
+      open: atMm + f.place.lengthMm >= on.lengthMm - OPEN_MM ? 'right' : atMm <= OPEN_MM ? 'left' : 'none',
     },
     ...(book ? {} : { doubt: `${f.place.name} is drawn as found: it is not a seat that the book has for this shaft.` }),
   };
@@ -96,7 +87,7 @@ function thread({ f, on, atMm, base }: Spot): DrawnCut {
 }
 
 function flats({ f, atMm, base, clock }: Spot): DrawnCut {
-  const across = valueOf(f, 'across');
+  const across = meanOf(f, 'across');
   if (across === null) return missing(f, 'size across');
   return {
     feature: { ...base, ...clock, kind: 'flats', count: 2, atMm, lengthMm: f.place.lengthMm, acrossMm: across },
@@ -105,10 +96,10 @@ function flats({ f, atMm, base, clock }: Spot): DrawnCut {
 }
 
 function crossHole({ f, on, base, clock }: Spot, zeroMm: number): DrawnCut {
-  const [hole, at] = [valueOf(f, 'hole-size'), valueOf(f, 'hole-at')];
+  const [hole, at] = [meanOf(f, 'hole-size'), meanOf(f, 'hole-at')];
   if (hole === null) return missing(f, 'diameter');
   // Read from the zero face of its component; where it was not, the middle of what was said at Strip.
-  const middle = at === null ? startOf(f) + f.place.lengthMm / 2 : f.component.axisOffsetMm + at;
+  const middle = at === null ? axisStartMm(f) + f.place.lengthMm / 2 : f.component.axisOffsetMm + at;
   return {
     feature: {
       ...base,
@@ -145,7 +136,7 @@ export function cutsOf(places: readonly PlaceFinding[], part: Part, zeroMm: numb
       return [{ feature: null, doubt: `${f.place.name} (${f.place.kind}) is not drawn: take it from its reading.` }];
     const draw = DRAWN[f.place.kind];
     if (!draw) return [];
-    const from = startOf(f) - zeroMm;
+    const from = axisStartMm(f) - zeroMm;
     const middle = from + f.place.lengthMm / 2;
     const on = rows.find((s) => s.side === f.place.side && s.fromMm <= middle + 1e-6 && s.toMm >= middle - 1e-6);
     if (!on) return [{ feature: null, doubt: `${f.place.name} is not drawn: nothing was read of what it is cut into.` }];

@@ -1,4 +1,5 @@
 import { seededRandom } from '../../evidence/proof';
+import { woodruffSeat } from '../../book/keys';
 import { placeOutside, validatePart } from '../../making/part';
 import { choiceKey, workOut, jobItems, type JobSheet, type PlaceRecord, type ReadingRecord } from '../job';
 import { testChoice, testInstrument, testPlace, testReading, testSheet, testShop } from '../job/testing';
@@ -9,7 +10,15 @@ const exact = testInstrument('exact', { uMm: 0.001, repeatMm: 0.001, rangeLowMm:
 const shop = { ...testShop, instruments: [...testShop.instruments, exact] };
 
 const diameter = (id: string, startMm: number, lengthMm: number, mm: number, more: Partial<PlaceRecord> = {}) => ({
-  place: testPlace(id, { name: id, startMm, lengthMm, stationsMm: [startMm + 1, startMm + lengthMm - 1], instrumentId: 'exact', ...more }),
+  place: testPlace(id, {
+    name: id,
+    startMm,
+    lengthMm,
+    stationsMm: [startMm + 1, startMm + lengthMm - 1],
+    instrumentId: 'exact',
+    land: 'unworn',
+    ...more,
+  }),
   readings: [startMm + 1, startMm + lengthMm - 1].flatMap((stationMm) =>
     [0, 90].map((clockDeg) => testReading({ placeId: id, stationMm, clockDeg, valueMm: mm, instrumentId: 'exact' })),
   ),
@@ -120,7 +129,7 @@ it('an unworn land and the worn track beside it are one turned size; it fits the
 });
 
 it('a land beside what wore is of its size too, unless a shoulder stands between them', () => {
-  const seat = diameter('seat', 0, 20, 24.95);
+  const seat = diameter('seat', 0, 20, 24.95, { land: 'worn' });
   const land = diameter('land', 21, 4, 25, { land: 'unworn' });
   const end = read('whole', 'length', 0, 25, { length: 25 });
   const nominal = [testChoice(choiceKey.nominal('seat'), { sizeMm: 25, name: '25' })];
@@ -227,6 +236,36 @@ it('a part broken in two is put together on one axis, and what crumbled away is 
   // The stub's sound end lies at 58 + 51.5 from the other piece's sound end.
   expect(placeOutside(part).at(-1)!.toMm).toBeCloseTo(109.5, 6);
   expect(doubts.join(' ')).toContain('It is broken between left and right: put together from 50.000 mm to 63.000 mm');
+});
+
+it('what wore, fits nothing and was nobody knows what is drawn as found, and said', () => {
+  // 23.63 is near no size that is listed.
+  const { part, doubts } = drawn(
+    jobOf([diameter('journal', 0, 40, 23.63, { land: 'worn' }), read('whole', 'length', 0, 40, { length: 40 })]),
+  )!;
+  const was = workOut(jobOf([diameter('journal', 0, 40, 23.63, { land: 'worn' })]), shop).places[0]!;
+  expect(was.nominal.canTell).toBe(false);
+  expect(part.outside[0]!.diameterMm).toBeCloseTo(23.63, 2);
+  expect(doubts).toEqual(['What journal was is not known: drawn as found, worn as it is.']);
+  const known = [testChoice(choiceKey.nominal('journal'), { sizeMm: 24, name: '24' })];
+  expect(
+    drawn(jobOf([diameter('journal', 0, 40, 23.63, { land: 'worn' }), read('whole', 'length', 0, 40, { length: 40 })], known))!.doubts,
+  ).toEqual([]);
+});
+
+it('a half-moon seat is drawn by its key', () => {
+  // DIN 6888, 6 x 9: cutter 22; in a shaft of 30 it lies 6.5 below the crown or so.
+  const seat = woodruffSeat('6 x 9', 30);
+  if (!seat.ok) throw new Error('no such key');
+  const sheet = jobOf([
+    diameter('shaft', 0, 80, 30),
+    read('whole', 'length', 0, 80, { length: 80 }),
+    read('key', 'keyseat', 40, 21.6, { width: 6.01, 'key-depth': seat.value.fromCrownMm + 0.02 }),
+  ]);
+  expect(drawn(sheet)!.part.features[0]).toMatchObject({
+    ...{ kind: 'woodruff-seat', widthMm: 6, cutterMm: seat.value.key.cutterMm, depthMm: seat.value.fromCrownMm },
+    atMm: expect.closeTo(50.8, 6),
+  });
 });
 
 it('nothing read, nothing drawn', () => {

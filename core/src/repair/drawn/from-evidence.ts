@@ -1,9 +1,10 @@
 import { materialOf, UNKNOWN_MATERIAL } from '../../book/materials';
 import { partLengthMm, validatePart, type Part } from '../../making/part';
-import type { JobItem, JobSheet, PlaceFinding } from '../job';
+import { inSentence } from '../../terms/words';
+import { axisStartMm, meanOf, originalSizeMm, type JobItem, type JobSheet, type PlaceFinding } from '../job';
 import { cutsOf } from './cuts';
 import { endToEnd, type ReadStretch } from './stretches';
-import { boresOf, outsideOf, readStretch, startOf, type Evidence } from './surfaces';
+import { boresOf, drawnId, outsideOf, readStretch, type Evidence } from './surfaces';
 
 /** A drawing out of the readings, with what they did not tell. */
 export interface EvidenceDrawing {
@@ -11,13 +12,11 @@ export interface EvidenceDrawing {
   readonly doubts: readonly string[];
 }
 
-const lengthOf = (f: PlaceFinding): number | null => f.values.find((v) => v.quantity === 'length')?.mean.value ?? null;
-
 /** Shoulders that were read, mm from the zero face: each length from where it begins. */
 const shoulders = (places: readonly PlaceFinding[], zeroMm: number): number[] =>
   places.flatMap((f) => {
-    const long = f.place.kind === 'length' ? lengthOf(f) : null;
-    return long === null ? [] : [startOf(f) - zeroMm, startOf(f) - zeroMm + long];
+    const long = f.place.kind === 'length' ? meanOf(f, 'length') : null;
+    return long === null ? [] : [axisStartMm(f) - zeroMm, axisStartMm(f) - zeroMm + long];
   });
 
 /** Where the farthest length that was read ends, mm from the zero face; null where none was. */
@@ -80,6 +79,15 @@ export function partFromEvidence(
   const bored = { ...body, bores: holes.bores };
   const cuts = cutsOf(own, bored, zeroMm, sheet);
   const drawn = onlyWhatGoes({ ...bored, features: cuts.flatMap((c) => (c.feature ? [c.feature] : [])) });
+  // A fit gives the size of what runs on something that stays; what wore and fits nothing is a guess until somebody says what it was.
+  const placed = [...bored.outside, ...bored.bores.flatMap((b) => b.surfaces)];
+  const worn = own.flatMap((f) => {
+    const s = placed.find((o) => o.id === drawnId(f.place.id));
+    const told = f.place.kind === 'thread' || f.place.land === 'unworn' || originalSizeMm(f) !== null;
+    return s && !s.fitsPlaceIds.length && !told
+      ? [`What ${inSentence(f.place.name)} was is not known: drawn as found, worn as it is.`]
+      : [];
+  });
   const unread = own.filter((f) => f.readings.length === 0).map((f) => `${f.place.name} has no reading yet: it is not in the drawing.`);
   return {
     part: drawn.part,
@@ -88,6 +96,7 @@ export function partFromEvidence(
       ...holes.doubts,
       ...cuts.flatMap((c) => (c.doubt ? [c.doubt] : [])),
       ...drawn.doubts,
+      ...worn,
       ...unread,
       ...(known === UNKNOWN_MATERIAL ? ['What the old part is made of is not known: say what the new one is made of.'] : []),
     ],

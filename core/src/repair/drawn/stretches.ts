@@ -1,5 +1,6 @@
 import { formatWithUnit, type LengthUnit } from '../../terms/quantity';
 import { inSentence } from '../../terms/words';
+import { SAME_SIZE_SHARE } from '../job';
 
 /** A length along one side of a part that one place was read on, mm from the zero face. */
 export interface ReadStretch {
@@ -27,8 +28,6 @@ export interface EndToEnd {
   readonly doubts: readonly string[];
 }
 
-/** Places that differ by less, as a share, were turned to one size. */
-const SAME_SIZE_SHARE = 0.05;
 /** A place is measured up to this near to the shoulder that it ends at, mm. */
 const NEAR_MM = 2;
 /** A diameter that was read to this near to an end goes on to it, mm. */

@@ -2,7 +2,7 @@ import { isDiameter } from '../../evidence/readings';
 import { surface, unreadId, type Bore, type Surface } from '../../making/part';
 import type { LengthUnit } from '../../terms/quantity';
 import type { BoreFinding, FitFinding, PlaceFinding } from '../job';
-import { originalSizeMm } from '../job';
+import { axisStartMm, meanOf, originalSizeMm } from '../job';
 import { endToEnd, type ReadStretch, type Stretch } from './stretches';
 
 /** Where something of the drawing comes from a place, its id says so. */
@@ -11,11 +11,6 @@ const HEAD = 'of-';
 export const drawnId = (placeId: string): string => HEAD + placeId;
 /** The place that something of a drawing was drawn from; null for anything else. */
 export const placeOf = (id: string): string | null => (id.startsWith(HEAD) ? id.slice(HEAD.length) : null);
-
-/** Place along the axis of the whole part, mm, from its component's offset. */
-export const startOf = (f: PlaceFinding): number => f.component.axisOffsetMm + f.place.startMm;
-
-const valueOf = (f: PlaceFinding, quantity: string): number | null => f.values.find((v) => v.quantity === quantity)?.mean.value ?? null;
 
 /** Diameters at the ends of a measured taper, by the line through its stations, mm. */
 function taperEnds(f: PlaceFinding): readonly [number, number] | null {
@@ -30,7 +25,7 @@ function taperEnds(f: PlaceFinding): readonly [number, number] | null {
 
 /** The size that a place of a new part gets where no fit says another, mm: what it was, else as found; null where nothing was read. */
 export function newSizeMm(f: PlaceFinding): number | null {
-  if (f.place.kind === 'thread') return f.thread?.answer?.matches[0]?.thread.majorMm ?? valueOf(f, 'major');
+  if (f.place.kind === 'thread') return f.thread?.answer?.matches[0]?.thread.majorMm ?? meanOf(f, 'major');
   return originalSizeMm(f) ?? f.shape?.meanMm ?? null;
 }
 
@@ -40,7 +35,7 @@ export function readStretch(f: PlaceFinding, zeroMm: number): ReadStretch | null
   const ends = f.place.kind === 'taper' ? taperEnds(f) : null;
   const plain = newSizeMm(f);
   if (plain === null || f.place.lengthMm <= 0) return null;
-  const fromMm = startOf(f) - zeroMm;
+  const fromMm = axisStartMm(f) - zeroMm;
   const [leftMm, rightMm] = ends ?? [plain, plain];
   return {
     placeId: f.place.id,

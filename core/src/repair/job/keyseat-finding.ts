@@ -9,6 +9,8 @@ export interface KeyseatFinding {
   /** `1/4 x 1/4`, `8 x 7`, `No. 808`; null where the book has no key of that width. */
   readonly key: string | null;
   readonly halfMoon: boolean;
+  /** That key's seat in this shaft, mm; the cutter's diameter of a half-moon one, else null. Null where the book has no such key. */
+  readonly seat: { readonly widthMm: number; readonly fromCrownMm: number; readonly cutterMm: number | null } | null;
   /** Measured deeper from the crown than the book's seat of that key, mm; below 0 it is shallower, null where it was not read. */
   readonly deeperMm: number | null;
   readonly asInBook: boolean;
@@ -32,6 +34,8 @@ interface Seat {
   readonly halfMoon: boolean;
   readonly widthMm: number;
   readonly fromCrownMm: number;
+  /** Of a half-moon seat. */
+  readonly cutterMm: number | null;
   readonly source: string;
   /** How much deeper it may be, mm. */
   readonly overMm: number;
@@ -50,6 +54,7 @@ function parallelSeats(shaftMm: number, widthMm: number): Seat[] {
       halfMoon: false,
       widthMm: k.widthMm,
       fromCrownMm: k.fromCrownMm,
+      cutterMm: null,
       source: k.source,
       overMm: k.standard === 'DIN 6885' ? din6885OverMm(k.widthMm) : overMm.b17,
       instead,
@@ -68,6 +73,7 @@ const halfMoonSeats = (shaftMm: number, widthMm: number): Seat[] =>
         halfMoon: true,
         widthMm: k.widthMm,
         fromCrownMm: seat.value.fromCrownMm,
+        cutterMm: k.cutterMm,
         source: k.source,
         overMm: k.unit === 'in' ? overMm.woodruffInch : overMm.woodruffMetric,
         instead: null,
@@ -100,7 +106,7 @@ export function keyseatFinding(
   const [seat] = [...seats].sort((p, q) => off(p) - off(q) || Math.abs(p.widthMm - width) - Math.abs(q.widthMm - width));
   if (!seat) {
     const words = `No key of ${show(width)} wide is in the book for a shaft of ${show(shaftMm)}: a special, or worn wide.`;
-    return { key: null, halfMoon: false, deeperMm: null, asInBook: false, words };
+    return { key: null, halfMoon: false, seat: null, deeperMm: null, asInBook: false, words };
   }
 
   const deeperMm = depth ? depth.mean.value - seat.fromCrownMm : null;
@@ -124,6 +130,7 @@ export function keyseatFinding(
   return {
     key: seat.name,
     halfMoon: seat.halfMoon,
+    seat: { widthMm: seat.widthMm, fromCrownMm: seat.fromCrownMm, cutterMm: seat.cutterMm },
     deeperMm,
     asInBook: depthFits && seat.instead === null,
     words: `${what}${listing}${depthWords}`,

@@ -5,8 +5,8 @@ export function originalSizeMm(f: PlaceFinding): number | null {
   return f.chosenNominal?.sizeMm ?? (f.nominal.canTell ? f.nominal.ranked[0]!.sizeMm : null);
 }
 
-/** A place's size counts as the same turned size as a land's within this share. */
-const SAME_SIZE_SHARE = 0.05;
+/** A place's size counts as the same turned size as a land's within this share: ours. */
+export const SAME_SIZE_SHARE = 0.05;
 
 /**
  * The size that a place was made to, from which its wear is counted: that of an unworn land of the same part and size; without

@@ -3,6 +3,7 @@ import { isDrawn, outline, type OutlinePoint } from '../../making/part';
 import { bodyLines, boreLines, boundsOf, partLines, type Primitive } from '../../making/scene';
 import type { PictureFinding } from './diagnosis-finding';
 import { madeSizeMm } from './made-size';
+import { axisStartMm } from './on-axis';
 import type { PartFinding } from './part-finding';
 import type { PlaceFinding } from './place-finding';
 import type { Repair } from './repair';
@@ -54,8 +55,7 @@ export interface PictureModel {
 const EMPTY_LENGTH_MM = 100;
 const UNKNOWN_RADIUS_MM = 10;
 
-const start = (f: PlaceFinding): number => f.component.axisOffsetMm + f.place.startMm;
-const end = (f: PlaceFinding): number => start(f) + f.place.lengthMm;
+const end = (f: PlaceFinding): number => axisStartMm(f) + f.place.lengthMm;
 const radiusOf = (f: PlaceFinding): number => (f.shape?.meanMm ?? f.chosenNominal?.sizeMm ?? 2 * UNKNOWN_RADIUS_MM) / 2;
 
 function stationsOf(f: PlaceFinding, all: readonly PlaceFinding[]): PictureStation[] {
@@ -79,7 +79,7 @@ function stationsOf(f: PlaceFinding, all: readonly PlaceFinding[]): PictureStati
 const spanOf = (f: PlaceFinding, radiusMm = radiusOf(f)): PictureSpan => ({
   id: f.place.id,
   name: f.place.name,
-  fromMm: start(f),
+  fromMm: axisStartMm(f),
   toMm: end(f),
   radiusMm,
 });
@@ -90,12 +90,12 @@ const spanOf = (f: PlaceFinding, radiusMm = radiusOf(f)): PictureSpan => ({
  * @param radius of a place, mm
  */
 function outlineOf(places: readonly PlaceFinding[], radius: (f: PlaceFinding) => number): OutlinePoint[] {
-  const edges = [...new Set(places.flatMap((f) => [start(f), end(f)]))].sort((p, q) => p - q);
+  const edges = [...new Set(places.flatMap((f) => [axisStartMm(f), end(f)]))].sort((p, q) => p - q);
   let r = places.length ? radius(places[0]!) : UNKNOWN_RADIUS_MM;
   return edges.slice(1).flatMap((to, i) => {
     const from = edges[i]!;
     const over = places
-      .filter((f) => start(f) <= from + 1e-9 && end(f) >= to - 1e-9)
+      .filter((f) => axisStartMm(f) <= from + 1e-9 && end(f) >= to - 1e-9)
       .sort((p, q) => p.place.lengthMm - q.place.lengthMm)[0];
     if (over) r = radius(over);
     return [
@@ -114,7 +114,7 @@ interface Drawing {
 const found = (places: readonly PlaceFinding[]): Drawing => {
   const worn = places
     .filter((f) => f.component.role === 'worn' && f.place.side === 'outside' && isDiameter(f.place.kind))
-    .sort((p, q) => start(p) - start(q));
+    .sort((p, q) => axisStartMm(p) - axisStartMm(q));
   const contour = outlineOf(worn, radiusOf);
   return { shows: 'found', lines: contour.length ? bodyLines(contour) : [], spans: worn.map((f) => spanOf(f)) };
 };
@@ -152,10 +152,10 @@ function reworked(places: readonly PlaceFinding[], componentIds: readonly string
   return { shows: 'rework', lines, spans: cut.map((f) => spanOf(f, radius(f))) };
 }
 
-function drawingOf({ places, part, at }: Repair, which: 'worn' | 'new'): Drawing {
+function drawingOf({ places, part, at }: Repair, which: 'worn' | 'new', old: Drawing): Drawing {
   if (which === 'new' && part && isDrawn(part.part)) return newPart(part);
   if (which === 'new' && part && at?.item.kind === 'rework') return reworked(places, at.item.componentIds, part);
-  return found(places);
+  return old;
 }
 
 /**
@@ -164,12 +164,13 @@ function drawingOf({ places, part, at }: Repair, which: 'worn' | 'new'): Drawing
  * @param which what came in as found, or what the item in hand makes of it once that is drawn
  */
 export function pictureModel(repair: Repair, which: 'worn' | 'new'): PictureModel {
-  const drawing = drawingOf(repair, which);
+  const asFound = found(repair.places);
+  const drawing = drawingOf(repair, which, asFound);
   const cut = drawing.shows === 'rework' ? (repair.at?.item.componentIds ?? []) : [];
   const mates = repair.places
     .filter((f) => f.component.role === 'mate' && isDiameter(f.place.kind) && !cut.includes(f.component.id))
     .map((f) => spanOf(f));
-  const old = found(repair.places).lines;
+  const old = asFound.lines;
   const drawn = drawing.shows === 'block' ? old : drawing.lines;
   const { fromX, toX, toY } = boundsOf(drawn.filter((l) => l.kind === 'area'));
   const xs = [...(drawn.length ? [fromX, toX] : []), ...mates.flatMap((m) => [m.fromMm, m.toMm])];

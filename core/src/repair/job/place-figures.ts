@@ -149,6 +149,10 @@ export interface QuantityFinding {
   readonly plusMinusMm: number;
 }
 
+/** Mean of what was read of a quantity, mm; null where it was not read. */
+export const meanOf = ({ values }: { readonly values: readonly QuantityFinding[] }, quantity: Quantity): number | null =>
+  values.find((v) => v.quantity === quantity)?.mean.value ?? null;
+
 /** Lengths, widths, depths and the like of a place: mean and 95 % band, quantity by quantity. */
 export function quantityFindings({ place, component, readings, figureOf }: Measured, shop: Shop): QuantityFinding[] {
   const groups = new Map<Quantity, ReadingRecord[]>();

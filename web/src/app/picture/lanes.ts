@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import {
+  axisStartMm,
   formatLength,
   formatPlace,
   inSentence,
@@ -145,7 +146,7 @@ export class Lanes {
   });
   protected readonly mates = computed(() =>
     (this.store.repair()?.fits ?? []).map((f) => {
-      const from = f.hole.component.axisOffsetMm + f.hole.place.startMm;
+      const from = axisStartMm(f.hole);
       const shape = f.hole.shape;
       const whole = shape ? `${this.coarse(shape.smallestMm)} to ${this.coarse(shape.largestMm)}` : '';
       return {

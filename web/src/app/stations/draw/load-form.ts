@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal } from '@angular/core';
 import { ReactiveFormsModule } from '@angular/forms';
 import { check, choiceInput } from '@iron-patch/contract';
 import {
@@ -12,6 +12,7 @@ import {
   placeWithUnit,
   safetyAlong,
   significant,
+  versionOfChoice,
   type KnownLoad,
 } from '@iron-patch/core';
 import { FormFrame, inValue, NumberField, RecordForm } from '../../form';
@@ -78,12 +79,16 @@ export class LoadForm {
       ? { moment: 'lbf·ft', force: 'lbf', nm: NM_PER_LBF_FT, n: N_PER_LBF }
       : { moment: 'Nm', force: 'N', nm: 1, n: 1 },
   );
+  private readonly version = computed(() => versionOfChoice(this.store.sheet()!, choiceKey.load(this.itemId())));
+  /** Of what was read before anything was typed: what somebody else says meanwhile is asked about, not written over. */
+  private readonly readAt = linkedSignal(() => this.version());
   protected readonly form = new RecordForm<LoadFields>({
     keptAs: () => `load:${this.store.sheet()!.job.id}:${this.itemId()}`,
     start: NO_LOAD,
     check: (v) => inValue(check(SCHEMA, { value: this.load(v), reason: '' })),
     untouched: () => this.fields(),
-    save: (v) => this.store.putChoice(choiceKey.load(this.itemId()), 'the load', this.load(v)),
+    rests: { readAt: this.readAt },
+    save: (v) => this.store.putChoice(choiceKey.load(this.itemId()), 'the load', this.load(v), '', true, this.readAt()),
   });
   protected readonly safest = computed(() => {
     const [load, part] = [this.stored(), this.store.repair()?.part];

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { capital, inSentence, placeWithUnit, significant, type StrengthRow, type Load } from '@iron-patch/core';
+import { capital, inSentence, placeWithUnit, SHARP_CORNER_MM, significant, type StrengthRow, type Load } from '@iron-patch/core';
 import { DrawnEvidence, SheetStore } from '../../sheet-data';
 import { FigureButton } from '../../show';
 import { LoadForm } from './load-form';
@@ -104,6 +104,7 @@ export class StrengthPanel {
   protected readonly inSentence = inSentence;
   protected readonly words: Readonly<Record<Load, string>> = { bending: 'bent', torsion: 'twisted', tension: 'pulled' };
   protected readonly beyond = computed(() => this.evidence.strength()!.beyond.map(inSentence).join(', '));
+  protected readonly corner = computed(() => placeWithUnit(SHARP_CORNER_MM, this.store.unit()));
   protected at = ({ words, atMm }: { readonly words: string; readonly atMm: number }): string =>
     `${inSentence(words)}, ${placeWithUnit(atMm, this.store.unit())}`;
   protected share = (share: number): string => `${significant(100 * share, 2)} %`;
