@@ -1,8 +1,8 @@
 import { mkdtemp, rm, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { Builder, type WebDriver } from 'selenium-webdriver';
-import type { Command } from 'selenium-webdriver/lib/command.js';
+import { Builder, error, type WebDriver } from 'selenium-webdriver';
+import { Name, type Command } from 'selenium-webdriver/lib/command.js';
 import { Options, ServiceBuilder, type Driver } from 'selenium-webdriver/chrome.js';
 
 const FLAGS = [
@@ -28,6 +28,12 @@ export const SCREEN = { width: 1280, height: 800 } as const;
 /** As long as a browser may take to answer one command; most take milliseconds. */
 const ANSWER_MS = 60_000;
 
+/**
+ * As long as a page may take to load before it is asked for once more.
+ * A navigation that begins just while the page's worker becomes the active one may never leave Chromium; the next one does.
+ */
+const PAGE_MS = 20_000;
+
 /** Lets a command that the browser never answers fail by its name, rather than the test by its time. */
 function answers(driver: WebDriver): void {
   const execute = driver.execute.bind(driver);
@@ -37,8 +43,12 @@ function answers(driver: WebDriver): void {
       const told = () => `${command.getName()} ${JSON.stringify(command.getParameters()).slice(0, 300)}`;
       timer = setTimeout(() => fail(new Error(`The browser did not answer within ${ANSWER_MS / 1000} s: ${told()}`)), ANSWER_MS);
     });
+    const again = (e: unknown): Promise<T> => {
+      if (command.getName() === Name.GET && e instanceof error.TimeoutError) return execute(command) as Promise<T>;
+      throw e;
+    };
     try {
-      return await Promise.race([execute(command) as Promise<T>, silence]);
+      return await Promise.race([(execute(command) as Promise<T>).catch(again), silence]);
     } finally {
       clearTimeout(timer);
     }
@@ -65,6 +75,7 @@ export async function openBrowser(size: { width: number; height: number } = SCRE
     .setChromeService(new ServiceBuilder('/usr/bin/chromedriver'))
     .build();
   answers(driver);
+  await driver.manage().setTimeouts({ pageLoad: PAGE_MS });
   await (driver as Driver).sendDevToolsCommand('Emulation.setDeviceMetricsOverride', { ...size, deviceScaleFactor: 1, mobile: false });
   return {
     driver,
