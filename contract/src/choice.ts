@@ -165,6 +165,8 @@ const item = shapeOf<ItemChoice>({
   here: yes('Here'),
   after: array(idOf('Item')).strict().required('Waits for: a list.').max(20, 'At most 20 items.'),
   tried: textOf('How it was tried', TEXT_LIMITS.text),
+  // Items of before nobody asked are not.
+  givesWay: yes('Gives way').optional(),
   off: yes('Called off'),
 });
 

@@ -11,6 +11,7 @@ export * from './evidence/readings';
 export * from './evidence/nominal';
 export * from './book/fits';
 export * from './making/part';
+export * from './making/drawing';
 export * from './making/scene';
 export * from './making/stock';
 export * from './making/strength';

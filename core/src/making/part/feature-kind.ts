@@ -199,6 +199,8 @@ export interface FeatureKind<F extends FeatureBase> {
   /** Which surfaces take it. */
   readonly sides: readonly ('outside' | 'inside')[];
   readonly fields: FieldsOf<F>;
+  /** What is asked for when somebody adds it, in the trade's order; the rest is begun with what is usual. */
+  readonly asks: readonly (FeatureBase extends F ? string : Extract<keyof Own<F>, string>)[];
   /** What it starts as on a surface, mm and degrees. */
   start(host: Host): Own<F>;
   /** What will not do, beside fields out of their range. */

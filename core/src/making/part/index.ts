@@ -9,7 +9,17 @@ export {
   type Part,
   type TypedLimits,
 } from './part';
-export { isUnread, surface, unreadId, SURFACE_KINDS, type PlacedSurface, type Surface, type SurfaceKind } from './surface';
+export {
+  isUnread,
+  MOST_DIAMETER_MM,
+  MOST_PART_LENGTH_MM,
+  surface,
+  unreadId,
+  SURFACE_KINDS,
+  type PlacedSurface,
+  type Surface,
+  type SurfaceKind,
+} from './surface';
 export type {
   BookLimits,
   ContourPoint,

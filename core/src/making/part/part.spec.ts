@@ -33,6 +33,23 @@ it.each(Object.keys(PART_KINDS) as PartKind[])('%s starts as a valid part of the
   expect(part.block?.lengthMm ?? partLengthMm(part)).toBeCloseTo(120, 9);
 });
 
+it.each(Object.keys(PART_KINDS) as PartKind[])('%s is valid thin and thick, short and long', (kind) => {
+  for (const body of [4, 6.35, 10, 12.7, 19.05, 25, 40, 63.5, 80, 150])
+    for (const times of [1, 2.5, 12]) expect([body, times, ...codes(newPart(kind, 'x', body, body * times))]).toEqual([body, times]);
+});
+
+it('a hexagon screw is as wide as its listed size across the flats and over the corners', () => {
+  // DIN 931: M16 is 24 across flats, e about 27.7 over the corners of a true hexagon; 3/4-10 UNC 1 1/8 in.
+  const m16 = newPart('screw', 'x', 16.2, 80);
+  expect(m16.features.find((f) => f.kind === 'flats')).toMatchObject({ acrossMm: 24, count: 6 });
+  expect(m16.outside[0]!.diameterMm).toBeCloseTo(27.71, 2);
+  expect(newPart('screw', 'x', 19, 80).features.find((f) => f.kind === 'flats')).toMatchObject({ acrossMm: expect.closeTo(28.575, 3) });
+  expect(newPart('stud', 'x', 19.1, 80).features.filter((f) => f.kind === 'thread')).toMatchObject([
+    { thread: '3/4-10 UNC' },
+    { thread: '3/4-10 UNC' },
+  ]);
+});
+
 it('places segments end to end', () => {
   expect(placeOutside(pin).map((s) => [s.fromMm, s.toMm])).toEqual([
     [0, 8.4],

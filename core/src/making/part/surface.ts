@@ -2,6 +2,10 @@
 export type SurfaceKind = 'cylinder' | 'taper' | 'head';
 export const SURFACE_KINDS: Readonly<Record<SurfaceKind, string>> = { cylinder: 'Cylinder', taper: 'Taper', head: 'Head' };
 
+/** The largest that the shop turns and the longest that it holds, mm. */
+export const MOST_DIAMETER_MM = 500;
+export const MOST_PART_LENGTH_MM = 3000;
+
 /** A stretch of revolution along the axis, outside or in a bore on the same terms. Lengths and diameters in mm. */
 export interface Surface {
   readonly id: string;

@@ -7,12 +7,10 @@ import { fieldProblem } from './field-problem';
 import { fieldsOf, kindOf, type PartFeature } from './features';
 import { hostOf, placed, radiusAt } from './host';
 import { partLengthMm, type Part } from './part';
-import { type PlacedSurface, type Surface } from './surface';
+import { MOST_DIAMETER_MM, MOST_PART_LENGTH_MM, type PlacedSurface, type Surface } from './surface';
 
 /** Least wall left beside a bore, mm: thinner springs in the chuck. */
 const LEAST_WALL_MM = 1;
-const MOST_DIAMETER_MM = 500;
-const MOST_PART_LENGTH_MM = 3000;
 
 type Say = (path: string, code: string, message: string) => void;
 

@@ -1,3 +1,4 @@
 export { strengthFinding, type StrengthFinding, type StrengthRow } from './strength-finding';
 export { partFromEvidence, type EvidenceDrawing } from './from-evidence';
 export { comparedWith, type Compared } from './compared';
+export { notAsWeak, soundsLikeGivingWay } from './gives-way';

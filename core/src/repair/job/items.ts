@@ -76,6 +76,8 @@ export interface ItemChoice {
   readonly after: readonly string[];
   /** How it was tried at the end, where no size proves it. */
   readonly tried: string;
+  /** It is there to give way before what it protects: a shear pin, a soft key. */
+  readonly givesWay: boolean;
   /** Not done after all; everything of it stays on record. */
   readonly off: boolean;
 }
@@ -114,6 +116,7 @@ const NOTHING_SAID: Omit<ItemChoice, 'kind' | 'name' | 'componentIds'> = {
   here: false,
   after: [],
   tried: '',
+  givesWay: false,
   off: false,
 };
 

@@ -1,4 +1,5 @@
 import { isDiameter } from '../../evidence/readings';
+import { outsideCuts } from '../../making/drawing';
 import { isDrawn, outline, type OutlinePoint } from '../../making/part';
 import { bodyLines, boreLines, boundsOf, partLines, type Primitive } from '../../making/scene';
 import type { PictureFinding } from './diagnosis-finding';
@@ -47,6 +48,8 @@ export interface PictureModel {
   /** Edges of the old part as found, to lie under the new one; empty where that is what is shown. */
   readonly ghost: readonly Primitive[];
   readonly spans: readonly PictureSpan[];
+  /** What is cut into the outside of the new part. */
+  readonly cuts: readonly PictureSpan[];
   readonly mates: readonly PictureSpan[];
   readonly stations: readonly PictureStation[];
   readonly findings: readonly PictureFinding[];
@@ -109,6 +112,7 @@ interface Drawing {
   readonly shows: Pictured;
   readonly lines: readonly Primitive[];
   readonly spans: readonly PictureSpan[];
+  readonly cuts: readonly PictureSpan[];
 }
 
 const found = (places: readonly PlaceFinding[]): Drawing => {
@@ -116,16 +120,18 @@ const found = (places: readonly PlaceFinding[]): Drawing => {
     .filter((f) => f.component.role === 'worn' && f.place.side === 'outside' && isDiameter(f.place.kind))
     .sort((p, q) => axisStartMm(p) - axisStartMm(q));
   const contour = outlineOf(worn, radiusOf);
-  return { shows: 'found', lines: contour.length ? bodyLines(contour) : [], spans: worn.map((f) => spanOf(f)) };
+  return { shows: 'found', lines: contour.length ? bodyLines(contour) : [], spans: worn.map((f) => spanOf(f)), cuts: [] };
 };
 
 function newPart({ part, problems, segments }: PartFinding): Drawing {
-  if (part.block) return { shows: 'block', lines: problems.length ? [] : partLines(part), spans: [] };
+  if (part.block) return { shows: 'block', lines: problems.length ? [] : partLines(part), spans: [], cuts: [] };
   const spans = segments.flatMap(({ segment: s }) =>
     s.side === 'outside' ? [{ id: s.id, name: s.name, fromMm: s.fromMm, toMm: s.toMm, radiusMm: s.diameterMm / 2 }] : [],
   );
   // What is cut into a drawing with problems may lie anywhere: its bare surfaces show.
-  return { shows: 'part', lines: problems.length ? bodyLines(outline({ ...part, features: [] })) : partLines(part), spans };
+  return problems.length
+    ? { shows: 'part', lines: bodyLines(outline({ ...part, features: [] })), spans, cuts: [] }
+    : { shows: 'part', lines: partLines(part), spans, cuts: outsideCuts(part) };
 }
 
 /** Metal round a hole whose outside nobody measured is drawn this many times as thick as the hole is wide. */
@@ -149,7 +155,7 @@ function reworked(places: readonly PlaceFinding[], componentIds: readonly string
     return own.length ? [...body, ...insides.flatMap((f) => boreLines(outlineOf([f], radius)))] : [];
   });
   const cut = measured.filter((f) => newSize(f) !== undefined);
-  return { shows: 'rework', lines, spans: cut.map((f) => spanOf(f, radius(f))) };
+  return { shows: 'rework', lines, spans: cut.map((f) => spanOf(f, radius(f))), cuts: [] };
 }
 
 function drawingOf({ places, part, at }: Repair, which: 'worn' | 'new', old: Drawing): Drawing {

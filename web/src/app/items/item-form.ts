@@ -3,7 +3,7 @@ import { ReactiveFormsModule } from '@angular/forms';
 import { check, choiceInput } from '@iron-patch/contract';
 import { chosenRoute, choiceKey, choiceOf, newItem, routesOf, newStep, type ItemChoice, type JobItem } from '@iron-patch/core';
 import { newId } from '../data';
-import { CheckList, ChooseField, FormFrame, inValue, NumberField, RecordForm, TextField, type Option } from '../form';
+import { CheckBox, CheckList, ChooseField, FormFrame, inValue, NumberField, RecordForm, TextField, type Option } from '../form';
 import { SheetStore } from '../sheet-data';
 import { ITEM_TOLD } from './item-words';
 
@@ -21,7 +21,7 @@ const linesOf = (text: string): string[] =>
 /** What one item is: what is done, of which component, how many; what is bought where; what is done step by step. */
 @Component({
   selector: 'ip-item-form',
-  imports: [ReactiveFormsModule, FormFrame, TextField, NumberField, ChooseField, CheckList],
+  imports: [ReactiveFormsModule, FormFrame, TextField, NumberField, ChooseField, CheckBox, CheckList],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <form ip-form [formGroup]="form.group" [of]="form" save="Save item" (left)="closed.emit()">
@@ -46,6 +46,9 @@ const linesOf = (text: string): string[] =>
           <option [value]="r"></option>
         }
       </datalist>
+      @if (kind() === 'make' || kind() === 'buy') {
+        <ip-check label="It gives way on purpose: a shear pin, a soft key" name="itemGivesWay" formControlName="givesWay" />
+      }
       @if (components().length) {
         <ip-checks label="Components that it replaces or changes" name="itemOf" [options]="components()" formControlName="componentIds" />
       }
@@ -88,8 +91,20 @@ export class ItemForm implements OnInit {
     this.form.open(this.fieldsOf(opened ? choiceOf(opened) : newItem('make', '', [], 0)));
   }
 
-  private fieldsOf({ kind, name, quantity, componentIds, route, size, source, leadDays, after, steps }: ItemChoice): ItemFields {
-    return { kind, name, quantity, componentIds, route, size, source, leadDays, after, steps: steps.map((s) => s.what).join('\n') };
+  private fieldsOf({ kind, name, quantity, componentIds, route, size, source, leadDays, after, givesWay, steps }: ItemChoice): ItemFields {
+    return {
+      kind,
+      name,
+      quantity,
+      componentIds,
+      route,
+      size,
+      source,
+      leadDays,
+      after,
+      givesWay,
+      steps: steps.map((s) => s.what).join('\n'),
+    };
   }
 
   /** What was done stays done while its line stays. */

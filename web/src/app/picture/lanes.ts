@@ -14,7 +14,7 @@ import { line } from 'd3-shape';
 import { DrawnEvidence, SheetStore } from '../sheet-data';
 import { Axis, LANE_NAME_PX } from './axis';
 
-export type LaneName = 'readings' | 'wear' | 'mate' | 'target' | 'stress' | 'proof';
+export type LaneName = 'readings' | 'wear' | 'mate' | 'target' | 'length' | 'stress' | 'proof';
 
 interface LaneBox {
   readonly name: LaneName;
@@ -24,7 +24,7 @@ interface LaneBox {
   readonly height: number;
 }
 
-const HEIGHTS: Readonly<Record<LaneName, number>> = { readings: 50, wear: 72, mate: 52, target: 52, stress: 66, proof: 52 };
+const HEIGHTS: Readonly<Record<LaneName, number>> = { readings: 50, wear: 72, mate: 52, target: 52, length: 44, stress: 66, proof: 52 };
 /** Neighbouring figures closer than this leave some out, px. */
 const FIGURE_PX = 62;
 
@@ -90,6 +90,19 @@ const WEAR_TOLD_MM = 0.0005;
       stroke: var(--out);
       stroke-dasharray: 5 3;
       cursor: pointer;
+    }
+    .span {
+      stroke: var(--quiet);
+      stroke-width: 1.2;
+      fill: none;
+    }
+    .touch {
+      fill: transparent;
+      cursor: pointer;
+    }
+    .touch.on {
+      fill: var(--blue-soft);
+      stroke: var(--blue);
     }
     .stress {
       stroke: var(--blue);
@@ -169,6 +182,11 @@ export class Lanes {
         text: s.fits.length ? `${this.show(s.limits.lowerMm)} to ${this.show(s.limits.upperMm)}` : this.coarse(s.segment.diameterMm),
       })),
   );
+  protected readonly lengths = computed(() =>
+    (this.store.repair()?.part?.segments ?? [])
+      .filter((s) => s.segment.side === 'outside')
+      .map(({ segment: { id, fromMm, toMm } }) => ({ id, fromMm, toMm, text: this.coarse(toMm - fromMm) })),
+  );
   /** How hard each place is stressed under one load, as a share of the hardest of both parts. */
   protected readonly stress = computed(() => {
     const row = this.evidence.row();
@@ -223,6 +241,8 @@ export class Lanes {
         return this.mates().map((m) => ({ ...m, says: m.whole }));
       case 'target':
         return this.targets().map((t) => ({ ...t, says: t.text }));
+      case 'length':
+        return this.lengths().map((l) => ({ ...l, says: l.text }));
       case 'stress':
         return this.stress().now.map((b) => ({ ...b, says: `${inSentence(b.words)}, ${Math.round(100 * b.share)} % of the most` }));
       case 'proof':
@@ -281,13 +301,19 @@ export class Lanes {
     const y = foot - b.share * (lane.height - 18);
     return b.fromMm === b.toMm ? `M${this.x(b.fromMm)} ${foot}V${y}` : `M${this.x(b.fromMm)} ${y}H${this.x(b.toMm)}`;
   }
+  /** From face to face, with a stroke at each. */
+  protected arrow(lane: LaneBox, { fromMm, toMm }: { readonly fromMm: number; readonly toMm: number }): string {
+    const [l, r, y] = [this.x(fromMm), this.x(toMm), lane.y + 30];
+    return `M${l} ${y - 7}v14M${r} ${y - 7}v14M${l} ${y}H${r}`;
+  }
   /** Whether words at a place have more room on its left. */
   protected atRight = (mm: number): boolean => this.x(mm) > this.axis.widthPx() * 0.6;
   protected readonly inSentence = inSentence;
 
-  protected pick(spanId: string): void {
-    this.store.select({ spanId, stationMm: null, clockDeg: null });
+  protected pick(spanId: string, field?: string): void {
+    this.store.select({ spanId, stationMm: null, clockDeg: null, ...(field ? { asked: `${spanId}.${field}` } : {}) });
   }
+  protected askedFor = (id: string): boolean => this.store.selection().asked === id;
 
   private words(name: LaneName): { title: string; sub: string } {
     switch (name) {
@@ -303,6 +329,8 @@ export class Lanes {
         return { title: 'Mate', sub: 'smallest to largest' };
       case 'target':
         return { title: 'New size', sub: 'limits' };
+      case 'length':
+        return { title: 'Length', sub: `${this.coarse(this.lengths().at(-1)?.toMm ?? 0)} over all` };
       case 'stress':
         return { title: 'Stress', sub: `${this.evidence.row()?.words ?? 'no drawing yet'}` };
       case 'proof':

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { formatLength, toUnit, fromUnit, type Pictured, type PictureModel, type PictureSpan } from '@iron-patch/core';
+import { formatLength, toUnit, fromUnit, type Pictured, type PictureModel } from '@iron-patch/core';
 import { scaleLinear } from 'd3-scale';
 import { SheetStore } from '../sheet-data';
 import { Axis } from './axis';
@@ -8,6 +8,7 @@ import { SceneLines, type Placing } from './scene-lines';
 import { ScenePicture } from './scene-picture';
 import { sideBySide } from './side-by-side';
 import { TouchLayer } from './touch-layer';
+import { TouchParts } from './touch-parts';
 
 /** Room below the part for the axis, and above it for the mates' names, px. */
 const BELOW = 36;
@@ -21,8 +22,6 @@ const MARK_PX = 26;
 /** Width of a letter of a mate's name, and the room between two names, px. */
 const LETTER_PX = 6;
 const NAME_GAP_PX = 12;
-/** A size needs this much room, px. */
-const SIZE_PX = 70;
 
 const SHOWN: Readonly<Record<Pictured, string>> = {
   found: 'As found',
@@ -36,7 +35,7 @@ export const BLOCK_VIEWS = 'The block from the front, from above below it, from 
 /** The part on layout blue: half section above the centre line, outside below, the mates dashed round it. */
 @Component({
   selector: 'ip-part-picture',
-  imports: [SceneLines, ScenePicture, TouchLayer],
+  imports: [SceneLines, ScenePicture, TouchLayer, TouchParts],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (views(); as lines) {
@@ -74,22 +73,7 @@ export const BLOCK_VIEWS = 'The block from the front, from above below it, from 
           @if (m.ghost.length) {
             <g ipSceneLines class="ghost" [lines]="m.ghost" [at]="placing()" hatch="ip-section"></g>
           }
-          @for (s of m.spans; track s.id) {
-            <rect
-              class="hit"
-              [class.on]="s.id === store.selection().spanId"
-              [attr.x]="x(s.fromMm)"
-              [attr.y]="centre() - px(s.radiusMm)"
-              [attr.width]="Math.max(x(s.toMm) - x(s.fromMm), 2)"
-              [attr.height]="2 * px(s.radiusMm)"
-              (click)="pick(s.id)"
-            />
-            @if (m.shows !== 'found') {
-              <text class="size" text-anchor="middle" [attr.x]="x((s.fromMm + s.toMm) / 2)" [attr.y]="sizeY(s)">
-                {{ show(2 * s.radiusMm) }}
-              </text>
-            }
-          }
+          <g ipTouchParts [model]="m" [centre]="centre()" [px]="radial()"></g>
           <path [attr.d]="wear()" class="wear" />
         }
         @for (f of m.findings; track f.number) {
@@ -174,22 +158,6 @@ export const BLOCK_VIEWS = 'The block from the front, from above below it, from 
     .mate.on text {
       fill: var(--brass);
     }
-    .hit {
-      fill: transparent;
-      cursor: pointer;
-    }
-    .hit.on {
-      stroke: var(--brass);
-      stroke-width: 2;
-    }
-    .size {
-      font: 700 15px var(--figures);
-      fill: var(--brass);
-      pointer-events: none;
-      paint-order: stroke;
-      stroke: var(--layout);
-      stroke-width: 4px;
-    }
     .wear {
       fill: none;
       stroke: var(--brass);
@@ -212,7 +180,6 @@ export class PartPicture {
   protected readonly store = inject(SheetStore);
   protected readonly axis = inject(Axis);
   protected readonly picker = inject(PlacePicker);
-  protected readonly Math = Math;
   protected readonly wearTimes = WEAR_TIMES;
   protected readonly names = SHOWN;
   protected readonly viewsLabel = BLOCK_VIEWS;
@@ -230,7 +197,7 @@ export class PartPicture {
     const [scale, radial, centre] = [this.axis.scale(), this.radial(), this.centre()];
     return { x: scale, y: (mm) => centre - radial(mm) };
   });
-  private readonly radial = computed(() =>
+  protected readonly radial = computed(() =>
     scaleLinear()
       .domain([0, this.model()?.largestRadiusMm ?? 1])
       .range([0, this.roomPx()]),
@@ -282,12 +249,6 @@ export class PartPicture {
   protected show(mm: number): string {
     const unit = this.store.unit();
     return formatLength(mm, unit, unit === 'mm' ? 3 : 4);
-  }
-
-  /** A short segment's size stands above it, so that neighbours do not run into each other. */
-  protected sizeY(s: PictureSpan): number {
-    const short = this.x(s.toMm) - this.x(s.fromMm) < SIZE_PX;
-    return short ? this.centre() - this.px(s.radiusMm) - 5 : this.centre() + 24;
   }
 
   protected radiusAt(atMm: number): number {

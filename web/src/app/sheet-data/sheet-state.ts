@@ -1,5 +1,6 @@
 import type { Renamed, Undo } from './undo';
 import type { Figure, JobSheet, Quantity } from '@iron-patch/core';
+import type { DrawingSteps } from './drawing-steps';
 import type { Drafts } from './kept-drawing';
 
 /** What is looked at: a place or a segment, and a spot in it. */
@@ -10,6 +11,8 @@ export interface Selection {
   readonly quantity: Quantity | null;
   /** State of the part that is looked at: the id of an act, null for as found; undefined for the one it is in. */
   readonly afterActId?: string | null | undefined;
+  /** What the drawing is asked for there, by its id; undefined for the first of it. */
+  readonly asked?: string | undefined;
 }
 
 /** Somebody else changed the same thing; the person decides. */
@@ -34,6 +37,8 @@ export interface SheetState {
   readonly renamed: Renamed;
   /** Drawings that are not saved yet; everything on the sheet is worked out with them. */
   readonly drafts: Drafts;
+  /** The drawings that were on the screen before, and those that were gone back from, by item. */
+  readonly steps: DrawingSteps;
   /** The item and the piece of it that is looked at; null for the first. */
   readonly itemId: string | null;
   readonly pieceNumber: number | null;
@@ -53,6 +58,7 @@ export const START: SheetState = {
   undos: [],
   renamed: {},
   drafts: {},
+  steps: {},
   itemId: null,
   pieceNumber: null,
   message: null,

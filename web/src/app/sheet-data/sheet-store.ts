@@ -14,9 +14,7 @@ import {
   type ItemChoice,
   type JobItem,
   type Repair,
-  type Part,
   seenAt,
-  versionOfChoice,
 } from '@iron-patch/core';
 import { Api, ApiProblem, Live, NO_ANSWER, NoAnswer, newId, OpenJob, Outbox, PhotoOutbox, SessionStore, ShopStore, Told } from '../data';
 import { replaceById, replaceChoice, sheetResources } from './sheet-resources';
@@ -25,7 +23,9 @@ import { SheetNews } from './sheet-news';
 import { START, type Selection, type SheetState } from './sheet-state';
 import { componentAgain, placeAgain, type Undo, type UndoStep } from './undo';
 import { SAME_SHEET, shownSheet, standsFor } from './shown-sheet';
-import { keepDrawing, keptDrawings } from './kept-drawing';
+import { NO_STEPS } from './drawing-steps';
+import { drawingsOf } from './drawings';
+import { keptDrawings } from './kept-drawing';
 import { mergeRows } from './merge-rows';
 import { shareUnchanged } from './share-unchanged';
 
@@ -67,6 +67,8 @@ export const SheetStore = signalStore(
         /** Its drawing that is not saved yet, and the version of the saved one that it began from. */
         draftPart: computed(() => draft()?.part ?? null),
         draftFrom: computed(() => draft()?.from ?? 0),
+        /** The ways back and on from it. */
+        drawingSteps: computed(() => store.steps()[item()?.id ?? ''] ?? NO_STEPS),
         /** Why the job cannot be worked out; empty where it can. */
         trouble: computed(() => worked().trouble),
         picture: computed(() => {
@@ -198,6 +200,7 @@ export const SheetStore = signalStore(
         addReading({ ...there, text: '', partTempC: null, dial: null, supersedesId: id, withdrawn: true, confirmed: true }, 0);
       };
 
+      const drawings = drawingsOf(store, jobId);
       const resources = sheetResources({ api, jobId, attempt, patchSheet });
       const cameBack = (wasId: string, now: { readonly id: string } | null): void => {
         if (now) patchState(store, (s) => ({ renamed: { ...s.renamed, [wasId]: now.id } }));
@@ -224,6 +227,7 @@ export const SheetStore = signalStore(
 
       return {
         ...resources,
+        ...drawings,
         say,
         /** The server’s word on an act stands on the sheet already: only what is none of the server’s is told. */
         bug: told.bug,
@@ -252,7 +256,7 @@ export const SheetStore = signalStore(
           patchState(store, ({ selection: before }) => {
             const stays = selection.spanId === undefined || selection.spanId === before.spanId;
             return {
-              selection: { ...before, quantity: null, ...(stays ? {} : { afterActId: undefined }), ...selection },
+              selection: { ...before, quantity: null, asked: undefined, ...(stays ? {} : { afterActId: undefined }), ...selection },
               // The Working starts anew at another place.
               ...(stays ? {} : { figure: null }),
             };
@@ -260,14 +264,6 @@ export const SheetStore = signalStore(
         show: (figure: Figure | null): void => patchState(store, { figure }),
         turnTo: (leaf: string | null): void => patchState(store, { leaf }),
         lookAt: (pictured: 'worn' | 'new'): void => patchState(store, { pictured }),
-        /** Draws on without saving; kept in this browser, so that a reload loses nothing. */
-        draft(part: Part | null): void {
-          const item = store.item()!;
-          const from = store.draftPart() ? store.draftFrom() : versionOfChoice(store.sheet()!, item.partKey);
-          const draft = part && { part, from };
-          keepDrawing(jobId(), item.id, draft);
-          patchState(store, ({ drafts: { [item.id]: _, ...others } }) => ({ drafts: draft ? { ...others, [item.id]: draft } : others }));
-        },
         /** Turns to another item, or another piece of it. */
         seeItem(itemId: string, pieceNumber: number | null = null): void {
           patchState(store, ({ selection, itemId: before }) => ({

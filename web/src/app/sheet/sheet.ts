@@ -19,12 +19,15 @@ import { DayPipe, PageTitle } from '../data';
 import { SheetStore } from '../sheet-data';
 import { ItemStrip } from '../items';
 import { Axis, Lanes, PartPicture, type LaneName } from '../picture';
+import { DrawingLine } from '../drawing-line/drawing-line';
 import { ReadingLine } from '../reading-line/reading-line';
 import { WorkingColumn } from '../working/working-column';
 import { keepLookedAt } from './looked-at';
 import { Moved } from './moved';
+import { Notices } from './notices';
 import { Rail } from './rail';
 import { Trouble } from './trouble';
+import { undoKey } from './undo-key';
 
 /** Which lanes each station shows under the picture; a station without any has no picture either. */
 const LANES: Readonly<Record<StationId, readonly LaneName[]>> = {
@@ -32,7 +35,7 @@ const LANES: Readonly<Record<StationId, readonly LaneName[]>> = {
   strip: ['mate'],
   measure: ['readings', 'wear', 'mate'],
   decide: ['wear', 'mate'],
-  draw: ['mate', 'target', 'stress'],
+  draw: ['mate', 'target', 'length', 'stress'],
   plan: ['target'],
   cut: [],
   prove: ['target', 'proof'],
@@ -48,7 +51,21 @@ const OVER_ITEMS: readonly StationId[] = ['decide', 'draw', 'plan', 'cut', 'prov
 /** The job sheet: stations left, picture and lanes in the middle with the station's work below, Working right, reading line at the bottom. */
 @Component({
   selector: 'ip-sheet',
-  imports: [RouterOutlet, RouterLink, DayPipe, Rail, ItemStrip, PartPicture, Lanes, WorkingColumn, ReadingLine, Moved, Trouble],
+  imports: [
+    RouterOutlet,
+    RouterLink,
+    DayPipe,
+    Rail,
+    ItemStrip,
+    PartPicture,
+    Lanes,
+    WorkingColumn,
+    DrawingLine,
+    ReadingLine,
+    Moved,
+    Notices,
+    Trouble,
+  ],
   providers: [Axis],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
@@ -71,22 +88,7 @@ const OVER_ITEMS: readonly StationId[] = ['decide', 'draw', 'plan', 'cut', 'prov
               <button type="button" class="undo no-print" title="Ctrl + Z" (click)="store.undoLast()">Take back: {{ undo.what }}</button>
             }
           </header>
-          <div aria-live="polite">
-            @if (store.conflict(); as c) {
-              <div class="said bad" role="alert">
-                <b>Somebody else changed {{ c.what }} while you were at it.</b> Theirs is now on the screen.
-                <span class="row"
-                  ><button type="button" (click)="store.keepMine()">Save mine over it</button
-                  ><button type="button" (click)="store.takeTheirs()">Keep theirs</button></span
-                >
-              </div>
-            }
-            @if (store.message(); as m) {
-              <p class="said" [class.bad]="m.bad" [attr.role]="m.bad ? 'alert' : 'status'">
-                {{ m.text }} <button type="button" class="plain" (click)="store.clearMessage()">Close</button>
-              </p>
-            }
-          </div>
+          <ip-notices />
           @if (off(); as why) {
             <p class="said" role="status">
               This job is called off: {{ why }} <a [routerLink]="['/jobs', s.job.id, 'receive']">Take it up again at Receive</a>
@@ -97,7 +99,7 @@ const OVER_ITEMS: readonly StationId[] = ['decide', 'draw', 'plan', 'cut', 'prov
           }
           <ip-moved />
           @if (pictured()) {
-            <div class="drawn">
+            <div class="drawn" [class.stays]="station() === 'draw'">
               <ip-part-picture [heightPx]="station() === 'measure' || station() === 'decide' ? 190 : 150" />
               <ip-lanes [names]="lanes()" />
             </div>
@@ -107,154 +109,17 @@ const OVER_ITEMS: readonly StationId[] = ['decide', 'draw', 'plan', 'cut', 'prov
         @if (station() !== 'cut') {
           <ip-working class="working" [station]="station()" />
         }
-        <ip-reading-line class="line no-print" [station]="station()" />
+        @if (station() === 'draw') {
+          <ip-drawing-line class="line no-print" />
+        } @else {
+          <ip-reading-line class="line no-print" [station]="station()" />
+        }
       </div>
     } @else {
       <p class="waiting" role="status">{{ store.message()?.text ?? 'Fetching the job.' }}</p>
     }
   `,
-  styles: `
-    :host {
-      display: block;
-      height: 100%;
-    }
-    .sheet {
-      display: grid;
-      grid-template: minmax(0, 1fr) auto / 116px minmax(0, 1fr) 296px;
-      grid-template-areas: 'rail middle working' 'line line line';
-      height: 100%;
-    }
-    .sheet.wide {
-      grid-template-areas: 'rail middle middle' 'line line line';
-    }
-    .rail {
-      grid-area: rail;
-      position: relative;
-      border-right: 1px solid var(--hairline);
-      overflow: auto;
-    }
-    .middle {
-      grid-area: middle;
-      overflow: auto;
-      background: var(--sheet);
-      position: relative;
-      display: flex;
-      flex-direction: column;
-    }
-    .middle > * {
-      flex: none;
-    }
-    .middle > .work {
-      flex: 1 0 auto;
-      display: flex;
-      flex-direction: column;
-    }
-    .working {
-      grid-area: working;
-    }
-    .line {
-      grid-area: line;
-    }
-    header {
-      display: flex;
-      align-items: center;
-      gap: 14px;
-      background: var(--ground);
-      min-height: 52px;
-      padding: 0 18px;
-    }
-    .number {
-      background: var(--ink);
-      color: var(--sheet);
-      font-weight: 700;
-      font-size: 17px;
-      padding: 2px 10px;
-      border-radius: 2px;
-    }
-    h1 {
-      font-size: 20px;
-      white-space: nowrap;
-      overflow: hidden;
-      text-overflow: ellipsis;
-      flex: 0 1 auto;
-    }
-    .who {
-      font-size: 16px;
-      white-space: nowrap;
-      overflow: hidden;
-      text-overflow: ellipsis;
-      flex: 1 1 0;
-    }
-    .undo {
-      border-color: transparent;
-      white-space: nowrap;
-      max-width: 260px;
-      overflow: hidden;
-      text-overflow: ellipsis;
-      padding: 6px 8px;
-    }
-    .said {
-      padding: 8px 18px;
-    }
-    .missing,
-    .waiting {
-      padding: 32px;
-    }
-    .missing h1 {
-      white-space: normal;
-      margin-bottom: 8px;
-    }
-    @media (max-width: 1000px) {
-      .sheet {
-        grid-template-columns: 64px minmax(0, 1fr);
-        grid-template-areas: 'rail middle' 'rail working' 'line line';
-        grid-template-rows: minmax(0, 1fr) auto auto;
-      }
-      .working {
-        max-height: 190px;
-        border-top: 1px solid var(--hairline);
-      }
-    }
-    /* A telephone: the stations across, the picture pushed sideways by itself. */
-    .drawn {
-      position: relative;
-      overflow-x: auto;
-    }
-    @media (max-width: 600px) {
-      .sheet,
-      .sheet.wide {
-        grid-template-columns: minmax(0, 1fr);
-        grid-template-areas: 'rail' 'middle' 'working' 'line';
-        grid-template-rows: auto minmax(0, 1fr) auto auto;
-      }
-      .rail {
-        border-right: 0;
-        border-bottom: 1px solid var(--hairline);
-      }
-      .working {
-        max-height: 120px;
-      }
-      header {
-        flex-wrap: wrap;
-        gap: 2px 12px;
-        padding: 4px 10px;
-      }
-    }
-    @media print {
-      .drawn {
-        overflow: visible;
-      }
-      .sheet,
-      .middle {
-        display: block;
-        height: auto;
-        overflow: visible;
-      }
-      .working {
-        max-height: none;
-      }
-    }
-  `,
+  styleUrl: './sheet.less',
 })
 export class Sheet {
   protected readonly store = inject(SheetStore);
@@ -292,7 +157,11 @@ export class Sheet {
   protected readonly overItems = computed(() => OVER_ITEMS.includes(this.station()) && this.store.repair() !== null);
   private readonly views = computed(() => this.store.picture()?.shows === 'block');
   /** A block has no axis for lanes; at Draw its form shows it as it is being changed. */
-  protected readonly lanes = computed(() => (this.views() ? [] : LANES[this.station()]));
+  protected readonly lanes = computed((): readonly LaneName[] => {
+    if (this.views()) return [];
+    const drawn = this.station() !== 'draw' || this.store.picture()?.shows === 'part';
+    return LANES[this.station()].filter((lane) => drawn || lane === 'mate');
+  });
   protected readonly pictured = computed(() => LANES[this.station()].length > 0 && !(this.views() && this.station() === 'draw'));
 
   constructor() {
@@ -324,11 +193,6 @@ export class Sheet {
 
   @HostListener('document:keydown', ['$event'])
   protected undo(event: KeyboardEvent): void {
-    const target = event.target as HTMLInputElement;
-    const midWord = /^(INPUT|TEXTAREA)$/.test(target.tagName) && target.value !== '';
-    if ((event.ctrlKey || event.metaKey) && event.key === 'z' && !midWord && this.store.undo()) {
-      event.preventDefault();
-      void this.store.undoLast();
-    }
+    if (undoKey(event, this.store, this.station())) event.preventDefault();
   }
 }

@@ -28,6 +28,7 @@ export const centreHole: FeatureKind<CentreHole> = {
     mouthMm: { kind: 'length', label: 'Mouth', from: 0.5, to: 60 },
     depthMm: { kind: 'length', label: 'Depth over all', from: 0.5, to: 100 },
   },
+  asks: ['end'],
   start: (host) => {
     const pilotMm = PILOTS_MM.findLast((p) => p * 5 <= Math.min(host.surface.leftMm, host.surface.rightMm)) ?? PILOTS_MM[0];
     const mouthMm = Math.round(pilotMm * MOUTH_OF * 100) / 100;

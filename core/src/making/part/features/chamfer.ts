@@ -20,6 +20,7 @@ export const chamfer: FeatureKind<Chamfer> = {
     lengthMm: { kind: 'length', label: 'Along the axis', from: 0.01, to: 250 },
     angleDeg: { kind: 'angle', label: 'Angle to the axis', from: 5, to: 85 },
   },
+  asks: ['end', 'lengthMm'],
   start: (host) => ({ end: 'right', lengthMm: startLength(host, 1, 0.2), angleDeg: 45 }),
   check: (f, host) => {
     const rim = radiusAtEnd(host, f.end);

@@ -79,6 +79,7 @@ export const crossHole: FeatureKind<CrossHole> = {
     thread: { kind: 'text', label: 'Tapped, empty for plain', most: 40, optional: true },
     ...CLOCK_FIELDS,
   },
+  asks: ['atMm', 'diameterMm'],
   start: (host) => ({
     atMm: Math.round((middle(host) - host.surface.fromMm) * 10) / 10,
     diameterMm: Math.max(Math.round(host.surface.leftMm * 0.15 * 10) / 10, 1),

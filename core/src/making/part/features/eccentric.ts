@@ -22,6 +22,7 @@ export const eccentric: FeatureKind<Eccentric> = {
     throwMm: { kind: 'length', label: 'Offset of its axis', from: 0.01, to: 200 },
     ...CLOCK_FIELDS,
   },
+  asks: ['atMm', 'lengthMm', 'diameterMm', 'throwMm'],
   start: (host) => ({
     atMm: 0,
     lengthMm: startLength(host, 1000, 1),

@@ -36,6 +36,7 @@ export const fillet: FeatureKind<Fillet> = {
     end: { kind: 'choice', label: 'In the corner at', options: END_OPTIONS },
     radiusMm: { kind: 'length', label: 'Radius', from: 0.05, to: 100 },
   },
+  asks: ['end', 'radiusMm'],
   start: (host) => ({
     end: shoulderMm({ end: 'right' }, host) > 0 ? 'right' : 'left',
     radiusMm: Math.max(Math.min(1, ...[shoulderMm({ end: 'left' }, host), shoulderMm({ end: 'right' }, host)].filter((h) => h > 0)), 0.2),

@@ -38,6 +38,7 @@ export const flats: FeatureKind<Flats> = {
     acrossMm: { kind: 'length', label: 'Across', from: 0.5, to: 500 },
     ...CLOCK_FIELDS,
   },
+  asks: ['count', 'atMm', 'lengthMm', 'acrossMm'],
   start: (host) => ({
     count: 2,
     atMm: 0,

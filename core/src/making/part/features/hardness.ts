@@ -37,6 +37,7 @@ export const hardness: FeatureKind<Hardness> = {
     how: { kind: 'choice', label: 'By', options: Object.entries(HOW) },
     remark: { kind: 'text', label: 'Depth, and what is kept soft', most: 120, optional: true },
   },
+  asks: ['from', 'to'],
   start: () => ({ scale: 'HRC', from: 45, to: 55, how: 'induction', remark: '' }),
   check: (f) => {
     const { from, to } = SCALES[f.scale];

@@ -28,6 +28,7 @@ export const holePattern: FeatureKind<HolePattern> = {
     thread: { kind: 'text', label: 'Tapped, empty for plain', most: 40, optional: true },
     ...CLOCK_FIELDS,
   },
+  asks: ['end', 'count', 'circleMm', 'diameterMm', 'depthMm'],
   start: (host) => {
     const d = Math.min(host.surface.leftMm, host.surface.rightMm);
     return {

@@ -109,6 +109,7 @@ export const keyseat: FeatureKind<Keyseat> = {
     },
     ...CLOCK_FIELDS,
   },
+  asks: ['atMm', 'lengthMm'],
   start: (host) => {
     const found = keySeats(host.surface.leftMm);
     const key = found.ok ? found.value[0]! : null;

@@ -58,6 +58,7 @@ export const keyway: FeatureKind<Keyway> = {
     },
     ...CLOCK_FIELDS,
   },
+  asks: ['widthMm', 'overMm'],
   start: (host) => {
     const found = keySeats(host.surface.leftMm);
     const key = found.ok ? found.value[0]! : null;

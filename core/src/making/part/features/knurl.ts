@@ -34,6 +34,7 @@ export const knurl: FeatureKind<Knurl> = {
     lengthMm: { kind: 'length', label: 'Length', from: 0.5, to: 500 },
     pitchMm: { kind: 'length', label: 'Pitch', from: 0.3, to: 3 },
   },
+  asks: ['atMm', 'lengthMm', 'pitchMm'],
   start: (host) => ({ pattern: 'diamond', atMm: 0, lengthMm: startLength(host, 20, 1), pitchMm: host.surface.leftMm < 20 ? 0.8 : 1 }),
   check: (f, host) => {
     const off = leaves(host, f.atMm, f.atMm + f.lengthMm, 'lengthMm');

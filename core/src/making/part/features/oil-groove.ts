@@ -40,6 +40,7 @@ export const oilGroove: FeatureKind<OilGroove> = {
     depthMm: { kind: 'length', label: 'Depth', from: 0.05, to: 20 },
     ...CLOCK_FIELDS,
   },
+  asks: ['atMm', 'lengthMm', 'depthMm'],
   start: (host) => ({ atMm: startLength(host, 5, 0.1), lengthMm: startLength(host, 1000, 0.8), radiusMm: 1.5, depthMm: 1, ...CLOCK_START }),
   check: (f, host) => {
     const off = [...needsCylinder(host), ...leaves(host, f.atMm, f.atMm + f.lengthMm, 'lengthMm')];

@@ -13,6 +13,7 @@ export const oringGroove: FeatureKind<OringGroove> = {
   name: 'O-ring groove',
   sides: ['outside', 'inside'],
   fields: { ...GROOVE_FIELDS, cornerMm: { kind: 'length', label: 'Corner radius', from: 0, to: 5 } },
+  asks: ['atMm', 'widthMm', 'diameterMm'],
   start: (host) => ({
     atMm: startLength(host, 5),
     widthMm: startLength(host, 3.6, 0.2),

@@ -41,6 +41,7 @@ export const relation: FeatureKind<Relation> = {
     to: { kind: 'surface', label: 'To' },
     mm: { kind: 'length', label: 'At most', from: 0.001, to: 5 },
   },
+  asks: ['which', 'to', 'mm'],
   start: (host) => ({
     which: 'run-out',
     of: '',

@@ -12,6 +12,7 @@ export const relief: FeatureKind<Relief> = {
   name: 'Relief',
   sides: ['outside', 'inside'],
   fields: GROOVE_FIELDS,
+  asks: ['atMm', 'widthMm', 'diameterMm'],
   start: (host) => ({
     atMm: startLength(host, 10, 0.3),
     widthMm: startLength(host, 10, 0.3),

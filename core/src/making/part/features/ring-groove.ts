@@ -50,6 +50,7 @@ export const ringGroove: FeatureKind<RingGroove> = {
       ],
     },
   },
+  asks: ['atMm', 'widthMm', 'diameterMm'],
   start: (host) => {
     const [ring] = rings(host);
     const d = host.surface.leftMm;

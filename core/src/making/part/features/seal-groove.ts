@@ -25,6 +25,7 @@ export const sealGroove: FeatureKind<SealGroove> = {
     use: { kind: 'choice', label: 'For', options: USES },
     cornerMm: { kind: 'length', label: 'Corner radius', from: 0, to: 10 },
   },
+  asks: ['use', 'atMm', 'widthMm', 'diameterMm'],
   start: (host) => ({
     atMm: startLength(host, 10),
     widthMm: startLength(host, 8, 0.3),

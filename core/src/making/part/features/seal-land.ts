@@ -21,6 +21,7 @@ export const sealLand: FeatureKind<SealLand> = {
     lengthMm: { kind: 'length', label: 'Length', from: 0.5, to: 500 },
     raUm: { kind: 'number', label: 'Roughness Ra', unit: 'µm', from: 0.05, to: 6.3 },
   },
+  asks: ['atMm', 'lengthMm'],
   start: (host) => ({ atMm: 0, lengthMm: startLength(host, 15, 1), raUm: 0.4 }),
   check: (f, host) => {
     const off = leaves(host, f.atMm, f.atMm + f.lengthMm, 'lengthMm');

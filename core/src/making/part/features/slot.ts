@@ -22,6 +22,7 @@ export const slot: FeatureKind<Slot> = {
     ...CLOCK_FIELDS,
   },
   // A slotted head: slot half as deep as the head is high, about a tenth of its width wide.
+  asks: ['end', 'widthMm', 'depthMm'],
   start: (host) => ({
     end: 'left',
     widthMm: Math.max(Math.round(host.surface.leftMm) / 10, 0.5),

@@ -33,6 +33,7 @@ export const spline: FeatureKind<Spline> = {
     rootMm: { kind: 'length', label: 'Diameter between the teeth', from: 1, to: 500 },
     ...CLOCK_FIELDS,
   },
+  asks: ['atMm', 'lengthMm', 'teeth', 'toothMm', 'rootMm'],
   start: (host) => ({
     atMm: 0,
     lengthMm: startLength(host, 40),

@@ -29,6 +29,7 @@ export const surfaceFinish: FeatureKind<SurfaceFinish> = {
       options: (Object.keys(HOW) as (keyof typeof HOW)[]).map((k) => [k, HOW[k].words] as const),
     },
   },
+  asks: ['raUm'],
   start: () => ({ raUm: USUAL_UM, how: 'turned' }),
   check: (f) =>
     f.raUm < HOW[f.how].leastUm

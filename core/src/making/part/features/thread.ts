@@ -64,6 +64,7 @@ export const thread: FeatureKind<Thread> = {
     },
     starts: { kind: 'count', label: 'Starts', from: 1, to: 12 },
   },
+  asks: ['end', 'thread', 'lengthMm'],
   start: (host) => ({
     end: 'right',
     thread: '',

@@ -25,6 +25,7 @@ export const undercut: FeatureKind<Undercut> = {
     cornerMm: { kind: 'length', label: 'Corner radius', from: 0, to: 50 },
   },
   // As wide and as deep as DIN 509 form E 0.6 x 0.3.
+  asks: ['end', 'widthMm', 'depthMm'],
   start: (host) => ({ end: 'right', widthMm: startLength(host, 2.5), depthMm: 0.3, cornerMm: 0.2 }),
   check: (f, host) => {
     const off = leaves(host, 0, f.widthMm, 'widthMm');

@@ -26,6 +26,7 @@ export const weldPrep: FeatureKind<WeldPrep> = {
     bevelDeg: { kind: 'angle', label: 'Bevel from the end face', from: 10, to: 70 },
     rootMm: { kind: 'length', label: 'Root face', from: 0, to: 50 },
   },
+  asks: ['end', 'bevelDeg', 'rootMm'],
   start: (host) => ({ end: 'right', bevelDeg: 35, rootMm: Math.min(1.5, wallMm({ end: 'right' }, host) / 2) }),
   check: (f, host) => {
     if (!isPartEnd(host, f.end)) return [{ field: 'end', message: 'That end is no end of the part.' }];

@@ -36,6 +36,7 @@ export const woodruffSeat: FeatureKind<WoodruffSeat> = {
     depthMm: { kind: 'length', label: 'Depth from the crown', from: 0.2, to: 60 },
     ...CLOCK_FIELDS,
   },
+  asks: ['atMm'],
   start: (host) => {
     const d = host.surface.leftMm;
     const fits = WOODRUFF.flatMap((k) => {

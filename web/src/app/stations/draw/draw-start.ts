@@ -139,9 +139,11 @@ export class DrawStart {
     // What the old part was made of is offered for the new one, where somebody knows it.
     const part = worn && materialOf(worn.materialId) ? { ...fresh, materialId: worn.materialId } : fresh;
     const fitting = (s: Surface, mates: readonly Option[]): Surface => ({ ...s, fitsPlaceIds: mates.map(([id]) => id) });
+    // A blank follows its thread, no fit.
+    const threaded = new Set(part.features.flatMap((f) => (f.kind === 'thread' ? [f.on] : [])));
     this.drawn.emit({
       ...part,
-      outside: part.outside.map((s) => (s.id === 'body' ? fitting(s, this.holes()) : s)),
+      outside: part.outside.map((s) => (s.id === 'body' && !threaded.has(s.id) ? fitting(s, this.holes()) : s)),
       bores: part.bores.map((b) => ({ ...b, surfaces: b.surfaces.map((s) => fitting(s, this.shafts())) })),
     });
   }

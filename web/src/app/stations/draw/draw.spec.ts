@@ -32,7 +32,7 @@ it('mirrors the drawing in one press, says what has a hand, and forgets it as an
   expect(store.draftPart()).toBeNull();
 });
 
-it('is walked along the axis by arrows, and what is picked comes to hand', async () => {
+it('is walked along the axis by arrows, and what is picked is marked', async () => {
   const store = await openSheet(new FakeServer(testSheet({ choices: [testChoice(choiceKey.part, drawnPin())] })));
   const fixture = await show(Draw);
   const arrow = async (key: string, target: EventTarget = document.body): Promise<void> => {
@@ -41,7 +41,8 @@ it('is walked along the axis by arrows, and what is picked comes to hand', async
   };
   await arrow('ArrowRight');
   expect(store.selection().spanId).toBe('head');
-  const legend = (): string | undefined => document.activeElement?.querySelector('legend')?.textContent.trim();
+  const legend = (): string | undefined =>
+    (fixture.nativeElement as HTMLElement).querySelector('fieldset[aria-current] legend')?.textContent.trim();
   expect(legend()).toBe('Head');
   await arrow('ArrowRight');
   await arrow('ArrowRight');

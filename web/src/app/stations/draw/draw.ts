@@ -2,19 +2,26 @@ import { NgTemplateOutlet } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, HostListener, inject, signal } from '@angular/core';
 import { check, choiceInput, routes } from '@iron-patch/contract';
 import {
+  addedBore,
+  addedFeature,
+  addedSurface,
   askedHere,
+  asksOf,
+  copied,
+  deepened,
+  drawingDoubts,
+  removed,
+  withoutBore,
+  type Added,
   choiceKey,
   countOf,
   chosenPart,
   comparedWith,
   fieldsOf,
-  hostOf,
   inSentence,
   kindOf,
   mirrored,
   placeAll,
-  roundStart,
-  surface,
   type AskedHere,
   type Bore,
   type DimensionFinding,
@@ -30,6 +37,7 @@ import { ChooseField, MATERIAL_OPTIONS, TextField, type Option } from '../../for
 import { FigureButton } from '../../show';
 import { BlockForm } from './block-form';
 import { DrawStart } from './draw-start';
+import { DrawingHistory } from './drawing-history';
 import { FeatureRow } from './feature-row';
 import { LimitsTable } from './limits-table';
 import { ReworkTable } from './rework-table';
@@ -55,6 +63,7 @@ const FIELDS = /^(name|block\.\w+|block\.cuts\.\d+\.(?!on$)\w+|(outside\.\d+|bor
     ChooseField,
     FigureButton,
     DrawStart,
+    DrawingHistory,
     FeatureRow,
     LimitsTable,
     ReworkTable,
@@ -112,6 +121,12 @@ const FIELDS = /^(name|block\.\w+|block\.cuts\.\d+\.(?!on$)\w+|(outside\.\d+|bor
     }
     .row {
       margin-top: 10px;
+    }
+    .keep {
+      align-items: end;
+    }
+    .keep ip-text {
+      width: 260px;
     }
     .limits {
       border-top: 1px solid var(--hairline);
@@ -188,6 +203,13 @@ export class Draw {
     const found = this.found();
     return found && !found.problems.length ? askedHere(found, this.store.repair()!.fits, this.store.unit()) : [];
   });
+  /** What can be made as drawn, and is usually a slip. */
+  protected readonly doubts = computed(() => {
+    const part = this.part();
+    return part && !this.problems().length ? drawingDoubts(part, this.store.unit()) : [];
+  });
+  /** Why the drawing is as it is now; goes with it when it is saved. */
+  protected readonly why = signal('');
   protected readonly general = computed(() => this.problems().filter((p) => !FIELDS.test(p.path)));
   protected readonly freeEnds = computed(() => (['near', 'far'] as const).filter((end) => !this.part()!.bores.some((b) => b.from === end)));
   private readonly ofItem = computed(() => `?item=${this.store.item()?.id ?? ''}`);
@@ -240,7 +262,7 @@ export class Draw {
   protected mirror(): void {
     const part = mirrored(this.part()!);
     this.handed.set(part.features.filter((f) => HANDED.includes(f.kind)).map((f) => inSentence(f.name)));
-    this.change(part);
+    this.store.draft(part, true);
   }
 
   protected outside(index: number, s: Surface): void {
@@ -259,73 +281,53 @@ export class Draw {
     this.change({ features: this.part()!.features.map((o, i) => (i === index ? f : o)) });
   }
 
+  private take(added: Added | null): void {
+    if (!added) return;
+    this.store.draft(added.part, true);
+    const first = asksOf(added.part).find((a) => a.ownerId === added.ownerId);
+    if (first) this.store.select({ spanId: first.surfaceId, stationMm: null, clockDeg: null, asked: first.id });
+  }
+
   protected addSurface(): void {
-    const { outside } = this.part()!;
-    const size = (outside.at(-1)?.diameterMm ?? 20) * 0.8;
-    const step = surface(newId().slice(0, 8), 'cylinder', 'Step', roundStart(this.store.unit(), 10, 0.5), size);
-    this.change({ outside: [...outside, step] });
+    this.take(addedSurface(this.part()!, 'cylinder', 'Step', null, newId().slice(0, 8), this.store.unit()));
   }
 
   protected addBore(from: Bore['from']): void {
-    const { outside, bores } = this.part()!;
-    const first = (from === 'near' ? outside[0] : outside.at(-1))!;
-    const hole = surface(
-      newId().slice(0, 8),
-      'cylinder',
-      bores.length ? 'Far bore' : 'Bore',
-      roundStart(this.store.unit(), 10, 0.5),
-      first.diameterMm / 2,
-    );
-    this.change({ bores: [...bores, { id: newId().slice(0, 8), from, through: !bores.some((b) => b.through), surfaces: [hole] }] });
+    this.take(addedBore(this.part()!, from, newId().slice(0, 8), this.store.unit()));
   }
 
-  /** One step further in, smaller than the last; the length of what was the last is asked for where it went through. */
-  protected deepen(index: number): void {
-    const bore = this.part()!.bores[index]!;
-    const last = bore.surfaces.at(-1)!;
-    const lengthMm = last.lengthMm > 0 ? last.lengthMm : roundStart(this.store.unit(), 10, 0.5);
-    const next = surface(newId().slice(0, 8), 'cylinder', 'Step of the bore', lengthMm, last.diameterMm * 0.8);
-    this.bore(index, { surfaces: [...bore.surfaces.slice(0, -1), { ...last, lengthMm }, next] });
+  protected deepen(boreId: string): void {
+    this.take(deepened(this.part()!, boreId, newId().slice(0, 8), this.store.unit()));
+  }
+
+  protected addFeature(on: string, kind: FeatureKindId): void {
+    this.take(addedFeature(this.part()!, on, kind, newId().slice(0, 8)));
+  }
+
+  protected copy(featureId: string): void {
+    this.take(copied(this.part()!, featureId, newId().slice(0, 8)));
   }
 
   protected removeBore(id: string): void {
-    const { bores, features } = this.part()!;
-    const gone = new Set(bores.find((b) => b.id === id)?.surfaces.map((s) => s.id));
-    this.change({ bores: bores.filter((b) => b.id !== id), features: features.filter((f) => !gone.has(f.on)) });
+    this.store.draft(withoutBore(this.part()!, id), true);
   }
 
-  protected removeSurface(id: string): void {
-    const { outside, bores, features } = this.part()!;
-    this.change({
-      outside: outside.filter((s) => s.id !== id),
-      bores: bores.map((b) => ({ ...b, surfaces: b.surfaces.filter((s) => s.id !== id) })),
-      features: features.filter((f) => f.on !== id),
-    });
+  /** Takes a surface away with what is cut into it, or a feature. */
+  protected remove(id: string): void {
+    const part = removed(this.part()!, id);
+    if (part) this.store.draft(part, true);
   }
 
-  protected addFeature(on: string, kindId: FeatureKindId): void {
-    const part = this.part()!;
-    const host = hostOf(part, on);
-    if (!host) return;
-    const kind = kindOf(kindId);
-    const like = part.features.filter((f) => f.kind === kindId).length;
-    const name = like ? `${kind.name} ${like + 1}` : kind.name;
-    const added = { ...kind.start(host), id: newId().slice(0, 8), kind: kindId, on, name } as unknown as PartFeature;
-    this.change({ features: [...part.features, added] });
-  }
-
-  protected take({ feature }: AskedHere): void {
-    this.change({ features: [...this.part()!.features, { ...feature, id: newId().slice(0, 8) }] });
-  }
-
-  protected removeFeature(id: string): void {
-    this.change({ features: this.part()!.features.filter((f) => f.id !== id) });
+  protected askFor({ feature }: AskedHere): void {
+    this.store.draft({ ...this.part()!, features: [...this.part()!.features, { ...feature, id: newId().slice(0, 8) }] }, true);
   }
 
   protected async save(): Promise<void> {
     const saved = await this.store
-      .putChoice(this.store.item()!.partKey, 'the drawing', this.part(), '', true, this.store.draftFrom())
+      .putChoice(this.store.item()!.partKey, 'the drawing', this.part(), this.why().trim(), true, this.store.draftFrom())
       .catch(this.store.or(null));
-    if (saved) this.store.draft(null);
+    if (!saved) return;
+    this.store.drawingSaved();
+    this.why.set('');
   }
 }

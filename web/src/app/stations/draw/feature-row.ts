@@ -27,6 +27,9 @@ interface Row {
       <legend>
         {{ feature().name || kindName() }}
         <button type="button" class="plain" [attr.aria-label]="'Remove ' + feature().name" (click)="removed.emit()">Remove</button>
+        @if (copies()) {
+          <button type="button" class="plain" [attr.aria-label]="'Copy ' + feature().name" (click)="copied.emit()">Copy</button>
+        }
       </legend>
       <ip-text
         label="Name"
@@ -157,6 +160,9 @@ export class FeatureRow {
   readonly surfaces = input<readonly Option[]>([]);
   readonly changed = output<Cut>();
   readonly removed = output();
+  /** Whether it can be copied; asks for a copy. */
+  readonly copies = input(false);
+  readonly copied = output();
   protected readonly timed = computed<readonly Option[]>(() => [['', 'nothing'], ...this.others()]);
   protected readonly rows = computed<readonly Row[]>(() => {
     const feature = this.feature() as unknown as Readonly<Record<string, unknown>>;

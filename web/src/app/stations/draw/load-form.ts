@@ -2,11 +2,13 @@ import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal } fr
 import { ReactiveFormsModule } from '@angular/forms';
 import { check, choiceInput } from '@iron-patch/contract';
 import {
+  carriedBy,
   choiceKey,
   chosenLoad,
   inSentence,
   leastSafe,
   materialOf,
+  MPA_PER_KSI,
   N_PER_LBF,
   NM_PER_LBF_FT,
   placeWithUnit,
@@ -44,6 +46,33 @@ const SCHEMA = choiceInput(choiceKey.load('any'))!;
           Least safe at <b>{{ inSentence(s.words) }}</b>, {{ at(s.atMm) }}: <b class="fig">{{ times(s.fatigue) }}</b> against fatigue,
           <b class="fig">{{ times(s.yield) }}</b> against staying bent.
         </p>
+        @if (carried().length) {
+          <table class="plain">
+            <caption>
+              What its joints bear, if each takes the whole load
+            </caption>
+            <thead>
+              <tr>
+                <th scope="col">Joint</th>
+                <th scope="col">Stress</th>
+                <th scope="col">Times safe</th>
+              </tr>
+            </thead>
+            <tbody>
+              @for (c of carried(); track c.words) {
+                <tr [class.bad]="c.factor < 1">
+                  <td>
+                    {{ c.words }} <span class="quiet">{{ c.source }}</span>
+                  </td>
+                  <td class="fig">{{ stress(c.stressMpa) }}</td>
+                  <td class="fig">
+                    <b>{{ times(c.factor) }}</b>
+                  </td>
+                </tr>
+              }
+            </tbody>
+          </table>
+        }
         <p class="quiet">
           The whole load at every place, the bending reversed by each turn; Goodman’s line, no shock and no reliability counted. Below 1 it
           breaks in time; below 2 have it looked at by somebody who designs shafts.
@@ -63,6 +92,17 @@ const SCHEMA = choiceInput(choiceKey.load('any'))!;
     }
     b.fig {
       font-size: 18px;
+    }
+    table {
+      max-width: 860px;
+    }
+    caption {
+      text-align: left;
+      font: 600 15px var(--label);
+      padding: 4px 0;
+    }
+    .bad b {
+      color: var(--out);
     }
   `,
 })
@@ -90,15 +130,25 @@ export class LoadForm {
     rests: { readAt: this.readAt },
     save: (v) => this.store.putChoice(choiceKey.load(this.itemId()), 'the load', this.load(v), '', true, this.readAt()),
   });
-  protected readonly safest = computed(() => {
+  /** The drawing that is loaded; null while it does not hold, or nothing is known. */
+  private readonly loaded = computed(() => {
     const [load, part] = [this.stored(), this.store.repair()?.part];
     const material = part && materialOf(part.part.materialId);
-    if (!load || !material || part.problems.length || part.part.block) return null;
-    const least = leastSafe(safetyAlong(part.part, material, load));
+    return !load || !material || part.problems.length || part.part.block ? null : ([part.part, material, load] as const);
+  });
+  protected readonly safest = computed(() => {
+    const loaded = this.loaded();
+    const least = loaded && leastSafe(safetyAlong(...loaded));
     return least && Number.isFinite(least.yield) ? least : null;
+  });
+  protected readonly carried = computed(() => {
+    const loaded = this.loaded();
+    return loaded ? [...carriedBy(...loaded)].sort((p, q) => p.factor - q.factor) : [];
   });
 
   protected at = (mm: number): string => placeWithUnit(mm, this.store.unit());
+  protected stress = (mpa: number): string =>
+    this.store.unit() === 'in' ? `${significant(mpa / MPA_PER_KSI, 3)} ksi` : `${significant(mpa, 3)} MPa`;
   protected times = (factor: number | null): string => (factor === null ? 'not known' : significant(factor, 2));
 
   private fields(): LoadFields {

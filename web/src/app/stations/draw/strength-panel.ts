@@ -1,5 +1,15 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { capital, inSentence, placeWithUnit, SHARP_CORNER_MM, significant, type StrengthRow, type Load } from '@iron-patch/core';
+import {
+  capital,
+  inSentence,
+  notAsWeak,
+  placeWithUnit,
+  SHARP_CORNER_MM,
+  significant,
+  soundsLikeGivingWay,
+  type StrengthRow,
+  type Load,
+} from '@iron-patch/core';
 import { DrawnEvidence, SheetStore } from '../../sheet-data';
 import { FigureButton } from '../../show';
 import { LoadForm } from './load-form';
@@ -51,12 +61,26 @@ import { LoadForm } from './load-form';
           </tbody>
         </table>
       </div>
-      @if (s.weaker.length) {
+      @if (sacrificed()) {
+        <div class="said" [class.bad]="stands().length > 0">
+          <p><b>It gives way on purpose</b>, before what it protects: never stronger than the old one.</p>
+          @for (w of stands(); track w) {
+            <p>{{ w }}</p>
+          } @empty {
+            <p>As it is drawn it bears no more than the old one, of the same material.</p>
+          }
+        </div>
+      } @else if (s.weaker.length) {
         <p class="said">
           Weaker than the old part was at the same place:
           @for (w of s.weaker; track w.load + w.atMm; let last = $last) {
             {{ inSentence(w.words) }} ({{ words[w.load] }}, {{ share(w.share) }} of it){{ last ? '.' : ',' }}
           }
+        </p>
+      }
+      @if (soundsSo()) {
+        <p class="quiet">
+          By its name it may be there to give way first. If it is, say so of the item above: then it must not be stronger.
         </p>
       }
       @if (s.byShape) {
@@ -69,7 +93,7 @@ import { LoadForm } from './load-form';
       }
       <p class="quiet">
         The same load all along, reversed for ever, machined surface: a guide for holding the new part against the old one, no design. A
-        corner without a radius counts as 0.2 mm.
+        corner without a radius counts as {{ corner() }}.
       </p>
       <ip-load-form />
     }
@@ -103,6 +127,13 @@ export class StrengthPanel {
   protected readonly capital = capital;
   protected readonly inSentence = inSentence;
   protected readonly words: Readonly<Record<Load, string>> = { bending: 'bent', torsion: 'twisted', tension: 'pulled' };
+  protected readonly sacrificed = computed(() => this.store.item()?.givesWay ?? false);
+  protected readonly soundsSo = computed(() => !this.sacrificed() && soundsLikeGivingWay(this.store.item()?.name ?? ''));
+  /** What stands against a part that is to give way. */
+  protected readonly stands = computed(() => {
+    const part = this.store.repair()?.part?.part;
+    return part ? notAsWeak(part, this.evidence.read()?.part.materialId ?? '', this.evidence.strength()) : [];
+  });
   protected readonly beyond = computed(() => this.evidence.strength()!.beyond.map(inSentence).join(', '));
   protected readonly corner = computed(() => placeWithUnit(SHARP_CORNER_MM, this.store.unit()));
   protected at = ({ words, atMm }: { readonly words: string; readonly atMm: number }): string =>
@@ -112,5 +143,7 @@ export class StrengthPanel {
     const by = Math.round(100 * (ratio!.value - 1));
     return by === 0 ? 'the same' : `${by > 0 ? '+' : '−'}${Math.abs(by)} %`;
   }
-  protected worse = ({ ratio }: StrengthRow): boolean => ratio !== null && Math.round(100 * (ratio.value - 1)) < 0;
+  /** Less than the old one, or of what is to give way more. */
+  protected worse = ({ ratio }: StrengthRow): boolean =>
+    ratio !== null && Math.round(100 * (ratio.value - 1)) * (this.sacrificed() ? -1 : 1) < 0;
 }

@@ -34,7 +34,7 @@ import { FigureButton } from '../../show';
   imports: [ChooseField, FigureButton, LengthInput, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <fieldset #row tabindex="-1" [class.on]="picked()">
+    <fieldset #row [class.on]="picked()" [attr.aria-current]="picked() || null">
       <legend>{{ surface().name || 'Surface' }}</legend>
       <ip-text
         label="Name"
@@ -224,12 +224,9 @@ export class SurfaceRow {
   ]);
 
   constructor() {
-    // Picked in the picture or by an arrow: the row comes to hand, unless somebody is in it already.
+    // Picked by an arrow the row comes in sight; while the line below asks for its numbers the picture stays.
     effect(() => {
-      const row = this.row()?.nativeElement;
-      if (!this.picked() || !row || row.contains(document.activeElement)) return;
-      row.scrollIntoView?.({ block: 'nearest' });
-      row.focus({ preventScroll: true });
+      if (this.picked() && this.store.selection().asked === undefined) this.row()?.nativeElement.scrollIntoView?.({ block: 'nearest' });
     });
   }
 

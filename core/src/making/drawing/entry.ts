@@ -1,0 +1,60 @@
+import type { LengthUnit } from '../../terms/quantity';
+import { inSentence } from '../../terms/words';
+import { mirrored, type Part } from '../part';
+import { byWords, copied } from './adding';
+import { answer } from './answer';
+import { asksOf, type Ask } from './asks';
+import { removed } from './removed';
+
+/** What one line typed at a drawing came to. */
+export type Entry =
+  /** The drawing is another one; what is asked about next, null for what comes after what was asked. */
+  | { readonly kind: 'drawn'; readonly part: Part; readonly next: Ask | null; readonly words: string }
+  | { readonly kind: 'which'; readonly names: readonly string[] }
+  | { readonly kind: 'refused'; readonly message: string };
+
+const refused = (message: string): Entry => ({ kind: 'refused', message });
+
+/** Acts that are called by one word. */
+const ACTS: Readonly<Record<string, (part: Part, ask: Ask, id: string) => Entry>> = {
+  copy: (part, ask, id) => {
+    const twin = copied(part, ask.ownerId, id);
+    return twin
+      ? { kind: 'drawn', part: twin.part, next: asksOf(twin.part).find((a) => a.ownerId === id) ?? null, words: `${ask.name}, once more` }
+      : refused('What is cut into a surface can be copied. A step is added by its name.');
+  },
+  remove: (part, ask) => {
+    const without = removed(part, ask.ownerId);
+    return without
+      ? { kind: 'drawn', part: without, next: null, words: `${ask.name} is gone` }
+      : refused('The only cylinder of a part cannot go.');
+  },
+  mirror: (part) => ({ kind: 'drawn', part: mirrored(part), next: null, words: 'mirrored end for end' }),
+};
+
+/**
+ * One line typed at a turned part: the answer to what is asked, or the name of what is added there (`keyseat`, `step`, `M12 x 1.25`), or `copy`,
+ * `remove`, `mirror`.
+ *
+ * @param ask what the line asks for; null where nothing is
+ * @param at id of the surface in hand; null for none
+ * @param unit of a bare number
+ * @param id for what may be new
+ */
+export function entry(part: Part, ask: Ask | null, at: string | null, text: string, unit: LengthUnit, id: string): Entry {
+  const answered = ask ? answer(part, ask, text, unit) : null;
+  if (answered?.ok) return { kind: 'drawn', part: answered.value, next: null, words: '' };
+  const act = ask && ACTS[text.trim().toLowerCase()];
+  if (act) return act(part, ask, id);
+  const words = byWords(part, text, at, unit);
+  if (words.kind === 'which') return words;
+  const added = words.kind === 'added' ? words.make(id) : null;
+  if (added)
+    return {
+      kind: 'drawn',
+      part: added.part,
+      next: asksOf(added.part).find((a) => a.ownerId === added.ownerId) ?? null,
+      words: `${words.kind === 'added' ? inSentence(words.name) : ''} added`,
+    };
+  return refused(answered?.problems[0]?.message ?? 'Name what is added: step, keyseat, ring groove, thread, chamfer.');
+}
