@@ -32,6 +32,9 @@ import {
   type Spot,
   type StripChoice,
   type KnownLoad,
+  MOST_STACKED,
+  type AxialStack,
+  type StackPiece,
 } from '@iron-patch/core';
 import { array, boolean, lazy, mixed, object, string, type AnyObjectSchema } from 'yup';
 import { idOf, lengthOf, MOST_PIECES, numberOf, oneOf, optionalIdOf } from './fields';
@@ -194,6 +197,25 @@ export const CHOICE_VALUES: Readonly<Record<string, AnyObjectSchema>> = {
     bendingNm: numberOf('Bending moment', 0, 1e6, 'Nm'),
     torqueNm: numberOf('Torque', 0, 1e6, 'Nm'),
     pullN: numberOf('Pull', 0, 1e8, 'N'),
+  }),
+  stack: shapeOf<AxialStack>({
+    shoulder: requiredText('Shoulder', TEXT_LIMITS.name),
+    grooveId: requiredText('Groove', TEXT_LIMITS.name),
+    pieces: array(
+      shapeOf<StackPiece>({
+        name: requiredText('Name', TEXT_LIMITS.line),
+        lengthMm: lengthOf('Length', 0.001, 3000),
+        lowerDev: numberOf('Lower deviation', -50, 50),
+        upperDev: numberOf('Upper deviation', -50, 50),
+      }),
+    )
+      .strict()
+      .required('What sits there: a list.')
+      .max(MOST_STACKED, `At most ${MOST_STACKED} things on one shaft.`),
+    leastMm: numberOf('End play, at least', -10, 100, 'mm'),
+    mostMm: numberOf('End play, at most', -10, 100, 'mm').when('leastMm', ([least], schema) =>
+      schema.min(Number(least), 'End play, at most: no less than the least.'),
+    ),
   }),
   returned: shapeOf<ReturnChoice>({
     lesson: requiredText('Lesson', TEXT_LIMITS.text),

@@ -211,6 +211,26 @@ describe('what a pair runs at', () => {
   ])('says what is wrong with %s', (path, change) => expect(problemsOf(change)).toEqual([path]));
 });
 
+describe('what sits on a shaft', () => {
+  const schema = choiceInput('stack:item')!;
+  const stack = {
+    shoulder: 'seat.left',
+    grooveId: 'g',
+    pieces: [{ name: '6205', lengthMm: 15, lowerDev: -0.12, upperDev: 0 }],
+    leastMm: 0,
+    mostMm: 0.2,
+  };
+  const at = (change: object): string[] => paths(check(schema, { value: { ...stack, ...change }, reason: '' }));
+  it('is taken whole', () => expect(at({})).toEqual([]));
+  it.each([
+    [{ shoulder: '' }, 'value.shoulder'],
+    [{ pieces: [{ ...stack.pieces[0], lengthMm: 0 }] }, 'value.pieces.0.lengthMm'],
+    [{ pieces: Array.from({ length: 31 }, () => stack.pieces[0]) }, 'value.pieces'],
+    [{ leastMm: Number.NaN }, 'value.leastMm'],
+    [{ leastMm: 0.3 }, 'value.mostMm'],
+  ])('%j is told at %s', (change, path) => expect(at(change)).toContain(path));
+});
+
 describe('what is written down at Strip', () => {
   const problemsOf = (key: string, value: object): string[] => paths(check(choiceInput(key)!, { value, reason: '' }));
 

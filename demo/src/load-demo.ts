@@ -80,7 +80,7 @@ async function loadJob(demo: DemoJob, address: string, now: number, photoDirecto
   const ticket = { changes: [], restBy: '', ...written };
   const promisedOn = promisedInDays === null ? null : new Date(now + promisedInDays * DAY_MS).toISOString().slice(0, 10);
   const { id: jobId } = await send('POST', routes.jobs, { ...ticket, promisedOn });
-  const ids = new Map<string, string>();
+  const ids = new Map<string, string>([['job', jobId]]);
   for (const { key, ...c } of demo.components)
     ids.set(key, (await send('POST', routes.components(jobId), withIds({ parentId: null, ...c }, ids))).id);
   for (const { key, ...f } of demo.places) ids.set(key, (await send('POST', routes.places(jobId), withIds(wholePlace(f), ids))).id);

@@ -2,6 +2,7 @@ export { BEARINGS, bearingOf, nearestBearings, type BearingSize } from './sizes'
 export {
   boreTolerance,
   outsideTolerance,
+  widthTolerance,
   shaftSeat,
   housingSeat,
   type BearingClass,

@@ -31,3 +31,17 @@ export const OUTSIDE_BELOW: readonly (readonly [upToMm: number, normal: number, 
   [315, 35, 25],
   [400, 40, 28],
 ];
+
+/** Width of either ring: upper bound of the bore's step, how far below nominal it may lie, µm; the same in Normal class and class 6. */
+export const WIDTH_BELOW: readonly (readonly [upToMm: number, normal: number, class6: number])[] = [
+  [2.5, 40, 40],
+  [10, 120, 120],
+  [18, 120, 120],
+  [30, 120, 120],
+  [50, 120, 120],
+  [80, 150, 150],
+  [120, 200, 200],
+  [180, 250, 250],
+  [250, 300, 300],
+  [315, 350, 350],
+];

@@ -1,6 +1,6 @@
 import { zoneDeviations, type Deviations } from '../fits';
 import { bad, good, type Outcome } from '../../terms/outcome';
-import { BORE_BELOW, ISO492_SOURCE, OUTSIDE_BELOW } from './iso492.data';
+import { BORE_BELOW, ISO492_SOURCE, OUTSIDE_BELOW, WIDTH_BELOW } from './iso492.data';
 
 export type BearingClass = 'normal' | '6';
 /** Which ring turns relative to the load: the ring that does needs the tight fit. */
@@ -25,6 +25,9 @@ export const boreTolerance = (boreMm: number, cls: BearingClass): Outcome<Deviat
 /** Tolerance of a bearing's outside diameter about nominal, mm: always on the minus side; a problem where the class has none for that size. */
 export const outsideTolerance = (outsideMm: number, cls: BearingClass): Outcome<Deviations> =>
   stepValue(OUTSIDE_BELOW, outsideMm, cls, 'outside diameter');
+
+/** Tolerance of a bearing's width about nominal, mm, by its bore: always on the minus side; a problem where the book has none for that size. */
+export const widthTolerance = (boreMm: number): Outcome<Deviations> => stepValue(WIDTH_BELOW, boreMm, 'normal', 'bore');
 
 /** A seat with its zone, why, and what results against a bearing in tolerance. */
 export interface BearingSeat {

@@ -4,6 +4,7 @@ import {
   MOST_DIAMETER_MM,
   MOST_PART_LENGTH_MM,
   placeAll,
+  validatePart,
   type FieldSpec,
   type Part,
   type PartFeature,
@@ -67,6 +68,12 @@ function ofFeature(f: PartFeature): Ask[] {
  */
 export const asksOf = (part: Part, fitted: (surfaceId: string) => boolean = () => false): Ask[] =>
   placeAll(part).flatMap((s) => [...ofSurface(part, s, fitted(s.id)), ...part.features.filter((f) => f.on === s.id).flatMap(ofFeature)]);
+
+/** The part with another answer; null where that would not hold. */
+export function movedTo(part: Part, ask: Ask, value: number): Part | null {
+  const moved = answered(part, ask, value);
+  return validatePart(moved).ok ? moved : null;
+}
 
 /** The part with another answer to what was asked. */
 export function answered(part: Part, { ownerId, field }: Ask, value: number | string): Part {

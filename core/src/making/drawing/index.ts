@@ -1,4 +1,4 @@
-export { asksOf, type Ask } from './asks';
+export { asksOf, movedTo, type Ask } from './asks';
 export { optionsOf } from './answer';
 export { addedBore, addedFeature, addedSurface, byWords, copied, deepened, type Added, type ByWords } from './adding';
 export { removed, withoutBore } from './removed';
@@ -6,3 +6,6 @@ export { entry, type Entry } from './entry';
 export { outsideCuts } from './cut-span';
 export { drawingDoubts, type DrawingDoubt } from './doubts';
 export { drawingChanges } from './changes';
+export { parseStack, stackLines, MOST_STACKED, type StackPiece } from './stack-lines';
+export { outsideRings, shoulderFaces, stackFinding, type AxialStack, type ShoulderFace, type StackFinding } from './axial-stack';
+export { liesTurned, turnedContour } from './lies-turned';

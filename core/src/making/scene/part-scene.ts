@@ -1,4 +1,4 @@
-import { boreOutlines, hostOf, kindOf, outline, partLengthMm, sideMarks, type Part, type PlacedMark } from '../part';
+import { boreOutlines, hostOf, kindOf, outline, partLengthMm, sideMarks, type OutlinePoint, type Part, type PlacedMark } from '../part';
 import { inSentence } from '../../terms/words';
 import { blockLines } from './block-scene';
 import { bodyLines, boreLines } from './half-section';
@@ -46,25 +46,31 @@ function markLines({ mark, side, radiusMm }: PlacedMark): Primitive[] {
   }
 }
 
-/** Vertical edges of the outside that run down to the axis below: the steps as seen from outside. */
+/** Two stretches that meet at less than this run into each other, as a fillet's do: no edge is seen there, radians. */
+const RUNS_ON = Math.PI / 10;
+
+/** Which way a stretch of a contour goes, radians; null for one of no length. */
+function direction(from: OutlinePoint | undefined, to: OutlinePoint | undefined): number | null {
+  if (!from || !to || Math.hypot(to.x - from.x, to.r - from.r) < 1e-9) return null;
+  return Math.atan2(to.r - from.r, to.x - from.x);
+}
+
+/** Vertical edges of the outside that run down to the axis below: the corners of the contour as seen from outside. */
 function steps(part: Part): Primitive[] {
   const points = outline(part);
-  return points.flatMap((p, i): Primitive[] => {
-    const before = points[i - 1];
-    const turns = before && (Math.abs(before.r - p.r) > 1e-6 || i === points.length - 1);
-    return turns
-      ? [
-          {
-            kind: 'path',
-            points: [
-              [p.x, 0],
-              [p.x, -Math.min(before.r, p.r)],
-            ],
-            closed: false,
-            style: 'thin',
-          },
-        ]
-      : [];
+  const corners = points.filter((p, i) => {
+    const [before, after] = [direction(points[i - 1], p), direction(p, points[i + 1])];
+    return i === points.length - 1 || (before !== null && after !== null && Math.abs(after - before) > RUNS_ON);
+  });
+  return corners.flatMap((p): Primitive[] => {
+    // The two corners of a shoulder stand at one place: the smaller one's edge is seen.
+    const there = corners.filter((o) => Math.abs(o.x - p.x) < 1e-9);
+    if (there[0] !== p) return [];
+    const points: [number, number][] = [
+      [p.x, 0],
+      [p.x, -Math.min(...there.map((o) => o.r))],
+    ];
+    return [{ kind: 'path', points, closed: false, style: 'thin' }];
   });
 }
 

@@ -1,4 +1,4 @@
-import { newPart, surface, type Part, type PartFeature } from '../../making/part';
+import { mirrored, newPart, surface, type Part, type PartFeature } from '../../making/part';
 import { strengthFinding } from './strength-finding';
 
 const shaft = (materialId = 'steel-c45', seatMm = 25, features: object[] = []): Part => ({
@@ -62,4 +62,11 @@ it('says nothing without a material, of a block, of a drawing with problems; and
   expect(strengthFinding(null, shaft('steel-c45', 0))).toBeNull();
   expect(strengthFinding(null, shaft())!.rows[0]).toMatchObject({ old: null, ratio: null });
   expect(strengthFinding(null, shaft())!.beyond).toContain('the shoulder of Seat, no radius given');
+});
+
+it('the other hand of a part bears what the part does, and is no weaker anywhere', () => {
+  const stepped = shaft('steel-c45', 25, [fillet]);
+  const found = strengthFinding(old(stepped), mirrored(stepped))!;
+  for (const r of found.rows) expect(r.ratio!.value).toBeCloseTo(1, 9);
+  expect(found.weaker).toEqual([]);
 });

@@ -2,7 +2,8 @@ import { materialOf, type Material } from '../../book/materials';
 import { LOADS, strengthAlong, weakest, type Bearing, type Load } from '../../making/strength';
 import { tabled, workedOut, type Figure, type Measure } from '../../terms/working';
 import { inSentence } from '../../terms/words';
-import { partLengthMm, validatePart, type Part } from '../../making/part';
+import { liesTurned } from '../../making/drawing';
+import { mirrored, outline, partLengthMm, validatePart, type Part } from '../../making/part';
 
 /** The weakest place of a part under one load, with what it bears for ever. */
 export interface Weakest {
@@ -95,7 +96,9 @@ export function strengthFinding(old: { readonly part: Part; readonly materialId:
   const material = materialOf(part.materialId);
   if (!material || part.block || !part.outside.length || !validatePart(part).ok) return null;
   const known = old ? materialOf(old.materialId) : undefined;
-  const before = old && validatePart(old.part).ok ? old.part : null;
+  const read = old && validatePart(old.part).ok ? old.part : null;
+  // The other hand is held against the old part end for end.
+  const before = read && (liesTurned(outline(read), outline(part)) ? mirrored(read) : read);
   const readToMm = before ? partLengthMm(before) : 0;
   const beyond = new Set<string>();
   const weaker: Weaker[] = [];

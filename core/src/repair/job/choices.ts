@@ -1,6 +1,7 @@
 import { keeper } from '../../terms/kept';
 import { upgradePart, type Part } from '../../making/part';
 import type { TouchedEdge } from '../../making/setups';
+import type { AxialStack } from '../../making/drawing';
 import type { KnownLoad } from '../../making/strength';
 import type { Spot } from '../../evidence/readings';
 import type { JobSheet } from './records';
@@ -102,6 +103,7 @@ export const choiceKey = {
   accept: (figureKey: string): string => `accept:${figureKey}`,
   item: (id: string): string => `item:${id}`,
   load: (itemId: string): string => `load:${itemId}`,
+  stack: (itemId: string): string => `stack:${itemId}`,
   piece: (itemId: string, number: number | string): string => `piece:${itemId}:${number}`,
 } as const;
 
@@ -118,6 +120,8 @@ export const chosenRunning = (sheet: JobSheet, placeId: string): RunningChoice |
 export const chosenRuns = (sheet: JobSheet, placeId: string): RunsChoice | null => valueOf(sheet, choiceKey.runs(placeId));
 /** The load that an item bears, as somebody said; null while nobody did. */
 export const chosenLoad = (sheet: JobSheet, itemId: string): KnownLoad | null => valueOf(sheet, choiceKey.load(itemId));
+/** What sits on the item between a shoulder and a ring; null while nobody said. */
+export const chosenStack = (sheet: JobSheet, itemId: string): AxialStack | null => valueOf(sheet, choiceKey.stack(itemId));
 /** What a place was, as somebody decided; null while nobody did. */
 export const chosenNominal = (sheet: JobSheet, placeId: string): NominalChoice | null => valueOf(sheet, choiceKey.nominal(placeId));
 /** A route written down before causes had ids has none. */

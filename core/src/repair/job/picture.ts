@@ -1,5 +1,5 @@
 import { isDiameter } from '../../evidence/readings';
-import { outsideCuts } from '../../making/drawing';
+import { liesTurned, outsideCuts, turnedContour } from '../../making/drawing';
 import { isDrawn, outline, type OutlinePoint } from '../../making/part';
 import { bodyLines, boreLines, boundsOf, partLines, type Primitive } from '../../making/scene';
 import type { PictureFinding } from './diagnosis-finding';
@@ -110,6 +110,8 @@ function outlineOf(places: readonly PlaceFinding[], radius: (f: PlaceFinding) =>
 
 interface Drawing {
   readonly shows: Pictured;
+  /** The outside from left to right; empty where the lines tell it. */
+  readonly contour: readonly OutlinePoint[];
   readonly lines: readonly Primitive[];
   readonly spans: readonly PictureSpan[];
   readonly cuts: readonly PictureSpan[];
@@ -120,18 +122,19 @@ const found = (places: readonly PlaceFinding[]): Drawing => {
     .filter((f) => f.component.role === 'worn' && f.place.side === 'outside' && isDiameter(f.place.kind))
     .sort((p, q) => axisStartMm(p) - axisStartMm(q));
   const contour = outlineOf(worn, radiusOf);
-  return { shows: 'found', lines: contour.length ? bodyLines(contour) : [], spans: worn.map((f) => spanOf(f)), cuts: [] };
+  return { shows: 'found', contour, lines: contour.length ? bodyLines(contour) : [], spans: worn.map((f) => spanOf(f)), cuts: [] };
 };
 
 function newPart({ part, problems, segments }: PartFinding): Drawing {
-  if (part.block) return { shows: 'block', lines: problems.length ? [] : partLines(part), spans: [], cuts: [] };
+  if (part.block) return { shows: 'block', contour: [], lines: problems.length ? [] : partLines(part), spans: [], cuts: [] };
   const spans = segments.flatMap(({ segment: s }) =>
     s.side === 'outside' ? [{ id: s.id, name: s.name, fromMm: s.fromMm, toMm: s.toMm, radiusMm: s.diameterMm / 2 }] : [],
   );
   // What is cut into a drawing with problems may lie anywhere: its bare surfaces show.
+  const contour = outline({ ...part, features: [] });
   return problems.length
-    ? { shows: 'part', lines: bodyLines(outline({ ...part, features: [] })), spans, cuts: [] }
-    : { shows: 'part', lines: partLines(part), spans, cuts: outsideCuts(part) };
+    ? { shows: 'part', contour, lines: bodyLines(contour), spans, cuts: [] }
+    : { shows: 'part', contour, lines: partLines(part), spans, cuts: outsideCuts(part) };
 }
 
 /** Metal round a hole whose outside nobody measured is drawn this many times as thick as the hole is wide. */
@@ -155,13 +158,20 @@ function reworked(places: readonly PlaceFinding[], componentIds: readonly string
     return own.length ? [...body, ...insides.flatMap((f) => boreLines(outlineOf([f], radius)))] : [];
   });
   const cut = measured.filter((f) => newSize(f) !== undefined);
-  return { shows: 'rework', lines, spans: cut.map((f) => spanOf(f, radius(f))), cuts: [] };
+  return { shows: 'rework', contour: [], lines, spans: cut.map((f) => spanOf(f, radius(f))), cuts: [] };
 }
 
 function drawingOf({ places, part, at }: Repair, which: 'worn' | 'new', old: Drawing): Drawing {
   if (which === 'new' && part && isDrawn(part.part)) return newPart(part);
   if (which === 'new' && part && at?.item.kind === 'rework') return reworked(places, at.item.componentIds, part);
   return old;
+}
+
+/** Edges of the old part dashed, end for end where the new one is its other hand. */
+function ghostOf(old: Drawing, now: Drawing): Primitive[] {
+  const turned = liesTurned(old.contour, now.contour);
+  const lines = turned ? bodyLines(turnedContour(old.contour)) : old.lines;
+  return lines.flatMap((l) => (l.kind === 'path' ? [{ ...l, style: 'hidden' as const }] : []));
 }
 
 /**
@@ -180,9 +190,10 @@ export function pictureModel(repair: Repair, which: 'worn' | 'new'): PictureMode
   const drawn = drawing.shows === 'block' ? old : drawing.lines;
   const { fromX, toX, toY } = boundsOf(drawn.filter((l) => l.kind === 'area'));
   const xs = [...(drawn.length ? [fromX, toX] : []), ...mates.flatMap((m) => [m.fromMm, m.toMm])];
+  const { contour: _, ...shown } = drawing;
   return {
-    ...drawing,
-    ghost: drawing.shows === 'part' ? old.flatMap((l) => (l.kind === 'path' ? [{ ...l, style: 'hidden' as const }] : [])) : [],
+    ...shown,
+    ghost: drawing.shows === 'part' ? ghostOf(asFound, drawing) : [],
     fromMm: xs.length ? Math.min(0, ...xs) : 0,
     toMm: xs.length ? Math.max(...xs) : EMPTY_LENGTH_MM,
     largestRadiusMm: Math.max(UNKNOWN_RADIUS_MM / 2, toY, ...mates.map((m) => m.radiusMm)),

@@ -27,6 +27,8 @@ interface LaneBox {
 const HEIGHTS: Readonly<Record<LaneName, number>> = { readings: 50, wear: 72, mate: 52, target: 52, length: 44, stress: 66, proof: 52 };
 /** Neighbouring figures closer than this leave some out, px. */
 const FIGURE_PX = 62;
+/** Width of a letter of a figure in a box, px. */
+const LETTER_PX = 8.2;
 
 /** Less than this no bench tells from none, mm. */
 const WEAR_TOLD_MM = 0.0005;
@@ -172,16 +174,18 @@ export class Lanes {
       };
     }),
   );
-  protected readonly targets = computed(() =>
-    (this.store.repair()?.part?.segments ?? [])
+  protected readonly targets = computed(() => {
+    const found = this.store.repair()?.part;
+    return (found?.segments ?? [])
       .filter((s) => s.segment.side === 'outside')
-      .map((s) => ({
-        id: s.segment.id,
-        fromMm: s.segment.fromMm,
-        toMm: s.segment.toMm,
-        text: s.fits.length ? `${this.show(s.limits.lowerMm)} to ${this.show(s.limits.upperMm)}` : this.coarse(s.segment.diameterMm),
-      })),
-  );
+      .map(({ segment: { id, fromMm, toMm, diameterMm }, fits, limits }) => {
+        const own = fits.length > 0 || found!.part.limits[id] !== undefined;
+        const says = own ? `${this.show(limits.lowerMm)} to ${this.show(limits.upperMm)}` : this.coarse(diameterMm);
+        // What has no room for its limits shows its size.
+        const text = [says, this.coarse(diameterMm)].find((t) => this.x(toMm) - this.x(fromMm) > LETTER_PX * t.length + 8) ?? '';
+        return { id, fromMm, toMm, says, text };
+      });
+  });
   protected readonly lengths = computed(() =>
     (this.store.repair()?.part?.segments ?? [])
       .filter((s) => s.segment.side === 'outside')
@@ -240,7 +244,7 @@ export class Lanes {
       case 'mate':
         return this.mates().map((m) => ({ ...m, says: m.whole }));
       case 'target':
-        return this.targets().map((t) => ({ ...t, says: t.text }));
+        return this.targets();
       case 'length':
         return this.lengths().map((l) => ({ ...l, says: l.text }));
       case 'stress':

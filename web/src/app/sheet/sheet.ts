@@ -160,7 +160,8 @@ export class Sheet {
   protected readonly lanes = computed((): readonly LaneName[] => {
     if (this.views()) return [];
     const drawn = this.station() !== 'draw' || this.store.picture()?.shows === 'part';
-    return LANES[this.station()].filter((lane) => drawn || lane === 'mate');
+    const mates = this.station() !== 'draw' || (this.store.repair()?.fits.length ?? 0) > 0;
+    return LANES[this.station()].filter((lane) => (lane === 'mate' ? mates : drawn));
   });
   protected readonly pictured = computed(() => LANES[this.station()].length > 0 && !(this.views() && this.station() === 'draw'));
 

@@ -34,6 +34,9 @@ import { SheetStore } from '../sheet-data';
         @if (f.limits; as l) {
           <p class="quiet fig limits">{{ show(l.lower) }} to {{ show(l.upper) }}</p>
         }
+        @if (f.origin.kind === 'worked' || !lines().length) {
+          <p class="quiet">{{ why(f) }}</p>
+        }
         <ol>
           @for (l of lines(); track $index) {
             <li [style.margin-left.px]="(l.level - 1) * 10" [class.deep]="l.level > 1">
@@ -47,9 +50,6 @@ import { SheetStore } from '../sheet-data';
             <li class="quiet">and {{ n }} more behind these; touch one to follow it.</li>
           }
         </ol>
-        @if (!lines().length) {
-          <p class="quiet">{{ why(f) }}</p>
-        }
       } @else {
         <h2>Working</h2>
         <p class="quiet">Touch any number that has a dotted line under it: here stands where it came from.</p>

@@ -41,6 +41,7 @@ import { DrawingHistory } from './drawing-history';
 import { FeatureRow } from './feature-row';
 import { LimitsTable } from './limits-table';
 import { ReworkTable } from './rework-table';
+import { StackPanel } from './stack-panel';
 import { StrengthPanel } from './strength-panel';
 import { SurfaceRow } from './surface-row';
 import { Unlimited } from './unlimited';
@@ -67,6 +68,7 @@ const FIELDS = /^(name|block\.\w+|block\.cuts\.\d+\.(?!on$)\w+|(outside\.\d+|bor
     FeatureRow,
     LimitsTable,
     ReworkTable,
+    StackPanel,
     StrengthPanel,
     SurfaceRow,
     Unlimited,

@@ -97,6 +97,7 @@ const SCHEMA = choiceInput(choiceKey.load('any'))!;
       max-width: 860px;
     }
     caption {
+      caption-side: top;
       text-align: left;
       font: 600 15px var(--label);
       padding: 4px 0;

@@ -1,0 +1,34 @@
+import { newPart, surface, type Part, type PartFeature } from '../part';
+import { partLines } from './part-scene';
+
+const shaft = (...features: object[]): Part => ({
+  ...newPart('plain-pin', 'Shaft', 30, 60),
+  outside: [surface('a', 'cylinder', 'Seat', 30, 20), surface('b', 'cylinder', 'Body', 30, 30)],
+  features: features as PartFeature[],
+});
+/** The edges that are seen below the centre line: where, and how far down. */
+const edges = (part: Part): [number, number][] =>
+  partLines(part).flatMap((l): [number, number][] =>
+    l.kind === 'path' && l.style === 'thin' && l.points.length === 2 && l.points[0]![1] === 0 && l.points[0]![0] === l.points[1]![0]
+      ? [[l.points[0]![0], -l.points[1]![1]]]
+      : [],
+  );
+
+it('a shoulder is one edge down to the smaller diameter, a chamfer one at each of its ends', () => {
+  expect(edges(shaft())).toEqual([
+    [30, 10],
+    [60, 15],
+  ]);
+  const chamfer = { id: 'c', kind: 'chamfer', on: 'b', name: 'Chamfer', end: 'right', lengthMm: 2, angleDeg: 45 };
+  expect(edges(shaft(chamfer))).toEqual([
+    [30, 10],
+    [58, 15],
+    [60, 13],
+  ]);
+});
+
+it('a fillet runs into its seat: no bundle of edges, however finely it is drawn', () => {
+  const fillet = { id: 'f', kind: 'fillet', on: 'a', name: 'Fillet', end: 'right', radiusMm: 2 };
+  const seen = edges(shaft(fillet));
+  expect(seen.filter(([x]) => x > 27 && x < 31).length).toBeLessThanOrEqual(1);
+});
