@@ -1,4 +1,4 @@
-import { By, Key, type WebDriver, type WebElement } from 'selenium-webdriver';
+import { By, error, Key, type WebDriver, type WebElement } from 'selenium-webdriver';
 
 const PATIENCE_MS = 10_000;
 const POLL_MS = 40;
@@ -75,9 +75,20 @@ export class Page {
 
   async click(name: string): Promise<void> {
     await this.until(`to press “${name}”`, async () => {
-      await (await this.button(name)).click();
+      await this.press(await this.button(name));
       return true;
     });
+  }
+
+  /** Presses what is in sight; what lies under something that stays in sight, such as the picture, is scrolled clear of it first. */
+  async press(element: WebElement): Promise<void> {
+    try {
+      await element.click();
+    } catch (e) {
+      if (!(e instanceof error.ElementClickInterceptedError)) throw e;
+      await this.run('arguments[0].scrollIntoView({ block: "center" })', element);
+      await element.click();
+    }
   }
 
   /** An input by its label, or by its accessible name. */
@@ -111,7 +122,7 @@ export class Page {
         option,
       );
       if (side) {
-        await side.click();
+        await this.press(side);
         return true;
       }
       const field = await this.field(label);
@@ -125,9 +136,9 @@ export class Page {
   }
 
   async tick(label: string): Promise<void> {
-    await (
-      await this.until(`the box “${label}”`, async () => (await this.driver.findElements(By.xpath(`//label[contains(., "${label}")]`)))[0])
-    ).click();
+    await this.press(
+      await this.until(`the box “${label}”`, async () => (await this.driver.findElements(By.xpath(`//label[contains(., "${label}")]`)))[0]),
+    );
   }
 
   async keys(...keys: string[]): Promise<void> {

@@ -8,7 +8,7 @@ import {
   type SheetTable,
   type WaitingReading,
 } from '@iron-patch/contract';
-import { takenReading, type JobSheet, type Shop, type TypedOut } from '@iron-patch/core';
+import { takenReading, type ChoiceRecord, type JobSheet, type Shop, type TypedOut } from '@iron-patch/core';
 import { testSheet, testShop } from '@iron-patch/core/testing';
 
 export interface Asked {
@@ -26,6 +26,10 @@ export class FakeServer {
   shop: Shop = testShop;
   /** The jobs of the floor, in the order in which the server has them. */
   jobs: readonly FloorJob[] = [];
+  /** Sheets of other jobs that are asked for. */
+  readonly others: JobSheet[] = [];
+  /** What was chosen before under a key, newest first. */
+  history: readonly ChoiceRecord[] = [];
   /** Replies to calls that change something, taken in turn; when empty they are accepted as they are. */
   readonly replies: Reply[] = [];
   down = false;
@@ -79,7 +83,9 @@ export class FakeServer {
         gaugePort: 8463,
       });
     if (path.startsWith(routes.customers)) return response(200, { customers: [this.sheet.customer], machines: [this.sheet.job.machine] });
-    if (path === routes.sheet(this.sheet.job.id)) return response(200, this.sheet);
+    const sheet = [this.sheet, ...this.others].find((x) => path === routes.sheet(x.job.id));
+    if (sheet) return response(200, sheet);
+    if (path.endsWith('/history')) return response(200, this.history);
     if (path.startsWith(routes.sheetRows(this.sheet.job.id))) return response(200, this.rows(new URL(path, 'http://here')));
     if (path.startsWith(routes.floor)) return this.floor(new URL(path, 'http://here'));
     return response(404, { title: 'There is no such job.', status: 404, detail: '', type: '' });

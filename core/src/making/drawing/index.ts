@@ -9,3 +9,6 @@ export { drawingChanges } from './changes';
 export { parseStack, stackLines, MOST_STACKED, type StackPiece } from './stack-lines';
 export { outsideRings, shoulderFaces, stackFinding, type AxialStack, type ShoulderFace, type StackFinding } from './axial-stack';
 export { liesTurned, turnedContour } from './lies-turned';
+export { converted } from './converted';
+export { forAnotherJob } from './elsewhere';
+export { partFromProfile, MOST_PIECES, type ProfileDrawing, type ProfilePiece } from './profile';

@@ -3,3 +3,4 @@ export { SHARP_CORNER_MM } from './notches';
 export { strengthAlong, weakest, type Bearing } from './strength';
 export { leastSafe, safetyAlong, type KnownLoad, type Safety } from './safety';
 export { carriedBy, type Carried } from './carried';
+export { materialChange } from './material-change';

@@ -2,3 +2,4 @@ export { strengthFinding, type StrengthFinding, type StrengthRow } from './stren
 export { partFromEvidence, type EvidenceDrawing } from './from-evidence';
 export { comparedWith, type Compared } from './compared';
 export { notAsWeak, soundsLikeGivingWay } from './gives-way';
+export { keptAlive } from './kept-alive';

@@ -29,6 +29,7 @@ import {
   type Part,
 } from '@iron-patch/core';
 import { DecimalMarks, newId, SessionStore } from '../data';
+import { OutboxAlerts } from '../reading-line/outbox-alerts';
 import { SheetStore } from '../sheet-data';
 
 interface Said {
@@ -46,6 +47,7 @@ interface Said {
  */
 @Component({
   selector: 'ip-drawing-line',
+  imports: [OutboxAlerts],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './drawing-line.html',
   styleUrl: '../reading-line/reading-line.less',
@@ -97,7 +99,7 @@ export class DrawingLine {
   protected readonly echo = computed(() => {
     const [ask, part, typed] = [this.ask(), this.part(), this.text().trim()];
     if (!part) return '';
-    if (typed === '') return 'or a name: step, keyseat, ring, M12';
+    if (typed === '') return `or a name: step, keyseat, ring, ${this.store.unit() === 'in' ? '3/8-16' : 'M12'}`;
     const unit = this.store.unit();
     const mm = ask?.spec.kind === 'length' ? parseLength(typed, { unit, allowZero: true }) : null;
     if (mm?.ok) {

@@ -38,10 +38,11 @@ import {
   type TypedLength,
   inSentence,
 } from '@iron-patch/core';
-import { DecimalMarks, Outbox, SessionStore, ShopStore } from '../data';
+import { DecimalMarks, SessionStore, ShopStore } from '../data';
 import { ReadQueue, SheetStore, type QueuedReading, type TypedReading } from '../sheet-data';
 import { GaugeLink, GaugePanel } from '../gauge';
 import { ImportDialog } from './import-dialog';
+import { OutboxAlerts } from './outbox-alerts';
 import { NOWHERE, nothingAsked, numberIn, PAUSE_MS } from './line-words';
 import { corrected, lineTarget, type LineTarget, type Standing } from './spot';
 import { typedReading } from './typed-reading';
@@ -52,7 +53,7 @@ import { typedReading } from './typed-reading';
  */
 @Component({
   selector: 'ip-reading-line',
-  imports: [ImportDialog, GaugePanel],
+  imports: [ImportDialog, GaugePanel, OutboxAlerts],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './reading-line.html',
   styleUrl: './reading-line.less',
@@ -63,7 +64,6 @@ export class ReadingLine {
   protected readonly shop = inject(ShopStore);
   protected readonly marks = inject(DecimalMarks);
   private readonly session = inject(SessionStore);
-  protected readonly outbox = inject(Outbox);
   private readonly gauge = inject(GaugeLink);
   private readonly queue = inject(ReadQueue);
   /** The gauge's panel stays out while its line is up. */

@@ -99,7 +99,7 @@ const OVER_ITEMS: readonly StationId[] = ['decide', 'draw', 'plan', 'cut', 'prov
           }
           <ip-moved />
           @if (pictured()) {
-            <div class="drawn" [class.stays]="station() === 'draw'">
+            <div class="drawn" [class.stays]="drawn()">
               <ip-part-picture [heightPx]="station() === 'measure' || station() === 'decide' ? 190 : 150" />
               <ip-lanes [names]="lanes()" />
             </div>
@@ -155,11 +155,13 @@ export class Sheet {
   readonly here = computed(() => this.store.sheet()?.job.id === this.id());
   /** Stations that stand over the items of the job. */
   protected readonly overItems = computed(() => OVER_ITEMS.includes(this.station()) && this.store.repair() !== null);
+  /** At Draw, with something drawn: its picture stays in sight. */
+  protected readonly drawn = computed(() => this.station() === 'draw' && this.store.picture()?.shows === 'part');
   private readonly views = computed(() => this.store.picture()?.shows === 'block');
   /** A block has no axis for lanes; at Draw its form shows it as it is being changed. */
   protected readonly lanes = computed((): readonly LaneName[] => {
     if (this.views()) return [];
-    const drawn = this.station() !== 'draw' || this.store.picture()?.shows === 'part';
+    const drawn = this.station() !== 'draw' || this.drawn();
     const mates = this.station() !== 'draw' || (this.store.repair()?.fits.length ?? 0) > 0;
     return LANES[this.station()].filter((lane) => (lane === 'mate' ? mates : drawn));
   });

@@ -14,11 +14,13 @@ import {
 } from '@iron-patch/core';
 import { LengthInput, type Option } from '../../form';
 import { SheetStore } from '../../sheet-data';
+import { CopyDrawing } from './copy-drawing';
+import { ProfileFile } from './profile-file';
 
 /** How a drawing begins: out of the readings where they tell enough, else from a usual shape. */
 @Component({
   selector: 'ip-draw-start',
-  imports: [LengthInput],
+  imports: [CopyDrawing, LengthInput, ProfileFile],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (read(); as e) {
@@ -59,6 +61,14 @@ import { SheetStore } from '../../sheet-data';
         <button type="button" [class.next]="!read()" [disabled]="!(length() > 0 && body() > 0)" (click)="begin()">Draw it</button>
       </div>
       <p class="quiet">It starts with usual proportions; every size can be changed, and the body follows its fit.</p>
+    </section>
+    <section class="start">
+      <h2>Or from another job</h2>
+      <ip-copy-drawing (taken)="drawn.emit($event)" />
+    </section>
+    <section class="start">
+      <h2>Or from a drawing file</h2>
+      <ip-profile-file (drawn)="drawn.emit($event)" />
     </section>
   `,
   styles: `

@@ -17,6 +17,7 @@ import {
   countOf,
   chosenPart,
   comparedWith,
+  converted,
   fieldsOf,
   inSentence,
   kindOf,
@@ -31,6 +32,7 @@ import {
   type Problem,
   type Surface,
 } from '@iron-patch/core';
+import type { Thread } from '@iron-patch/core/book/threads';
 import { newId } from '../../data';
 import { DrawnEvidence, SheetStore } from '../../sheet-data';
 import { ChooseField, MATERIAL_OPTIONS, TextField, type Option } from '../../form';
@@ -40,6 +42,7 @@ import { DrawStart } from './draw-start';
 import { DrawingHistory } from './drawing-history';
 import { FeatureRow } from './feature-row';
 import { LimitsTable } from './limits-table';
+import { OtherThread } from './other-thread';
 import { ReworkTable } from './rework-table';
 import { StackPanel } from './stack-panel';
 import { StrengthPanel } from './strength-panel';
@@ -67,6 +70,7 @@ const FIELDS = /^(name|block\.\w+|block\.cuts\.\d+\.(?!on$)\w+|(outside\.\d+|bor
     DrawingHistory,
     FeatureRow,
     LimitsTable,
+    OtherThread,
     ReworkTable,
     StackPanel,
     StrengthPanel,
@@ -308,6 +312,11 @@ export class Draw {
 
   protected copy(featureId: string): void {
     this.take(copied(this.part()!, featureId, newId().slice(0, 8)));
+  }
+
+  protected convert(featureId: string, to: Thread): void {
+    const part = converted(this.part()!, featureId, to);
+    if (part) this.store.draft(part, true);
   }
 
   protected removeBore(id: string): void {

@@ -23,7 +23,9 @@ const MOST_CHANGES = 8;
       <details class="no-print" (toggle)="open.set($any($event.target).open)">
         <summary>Drawn before</summary>
         @if (records() === null) {
-          <p class="quiet" role="status">Fetching what was drawn before.</p>
+          <p class="quiet" role="status">
+            {{ failed() ? 'It did not come. Close this and open it again.' : 'Fetching what was drawn before.' }}
+          </p>
         } @else {
           <ol>
             @for (k of kept(); track k.record.version; let newest = $first) {
@@ -96,6 +98,7 @@ export class DrawingHistory {
   protected readonly open = signal(false);
   /** Newest first; null while they are fetched. */
   protected readonly records = signal<readonly ChoiceRecord[] | null>(null);
+  protected readonly failed = signal(false);
   private readonly key = computed(() => this.store.item()?.partKey ?? '');
   protected readonly version = computed(() => this.store.sheet()?.choices.find((c) => c.key === this.key())?.version ?? 0);
   protected readonly kept = computed((): readonly Kept[] => {
@@ -118,8 +121,12 @@ export class DrawingHistory {
   }
 
   private async fetch(jobId: string, key: string): Promise<void> {
-    const records = await this.api.get<readonly ChoiceRecord[]>(routes.choiceHistory(jobId, key)).catch(this.errors.or(null));
-    if (records && key === this.key()) this.records.set(records);
+    this.failed.set(false);
+    await this.errors.doing(async () => {
+      const records = await this.api.get<readonly ChoiceRecord[]>(routes.choiceHistory(jobId, key));
+      if (key === this.key()) this.records.set(records);
+    });
+    this.failed.set(this.records() === null);
   }
 
   protected nameOf(personId: string): string {

@@ -1,7 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import {
   capital,
+  chosenRoute,
   inSentence,
+  keptAlive,
+  materialChange,
+  materialOf,
   notAsWeak,
   placeWithUnit,
   SHARP_CORNER_MM,
@@ -78,6 +82,19 @@ import { LoadForm } from './load-form';
           }
         </p>
       }
+      @for (k of alive(); track k) {
+        <p class="said bad">{{ k }}</p>
+      }
+      @if (changed().length) {
+        <details class="change">
+          <summary>{{ changed()[0] }}</summary>
+          @for (c of changed().slice(1); track c) {
+            <p>{{ c }}</p>
+          } @empty {
+            <p>Nothing else that the book knows of.</p>
+          }
+        </details>
+      }
       @if (soundsSo()) {
         <p class="quiet">
           By its name it may be there to give way first. If it is, say so of the item above: then it must not be stronger.
@@ -112,6 +129,12 @@ import { LoadForm } from './load-form';
     tr.on td {
       background: var(--blue-soft);
     }
+    summary {
+      cursor: pointer;
+      min-height: 40px;
+      align-content: center;
+      color: var(--blue);
+    }
     td button {
       min-height: 40px;
       text-align: left;
@@ -131,8 +154,19 @@ export class StrengthPanel {
   protected readonly soundsSo = computed(() => !this.sacrificed() && soundsLikeGivingWay(this.store.item()?.name ?? ''));
   /** What stands against a part that is to give way. */
   protected readonly stands = computed(() => {
-    const part = this.store.repair()?.part?.part;
+    const part = this.drawn();
     return part ? notAsWeak(part, this.evidence.read()?.part.materialId ?? '', this.evidence.strength()) : [];
+  });
+  private readonly drawn = computed(() => this.store.repair()?.part?.part ?? null);
+  /** What of the cause that was found is drawn again. */
+  protected readonly alive = computed(() => {
+    const [sheet, part] = [this.store.sheet(), this.drawn()];
+    return sheet && part ? keptAlive(chosenRoute(sheet)?.causeId ?? '', part, this.evidence.strength(), this.store.unit()) : [];
+  });
+  /** What changes with the material, where the old one is known. */
+  protected readonly changed = computed(() => {
+    const [old, now] = [this.evidence.read()?.part.materialId, this.drawn()?.materialId].map((id) => materialOf(id ?? ''));
+    return old && now ? materialChange(old, now) : [];
   });
   protected readonly beyond = computed(() => this.evidence.strength()!.beyond.map(inSentence).join(', '));
   protected readonly corner = computed(() => placeWithUnit(SHARP_CORNER_MM, this.store.unit()));
