@@ -74,6 +74,11 @@ it('limits behind the size go with it', () => {
   expect(inch.limits['a']!.lowerDev).toBeCloseTo(-0.0127, 9);
   expect(typed(SHAFT, 'b.lengthMm', '60 ±0.1').limits['b.length']).toMatchObject({ lowerDev: -0.1, upperDev: 0.1 });
   expect(refused(SHAFT, 'a.diameterMm', '30 hk')).not.toBe('');
+  expect(refused(SHAFT, 'a.diameterMm', '25-26')).toMatch(/wider than a quarter/);
+  expect(refused(SHAFT, 'b.lengthMm', '60 +20')).toMatch(/wider than a quarter/);
+  // A sign on its number is a tolerance, one that stands apart adds.
+  expect(typed(SHAFT, 'b.lengthMm', '60 -0.1').limits['b.length']).toMatchObject({ lowerDev: -0.1, upperDev: 0 });
+  expect(typed(SHAFT, 'b.lengthMm', '60 + 2').outside[1]!.lengthMm).toBe(62);
 });
 
 it('lengths told from a face: the shoulder lies there, the part is as long as was said', () => {

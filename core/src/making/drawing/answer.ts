@@ -4,6 +4,9 @@ import { dimensionsOf, parseLimits, placeAll, type FieldSpec, type Part } from '
 import { answered, type Ask } from './asks';
 import { fromFace, told, toNanometres } from './from-face';
 
+const SIGNED = /\s[+-][\d.,]\S*$/;
+/** Limits may be no more than this part of their size. */
+const WIDEST_SHARE = 4;
 /** What may stand behind a size: `h7`, `±0.02`, `+0 -0.02`. */
 const WITH_LIMITS = /^(.*?\d(?:\s*(?:mm|in|"))?)\s*((?:±|\+\s*\/?\s*-|[+-])\s*[\d.,].*|[a-z]{1,2}\d{1,2})$/i;
 
@@ -20,13 +23,17 @@ function length(part: Part, ask: Ask, text: string, unit: LengthUnit): Outcome<P
     return own.ok && outOfRange(spec, own.value) ? bad('range', `${spec.label}: from ${spec.from} to ${spec.to} mm.`) : own;
   };
   const plain = read(text);
-  if (plain.ok) return good(answered(part, ask, plain.value));
+  // A sign that stands on its number is a tolerance (60 -0.1); one that stands apart adds (60 + 2 thou).
+  if (plain.ok && !SIGNED.test(text)) return good(answered(part, ask, plain.value));
   // A size and its limits in one breath.
   const both = WITH_LIMITS.exec(text);
   const size = both && read(both[1]!);
-  if (!both || !size?.ok) return plain;
+  if (!both || !size?.ok) return plain.ok ? good(answered(part, ask, plain.value)) : plain;
   const limits = parseLimits(both[2]!, size.value, unit);
   if (!limits.ok) return limits;
+  // Two sizes typed with a dash between them are no size with a tolerance.
+  if (Math.max(Math.abs(limits.value.lowerDev), Math.abs(limits.value.upperDev)) > size.value / WIDEST_SHARE)
+    return bad('limits', 'These limits are wider than a quarter of the size: type the size, and ±0.02, +0.02 -0 or h7 behind it.');
   const next = answered(part, ask, size.value);
   if (!dimensionsOf(next).some((d) => d.key === ask.key)) return bad('limits', 'This has no limits of its own: type the number alone.');
   return good({ ...next, limits: { ...next.limits, [ask.key]: limits.value } });

@@ -57,6 +57,8 @@ it('acts are called by a word, and nothing that is not understood draws', () => 
   expect(typed(part, ['copy']).said).toEqual(['What is cut into a surface can be copied. A step is added by its name.']);
   expect(typed(part, ['crank']).said[0]).not.toBe('');
   expect(typed(part, ['groove']).said).toEqual(['Ring groove, O-ring groove, Seal groove as measured, Oil groove']);
+  // Where a thread's name is asked for, an act is an act.
+  expect(typed(ROUND, ['25', '60', 'thread', '2', 'remove']).part.features).toEqual([]);
   const two: Part = { ...ROUND, outside: [...ROUND.outside, surface('b', 'cylinder', 'Nose', 20, 18)] };
   expect(placeOutside(typed(two, ['mirror']).part).map((s) => s.diameterMm)).toEqual([18, 25]);
   expect(partLengthMm(typed(two, ['remove']).part)).toBe(20);

@@ -16,7 +16,7 @@ export type Entry =
 const refused = (message: string): Entry => ({ kind: 'refused', message });
 
 /** Acts that are called by one word. */
-const ACTS: Readonly<Record<string, (part: Part, ask: Ask, id: string) => Entry>> = {
+const ACTS: Readonly<Partial<Record<string, (part: Part, ask: Ask, id: string) => Entry>>> = {
   copy: (part, ask, id) => {
     const twin = copied(part, ask.ownerId, id);
     return twin
@@ -42,10 +42,11 @@ const ACTS: Readonly<Record<string, (part: Part, ask: Ask, id: string) => Entry>
  * @param id for what may be new
  */
 export function entry(part: Part, ask: Ask | null, at: string | null, text: string, unit: LengthUnit, id: string): Entry {
-  const answered = ask ? answer(part, ask, text, unit) : null;
-  if (answered?.ok) return { kind: 'drawn', part: answered.value, next: null, words: '' };
+  // First, for where free words are asked for these would be taken for the answer.
   const act = ask && ACTS[text.trim().toLowerCase()];
   if (act) return act(part, ask, id);
+  const answered = ask ? answer(part, ask, text, unit) : null;
+  if (answered?.ok) return { kind: 'drawn', part: answered.value, next: null, words: '' };
   const words = byWords(part, text, at, unit);
   if (words.kind === 'which') return words;
   const added = words.kind === 'added' ? words.make(id) : null;

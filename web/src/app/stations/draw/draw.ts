@@ -55,7 +55,7 @@ const NOTHING = { outside: [], bores: [] };
 const HANDED: readonly FeatureKindId[] = ['thread', 'knurl', 'oil-groove'];
 
 /** Paths of the drawing that have a field on this screen; what is said of others stands in one block. */
-const FIELDS = /^(name|block\.\w+|block\.cuts\.\d+\.(?!on$)\w+|(outside\.\d+|bores\.\d+\.surfaces\.\d+|features\.\d+)\.(?!on$)\w+)$/;
+const FIELDS = /^(name|why|block\.\w+|block\.cuts\.\d+\.(?!on$)\w+|(outside\.\d+|bores\.\d+\.surfaces\.\d+|features\.\d+)\.(?!on$)\w+)$/;
 
 /** The replacement: surfaces along the axis, bores, what is cut into them; diameters that fit a mate follow their fit. */
 @Component({
@@ -196,12 +196,14 @@ export class Draw {
   );
   protected readonly read = inject(DrawnEvidence).read;
   protected readonly compared = computed(() => comparedWith(this.found()?.dimensions ?? [], this.store.repair()?.places ?? []));
+  /** Why the drawing is as it is now; goes with it when it is saved. */
+  protected readonly why = signal('');
   /** What core and the contract say against the drawing, core's first. */
   protected readonly problems = computed<readonly Problem[]>(() => {
     const part = this.part();
     if (!part) return [];
-    const shape = check(choiceInput(choiceKey.part)!, { value: part, reason: '' });
-    const told = shape.ok ? [] : shape.problems.map((p) => ({ ...p, path: p.path.replace(/^value\./, '') }));
+    const shape = check(choiceInput(choiceKey.part)!, { value: part, reason: this.why().trim() });
+    const told = shape.ok ? [] : shape.problems.map((p) => ({ ...p, path: p.path.replace(/^value\./, '').replace(/^reason$/, 'why') }));
     const own = this.found()?.problems ?? [];
     return [...own, ...told.filter((p) => !own.some((o) => o.path === p.path))];
   });
@@ -214,8 +216,6 @@ export class Draw {
     const part = this.part();
     return part && !this.problems().length ? drawingDoubts(part, this.store.unit()) : [];
   });
-  /** Why the drawing is as it is now; goes with it when it is saved. */
-  protected readonly why = signal('');
   protected readonly general = computed(() => this.problems().filter((p) => !FIELDS.test(p.path)));
   protected readonly freeEnds = computed(() => (['near', 'far'] as const).filter((end) => !this.part()!.bores.some((b) => b.from === end)));
   private readonly ofItem = computed(() => `?item=${this.store.item()?.id ?? ''}`);
