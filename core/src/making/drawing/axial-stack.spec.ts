@@ -103,6 +103,12 @@ it('says what is gone, and never divides the room of nothing', () => {
   expect(found(SHAFT, { ...STACK, pieces: [] }).play.value).toBeCloseTo(27.2, 9);
 });
 
+it('a groove of no listed ring asks for its ring, and takes it with what sits there', () => {
+  const odd: Part = { ...SHAFT, features: SHAFT.features.map((f) => ({ ...f, diameterMm: 23.2, ring: 'measured' }) as typeof f) };
+  expect(stackFinding(odd, STACK)).toMatchObject({ ok: false, problems: [{ path: 'pieces' }] });
+  expect(found(odd, { ...STACK, pieces: pieces('6205\nSpacer: 11\nRing: 1.5') }).play.value).toBeCloseTo(28.4 - 15 - 11 - 1.5, 9);
+});
+
 it('lines are read as people write them, and come back as they were', () => {
   // ISO 492, width of a bearing of 25 mm bore: 0 to -120 µm, of 60 mm: 0 to -150.
   expect(pieces('6205-2RS')).toEqual([{ name: '6205-2RS', lengthMm: 15, lowerDev: -0.12, upperDev: 0 }]);

@@ -1,8 +1,7 @@
-import { ringsFor } from '../../book/rings';
 import { bad, good, type Outcome } from '../../terms/outcome';
 import { minus, plus, sumOf, tabled, typed, workedOut, type Figure } from '../../terms/working';
 import { inSentence } from '../../terms/words';
-import { dimensionsOf, hostOf, limitsOf, placeOutside, type Part, type PartFeature } from '../part';
+import { dimensionsOf, hostOf, limitsOf, placeOutside, ringOf, type Part, type PartFeature } from '../part';
 import type { StackPiece } from './stack-lines';
 
 /** What sits on a shaft between a shoulder and a retaining ring, and the end play that it is to have, mm. */
@@ -14,6 +13,9 @@ export interface AxialStack {
   readonly leastMm: number;
   readonly mostMm: number;
 }
+
+/** What says that a thing in the list is the ring itself. */
+const A_RING = /\b(ring|circlip)\b/i;
 
 /** A face that something can be pushed against. */
 export interface ShoulderFace {
@@ -88,20 +90,22 @@ function offOf(part: Part, keys: readonly string[]): Off {
 
 /**
  * The end play of what sits between a shoulder and a ring: from the shoulder to the wall that the ring bears on, less the ring, less all that sits there;
- * the least and the most when everything is off by its whole tolerance at once. The ring's thickness is the book's; its own tolerance does not count.
+ * the least and the most when everything is off by its whole tolerance at once. The ring's thickness is the book's, without its own tolerance; a ring that the book
+ * does not know is one of the pieces.
  *
- * @returns a reason where shoulder or groove is gone, or the book knows no ring for it
+ * @returns a reason where shoulder or groove is gone, or nobody knows how thick the ring is
  */
 export function stackFinding(part: Part, stack: AxialStack): Outcome<StackFinding> {
   const face = shoulderFaces(part).find((s) => s.id === stack.shoulder);
   const f = outsideRings(part).find((g) => g.id === stack.grooveId);
   if (!face) return bad('gone', 'The shoulder is gone from the drawing: choose one again.', 'shoulder');
   if (!f) return bad('gone', 'The groove is gone from the drawing: choose one again.', 'grooveId');
-  const { surface } = hostOf(part, f.on)!;
-  const sizeMm = surface.leftMm;
-  const rings = ringsFor('shaft', sizeMm);
-  const ring = rings.ok ? (rings.value.find((r) => Math.abs(r.grooveMm - f.diameterMm) < 0.1) ?? rings.value[0]) : undefined;
-  if (!ring) return bad('ring', 'The book has no ring for this shaft.', 'grooveId');
+  const host = hostOf(part, f.on)!;
+  const { surface } = host;
+  const ring = ringOf(f, host);
+  // A ring that is in no book is written with what sits there.
+  if (!ring && !stack.pieces.some((p) => A_RING.test(p.name)))
+    return bad('ring', 'The book has no ring for this groove: write its ring among what sits there, such as Ring: 1.5 -0.06.', 'pieces');
   const toRight = face.atMm <= surface.fromMm + 1e-6;
   const wallMm = surface.fromMm + f.atMm + (toRight ? f.widthMm : 0);
   const key = `stack.${f.id}`;
@@ -109,9 +113,9 @@ export function stackFinding(part: Part, stack: AxialStack): Outcome<StackFindin
   const from = typed(`${key}.shoulder`, `shoulder at the ${face.name}, from the zero face`, face.atMm, 'as drawn');
   const [far, near] = toRight ? [place, from] : [from, place];
   const room = sumOf(`${key}.room`, 'from the shoulder to the wall', [plus(far), minus(near)]);
-  const thick = tabled(`${key}.ring`, 'ring', ring.thicknessMm, ring.source);
+  const thick = ring ? [tabled(`${key}.ring`, 'ring', ring.thicknessMm, ring.source)] : [];
   const sits = stack.pieces.map((p, i) => typed(`${key}.piece.${i}`, p.name, p.lengthMm, 'as typed at Draw'));
-  const all = sumOf(`${key}.stack`, 'all that sits there, and the ring', [...sits, thick].map(plus));
+  const all = sumOf(`${key}.stack`, 'all that sits there, and the ring', [...sits, ...thick].map(plus));
   const play = sumOf(`${key}.play`, 'end play, as drawn', [plus(room), minus(all)]);
   const { more, less } = chain(part, f, face.atMm, toRight);
   const [longer, shorter] = [offOf(part, more), offOf(part, less)];

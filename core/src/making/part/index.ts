@@ -31,7 +31,7 @@ export type {
   SideMark,
   StressRaiser,
 } from './feature-kind';
-export { FEATURE_KINDS, fieldsOf, kindOf, type FeatureKindId, type PartFeature } from './features';
+export { FEATURE_KINDS, fieldsOf, kindOf, ringOf, type FeatureKindId, type PartFeature } from './features';
 export {
   BLOCK_KINDS,
   cutFieldsOf,

@@ -88,6 +88,7 @@ export const FEATURE_KINDS: { readonly [K in FeatureKindId]: FeatureKind<Extract
 export const kindOf = (id: FeatureKindId): FeatureKind<FeatureBase> => FEATURE_KINDS[id];
 
 export type { Chamfer, CrossHole };
+export { ringOf } from './ring-groove';
 
 /** The fields of a kind by name, in the order in which they are asked for. */
 export const fieldsOf = (id: FeatureKindId): Readonly<Record<string, FieldSpec>> => FEATURE_KINDS[id].fields;

@@ -19,8 +19,8 @@ function rings(host: Host): BookRing[] {
   return found.ok ? found.value : [];
 }
 
-/** The ring whose groove this is. */
-const ringOf = (f: Pick<RingGroove, 'diameterMm'>, host: Host): BookRing | undefined =>
+/** The ring of the book whose groove this is; undefined where it is none's. */
+export const ringOf = (f: Pick<RingGroove, 'diameterMm'>, host: Host): BookRing | undefined =>
   rings(host).find((r) => Math.abs(r.grooveMm - f.diameterMm) <= SAME_GROOVE_MM);
 
 function limits(f: RingGroove, host: Host): { width?: BookLimits; diameter?: BookLimits } {
