@@ -70,4 +70,9 @@ it('a copy lies at the mirrored place of its surface, under a name of its own', 
   expect(g!.name).toBe('Ring groove 2');
   expect(validatePart(twice).ok).toBe(true);
   expect(copied(part, 'gone', 'x')).toBeNull();
+  // One in the middle does not lie on itself: its copy begins where it ends.
+  const middle = { ...part, features: part.features.map((x) => ({ ...x, atMm: (60 - f!.widthMm) / 2 }) as typeof x) };
+  const beside = copied(middle, 'new', 'other')!.part;
+  expect((beside.features[1] as unknown as { atMm: number }).atMm).toBeCloseTo((60 + f!.widthMm) / 2, 9);
+  expect(validatePart(beside).ok).toBe(true);
 });

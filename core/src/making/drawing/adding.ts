@@ -83,14 +83,19 @@ export function addedFeature(part: Part, on: string, kindId: FeatureKindId, id: 
 }
 
 /**
- * The same feature once more on its surface: the one that is told by an end at the other end, one that is told by a place at the mirrored place,
- * or beside itself where that is the same. Null where there is none of that id.
+ * The same feature once more on its surface: one that is told by an end at the other end, one that is told by a place at the mirrored place; where that
+ * is its own place, beside itself, which may leave the surface and is then said. What has neither lies on itself until it is moved. Null where there is
+ * none of that id.
  */
 export function copied(part: Part, featureId: string, id: string): Added | null {
   const f = part.features.find((x) => x.id === featureId);
   const host = f && hostOf(part, f.on);
   if (!f || !host) return null;
-  const twin = kindOf(f.kind).mirrored(f, host.surface.toMm - host.surface.fromMm) as PartFeature;
+  const lengthMm = host.surface.toMm - host.surface.fromMm;
+  const there = kindOf(f.kind).mirrored(f, lengthMm) as PartFeature;
+  const same = 'atMm' in f && 'atMm' in there && Math.abs(there.atMm - f.atMm) < 0.001;
+  // In the middle it reaches as far as both its ends are from the surface's.
+  const twin = same ? { ...there, atMm: lengthMm - f.atMm } : there;
   // Its own kind's name, so that the second keyseat is not "Keyseat 1 2".
   return {
     part: { ...part, features: [...part.features, { ...twin, id, name: freshName(part, f.name.replace(/ \d+$/, '')) }] },

@@ -1,6 +1,6 @@
 import { bad, good, type Outcome } from '../../terms/outcome';
 import { parseLength, parseSignedNumber, type LengthUnit } from '../../terms/quantity';
-import { dimensionsOf, parseLimits, placeAll, type FieldSpec, type Part } from '../part';
+import { dimensionsOf, fieldProblem, parseLimits, placeAll, type FieldSpec, type Part } from '../part';
 import { answered, type Ask } from './asks';
 import { fromFace, told, toNanometres } from './from-face';
 
@@ -10,8 +10,6 @@ const WIDEST_SHARE = 4;
 /** What may stand behind a size: `h7`, `±0.02`, `+0 -0.02`. */
 const WITH_LIMITS = /^(.*?\d(?:\s*(?:mm|in|"))?)\s*((?:±|\+\s*\/?\s*-|[+-])\s*[\d.,].*|[a-z]{1,2}\d{1,2})$/i;
 
-const outOfRange = (spec: Extract<FieldSpec, { from: number }>, value: number): boolean => value < spec.from || value > spec.to;
-
 function length(part: Part, ask: Ask, text: string, unit: LengthUnit): Outcome<Part> {
   const spec = ask.spec as Extract<FieldSpec, { kind: 'length' }>;
   const read = (typed: string): Outcome<number> => {
@@ -20,7 +18,8 @@ function length(part: Part, ask: Ask, text: string, unit: LengthUnit): Outcome<P
     if (!mm.ok) return mm;
     const valueMm = toNanometres(mm.value.valueMm);
     const own = from === null ? good(valueMm) : fromFace(part, ask, valueMm, from);
-    return own.ok && outOfRange(spec, own.value) ? bad('range', `${spec.label}: from ${spec.from} to ${spec.to} mm.`) : own;
+    const wrong = own.ok ? fieldProblem(spec, own.value) : null;
+    return wrong ? bad('range', wrong) : own;
   };
   const plain = read(text);
   // A sign that stands on its number is a tolerance (60 -0.1); one that stands apart adds (60 + 2 thou).
@@ -49,22 +48,12 @@ function oneOf(options: readonly (readonly [value: string, words: string])[], te
 }
 
 /** What may be chosen, with its words; empty for a number or free words. */
-export function optionsOf(
-  part: Part,
-  { spec, ownerId }: Pick<Ask, 'spec' | 'ownerId'>,
-): readonly (readonly [value: string, words: string])[] {
+export function optionsOf(part: Part, { spec }: Pick<Ask, 'spec'>): readonly (readonly [value: string, words: string])[] {
   switch (spec.kind) {
     case 'choice':
       return spec.options;
     case 'surface':
       return placeAll(part).map((s) => [s.id, s.name]);
-    case 'feature':
-      return [['', spec.none], ...part.features.flatMap((f): [string, string][] => (f.id === ownerId ? [] : [[f.id, f.name]]))];
-    case 'timed':
-      return [
-        ['', 'nothing'],
-        ...part.features.flatMap((f): [string, string][] => (f.id !== ownerId && 'clockDeg' in f ? [[f.id, f.name]] : [])),
-      ];
     default:
       return [];
   }
@@ -88,9 +77,8 @@ export function answer(part: Part, ask: Ask, text: string, unit: LengthUnit): Ou
     case 'count': {
       const n = parseSignedNumber(typed.replace(/°$/, ''));
       if (!n.ok) return n;
-      const whole = spec.kind !== 'count' || Number.isInteger(n.value.value);
-      if (outOfRange(spec, n.value.value) || !whole)
-        return bad('range', `${spec.label}: ${spec.kind === 'count' ? 'a whole number ' : ''}from ${spec.from} to ${spec.to}.`);
+      const wrong = fieldProblem(spec, n.value.value);
+      if (wrong) return bad('range', wrong);
       return good(answered(part, ask, n.value.value));
     }
     case 'text':

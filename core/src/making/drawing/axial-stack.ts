@@ -2,6 +2,7 @@ import { bad, good, type Outcome } from '../../terms/outcome';
 import { minus, plus, sumOf, tabled, typed, workedOut, type Figure } from '../../terms/working';
 import { inSentence } from '../../terms/words';
 import { dimensionsOf, hostOf, limitsOf, placeOutside, ringOf, type Part, type PartFeature } from '../part';
+import { toNanometres } from './from-face';
 import type { StackPiece } from './stack-lines';
 
 /** What sits on a shaft between a shoulder and a retaining ring, and the end play that it is to have, mm. */
@@ -131,7 +132,7 @@ export function stackFinding(part: Part, stack: AxialStack): Outcome<StackFindin
     play,
     least,
     most,
-    atMm: Number((f.atMm + (toRight ? off : -off)).toFixed(6)),
+    atMm: toNanometres(f.atMm + (toRight ? off : -off)),
     good: least.value >= stack.leastMm - 1e-9 && most.value <= stack.mostMm + 1e-9,
     tooWideMm: Math.max(most.value - least.value - (stack.mostMm - stack.leastMm), 0),
   });

@@ -1,3 +1,4 @@
+import { RINGS } from '../../book/rings';
 import { newPart, surface, validatePart, type Part, type PartFeature } from '../part';
 import { addedBore, addedFeature, deepened } from './adding';
 import { drawingDoubts } from './doubts';
@@ -41,6 +42,16 @@ it('the land beside a ring is three depths, less its chamfer', () => {
   ]);
   // Against a shoulder there is metal enough.
   expect(said(groove(0.5))).toEqual([]);
+});
+
+it('beside a retaining washer stands what its own standard says', () => {
+  const washer = RINGS.find((r) => r.standard === 'DIN 6799' && r.grooveMm === 15)!;
+  const part: Part = { ...SHAFT, outside: [surface('s', 'cylinder', 'Pin', 60, 18)] };
+  const at = (landMm: number): Part =>
+    cut(part, 's', 'ring-groove', { atMm: 60 - washer.widthMm - landMm, widthMm: washer.widthMm, diameterMm: 15, ring: 'book' });
+  expect(washer.outsideMm).not.toBeCloseTo((3 * (18 - 15)) / 2, 1);
+  expect(said(at(washer.outsideMm! + 0.01))).toEqual([]);
+  expect(said(at(washer.outsideMm! - 0.1))).toEqual([expect.stringContaining('n of DIN 6799')]);
 });
 
 it('a keyseat through a ring’s groove is asked about', () => {

@@ -2,7 +2,17 @@ import { formatWithUnit, type LengthUnit } from '../../terms/quantity';
 import { inSentence } from '../../terms/words';
 import { leastEdgeMm } from '../../book/rings';
 import { findThread } from '../../book/threads';
-import { hostOf, placeBore, placeOutside, type FeatureKindId, type Host, type Part, type PartFeature, type PlacedSurface } from '../part';
+import {
+  hostOf,
+  placeBore,
+  placeOutside,
+  ringOf,
+  type FeatureKindId,
+  type Host,
+  type Part,
+  type PartFeature,
+  type PlacedSurface,
+} from '../part';
 import { cutSpan } from './cut-span';
 
 /** Something that can be made as drawn, and is usually a slip. */
@@ -50,7 +60,9 @@ function runOut({ f, host }: Seated<Of<'thread'>>, all: readonly Seated[], show:
 function land({ f, host }: Seated<Of<'ring-groove'>>, all: readonly Seated[], show: (mm: number) => string): string | null {
   const { surface } = host;
   const sizeMm = 2 * host.radiusAt(surface.fromMm + f.atMm);
-  const wanted = leastEdgeMm({ sizeMm, grooveMm: f.diameterMm, outsideMm: null });
+  const ring = ringOf(f, host);
+  const wanted = leastEdgeMm(ring ?? { sizeMm, grooveMm: f.diameterMm, outsideMm: null });
+  const why = ring && ring.outsideMm !== null ? `n of ${ring.standard}` : 'three times the depth (DIN 471, 472)';
   const chamferAt = (end: 'left' | 'right'): number =>
     Math.max(0, ...all.map((o) => (o.f.on === f.on && isA(o.f, 'chamfer') && o.f.end === end ? o.f.lengthMm : 0)));
   const ends = [
@@ -62,7 +74,7 @@ function land({ f, host }: Seated<Of<'ring-groove'>>, all: readonly Seated[], sh
   );
   const least = Math.min(...open.map((e) => e.mm));
   return least < wanted - ROUNDING_MM
-    ? `${f.name}: ${show(Math.max(least, 0))} of land beside it. The ring's load is counted on ${show(wanted)}, three times the depth (DIN 471, 472).`
+    ? `${f.name}: ${show(Math.max(least, 0))} of land beside it. The ring's load is counted on ${show(wanted)}, ${why}.`
     : null;
 }
 

@@ -16,21 +16,23 @@ export type Entry =
 const refused = (message: string): Entry => ({ kind: 'refused', message });
 
 /** Acts that are called by one word. */
-const ACTS: Readonly<Partial<Record<string, (part: Part, ask: Ask, id: string) => Entry>>> = {
-  copy: (part, ask, id) => {
-    const twin = copied(part, ask.ownerId, id);
-    return twin
-      ? { kind: 'drawn', part: twin.part, next: asksOf(twin.part).find((a) => a.ownerId === id) ?? null, words: `${ask.name}, once more` }
-      : refused('What is cut into a surface can be copied. A step is added by its name.');
-  },
-  remove: (part, ask) => {
-    const without = removed(part, ask.ownerId);
-    return without
-      ? { kind: 'drawn', part: without, next: null, words: `${ask.name} is gone` }
-      : refused('The only cylinder of a part cannot go.');
-  },
-  mirror: (part) => ({ kind: 'drawn', part: mirrored(part), next: null, words: 'mirrored end for end' }),
-};
+const ACTS = new Map<string, (part: Part, ask: Ask, id: string) => Entry>(
+  Object.entries({
+    copy: (part: Part, ask: Ask, id: string): Entry => {
+      const twin = copied(part, ask.ownerId, id);
+      return twin
+        ? { kind: 'drawn', part: twin.part, next: asksOf(twin.part).find((a) => a.ownerId === id) ?? null, words: `${ask.name}, once more` }
+        : refused('What is cut into a surface can be copied. A step is added by its name.');
+    },
+    remove: (part: Part, ask: Ask): Entry => {
+      const without = removed(part, ask.ownerId);
+      return without
+        ? { kind: 'drawn', part: without, next: null, words: `${ask.name} is gone` }
+        : refused('The only cylinder of a part cannot go.');
+    },
+    mirror: (part: Part): Entry => ({ kind: 'drawn', part: mirrored(part), next: null, words: 'mirrored end for end' }),
+  }),
+);
 
 /**
  * One line typed at a turned part: the answer to what is asked, or the name of what is added there (`keyseat`, `step`, `M12 x 1.25`), or `copy`,
@@ -43,7 +45,7 @@ const ACTS: Readonly<Partial<Record<string, (part: Part, ask: Ask, id: string) =
  */
 export function entry(part: Part, ask: Ask | null, at: string | null, text: string, unit: LengthUnit, id: string): Entry {
   // First, for where free words are asked for these would be taken for the answer.
-  const act = ask && ACTS[text.trim().toLowerCase()];
+  const act = ask && ACTS.get(text.trim().toLowerCase());
   if (act) return act(part, ask, id);
   const answered = ask ? answer(part, ask, text, unit) : null;
   if (answered?.ok) return { kind: 'drawn', part: answered.value, next: null, words: '' };

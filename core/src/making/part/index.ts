@@ -53,6 +53,7 @@ export {
   type Face,
   type Solid,
 } from './block';
+export { fieldProblem } from './field-problem';
 export { fittings, type Fitting } from './fitting';
 export { hostOf, radiusAt } from './host';
 export { dimensionsOf, isDiameterOfSurface, READ_AS } from './dimensions';
