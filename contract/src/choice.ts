@@ -8,6 +8,8 @@ import {
   QUANTITY_IDS,
   SOFT_KINDS,
   STEP_ACT_IDS,
+  WAY_IDS,
+  type MovedCut,
   type ActChoice,
   type CalledOffChoice,
   type CautionChoice,
@@ -50,6 +52,17 @@ const plan = shapeOf<PlanChoice>({
   touched: oneOf('the edge that was touched', ['left', 'right'] as const),
   grippedMm: lengthOf('Held in the chuck', 5, 500),
   finishes: numberOf('Finishing cuts', 2, 3).integer('Finishing cuts: 2 or 3.'),
+  // Plans of before nobody was asked how it is held.
+  way: oneOf('how it is held', WAY_IDS).optional(),
+  moved: array(
+    shapeOf<MovedCut>({
+      id: requiredText('What is moved', TEXT_LIMITS.name),
+      to: numberOf('Set-up', 1, 20).integer('Set-up: a whole number.'),
+    }),
+  )
+    .strict()
+    .max(200, 'At most 200 things are moved.')
+    .optional(),
 });
 
 const fit = shapeOf<FitChoice>({

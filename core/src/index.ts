@@ -16,6 +16,7 @@ export * from './making/scene';
 export * from './making/stock';
 export * from './making/strength';
 export * from './making/setups';
+export * from './making/holdings';
 export * from './making/process';
 export * from './making/coach';
 export * from './evidence/proof';

@@ -1,2 +1,3 @@
 export { drillBeforeBoringMm, planBorePasses, planPasses, USUAL_PASSES, type Pass, type PassOptions } from './passes';
 export { idealRpm, spindleSpeed, type SpindleSpeed } from './speed';
+export { passesMin, USUAL_FEEDS_MM } from './cutting-time';

@@ -12,7 +12,5 @@ export {
   type Readout,
 } from './machine';
 export { crossDialFor, crossTurns, dialDecimals, diameterForCrossDial, toTurns, turnsOf, turnsWords, type DialTurns } from './dial';
-export { blockSetUps } from './block-set-ups';
 export { depthLadder, type LadderOptions, type Rung, type TouchedEdge } from './depth-ladder';
-export { holdFor, setUpSequence, type SetUp } from './set-up-sequence';
 export { HOLDING_WORDS, MACHINE_WORDS, usualMachines, type UsualMachine } from './usual-machines.data';

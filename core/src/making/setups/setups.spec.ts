@@ -1,7 +1,6 @@
-import { FEATURE_KINDS, hostOf, kindOf, newPart, type FeatureKindId, type PartFeature } from '../part';
+import { FEATURE_KINDS, hostOf, newPart } from '../part';
 import { depthLadder } from './depth-ladder';
 import { crossDialFor, crossTurns, dialDecimals, diameterForCrossDial, toTurns, turnsOf, turnsWords } from './dial';
-import { holdFor, setUpSequence } from './set-up-sequence';
 
 const INCH_CROSS = { unit: 'in', perTurn: 0.2, perLine: 0.001, reads: 'radius' } as const;
 const METRIC_CROSS = { unit: 'mm', perTurn: 5, perLine: 0.02, reads: 'diameter' } as const;
@@ -47,8 +46,9 @@ describe('the depth ladder of a headed pin', () => {
   const bare = newPart('headed-pin', 'Pin', 40, 120);
   const hole = { ...FEATURE_KINDS['cross-hole'].start(hostOf(bare, 'body')!), diameterMm: 6, atMm: 101.6, clockDeg: 90 };
   const pin = { ...bare, features: [...bare.features, { ...hole, id: 'h', kind: 'cross-hole' as const, on: 'body', name: 'Cross hole' }] };
-  const ladder = (touched: 'left' | 'right') =>
-    depthLadder(pin, { fromFarEnd: true, partingMm: 3, touched, lathe: { carriage: CARRIAGE }, partOff: true });
+  const all = [...pin.outside, ...pin.features].map((x) => x.id);
+  const ladder = (touched: 'left' | 'right', cuts: readonly string[] = all) =>
+    depthLadder(pin, { fromFarEnd: true, partingMm: 3, touched, lathe: { carriage: CARRIAGE }, partOff: true, toLength: false, cuts });
 
   it('counts from the far end, nearest first', () => {
     expect(ladder('left').map((r) => [r.what, Number(r.depthMm.toFixed(3))])).toEqual([
@@ -60,50 +60,22 @@ describe('the depth ladder of a headed pin', () => {
     ]);
   });
 
+  it('has only what is cut in the holding, a shoulder with the thinner of its two sides', () => {
+    expect(ladder('left', ['body']).map((r) => r.key)).toEqual(['body.shoulder', 'part-off']);
+    expect(ladder('left', ['head']).map((r) => r.key)).toEqual(['part-off']);
+    expect(ladder('left', ['h']).map((r) => r.depthMm)).toEqual([10, 120]);
+  });
+
+  it('ends with the length over all where an end is faced to it', () => {
+    const faced = depthLadder(pin, {
+      ...{ fromFarEnd: false, partingMm: 3, touched: 'left', lathe: { carriage: CARRIAGE }, partOff: false, toLength: true, cuts: [] },
+    });
+    expect(faced).toMatchObject([{ key: 'length', toolMm: 120 }]);
+  });
+
   it('adds the tool width when the left edge was touched, and not for the right', () => {
     expect(ladder('left').at(-1)!.toolMm).toBeCloseTo(123, 9);
     expect(ladder('right').at(-1)!.toolMm).toBeCloseTo(120, 9);
     expect(ladder('left').at(-1)!.dial).toEqual({ turns: 9, remainder: expect.closeTo(0.3425, 6) });
-  });
-});
-
-describe('set-ups', () => {
-  it('hold by overhang over diameter', () => {
-    expect(holdFor(90, 30)).toContain('short overhang');
-    expect(holdFor(120, 30)).toContain('tailstock centre');
-    expect(holdFor(400, 30)).toContain('steady');
-  });
-
-  it('turn everything that must be concentric in the first, and drill last', () => {
-    const plain = setUpSequence(newPart('plain-pin', 'Pin', 40, 120));
-    expect(plain).toHaveLength(2);
-    expect(plain[0]!.operations.at(-1)).toBe('Part off');
-    const pin = newPart('headed-pin', 'Pin', 40, 120);
-    const hole = { ...FEATURE_KINDS['cross-hole'].start(hostOf(pin, 'body')!), diameterMm: 6, atMm: 101.6, clockDeg: 90 };
-    const drilled = setUpSequence({ ...pin, features: [{ ...hole, id: 'h', kind: 'cross-hole', on: 'body', name: 'Cross hole' }] });
-    expect(drilled).toHaveLength(3);
-    expect(drilled[2]!.operations[0]).toBe('Drill the cross hole 6 mm at 110 mm, 90°');
-  });
-
-  it('centre, thread, knurl and polish on the lathe; mill across it; broach last, under a press', () => {
-    const bush = newPart('plain-bush', 'Bush', 50, 60);
-    const add = (kind: FeatureKindId, on: string, own: object = {}) =>
-      ({ ...kindOf(kind).start(hostOf(bush, on)!), id: kind, kind, on, name: 'It', ...own }) as unknown as PartFeature;
-    const solid = newPart('plain-pin', 'Pin', 50, 60);
-    const turned = setUpSequence({
-      ...solid,
-      features: [add('centre-hole', 'body'), add('seal-land', 'body'), add('knurl', 'body'), add('hole-pattern', 'body')],
-    });
-    expect(turned).toHaveLength(2);
-    expect(turned[0]!.operations.join()).toMatch(/Centre drill the right end.*lead.*Roll the diamond knurl.*hole in the end/);
-    const broached = setUpSequence({ ...bush, features: [add('keyway', 'hole'), add('keyseat', 'body')] });
-    expect(broached.map((s) => s.title).slice(2)).toEqual(['Across the axis, on the mill', 'Keyways']);
-    expect(broached[3]).toMatchObject({ number: 4, operations: ['Broach the keyway'] });
-  });
-
-  it('bore a bush with its outside, and warn of bronze chips', () => {
-    const [first] = setUpSequence(newPart('flanged-bush', 'Bush', 50, 40));
-    expect(first!.operations.join()).toContain('Drill and bore through');
-    expect(first!.cautions.join()).toContain('needle chips');
   });
 });

@@ -6,6 +6,8 @@ import { largestDiameterMm, partLengthMm, type Part } from '../part';
 export interface StockAllowances {
   /** Taken off each end to face it clean, mm. */
   readonly facingMm: number;
+  /** It is left long, held on and cut off afterwards; else it is sawn to length. */
+  readonly cutsOff: boolean;
   /** Held in the chuck and cut off afterwards, mm. */
   readonly grippedMm: number;
   /** Width of the parting tool, mm. */
@@ -16,7 +18,7 @@ export interface StockAllowances {
   readonly skinMm: number;
 }
 
-export const USUAL_ALLOWANCES: StockAllowances = { facingMm: 1, grippedMm: 25, partingMm: 3, sawMm: 2.5, skinMm: 1 };
+export const USUAL_ALLOWANCES: StockAllowances = { facingMm: 1, cutsOff: true, grippedMm: 25, partingMm: 3, sawMm: 2.5, skinMm: 1 };
 
 /** What the part needs of a bar, as figures with their working. */
 export interface StockNeed {
@@ -32,8 +34,12 @@ export function stockNeed(part: Pick<Part, 'outside'>, a: StockAllowances): Stoc
     length: sumOf('stock.length', 'bar to saw off', [
       plus(made),
       plus(ruled('stock.facing', 'facing both ends', 2 * a.facingMm, `${a.facingMm} mm an end`)),
-      plus(ruled('stock.parting', 'parting tool', a.partingMm, 'width of the tool')),
-      plus(ruled('stock.grip', 'held in the chuck', a.grippedMm, 'enough to hold on')),
+      ...(a.cutsOff
+        ? [
+            plus(ruled('stock.parting', 'parting tool', a.partingMm, 'width of the tool')),
+            plus(ruled('stock.grip', 'held in the chuck', a.grippedMm, 'enough to hold on')),
+          ]
+        : []),
       plus(ruled('stock.saw', 'saw cut', a.sawMm, 'width of the blade')),
     ]),
     diameter: sumOf('stock.diameter', 'least bar diameter', [

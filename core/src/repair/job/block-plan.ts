@@ -1,4 +1,4 @@
-import { blockSetUps, type SetUp } from '../../making/setups';
+import { blockSetUps, type ToldSetUp } from '../../making/holdings';
 import { blockStock } from '../../making/stock';
 import type { Figure } from '../../terms/working';
 import type { PartFinding } from './part-finding';
@@ -6,7 +6,7 @@ import type { PartFinding } from './part-finding';
 /** What is planned of a block: what it is cut from, and face by face how. */
 export interface BlockPlan {
   readonly stock: readonly Figure[];
-  readonly setUps: readonly SetUp[];
+  readonly setUps: readonly ToldSetUp[];
 }
 
 /** The plan of a drawn block; null for anything else, and while the drawing has problems. */

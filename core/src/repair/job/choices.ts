@@ -1,5 +1,6 @@
 import { keeper } from '../../terms/kept';
 import { upgradePart, type Part } from '../../making/part';
+import type { MovedCut, WayId } from '../../making/holdings';
 import type { TouchedEdge } from '../../making/setups';
 import type { AxialStack } from '../../making/drawing';
 import type { KnownLoad } from '../../making/strength';
@@ -51,6 +52,10 @@ export interface PlanChoice {
   readonly touched: TouchedEdge;
   readonly grippedMm: number;
   readonly finishes: 2 | 3;
+  /** How it is held from beginning to end; plans of before nobody was asked were all from the bar. */
+  readonly way?: WayId;
+  /** What is cut in another holding than that way has it. */
+  readonly moved?: readonly MovedCut[];
 }
 
 /** The hand-over. */

@@ -4,6 +4,7 @@ import { materialOf } from '../../book/materials';
 import { bad, type Outcome } from '../../terms/outcome';
 import {
   drillBeforeBoringMm,
+  passesMin,
   planBorePasses,
   planPasses,
   spindleSpeed,
@@ -11,7 +12,8 @@ import {
   type Pass,
   type SpindleSpeed,
 } from '../../making/process';
-import { depthLadder, setUpSequence, type Lathe, type Rung, type SetUp } from '../../making/setups';
+import { heldPlan, rankedWays, workOf, type HeldPlan, type NoWay, type SetUp, type WayId, WAYS } from '../../making/holdings';
+import { depthLadder, type Lathe, type Rung } from '../../making/setups';
 import {
   chooseBars,
   stockNeed,
@@ -25,6 +27,7 @@ import { plus, ruled, sumOf, tabled, workedOut, type Figure } from '../../terms/
 import { chosenPlan, type PlanChoice } from './choices';
 import type { PartFinding, SegmentFinding } from './part-finding';
 import type { JobSheet, Shop } from './records';
+import { HOLDINGS_KEY } from './release';
 
 /** Speed of the chosen tool in the part's material. */
 function surfaceSpeed(plan: PlanChoice, materialId: string): Figure {
@@ -50,6 +53,14 @@ export interface SegmentPasses {
   readonly finishRpm: Figure | null;
 }
 
+/** One holding with the stops of what is cut in it, and how long it takes. */
+export interface PlannedSetUp {
+  readonly setUp: SetUp;
+  readonly ladder: readonly Rung[];
+  /** Setting it up and turning the surfaces to size; what is cut into them is not in it. An estimate, min. */
+  readonly minutes: Figure;
+}
+
 export interface PlanFinding {
   /** The stored choice, or the proposal while nothing is chosen. */
   readonly plan: PlanChoice;
@@ -58,14 +69,24 @@ export interface PlanFinding {
   readonly need: StockNeed;
   readonly bars: Outcome<BarChoice[]>;
   readonly bar: Bar | null;
-  readonly setUps: readonly { readonly setUp: SetUp; readonly ladder: readonly Rung[] }[];
+  /** How it is held from beginning to end, as chosen or as is best here. */
+  readonly held: HeldPlan;
+  /** Every way to hold it, the best first, each as it is without what anybody moved. */
+  readonly ways: readonly HeldPlan[];
+  readonly noWays: readonly NoWay[];
+  readonly setUps: readonly PlannedSetUp[];
   readonly passes: readonly SegmentPasses[];
   readonly problems: readonly string[];
   /** What a release freezes of the plan: stock, tool, every stop. Passes follow from the bar and the sizes. */
   readonly frozen: readonly Figure[];
 }
 
-const allowancesOf = (plan: PlanChoice): StockAllowances => ({ ...USUAL_ALLOWANCES, partingMm: plan.partingMm, grippedMm: plan.grippedMm });
+const allowancesOf = (plan: PlanChoice, way: WayId): StockAllowances => ({
+  ...USUAL_ALLOWANCES,
+  cutsOff: WAYS[way].cutsOff,
+  partingMm: plan.partingMm,
+  grippedMm: plan.grippedMm,
+});
 
 /** The drill before boring: one that hangs in the crib where one does, else as sold. */
 function drillFigure(id: string, boreMm: number, sets: readonly DrillSet[]): Figure {
@@ -166,6 +187,31 @@ function troubles(found: PartFinding, need: StockNeed, lathe: Lathe, bar: Bar | 
   return said;
 }
 
+/** Turning the surfaces of a holding to size, min. */
+const cuttingMin = (setUp: SetUp, passes: readonly SegmentPasses[]): number =>
+  passes
+    .filter((x) => setUp.cuts.includes(x.segment.segment.id) && x.passes.ok && x.roughSpeed.ok && x.finishSpeed.ok)
+    .reduce((sum, x) => {
+      const { lengthMm } = x.segment.segment;
+      const of = (kind: Pass['kind']): number => (x.passes.ok ? x.passes.value.filter((p) => p.kind === kind).length : 0);
+      const [rough, finish] = [x.roughSpeed.ok ? x.roughSpeed.value.gearRpm : 0, x.finishSpeed.ok ? x.finishSpeed.value.gearRpm : 0];
+      return sum + passesMin('rough', of('rough'), lengthMm, rough) + passesMin('finish', of('finish'), lengthMm, finish);
+    }, 0);
+
+function minutesOf(setUp: SetUp, passes: readonly SegmentPasses[]): Figure {
+  const key = `set-up.${setUp.number}.minutes`;
+  const setting = ruled(`${key}.setting`, 'to set it up', setUp.settingMin, 'estimate of the shop', 'time');
+  const cutting = cuttingMin(setUp, passes);
+  const cut = workedOut(`${key}.cutting`, 'turning to size', cutting, 'passes at the usual feeds, back and measured between them', [], {
+    measure: 'time',
+  });
+  return sumOf(key, `set-up ${setUp.number}, about`, [plus(setting), ...(cutting > 0 ? [plus(cut)] : [])]);
+}
+
+/** The diameter that is reckoned with before a bar is chosen. */
+const stockMm = (part: PartFinding['part'], plan: PlanChoice | null, rack: readonly Bar[]): number =>
+  rack.find((b) => b.id === plan?.barId)?.diameterMm ?? stockNeed(part, USUAL_ALLOWANCES).diameter.value;
+
 /** Stock, set-ups, ladders and passes for the drawn part; null while there is no part or no lathe. */
 export function planFinding(found: PartFinding | null, sheet: JobSheet, shop: Shop, planKey: string): PlanFinding | null {
   if (!found || found.part.outside.length === 0) return null;
@@ -173,18 +219,24 @@ export function planFinding(found: PartFinding | null, sheet: JobSheet, shop: Sh
   const lathe = shop.lathes.find((l) => l.id === stored?.latheId) ?? shop.lathes[0];
   if (!lathe) return null;
   const plan = stored ?? usualPlan(lathe);
-  const need = stockNeed(found.part, allowancesOf(plan));
+  const work = workOf(found.part, lathe, stockMm(found.part, stored, shop.rack), plan.grippedMm);
+  const { plans: ways, no } = rankedWays(work);
+  // Plans of before nobody was asked were all from the bar, and so is what cannot be held as it was chosen.
+  const way = stored ? (stored.way ?? 'bar') : ways[0]!.way;
+  const chosen = heldPlan(way, work, plan.moved ?? []);
+  const held = chosen.ok ? chosen.value : ways[0]!;
+  const need = stockNeed(found.part, allowancesOf(plan, held.way));
   const bars = chooseBars(found.part, need, shop.rack, found.volumeMm3 ?? 0);
   const bar = shop.rack.find((b) => b.id === plan.barId) ?? (bars.ok ? bars.value[0]!.bar : null);
-  const setUps = setUpSequence(found.part).map((setUp) => ({
+  const barMm = bar?.diameterMm ?? need.diameter.value;
+  const passes = passesFor(found.segments, plan, lathe, barMm, found.part.materialId, shop.drillSets);
+  const setUps = held.setUps.map((setUp): PlannedSetUp => ({
     setUp,
     ladder: depthLadder(found.part, {
-      fromFarEnd: setUp.fromFarEnd,
-      partingMm: plan.partingMm,
-      touched: plan.touched,
-      lathe,
-      partOff: setUp.partsOff,
+      ...{ fromFarEnd: setUp.fromFarEnd, partingMm: plan.partingMm, touched: plan.touched, lathe },
+      ...{ partOff: setUp.partsOff, toLength: setUp.toLength, cuts: setUp.cuts },
     }),
+    minutes: minutesOf(setUp, passes),
   }));
   return {
     plan,
@@ -193,14 +245,22 @@ export function planFinding(found: PartFinding | null, sheet: JobSheet, shop: Sh
     need,
     bars,
     bar,
+    held,
+    ways,
+    noWays: no,
     setUps,
-    passes: passesFor(found.segments, plan, lathe, bar?.diameterMm ?? need.diameter.value, found.part.materialId, shop.drillSets),
-    problems: troubles(found, need, lathe, bar),
+    passes,
+    problems: [
+      ...troubles(found, need, lathe, bar),
+      ...held.cannot,
+      ...(chosen.ok ? [] : [`${WAYS[way].name}: ${chosen.problems[0]!.message}`]),
+    ],
     frozen: [
       need.length,
       need.diameter,
       ...(bar ? [barFigure(bar.diameterMm)] : []),
       surfaceSpeed(plan, found.part.materialId),
+      ruled(HOLDINGS_KEY, 'holdings', setUps.length, WAYS[held.way].name, 'count'),
       ...setUps.flatMap(({ setUp, ladder }) => ladder.map((r) => rungFigure(r, setUp.number))),
     ],
   };

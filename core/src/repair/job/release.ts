@@ -58,12 +58,20 @@ const acceptedAt = (sheet: JobSheet, key: string): number | null =>
 /** Stands in every release that froze all dimensions. */
 const WHOLE_KEY = 'stock.length';
 
+/** Stands in every release of a plan that is made of holdings. */
+export const HOLDINGS_KEY = 'plan.holdings';
+/** A stop of a set-up. */
+const STOP = /(^|\.)set-up\.\d+\./;
+
 /** Every released number that an input moved and that nobody has accepted at its new value; none while nothing is released. */
 export function movedFigures(now: readonly Figure[], release: ReleaseRecord | null, sheet: JobSheet): MovedFigure[] {
   if (!release) return [];
   const current = new Map(now.map((f) => [f.key, f]));
+  const held = release.figures.some((f) => f.key.endsWith(HOLDINGS_KEY));
   const gone = release.figures.flatMap((frozen): MovedFigure[] => {
     const newMm = current.get(frozen.key)?.value ?? null;
+    // Plans of before they were made of holdings had every stop in each of them.
+    if (newMm === null && !held && STOP.test(frozen.key)) return [];
     const still = newMm !== null && Math.abs(newMm - frozen.valueMm) < MOVED_LEAST_MM;
     const accepted = acceptedAt(sheet, frozen.key);
     const taken = newMm !== null && accepted !== null && Math.abs(newMm - accepted) < MOVED_LEAST_MM;
@@ -76,6 +84,7 @@ export function movedFigures(now: readonly Figure[], release: ReleaseRecord | nu
   const known = new Set(release.figures.map((f) => f.key));
   const come = (f: Figure): boolean => {
     const accepted = acceptedAt(sheet, f.key);
+    if (!held && (f.key.endsWith(HOLDINGS_KEY) || STOP.test(f.key))) return false;
     return !known.has(f.key) && !(accepted !== null && Math.abs(f.value - accepted) < MOVED_LEAST_MM);
   };
   const appeared = whole

@@ -1,6 +1,6 @@
 import { inSentence } from '../../terms/words';
 import { cutKindOf, FACE_NAMES, type Block, type Face } from '../part';
-import type { SetUp } from './set-up-sequence';
+import type { ToldSetUp } from './set-up';
 
 /** Faces in the order in which they are usually come to: what is seated on first. */
 const ORDER: readonly Face[] = ['top', 'front', 'left', 'right', 'back', 'bottom'];
@@ -13,8 +13,8 @@ const DRILL_CAUTION = 'What is drilled is clamped: a block that turns under the 
  *
  * @param block a valid block
  */
-export function blockSetUps(block: Block): SetUp[] {
-  const squared: Omit<SetUp, 'number'> = {
+export function blockSetUps(block: Block): ToldSetUp[] {
+  const squared: Omit<ToldSetUp, 'number'> = {
     title: 'Square the block',
     hold: 'vise with parallels, first face against the fixed jaw, a round bar at the moving one',
     zeroFace: 'the face that is milled first; mark it',
@@ -26,10 +26,8 @@ export function blockSetUps(block: Block): SetUp[] {
       'Edges broken',
     ],
     cautions: [MILL_CAUTION],
-    fromFarEnd: false,
-    partsOff: false,
   };
-  const faces = ORDER.flatMap((face): Omit<SetUp, 'number'>[] => {
+  const faces = ORDER.flatMap((face): Omit<ToldSetUp, 'number'>[] => {
     const cuts = block.cuts.filter((c) => c.on === face);
     if (!cuts.length) return [];
     const drills = cuts.some((c) => c.kind === 'hole');
@@ -44,8 +42,6 @@ export function blockSetUps(block: Block): SetUp[] {
             .map((o) => `${c.name}: ${inSentence(o.words)}`),
         ),
         cautions: [MILL_CAUTION, ...(drills ? [DRILL_CAUTION] : [])],
-        fromFarEnd: false,
-        partsOff: false,
       },
     ];
   });

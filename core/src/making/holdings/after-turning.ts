@@ -1,0 +1,78 @@
+import { inSentence } from '../../terms/words';
+import type { Cut } from './cut';
+import type { SetUpDraft } from './set-up';
+import type { Work } from './work';
+import { gripOn } from './ways/grip';
+
+const ECCENTRIC_CAUTION =
+  'It is out of balance: counterweight on the plate, lowest gear first, the whole swing turned by hand past bed and tool before the spindle starts.';
+
+/** For each kind of thing that is done after turning: where and how it is held. */
+function tail(
+  work: Work,
+  cuts: readonly Cut[],
+  more: Pick<SetUpDraft, 'title' | 'hold' | 'holding' | 'cautions' | 'settingMin'> & { readonly last?: string },
+): SetUpDraft[] {
+  if (!cuts.length) return [];
+  const { last, ...own } = more;
+  const held = gripOn(work, work.cuts, 'near');
+  return [
+    {
+      ...own,
+      zeroFace: 'the zero end',
+      operations: [...new Set(cuts.flatMap((c) => c.acts)), ...(last ? [last] : [])],
+      fromFarEnd: false,
+      partsOff: false,
+      toLength: false,
+      locates: held ? { on: 'surface', id: held.id } : { on: 'stock' },
+      free: 'both',
+      cuts: cuts.map((c) => c.id),
+    },
+  ];
+}
+
+/** What follows the turning whichever way it was held: eccentrics, what is cut across the axis, keyways, and what is not cut at all. */
+export function afterTurning(work: Work): SetUpDraft[] {
+  const { cuts } = work;
+  const eccentric = cuts.filter((c) => c.offAxis);
+  const swing = work.part.features.flatMap((f) =>
+    f.kind === 'eccentric' ? [`${inSentence(f.name)} ${Number((2 * f.throwMm).toFixed(3))} mm`] : [],
+  );
+  return [
+    ...tail(work, eccentric, {
+      title: 'Beside the axis',
+      hold: `four-jaw chuck or faceplate, dialled in until the indicator swings twice the offset: ${swing.join(', ')}`,
+      holding: 'four-jaw',
+      cautions: [ECCENTRIC_CAUTION],
+      settingMin: 25,
+    }),
+    ...tail(
+      work,
+      cuts.filter((c) => c.by === 'mill'),
+      {
+        title: 'Across the axis, on the mill',
+        hold: 'V-block or vise with a V, finder on the centre line; a rotary head where clock angles hang together',
+        holding: null,
+        cautions: ['Clamp before drilling: a pin that turns under the drill takes the hand with it.'],
+        settingMin: 12,
+        last: 'Deburr inside and out',
+      },
+    ),
+    ...tail(
+      work,
+      cuts.filter((c) => c.by === 'broach'),
+      {
+        title: 'Keyways',
+        hold: 'on the arbor press with a guide bush, or in the slotting vise',
+        holding: null,
+        cautions: ['A broach under a press can shatter: stand aside, guard up.'],
+        settingMin: 8,
+      },
+    ),
+    ...tail(
+      work,
+      cuts.filter((c) => c.by === 'treat'),
+      { title: 'Hardness', hold: 'on the bench, or out of house', holding: null, cautions: [], settingMin: 10 },
+    ),
+  ];
+}

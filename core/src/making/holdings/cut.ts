@@ -1,0 +1,78 @@
+import { hostOf, kindOf, placeAll, type OperationDraft, type Part, type PartFeature, type Host } from '../part';
+
+/** Where and by what it is cut: along the axis on the lathe, across it on the mill, drawn through by a broach, or not cut at all. */
+export type CutBy = 'lathe' | 'mill' | 'broach' | 'treat';
+
+/** One thing that is made: a surface, or what is cut into one. */
+export interface Cut {
+  /** Of the surface or feature. */
+  readonly id: string;
+  readonly name: string;
+  readonly by: CutBy;
+  /** It is turned about an axis beside the part's own. */
+  readonly offAxis: boolean;
+  /** Id of the surface that it is, or sits on. */
+  readonly on: string;
+  readonly side: 'outside' | 'inside';
+  /** The end that must be free for it: of a bore its mouth, of a centre its face. */
+  readonly from: 'near' | 'far' | 'either';
+  /** In words; empty for a surface. */
+  readonly acts: readonly string[];
+}
+
+const BY: Readonly<Record<OperationDraft['kind'], CutBy>> = {
+  turn: 'lathe',
+  bore: 'lathe',
+  plunge: 'lathe',
+  thread: 'lathe',
+  centre: 'lathe',
+  knurl: 'lathe',
+  polish: 'lathe',
+  hold: 'lathe',
+  drill: 'mill',
+  sink: 'mill',
+  mill: 'mill',
+  broach: 'broach',
+  treat: 'treat',
+};
+
+/** Where an act across the axis is done, from the zero face, and how large a hole is. */
+function whereWords(feature: PartFeature, host: Host): string {
+  const cut = kindOf(feature.kind).cut(feature, host);
+  const [mark] = cut.shape === 'other' ? cut.marks : [];
+  if (!mark) return '';
+  const clock = 'clockDeg' in feature ? `, ${feature.clockDeg}°` : '';
+  const show = (mm: number): string => `${Number(mm.toFixed(3))} mm`;
+  return mark.kind === 'circle' ? ` ${show(2 * mark.radiusMm)} at ${show(mark.atMm)}${clock}` : ` at ${show(mark.fromMm)}${clock}`;
+}
+
+/** Features that are made in an end face: that end must stand free. */
+const IN_A_FACE: readonly PartFeature['kind'][] = ['centre-hole', 'hole-pattern'];
+
+function ofFeature(part: Part, f: PartFeature): Cut[] {
+  const host = hostOf(part, f.on);
+  const acts = host ? kindOf(f.kind).operations(f, host) : [];
+  if (!host || !acts.length) return [];
+  const by = BY[acts[0]!.kind];
+  const end = IN_A_FACE.includes(f.kind) && 'end' in f ? (f.end === 'left' ? 'near' : 'far') : mouthOf(part, f.on);
+  return [
+    {
+      ...{ id: f.id, name: f.name, by, offAxis: f.kind === 'eccentric', on: f.on, side: host.surface.side, from: end },
+      acts: acts.map((a) => (by === 'mill' ? a.words + whereWords(f, host) : a.words)),
+    },
+  ];
+}
+
+/** The mouth of the bore that a surface is of; either end for a through one and for the outside. */
+function mouthOf(part: Part, surfaceId: string): Cut['from'] {
+  const bore = part.bores.find((b) => b.surfaces.some((s) => s.id === surfaceId));
+  return bore && !bore.through ? bore.from : 'either';
+}
+
+/** Everything that is made of a turned part: its surfaces from left to right, its bores, then what is cut into them. */
+export const cutsOf = (part: Part): Cut[] => [
+  ...placeAll(part).map((s): Cut => ({
+    ...{ id: s.id, name: s.name, by: 'lathe', offAxis: false, on: s.id, side: s.side, from: mouthOf(part, s.id), acts: [] },
+  })),
+  ...part.features.flatMap((f) => ofFeature(part, f)),
+];

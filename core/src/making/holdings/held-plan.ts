@@ -1,0 +1,128 @@
+import { inSentence } from '../../terms/words';
+import { good, type Outcome } from '../../terms/outcome';
+import type { Lathe } from '../setups';
+import { afterTurning } from './after-turning';
+import type { Cut } from './cut';
+import { HOLDINGS, hasHolding } from './holding';
+import { predictedRunOut, type PredictedRunOut } from './run-out';
+import type { SetUp } from './set-up';
+import { HELD_BY, WAYS, type WayId } from './ways';
+import type { Work } from './work';
+
+/** Something that somebody cuts in another holding than the way has it. */
+export interface MovedCut {
+  readonly id: string;
+  /** Number of the set-up. */
+  readonly to: number;
+}
+
+/** A run-out that the drawing asks for, and what the holdings give. */
+export interface AskedRunOut {
+  /** Of the relation that asks. */
+  readonly id: string;
+  readonly words: string;
+  readonly wantedMm: number;
+  /** Null where the holdings tell nothing of it. */
+  readonly predicted: PredictedRunOut | null;
+  readonly state: 'fits' | 'close' | 'out' | 'unknown';
+}
+
+/** One way to hold the part from beginning to end. */
+export interface HeldPlan {
+  readonly way: WayId;
+  readonly setUps: readonly SetUp[];
+  readonly asked: readonly AskedRunOut[];
+  /** The worst that any two turned surfaces run out to each other; null where there is but one, or nothing ties them. */
+  readonly worst: PredictedRunOut | null;
+  /** Why it cannot be done so on this lathe, or as it was changed. */
+  readonly cannot: readonly string[];
+  /** To set up all of it once, min. */
+  readonly settingMin: number;
+}
+
+/** Kinds of a relation that an indicator shows while the part turns. */
+const TURNING = ['run-out', 'face-run-out'] as const;
+
+function askedRunOuts({ part }: Work, setUps: readonly SetUp[], lathe: Lathe): AskedRunOut[] {
+  const nameOf = (id: string): string =>
+    inSentence([...part.outside, ...part.bores.flatMap((b) => b.surfaces), ...part.features].find((x) => x.id === id)?.name ?? '');
+  return part.features.flatMap((f): AskedRunOut[] => {
+    if (f.kind !== 'relation' || !TURNING.some((k) => k === f.which)) return [];
+    const predicted = predictedRunOut(f.of || f.on, f.to, setUps, lathe);
+    const state = !predicted ? 'unknown' : predicted.mostMm <= f.mm + 1e-9 ? 'fits' : predicted.usualMm <= f.mm ? 'close' : 'out';
+    return [{ id: f.id, words: `${nameOf(f.of || f.on)} to ${nameOf(f.to)}`, wantedMm: f.mm, predicted, state }];
+  });
+}
+
+function worstOf({ part }: Work, setUps: readonly SetUp[], lathe: Lathe): PredictedRunOut | null {
+  const ids = [...part.outside, ...part.bores.flatMap((b) => b.surfaces)].map((s) => s.id);
+  const pairs = ids.flatMap((a, i) => ids.slice(i + 1).map((b) => predictedRunOut(a, b, setUps, lathe)));
+  if (pairs.some((p) => p === null)) return null;
+  return pairs.reduce((worst, p) => (worst === null || p!.mostMm > worst.mostMm ? p : worst), null);
+}
+
+/** What stands in the way on this lathe. */
+function notOnThis(way: WayId, { lathe, lengthMm, barMm }: Work): string[] {
+  const lacking = HELD_BY[way].filter((k) => !hasHolding(k, lathe));
+  return [
+    ...lacking.map((k) => `${lathe.name} has no ${HOLDINGS[k].words.replace(/,.*/, '')} on its card.`),
+    ...(WAYS[way].cutsOff || lengthMm <= lathe.centresMm
+      ? []
+      : [`It is ${lengthMm.toFixed(0)} mm long and ${lathe.name} takes ${lathe.centresMm} mm between centres.`]),
+    ...(way === 'mandrel' && lengthMm > 6 * barMm ? ['It is too long for its thickness to be turned on a mandrel.'] : []),
+  ];
+}
+
+const isHeldOn = (s: SetUp, id: string): boolean => s.locates.on === 'surface' && s.locates.id === id;
+
+/** Cuts that somebody moved, put where they said; what that breaks is told. */
+function withMoves(
+  setUps: readonly SetUp[],
+  cuts: readonly Cut[],
+  moved: readonly MovedCut[],
+): { readonly setUps: SetUp[]; readonly broken: string[] } {
+  const goes = new Map(
+    moved.filter((m) => setUps.some((s) => s.number === m.to) && cuts.some((c) => c.id === m.id)).map((m) => [m.id, m.to]),
+  );
+  const changed = setUps.map((s): SetUp => {
+    const came = cuts.filter((c) => goes.get(c.id) === s.number && !s.cuts.includes(c.id));
+    const left = cuts.filter((c) => s.cuts.includes(c.id) && goes.has(c.id) && goes.get(c.id) !== s.number);
+    if (!came.length && !left.length) return s;
+    const gone = new Set(left.flatMap((c) => c.acts));
+    return {
+      ...s,
+      cuts: [...s.cuts.filter((id) => !left.some((c) => c.id === id)), ...came.map((c) => c.id)],
+      operations: [
+        ...s.operations.filter((o) => !gone.has(o)),
+        ...came.flatMap((c) => (c.acts.length ? c.acts : [`${c.side === 'inside' ? 'Bore' : 'Turn'} ${inSentence(c.name)}`])),
+        ...left.filter((c) => !c.acts.length).map((c) => `Not here: ${inSentence(c.name)}`),
+      ],
+    };
+  });
+  const broken = changed.flatMap((s) => {
+    const { locates } = s;
+    if (locates.on !== 'surface') return [];
+    const cutIn = changed.find((o) => o.cuts.includes(locates.id));
+    const name = inSentence(cuts.find((c) => c.id === locates.id)?.name ?? '');
+    return cutIn && cutIn.number >= s.number && isHeldOn(s, locates.id)
+      ? [`Set-up ${s.number} holds on ${name}, which is not cut before it.`]
+      : [];
+  });
+  return { setUps: changed, broken };
+}
+
+/** A way worked out for this part and lathe; why not, where the part cannot be held so at all. */
+export function heldPlan(way: WayId, work: Work, moved: readonly MovedCut[] = []): Outcome<HeldPlan> {
+  const turning = WAYS[way].plan(work);
+  if (!turning.ok) return turning;
+  const numbered = [...turning.value, ...afterTurning(work)].map((s, i): SetUp => ({ ...s, number: i + 1 }));
+  const { setUps, broken } = withMoves(numbered, work.cuts, moved);
+  return good({
+    way,
+    setUps,
+    asked: askedRunOuts(work, setUps, work.lathe),
+    worst: worstOf(work, setUps, work.lathe),
+    cannot: [...notOnThis(way, work), ...broken],
+    settingMin: setUps.reduce((sum, s) => sum + s.settingMin, 0),
+  });
+}

@@ -1,0 +1,38 @@
+import type { Lathe, LatheHolding } from '../setups';
+
+/** How work is held on a lathe. */
+export type HoldingKind = Exclude<LatheHolding['kind'], 'faceplate' | 'steady'> | 'mandrel';
+
+interface Usual {
+  readonly words: string;
+  /** Full indicator movement after holding it again, mm. */
+  readonly runOutMm: number;
+  /** To change over, hold and true it, min. */
+  readonly minutes: number;
+}
+
+/** Run-outs as shops find them: a worn three-jaw 0.05 to 0.1, collet 0.02, four-jaw dialled in 0.01, centres 0.005. The minutes are an estimate. */
+export const HOLDINGS: Readonly<Record<HoldingKind, Usual>> = {
+  'three-jaw': { words: 'three-jaw chuck', runOutMm: 0.08, minutes: 4 },
+  'soft-jaws': { words: 'soft jaws, bored to the size', runOutMm: 0.02, minutes: 15 },
+  collet: { words: 'collet', runOutMm: 0.02, minutes: 5 },
+  'four-jaw': { words: 'four-jaw chuck, dialled in', runOutMm: 0.01, minutes: 12 },
+  centres: { words: 'between centres, with a dog', runOutMm: 0.005, minutes: 6 },
+  mandrel: { words: 'on a mandrel between centres', runOutMm: 0.01, minutes: 8 },
+};
+
+/** What one chucking of the spindle leaves between two surfaces that are cut in it, mm: its bearings and slides. */
+export const ONE_HOLDING_MM = 0.005;
+
+/** What a holding runs out by on this lathe, and who says so. */
+export function runOutOf(kind: HoldingKind, lathe: Pick<Lathe, 'holdings' | 'name'>): { readonly mm: number; readonly source: string } {
+  const own = lathe.holdings?.find((h) => h.kind === kind)?.runOutMm ?? null;
+  return own === null ? { mm: HOLDINGS[kind].runOutMm, source: 'usual' } : { mm: own, source: `record of ${lathe.name}` };
+}
+
+/** Whether the lathe's card has it: one without a list of holdings has the usual ones, and a mandrel runs between centres. */
+export const hasHolding = (kind: HoldingKind, { holdings }: Pick<Lathe, 'holdings'>): boolean =>
+  !holdings?.length ||
+  (kind === 'soft-jaws'
+    ? holdings.some((h) => h.kind === 'soft-jaws' || h.kind === 'three-jaw')
+    : holdings.some((h) => h.kind === (kind === 'mandrel' ? 'centres' : kind)));

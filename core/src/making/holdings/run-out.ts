@@ -1,0 +1,73 @@
+import type { Lathe } from '../setups';
+import { ONE_HOLDING_MM, runOutOf } from './holding';
+import type { SetUp } from './set-up';
+
+/** One re-holding between two surfaces. */
+export interface Step {
+  readonly words: string;
+  readonly mm: number;
+}
+
+/** What the indicator on one surface swings by while the part turns about another, both mm. */
+export interface PredictedRunOut {
+  /** The steps lying in any direction: square root of the sum of their squares, the root mean square of what comes out. */
+  readonly usualMm: number;
+  /** All of them lying one way: it cannot be more. */
+  readonly mostMm: number;
+  readonly steps: readonly Step[];
+}
+
+/** The root of everything: set-ups by their number, the centres as 0. */
+const CENTRES = 0;
+
+interface Edge {
+  readonly to: number;
+  readonly step: Step;
+}
+
+/** What a holding's axis is set by, and how well; null for raw stock, which tells of nothing. */
+function setBy(s: SetUp, setUps: readonly SetUp[], lathe: Lathe): Edge | null {
+  if (s.holding === null || s.locates.on === 'stock') return null;
+  const { mm, source } = runOutOf(s.holding, lathe);
+  const step = { words: `${s.number} ${s.title}: held ${s.hold} (${source})`, mm };
+  if (s.locates.on === 'centres') return { to: CENTRES, step };
+  const { id } = s.locates;
+  const cutIn = setUps.find((o) => o.cuts.includes(id));
+  return cutIn && cutIn.number < s.number ? { to: cutIn.number, step } : null;
+}
+
+/** From a holding back to what it hangs on, the root last. */
+function chain(from: SetUp, setUps: readonly SetUp[], lathe: Lathe): { readonly at: number; readonly steps: readonly Step[] }[] {
+  const back = [{ at: from.number, steps: [] as readonly Step[] }];
+  for (let s: SetUp | undefined = from; s;) {
+    const edge: Edge | null = setBy(s, setUps, lathe);
+    if (!edge) break;
+    back.push({ at: edge.to, steps: [...back.at(-1)!.steps, edge.step] });
+    s = setUps.find((o) => o.number === edge.to);
+  }
+  return back;
+}
+
+/**
+ * Run-out between two things from the holdings they are cut in. Each time the part is held again its axis shifts by half of that holding's own
+ * run-out, in whatever direction.
+ *
+ * @param a id of a surface or feature
+ * @param b the other one
+ * @returns null where nothing ties the two holdings together, or one of them is not cut on the lathe
+ */
+export function predictedRunOut(a: string, b: string, setUps: readonly SetUp[], lathe: Lathe): PredictedRunOut | null {
+  const [cutA, cutB] = [a, b].map((id) => setUps.find((s) => s.holding !== null && s.cuts.includes(id)));
+  if (!cutA || !cutB) return null;
+  if (cutA === cutB)
+    return {
+      usualMm: ONE_HOLDING_MM,
+      mostMm: ONE_HOLDING_MM,
+      steps: [{ words: `${cutA.number} ${cutA.title}: both in one holding`, mm: ONE_HOLDING_MM }],
+    };
+  const [up, down] = [chain(cutA, setUps, lathe), chain(cutB, setUps, lathe)];
+  const meet = up.find((u) => down.some((d) => d.at === u.at));
+  if (!meet) return null;
+  const steps = [...meet.steps, ...down.find((d) => d.at === meet.at)!.steps];
+  return { usualMm: Math.hypot(...steps.map((s) => s.mm)), mostMm: steps.reduce((sum, s) => sum + s.mm, 0), steps };
+}

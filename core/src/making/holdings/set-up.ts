@@ -1,0 +1,39 @@
+import type { HoldingKind } from './holding';
+
+/** Which end of the part is free to the tool; `both` between centres. */
+export type FreeEnd = 'near' | 'far' | 'both';
+
+/** What the work is located on: raw stock, the two centres, or a surface that an earlier holding cut. */
+export type Locates = { readonly on: 'stock' } | { readonly on: 'centres' } | { readonly on: 'surface'; readonly id: string };
+
+/** One holding of the work and what is done in it, in words. */
+export interface ToldSetUp {
+  readonly number: number;
+  readonly title: string;
+  readonly hold: string;
+  readonly zeroFace: string;
+  /** Acts in their order. */
+  readonly operations: readonly string[];
+  readonly cautions: readonly string[];
+}
+
+/** One holding of a turned part. */
+export interface SetUp extends ToldSetUp {
+  /** For the depth ladder: the zero face is the end farthest from the part's own zero. */
+  readonly fromFarEnd: boolean;
+  readonly partsOff: boolean;
+  /** An end is faced to the length over all. */
+  readonly toLength: boolean;
+  /** How it is held on the lathe; null at any other machine. */
+  readonly holding: HoldingKind | null;
+  readonly locates: Locates;
+  /** Which end the tool reaches. */
+  readonly free: FreeEnd;
+  /** Ids of the surfaces and features that are cut in it. */
+  readonly cuts: readonly string[];
+  /** To set it up once, min; the cutting comes on top. */
+  readonly settingMin: number;
+}
+
+/** A set-up before it has its number. */
+export type SetUpDraft = Omit<SetUp, 'number'>;

@@ -1,0 +1,45 @@
+import { good } from '../../../terms/outcome';
+import type { PlacedSurface } from '../../part';
+import type { Cut } from '../cut';
+import type { HoldingKind } from '../holding';
+import { turningSetUp } from '../turning';
+import type { Work } from '../work';
+import { gripOn } from './grip';
+import type { HoldingWay } from './way';
+
+/** What is cut in the second holding sits true to the rest only in a good one; for a bare face copper under the jaws will do. */
+function secondHolding({ lathe }: Work, held: PlacedSurface | null, cuts: readonly Cut[]): HoldingKind {
+  if (!cuts.length) return 'three-jaw';
+  const fits = (held?.diameterMm ?? 0) <= (lathe.spindleBoreMm ?? Infinity);
+  return lathe.holdings?.some((h) => h.kind === 'collet') && fits ? 'collet' : 'soft-jaws';
+}
+
+/** Everything that can be reached in one holding of the bar, which is cut off last; then the end that was cut off. */
+export const fromTheBar: HoldingWay = {
+  name: 'All from the bar, cut off last',
+  about: 'The bar is left long to hold on: what is turned in one holding runs true by itself.',
+  cutsOff: true,
+  plan: (work) => {
+    const { outside, cuts, barMm, lengthMm } = work;
+    const headLast = outside.at(-1)?.kind === 'head' && outside.length > 1;
+    const free = headLast ? 'near' : 'far';
+    const lathe = cuts.filter((c) => c.by === 'lathe' && !c.offAxis);
+    const first = lathe.filter((c) => c.from === free || c.from === 'either');
+    const second = lathe.filter((c) => !first.includes(c));
+    const held = gripOn(work, first, headLast ? 'far' : 'near');
+    const holding = secondHolding(work, held, second);
+    return good([
+      turningSetUp(work, {
+        ...{ title: 'Turn complete from the bar', holding: 'three-jaw', locates: { on: 'stock' }, free, cuts: first },
+        ...{ overhangMm: lengthMm, heldMm: barMm, heldOn: '', facesFirst: true, toLength: false, partsOff: true },
+        zeroFace: headLast ? 'plain end, head towards the chuck' : 'far end, zero end towards the chuck',
+      }),
+      turningSetUp(work, {
+        ...{ title: 'Face the end that was cut off', holding, free: headLast ? 'far' : 'near', cuts: second },
+        locates: held ? { on: 'surface', id: held.id } : { on: 'stock' },
+        ...{ overhangMm: 0, heldMm: held?.diameterMm ?? barMm, heldOn: held ? `on ${held.name}` : '' },
+        ...{ zeroFace: 'the end that was cut off', facesFirst: false, toLength: true, partsOff: false },
+      }),
+    ]);
+  },
+};

@@ -1,0 +1,22 @@
+import type { PlacedSurface } from '../../part';
+import type { Cut } from '../cut';
+import type { Work } from '../work';
+
+/** What a chuck does no good to: nobody grips on it who can help it. */
+const TENDER = ['thread', 'knurl', 'seal-land', 'spline'] as const;
+
+/**
+ * The finished surface to hold on: cut already, round and straight, the longest that nothing tender is on; of two alike the one nearer to
+ * the end that goes into the chuck. Null where nothing round was cut.
+ */
+export function gripOn({ part, outside }: Work, cut: readonly Cut[], chuckEnd: 'near' | 'far'): PlacedSurface | null {
+  const done = new Set(cut.map((c) => c.id));
+  const tender = (s: PlacedSurface): boolean => part.features.some((f) => f.on === s.id && TENDER.some((k) => k === f.kind));
+  const round = outside.filter((s) => done.has(s.id) && s.kind !== 'taper');
+  const from = round.some((s) => !tender(s)) ? round.filter((s) => !tender(s)) : round;
+  const inOrder = chuckEnd === 'near' ? from : [...from].reverse();
+  return inOrder.reduce<PlacedSurface | null>((best, s) => (best && best.lengthMm >= s.lengthMm - 1e-9 ? best : s), null);
+}
+
+/** Least length that jaws hold on, mm: half the diameter, and never under 8. */
+export const leastGripMm = (diameterMm: number): number => Math.max(8, diameterMm / 2);

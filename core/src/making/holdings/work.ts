@@ -1,0 +1,34 @@
+import { largestDiameterMm, partLengthMm, placeOutside, type Part, type PlacedSurface } from '../part';
+import type { Lathe } from '../setups';
+import { cutsOf, type Cut } from './cut';
+
+/** What a way to hold it is planned from. */
+export interface Work {
+  readonly part: Part;
+  readonly lathe: Lathe;
+  readonly cuts: readonly Cut[];
+  /** Outside from left to right. */
+  readonly outside: readonly PlacedSurface[];
+  readonly lengthMm: number;
+  readonly largestMm: number;
+  /** Diameter of the stock, mm. */
+  readonly barMm: number;
+  /** Held in the chuck, mm. */
+  readonly grippedMm: number;
+}
+
+/** The part as it is to be held; it must be valid and turned. */
+export function workOf(part: Part, lathe: Lathe, barMm: number, grippedMm: number): Work {
+  const outside = placeOutside(part);
+  const largestMm = largestDiameterMm(part);
+  return {
+    part,
+    lathe,
+    cuts: cutsOf(part),
+    outside,
+    lengthMm: partLengthMm(part),
+    largestMm,
+    barMm: Math.max(barMm, largestMm),
+    grippedMm,
+  };
+}
