@@ -17,6 +17,7 @@ export * from './making/stock';
 export * from './making/strength';
 export * from './making/setups';
 export * from './making/holdings';
+export * from './making/schedule';
 export * from './making/process';
 export * from './making/coach';
 export * from './evidence/proof';

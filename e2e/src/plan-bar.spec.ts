@@ -6,7 +6,7 @@ const bench = atTheBench('tomas');
 it('is written in one line at Plan, is on the rack, and the plan takes it', async () => {
   const { page } = bench;
   await bench.visit.open('Ramp hinge pin', 'plan');
-  await page.click('Saw it from a bar that is not in the list');
+  await page.click('Another bar');
   await page.fill('A bar, a tube or an offcut', '60 x 400 C45 black, under the bench');
   await page.sees('Understood: 60 x 400 round, black, under the bench');
   await page.click('Put it on the rack');

@@ -15,7 +15,6 @@ import {
   type PartFinding,
   type PlanFinding,
   type Repair,
-  type Rung,
 } from '@iron-patch/core';
 import { Paper } from './paper';
 import { drawPart } from './part-picture';
@@ -102,15 +101,15 @@ function ofPart(paper: Paper, { job }: JobSheet, part: PartFinding, plan: PlanFi
     const first = plan.passes[0];
     if (first?.roughSpeed.ok && first.finishSpeed.ok)
       paper.paragraph(`Rough at ${first.roughSpeed.value.gearRpm} rpm, finish at ${first.finishSpeed.value.gearRpm} rpm.`);
-    for (const { setUp, ladder } of plan.setUps) {
+    for (const { setUp, ladder, dial } of plan.setUps) {
       paper.section(`Set-up ${setUp.number}: ${setUp.title}`);
       paper.paragraph(`Hold: ${setUp.hold}. Zero: ${setUp.zeroFace}. ${setUp.operations.join('; ')}.`);
-      const dial = (r: Rung): string => turnsWords(r.dial, plan.lathe.carriage);
-      paper.table(
-        ['Depth from zero', 'on the part', 'tool at', `dial (${plan.lathe.carriage.unit})`],
-        ladder.map((r) => [r.what, show(r.depthMm), show(r.toolMm), dial(r)]),
-        [4, 2, 2, 3],
-      );
+      if (dial && ladder.length)
+        paper.table(
+          ['Depth from zero', 'on the part', 'tool at', `dial (${dial.unit})`],
+          ladder.map((r) => [r.what, show(r.depthMm), show(r.toolMm), turnsWords(r.dial, dial)]),
+          [4, 2, 2, 3],
+        );
     }
   }
 }

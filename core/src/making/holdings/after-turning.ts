@@ -1,5 +1,5 @@
 import { inSentence } from '../../terms/words';
-import type { Cut } from './cut';
+import { actWords, type Cut } from './cut';
 import type { SetUpDraft } from './set-up';
 import type { Work } from './work';
 import { gripOn } from './ways/grip';
@@ -11,7 +11,7 @@ const ECCENTRIC_CAUTION =
 function tail(
   work: Work,
   cuts: readonly Cut[],
-  more: Pick<SetUpDraft, 'title' | 'hold' | 'holding' | 'cautions' | 'settingMin'> & { readonly last?: string },
+  more: Pick<SetUpDraft, 'title' | 'hold' | 'machine' | 'holding' | 'cautions' | 'settingMin'> & { readonly last?: string },
 ): SetUpDraft[] {
   if (!cuts.length) return [];
   const { last, ...own } = more;
@@ -20,7 +20,7 @@ function tail(
     {
       ...own,
       zeroFace: 'the zero end',
-      operations: [...new Set(cuts.flatMap((c) => c.acts)), ...(last ? [last] : [])],
+      operations: [...new Set(cuts.flatMap(actWords)), ...(last ? [last] : [])],
       fromFarEnd: false,
       partsOff: false,
       toLength: false,
@@ -42,6 +42,7 @@ export function afterTurning(work: Work): SetUpDraft[] {
     ...tail(work, eccentric, {
       title: 'Beside the axis',
       hold: `four-jaw chuck or faceplate, dialled in until the indicator swings twice the offset: ${swing.join(', ')}`,
+      machine: 'lathe',
       holding: 'four-jaw',
       cautions: [ECCENTRIC_CAUTION],
       settingMin: 25,
@@ -52,6 +53,7 @@ export function afterTurning(work: Work): SetUpDraft[] {
       {
         title: 'Across the axis, on the mill',
         hold: 'V-block or vise with a V, finder on the centre line; a rotary head where clock angles hang together',
+        machine: 'mill',
         holding: null,
         cautions: ['Clamp before drilling: a pin that turns under the drill takes the hand with it.'],
         settingMin: 12,
@@ -64,6 +66,7 @@ export function afterTurning(work: Work): SetUpDraft[] {
       {
         title: 'Keyways',
         hold: 'on the arbor press with a guide bush, or in the slotting vise',
+        machine: 'press',
         holding: null,
         cautions: ['A broach under a press can shatter: stand aside, guard up.'],
         settingMin: 8,
@@ -72,7 +75,7 @@ export function afterTurning(work: Work): SetUpDraft[] {
     ...tail(
       work,
       cuts.filter((c) => c.by === 'treat'),
-      { title: 'Hardness', hold: 'on the bench, or out of house', holding: null, cautions: [], settingMin: 10 },
+      { title: 'Hardness', hold: 'on the bench, or out of house', machine: 'bench', holding: null, cautions: [], settingMin: 10 },
     ),
   ];
 }

@@ -36,6 +36,10 @@ const BY: Readonly<Record<OperationDraft['kind'], CutBy>> = {
   treat: 'treat',
 };
 
+/** What is done for it, with whose it is. */
+export const actWords = ({ name, acts }: Pick<Cut, 'name' | 'acts'>): string[] =>
+  acts.map((a) => `${name}: ${a.charAt(0).toLowerCase()}${a.slice(1)}`);
+
 /** Where an act across the axis is done, from the zero face, and how large a hole is. */
 function whereWords(feature: PartFeature, host: Host): string {
   const cut = kindOf(feature.kind).cut(feature, host);

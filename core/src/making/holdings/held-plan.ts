@@ -2,7 +2,7 @@ import { inSentence } from '../../terms/words';
 import { good, type Outcome } from '../../terms/outcome';
 import type { Lathe } from '../setups';
 import { afterTurning } from './after-turning';
-import type { Cut } from './cut';
+import { actWords, type Cut } from './cut';
 import { HOLDINGS, hasHolding } from './holding';
 import { predictedRunOut, type PredictedRunOut } from './run-out';
 import type { SetUp } from './set-up';
@@ -88,13 +88,13 @@ function withMoves(
     const came = cuts.filter((c) => goes.get(c.id) === s.number && !s.cuts.includes(c.id));
     const left = cuts.filter((c) => s.cuts.includes(c.id) && goes.has(c.id) && goes.get(c.id) !== s.number);
     if (!came.length && !left.length) return s;
-    const gone = new Set(left.flatMap((c) => c.acts));
+    const gone = new Set(left.flatMap(actWords));
     return {
       ...s,
       cuts: [...s.cuts.filter((id) => !left.some((c) => c.id === id)), ...came.map((c) => c.id)],
       operations: [
         ...s.operations.filter((o) => !gone.has(o)),
-        ...came.flatMap((c) => (c.acts.length ? c.acts : [`${c.side === 'inside' ? 'Bore' : 'Turn'} ${inSentence(c.name)}`])),
+        ...came.flatMap((c) => (c.acts.length ? actWords(c) : [`${c.side === 'inside' ? 'Bore' : 'Turn'} ${inSentence(c.name)}`])),
         ...left.filter((c) => !c.acts.length).map((c) => `Not here: ${inSentence(c.name)}`),
       ],
     };

@@ -54,7 +54,15 @@ describe('run-out from the holdings', () => {
     // Three holdings, each on what the one before it cut; held up against offsets that really lie in any direction.
     const set = (number: number, cuts: string[], on: SetUp['locates']): SetUp => ({
       ...{ number, title: `${number}`, hold: '', zeroFace: '', operations: [], cautions: [], fromFarEnd: false, partsOff: false },
-      ...{ toLength: false, holding: number === 2 ? 'soft-jaws' : 'four-jaw', locates: on, free: 'near', cuts, settingMin: 1 },
+      ...{
+        toLength: false,
+        machine: 'lathe',
+        holding: number === 2 ? 'soft-jaws' : 'four-jaw',
+        locates: on,
+        free: 'near',
+        cuts,
+        settingMin: 1,
+      },
     });
     const setUps = [
       set(1, ['a'], { on: 'stock' }),

@@ -24,6 +24,7 @@ export interface SetUp extends ToldSetUp {
   readonly partsOff: boolean;
   /** An end is faced to the length over all. */
   readonly toLength: boolean;
+  readonly machine: 'lathe' | 'mill' | 'press' | 'bench';
   /** How it is held on the lathe; null at any other machine. */
   readonly holding: HoldingKind | null;
   readonly locates: Locates;

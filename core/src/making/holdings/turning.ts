@@ -1,5 +1,5 @@
 import { inSentence } from '../../terms/words';
-import type { Cut } from './cut';
+import { actWords, type Cut } from './cut';
 import { HOLDINGS, type HoldingKind } from './holding';
 import { supportFor, type Support } from './overhang';
 import type { FreeEnd, Locates, SetUpDraft } from './set-up';
@@ -69,7 +69,7 @@ export function turningSetUp(work: Work, t: Turning): SetUpDraft {
   const support = t.overhangMm > 0 ? supportFor(t.overhangMm, t.heldMm) : 'none';
   const bores = boreWords(work, t.cuts, t.partsOff);
   // Plain edges have a line of their own, at the end.
-  const acts = t.cuts.filter((c) => work.part.features.find((f) => f.id === c.id)?.kind !== 'chamfer').flatMap((c) => c.acts);
+  const acts = t.cuts.filter((c) => work.part.features.find((f) => f.id === c.id)?.kind !== 'chamfer').flatMap(actWords);
   const short = support === 'none' && t.holding === 'three-jaw' ? ', short overhang' : '';
   return {
     title: t.title,
@@ -96,6 +96,7 @@ export function turningSetUp(work: Work, t: Turning): SetUpDraft {
     fromFarEnd: t.free === 'far' || t.free === 'both',
     partsOff: t.partsOff,
     toLength: t.toLength,
+    machine: 'lathe',
     holding: t.holding,
     locates: t.locates,
     free: t.free,

@@ -21,6 +21,7 @@ export {
   type SurfaceKind,
 } from './surface';
 export type {
+  FeatureBase,
   BookLimits,
   ContourPoint,
   DimensionWhat,

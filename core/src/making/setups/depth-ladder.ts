@@ -1,7 +1,7 @@
 import { inSentence } from '../../terms/words';
 import { hostOf, kindOf, placeBore, placeOutside, type Part } from '../part';
 import { toTurns, type DialTurns } from './dial';
-import type { Lathe } from './machine';
+import type { Dial } from './machine';
 
 /** Which edge of the parting tool was touched on the zero face. */
 export type TouchedEdge = 'left' | 'right';
@@ -23,7 +23,8 @@ export interface LadderOptions {
   readonly fromFarEnd: boolean;
   readonly partingMm: number;
   readonly touched: TouchedEdge;
-  readonly lathe: Pick<Lathe, 'carriage'>;
+  /** Of the slide that travels along the part. */
+  readonly dial: Dial;
   /** With the part-off as the last rung. */
   readonly partOff: boolean;
   /** The other end is faced to the length over all: the last rung. */
@@ -39,16 +40,14 @@ function featureEdges(part: Part): Edge[] {
   return part.features.flatMap((f) => {
     const host = hostOf(part, f.on);
     if (!host) return [];
-    const on = host.surface.name;
     const cut = kindOf(f.kind).cut(f, host);
     if (cut.shape === 'turned') {
       const [from, to] = [cut.contour[0]!.x, cut.contour.at(-1)!.x];
       // An edge's own end is a shoulder or a face, and stands on the ladder as that.
       if (f.kind === 'chamfer' || f.kind === 'fillet') {
-        const name = inSentence(f.name);
         return f.end === 'left'
-          ? [{ key: `${f.id}.to`, what: `${on}: ${name} ends`, x: to, ownerId: f.id }]
-          : [{ key: `${f.id}.from`, what: `${on}: ${name} starts`, x: from, ownerId: f.id }];
+          ? [{ key: `${f.id}.to`, what: `${f.name}: ends`, x: to, ownerId: f.id }]
+          : [{ key: `${f.id}.from`, what: `${f.name}: begins`, x: from, ownerId: f.id }];
       }
       return [
         { key: `${f.id}.from`, what: `${f.name}: left wall`, x: from, ownerId: f.id },
@@ -102,14 +101,11 @@ export function depthLadder(part: Part, o: LadderOptions): Rung[] {
     .map(({ key, what, x }) => ({ key, what, depthMm: o.fromFarEnd ? length - x : x }))
     .filter((r) => r.depthMm > 1e-9 && r.depthMm < length + 1e-9)
     .sort((p, q) => p.depthMm - q.depthMm)
-    .map((r) => ({ ...r, toolMm: r.depthMm, dial: toTurns(r.depthMm, o.lathe.carriage), note: '' }));
+    .map((r) => ({ ...r, toolMm: r.depthMm, dial: toTurns(r.depthMm, o.dial), note: '' }));
   if (o.toLength)
-    return [
-      ...rungs,
-      { key: 'length', what: 'Length over all', depthMm: length, toolMm: length, dial: toTurns(length, o.lathe.carriage), note: '' },
-    ];
+    return [...rungs, { key: 'length', what: 'Length over all', depthMm: length, toolMm: length, dial: toTurns(length, o.dial), note: '' }];
   if (!o.partOff) return rungs;
   const toolMm = o.touched === 'left' ? length + o.partingMm : length;
   const note = o.touched === 'left' ? `left edge touched: length + ${o.partingMm} mm tool width` : 'right edge touched: the length itself';
-  return [...rungs, { key: 'part-off', what: 'Part off', depthMm: length, toolMm, dial: toTurns(toolMm, o.lathe.carriage), note }];
+  return [...rungs, { key: 'part-off', what: 'Part off', depthMm: length, toolMm, dial: toTurns(toolMm, o.dial), note }];
 }

@@ -48,14 +48,14 @@ describe('the depth ladder of a headed pin', () => {
   const pin = { ...bare, features: [...bare.features, { ...hole, id: 'h', kind: 'cross-hole' as const, on: 'body', name: 'Cross hole' }] };
   const all = [...pin.outside, ...pin.features].map((x) => x.id);
   const ladder = (touched: 'left' | 'right', cuts: readonly string[] = all) =>
-    depthLadder(pin, { fromFarEnd: true, partingMm: 3, touched, lathe: { carriage: CARRIAGE }, partOff: true, toLength: false, cuts });
+    depthLadder(pin, { fromFarEnd: true, partingMm: 3, touched, dial: CARRIAGE, partOff: true, toLength: false, cuts });
 
   it('counts from the far end, nearest first', () => {
     expect(ladder('left').map((r) => [r.what, Number(r.depthMm.toFixed(3))])).toEqual([
-      ['Body: chamfer starts', 1],
+      ['Chamfer: begins', 1],
       ['Cross hole 6 mm, centre', 10],
       ['Shoulder head to body', 111.6],
-      ['Head: chamfer ends', 119],
+      ['Chamfer: ends', 119],
       ['Part off', 120],
     ]);
   });
@@ -68,7 +68,7 @@ describe('the depth ladder of a headed pin', () => {
 
   it('ends with the length over all where an end is faced to it', () => {
     const faced = depthLadder(pin, {
-      ...{ fromFarEnd: false, partingMm: 3, touched: 'left', lathe: { carriage: CARRIAGE }, partOff: false, toLength: true, cuts: [] },
+      ...{ fromFarEnd: false, partingMm: 3, touched: 'left', dial: CARRIAGE, partOff: false, toLength: true, cuts: [] },
     });
     expect(faced).toMatchObject([{ key: 'length', toolMm: 120 }]);
   });

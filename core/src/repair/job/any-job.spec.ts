@@ -89,7 +89,9 @@ it('every act for a feature of any part is done in one holding, no other', () =>
       // Plain edges have a line of their own in each holding.
       if (f.kind !== 'chamfer')
         for (const act of kindOf(f.kind).operations(f, hostOf(part, f.on)!))
-          expect(holdings[0]!.operations.filter((o) => o.startsWith(act.words))).not.toEqual([]);
+          expect(holdings[0]!.operations.filter((o) => o.toLowerCase().startsWith(`${f.name}: ${act.words}`.toLowerCase()))).not.toEqual(
+            [],
+          );
     }
   }
 });

@@ -1,19 +1,17 @@
-import { DRILLS, inCrib, type Drill, type DrillSet } from '../../book/drills';
 import { inSentence } from '../../terms/words';
-import { materialOf } from '../../book/materials';
-import { bad, type Outcome } from '../../terms/outcome';
 import {
-  drillBeforeBoringMm,
-  passesMin,
-  planBorePasses,
-  planPasses,
-  spindleSpeed,
-  USUAL_PASSES,
-  type Pass,
-  type SpindleSpeed,
-} from '../../making/process';
-import { heldPlan, rankedWays, workOf, type HeldPlan, type NoWay, type SetUp, type WayId, WAYS } from '../../making/holdings';
-import { depthLadder, type Lathe, type Rung } from '../../making/setups';
+  heldPlan,
+  rankedWays,
+  WAYS,
+  workOf,
+  type AskedRunOut,
+  type HeldPlan,
+  type NoWay,
+  type SetUp,
+  type WayId,
+} from '../../making/holdings';
+import { schedulesOf, type Schedule } from '../../making/schedule';
+import { depthLadder, type Dial, type Lathe, type Rung } from '../../making/setups';
 import {
   chooseBars,
   stockNeed,
@@ -23,42 +21,30 @@ import {
   type StockAllowances,
   type StockNeed,
 } from '../../making/stock';
-import { plus, ruled, sumOf, tabled, workedOut, type Figure } from '../../terms/working';
+import type { Outcome } from '../../terms/outcome';
+import { plus, ruled, sumOf, workedOut, type Figure } from '../../terms/working';
 import { chosenPlan, type PlanChoice } from './choices';
-import type { PartFinding, SegmentFinding } from './part-finding';
+import type { PartFinding } from './part-finding';
+import { barFigure, cuttingMin, passesFor, surfaceSpeed, type SegmentPasses } from './planned-passes';
 import type { JobSheet, Shop } from './records';
 import { HOLDINGS_KEY } from './release';
-
-/** Speed of the chosen tool in the part's material. */
-function surfaceSpeed(plan: PlanChoice, materialId: string): Figure {
-  const material = materialOf(materialId);
-  const speed = plan.tool === 'hss' ? (material?.speedHss ?? 0) : (material?.speedCarbide ?? 0);
-  const words = `${material?.name ?? 'material not known'}, ${plan.tool === 'hss' ? 'high-speed steel' : 'carbide'}, starting value`;
-  return tabled('plan.surface-speed', 'surface speed', speed, words, 'speed');
-}
-
-const barFigure = (barMm: number): Figure => tabled('plan.bar-diameter', 'bar', barMm, 'the rack');
-
-export interface SegmentPasses {
-  readonly segment: SegmentFinding;
-  /** The bar, or the hole that is drilled before boring, mm. */
-  readonly fromMm: number;
-  readonly passes: Outcome<Pass[]>;
-  /** For the first roughing cut on this segment and for its finish. */
-  readonly roughSpeed: Outcome<SpindleSpeed>;
-  readonly finishSpeed: Outcome<SpindleSpeed>;
-  /** Each pass as a figure: diameter after it, mm. */
-  readonly passFigures: readonly Figure[];
-  readonly roughRpm: Figure | null;
-  readonly finishRpm: Figure | null;
-}
 
 /** One holding with the stops of what is cut in it, and how long it takes. */
 export interface PlannedSetUp {
   readonly setUp: SetUp;
   readonly ladder: readonly Rung[];
+  /** The slide that travels along the part there; null where nothing is dialled. */
+  readonly dial: Dial | null;
+  /** What has to be set by more than the drawing's own numbers. */
+  readonly schedules: readonly Schedule[];
   /** Setting it up and turning the surfaces to size; what is cut into them is not in it. An estimate, min. */
   readonly minutes: Figure;
+}
+
+/** A run-out that the drawing asks for, with what it comes to as a figure; null where the holdings tell nothing of it. */
+export interface PlannedRunOut {
+  readonly asked: AskedRunOut;
+  readonly most: Figure | null;
 }
 
 export interface PlanFinding {
@@ -74,6 +60,8 @@ export interface PlanFinding {
   /** Every way to hold it, the best first, each as it is without what anybody moved. */
   readonly ways: readonly HeldPlan[];
   readonly noWays: readonly NoWay[];
+  /** What the drawing asks of run-out, with what these holdings give at most. */
+  readonly runOuts: readonly PlannedRunOut[];
   readonly setUps: readonly PlannedSetUp[];
   readonly passes: readonly SegmentPasses[];
   readonly problems: readonly string[];
@@ -88,14 +76,6 @@ const allowancesOf = (plan: PlanChoice, way: WayId): StockAllowances => ({
   grippedMm: plan.grippedMm,
 });
 
-/** The drill before boring: one that hangs in the crib where one does, else as sold. */
-function drillFigure(id: string, boreMm: number, sets: readonly DrillSet[]): Figure {
-  const sizes = (drills: readonly Drill[]): number[] => drills.map((d) => d.diameterMm);
-  const hanging = drillBeforeBoringMm(boreMm, sizes(DRILLS.filter((d) => inCrib(sets, d))));
-  const source = hanging === null ? 'drills as sold' : 'drills of the crib';
-  return tabled(`plan.drill.${id}`, 'drilled before boring', hanging ?? drillBeforeBoringMm(boreMm, sizes(DRILLS)) ?? 0, source);
-}
-
 /** What the plan is until somebody chooses: the first lathe, the bar with least waste, a left-edge touch. */
 export const usualPlan = (lathe: Lathe): PlanChoice => ({
   latheId: lathe.id,
@@ -106,65 +86,6 @@ export const usualPlan = (lathe: Lathe): PlanChoice => ({
   grippedMm: USUAL_ALLOWANCES.grippedMm,
   finishes: 2,
 });
-
-function passesFor(
-  segments: readonly SegmentFinding[],
-  plan: PlanChoice,
-  lathe: Lathe,
-  barMm: number,
-  materialId: string,
-  sets: readonly DrillSet[],
-): SegmentPasses[] {
-  const surface = surfaceSpeed(plan, materialId);
-  const speed = surface.value;
-  const bar = barFigure(barMm);
-  const rpmFigure = (key: string, label: string, outcome: Outcome<SpindleSpeed>, over: Figure): Figure | null =>
-    outcome.ok
-      ? workedOut(
-          key,
-          label,
-          outcome.value.gearRpm,
-          `1000 V/(pi D) is ${Math.round(outcome.value.idealRpm)}, stepped down to a gear of ${lathe.name}`,
-          [surface, over],
-          { measure: 'rpm' },
-        )
-      : null;
-  return segments.map((segment) => {
-    const { id } = segment.segment;
-    const inside = segment.segment.side === 'inside';
-    const options = { ...USUAL_PASSES, finishes: plan.finishes };
-    const drill = drillFigure(id, segment.diameter.value, sets);
-    const from = inside ? drill : bar;
-    const passes =
-      inside && drill.value === 0
-        ? bad('small', 'Too small to bore: drill and ream it.')
-        : inside
-          ? planBorePasses(drill.value, segment.diameter.value, options)
-          : planPasses(barMm, segment.diameter.value, options);
-    const roughSpeed = spindleSpeed(speed, inside ? segment.diameter.value : barMm, lathe.gearsRpm);
-    const finishSpeed = spindleSpeed(speed, segment.diameter.value, lathe.gearsRpm);
-    return {
-      segment,
-      fromMm: from.value,
-      passes,
-      roughSpeed,
-      finishSpeed,
-      passFigures: passes.ok
-        ? passes.value.map((p, n) =>
-            workedOut(
-              `segment.${id}.pass.${n}`,
-              `${p.kind} pass ${n + 1}`,
-              p.toMm,
-              `equal cuts from ${inside ? 'the drilled hole' : 'the bar'} to the wanted size, the last ones for finishing`,
-              [from, segment.diameter],
-            ),
-          )
-        : [],
-      roughRpm: rpmFigure(`segment.${id}.rough-rpm`, 'roughing speed', roughSpeed, inside ? segment.diameter : bar),
-      finishRpm: rpmFigure(`segment.${id}.finish-rpm`, 'finishing speed', finishSpeed, segment.diameter),
-    };
-  });
-}
 
 /** Where the tool stands at a stop: the depth on the part, and the tool's own width where it was touched on the far edge. */
 export function rungFigure(rung: Rung, setUp: number): Figure {
@@ -187,17 +108,6 @@ function troubles(found: PartFinding, need: StockNeed, lathe: Lathe, bar: Bar | 
   return said;
 }
 
-/** Turning the surfaces of a holding to size, min. */
-const cuttingMin = (setUp: SetUp, passes: readonly SegmentPasses[]): number =>
-  passes
-    .filter((x) => setUp.cuts.includes(x.segment.segment.id) && x.passes.ok && x.roughSpeed.ok && x.finishSpeed.ok)
-    .reduce((sum, x) => {
-      const { lengthMm } = x.segment.segment;
-      const of = (kind: Pass['kind']): number => (x.passes.ok ? x.passes.value.filter((p) => p.kind === kind).length : 0);
-      const [rough, finish] = [x.roughSpeed.ok ? x.roughSpeed.value.gearRpm : 0, x.finishSpeed.ok ? x.finishSpeed.value.gearRpm : 0];
-      return sum + passesMin('rough', of('rough'), lengthMm, rough) + passesMin('finish', of('finish'), lengthMm, finish);
-    }, 0);
-
 function minutesOf(setUp: SetUp, passes: readonly SegmentPasses[]): Figure {
   const key = `set-up.${setUp.number}.minutes`;
   const setting = ruled(`${key}.setting`, 'to set it up', setUp.settingMin, 'estimate of the shop', 'time');
@@ -207,6 +117,23 @@ function minutesOf(setUp: SetUp, passes: readonly SegmentPasses[]): Figure {
   });
   return sumOf(key, `set-up ${setUp.number}, about`, [plus(setting), ...(cutting > 0 ? [plus(cut)] : [])]);
 }
+
+/** The most that two surfaces run out to each other: every holding between them shifts the axis, at worst all one way. */
+function mostFigure({ id, words, predicted }: AskedRunOut): Figure | null {
+  if (!predicted) return null;
+  const steps = predicted.steps.map((s, i) => ruled(`run-out.${id}.step.${i}`, s.words, s.mm, 'indicator movement after holding it so'));
+  const rest = steps.length > 1 ? `; usually about ${Number(predicted.usualMm.toFixed(3))} mm, as they seldom lie one way` : '';
+  return { ...sumOf(`run-out.${id}`, `${words}, at most`, steps.map(plus)), ...(rest ? { note: `All lying one way${rest}.` } : {}) };
+}
+
+/** The slide that travels along the part: the lathe's carriage, the table of the shop's mill; null where nothing is dialled, or no mill is known. */
+function dialOf({ machine }: SetUp, lathe: Lathe, { machines }: Shop): Dial | null {
+  if (machine === 'lathe') return lathe.carriage;
+  return machine === 'mill' ? (machines.find((m) => m.mill)?.mill?.dial ?? null) : null;
+}
+
+/** Diameter of an ordinary edge finder, mm. */
+const FINDER_MM = 10;
 
 /** The diameter that is reckoned with before a bar is chosen. */
 const stockMm = (part: PartFinding['part'], plan: PlanChoice | null, rack: readonly Bar[]): number =>
@@ -230,14 +157,19 @@ export function planFinding(found: PartFinding | null, sheet: JobSheet, shop: Sh
   const bar = shop.rack.find((b) => b.id === plan.barId) ?? (bars.ok ? bars.value[0]!.bar : null);
   const barMm = bar?.diameterMm ?? need.diameter.value;
   const passes = passesFor(found.segments, plan, lathe, barMm, found.part.materialId, shop.drillSets);
-  const setUps = held.setUps.map((setUp): PlannedSetUp => ({
-    setUp,
-    ladder: depthLadder(found.part, {
-      ...{ fromFarEnd: setUp.fromFarEnd, partingMm: plan.partingMm, touched: plan.touched, lathe },
-      ...{ partOff: setUp.partsOff, toLength: setUp.toLength, cuts: setUp.cuts },
-    }),
-    minutes: minutesOf(setUp, passes),
-  }));
+  const schedules = schedulesOf(found.part, { lathe, partingMm: plan.partingMm, finderMm: FINDER_MM });
+  const setUps = held.setUps.map((setUp): PlannedSetUp => {
+    const dial = dialOf(setUp, lathe, shop);
+    const { fromFarEnd, partsOff: partOff, toLength, cuts } = setUp;
+    const { partingMm, touched } = plan;
+    return {
+      setUp,
+      dial,
+      ladder: dial ? depthLadder(found.part, { fromFarEnd, partingMm, touched, dial, partOff, toLength, cuts }) : [],
+      schedules: schedules.filter((x) => cuts.includes(x.id)),
+      minutes: minutesOf(setUp, passes),
+    };
+  });
   return {
     plan,
     chosen: stored !== null,
@@ -248,6 +180,7 @@ export function planFinding(found: PartFinding | null, sheet: JobSheet, shop: Sh
     held,
     ways,
     noWays: no,
+    runOuts: held.asked.map((asked) => ({ asked, most: mostFigure(asked) })),
     setUps,
     passes,
     problems: [

@@ -1,4 +1,5 @@
 import { bad, good } from '../../terms/outcome';
+import { flatDepthMm, flatWidthMm } from '../../making/schedule';
 import { choice, length } from '../fields';
 import { given, result } from '../given';
 import { circle, cross, outline, size } from '../marks';
@@ -23,10 +24,10 @@ export const flats: Sum = {
     if (A >= D) return bad('across', 'Across flats must be smaller than the turned diameter.', 'across');
     const across = given('flats.across', 'across flats', A);
     const bar = given('flats.bar', 'turned diameter', D);
-    const depth = result('flats.depth', 'depth of cut from the round', (D - A) / 2, '(D - A)/2', [bar, across]);
+    const depth = result('flats.depth', 'depth of cut from the round', flatDepthMm(D, A), '(D - A)/2', [bar, across]);
     const corners =
       n === 2 ? null : result('flats.corners', 'across sharp corners', A / Math.cos(Math.PI / n), 'A / cos(180° / sides)', [across]);
-    const chord = Math.sqrt(D * D - A * A);
+    const chord = flatWidthMm(D, A);
     const side = corners ? A * Math.tan(Math.PI / n) : chord;
     const width = result(
       'flats.width',

@@ -1,5 +1,6 @@
 import { bad, good } from '../../terms/outcome';
 import { MM_PER_INCH } from '../../terms/quantity';
+import { halfAngleRad, setOverMm } from '../../making/schedule';
 import { length } from '../fields';
 import { given, result } from '../given';
 import { line, outline, size } from '../marks';
@@ -25,14 +26,14 @@ export const taper: Sum = {
       given('taper.small', 'small end', d),
     ]);
     const along = given('taper.length', 'length of taper', L);
-    const half = Math.atan((D - d) / 2 / L);
+    const half = halfAngleRad(D, d, L);
     return good({
       figures: [
         result('taper.compound', 'compound angle, from the axis', half, 'atan((D - d) / 2 L)', [change, along], 'angle'),
         result(
           'taper.setover',
           'tailstock set-over',
-          (v.number('overall') * (D - d)) / (2 * L),
+          setOverMm(D, d, L, v.number('overall')),
           'length between centres x change / twice the length of taper',
           [change, along],
         ),

@@ -11,10 +11,11 @@ import {
   type PictureStation,
 } from '@iron-patch/core';
 import { line } from 'd3-shape';
-import { DrawnEvidence, SheetStore } from '../sheet-data';
+import { DrawnEvidence, HoldingShown, SheetStore } from '../sheet-data';
 import { Axis, LANE_NAME_PX } from './axis';
+import { HoldingLane } from './holding-lane';
 
-export type LaneName = 'readings' | 'wear' | 'mate' | 'target' | 'length' | 'stress' | 'proof';
+export type LaneName = 'readings' | 'wear' | 'mate' | 'target' | 'length' | 'stress' | 'holding' | 'proof';
 
 interface LaneBox {
   readonly name: LaneName;
@@ -24,7 +25,16 @@ interface LaneBox {
   readonly height: number;
 }
 
-const HEIGHTS: Readonly<Record<LaneName, number>> = { readings: 50, wear: 72, mate: 52, target: 52, length: 44, stress: 66, proof: 52 };
+const HEIGHTS: Readonly<Record<LaneName, number>> = {
+  readings: 50,
+  wear: 72,
+  mate: 52,
+  target: 52,
+  length: 44,
+  stress: 66,
+  holding: 48,
+  proof: 52,
+};
 /** Neighbouring figures closer than this leave some out, px. */
 const FIGURE_PX = 62;
 /** Width of a letter of a figure in a box, px. */
@@ -36,6 +46,7 @@ const WEAR_TOLD_MM = 0.0005;
 /** The lanes under the picture: each tells one thing at the place along the part where it is true. */
 @Component({
   selector: 'ip-lanes',
+  imports: [HoldingLane],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './lanes.html',
   styles: `
@@ -139,6 +150,7 @@ const WEAR_TOLD_MM = 0.0005;
 export class Lanes {
   private readonly store = inject(SheetStore);
   private readonly evidence = inject(DrawnEvidence);
+  private readonly held = inject(HoldingShown);
   protected readonly axis = inject(Axis);
   protected readonly Math = Math;
   protected readonly left = LANE_NAME_PX;
@@ -249,6 +261,8 @@ export class Lanes {
         return this.lengths().map((l) => ({ ...l, says: l.text }));
       case 'stress':
         return this.stress().now.map((b) => ({ ...b, says: `${inSentence(b.words)}, ${Math.round(100 * b.share)} % of the most` }));
+      case 'holding':
+        return this.held.along();
       case 'proof':
         return this.proofs().map((p) => ({ ...p, says: `${p.text}, ${p.verdict}` }));
     }
@@ -337,6 +351,8 @@ export class Lanes {
         return { title: 'Length', sub: `${this.coarse(this.lengths().at(-1)?.toMm ?? 0)} over all` };
       case 'stress':
         return { title: 'Stress', sub: `${this.evidence.row()?.words ?? 'no drawing yet'}` };
+      case 'holding':
+        return { title: 'Set-up', sub: 'where it is cut' };
       case 'proof':
         return { title: 'Made', sub: 'measured cold' };
     }

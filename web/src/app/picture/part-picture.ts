@@ -3,6 +3,7 @@ import { formatLength, toUnit, fromUnit, type Pictured, type PictureModel } from
 import { scaleLinear } from 'd3-scale';
 import { SheetStore } from '../sheet-data';
 import { Axis } from './axis';
+import { HoldingLayer } from './holding-layer';
 import { PlacePicker } from './place-picker';
 import { SceneLines, type Placing } from './scene-lines';
 import { ScenePicture } from './scene-picture';
@@ -35,7 +36,7 @@ export const BLOCK_VIEWS = 'The block from the front, from above below it, from 
 /** The part on layout blue: half section above the centre line, outside below, the mates dashed round it. */
 @Component({
   selector: 'ip-part-picture',
-  imports: [SceneLines, ScenePicture, TouchLayer, TouchParts],
+  imports: [HoldingLayer, SceneLines, ScenePicture, TouchLayer, TouchParts],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (views(); as lines) {
@@ -72,6 +73,9 @@ export const BLOCK_VIEWS = 'The block from the front, from above below it, from 
           <g ipSceneLines [lines]="m.lines" [at]="placing()" hatch="ip-section"></g>
           @if (m.ghost.length) {
             <g ipSceneLines class="ghost" [lines]="m.ghost" [at]="placing()" hatch="ip-section"></g>
+          }
+          @if (holding()) {
+            <g ipHoldingLayer [model]="m" [centre]="centre()" [px]="radial()"></g>
           }
           <g ipTouchParts [model]="m" [centre]="centre()" [px]="radial()"></g>
           <path [attr.d]="wear()" class="wear" />
@@ -183,6 +187,8 @@ export class PartPicture {
   protected readonly wearTimes = WEAR_TIMES;
   protected readonly names = SHOWN;
   protected readonly viewsLabel = BLOCK_VIEWS;
+  /** At Plan: with how it is held. */
+  readonly holding = input(false);
   /** Lower where the station's own work needs the room. */
   readonly heightPx = input(196);
   protected readonly centre = computed(() => ABOVE + this.roomPx());

@@ -6,3 +6,4 @@ export type { Undo, UndoStep } from './undo';
 export { shareUnchanged } from './share-unchanged';
 export { ReadQueue, type QueuedReading } from './read-queue';
 export { DrawnEvidence } from './drawn-evidence';
+export { HoldingShown } from './holding-shown';

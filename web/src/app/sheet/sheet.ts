@@ -36,7 +36,7 @@ const LANES: Readonly<Record<StationId, readonly LaneName[]>> = {
   measure: ['readings', 'wear', 'mate'],
   decide: ['wear', 'mate'],
   draw: ['mate', 'target', 'length', 'stress'],
-  plan: ['target'],
+  plan: ['holding'],
   cut: [],
   prove: ['target', 'proof'],
   return: [],
@@ -100,7 +100,10 @@ const OVER_ITEMS: readonly StationId[] = ['decide', 'draw', 'plan', 'cut', 'prov
           <ip-moved />
           @if (pictured()) {
             <div class="drawn" [class.stays]="drawn()">
-              <ip-part-picture [heightPx]="station() === 'measure' || station() === 'decide' ? 190 : 150" />
+              <ip-part-picture
+                [heightPx]="station() === 'measure' || station() === 'decide' ? 190 : 150"
+                [holding]="station() === 'plan'"
+              />
               <ip-lanes [names]="lanes()" />
             </div>
           }

@@ -50,12 +50,15 @@ describe('the unrolled dial', () => {
 });
 
 it('the ladder tells readout number, turns and what it is, stop by stop', async () => {
-  const rungs = depthLadder(newPart('headed-pin', 'Pin', 40, 120), {
+  const pin = newPart('headed-pin', 'Pin', 40, 120);
+  const rungs = depthLadder(pin, {
     fromFarEnd: true,
     partingMm: 3,
     touched: 'left',
-    lathe: testShop.lathes[0]!,
+    dial: testShop.lathes[0]!.carriage,
     partOff: true,
+    toLength: false,
+    cuts: [...pin.outside, ...pin.features].map((x) => x.id),
   });
   const text = words(await show(LadderPicture, { rungs, dial: testShop.lathes[0]!.carriage }));
   expect(text).toContain('111.600 , show its working 8 turns + 0.3925 Shoulder head to body');

@@ -2,30 +2,30 @@ import { NgTemplateOutlet } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { routes } from '@iron-patch/contract';
 import {
-  crossTurns,
   formatLength,
+  inSentence,
   chosenPlan,
   materialOf,
   usualPlan,
+  WAYS,
   newestRelease,
   sawFraction,
-  turnsWords,
   type Bar,
-  type Figure,
   type PlanChoice,
-  type SegmentPasses,
 } from '@iron-patch/core';
 import { ShopStore, ShopTimePipe } from '../../data';
-import { seenFigures, SheetStore } from '../../sheet-data';
+import { HoldingShown, seenFigures, SheetStore } from '../../sheet-data';
 import { ChooseField, LengthInput, type Option } from '../../form';
 import { RackLine } from '../../rack/rack-line';
 import { FigureButton } from '../../show';
-import { LadderPicture } from './ladder-picture';
+import { SetUpSheet } from './set-up-sheet';
+import { SetUpStrip } from './set-up-strip';
+import { Ways } from './ways';
 
 /** Bar, lathe, set-ups, depth ladders and passes; then the release for cutting. */
 @Component({
   selector: 'ip-plan',
-  imports: [NgTemplateOutlet, ChooseField, FigureButton, LengthInput, LadderPicture, RackLine, ShopTimePipe],
+  imports: [NgTemplateOutlet, ChooseField, FigureButton, LengthInput, RackLine, SetUpSheet, SetUpStrip, ShopTimePipe, Ways],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './plan.html',
   styles: `
@@ -35,8 +35,20 @@ import { LadderPicture } from './ladder-picture';
     }
     .choices {
       display: grid;
-      grid-template-columns: 1fr 2fr 1fr 0.9fr;
+      grid-template-columns: 1fr 2fr 1fr;
       gap: 8px 16px;
+    }
+    .choices.four {
+      grid-template-columns: repeat(4, 1fr);
+    }
+    /* One set-up on the screen, all of them on paper. */
+    @media screen {
+      ip-set-up:not(.here) {
+        display: none;
+      }
+    }
+    .why {
+      margin-bottom: 12px;
     }
     .facts {
       display: flex;
@@ -55,11 +67,6 @@ import { LadderPicture } from './ladder-picture';
       border-top: 1px solid var(--hairline);
       padding: 10px 0;
     }
-    .cols {
-      display: grid;
-      grid-template-columns: minmax(0, 1.9fr) minmax(0, 1fr);
-      gap: 20px;
-    }
     ol {
       list-style: decimal;
       padding-left: 22px;
@@ -73,31 +80,13 @@ import { LadderPicture } from './ladder-picture';
       font-size: 15px;
       padding: 6px 12px;
     }
-    small {
-      font-size: 13px;
-    }
-    .pass {
-      display: inline-block;
-      margin: 0 18px 2px 0;
-      white-space: nowrap;
-    }
-    td.fig {
-      font-size: 15px;
-    }
     .empty {
       padding: 12px 0;
     }
-    @media (max-width: 700px) {
-      .cols {
-        grid-template-columns: minmax(0, 1fr);
-      }
-    }
     @media (max-width: 1000px) {
-      .choices {
+      .choices,
+      .choices.four {
         grid-template-columns: 1fr 1fr;
-      }
-      .cols {
-        grid-template-columns: 1fr;
       }
     }
   `,
@@ -105,6 +94,7 @@ import { LadderPicture } from './ladder-picture';
 export class Plan {
   protected readonly adding = signal(false);
   protected readonly store = inject(SheetStore);
+  protected readonly shown = inject(HoldingShown);
   protected readonly shop = inject(ShopStore);
   protected readonly tools: readonly Option[] = [
     ['carbide', 'Carbide'],
@@ -160,6 +150,18 @@ export class Plan {
   });
   protected readonly slip = computed(() => routes.slip(this.store.sheet()!.job.id));
 
+  /** Why it is held so: what the best of the others would give of what the drawing asks, where this one does better. */
+  protected readonly why = computed(() => {
+    const p = this.found();
+    if (!p) return '';
+    const ruled = p.ways.filter((w) => w.way !== p.held.way && w.asked.some((a) => a.state === 'out'));
+    const out = ruled[0]?.asked.find((a) => a.state === 'out');
+    const own = p.held.asked.find((a) => a.id === out?.id);
+    if (!out?.predicted || own?.state !== 'fits') return '';
+    const show = (mm: number): string => this.size(mm, 3);
+    return `Why ${inSentence(WAYS[p.held.way].name)}: ${inSentence(WAYS[ruled[0]!.way].name)} may leave ${out.words} ${show(out.predicted.mostMm)} out; wanted ${show(out.wantedMm)}.`;
+  });
+
   protected size(mm: number, decimals: number): string {
     const unit = this.store.unit();
     return formatLength(mm, unit, unit === 'mm' ? decimals : decimals + 2);
@@ -183,7 +185,9 @@ export class Plan {
     const p = this.found()!;
     const barId = change.barId ?? p.bar?.id ?? '';
     if (barId === '') return;
-    void this.store.putChoice(this.store.item()!.planKey, 'the plan', { ...p.plan, barId, ...change }).catch(this.store.bug);
+    // What is chosen first of a plan settles how it is held with it.
+    const way = p.held.way;
+    void this.store.putChoice(this.store.item()!.planKey, 'the plan', { ...p.plan, barId, way, ...change }).catch(this.store.bug);
   }
 
   protected takeLathe(latheId: string): void {
@@ -215,16 +219,5 @@ export class Plan {
 
   protected release(): void {
     void this.store.release(seenFigures(this.store.repair())).catch(this.store.bug);
-  }
-
-  /** Each pass with where the cross slide stands for it, counted from touching the bar. */
-  protected passes(x: SegmentPasses): { figure: Figure; kind: string; dial: string }[] {
-    const { lathe, bar } = this.found()!;
-    if (!x.passes.ok || !bar) return [];
-    return x.passes.value.map((p, i) => ({
-      figure: x.passFigures[i]!,
-      kind: p.kind === 'finish' ? 'finish' : '',
-      dial: turnsWords(crossTurns(Math.abs(x.fromMm - p.toMm), lathe), lathe.cross),
-    }));
   }
 }

@@ -1,0 +1,55 @@
+import { kindOf, type FeatureBase, type Host, type PartFeature } from '../part';
+import { equalCuts, setting, type Bench, type Schedule } from './schedule';
+
+type Grooved = Extract<PartFeature, { kind: 'ring-groove' | 'oring-groove' | 'seal-groove' | 'relief' | 'undercut' }>;
+
+/** A plunge goes on by this before chips are cleared, mm on the radius. */
+const PECK_MM = 0.5;
+/** Neighbouring plunges overlap by this share of the tool. */
+const OVERLAP = 0.2;
+
+/** Depth of the floor below the surface, on the radius, and where its walls stand from the surface's left end; all mm. */
+function groove(f: Grooved, host: Host): { readonly depthMm: number; readonly fromMm: number; readonly widthMm: number } | null {
+  const cut = kindOf(f.kind).cut(f, host);
+  if (cut.shape !== 'turned') return null;
+  const xs = cut.contour.map((p) => p.x);
+  const rs = cut.contour.map((p) => p.r);
+  const inside = host.surface.side === 'inside';
+  const floor = inside ? Math.max(...rs) : Math.min(...rs);
+  const [from, to] = [Math.min(...xs), Math.max(...xs)];
+  return { depthMm: Math.abs(floor - host.radiusAt((from + to) / 2)), fromMm: from, widthMm: to - from };
+}
+
+/** A groove plunged with a tool narrower than it, wall by wall, by the cross-slide dial. */
+export function grooveSchedule(f: Grooved, host: Host, { partingMm }: Bench): Omit<Schedule, 'id' | 'title'> | null {
+  const g = groove(f, host);
+  if (!g || g.depthMm < 1e-6) return null;
+  const fits = partingMm <= g.widthMm + 1e-9;
+  const tool = fits ? partingMm : g.widthMm;
+  const step = tool * (1 - OVERLAP);
+  const plunges = 1 + Math.max(0, Math.ceil((g.widthMm - tool) / step - 1e-9));
+  const last = g.widthMm - tool;
+  return {
+    settings: [
+      setting(
+        f,
+        'depth',
+        host.surface.side === 'inside' ? 'out from touching the bore' : 'in from touching the surface',
+        g.depthMm,
+        'half the difference of surface and floor',
+        'cross',
+      ),
+      ...(plunges > 1
+        ? [setting(f, 'over', 'then over, to the other wall', last, 'width of the groove less width of the tool', 'carriage')]
+        : []),
+    ],
+    cuts: { on: 'cross', toMm: equalCuts(g.depthMm, PECK_MM) },
+    words: [
+      ...(fits ? [] : [`The tool is ${partingMm} mm wide and the groove ${Number(g.widthMm.toFixed(3))}: grind one to the width first.`]),
+      plunges > 1
+        ? `${plunges} plunges, each 0.2 of the tool over the last; the second wall goes to its rung, then one light pass along the floor.`
+        : 'One plunge; light feed at the floor, and no dwell.',
+      ...(f.kind === 'ring-groove' ? ['A ring needs square walls: hone the tool’s corners sharp, no radius on the loaded side.'] : []),
+    ],
+  };
+}

@@ -1,0 +1,58 @@
+import { ruled, workedOut, type Figure, type Measure } from '../../terms/working';
+import type { FeatureBase, Host } from '../part';
+import type { Lathe } from '../setups';
+
+/** Which dial a number is set on: cross slide, carriage, the compound (top slide); null for what is measured, not dialled. */
+export type OnDial = 'cross' | 'carriage' | 'compound' | null;
+
+/** One number to set. */
+export interface Setting {
+  readonly figure: Figure;
+  readonly on: OnDial;
+}
+
+/** How something is brought to its depth: settings, cuts one after another, and what to mind. */
+export interface Schedule {
+  /** Of the feature or surface. */
+  readonly id: string;
+  readonly title: string;
+  readonly settings: readonly Setting[];
+  /** Where the tool stands for each cut, counted from where it touches, mm; with the dial that counts it. */
+  readonly cuts: { readonly on: OnDial; readonly toMm: readonly number[] } | null;
+  readonly words: readonly string[];
+}
+
+/** What the machine and the shop are, as far as a schedule asks. */
+export interface Bench {
+  readonly lathe: Pick<Lathe, 'name' | 'cross' | 'carriage'>;
+  /** Width of the grooving or parting tool, mm. */
+  readonly partingMm: number;
+  /** Diameter of the edge finder, mm. */
+  readonly finderMm: number;
+}
+
+/** The schedule of one kind of feature; null where nothing has to be set for it. */
+export type Scheduler<F extends FeatureBase> = (f: F, host: Host, bench: Bench) => Omit<Schedule, 'id' | 'title'> | null;
+
+/** A number that follows from the drawing. */
+export const setting = (
+  f: Pick<FeatureBase, 'id'>,
+  name: string,
+  label: string,
+  value: number,
+  how: string,
+  on: OnDial = null,
+  measure: Measure = 'length',
+): Setting => ({ figure: workedOut(`schedule.${f.id}.${name}`, label, value, how, [], { measure }), on });
+
+/** A number that is somebody's usual one. */
+export const usual = (f: Pick<FeatureBase, 'id'>, name: string, label: string, value: number, rule: string): Setting => ({
+  figure: ruled(`schedule.${f.id}.${name}`, label, value, rule),
+  on: null,
+});
+
+/** Equal steps down to a depth, none deeper than `mostMm`; nothing where there is no depth. */
+export function equalCuts(depthMm: number, mostMm: number): number[] {
+  const n = Math.max(0, Math.ceil(depthMm / mostMm - 1e-9));
+  return Array.from({ length: n }, (_, i) => (depthMm * (i + 1)) / n);
+}

@@ -1,0 +1,51 @@
+import { hostOf, placeAll, partLengthMm, type FeatureKindId, type Part, type PartFeature } from '../part';
+import { grooveSchedule } from './groove';
+import { keyseatSchedule, woodruffSchedule } from './keyseat';
+import { crossHoleSchedule, flatsSchedule, holePatternSchedule, slotSchedule, splineSchedule } from './milled';
+import type { Bench, Schedule, Scheduler } from './schedule';
+import { threadSchedule } from './thread';
+import { eccentricSchedule, taperSchedule } from './turned';
+
+type OfKind = { readonly [K in FeatureKindId]: Scheduler<Extract<PartFeature, { kind: K }>> | null };
+
+/** How each kind is brought to its depth; null for one whose dimensions say it all. One that is missing does not compile. */
+const OF_KIND: OfKind = {
+  thread: threadSchedule,
+  'ring-groove': grooveSchedule,
+  'oring-groove': grooveSchedule,
+  'seal-groove': grooveSchedule,
+  relief: grooveSchedule,
+  undercut: grooveSchedule,
+  keyseat: keyseatSchedule,
+  'woodruff-seat': woodruffSchedule,
+  flats: flatsSchedule,
+  slot: slotSchedule,
+  spline: splineSchedule,
+  'cross-hole': crossHoleSchedule,
+  'hole-pattern': holePatternSchedule,
+  eccentric: eccentricSchedule,
+  keyway: null,
+  'oil-groove': null,
+  'centre-hole': null,
+  chamfer: null,
+  fillet: null,
+  knurl: null,
+  'seal-land': null,
+  'weld-prep': null,
+  relation: null,
+  'surface-finish': null,
+  hardness: null,
+};
+
+function ofFeature(part: Part, f: PartFeature, bench: Bench): Schedule[] {
+  const host = hostOf(part, f.on);
+  const scheduler = OF_KIND[f.kind] as Scheduler<PartFeature> | null;
+  const made = host && scheduler?.(f, host, bench);
+  return made && (made.settings.length || made.words.length) ? [{ id: f.id, title: f.name, ...made }] : [];
+}
+
+/** Everything of a turned part that has to be set by more than its own dimensions. */
+export const schedulesOf = (part: Part, bench: Bench): Schedule[] => [
+  ...placeAll(part).flatMap((s) => taperSchedule(s, partLengthMm(part)) ?? []),
+  ...part.features.flatMap((f) => ofFeature(part, f, bench)),
+];

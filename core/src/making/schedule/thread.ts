@@ -1,0 +1,112 @@
+import { findThread, overWires, singlePoint, tapHole, type Thread as BookThread } from '../../book/threads';
+import { drillWords } from '../../book/drills';
+import { formatLength } from '../../terms/quantity';
+import { kindOf, type Host, type PartFeature } from '../part';
+import { setting, type Scheduler, type Setting } from './schedule';
+
+type Thread = Extract<PartFeature, { kind: 'thread' }>;
+
+/** Depth of the first pass, mm: the others take no more metal than it. */
+const FIRST_PASS_MM = 0.3;
+const [FEWEST, MOST] = [3, 16] as const;
+/** Tip radius of a tool ground for the thread, as a share of the pitch: H/6, the rounded root of ISO 68-1. */
+const TIP_SHARE = Math.sqrt(3) / 12;
+/** A larger inside thread is single-pointed rather than tapped, mm. */
+const MOST_TAP_MM = 24;
+
+const passesFor = (depthMm: number): number => Math.min(MOST, Math.max(FEWEST, Math.ceil((depthMm / FIRST_PASS_MM) ** 2)));
+
+/** Over the best wires, with what the class allows of the pitch diameter. */
+function wires(f: Thread, host: Host, t: BookThread): Setting[] {
+  const flank = kindOf('thread')
+    .dimensions(f, host)
+    .find((d) => d.name === 'pitch-diameter');
+  const [lower, upper] = flank?.book ? [flank.book.lower, flank.book.upper] : [];
+  const wire = t.form.bestWire * t.pitchMm;
+  const over = (pitchDiameter?: number) => overWires(t, wire, pitchDiameter, f.starts);
+  const wanted = lower !== undefined && upper !== undefined ? over((lower + upper) / 2) : over();
+  if (!wanted.ok) return [];
+  const [least, most] = [lower, upper].map((mm) => (mm === undefined ? null : over(mm)));
+  const band = least?.ok && most?.ok ? `, ${least.value.overWiresMm.toFixed(3)} to ${most.value.overWiresMm.toFixed(3)} mm` : '';
+  return [
+    setting(f, 'wire', 'best wire', wire, 'touches the flanks at the pitch line'),
+    setting(f, 'over-wires', 'over three wires', wanted.value.overWiresMm, `middle of the class${band}, the lead angle counted`),
+  ];
+}
+
+function outside(f: Thread, host: Host, t: BookThread): ReturnType<Scheduler<Thread>> {
+  const blank = host.surface.leftMm;
+  const tipSize = t.form.id === 'iso60' ? TIP_SHARE * t.pitchMm : 0;
+  const probe = singlePoint(t, { tip: 'round', sizeMm: tipSize }, Math.min(blank, t.majorMm), 1);
+  if (!probe.ok) return null;
+  const passes = passesFor(probe.value.depthMm);
+  const cut = singlePoint(t, { tip: 'round', sizeMm: tipSize }, Math.min(blank, t.majorMm), passes);
+  if (!cut.ok) return null;
+  const { depthMm, alongCompoundMm, compoundDeg, grooveMm, passesMm } = cut.value;
+  const toward = f.hand === 'left' ? 'from the groove outwards, the spindle forward' : 'towards the chuck';
+  return {
+    settings: [
+      setting(
+        f,
+        'along',
+        `in along the compound at ${compoundDeg}°`,
+        alongCompoundMm,
+        'the depth over the cosine of its angle',
+        'compound',
+      ),
+      setting(
+        f,
+        'depth',
+        'or straight in',
+        depthMm,
+        `for a tip radius of ${tipSize.toFixed(2)} mm, less half of what the blank is under`,
+        'cross',
+      ),
+      setting(f, 'groove', 'stop groove, diameter', grooveMm, 'just below the root'),
+      ...wires(f, host, t),
+    ],
+    cuts: { on: 'compound', toMm: passesMm },
+    words: [
+      `Compound ${compoundDeg}° from the cross slide; where the scale starts at the bed it shows ${90 - compoundDeg}°.`,
+      `Scratch pass first, ${toward}, and check the pitch${f.starts > 1 ? ` (the lead is ${f.starts} pitches; index ${(360 / f.starts).toFixed(1)}° for each start)` : ''}.`,
+      'Each pass takes as much metal as the first. Then a spring pass or two, and the real nut before it leaves the lathe.',
+      ...(t.unit === 'mm' ? ['On an inch leadscrew the half-nuts stay closed: back it out and reverse the spindle.'] : []),
+    ],
+  };
+}
+
+function inside(f: Thread, host: Host, t: BookThread): ReturnType<Scheduler<Thread>> {
+  const hole = tapHole(t, 75);
+  if (!hole.ok) return null;
+  const { aimMm, limits, drills } = hole.value;
+  const own = host.surface.leftMm;
+  const tapped = t.majorMm <= MOST_TAP_MM;
+  return {
+    settings: [
+      setting(
+        f,
+        'hole',
+        'hole before the thread',
+        aimMm,
+        `${limits.lowerMm.toFixed(3)} to ${limits.upperMm.toFixed(3)} mm, ${limits.source}`,
+      ),
+      ...(tapped ? [] : [setting(f, 'depth', 'straight in, from the hole', (t.majorMm - own) / 2, 'to the basic major diameter', 'cross')]),
+    ],
+    cuts: null,
+    words: [
+      ...(drills[0]
+        ? [`Drill ${drillWords(drills[0].drill)}, ${drills[0].percent.toFixed(0)} % of thread.`]
+        : [`Bore it to ${formatLength(aimMm, 'mm')} mm.`]),
+      tapped
+        ? 'Tap held square by the tailstock, cutting oil, back a half turn to break the chip; a plug tap last in a blind hole.'
+        : 'Single-point it with a bar as thick as goes in; try the mating screw, not the number alone.',
+    ],
+  };
+}
+
+/** Single-pointing an outside thread; the hole, the drill and the tap of an inside one. */
+export const threadSchedule: Scheduler<Thread> = (f, host) => {
+  const t = f.thread.trim() ? findThread(f.thread) : undefined;
+  if (!t) return null;
+  return host.surface.side === 'outside' ? outside(f, host, t) : inside(f, host, t);
+};

@@ -1,0 +1,122 @@
+import { DRILLS, inCrib, type Drill, type DrillSet } from '../../book/drills';
+import { materialOf } from '../../book/materials';
+import type { SetUp } from '../../making/holdings';
+import {
+  drillBeforeBoringMm,
+  passesMin,
+  planBorePasses,
+  planPasses,
+  spindleSpeed,
+  USUAL_PASSES,
+  type Pass,
+  type SpindleSpeed,
+} from '../../making/process';
+import type { Lathe } from '../../making/setups';
+import { bad, type Outcome } from '../../terms/outcome';
+import { tabled, workedOut, type Figure } from '../../terms/working';
+import type { PlanChoice } from './choices';
+import type { SegmentFinding } from './part-finding';
+
+/** Speed of the chosen tool in the part's material. */
+export function surfaceSpeed(plan: PlanChoice, materialId: string): Figure {
+  const material = materialOf(materialId);
+  const speed = plan.tool === 'hss' ? (material?.speedHss ?? 0) : (material?.speedCarbide ?? 0);
+  const words = `${material?.name ?? 'material not known'}, ${plan.tool === 'hss' ? 'high-speed steel' : 'carbide'}, starting value`;
+  return tabled('plan.surface-speed', 'surface speed', speed, words, 'speed');
+}
+
+/** The bar that is chosen. */
+export const barFigure = (barMm: number): Figure => tabled('plan.bar-diameter', 'bar', barMm, 'the rack');
+
+export interface SegmentPasses {
+  readonly segment: SegmentFinding;
+  /** The bar, or the hole that is drilled before boring, mm. */
+  readonly fromMm: number;
+  readonly passes: Outcome<Pass[]>;
+  /** For the first roughing cut on this segment and for its finish. */
+  readonly roughSpeed: Outcome<SpindleSpeed>;
+  readonly finishSpeed: Outcome<SpindleSpeed>;
+  /** Each pass as a figure: diameter after it, mm. */
+  readonly passFigures: readonly Figure[];
+  readonly roughRpm: Figure | null;
+  readonly finishRpm: Figure | null;
+}
+
+/** The drill before boring: one that hangs in the crib where one does, else as sold. */
+function drillFigure(id: string, boreMm: number, sets: readonly DrillSet[]): Figure {
+  const sizes = (drills: readonly Drill[]): number[] => drills.map((d) => d.diameterMm);
+  const hanging = drillBeforeBoringMm(boreMm, sizes(DRILLS.filter((d) => inCrib(sets, d))));
+  const source = hanging === null ? 'drills as sold' : 'drills of the crib';
+  return tabled(`plan.drill.${id}`, 'drilled before boring', hanging ?? drillBeforeBoringMm(boreMm, sizes(DRILLS)) ?? 0, source);
+}
+
+/** The passes of every diameter, from the bar or from the drilled hole. */
+export function passesFor(
+  segments: readonly SegmentFinding[],
+  plan: PlanChoice,
+  lathe: Lathe,
+  barMm: number,
+  materialId: string,
+  sets: readonly DrillSet[],
+): SegmentPasses[] {
+  const surface = surfaceSpeed(plan, materialId);
+  const speed = surface.value;
+  const bar = barFigure(barMm);
+  const rpmFigure = (key: string, label: string, outcome: Outcome<SpindleSpeed>, over: Figure): Figure | null =>
+    outcome.ok
+      ? workedOut(
+          key,
+          label,
+          outcome.value.gearRpm,
+          `1000 V/(pi D) is ${Math.round(outcome.value.idealRpm)}, stepped down to a gear of ${lathe.name}`,
+          [surface, over],
+          { measure: 'rpm' },
+        )
+      : null;
+  return segments.map((segment) => {
+    const { id } = segment.segment;
+    const inside = segment.segment.side === 'inside';
+    const options = { ...USUAL_PASSES, finishes: plan.finishes };
+    const drill = drillFigure(id, segment.diameter.value, sets);
+    const from = inside ? drill : bar;
+    const passes =
+      inside && drill.value === 0
+        ? bad('small', 'Too small to bore: drill and ream it.')
+        : inside
+          ? planBorePasses(drill.value, segment.diameter.value, options)
+          : planPasses(barMm, segment.diameter.value, options);
+    const roughSpeed = spindleSpeed(speed, inside ? segment.diameter.value : barMm, lathe.gearsRpm);
+    const finishSpeed = spindleSpeed(speed, segment.diameter.value, lathe.gearsRpm);
+    return {
+      segment,
+      fromMm: from.value,
+      passes,
+      roughSpeed,
+      finishSpeed,
+      passFigures: passes.ok
+        ? passes.value.map((p, n) =>
+            workedOut(
+              `segment.${id}.pass.${n}`,
+              `${p.kind} pass ${n + 1}`,
+              p.toMm,
+              `equal cuts from ${inside ? 'the drilled hole' : 'the bar'} to the wanted size, the last ones for finishing`,
+              [from, segment.diameter],
+            ),
+          )
+        : [],
+      roughRpm: rpmFigure(`segment.${id}.rough-rpm`, 'roughing speed', roughSpeed, inside ? segment.diameter : bar),
+      finishRpm: rpmFigure(`segment.${id}.finish-rpm`, 'finishing speed', finishSpeed, segment.diameter),
+    };
+  });
+}
+
+/** Turning the surfaces of a holding to size, min. */
+export const cuttingMin = (setUp: SetUp, passes: readonly SegmentPasses[]): number =>
+  passes
+    .filter((x) => setUp.cuts.includes(x.segment.segment.id) && x.passes.ok && x.roughSpeed.ok && x.finishSpeed.ok)
+    .reduce((sum, x) => {
+      const { lengthMm } = x.segment.segment;
+      const of = (kind: Pass['kind']): number => (x.passes.ok ? x.passes.value.filter((p) => p.kind === kind).length : 0);
+      const [rough, finish] = [x.roughSpeed.ok ? x.roughSpeed.value.gearRpm : 0, x.finishSpeed.ok ? x.finishSpeed.value.gearRpm : 0];
+      return sum + passesMin('rough', of('rough'), lengthMm, rough) + passesMin('finish', of('finish'), lengthMm, finish);
+    }, 0);

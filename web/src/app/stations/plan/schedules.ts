@@ -1,0 +1,112 @@
+import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
+import { crossTurns, formatLength, toTurns, turnsWords, type Lathe, type Schedule, type Setting } from '@iron-patch/core';
+import { FigureButton } from '../../show';
+import { SheetStore } from '../../sheet-data';
+
+/** How what is cut into the part is brought to its depth: each number to set, with its dial, cuts one after another, and what to mind. */
+@Component({
+  selector: 'ip-schedules',
+  imports: [FigureButton],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @for (s of schedules(); track s.id) {
+      <article>
+        <h4>{{ s.title }}</h4>
+        <dl>
+          @for (x of s.settings; track x.figure.key) {
+            <div>
+              <dt>{{ x.figure.label }}</dt>
+              <dd>
+                <ip-figure [figure]="x.figure" [size]="18" [strong]="true" />
+                @if (dial(x); as d) {
+                  <small class="fig quiet">{{ d }}</small>
+                }
+              </dd>
+            </div>
+          }
+        </dl>
+        @if (s.cuts; as cuts) {
+          @if (cuts.toMm.length > 1) {
+            <p class="cuts">
+              <span class="quiet">{{ cuts.on === 'compound' ? 'compound at' : cuts.on === 'cross' ? 'cross slide at' : 'down to' }}</span>
+              @for (c of cuts.toMm; track $index) {
+                <span class="fig">{{ told(cuts.on, c) }}</span>
+              }
+            </p>
+          }
+        }
+        @for (w of s.words; track w) {
+          <p class="quiet word">{{ w }}</p>
+        }
+      </article>
+    }
+  `,
+  styles: `
+    :host {
+      display: grid;
+      grid-template-columns: repeat(auto-fit, minmax(330px, 1fr));
+      gap: 6px 28px;
+    }
+    article {
+      border-top: 1px solid var(--hairline);
+      padding: 8px 0;
+      min-width: 0;
+    }
+    h4 {
+      font: 600 17px var(--label);
+      margin: 0 0 4px;
+    }
+    dl {
+      margin: 0;
+    }
+    dl div {
+      display: grid;
+      grid-template-columns: minmax(0, 1fr) auto;
+      gap: 10px;
+      align-items: baseline;
+      padding: 3px 0;
+    }
+    dt {
+      font-size: 15px;
+    }
+    dd {
+      margin: 0;
+      text-align: right;
+      white-space: nowrap;
+    }
+    dd small {
+      font-size: 14px;
+    }
+    .cuts {
+      margin: 4px 0;
+    }
+    .cuts .fig {
+      display: inline-block;
+      margin: 0 0 0 12px;
+    }
+    .word {
+      margin: 4px 0 0;
+      font-size: 15px;
+    }
+  `,
+})
+export class Schedules {
+  private readonly store = inject(SheetStore);
+  readonly schedules = input.required<readonly Schedule[]>();
+  readonly lathe = input.required<Lathe>();
+
+  /** As the hand counts it on that dial; empty where it is no dial's. */
+  protected dial({ figure, on }: Setting): string {
+    const lathe = this.lathe();
+    if (on === 'cross') return `${turnsWords(crossTurns(2 * figure.value, lathe), lathe.cross)} ${lathe.cross.unit}`;
+    return on === 'carriage' ? `${turnsWords(toTurns(figure.value, lathe.carriage), lathe.carriage)} ${lathe.carriage.unit}` : '';
+  }
+
+  /** A cut as its dial shows it: on the cross slide in the dial's own count, else in the reader's unit. */
+  protected told(on: Setting['on'], mm: number): string {
+    const lathe = this.lathe();
+    if (on === 'cross') return turnsWords(crossTurns(2 * mm, lathe), lathe.cross);
+    const unit = this.store.unit();
+    return formatLength(mm, unit, unit === 'mm' ? 2 : 3);
+  }
+}

@@ -1,0 +1,150 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
+import {
+  formatLength,
+  shortfall,
+  WAYS,
+  type HeldPlan,
+  type PlanFinding,
+  type PredictedRunOut,
+  type Verdict,
+  type WayId,
+} from '@iron-patch/core';
+import { StateMark } from '../../mark';
+import { SheetStore } from '../../sheet-data';
+import { about } from './about';
+
+interface WayRow {
+  readonly way: WayId;
+  readonly name: string;
+  readonly chosen: boolean;
+  readonly state: Verdict;
+  readonly said: string;
+  readonly runOut: string;
+  readonly holdings: number;
+  readonly time: string;
+}
+
+const STATES: readonly Verdict[] = ['fits', 'close', 'unknown', 'out'];
+const STATE_WORDS: Readonly<Record<Verdict, string>> = {
+  fits: 'true enough',
+  close: 'may do',
+  unknown: 'not known',
+  out: 'not true enough',
+};
+
+/** The ways to hold the part, the best first: what each gives of what must run true, how often it is held, and how long that takes to set up. */
+@Component({
+  selector: 'ip-ways',
+  imports: [StateMark],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <h2>Ways to hold it</h2>
+    <div class="scroll" tabindex="0" role="region" aria-label="Ways to hold it">
+      <table class="plain">
+        <thead>
+          <tr>
+            <th>Way</th>
+            <th class="num">run-out, at most</th>
+            <th class="num">holdings</th>
+            <th class="num">to set up</th>
+          </tr>
+        </thead>
+        <tbody>
+          @for (r of rows(); track r.way) {
+            <tr [class.on]="r.chosen">
+              <td>
+                <button type="button" class="way" [attr.aria-pressed]="r.chosen" (click)="picked.emit(r.way)">
+                  <ip-state [state]="r.state" [size]="15" />
+                  <span>
+                    <b>{{ r.name }}</b>
+                    <small class="quiet">{{ r.said }}</small>
+                  </span>
+                </button>
+              </td>
+              <td class="num">{{ r.runOut }}</td>
+              <td class="num">{{ r.holdings }}</td>
+              <td class="num">{{ r.time }}</td>
+            </tr>
+          }
+        </tbody>
+      </table>
+    </div>
+    @for (n of no(); track n.name) {
+      <p class="no quiet">
+        <b>{{ n.name }}</b>: {{ n.why }}
+      </p>
+    }
+  `,
+  styles: `
+    .way {
+      all: unset;
+      display: flex;
+      gap: 10px;
+      align-items: center;
+      min-height: 44px;
+      cursor: pointer;
+      width: 100%;
+    }
+    .way:focus-visible {
+      outline: 3px solid var(--accent);
+    }
+    .way b {
+      display: block;
+      font-family: var(--label);
+      font-size: 17px;
+    }
+    small {
+      font-size: 14px;
+    }
+    tr.on td {
+      background: var(--blue-soft);
+    }
+    td {
+      vertical-align: middle;
+      padding-top: 2px;
+      padding-bottom: 2px;
+    }
+    td:first-child {
+      padding-left: 8px;
+    }
+    td.num {
+      font-size: 17px;
+    }
+    .no {
+      margin: 4px 0;
+      font-size: 15px;
+    }
+  `,
+})
+export class Ways {
+  private readonly store = inject(SheetStore);
+  readonly plan = input.required<PlanFinding>();
+  readonly picked = output<WayId>();
+
+  protected readonly rows = computed(() =>
+    this.plan().ways.map((p): WayRow => {
+      const cannot = p.cannot.length > 0;
+      const state = cannot ? 'out' : p.asked.length ? STATES[shortfall(p)]! : 'fits';
+      return {
+        way: p.way,
+        name: WAYS[p.way].name,
+        chosen: p.way === this.plan().held.way,
+        state,
+        said: p.cannot[0] ?? (p.asked.length ? `${STATE_WORDS[state]}. ${WAYS[p.way].about}` : WAYS[p.way].about),
+        runOut: this.runOut(worstAsked(p) ?? p.worst),
+        holdings: p.setUps.length,
+        time: about(p.settingMin),
+      };
+    }),
+  );
+  protected readonly no = computed(() => this.plan().noWays.map((n) => ({ name: WAYS[n.way].name, why: n.why })));
+
+  private runOut(p: PredictedRunOut | null): string {
+    const unit = this.store.unit();
+    return p ? formatLength(p.mostMm, unit, unit === 'mm' ? 3 : 4) : 'not known';
+  }
+}
+
+/** The worst of what is asked; null where nothing is, or of one nothing is known. */
+const worstAsked = ({ asked }: HeldPlan): PredictedRunOut | null =>
+  asked.reduce<PredictedRunOut | null>((worst, a) => (!worst || (a.predicted?.mostMm ?? 0) > worst.mostMm ? a.predicted : worst), null);
