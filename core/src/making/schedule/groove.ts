@@ -1,4 +1,4 @@
-import { kindOf, type FeatureBase, type Host, type PartFeature } from '../part';
+import { kindOf, type Host, type PartFeature } from '../part';
 import { equalCuts, setting, type Bench, type Schedule } from './schedule';
 
 type Grooved = Extract<PartFeature, { kind: 'ring-groove' | 'oring-groove' | 'seal-groove' | 'relief' | 'undercut' }>;
