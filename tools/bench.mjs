@@ -119,12 +119,14 @@ export async function bench() {
   bundle('core/src/repair/job/repair.bench.ts', 'core/dist/repair.bench.mjs');
   bundle('core/src/book/look-up/book.bench.ts', 'core/dist/book.bench.mjs');
   bundle('core/src/evidence/simulated/known-truth.bench.ts', 'core/dist/known-truth.bench.mjs');
+  bundle('core/src/making/coach/coach.bench.ts', 'core/dist/coach.bench.mjs');
   bundle('e2e/src/bench.ts', 'e2e/dist/bench.mjs');
   bundle('e2e/src/bench-many.ts', 'e2e/dist/bench-many.mjs');
   console.log('Working out');
   node(join(root, 'core/dist/repair.bench.mjs'));
   console.log('Known truth');
   node(join(root, 'core/dist/known-truth.bench.mjs'));
+  node(join(root, 'core/dist/coach.bench.mjs'));
   console.log('The book');
   node(join(root, 'core/dist/book.bench.mjs'));
   console.log('Web build');

@@ -1,13 +1,7 @@
 import { formatWithUnit, type LengthUnit } from '../../terms/quantity';
 import { judge } from '../../evidence/proof';
 import { crossDialFor, diameterForCrossDial, type Lathe } from '../setups';
-
-/** One cut on record: where the cross slide stood and what came out, at 20 °C. */
-export interface CutRecord {
-  /** Reading of the cross-slide dial, in its own unit; grows as the tool moves towards the axis. */
-  readonly dial: number;
-  readonly measuredMm: number;
-}
+import { chanceUnder, deepest, expectAt, learnHabit, standingAt, type CutRecord, type ToolHabit } from './tool-habit';
 
 export interface CoachSettings {
   readonly lathe: Pick<Lathe, 'cross'>;
@@ -34,19 +28,21 @@ export const LEAST_CHIP_MM = { carbide: 0.05, hss: 0.01 } as const;
 
 /** What to do next at the lathe. */
 export interface Advice {
-  readonly state: 'measure-first' | 'cut' | 'polish' | 'in' | 'close' | 'under' | 'cool';
+  readonly state: 'measure-first' | 'cut' | 'spring' | 'polish' | 'in' | 'close' | 'under' | 'cool';
   /** Metal still to come off, on the diameter, mm; negative when too much is off. */
   readonly leftMm: number;
   /** Middle of the limits, mm. */
   readonly aimMm: number;
-  /** Diameter that the next cut should leave, mm. */
+  /** Diameter that the next cut is expected to leave, mm; before anything is known of the tool the one that it is to leave. */
   readonly nextMm: number | null;
   /** Where to set the dial, in its unit. */
   readonly nextDial: number | null;
   /** How far to turn from the last setting, in dial units: in when turning, out when boring. */
   readonly turnIn: number | null;
-  /** How much less than asked the tool has been taking on the diameter, mm. */
-  readonly shortfallMm: number;
+  /** What `nextMm` may be off by, 95 %, mm; null where no cut is advised, or nothing is known of the tool yet. */
+  readonly nextPlusMinusMm: number | null;
+  /** What still stands before the tool where it is set now, on the diameter, mm. */
+  readonly standingMm: number;
   /** Equal cuts still to come, this one included. */
   readonly cutsLeft: number;
   readonly sentences: readonly string[];
@@ -56,38 +52,22 @@ export interface Advice {
 
 /** Part warmer than the shop by more than this does not get its last cut, K. */
 const COOL_BEFORE_LAST_K = 4;
-/** Habits from this many cuts back are learned. */
-const REMEMBERED_CUTS = 3;
-/** A miss of more than this share of the cut is no habit of the tool: a reading, a dial or a cut went wrong. */
-const HABIT_MOST_SHARE = 0.2;
+/** Less than this is not worth a word, mm. */
+const TOLD_MM = 0.002;
+/** A spring pass must bring at least this share of what is left. */
+const SPRING_SHARE = 0.5;
+/** A cut may go under the limit with this chance at most: metal can still come off, it can't be put on. */
+const MOST_UNDER = 0.015;
+/** How much deeper than what is left a tool is ever set, as a multiple: for what it loses and is pushed away. */
+const DEEPEST_TIMES = 2;
 
-/**
- * How much less than asked the tool will take of the next cut, learned from the last ones: (asked - taken) on the diameter.
- * A cut counts by how near its size is to the next one, since spring grows with the cut; n equal cuts are believed n/(n + 1).
- * Nothing is learned where the dial did not go in, where the size did not come down, or where the miss is over a fifth of the cut.
- *
- * @param offMm size of the next cut on the diameter, mm
- */
-export function learnShortfall(cuts: readonly CutRecord[], lathe: Pick<Lathe, 'cross'>, offMm: number): number {
-  const recent = cuts
-    .slice(1)
-    .flatMap((c, i) => {
-      const before = cuts[i]!;
-      const asked = diameterForCrossDial(c.dial - before.dial, lathe);
-      const taken = before.measuredMm - c.measuredMm;
-      const miss = asked - taken;
-      if (asked <= 0 || taken <= 0 || Math.abs(miss) > HABIT_MOST_SHARE * asked) return [];
-      return [{ weight: Math.min(asked, offMm) / Math.max(asked, offMm), miss }];
-    })
-    .slice(-REMEMBERED_CUTS);
-  const weights = recent.reduce((s, c) => s + c.weight, 0);
-  return weights === 0 ? 0 : recent.reduce((s, c) => s + c.weight * c.miss, 0) / (weights + 1);
-}
+/** From so much left on, the equal finishing cuts begin: half over the allowance is not worth a roughing cut of its own. */
+const finishFromMm = ({ finishMm }: Pick<CoachSettings, 'finishMm'>): number => 1.5 * finishMm;
 
 /** Splits what is left into the next cut: roughing while there is room, then two equal ones. */
 function nextCut(leftMm: number, s: CoachSettings, finishing: boolean): { offMm: number; cutsLeft: number } {
   // A little over the finishing allowance is no roughing cut: it goes into the two equal ones.
-  if (leftMm > s.finishMm + 2 * s.leastChipMm) {
+  if (leftMm > finishFromMm(s)) {
     const rough = leftMm - s.finishMm;
     const n = Math.ceil(rough / s.roughMostMm - 1e-9);
     return { offMm: rough / n, cutsLeft: n + 2 };
@@ -95,6 +75,75 @@ function nextCut(leftMm: number, s: CoachSettings, finishing: boolean): { offMm:
   const halfChip = leftMm / 4;
   const twoCuts = !finishing && halfChip >= s.leastChipMm;
   return twoCuts ? { offMm: leftMm / 2, cutsLeft: 2 } : { offMm: leftMm, cutsLeft: 1 };
+}
+
+type Set = Pick<Advice, 'state' | 'nextMm' | 'nextPlusMinusMm' | 'nextDial' | 'turnIn' | 'standingMm' | 'sentences'>;
+
+/** The compound at this angle to the lathe's axis goes in by a tenth of what its dial says: its sine is 0.0999. */
+const TENTH_ANGLE = '5° 44′';
+
+/** How people set what lies between two lines, where one line is more than half of the limits; empty where the lines are fine enough. */
+function betweenLines({ lathe, limits, unit }: CoachSettings): string {
+  const lineMm = diameterForCrossDial(lathe.cross.perLine, lathe);
+  if (lineMm <= (limits.upperMm - limits.lowerMm) / 2) return '';
+  return `One line of this dial is ${formatWithUnit(lineMm, unit)} on the diameter, too coarse for these limits. Lock the cross slide with the compound ${TENTH_ANGLE} to the lathe’s axis: one line on the compound then goes in by a tenth of a line.`;
+}
+
+/** How far in the dial stands from where it was zeroed, mm on the diameter. */
+const dialledMm = (cuts: readonly CutRecord[], { lathe }: CoachSettings): number =>
+  diameterForCrossDial(cuts.at(-1)!.dial - cuts[0]!.dial, lathe);
+
+/** The dial for a cut that is to leave a size: as deep as that, and no deeper than it may be with what is not known of the tool. */
+function cutTo(targetMm: number, habit: ToolHabit, cuts: readonly CutRecord[], s: CoachSettings): Set {
+  const at = dialledMm(cuts, s);
+  const last = cuts.at(-1)!;
+  const offMm = last.measuredMm - targetMm;
+  const safe = (d: number): boolean => chanceUnder(habit, d, s.limits.lowerMm) <= MOST_UNDER;
+  // A cut winds in, if only to tell a springy tool from a worn screw; it is wound back where what still stands before the tool would go too far.
+  const least = [at + offMm / 2, at].find(safe) ?? at - offMm;
+  // Before anything is known of the tool the dial goes in by what is to come off: no deeper on a guess.
+  const known = cuts.length > 1;
+  const mostMm = at + (known ? DEEPEST_TIMES : 1) * offMm;
+  const dialMm = deepest(least, mostMm, (d) => expectAt(habit, d).mm >= targetMm && safe(d));
+  const expected = expectAt(habit, dialMm);
+  const turnIn = crossDialFor(dialMm - at, s.lathe);
+  const standingMm = known ? standingAt(habit, at) : 0;
+  const more = dialMm - at + standingMm - (last.measuredMm - expected.mm);
+  return {
+    state: 'cut',
+    nextMm: known ? expected.mm : targetMm,
+    nextPlusMinusMm: known ? 2 * expected.sdMm : null,
+    nextDial: last.dial + turnIn,
+    turnIn,
+    standingMm,
+    sentences: [
+      ...(standingMm >= TOLD_MM
+        ? [`About ${formatWithUnit(standingMm, s.unit)} still stands before the tool from the cuts before: it comes off too.`]
+        : []),
+      ...(known && more >= TOLD_MM
+        ? [`This tool takes about ${formatWithUnit(more, s.unit)} less than stands before it: allowed for.`]
+        : []),
+    ],
+  };
+}
+
+/** The same setting once more, where what the tool was pushed away from is what is left; null where that would not do. */
+function springPass(leftMm: number, habit: ToolHabit, cuts: readonly CutRecord[], s: CoachSettings): Set | null {
+  const last = cuts.at(-1)!;
+  if (cuts.length < 2 || last.dial === cuts.at(-2)!.dial) return null;
+  const at = dialledMm(cuts, s);
+  const { mm, sdMm } = expectAt(habit, at);
+  const inside = mm + sdMm <= s.limits.upperMm && mm - sdMm >= s.limits.lowerMm && chanceUnder(habit, at, s.limits.lowerMm) <= MOST_UNDER;
+  if (!inside || last.measuredMm - mm < SPRING_SHARE * leftMm) return null;
+  return {
+    state: 'spring',
+    nextMm: mm,
+    nextPlusMinusMm: 2 * sdMm,
+    nextDial: last.dial,
+    turnIn: 0,
+    standingMm: standingAt(habit, at),
+    sentences: ['Once more along it with the dial where it stands: what pushed the tool away before comes off now. Then measure.'],
+  };
 }
 
 /** Most that emery, and that a file, is asked to take off the diameter, mm. */
@@ -134,7 +183,7 @@ function adviseAlong(cuts: readonly CutRecord[], s: CoachSettings): Advice {
   const [beyond, far] = s.side === 'outside' ? ['Under', 'lower'] : ['Over', 'upper'];
   const aimMm = (s.limits.lowerMm + s.limits.upperMm) / 2;
   const last = cuts.at(-1);
-  const none = { aimMm, nextMm: null, nextDial: null, turnIn: null, shortfallMm: 0, cutsLeft: 0, abrasive: false };
+  const none = { aimMm, nextMm: null, nextPlusMinusMm: null, nextDial: null, turnIn: null, standingMm: 0, cutsLeft: 0, abrasive: false };
   if (!last)
     return {
       ...none,
@@ -169,8 +218,11 @@ function adviseAlong(cuts: readonly CutRecord[], s: CoachSettings): Advice {
           : `Near the ${far} limit by less than ±${told}. Stop: measure again, cold, with the finest instrument here.`,
       ],
     };
-  const finishing = cuts.length > 1 && cuts.at(-2)!.measuredMm - aimMm <= s.finishMm + 2 * s.leastChipMm;
+  const habit = learnHabit(cuts, s.lathe, s.plusMinusMm / 2, s.leastChipMm);
+  const finishing = cuts.length > 1 && cuts.at(-2)!.measuredMm - aimMm <= finishFromMm(s);
   const { offMm, cutsLeft } = nextCut(leftMm, s, finishing);
+  const spring = springPass(leftMm, habit, cuts, s);
+  if (spring) return { ...done, ...spring };
   if (offMm / 2 < s.leastChipMm)
     return {
       ...done,
@@ -192,15 +244,9 @@ function adviseAlong(cuts: readonly CutRecord[], s: CoachSettings): Advice {
         `The part is ${warmK.toFixed(0)} °C above the shop and reads ${formatWithUnit(bigMm, s.unit)} big. Let it cool before the last cut.`,
       ],
     };
-  const shortfallMm = learnShortfall(cuts, s.lathe, offMm);
-  const ask = offMm + shortfallMm;
-  const turnIn = crossDialFor(ask, s.lathe);
-  const sentences = [
-    cutsLeft === 1 ? 'Last cut.' : cutsLeft === 2 ? 'Then measure. Two equal cuts are left.' : `Then measure. ${cutsLeft} cuts are left.`,
-  ];
-  if (Math.abs(shortfallMm) >= 0.001)
-    sentences.unshift(
-      `This tool has been taking ${formatWithUnit(Math.abs(shortfallMm), s.unit)} ${shortfallMm > 0 ? 'less' : 'more'} than asked: allowed for.`,
-    );
-  return { ...done, shortfallMm, state: 'cut', nextMm: last.measuredMm - offMm, nextDial: last.dial + turnIn, turnIn, cutsLeft, sentences };
+  const cut = cutTo(last.measuredMm - offMm, habit, cuts, s);
+  const then =
+    cutsLeft === 1 ? 'Last cut.' : cutsLeft === 2 ? 'Then measure. Two equal cuts are left.' : `Then measure. ${cutsLeft} cuts are left.`;
+  const between = cutsLeft <= 2 ? betweenLines(s) : '';
+  return { ...done, ...cut, cutsLeft, sentences: [...cut.sentences, then, ...(between ? [between] : [])] };
 }

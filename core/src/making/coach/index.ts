@@ -1,1 +1,3 @@
-export { advise, learnShortfall, LEAST_CHIP_MM, type Advice, type CoachSettings, type CutRecord } from './coach';
+export { advise, LEAST_CHIP_MM, type Advice, type CoachSettings } from './coach';
+export { type CutRecord } from './tool-habit';
+export { skimmed, take, type Draws, type LatheTemper, type SimulatedWork } from './simulated-lathe';

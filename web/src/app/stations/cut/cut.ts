@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import {
   countOf,
@@ -18,10 +18,12 @@ import { SheetStore } from '../../sheet-data';
 import { ItemSteps, PieceRow } from '../../items';
 import { StateMark } from '../../mark';
 import { DialPicture } from './dial-picture';
+import { PracticeLathe } from './practice-lathe';
 
 const TITLES: Readonly<Record<Advice['state'], string>> = {
   'measure-first': 'First: skim it, set the dial to zero, measure',
   cut: 'Next cut: set the cross slide to',
+  spring: 'Spring pass: leave the cross slide at',
   polish: 'Too thin for this tool',
   in: 'Inside its limits',
   close: 'Too near a limit to tell',
@@ -32,7 +34,7 @@ const TITLES: Readonly<Record<Advice['state'], string>> = {
 /** At the machine: now, wanted, to come off; what to set on the dial, from two metres away. */
 @Component({
   selector: 'ip-cut',
-  imports: [RouterLink, StateMark, DialPicture, ItemSteps, PieceRow],
+  imports: [RouterLink, StateMark, DialPicture, ItemSteps, PieceRow, PracticeLathe],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './cut.html',
   styles: `
@@ -115,6 +117,13 @@ const TITLES: Readonly<Record<Advice['state'], string>> = {
       font-size: 18px;
       margin-top: 8px;
     }
+    .next .then {
+      color: var(--brass);
+      font-size: 22px !important;
+    }
+    .practice {
+      padding: 10px 26px;
+    }
     .next .mind {
       border-left: 4px solid var(--brass);
       padding-left: 12px;
@@ -175,10 +184,12 @@ const TITLES: Readonly<Record<Advice['state'], string>> = {
 })
 export class Cut {
   protected readonly store = inject(SheetStore);
+  protected readonly practising = signal(false);
   protected readonly lathe = computed(() => this.store.repair()?.at?.lathe ?? null);
   protected readonly hold = computed(() => {
-    const hold = this.store.repair()?.plan?.setUps[0]?.setUp.hold;
-    return hold ? `, ${hold}` : '';
+    const id = this.cut()?.segment.segment.id ?? '';
+    const setUp = this.store.repair()?.plan?.setUps.find((s) => s.setUp.cuts.includes(id))?.setUp;
+    return setUp ? `, set-up ${setUp.number}: ${setUp.hold}` : '';
   });
   protected readonly released = computed(() => {
     const sheet = this.store.sheet();
@@ -202,7 +213,8 @@ export class Cut {
       .slice(-4);
     const now = c.cuts.at(-1)?.measuredMm;
     const { nextMm, cutsLeft, aimMm, state } = c.advice;
-    const steps = state === 'cut' && nextMm !== null && now !== undefined ? this.ahead(nextMm, cutsLeft, aimMm) : [];
+    const steps =
+      (state === 'cut' || state === 'spring') && nextMm !== null && now !== undefined ? this.ahead(nextMm, cutsLeft, aimMm) : [];
     const all = [...made, ...steps.map((s) => ({ ...s, reading: null }))];
     // Metal still over the wanted size: a bore grows towards it.
     const over = (mm: number): number => (c.segment.segment.side === 'inside' ? aimMm - mm : mm - aimMm);
@@ -211,6 +223,7 @@ export class Cut {
   });
 
   private ahead(nextMm: number, cutsLeft: number, aimMm: number): { mm: number; ahead: boolean; words: string }[] {
+    if (cutsLeft === 0) return [{ mm: nextMm, ahead: true, words: 'once more, measure' }];
     if (cutsLeft <= 1) return [{ mm: nextMm, ahead: true, words: 'last, measure' }];
     if (cutsLeft === 2)
       return [
@@ -258,6 +271,26 @@ export class Cut {
 
   protected told(figure: Figure): string {
     return sentence(figure, this.store.unit());
+  }
+
+  /** How to get from where the dial stands to where it goes. */
+  protected turning(c: CutFinding): string {
+    const { turnIn, state } = c.advice;
+    if (turnIn === null || state === 'spring') return '';
+    const from = this.dialText(c.cuts.at(-1)?.dial ?? 0);
+    const way = c.segment.segment.side === 'inside' ? 'out' : 'in';
+    return turnIn < 0
+      ? `From ${from}, wind well back and come ${way} again: ${this.dialText(-turnIn)} less than before.`
+      : `From ${from}, turn ${way} ${this.dialText(turnIn)} (${this.lineCount(c)}), always from the same side.`;
+  }
+
+  /** What it should measure then; the wanted size while nothing is known of the tool. */
+  protected expected({ advice }: CutFinding): string {
+    if (advice.nextMm === null || advice.nextDial === null) return '';
+    const band = advice.nextPlusMinusMm === null ? '' : ` ± ${this.show(advice.nextPlusMinusMm)}`;
+    return advice.nextPlusMinusMm === null
+      ? `Meant to leave ${this.show(advice.nextMm)}`
+      : `Should measure ${this.show(advice.nextMm)}${band}`;
   }
 
   protected lineCount(c: CutFinding): string {
