@@ -4,8 +4,10 @@ import {
   formatLength,
   isDrawn,
   materialOf,
+  onDial,
   sentence,
   sawFraction,
+  showValue,
   turnsWords,
   writtenDimension,
   type BlockPlan,
@@ -101,7 +103,7 @@ function ofPart(paper: Paper, { job }: JobSheet, part: PartFinding, plan: PlanFi
     const first = plan.passes[0];
     if (first?.roughSpeed.ok && first.finishSpeed.ok)
       paper.paragraph(`Rough at ${first.roughSpeed.value.gearRpm} rpm, finish at ${first.finishSpeed.value.gearRpm} rpm.`);
-    for (const { setUp, ladder, dial } of plan.setUps) {
+    for (const { setUp, ladder, dial, schedules } of plan.setUps) {
       paper.section(`Set-up ${setUp.number}: ${setUp.title}`);
       paper.paragraph(`Hold: ${setUp.hold}. Zero: ${setUp.zeroFace}. ${setUp.operations.join('; ')}.`);
       if (dial && ladder.length)
@@ -110,6 +112,15 @@ function ofPart(paper: Paper, { job }: JobSheet, part: PartFinding, plan: PlanFi
           ladder.map((r) => [r.what, show(r.depthMm), show(r.toolMm), turnsWords(r.dial, dial)]),
           [4, 2, 2, 3],
         );
+      for (const s of schedules) {
+        if (s.settings.length)
+          paper.table(
+            [s.title, 'set to', 'on the dial'],
+            s.settings.map((x) => [x.figure.label, showValue(x.figure, unit), onDial(x, plan.lathe)]),
+            [5, 2, 3],
+          );
+        if (s.words.length) paper.paragraph(s.words.join(' '), 8.5);
+      }
     }
   }
 }

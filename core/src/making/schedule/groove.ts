@@ -43,6 +43,7 @@ export function grooveSchedule(f: Grooved, host: Host, { partingMm }: Bench): Om
         ? [setting(f, 'over', 'then over, to the other wall', last, 'width of the groove less width of the tool', 'carriage')]
         : []),
     ],
+    tools: [{ kind: 'parting', atMostMm: g.widthMm }],
     cuts: { on: 'cross', toMm: equalCuts(g.depthMm, PECK_MM) },
     words: [
       ...(fits ? [] : [`The tool is ${partingMm} mm wide and the groove ${Number(g.widthMm.toFixed(3))}: grind one to the width first.`]),

@@ -1,4 +1,6 @@
 export { schedulesOf } from './schedules';
-export { type Bench, type OnDial, type Schedule, type Setting } from './schedule';
+export { type Bench, type Schedule, type Setting, type ToolNeed } from './schedule';
+export { onCross, onDial } from './on-dial';
+export { missingTools, type MissingTool } from './missing';
 export { edgeToCentreMm, flatDepthMm, flatWidthMm } from './milled';
 export { halfAngleRad, setOverMm } from './turned';

@@ -31,6 +31,7 @@ export const keyseatSchedule: Scheduler<Keyseat> = (f, host) => {
         ? setting(f, 'travel', 'travel of the cutter', Math.max(0, f.lengthMm - f.widthMm), 'length less the width, for the rounded ends')
         : setting(f, 'travel', 'travel at full depth', f.lengthMm, 'as drawn; the cutter’s run-out comes on top'),
     ],
+    tools: [{ kind: milled ? 'end-mill' : 'cutter', sizeMm: f.widthMm }],
     cuts: milled ? { on: null, toMm: equalCuts(f.depthMm, CUT_SHARE * f.widthMm) } : null,
     words: [
       clock(f),
@@ -56,6 +57,7 @@ export const woodruffSchedule: Scheduler<Woodruff> = (f, host) => {
       setting(f, 'crown', 'or down from touching the crown', f.depthMm, 'as drawn'),
       setting(f, 'centre', 'cutter centre over the crown at the end', f.cutterMm / 2 - f.depthMm, 'half the cutter less the depth'),
     ],
+    tools: [{ kind: 'cutter', sizeMm: f.widthMm }],
     cuts: null,
     words: [clock(f), 'A third of turning speed, straight down and straight out.'].filter(Boolean),
   };

@@ -1,5 +1,6 @@
+import { findThread } from '../../book/threads';
 import type { PartFeature } from '../part';
-import { equalCuts, setting, usual, type Scheduler } from './schedule';
+import { equalCuts, setting, usual, type Scheduler, type ToolNeed } from './schedule';
 
 type Flats = Extract<PartFeature, { kind: 'flats' }>;
 type Slot = Extract<PartFeature, { kind: 'slot' }>;
@@ -22,6 +23,12 @@ export const flatWidthMm = (roundMm: number, acrossMm: number): number => Math.s
 /** From an edge found with a finder to the centre line, mm; a paper between them comes on top. */
 export const edgeToCentreMm = (roundMm: number, finderMm: number): number => roundMm / 2 + finderMm / 2;
 
+/** The tap of a tapped hole; nothing for a plain one, or a thread that no book has. */
+function tapFor(thread: string): ToolNeed[] {
+  const t = thread.trim() ? findThread(thread) : undefined;
+  return t ? [{ kind: 'tap', thread: t.name }] : [];
+}
+
 export const flatsSchedule: Scheduler<Flats> = (f, host) => {
   const d = host.surface.leftMm;
   const odd = f.count % 2 === 1;
@@ -38,6 +45,7 @@ export const flatsSchedule: Scheduler<Flats> = (f, host) => {
       setting(f, 'width', 'width of the flat', 2 * Math.sqrt(Math.max(0, depth * (d - depth))), 'chord of the round at that depth'),
       ...(f.count > 1 ? [setting(f, 'index', 'index each time', (2 * Math.PI) / f.count, '360° over their number', null, 'angle')] : []),
     ],
+    tools: [],
     cuts: { on: null, toMm: equalCuts(depth, MILL_CUT_MM) },
     words: [
       f.count > 1
@@ -58,6 +66,7 @@ export const slotSchedule: Scheduler<Slot> = (f, host, { finderMm }) => ({
     ),
     setting(f, 'depth', 'down from touching the end', f.depthMm, 'as drawn'),
   ],
+  tools: [{ kind: 'cutter', sizeMm: f.widthMm }],
   cuts: { on: null, toMm: equalCuts(f.depthMm, MILL_CUT_MM) },
   words: ['Find both edges: half of the way between them is the centre.'],
 });
@@ -68,6 +77,7 @@ export const splineSchedule: Scheduler<Spline> = (f, host) => ({
     setting(f, 'depth', 'down from touching the round', (host.surface.leftMm - f.rootMm) / 2, 'half of outside less root'),
     setting(f, 'over', 'cutter’s side from the centre line', f.toothMm / 2, 'half a tooth: that side of every tooth, then the other'),
   ],
+  tools: [],
   cuts: null,
   words: ['Cut one side of all teeth, shift over by a tooth and the cutter, cut the other; try the hub.'],
 });
@@ -94,6 +104,7 @@ export const crossHoleSchedule: Scheduler<CrossHole> = (f, host, { finderMm }) =
         f.reach === 'to depth' ? 'as drawn' : f.reach === 'through' ? 'through the round' : 'to the wall of the bore',
       ),
     ],
+    tools: tapFor(f.thread),
     cuts: null,
     words: [
       'A paper between finder and round comes on top, unless it was used to take up the spindle’s wobble. Take up the backlash the way you move.',
@@ -124,6 +135,7 @@ export const holePatternSchedule: Scheduler<HolePattern> = (f) => {
         setting(f, `y${i}`, `hole ${i + 1}, up`, (f.circleMm * Math.cos(a)) / 2, 'half the circle by the cosine of its clock angle'),
       ];
     }),
+    tools: tapFor(f.thread),
     cuts: null,
     words: [
       ...(f.count > 1 && f.circleMm > 0

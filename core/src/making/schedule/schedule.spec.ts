@@ -1,5 +1,6 @@
 import { hostOf, kindOf, newPart, surface, type FeatureKindId, type Part, type PartFeature } from '../part';
-import { schedulesOf, type Bench, type Schedule } from '.';
+import type { CribTool } from '../tooling';
+import { missingTools, schedulesOf, type Bench, type Schedule } from '.';
 
 const BENCH: Bench = {
   lathe: {
@@ -187,4 +188,25 @@ it('a taper is set by the compound or the tailstock', () => {
   expect((compound! * 180) / Math.PI).toBeCloseTo(1 + 26 / 60 + 16 / 3600, 3);
   // Over the taper's own length it is half the change of diameter.
   expect(over).toBeCloseTo((81 * perFoot) / 24, 9);
+});
+
+describe('tools that are missed', () => {
+  const crib = (...tools: Partial<CribTool>[]): CribTool[] =>
+    tools.map((t, i) => ({ ...{ id: `${i}`, kind: 'end-mill', sizeMm: null, thread: '', note: '', pieces: 1, version: 1 }, ...t }));
+  const seat = withOne('keyseat', { cutter: 'end-mill', widthMm: 10, depthMm: 5, lengthMm: 30 }, 32);
+  it('are those that the crib lists others of, but not that one', () => {
+    expect(missingTools([seat], crib({ sizeMm: 6 }), 'mm')).toEqual([{ id: 'f', words: 'End mill, 10 mm, for It' }]);
+    expect(missingTools([seat], crib({ sizeMm: 6 }, { sizeMm: 10 }), 'mm')).toEqual([]);
+    expect(missingTools([seat], crib({ kind: 'reamer', sizeMm: 12 }), 'mm')).toEqual([]);
+  });
+  it('a groove takes any tool that goes in', () => {
+    const ring = withOne('ring-groove', { atMm: 50, widthMm: 1.3, diameterMm: 23.9, ring: 'book' });
+    expect(missingTools([ring], crib({ kind: 'parting', sizeMm: 3 }), 'mm')[0]!.words).toContain('no wider than 1.3 mm');
+    expect(missingTools([ring], crib({ kind: 'parting', sizeMm: 1.2 }), 'mm')).toEqual([]);
+  });
+  it('a tap is asked for by its thread', () => {
+    const hole = withOne('cross-hole', { atMm: 50, diameterMm: 6.8, reach: 'to depth', depthMm: 10, sinkMm: 0, thread: 'M8' });
+    expect(missingTools([hole], crib({ kind: 'tap', thread: 'M10' }), 'mm')[0]!.words).toBe('Tap M8, for It');
+    expect(missingTools([hole], crib({ kind: 'tap', thread: 'M8' }), 'mm')).toEqual([]);
+  });
 });

@@ -1,6 +1,7 @@
 import { ruled, workedOut, type Figure, type Measure } from '../../terms/working';
 import type { FeatureBase, Host } from '../part';
 import type { Lathe } from '../setups';
+import type { ToolKind } from '../tooling';
 
 /** Which dial a number is set on: cross slide, carriage, the compound (top slide); null for what is measured, not dialled. */
 export type OnDial = 'cross' | 'carriage' | 'compound' | null;
@@ -20,7 +21,15 @@ export interface Schedule {
   /** Where the tool stands for each cut, counted from where it touches, mm; with the dial that counts it. */
   readonly cuts: { readonly on: OnDial; readonly toMm: readonly number[] } | null;
   readonly words: readonly string[];
+  /** What it is cut with, where that must be of one size. */
+  readonly tools: readonly ToolNeed[];
 }
+
+/** A tool that something is cut with: of one thread, of one size, or no wider than one; mm. */
+export type ToolNeed =
+  | { readonly kind: ToolKind; readonly thread: string }
+  | { readonly kind: ToolKind; readonly sizeMm: number }
+  | { readonly kind: ToolKind; readonly atMostMm: number };
 
 /** What the machine and the shop are, as far as a schedule asks. */
 export interface Bench {

@@ -65,6 +65,7 @@ function outside(f: Thread, host: Host, t: BookThread): ReturnType<Scheduler<Thr
       setting(f, 'groove', 'stop groove, diameter', grooveMm, 'just below the root'),
       ...wires(f, host, t),
     ],
+    tools: [],
     cuts: { on: 'compound', toMm: passesMm },
     words: [
       `Compound ${compoundDeg}° from the cross slide; where the scale starts at the bed it shows ${90 - compoundDeg}°.`,
@@ -92,6 +93,7 @@ function inside(f: Thread, host: Host, t: BookThread): ReturnType<Scheduler<Thre
       ),
       ...(tapped ? [] : [setting(f, 'depth', 'straight in, from the hole', (t.majorMm - own) / 2, 'to the basic major diameter', 'cross')]),
     ],
+    tools: tapped ? [{ kind: 'tap', thread: t.name }] : [],
     cuts: null,
     words: [
       ...(drills[0]

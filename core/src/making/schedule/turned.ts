@@ -8,6 +8,7 @@ export const eccentricSchedule: Scheduler<Eccentric> = (f) => ({
     setting(f, 'swing', 'indicator swings, in all', 2 * f.throwMm, 'twice the offset'),
     setting(f, 'throw', 'offset of the axis', f.throwMm, 'as drawn'),
   ],
+  tools: [],
   cuts: null,
   words: [
     'Dial it in on the round beside the stretch, high side at its clock angle; swing it by hand past everything before the spindle starts.',
@@ -26,7 +27,7 @@ export function taperSchedule(s: PlacedSurface, partLengthMm: number): Schedule 
   if (s.kind !== 'taper' || large - small < 1e-6) return null;
   const own = { id: s.id };
   return {
-    ...{ id: s.id, title: s.name, cuts: null },
+    ...{ id: s.id, title: s.name, tools: [], cuts: null },
     settings: [
       setting(
         own,

@@ -10,7 +10,7 @@ import {
   type SetUp,
   type WayId,
 } from '../../making/holdings';
-import { schedulesOf, type Schedule } from '../../making/schedule';
+import { missingTools, schedulesOf, type Schedule } from '../../making/schedule';
 import { depthLadder, type Dial, type Lathe, type Rung } from '../../making/setups';
 import {
   chooseBars,
@@ -64,6 +64,8 @@ export interface PlanFinding {
   readonly runOuts: readonly PlannedRunOut[];
   readonly setUps: readonly PlannedSetUp[];
   readonly passes: readonly SegmentPasses[];
+  /** Tools to make or to get first, and in which set-up they are wanted. */
+  readonly missing: readonly { readonly words: string; readonly setUp: number }[];
   readonly problems: readonly string[];
   /** What a release freezes of the plan: stock, tool, every stop. Passes follow from the bar and the sizes. */
   readonly frozen: readonly Figure[];
@@ -180,6 +182,10 @@ export function planFinding(found: PartFinding | null, sheet: JobSheet, shop: Sh
     held,
     ways,
     noWays: no,
+    missing: missingTools(schedules, shop.tools, sheet.job.unit).flatMap((m) => {
+      const setUp = held.setUps.find((s) => s.cuts.includes(m.id))?.number;
+      return setUp === undefined ? [] : [{ words: m.words, setUp }];
+    }),
     runOuts: held.asked.map((asked) => ({ asked, most: mostFigure(asked) })),
     setUps,
     passes,

@@ -8,13 +8,15 @@ export class HoldingShown {
   private readonly store = inject(SheetStore);
   private readonly asked = signal<{ readonly itemId: string; readonly number: number } | null>(null);
 
-  /** The one that was touched, else the first; null where nothing is held. */
-  readonly now = computed((): PlannedSetUp | null => {
-    const setUps = this.store.repair()?.plan?.setUps ?? [];
+  /** The one that was touched; null where none was. */
+  readonly touched = computed((): PlannedSetUp | null => {
     const asked = this.asked();
     const own = asked?.itemId === this.store.item()?.id ? asked?.number : undefined;
-    return setUps.find((s) => s.setUp.number === own) ?? setUps[0] ?? null;
+    return this.store.repair()?.plan?.setUps.find((s) => s.setUp.number === own) ?? null;
   });
+
+  /** The one that was touched, else the first; null where nothing is held. */
+  readonly now = computed((): PlannedSetUp | null => this.touched() ?? this.store.repair()?.plan?.setUps[0] ?? null);
 
   /** In which holding each stretch of the outside is cut. */
   readonly along = computed(() => {

@@ -12,13 +12,15 @@ import {
   type Advice,
   type CutFinding,
   type Figure,
+  type PlannedSetUp,
   type ReadingRecord,
 } from '@iron-patch/core';
-import { SheetStore } from '../../sheet-data';
+import { HoldingShown, SheetStore } from '../../sheet-data';
 import { ItemSteps, PieceRow } from '../../items';
 import { StateMark } from '../../mark';
 import { DialPicture } from './dial-picture';
 import { PracticeLathe } from './practice-lathe';
+import { SetBySet } from './set-by-set';
 
 const TITLES: Readonly<Record<Advice['state'], string>> = {
   'measure-first': 'First: skim it, set the dial to zero, measure',
@@ -34,162 +36,40 @@ const TITLES: Readonly<Record<Advice['state'], string>> = {
 /** At the machine: now, wanted, to come off; what to set on the dial, from two metres away. */
 @Component({
   selector: 'ip-cut',
-  imports: [RouterLink, StateMark, DialPicture, ItemSteps, PieceRow, PracticeLathe],
+  imports: [RouterLink, StateMark, DialPicture, ItemSteps, PieceRow, PracticeLathe, SetBySet],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './cut.html',
-  styles: `
-    :host {
-      display: flex;
-      flex-direction: column;
-      flex: 1;
-    }
-    .tabs {
-      padding: 6px 18px;
-    }
-    .holds {
-      margin-left: auto;
-      font-size: 15px;
-    }
-    .top {
-      display: grid;
-      grid-template-columns: 1fr 1.3fr 1.1fr;
-      gap: 20px;
-      padding: 4px 26px 14px;
-    }
-    @media (max-width: 1100px) {
-      .top {
-        padding: 4px 18px 10px;
-      }
-      .top .huge {
-        font-size: 52px;
-      }
-    }
-    @media (max-width: 900px) {
-      .top {
-        grid-template-columns: minmax(0, 1fr);
-        gap: 4px;
-      }
-    }
-    .top .label {
-      display: block;
-      font-size: 16px;
-    }
-    .huge {
-      font-size: 66px;
-      line-height: 1.05;
-      font-weight: 700;
-      letter-spacing: -0.5px;
-    }
-    .off {
-      color: var(--accent);
-    }
-    .band {
-      font-size: 22px;
-      white-space: nowrap;
-      color: var(--quiet);
-      margin-left: 12px;
-    }
-    .bottom {
-      display: grid;
-      grid-template-columns: minmax(0, 600px) minmax(0, 1fr);
-      flex: 1;
-    }
-    .next {
-      background: var(--layout);
-      color: var(--scribe);
-      padding: 16px 26px;
-    }
-    .next h2 {
-      font-size: 19px;
-    }
-    .dial {
-      font-size: 112px;
-      line-height: 1.08;
-      font-weight: 700;
-      color: var(--brass);
-      letter-spacing: -1px;
-    }
-    .reads {
-      font-size: 22px;
-      margin-bottom: 12px;
-    }
-    .next p:not(.dial):not(.reads) {
-      font-size: 18px;
-      margin-top: 8px;
-    }
-    .next .then {
-      color: var(--brass);
-      font-size: 22px !important;
-    }
-    .practice {
-      padding: 10px 26px;
-    }
-    .next .mind {
-      border-left: 4px solid var(--brass);
-      padding-left: 12px;
-    }
-    .next.calm h2 {
-      font-size: 40px;
-      color: var(--brass);
-      line-height: 1.15;
-    }
-    .cuts {
-      padding: 14px 26px;
-    }
-    .cuts ol {
-      margin: 8px 0;
-    }
-    .cuts li {
-      display: flex;
-      align-items: center;
-      gap: 10px;
-      min-height: 36px;
-      font-size: 17px;
-      flex-wrap: wrap;
-    }
-    .bar {
-      flex: none;
-      height: 26px;
-      min-width: 3px;
-      background: var(--hairline);
-      border: 1px solid var(--edge);
-    }
-    .ahead .bar {
-      background: var(--worn);
-      border-color: var(--accent);
-    }
-    .wanted {
-      color: var(--fits);
-      font-size: 15px;
-    }
-    .cuts .said {
-      margin-top: 14px;
-    }
-    .speeds {
-      margin-top: 12px;
-      font-size: 15px;
-    }
-    .empty {
-      padding: 32px;
-    }
-    @media (max-width: 1000px) {
-      .bottom {
-        grid-template-columns: 1fr;
-      }
-      .huge {
-        font-size: 46px;
-      }
-    }
-  `,
+  styleUrl: './cut.less',
 })
 export class Cut {
   protected readonly store = inject(SheetStore);
+  private readonly held = inject(HoldingShown);
   protected readonly practising = signal(false);
+  /** Depths and what is cut into the part are looked at, not a diameter. */
+  protected readonly bySets = signal(false);
+  protected readonly plan = computed(() => this.store.repair()?.plan ?? null);
+  /** The set-up that was touched, as long as the diameter in hand is of it or it has none; else that diameter's own. */
+  protected readonly setUp = computed((): PlannedSetUp | null => {
+    const touched = this.held.touched();
+    const own = this.setUpOf(this.cut());
+    return touched && (touched === own || this.bySets() || !this.diametersOf(touched).length) ? touched : (own ?? this.held.now());
+  });
+  /** Its diameters; of what has no set-ups all of them. */
+  protected readonly here = computed(() => {
+    const setUp = this.setUp();
+    return setUp ? this.diametersOf(setUp) : (this.store.repair()?.cuts ?? []);
+  });
+  protected readonly cutsHere = computed(() => this.here().length > 0);
+  /** Whether the set-up has anything to set beside its diameters. */
+  protected readonly sets = computed(() => {
+    const now = this.setUp();
+    return now !== null && now.ladder.length + now.schedules.length > 0;
+  });
   protected readonly lathe = computed(() => this.store.repair()?.at?.lathe ?? null);
   protected readonly hold = computed(() => {
-    const id = this.cut()?.segment.segment.id ?? '';
-    const setUp = this.store.repair()?.plan?.setUps.find((s) => s.setUp.cuts.includes(id))?.setUp;
-    return setUp ? `, set-up ${setUp.number}: ${setUp.hold}` : '';
+    const lathe = this.lathe()?.name ?? '';
+    const own = this.setUp()?.setUp;
+    return own ? (own.machine === 'lathe' ? `${lathe}, ${own.hold}` : own.hold) : lathe;
   });
   protected readonly released = computed(() => {
     const sheet = this.store.sheet();
@@ -238,6 +118,29 @@ export class Cut {
 
   protected title({ advice, segment }: CutFinding): string {
     return advice.state === 'under' && segment.segment.side === 'inside' ? 'Over its limit' : TITLES[advice.state];
+  }
+
+  private setUpOf(cut: CutFinding | null): PlannedSetUp | null {
+    const id = cut?.segment.segment.id ?? '';
+    return this.plan()?.setUps.find((s) => s.setUp.cuts.includes(id)) ?? null;
+  }
+
+  private diametersOf({ setUp }: PlannedSetUp): readonly CutFinding[] {
+    return (this.store.repair()?.cuts ?? []).filter((x) => setUp.cuts.includes(x.segment.segment.id));
+  }
+
+  /** Another set-up: its first diameter that is not in its limits comes to hand. */
+  protected look(number: number): void {
+    this.held.show(number);
+    const all = this.held.touched() ? this.diametersOf(this.held.touched()!) : [];
+    const next = all.find((x) => x.advice.state !== 'in') ?? all[0];
+    if (next) this.take(next);
+    else this.bySets.set(true);
+  }
+
+  protected take(x: CutFinding): void {
+    this.bySets.set(false);
+    this.store.select({ spanId: x.segment.segment.id, stationMm: null, clockDeg: null });
   }
 
   protected withdraw(reading: ReadingRecord): void {

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
-import { crossTurns, formatLength, toTurns, turnsWords, type Lathe, type Schedule, type Setting } from '@iron-patch/core';
+import { formatLength, onCross, onDial, type Lathe, type Schedule, type Setting } from '@iron-patch/core';
 import { FigureButton } from '../../show';
 import { SheetStore } from '../../sheet-data';
 
@@ -18,7 +18,7 @@ import { SheetStore } from '../../sheet-data';
               <dt>{{ x.figure.label }}</dt>
               <dd>
                 <ip-figure [figure]="x.figure" [size]="18" [strong]="true" />
-                @if (dial(x); as d) {
+                @if (dial(x, lathe()); as d) {
                   <small class="fig quiet">{{ d }}</small>
                 }
               </dd>
@@ -95,17 +95,11 @@ export class Schedules {
   readonly schedules = input.required<readonly Schedule[]>();
   readonly lathe = input.required<Lathe>();
 
-  /** As the hand counts it on that dial; empty where it is no dial's. */
-  protected dial({ figure, on }: Setting): string {
-    const lathe = this.lathe();
-    if (on === 'cross') return `${turnsWords(crossTurns(2 * figure.value, lathe), lathe.cross)} ${lathe.cross.unit}`;
-    return on === 'carriage' ? `${turnsWords(toTurns(figure.value, lathe.carriage), lathe.carriage)} ${lathe.carriage.unit}` : '';
-  }
+  protected readonly dial = onDial;
 
   /** A cut as its dial shows it: on the cross slide in the dial's own count, else in the reader's unit. */
   protected told(on: Setting['on'], mm: number): string {
-    const lathe = this.lathe();
-    if (on === 'cross') return turnsWords(crossTurns(2 * mm, lathe), lathe.cross);
+    if (on === 'cross') return onCross(mm, this.lathe());
     const unit = this.store.unit();
     return formatLength(mm, unit, unit === 'mm' ? 2 : 3);
   }
