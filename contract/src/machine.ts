@@ -43,6 +43,11 @@ export const latheFields = {
   centresMm: lengthOf('Between centres', 10, 20_000),
   spindleBoreMm: lengthOf('Hole through the spindle', 1, 500).nullable().notRequired(),
   holdings: array(holding).strict().max(20, 'At most 20 holdings.').notRequired(),
+  leadscrewMm: lengthOf('Pitch of the leadscrew', 0.5, 50).nullable().notRequired(),
+  wheels: array(numberOf('Teeth of a change wheel', 10, 200).integer('Teeth: a whole number.'))
+    .strict()
+    .max(30, 'At most 30 change wheels.')
+    .notRequired(),
 };
 
 const mill = object({

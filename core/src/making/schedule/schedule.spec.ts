@@ -81,6 +81,28 @@ describe('a thread', () => {
     expect(valueOf(s, 'over-wires') / 25.4).toBeCloseTo(0.446 + 3 * w - 0.866025 / 13, 3);
     expect(s.words.join()).not.toContain('half-nuts stay closed');
   });
+  it('says which wheels go on and where the half-nuts close', () => {
+    const on = (thread: string, d: number, lathe: object): string => {
+      const part = shaft(d);
+      const f = {
+        ...kindOf('thread').start(hostOf(part, 'body')!),
+        id: 'f',
+        kind: 'thread',
+        on: 'body',
+        name: 'It',
+        thread,
+        lengthMm: 40,
+        end: 'right',
+      } as unknown as PartFeature;
+      return schedulesOf({ ...part, features: [f] }, { ...BENCH, lathe: { ...BENCH.lathe, ...lathe } })[0]!.words.join(' ');
+    };
+    const inch = { leadscrewMm: 25.4 / 8, wheels: [30, 40, 60, 127] };
+    expect(on('M20 x 1.5', 20, inch)).toContain('60 drives 127, any wheel between; exact. The half-nuts stay closed');
+    expect(on('1/2-16 UN', 12.7, inch)).toContain('may close anywhere');
+    expect(on('1/2-13 UNC', 12.7, { ...inch, wheels: [] })).toContain('by the thread dial');
+    expect(on('M20 x 1.5', 20, { leadscrewMm: 25.4 / 8, wheels: [30, 63] })).toMatch(/mm off over its 40 mm/);
+    expect(on('M20 x 1.5', 20, { leadscrewMm: 3, wheels: [] })).toContain('may close anywhere');
+  });
   it('left-hand goes outwards, several starts are indexed', () => {
     expect(bolt('M20 x 2.5', 20, { hand: 'left' }).words.join()).toContain('from the groove outwards');
     expect(bolt('M20 x 2.5', 20, { starts: 2 }).words.join()).toContain('180.0°');

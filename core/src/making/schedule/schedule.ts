@@ -33,7 +33,7 @@ export type ToolNeed =
 
 /** What the machine and the shop are, as far as a schedule asks. */
 export interface Bench {
-  readonly lathe: Pick<Lathe, 'name' | 'cross' | 'carriage'>;
+  readonly lathe: Pick<Lathe, 'name' | 'cross' | 'carriage' | 'leadscrewMm' | 'wheels'>;
   /** Width of the grooving or parting tool, mm. */
   readonly partingMm: number;
   /** Diameter of the edge finder, mm. */

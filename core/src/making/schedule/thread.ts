@@ -1,8 +1,9 @@
 import { findThread, overWires, singlePoint, tapHole, type Thread as BookThread } from '../../book/threads';
 import { drillWords } from '../../book/drills';
-import { formatLength } from '../../terms/quantity';
+import { formatLength, MM_PER_INCH } from '../../terms/quantity';
 import { kindOf, type Host, type PartFeature } from '../part';
-import { setting, type Scheduler, type Setting } from './schedule';
+import { changeWheels, trainWords } from './change-wheels';
+import { setting, type Bench, type Scheduler, type Setting } from './schedule';
 
 type Thread = Extract<PartFeature, { kind: 'thread' }>;
 
@@ -11,6 +12,12 @@ const FIRST_PASS_MM = 0.3;
 const [FEWEST, MOST] = [3, 16] as const;
 /** Tip radius of a tool ground for the thread, as a share of the pitch: H/6, the rounded root of ISO 68-1. */
 const TIP_SHARE = Math.sqrt(3) / 12;
+/** A thread that is off by more than this share of its pitch over its length binds in a good nut. */
+const MOST_OFF_SHARE = 0.02;
+
+/** Whether a pitch goes into an inch a whole number of times, or into four. */
+const isInch = (mm: number): boolean => Math.abs((4 * MM_PER_INCH) / mm - Math.round((4 * MM_PER_INCH) / mm)) < 1e-6;
+
 /** A larger inside thread is single-pointed rather than tapped, mm. */
 const MOST_TAP_MM = 24;
 
@@ -34,7 +41,30 @@ function wires(f: Thread, host: Host, t: BookThread): Setting[] {
   ];
 }
 
-function outside(f: Thread, host: Host, t: BookThread): ReturnType<Scheduler<Thread>> {
+/** Which wheels go on, how far off the thread then is over its length, and where the half-nuts may close. */
+function gearing(f: Thread, t: BookThread, { lathe }: Bench): string[] {
+  const screwMm = lathe.leadscrewMm ?? null;
+  if (screwMm === null)
+    return t.unit === 'mm' ? ['On an inch leadscrew the half-nuts stay closed: back it out and reverse the spindle.'] : [];
+  const leadMm = f.starts * t.pitchMm;
+  const turns = screwMm / leadMm;
+  const anywhere = Math.abs(turns - Math.round(turns)) < 1e-6 && Math.round(turns) >= 1;
+  const nuts = anywhere
+    ? 'The half-nuts may close anywhere.'
+    : isInch(leadMm) && isInch(screwMm)
+      ? 'The half-nuts close by the thread dial.'
+      : 'The half-nuts stay closed: back it out and reverse the spindle.';
+  const [train] = changeWheels(leadMm, screwMm, lathe.wheels ?? []);
+  if (!train) return [nuts];
+  const offMm = Math.abs(train.error) * f.lengthMm;
+  const off =
+    Math.abs(train.error) < 1e-9
+      ? 'exact'
+      : `${offMm.toFixed(3)} mm off over its ${Number(f.lengthMm.toFixed(1))} mm${offMm > MOST_OFF_SHARE * t.pitchMm ? ': too much for a nut that long' : ''}`;
+  return [`Change wheels: ${trainWords(train)}; ${off}.`, nuts];
+}
+
+function outside(f: Thread, host: Host, t: BookThread, bench: Bench): ReturnType<Scheduler<Thread>> {
   const blank = host.surface.leftMm;
   const tipSize = t.form.id === 'iso60' ? TIP_SHARE * t.pitchMm : 0;
   const probe = singlePoint(t, { tip: 'round', sizeMm: tipSize }, Math.min(blank, t.majorMm), 1);
@@ -71,7 +101,7 @@ function outside(f: Thread, host: Host, t: BookThread): ReturnType<Scheduler<Thr
       `Compound ${compoundDeg}° from the cross slide; where the scale starts at the bed it shows ${90 - compoundDeg}°.`,
       `Scratch pass first, ${toward}, and check the pitch${f.starts > 1 ? ` (the lead is ${f.starts} pitches; index ${(360 / f.starts).toFixed(1)}° for each start)` : ''}.`,
       'Each pass takes as much metal as the first. Then a spring pass or two, and the real nut before it leaves the lathe.',
-      ...(t.unit === 'mm' ? ['On an inch leadscrew the half-nuts stay closed: back it out and reverse the spindle.'] : []),
+      ...gearing(f, t, bench),
     ],
   };
 }
@@ -107,8 +137,8 @@ function inside(f: Thread, host: Host, t: BookThread): ReturnType<Scheduler<Thre
 }
 
 /** Single-pointing an outside thread; the hole, the drill and the tap of an inside one. */
-export const threadSchedule: Scheduler<Thread> = (f, host) => {
+export const threadSchedule: Scheduler<Thread> = (f, host, bench) => {
   const t = f.thread.trim() ? findThread(f.thread) : undefined;
   if (!t) return null;
-  return host.surface.side === 'outside' ? outside(f, host, t) : inside(f, host, t);
+  return host.surface.side === 'outside' ? outside(f, host, t, bench) : inside(f, host, t);
 };

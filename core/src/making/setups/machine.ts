@@ -37,6 +37,10 @@ export interface LatheCard {
   /** Hole through the spindle, mm; null where nobody said. */
   readonly spindleBoreMm?: number | null;
   readonly holdings?: readonly LatheHolding[];
+  /** Pitch of the leadscrew, mm; null where nobody said. */
+  readonly leadscrewMm?: number | null;
+  /** Teeth of the change wheels, each as often as it is there; none where a gearbox does it or nobody said. */
+  readonly wheels?: readonly number[];
 }
 
 /** A lathe as the shop knows it. */

@@ -44,6 +44,8 @@ export interface TypedMachine {
     readonly centresMm: number | null;
     readonly spindleBoreMm: number | null;
     readonly holdings: LatheCard['holdings'];
+    readonly leadscrewMm: number | null;
+    readonly wheels: readonly number[];
   };
   readonly mill: {
     readonly dial: TypedDial;
@@ -74,6 +76,8 @@ export function typedMachine(m: UsualMachine, unit: LengthUnit): TypedMachine {
       readout: wordOf(lathe.readout),
       spindleBoreMm: lathe.spindleBoreMm ?? null,
       holdings: lathe.holdings ?? [],
+      leadscrewMm: lathe.leadscrewMm ?? null,
+      wheels: lathe.wheels ?? [],
     },
     mill: { ...mill, dial: { ...mill.dial }, readout: wordOf(mill.readout) },
   };
