@@ -30,6 +30,17 @@ it.each(STATIONS)('%s of a job that has hardly begun', async (station) => {
   expect(await seriousProblems()).toEqual([]);
 });
 
+it.each([
+  ['plan', '4 Across the axis'],
+  ['cut', 'Depths and settings'],
+  ['cut', 'Practise on a simulated lathe'],
+])('%s of a shaft with keyseats: %s', async (station, press) => {
+  await maud.open('Mixer drive shaft', station);
+  await maud.page.click(press);
+  await maud.page.settled();
+  expect(await seriousProblems()).toEqual([]);
+});
+
 it.each(['sum/press', 'sum/single-point', 'sum/o-ring', 'table/unc-unf', 'table/materials'])('the bench: %s', async (path) => {
   await maud.page.go(`/sums/${path}`);
   await maud.page.sees('Look up, or find a sum');

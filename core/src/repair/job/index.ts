@@ -36,6 +36,7 @@ export { askedHere, type AskedHere } from './asked-here';
 export { drawingSheet, itemSheet, unitBehind, writtenDimension, writtenValue } from './drawing-sheet';
 export { rungFigure, usualPlan, type PlanFinding, type PlannedRunOut, type PlannedSetUp } from './plan-finding';
 export type { SegmentPasses } from './planned-passes';
+export type { Pushed } from './pushed';
 export type { CutFinding } from './cut-finding';
 export { signProblems, type ProofFinding, type Signing } from './proof-finding';
 export { freeze, movedFigures, notAsSeen, newestRelease, MOVED_LEAST_MM, type MovedFigure } from './release';

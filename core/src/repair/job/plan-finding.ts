@@ -26,6 +26,7 @@ import { plus, ruled, sumOf, workedOut, type Figure } from '../../terms/working'
 import { chosenPlan, type PlanChoice } from './choices';
 import type { PartFinding } from './part-finding';
 import { barFigure, cuttingMin, passesFor, surfaceSpeed, type SegmentPasses } from './planned-passes';
+import { pushedIn, type Pushed } from './pushed';
 import type { JobSheet, Shop } from './records';
 import { HOLDINGS_KEY } from './release';
 
@@ -37,6 +38,8 @@ export interface PlannedSetUp {
   readonly dial: Dial | null;
   /** What has to be set by more than the drawing's own numbers. */
   readonly schedules: readonly Schedule[];
+  /** How far the tool pushes away what is turned here. */
+  readonly pushed: readonly Pushed[];
   /** Setting it up and turning the surfaces to size; what is cut into them is not in it. An estimate, min. */
   readonly minutes: Figure;
 }
@@ -160,6 +163,7 @@ export function planFinding(found: PartFinding | null, sheet: JobSheet, shop: Sh
   const barMm = bar?.diameterMm ?? need.diameter.value;
   const passes = passesFor(found.segments, plan, lathe, barMm, found.part.materialId, shop.drillSets);
   const schedules = schedulesOf(found.part, { lathe, partingMm: plan.partingMm, finderMm: FINDER_MM });
+  const powerKw = shop.machines.find((m) => m.id === lathe.id)?.powerKw ?? null;
   const setUps = held.setUps.map((setUp): PlannedSetUp => {
     const dial = dialOf(setUp, lathe, shop);
     const { fromFarEnd, partsOff: partOff, toLength, cuts } = setUp;
@@ -168,6 +172,7 @@ export function planFinding(found: PartFinding | null, sheet: JobSheet, shop: Sh
       setUp,
       dial,
       ladder: dial ? depthLadder(found.part, { fromFarEnd, partingMm, touched, dial, partOff, toLength, cuts }) : [],
+      pushed: pushedIn(setUp, passes, found, powerKw),
       schedules: schedules.filter((x) => cuts.includes(x.id)),
       minutes: minutesOf(setUp, passes),
     };

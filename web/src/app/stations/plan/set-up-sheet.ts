@@ -94,6 +94,7 @@ export class SetUpSheet {
     const moved = new Set((this.plan().plan.moved ?? []).map((m) => m.id));
     return part ? cutsOf(part).flatMap((c) => (here.has(c.id) ? [{ id: c.id, name: c.name, moved: moved.has(c.id) }] : [])) : [];
   });
+  protected readonly anyMoved = computed(() => this.cuts().some((c) => c.moved));
   protected readonly places = computed((): readonly Option[] =>
     this.plan().setUps.map(({ setUp }) => [String(setUp.number), `${setUp.number} ${setUp.title}`] as const),
   );
@@ -105,6 +106,10 @@ export class SetUpSheet {
   /** Back where the way has it. */
   protected back(id: string): void {
     this.moved.emit((this.plan().plan.moved ?? []).filter((m) => m.id !== id));
+  }
+
+  protected bend(x: SegmentPasses): Figure | null {
+    return this.one().pushed.find((p) => p.segmentId === x.segment.segment.id)?.bend ?? null;
   }
 
   /** Each pass with where the cross slide stands for it, counted from touching the bar. */

@@ -122,7 +122,9 @@ export class Ways {
   readonly picked = output<WayId>();
 
   protected readonly rows = computed(() =>
-    this.plan().ways.map((p): WayRow => {
+    this.plan().ways.map((way): WayRow => {
+      // The chosen one as it is with what somebody moved.
+      const p = way.way === this.plan().held.way ? this.plan().held : way;
       const cannot = p.cannot.length > 0;
       const state = cannot ? 'out' : p.asked.length ? STATES[shortfall(p)]! : 'fits';
       return {

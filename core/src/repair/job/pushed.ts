@@ -1,0 +1,87 @@
+import { materialOf, type Material } from '../../book/materials';
+import type { SetUp } from '../../making/holdings';
+import { cuttingForceN, cuttingKw, PUSH_SHARE, USUAL_FEEDS_MM, workBendMm, type Held } from '../../making/process';
+import { inSentence } from '../../terms/words';
+import { ruled, workedOut, type Figure } from '../../terms/working';
+import type { PartFinding } from './part-finding';
+import type { SegmentPasses } from './planned-passes';
+
+/** What the tool does to a surface while it is turned in a holding. */
+export interface Pushed {
+  readonly segmentId: string;
+  /** The most that the last cut pushes it away by, on the diameter, mm. */
+  readonly bend: Figure;
+  /** What the heaviest roughing cut takes at the spindle, kW; 0 where there is none. */
+  readonly roughKw: number;
+  /** What to mind of it; empty where nothing. */
+  readonly words: string;
+}
+
+/** More than this share of the limits is told: a belly, or a taper towards the free end. */
+const TOLD_SHARE = 0.25;
+const PLACES = 8;
+
+/** How a holding stands against the push; null where a steady goes along. */
+function heldAs({ holding, hold }: SetUp): Held | null {
+  if (hold.includes('steady')) return null;
+  if (holding === 'centres' || holding === 'mandrel') return 'centres';
+  return hold.includes('tailstock') ? 'chuck and centre' : 'chuck';
+}
+
+function bendOf(x: SegmentPasses, setUp: SetUp, held: Held, m: Material, lengthMm: number, forceN: number): number {
+  const { fromMm, toMm } = x.segment.segment;
+  const fromChuck = (at: number): number => (setUp.free === 'near' ? lengthMm - at : at);
+  const places = Array.from({ length: PLACES + 1 }, (_, i) => fromMm + ((toMm - fromMm) * i) / PLACES);
+  const at = (p: number): number => workBendMm(held, PUSH_SHARE * forceN, m.youngMpa, x.segment.diameter.value, lengthMm, fromChuck(p));
+  return 2 * Math.max(...places.map(at));
+}
+
+/** Outside surfaces of a holding as the tool pushes them; none where the book has no cutting force for the material. */
+export function pushedIn(setUp: SetUp, passes: readonly SegmentPasses[], { part }: PartFinding, powerKw: number | null): Pushed[] {
+  const m = materialOf(part.materialId);
+  const held = heldAs(setUp);
+  if (!m?.kc11 || m.mc === null || !held || setUp.machine !== 'lathe') return [];
+  const { kc11, mc } = m;
+  const lengthMm = part.outside.reduce((s, q) => s + q.lengthMm, 0);
+  return passes.flatMap((x): Pushed[] => {
+    const { id, side, name } = x.segment.segment;
+    const last = x.passes.ok ? x.passes.value.at(-1) : undefined;
+    if (!last || side !== 'outside' || !setUp.cuts.includes(id)) return [];
+    const forceN = cuttingForceN(kc11, mc, last.offMm / 2, USUAL_FEEDS_MM.finish);
+    const push = workedOut(
+      `set-up.${setUp.number}.${id}.push`,
+      'push of the last cut',
+      PUSH_SHARE * forceN,
+      `${PUSH_SHARE} of kc1.1 x depth x feed^(1 - mc), ${m.name}`,
+      [],
+      {
+        measure: 'force',
+      },
+    );
+    const bend = workedOut(
+      `set-up.${setUp.number}.${id}.bend`,
+      `${inSentence(name)} is pushed away by, on the diameter`,
+      bendOf(x, setUp, held, m, lengthMm, forceN),
+      `twice the bend of a beam held by ${held} where it bends most, as thick as it is there all along`,
+      [push, ruled(`set-up.${setUp.number}.length`, 'length', lengthMm, 'all of the part')],
+    );
+    const rough = x.passes.ok ? Math.max(0, ...x.passes.value.filter((p) => p.kind === 'rough').map((p) => p.offMm / 2)) : 0;
+    const speed = x.roughSpeed.ok ? x.roughSpeed.value.speedMMin : 0;
+    const roughKw = cuttingKw(cuttingForceN(kc11, mc, rough, USUAL_FEEDS_MM.rough), speed);
+    const { lowerMm, upperMm } = x.segment.limits;
+    return [{ segmentId: id, bend, roughKw, words: wordsOf(name, bend.value, upperMm - lowerMm, held, roughKw, powerKw) }];
+  });
+}
+
+function wordsOf(name: string, bendMm: number, widthMm: number, held: Held, roughKw: number, powerKw: number | null): string {
+  const shape = held === 'chuck' ? 'it comes out thicker towards its free end' : 'it comes out with a belly';
+  const bends =
+    bendMm > TOLD_SHARE * widthMm
+      ? `${name}: the last cut pushes it off by up to ${bendMm.toFixed(3)} mm on the diameter, so ${shape}. A sharp tool, a lighter last cut and spring passes, or a steady.`
+      : '';
+  const power =
+    powerKw !== null && roughKw > powerKw
+      ? `${name}: roughing so takes ${roughKw.toFixed(1)} kW and the motor has ${powerKw}. Less depth or feed, more cuts.`
+      : '';
+  return [bends, power].filter(Boolean).join(' ');
+}
