@@ -122,12 +122,15 @@ it('is cut by what the coach says', async () => {
   await page.sees('First: skim it');
   await line.take('.9640');
   for (let i = 0; i < 8; i++) {
-    if ((await page.text()).includes('Inside its limits')) break;
+    const now = await page.text();
+    if (now.includes('Inside its limits') || now.includes('Too thin for this tool')) break;
     const next = await page.until('what to expect', async () => /expecting about (\d\.\d+)/.exec(await page.text())?.[1]);
     const before = (await shop.query('select 1 from readings')).length;
     await line.take(next);
     await page.until('the cut to be stored', async () => (await shop.query('select 1 from readings')).length > before);
   }
+  // Half a thou of limits is less than this dial is set to: the coach leaves a hair for emery, which takes it home.
+  if ((await page.text()).includes('Too thin for this tool')) await line.take('.7486');
   await page.sees('Inside its limits');
 });
 

@@ -1,3 +1,4 @@
+import { formatWithUnit } from '../../terms/quantity';
 import { inSentence } from '../../terms/words';
 import { actWords, type Cut } from './cut';
 import type { SetUpDraft } from './set-up';
@@ -36,7 +37,7 @@ export function afterTurning(work: Work): SetUpDraft[] {
   const { cuts } = work;
   const eccentric = cuts.filter((c) => c.offAxis);
   const swing = work.part.features.flatMap((f) =>
-    f.kind === 'eccentric' ? [`${inSentence(f.name)} ${Number((2 * f.throwMm).toFixed(3))} mm`] : [],
+    f.kind === 'eccentric' ? [`${inSentence(f.name)} ${formatWithUnit(2 * f.throwMm, work.unit)}`] : [],
   );
   return [
     ...tail(work, eccentric, {

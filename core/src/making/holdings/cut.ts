@@ -1,3 +1,4 @@
+import { placeWithUnit, type LengthUnit } from '../../terms/quantity';
 import { hostOf, kindOf, placeAll, type OperationDraft, type Part, type PartFeature, type Host } from '../part';
 
 /** Where and by what it is cut: along the axis on the lathe, across it on the mill, drawn through by a broach, or not cut at all. */
@@ -41,19 +42,19 @@ export const actWords = ({ name, acts }: Pick<Cut, 'name' | 'acts'>): string[] =
   acts.map((a) => `${name}: ${a.charAt(0).toLowerCase()}${a.slice(1)}`);
 
 /** Where an act across the axis is done, from the zero face, and how large a hole is. */
-function whereWords(feature: PartFeature, host: Host): string {
+function whereWords(feature: PartFeature, host: Host, unit: LengthUnit): string {
   const cut = kindOf(feature.kind).cut(feature, host);
   const [mark] = cut.shape === 'other' ? cut.marks : [];
   if (!mark) return '';
   const clock = 'clockDeg' in feature ? `, ${feature.clockDeg}°` : '';
-  const show = (mm: number): string => `${Number(mm.toFixed(3))} mm`;
+  const show = (mm: number): string => placeWithUnit(mm, unit);
   return mark.kind === 'circle' ? ` ${show(2 * mark.radiusMm)} at ${show(mark.atMm)}${clock}` : ` at ${show(mark.fromMm)}${clock}`;
 }
 
 /** Features that are made in an end face: that end must stand free. */
 const IN_A_FACE: readonly PartFeature['kind'][] = ['centre-hole', 'hole-pattern'];
 
-function ofFeature(part: Part, f: PartFeature): Cut[] {
+function ofFeature(part: Part, f: PartFeature, unit: LengthUnit): Cut[] {
   const host = hostOf(part, f.on);
   const acts = host ? kindOf(f.kind).operations(f, host) : [];
   if (!host || !acts.length) return [];
@@ -62,7 +63,7 @@ function ofFeature(part: Part, f: PartFeature): Cut[] {
   return [
     {
       ...{ id: f.id, name: f.name, by, offAxis: f.kind === 'eccentric', on: f.on, side: host.surface.side, from: end },
-      acts: acts.map((a) => (by === 'mill' ? a.words + whereWords(f, host) : a.words)),
+      acts: acts.map((a) => (by === 'mill' ? a.words + whereWords(f, host, unit) : a.words)),
     },
   ];
 }
@@ -73,10 +74,14 @@ function mouthOf(part: Part, surfaceId: string): Cut['from'] {
   return bore && !bore.through ? bore.from : 'either';
 }
 
-/** Everything that is made of a turned part: its surfaces from left to right, its bores, then what is cut into them. */
-export const cutsOf = (part: Part): Cut[] => [
+/**
+ * Everything that is made of a turned part: its surfaces from left to right, its bores, then what is cut into them.
+ *
+ * @param unit in which places are told in the words of an act
+ */
+export const cutsOf = (part: Part, unit: LengthUnit): Cut[] => [
   ...placeAll(part).map((s): Cut => ({
     ...{ id: s.id, name: s.name, by: 'lathe', offAxis: false, on: s.id, side: s.side, from: mouthOf(part, s.id), acts: [] },
   })),
-  ...part.features.flatMap((f) => ofFeature(part, f)),
+  ...part.features.flatMap((f) => ofFeature(part, f, unit)),
 ];

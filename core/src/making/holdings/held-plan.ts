@@ -1,3 +1,4 @@
+import { placeWithUnit } from '../../terms/quantity';
 import { inSentence } from '../../terms/words';
 import { good, type Outcome } from '../../terms/outcome';
 import type { Lathe } from '../setups';
@@ -62,13 +63,13 @@ function worstOf({ part }: Work, setUps: readonly SetUp[], lathe: Lathe): Predic
 }
 
 /** What stands in the way on this lathe. */
-function notOnThis(way: WayId, { lathe, lengthMm, barMm }: Work): string[] {
+function notOnThis(way: WayId, { lathe, lengthMm, barMm, unit }: Work): string[] {
   const lacking = HELD_BY[way].filter((k) => !hasHolding(k, lathe));
   return [
     ...lacking.map((k) => `${lathe.name} has no ${HOLDINGS[k].words.replace(/,.*/, '')} on its card.`),
     ...(WAYS[way].cutsOff || lengthMm <= lathe.centresMm
       ? []
-      : [`It is ${lengthMm.toFixed(0)} mm long and ${lathe.name} takes ${lathe.centresMm} mm between centres.`]),
+      : [`It is ${placeWithUnit(lengthMm, unit)} long and ${lathe.name} takes ${placeWithUnit(lathe.centresMm, unit)} between centres.`]),
     ...(way === 'mandrel' && lengthMm > 6 * barMm ? ['It is too long for its thickness to be turned on a mandrel.'] : []),
   ];
 }

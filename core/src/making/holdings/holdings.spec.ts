@@ -28,7 +28,7 @@ const shaft = (mm: number): Part => ({
   features: [trueTo('seat-right', 'seat-left', mm)],
 });
 const held = (way: WayId, part: Part, lathe = LATHE): HeldPlan => {
-  const plan = heldPlan(way, workOf(part, lathe, 50, 25));
+  const plan = heldPlan(way, workOf(part, lathe, 50, 25, 'mm'));
   if (!plan.ok) throw new Error(plan.problems[0]!.message);
   return plan.value;
 };
@@ -101,20 +101,20 @@ describe('run-out from the holdings', () => {
 
 describe('ways to hold it', () => {
   it('are ranked by what the lathe can, then by what runs true enough, then by the time', () => {
-    const { plans } = rankedWays(workOf(shaft(0.01), LATHE, 50, 25));
+    const { plans } = rankedWays(workOf(shaft(0.01), LATHE, 50, 25, 'mm'));
     const ways = plans.map((p) => p.way);
     expect(ways.indexOf('round-chuck')).toBeGreaterThan(ways.indexOf('round-four-jaw'));
     expect(ways.indexOf('round-chuck')).toBeGreaterThan(ways.indexOf('centres'));
     // Where nothing must run true, the quickest is first.
-    const free = rankedWays(workOf({ ...shaft(0.01), features: [] }, LATHE, 50, 25)).plans;
+    const free = rankedWays(workOf({ ...shaft(0.01), features: [] }, LATHE, 50, 25, 'mm')).plans;
     expect(free[0]!.settingMin).toBe(Math.min(...free.map((p) => p.settingMin)));
     const without = { ...LATHE, holdings: [{ kind: 'four-jaw' as const, runOutMm: null }] };
-    expect(rankedWays(workOf(shaft(0.01), without, 50, 25)).plans[0]!.way).toBe('round-four-jaw');
+    expect(rankedWays(workOf(shaft(0.01), without, 50, 25, 'mm')).plans[0]!.way).toBe('round-four-jaw');
   });
 
   it('say why a part cannot be held so', () => {
     const why = (part: Part): Record<string, string> =>
-      Object.fromEntries(rankedWays(workOf(part, LATHE, 60, 25)).no.map((n) => [n.way, n.why]));
+      Object.fromEntries(rankedWays(workOf(part, LATHE, 60, 25, 'mm')).no.map((n) => [n.way, n.why]));
     expect(why(newPart('plain-pin', 'Pin', 40, 120))).toMatchObject({
       'round-chuck': expect.stringContaining('one surface'),
       centres: expect.stringContaining('one surface'),
@@ -125,7 +125,7 @@ describe('ways to hold it', () => {
 
   it('tell a shaft longer than the bed, and a seat too thick for a collet', () => {
     expect(held('centres', shaft(0.01), { ...LATHE, centresMm: 200 }).cannot[0]).toContain('226 mm long');
-    const thin = heldPlan('round-collet', workOf(shaft(0.01), { ...LATHE, spindleBoreMm: 10 }, 50, 25));
+    const thin = heldPlan('round-collet', workOf(shaft(0.01), { ...LATHE, spindleBoreMm: 10 }, 50, 25, 'mm'));
     expect(thin).toMatchObject({ ok: false, problems: [{ message: expect.stringContaining('too thick for a collet') }] });
   });
 
@@ -173,7 +173,7 @@ describe('ways to hold it', () => {
     const titles = held('bar', part).setUps.map((s) => s.title);
     expect(titles.slice(2)).toEqual(['Beside the axis', 'Across the axis, on the mill']);
     const [beside, across] = held('bar', part).setUps.slice(2);
-    expect(beside).toMatchObject({ hold: expect.stringContaining('throw 6 mm'), cautions: [expect.stringContaining('counterweight')] });
+    expect(beside).toMatchObject({ hold: expect.stringContaining('throw 6.000 mm'), cautions: [expect.stringContaining('counterweight')] });
     expect(across!.operations[0]).toMatch(/4 mm at 11 mm, 30°/);
   });
 
@@ -189,7 +189,7 @@ describe('ways to hold it', () => {
 
 describe('what somebody moves', () => {
   it('changes the prediction, and what is held on before it is cut is said', () => {
-    const work = workOf(shaft(0.02), LATHE, 50, 25);
+    const work = workOf(shaft(0.02), LATHE, 50, 25, 'mm');
     const moved = heldPlan('bar', work, [{ id: 'seat-right', to: 2 }]);
     if (!moved.ok) throw new Error('no plan');
     expect(moved.value.setUps[1]!.cuts).toContain('seat-right');
@@ -213,7 +213,7 @@ describe('any part, any way', () => {
   const parts = Array.from({ length: 60 }, () => anyPart(random));
   const plans = parts.flatMap((part) =>
     WAY_IDS.flatMap((way) => {
-      const work = workOf(part, LATHE, 0, 25);
+      const work = workOf(part, LATHE, 0, 25, 'mm');
       const plan = heldPlan(way, work);
       return plan.ok ? [{ part, work, plan: plan.value }] : [];
     }),

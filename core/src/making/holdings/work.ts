@@ -1,4 +1,5 @@
 import { largestDiameterMm, partLengthMm, placeOutside, type Part, type PlacedSurface } from '../part';
+import type { LengthUnit } from '../../terms/quantity';
 import type { Lathe } from '../setups';
 import { cutsOf, type Cut } from './cut';
 
@@ -15,20 +16,23 @@ export interface Work {
   readonly barMm: number;
   /** Held in the chuck, mm. */
   readonly grippedMm: number;
+  /** In which lengths are told that stand in words. */
+  readonly unit: LengthUnit;
 }
 
 /** The part as it is to be held; it must be valid and turned. */
-export function workOf(part: Part, lathe: Lathe, barMm: number, grippedMm: number): Work {
+export function workOf(part: Part, lathe: Lathe, barMm: number, grippedMm: number, unit: LengthUnit): Work {
   const outside = placeOutside(part);
   const largestMm = largestDiameterMm(part);
   return {
     part,
     lathe,
-    cuts: cutsOf(part),
+    cuts: cutsOf(part, unit),
     outside,
     lengthMm: partLengthMm(part),
     largestMm,
     barMm: Math.max(barMm, largestMm),
     grippedMm,
+    unit,
   };
 }

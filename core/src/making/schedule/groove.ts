@@ -1,3 +1,4 @@
+import { formatWithUnit, placeWithUnit } from '../../terms/quantity';
 import { kindOf, type Host, type PartFeature } from '../part';
 import { equalCuts, setting, type Bench, type Schedule } from './schedule';
 
@@ -21,7 +22,7 @@ function groove(f: Grooved, host: Host): { readonly depthMm: number; readonly fr
 }
 
 /** A groove plunged with a tool narrower than it, wall by wall, by the cross-slide dial. */
-export function grooveSchedule(f: Grooved, host: Host, { partingMm }: Bench): Omit<Schedule, 'id' | 'title'> | null {
+export function grooveSchedule(f: Grooved, host: Host, { partingMm, unit }: Bench): Omit<Schedule, 'id' | 'title'> | null {
   const g = groove(f, host);
   if (!g || g.depthMm < 1e-6) return null;
   const fits = partingMm <= g.widthMm + 1e-9;
@@ -46,7 +47,11 @@ export function grooveSchedule(f: Grooved, host: Host, { partingMm }: Bench): Om
     tools: [{ kind: 'parting', atMostMm: g.widthMm }],
     cuts: { on: 'cross', toMm: equalCuts(g.depthMm, PECK_MM) },
     words: [
-      ...(fits ? [] : [`The tool is ${partingMm} mm wide and the groove ${Number(g.widthMm.toFixed(3))}: grind one to the width first.`]),
+      ...(fits
+        ? []
+        : [
+            `The tool is ${placeWithUnit(partingMm, unit)} wide and the groove ${formatWithUnit(g.widthMm, unit)}: grind one to the width first.`,
+          ]),
       plunges > 1
         ? `${plunges} plunges, each 0.2 of the tool over the last; the second wall goes to its rung, then one light pass along the floor.`
         : 'One plunge; light feed at the floor, and no dwell.',

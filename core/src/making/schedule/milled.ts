@@ -1,4 +1,5 @@
 import { findThread } from '../../book/threads';
+import { formatWithUnit, placeWithUnit } from '../../terms/quantity';
 import type { PartFeature } from '../part';
 import { equalCuts, setting, usual, type Scheduler, type ToolNeed } from './schedule';
 
@@ -55,14 +56,14 @@ export const flatsSchedule: Scheduler<Flats> = (f, host) => {
   };
 };
 
-export const slotSchedule: Scheduler<Slot> = (f, host, { finderMm }) => ({
+export const slotSchedule: Scheduler<Slot> = (f, host, { finderMm, unit }) => ({
   settings: [
     setting(
       f,
       'centre',
       'from the edge to the centre line',
       edgeToCentreMm(host.surface.leftMm, finderMm),
-      `half the round and half a finder of ${finderMm} mm`,
+      `half the round and half a finder of ${placeWithUnit(finderMm, unit)}`,
     ),
     setting(f, 'depth', 'down from touching the end', f.depthMm, 'as drawn'),
   ],
@@ -82,7 +83,7 @@ export const splineSchedule: Scheduler<Spline> = (f, host) => ({
   words: ['Cut one side of all teeth, shift over by a tooth and the cutter, cut the other; try the hub.'],
 });
 
-export const crossHoleSchedule: Scheduler<CrossHole> = (f, host, { finderMm }) => {
+export const crossHoleSchedule: Scheduler<CrossHole> = (f, host, { finderMm, unit }) => {
   const d = host.surface.leftMm;
   const deep = f.reach === 'to depth' ? f.depthMm : f.reach === 'through' ? d : d / 2 - host.beyondAt(host.surface.fromMm + f.atMm);
   const pilot = f.diameterMm >= PILOT_FROM_MM;
@@ -93,7 +94,7 @@ export const crossHoleSchedule: Scheduler<CrossHole> = (f, host, { finderMm }) =
         'centre',
         'from the edge to the centre line',
         edgeToCentreMm(d, finderMm),
-        `half the round and half a finder of ${finderMm} mm`,
+        `half the round and half a finder of ${placeWithUnit(finderMm, unit)}`,
       ),
       ...(pilot ? [usual(f, 'pilot', 'pilot drill, about', PILOT_SHARE * f.diameterMm, 'it clears the web of the drill')] : []),
       setting(
@@ -109,7 +110,7 @@ export const crossHoleSchedule: Scheduler<CrossHole> = (f, host, { finderMm }) =
     words: [
       'A paper between finder and round comes on top, unless it was used to take up the spindle’s wobble. Take up the backlash the way you move.',
       ...(deep > PECK_FROM * f.diameterMm
-        ? [`Clear the chips every ${Number(f.diameterMm.toFixed(1))} mm beyond ${Number((PECK_FROM * f.diameterMm).toFixed(0))} mm deep.`]
+        ? [`Clear the chips every ${placeWithUnit(f.diameterMm, unit)} beyond ${placeWithUnit(PECK_FROM * f.diameterMm, unit)} deep.`]
         : []),
       ...(f.thread ? [`Tap ${f.thread} in the same setting.`] : []),
     ],
@@ -117,7 +118,7 @@ export const crossHoleSchedule: Scheduler<CrossHole> = (f, host, { finderMm }) =
 };
 
 /** Holes in an end face as coordinates from its centre: to the right and up, seen from that end. */
-export const holePatternSchedule: Scheduler<HolePattern> = (f) => {
+export const holePatternSchedule: Scheduler<HolePattern> = (f, _host, { unit }) => {
   // Clock angles run clockwise from the top seen from the right end; from the left end the other way.
   const turn = f.end === 'right' ? 1 : -1;
   const holes = f.circleMm > 0 ? Array.from({ length: f.count }, (_, i) => f.clockDeg + (360 * i) / f.count) : [];
@@ -139,9 +140,9 @@ export const holePatternSchedule: Scheduler<HolePattern> = (f) => {
     cuts: null,
     words: [
       ...(f.count > 1 && f.circleMm > 0
-        ? [`Check one chord: ${(f.circleMm * Math.sin(Math.PI / f.count)).toFixed(2)} mm between neighbours.`]
+        ? [`Check one chord: ${formatWithUnit(f.circleMm * Math.sin(Math.PI / f.count), unit)} between neighbours.`]
         : []),
-      ...(f.thread ? [`Drill ${Number(f.diameterMm.toFixed(2))} mm, tap ${f.thread}.`] : []),
+      ...(f.thread ? [`Drill ${formatWithUnit(f.diameterMm, unit)}, tap ${f.thread}.`] : []),
     ],
   };
 };

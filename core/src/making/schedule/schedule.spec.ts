@@ -10,6 +10,7 @@ const BENCH: Bench = {
   },
   partingMm: 3,
   finderMm: 10,
+  unit: 'mm',
 };
 const shaft = (d: number, l = 100): Part => ({ ...newPart('plain-pin', 'Shaft', d, l), features: [] });
 function withOne(kind: FeatureKindId, own: object, d = 25, part: Part = shaft(d)): Schedule {

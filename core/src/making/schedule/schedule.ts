@@ -1,6 +1,7 @@
 import { ruled, workedOut, type Figure, type Measure } from '../../terms/working';
 import type { FeatureBase, Host } from '../part';
 import type { Lathe } from '../setups';
+import type { LengthUnit } from '../../terms/quantity';
 import type { ToolKind } from '../tooling';
 
 /** Which dial a number is set on: cross slide, carriage, the compound (top slide); null for what is measured, not dialled. */
@@ -38,6 +39,8 @@ export interface Bench {
   readonly partingMm: number;
   /** Diameter of the edge finder, mm. */
   readonly finderMm: number;
+  /** In which lengths are told that stand in words. */
+  readonly unit: LengthUnit;
 }
 
 /** The schedule of one kind of feature; null where nothing has to be set for it. */

@@ -1,6 +1,6 @@
 import { findThread, overWires, singlePoint, tapHole, type Thread as BookThread } from '../../book/threads';
 import { drillWords } from '../../book/drills';
-import { formatLength, MM_PER_INCH } from '../../terms/quantity';
+import { formatLength, formatWithUnit, MM_PER_INCH, placeWithUnit, type LengthUnit } from '../../terms/quantity';
 import { kindOf, type Host, type PartFeature } from '../part';
 import { changeWheels, trainWords } from './change-wheels';
 import { setting, type Bench, type Scheduler, type Setting } from './schedule';
@@ -24,7 +24,7 @@ const MOST_TAP_MM = 24;
 const passesFor = (depthMm: number): number => Math.min(MOST, Math.max(FEWEST, Math.ceil((depthMm / FIRST_PASS_MM) ** 2)));
 
 /** Over the best wires, with what the class allows of the pitch diameter. */
-function wires(f: Thread, host: Host, t: BookThread): Setting[] {
+function wires(f: Thread, host: Host, t: BookThread, unit: LengthUnit): Setting[] {
   const flank = kindOf('thread')
     .dimensions(f, host)
     .find((d) => d.name === 'pitch-diameter');
@@ -34,7 +34,8 @@ function wires(f: Thread, host: Host, t: BookThread): Setting[] {
   const wanted = lower !== undefined && upper !== undefined ? over((lower + upper) / 2) : over();
   if (!wanted.ok) return [];
   const [least, most] = [lower, upper].map((mm) => (mm === undefined ? null : over(mm)));
-  const band = least?.ok && most?.ok ? `, ${least.value.overWiresMm.toFixed(3)} to ${most.value.overWiresMm.toFixed(3)} mm` : '';
+  const band =
+    least?.ok && most?.ok ? `, ${formatLength(least.value.overWiresMm, unit)} to ${formatWithUnit(most.value.overWiresMm, unit)}` : '';
   return [
     setting(f, 'wire', 'best wire', wire, 'touches the flanks at the pitch line'),
     setting(f, 'over-wires', 'over three wires', wanted.value.overWiresMm, `middle of the class${band}, the lead angle counted`),
@@ -42,7 +43,7 @@ function wires(f: Thread, host: Host, t: BookThread): Setting[] {
 }
 
 /** Which wheels go on, how far off the thread then is over its length, and where the half-nuts may close. */
-function gearing(f: Thread, t: BookThread, { lathe }: Bench): string[] {
+function gearing(f: Thread, t: BookThread, { lathe, unit }: Bench): string[] {
   const screwMm = lathe.leadscrewMm ?? null;
   if (screwMm === null)
     return t.unit === 'mm' ? ['On an inch leadscrew the half-nuts stay closed: back it out and reverse the spindle.'] : [];
@@ -60,7 +61,7 @@ function gearing(f: Thread, t: BookThread, { lathe }: Bench): string[] {
   const off =
     Math.abs(train.error) < 1e-9
       ? 'exact'
-      : `${offMm.toFixed(3)} mm off over its ${Number(f.lengthMm.toFixed(1))} mm${offMm > MOST_OFF_SHARE * t.pitchMm ? ': too much for a nut that long' : ''}`;
+      : `${formatWithUnit(offMm, unit)} off over its ${placeWithUnit(f.lengthMm, unit)}${offMm > MOST_OFF_SHARE * t.pitchMm ? ': too much for a nut that long' : ''}`;
   return [`Change wheels: ${trainWords(train)}; ${off}.`, nuts];
 }
 
@@ -89,11 +90,11 @@ function outside(f: Thread, host: Host, t: BookThread, bench: Bench): ReturnType
         'depth',
         'or straight in',
         depthMm,
-        `for a tip radius of ${tipSize.toFixed(2)} mm, less half of what the blank is under`,
+        `for a tip radius of ${formatWithUnit(tipSize, bench.unit)}, less half of what the blank is under`,
         'cross',
       ),
       setting(f, 'groove', 'stop groove, diameter', grooveMm, 'just below the root'),
-      ...wires(f, host, t),
+      ...wires(f, host, t, bench.unit),
     ],
     tools: [],
     cuts: { on: 'compound', toMm: passesMm },
@@ -106,7 +107,7 @@ function outside(f: Thread, host: Host, t: BookThread, bench: Bench): ReturnType
   };
 }
 
-function inside(f: Thread, host: Host, t: BookThread): ReturnType<Scheduler<Thread>> {
+function inside(f: Thread, host: Host, t: BookThread, { unit }: Bench): ReturnType<Scheduler<Thread>> {
   const hole = tapHole(t, 75);
   if (!hole.ok) return null;
   const { aimMm, limits, drills } = hole.value;
@@ -119,7 +120,7 @@ function inside(f: Thread, host: Host, t: BookThread): ReturnType<Scheduler<Thre
         'hole',
         'hole before the thread',
         aimMm,
-        `${limits.lowerMm.toFixed(3)} to ${limits.upperMm.toFixed(3)} mm, ${limits.source}`,
+        `${formatLength(limits.lowerMm, unit)} to ${formatWithUnit(limits.upperMm, unit)}, ${limits.source}`,
       ),
       ...(tapped ? [] : [setting(f, 'depth', 'straight in, from the hole', (t.majorMm - own) / 2, 'to the basic major diameter', 'cross')]),
     ],
@@ -128,7 +129,7 @@ function inside(f: Thread, host: Host, t: BookThread): ReturnType<Scheduler<Thre
     words: [
       ...(drills[0]
         ? [`Drill ${drillWords(drills[0].drill)}, ${drills[0].percent.toFixed(0)} % of thread.`]
-        : [`Bore it to ${formatLength(aimMm, 'mm')} mm.`]),
+        : [`Bore it to ${formatWithUnit(aimMm, unit)}.`]),
       tapped
         ? 'Tap held square by the tailstock, cutting oil, back a half turn to break the chip; a plug tap last in a blind hole.'
         : 'Single-point it with a bar as thick as goes in; try the mating screw, not the number alone.',
@@ -140,5 +141,5 @@ function inside(f: Thread, host: Host, t: BookThread): ReturnType<Scheduler<Thre
 export const threadSchedule: Scheduler<Thread> = (f, host, bench) => {
   const t = f.thread.trim() ? findThread(f.thread) : undefined;
   if (!t) return null;
-  return host.surface.side === 'outside' ? outside(f, host, t, bench) : inside(f, host, t);
+  return host.surface.side === 'outside' ? outside(f, host, t, bench) : inside(f, host, t, bench);
 };

@@ -106,6 +106,6 @@ export function depthLadder(part: Part, o: LadderOptions): Rung[] {
     return [...rungs, { key: 'length', what: 'Length over all', depthMm: length, toolMm: length, dial: toTurns(length, o.dial), note: '' }];
   if (!o.partOff) return rungs;
   const toolMm = o.touched === 'left' ? length + o.partingMm : length;
-  const note = o.touched === 'left' ? `left edge touched: length + ${o.partingMm} mm tool width` : 'right edge touched: the length itself';
+  const note = o.touched === 'left' ? 'left edge touched: length and the width of the tool' : 'right edge touched: the length itself';
   return [...rungs, { key: 'part-off', what: 'Part off', depthMm: length, toolMm, dial: toTurns(toolMm, o.dial), note }];
 }

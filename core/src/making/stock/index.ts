@@ -1,5 +1,15 @@
 export { blockStock } from './block-stock';
-export { chooseBars, stockNeed, USUAL_ALLOWANCES, type BarChoice, type StockAllowances, type StockNeed } from './stock';
+export {
+  chooseBars,
+  isOwnSize,
+  NO_OTHER_STOCK,
+  stockNeed,
+  USUAL_ALLOWANCES,
+  type BarChoice,
+  type OtherStock,
+  type StockAllowances,
+  type StockNeed,
+} from './stock';
 export {
   BAR_FINISHES,
   BAR_SHAPES,

@@ -1,5 +1,5 @@
 import { newPart, volumeMm3 } from '../part';
-import { chooseBars, stockNeed, USUAL_ALLOWANCES, type Bar } from './index';
+import { chooseBars, stockNeed, USUAL_ALLOWANCES, type Bar, type OtherStock } from './index';
 import { testBar } from '../../repair/job/testing';
 
 const pin = newPart('headed-pin', 'Pin', 40, 120);
@@ -34,4 +34,31 @@ it.each([
   [[bar('a', 60, 100)], 'too-short'],
 ])('says why no bar will do', (rack, code) => {
   expect(chooseBars(pin, need, rack, 1)).toMatchObject({ ok: false, problems: [{ code }] });
+});
+
+describe('other stock', () => {
+  const ring = newPart('plain-bush', 'Bush', 40, 50);
+  const bored = Math.min(...ring.bores.flatMap((b) => b.surfaces.map((s) => s.diameterMm)));
+  const need = stockNeed(ring, USUAL_ALLOWANCES);
+  const bar = (id: string, more: Partial<Bar>): Bar => ({
+    ...{ id, shape: 'round', materialId: ring.materialId, diameterMm: 60, innerMm: null, finish: 'black', lengthMm: 500 },
+    ...{ pieces: 1, place: '', priceMinor: null, version: 1 },
+    ...more,
+  });
+  const ids = (rack: readonly Bar[], other: OtherStock): string[] => {
+    const found = chooseBars(ring, need, rack, volumeMm3(ring), other);
+    return found.ok ? found.value.map((b) => b.bar.id) : [];
+  };
+  const largest = Math.max(...ring.outside.map((s) => s.diameterMm));
+
+  it('a tube with metal left in the bore wastes less than a bar; one that is wider inside will not do', () => {
+    const rack = [bar('bar', {}), bar('tube', { shape: 'tube', innerMm: bored - 3 }), bar('wide', { shape: 'tube', innerMm: bored })];
+    expect(ids(rack, { ownSizeMm: null, boreMm: bored })).toEqual(['tube', 'bar']);
+    expect(ids(rack, { ownSizeMm: null, boreMm: null })).toEqual(['bar']);
+  });
+  it('a bright bar of the part’s own size stays as it is, a black one does not, nor where something fits on it', () => {
+    const rack = [bar('bright', { diameterMm: largest, finish: 'bright' }), bar('black', { diameterMm: largest })];
+    expect(ids(rack, { ownSizeMm: largest, boreMm: null })).toEqual(['bright']);
+    expect(ids(rack, { ownSizeMm: null, boreMm: null })).toEqual([]);
+  });
 });

@@ -57,11 +57,45 @@ export interface BarChoice {
   readonly wasteCm3: number;
 }
 
-/** Solid round bars of the right material that are thick and long enough, least waste first; a reason when the rack has none. */
-export function chooseBars(part: Part, need: StockNeed, rack: readonly Bar[], volumeMm3: number): Outcome<BarChoice[]> {
-  const right = rack.filter((b) => b.shape === 'round' && b.pieces > 0 && b.materialId === part.materialId);
+/** What else than a black bar to be turned all over will do. */
+export interface OtherStock {
+  /** The largest diameter, where a bright or ground bar of just that size may stay as it is; null where something fits on it. */
+  readonly ownSizeMm: number | null;
+  /** The smallest diameter of a bore right through, where a tube may be taken; null where it is solid. */
+  readonly boreMm: number | null;
+}
+
+export const NO_OTHER_STOCK: OtherStock = { ownSizeMm: null, boreMm: null };
+
+/** A bar that is called so thick is so thick, mm. */
+const SAME_MM = 0.02;
+const DRAWN_TO_SIZE: readonly Bar['finish'][] = ['bright', 'ground'];
+
+/** Whether it is left as thick as it comes. */
+export const isOwnSize = (bar: Pick<Bar, 'diameterMm' | 'finish'>, { ownSizeMm }: OtherStock): boolean =>
+  ownSizeMm !== null && DRAWN_TO_SIZE.includes(bar.finish) && Math.abs(bar.diameterMm - ownSizeMm) < SAME_MM;
+
+const sectionMm2 = (b: Bar): number => (Math.PI / 4) * (b.diameterMm ** 2 - (b.shape === 'tube' ? (b.innerMm ?? 0) : 0) ** 2);
+
+/**
+ * Bars of the right material that are thick and long enough, least waste first: round, bright ones of the part's own size where nothing fits on
+ * it, tubes with metal left in the bore; a reason when the rack has none.
+ *
+ * @param volumeMm3 of the part
+ */
+export function chooseBars(
+  part: Part,
+  need: StockNeed,
+  rack: readonly Bar[],
+  volumeMm3: number,
+  other: OtherStock = NO_OTHER_STOCK,
+): Outcome<BarChoice[]> {
+  const { boreMm } = other;
+  const isTube = (b: Bar): boolean =>
+    b.shape === 'tube' && boreMm !== null && b.innerMm !== null && b.innerMm + USUAL_ALLOWANCES.skinMm <= boreMm;
+  const right = rack.filter((b) => (b.shape === 'round' || isTube(b)) && b.pieces > 0 && b.materialId === part.materialId);
   if (right.length === 0) return bad('no-material', 'The rack has no bar of this material. Order it, or change the material at Draw.');
-  const thick = right.filter((b) => b.diameterMm >= need.diameter.value);
+  const thick = right.filter((b) => b.diameterMm >= need.diameter.value || isOwnSize(b, other));
   if (thick.length === 0)
     return bad(
       'too-thin',
@@ -85,7 +119,7 @@ export function chooseBars(part: Part, need: StockNeed, rack: readonly Bar[], vo
       }),
       minus(need.length),
     ]),
-    wasteCm3: ((Math.PI / 4) * bar.diameterMm ** 2 * need.length.value - volumeMm3) / 1000,
+    wasteCm3: (sectionMm2(bar) * need.length.value - volumeMm3) / 1000,
   }));
   return good(choices.sort((p, q) => p.wasteCm3 - q.wasteCm3 || p.left.value - q.left.value));
 }

@@ -74,7 +74,7 @@ export function itemFindings(items: readonly JobItem[], given: ItemInputs): Item
 function itemFinding(item: JobItem, index: number, given: ItemInputs, joined: readonly ItemFinding[]): ItemFinding {
   const { live, sheet, shop } = given;
   const part = partOf(item, given, joined);
-  const plan = planFinding(part, sheet, shop, item.planKey);
+  const plan = planFinding(part, sheet, shop, item);
   const ofBlock = blockPlan(part);
   const chosen = chosenPlan(sheet, item.planKey);
   const lathe = plan?.lathe ?? shop.lathes.find((l) => l.id === chosen?.latheId) ?? shop.lathes[0] ?? null;

@@ -1,3 +1,4 @@
+import { formatWithUnit, type LengthUnit } from '../../terms/quantity';
 import { inSentence } from '../../terms/words';
 import {
   heldPlan,
@@ -18,12 +19,14 @@ import {
   USUAL_ALLOWANCES,
   type Bar,
   type BarChoice,
+  type OtherStock,
   type StockAllowances,
   type StockNeed,
 } from '../../making/stock';
 import type { Outcome } from '../../terms/outcome';
 import { plus, ruled, sumOf, workedOut, type Figure } from '../../terms/working';
 import { chosenPlan, type PlanChoice } from './choices';
+import type { JobItem } from './items';
 import type { PartFinding } from './part-finding';
 import { barFigure, cuttingMin, passesFor, surfaceSpeed, type SegmentPasses } from './planned-passes';
 import { pushedIn, type Pushed } from './pushed';
@@ -58,6 +61,8 @@ export interface PlanFinding {
   readonly need: StockNeed;
   readonly bars: Outcome<BarChoice[]>;
   readonly bar: Bar | null;
+  /** How many are wanted, and how many come out of the chosen bar and others like it. */
+  readonly off: { readonly wanted: number; readonly fromBar: number };
   /** How it is held from beginning to end, as chosen or as is best here. */
   readonly held: HeldPlan;
   /** Every way to hold it, the best first, each as it is without what anybody moved. */
@@ -124,10 +129,10 @@ function minutesOf(setUp: SetUp, passes: readonly SegmentPasses[]): Figure {
 }
 
 /** The most that two surfaces run out to each other: every holding between them shifts the axis, at worst all one way. */
-function mostFigure({ id, words, predicted }: AskedRunOut): Figure | null {
+function mostFigure({ id, words, predicted }: AskedRunOut, unit: LengthUnit): Figure | null {
   if (!predicted) return null;
   const steps = predicted.steps.map((s, i) => ruled(`run-out.${id}.step.${i}`, s.words, s.mm, 'indicator movement after holding it so'));
-  const rest = steps.length > 1 ? `; usually about ${Number(predicted.usualMm.toFixed(3))} mm, as they seldom lie one way` : '';
+  const rest = steps.length > 1 ? `; usually about ${formatWithUnit(predicted.usualMm, unit)}, as they seldom lie one way` : '';
   return { ...sumOf(`run-out.${id}`, `${words}, at most`, steps.map(plus)), ...(rest ? { note: `All lying one way${rest}.` } : {}) };
 }
 
@@ -135,6 +140,17 @@ function mostFigure({ id, words, predicted }: AskedRunOut): Figure | null {
 function dialOf({ machine }: SetUp, lathe: Lathe, { machines }: Shop): Dial | null {
   if (machine === 'lathe') return lathe.carriage;
   return machine === 'mill' ? (machines.find((m) => m.mill)?.mill?.dial ?? null) : null;
+}
+
+/** A bright bar stays as it is where only the general tolerance asks for its size; a tube does where a bore goes right through. */
+function otherStock({ part, dimensions }: PartFinding): OtherStock {
+  const largest = part.outside.reduce((most, s) => (s.diameterMm > most.diameterMm ? s : most));
+  const free = dimensions.find((d) => d.dimension.key === largest.id)?.from === 'general' && largest.kind !== 'taper';
+  const through = part.bores.find((b) => b.through);
+  return {
+    ownSizeMm: free ? largest.diameterMm : null,
+    boreMm: through ? Math.min(...part.bores.flatMap((b) => b.surfaces.map((s) => s.diameterMm))) : null,
+  };
 }
 
 /** Diameter of an ordinary edge finder, mm. */
@@ -145,24 +161,29 @@ const stockMm = (part: PartFinding['part'], plan: PlanChoice | null, rack: reado
   rack.find((b) => b.id === plan?.barId)?.diameterMm ?? stockNeed(part, USUAL_ALLOWANCES).diameter.value;
 
 /** Stock, set-ups, ladders and passes for the drawn part; null while there is no part or no lathe. */
-export function planFinding(found: PartFinding | null, sheet: JobSheet, shop: Shop, planKey: string): PlanFinding | null {
+export function planFinding(
+  found: PartFinding | null,
+  sheet: JobSheet,
+  shop: Shop,
+  item: Pick<JobItem, 'planKey' | 'quantity'>,
+): PlanFinding | null {
   if (!found || found.part.outside.length === 0) return null;
-  const stored = chosenPlan(sheet, planKey);
+  const stored = chosenPlan(sheet, item.planKey);
   const lathe = shop.lathes.find((l) => l.id === stored?.latheId) ?? shop.lathes[0];
   if (!lathe) return null;
   const plan = stored ?? usualPlan(lathe);
-  const work = workOf(found.part, lathe, stockMm(found.part, stored, shop.rack), plan.grippedMm);
+  const work = workOf(found.part, lathe, stockMm(found.part, stored, shop.rack), plan.grippedMm, sheet.job.unit);
   const { plans: ways, no } = rankedWays(work);
   // Plans of before nobody was asked were all from the bar, and so is what cannot be held as it was chosen.
   const way = stored ? (stored.way ?? 'bar') : ways[0]!.way;
   const chosen = heldPlan(way, work, plan.moved ?? []);
   const held = chosen.ok ? chosen.value : ways[0]!;
   const need = stockNeed(found.part, allowancesOf(plan, held.way));
-  const bars = chooseBars(found.part, need, shop.rack, found.volumeMm3 ?? 0);
+  const bars = chooseBars(found.part, need, shop.rack, found.volumeMm3 ?? 0, otherStock(found));
   const bar = shop.rack.find((b) => b.id === plan.barId) ?? (bars.ok ? bars.value[0]!.bar : null);
   const barMm = bar?.diameterMm ?? need.diameter.value;
-  const passes = passesFor(found.segments, plan, lathe, barMm, found.part.materialId, shop.drillSets);
-  const schedules = schedulesOf(found.part, { lathe, partingMm: plan.partingMm, finderMm: FINDER_MM });
+  const passes = passesFor(found.segments, plan, lathe, bar ?? { diameterMm: barMm, innerMm: null }, found.part.materialId, shop.drillSets);
+  const schedules = schedulesOf(found.part, { lathe, partingMm: plan.partingMm, finderMm: FINDER_MM, unit: sheet.job.unit });
   const powerKw = shop.machines.find((m) => m.id === lathe.id)?.powerKw ?? null;
   const setUps = held.setUps.map((setUp): PlannedSetUp => {
     const dial = dialOf(setUp, lathe, shop);
@@ -172,7 +193,7 @@ export function planFinding(found: PartFinding | null, sheet: JobSheet, shop: Sh
       setUp,
       dial,
       ladder: dial ? depthLadder(found.part, { fromFarEnd, partingMm, touched, dial, partOff, toLength, cuts }) : [],
-      pushed: pushedIn(setUp, passes, found, powerKw),
+      pushed: pushedIn(setUp, passes, found, powerKw, sheet.job.unit),
       schedules: schedules.filter((x) => cuts.includes(x.id)),
       minutes: minutesOf(setUp, passes),
     };
@@ -184,6 +205,7 @@ export function planFinding(found: PartFinding | null, sheet: JobSheet, shop: Sh
     need,
     bars,
     bar,
+    off: { wanted: item.quantity, fromBar: bar ? bar.pieces * Math.floor((bar.lengthMm + USUAL_ALLOWANCES.sawMm) / need.length.value) : 0 },
     held,
     ways,
     noWays: no,
@@ -191,7 +213,7 @@ export function planFinding(found: PartFinding | null, sheet: JobSheet, shop: Sh
       const setUp = held.setUps.find((s) => s.cuts.includes(m.id))?.number;
       return setUp === undefined ? [] : [{ words: m.words, setUp }];
     }),
-    runOuts: held.asked.map((asked) => ({ asked, most: mostFigure(asked) })),
+    runOuts: held.asked.map((asked) => ({ asked, most: mostFigure(asked, sheet.job.unit) })),
     setUps,
     passes,
     problems: [

@@ -12,6 +12,7 @@ import {
   type SpindleSpeed,
 } from '../../making/process';
 import type { Lathe } from '../../making/setups';
+import type { Bar } from '../../making/stock';
 import { bad, type Outcome } from '../../terms/outcome';
 import { tabled, workedOut, type Figure } from '../../terms/working';
 import type { PlanChoice } from './choices';
@@ -55,12 +56,13 @@ export function passesFor(
   segments: readonly SegmentFinding[],
   plan: PlanChoice,
   lathe: Lathe,
-  barMm: number,
+  stock: Pick<Bar, 'diameterMm' | 'innerMm'>,
   materialId: string,
   sets: readonly DrillSet[],
 ): SegmentPasses[] {
   const surface = surfaceSpeed(plan, materialId);
   const speed = surface.value;
+  const barMm = stock.diameterMm;
   const bar = barFigure(barMm);
   const rpmFigure = (key: string, label: string, outcome: Outcome<SpindleSpeed>, over: Figure): Figure | null =>
     outcome.ok
@@ -77,7 +79,10 @@ export function passesFor(
     const { id } = segment.segment;
     const inside = segment.segment.side === 'inside';
     const options = { ...USUAL_PASSES, finishes: plan.finishes };
-    const drill = drillFigure(id, segment.diameter.value, sets);
+    const drill =
+      stock.innerMm === null
+        ? drillFigure(id, segment.diameter.value, sets)
+        : tabled(`plan.drill.${id}`, 'hole of the tube', stock.innerMm, 'the rack');
     const from = inside ? drill : bar;
     const passes =
       inside && drill.value === 0

@@ -1,6 +1,7 @@
 import { materialOf, type Material } from '../../book/materials';
 import type { SetUp } from '../../making/holdings';
 import { cuttingForceN, cuttingKw, PUSH_SHARE, USUAL_FEEDS_MM, workBendMm, type Held } from '../../making/process';
+import { formatWithUnit, type LengthUnit } from '../../terms/quantity';
 import { inSentence } from '../../terms/words';
 import { ruled, workedOut, type Figure } from '../../terms/working';
 import type { PartFinding } from './part-finding';
@@ -37,7 +38,13 @@ function bendOf(x: SegmentPasses, setUp: SetUp, held: Held, m: Material, lengthM
 }
 
 /** Outside surfaces of a holding as the tool pushes them; none where the book has no cutting force for the material. */
-export function pushedIn(setUp: SetUp, passes: readonly SegmentPasses[], { part }: PartFinding, powerKw: number | null): Pushed[] {
+export function pushedIn(
+  setUp: SetUp,
+  passes: readonly SegmentPasses[],
+  { part }: PartFinding,
+  powerKw: number | null,
+  unit: LengthUnit,
+): Pushed[] {
   const m = materialOf(part.materialId);
   const held = heldAs(setUp);
   if (!m?.kc11 || m.mc === null || !held || setUp.machine !== 'lathe') return [];
@@ -69,15 +76,23 @@ export function pushedIn(setUp: SetUp, passes: readonly SegmentPasses[], { part 
     const speed = x.roughSpeed.ok ? x.roughSpeed.value.speedMMin : 0;
     const roughKw = cuttingKw(cuttingForceN(kc11, mc, rough, USUAL_FEEDS_MM.rough), speed);
     const { lowerMm, upperMm } = x.segment.limits;
-    return [{ segmentId: id, bend, roughKw, words: wordsOf(name, bend.value, upperMm - lowerMm, held, roughKw, powerKw) }];
+    return [{ segmentId: id, bend, roughKw, words: wordsOf(name, bend.value, upperMm - lowerMm, held, roughKw, powerKw, unit) }];
   });
 }
 
-function wordsOf(name: string, bendMm: number, widthMm: number, held: Held, roughKw: number, powerKw: number | null): string {
+function wordsOf(
+  name: string,
+  bendMm: number,
+  widthMm: number,
+  held: Held,
+  roughKw: number,
+  powerKw: number | null,
+  unit: LengthUnit,
+): string {
   const shape = held === 'chuck' ? 'it comes out thicker towards its free end' : 'it comes out with a belly';
   const bends =
     bendMm > TOLD_SHARE * widthMm
-      ? `${name}: the last cut pushes it off by up to ${bendMm.toFixed(3)} mm on the diameter, so ${shape}. A sharp tool, a lighter last cut and spring passes, or a steady.`
+      ? `${name}: the last cut pushes it off by up to ${formatWithUnit(bendMm, unit)} on the diameter, so ${shape}. A sharp tool, a lighter last cut and spring passes, or a steady.`
       : '';
   const power =
     powerKw !== null && roughKw > powerKw

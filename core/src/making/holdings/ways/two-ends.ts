@@ -1,4 +1,5 @@
 import { bad, good } from '../../../terms/outcome';
+import { placeWithUnit } from '../../../terms/quantity';
 import { inSentence } from '../../../terms/words';
 import type { Cut } from '../cut';
 import type { HoldingKind } from '../holding';
@@ -34,9 +35,12 @@ export const twoEnds = (holding: HoldingKind, name: string, about: string): Hold
     const held = gripOn(work, one, free);
     if (!held) return bad('nothing-to-hold', 'Nothing round is left to hold it on when it is turned round.');
     if (held.lengthMm < leastGripMm(held.diameterMm))
-      return bad('short-grip', `${held.name} is only ${held.lengthMm.toFixed(0)} mm long: too short to hold it on.`);
+      return bad('short-grip', `${held.name} is only ${placeWithUnit(held.lengthMm, work.unit)} long: too short to hold it on.`);
     if (holding === 'collet' && held.diameterMm > (work.lathe.spindleBoreMm ?? Infinity))
-      return bad('collet-too-small', `${held.name} is too thick for a collet: the spindle takes ${work.lathe.spindleBoreMm} mm.`);
+      return bad(
+        'collet-too-small',
+        `${held.name} is too thick for a collet: the spindle takes ${placeWithUnit(work.lathe.spindleBoreMm ?? 0, work.unit)}.`,
+      );
     const share = outside.filter((s) => first.has(s.id)).reduce((sum, s) => sum + s.lengthMm, 0);
     return good([
       turningSetUp(work, {

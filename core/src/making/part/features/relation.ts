@@ -1,4 +1,3 @@
-import { formatLength } from '../../../terms/quantity';
 import { inSentence } from '../../../terms/words';
 import type { FeatureBase, FeatureKind, Host } from '../feature-kind';
 
@@ -57,7 +56,7 @@ export const relation: FeatureKind<Relation> = {
   operations: (f, host) => [
     {
       kind: 'hold',
-      words: `In one holding with ${words(host, f.to)}, or dialled in on it: ${label(f, host)} at most ${formatLength(f.mm, 'mm')} mm`,
+      words: `In one holding with ${words(host, f.to)}, or dialled in on it: ${label(f, host)}`,
       makes: ['off'],
     },
   ],

@@ -158,7 +158,8 @@ export class Plan {
     const out = ruled[0]?.asked.find((a) => a.state === 'out');
     const own = p.held.asked.find((a) => a.id === out?.id);
     if (!out?.predicted || own?.state !== 'fits') return '';
-    const show = (mm: number): string => this.size(mm, 3);
+    const unit = this.store.unit();
+    const show = (mm: number): string => formatLength(mm, unit, unit === 'mm' ? 3 : 4);
     return `Why ${inSentence(WAYS[p.held.way].name)}: ${inSentence(WAYS[ruled[0]!.way].name)} may leave ${out.words} ${show(out.predicted.mostMm)} out; wanted ${show(out.wantedMm)}.`;
   });
 

@@ -92,7 +92,9 @@ export class SetUpSheet {
     const part = this.store.repair()?.part?.part;
     const here = new Set(this.one().setUp.cuts);
     const moved = new Set((this.plan().plan.moved ?? []).map((m) => m.id));
-    return part ? cutsOf(part).flatMap((c) => (here.has(c.id) ? [{ id: c.id, name: c.name, moved: moved.has(c.id) }] : [])) : [];
+    return part
+      ? cutsOf(part, this.store.unit()).flatMap((c) => (here.has(c.id) ? [{ id: c.id, name: c.name, moved: moved.has(c.id) }] : []))
+      : [];
   });
   protected readonly anyMoved = computed(() => this.cuts().some((c) => c.moved));
   protected readonly places = computed((): readonly Option[] =>
