@@ -33,7 +33,7 @@ const VIEWS: readonly {
   { file: 'photo', job: 'Ramp hinge pin', station: 'receive', click: ['Open picture As it came in'], wait: 'Set a marker' },
   { file: 'decide', job: 'Rocker pivot', station: 'decide', to: 'ip-fit-desk', wait: 'True the hole' },
   { file: 'draw', job: 'Mixer drive shaft', station: 'draw', wait: 'Its row' },
-  { file: 'plan', job: 'Ramp hinge pin', station: 'plan', wait: 'Set-up 1' },
+  { file: 'plan', job: 'Mixer drive shaft', station: 'plan', click: ['2 All that must run true'], wait: 'Set-up 2' },
   { file: 'cut', job: 'Roller spindle', station: 'cut', wait: 'Next cut' },
   { file: 'prove', job: 'Ramp hinge pin', station: 'prove', click: ['Draw 400,000 plays'], wait: 'in 95 of 100' },
   {

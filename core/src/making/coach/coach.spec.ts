@@ -1,4 +1,4 @@
-import { advise, type CoachSettings } from './coach';
+import { advise, countAgain, type CoachSettings } from './coach';
 import type { CutRecord } from './tool-habit';
 
 const lathe = { cross: { unit: 'in', perTurn: 0.2, perLine: 0.001, reads: 'radius' } } as const;
@@ -135,5 +135,19 @@ describe('at the boring bar', () => {
     expect(thin.state).toBe('polish');
     expect(thin.sentences.join()).toContain('hone');
     expect(advise([cut(0.8, 40.012)], bore).state).toBe('in');
+  });
+});
+
+describe('the count of the dial', () => {
+  it('is found again from what a pass leaves', () => {
+    // A stiff tool, 0.02 in in so far: 42 - 2 x 25.4 x 0.02. A pass that leaves 40.476 stands at 0.03.
+    const stiff = [cut(0, 42), cut(0.01, 41.492), cut(0.02, 40.984)];
+    expect(countAgain(stiff, 40.476, settings)).toBeCloseTo(0.03, 3);
+    const bore = stiff.map((c) => cut(0.5 - c.dial, 82 - c.measuredMm));
+    expect(countAgain(bore, 82 - 40.476, { ...settings, side: 'inside' })).toBeCloseTo(0.47, 3);
+  });
+  it('is not where nothing came off, or nothing was cut', () => {
+    expect(countAgain([cut(0, 42)], 42, settings)).toBeNull();
+    expect(countAgain([], 42, settings)).toBeNull();
   });
 });

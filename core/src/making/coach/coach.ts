@@ -179,6 +179,29 @@ export function advise(cuts: readonly CutRecord[], s: CoachSettings): Advice {
   return { ...advice, aimMm: -advice.aimMm, nextMm: back(advice.nextMm), nextDial: back(advice.nextDial) };
 }
 
+/**
+ * The count on the cross-slide dial, found again from a size that a pass just left with the tool where it stands now.
+ *
+ * @param cuts before the count was lost, oldest first
+ * @param sizeMm measured after that pass, at 20 °C
+ * @returns the dial's count from where it was zeroed, in its unit; null where nothing was cut before, or the pass took nothing off
+ */
+export function countAgain(
+  cuts: readonly CutRecord[],
+  sizeMm: number,
+  s: Pick<CoachSettings, 'lathe' | 'side' | 'plusMinusMm' | 'leastChipMm'>,
+): number | null {
+  const sign = s.side === 'outside' ? 1 : -1;
+  const along = cuts.map((c) => ({ dial: sign * c.dial, measuredMm: sign * c.measuredMm }));
+  const last = along.at(-1);
+  if (!last || sign * sizeMm >= last.measuredMm) return null;
+  const habit = learnHabit(along, s.lathe, s.plusMinusMm / 2, s.leastChipMm);
+  const at = diameterForCrossDial(last.dial - along[0]!.dial, s.lathe);
+  const off = last.measuredMm - sign * sizeMm;
+  const dialMm = deepest(at - off, at + DEEPEST_TIMES * off, (d) => expectAt(habit, d).mm >= sign * sizeMm);
+  return sign * (along[0]!.dial + crossDialFor(dialMm, s.lathe));
+}
+
 function adviseAlong(cuts: readonly CutRecord[], s: CoachSettings): Advice {
   const [beyond, far] = s.side === 'outside' ? ['Under', 'lower'] : ['Over', 'upper'];
   const aimMm = (s.limits.lowerMm + s.limits.upperMm) / 2;

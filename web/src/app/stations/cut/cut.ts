@@ -6,6 +6,7 @@ import {
   dialDecimals,
   formatLength,
   newestRelease,
+  partLengthMm,
   sentence,
   turnsOf,
   turnsWords,
@@ -20,6 +21,7 @@ import { ItemSteps, PieceRow } from '../../items';
 import { StateMark } from '../../mark';
 import { DialPicture } from './dial-picture';
 import { PracticeLathe } from './practice-lathe';
+import { SecondThoughts } from './second-thoughts';
 import { SetBySet } from './set-by-set';
 
 const TITLES: Readonly<Record<Advice['state'], string>> = {
@@ -36,7 +38,7 @@ const TITLES: Readonly<Record<Advice['state'], string>> = {
 /** At the machine: now, wanted, to come off; what to set on the dial, from two metres away. */
 @Component({
   selector: 'ip-cut',
-  imports: [RouterLink, StateMark, DialPicture, ItemSteps, PieceRow, PracticeLathe, SetBySet],
+  imports: [RouterLink, StateMark, DialPicture, ItemSteps, PieceRow, PracticeLathe, SecondThoughts, SetBySet],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './cut.html',
   styleUrl: './cut.less',
@@ -137,6 +139,8 @@ export class Cut {
     if (next) this.take(next);
     else this.bySets.set(true);
   }
+
+  protected readonly lengthMm = computed(() => partLengthMm(this.store.repair()?.part?.part ?? { outside: [] }));
 
   protected take(x: CutFinding): void {
     this.bySets.set(false);

@@ -1,0 +1,122 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import {
+  countAgain,
+  dialDecimals,
+  formatWithUnit,
+  LEAST_CHIP_MM,
+  setOverMm,
+  turnsOf,
+  turnsWords,
+  type CutFinding,
+  type Lathe,
+} from '@iron-patch/core';
+import { LengthInput } from '../../form';
+import { SheetStore } from '../../sheet-data';
+
+/** What a mic tells of a size, 95 %, mm, where only the count of the dial is asked. */
+const READ_MM = 0.004;
+
+/** Two things that go wrong between two cuts: the count of turns is lost, or the piece comes out with a taper. */
+@Component({
+  selector: 'ip-second-thoughts',
+  imports: [LengthInput],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <details>
+      <summary>Lost count of the dial?</summary>
+      <p class="quiet">Take a pass where the tool stands now, measure, and the count is found from the size.</p>
+      <div class="row">
+        <ip-length label="It measures now" [mm]="size()" [unit]="store.unit()" [allowZero]="false" (mmChange)="size.set($event)" />
+        @if (count(); as c) {
+          <p class="told fig" role="status">{{ c }}</p>
+        }
+      </div>
+    </details>
+    @if (cut().segment.segment.side === 'outside') {
+      <details>
+        <summary>Comes out with a taper?</summary>
+        <p class="quiet">Measure it at two places along one pass: the tailstock is set over until both are alike.</p>
+        <div class="row">
+          <ip-length label="Near the headstock" [mm]="head()" [unit]="store.unit()" [allowZero]="false" (mmChange)="head.set($event)" />
+          <ip-length label="Near the tailstock" [mm]="tail()" [unit]="store.unit()" [allowZero]="false" (mmChange)="tail.set($event)" />
+          <ip-length
+            label="Between the two places"
+            [mm]="apart()"
+            [unit]="store.unit()"
+            [allowZero]="false"
+            (mmChange)="apart.set($event)"
+          />
+          <ip-length
+            label="From chuck or centre to centre"
+            [mm]="whole()"
+            [unit]="store.unit()"
+            [allowZero]="false"
+            (mmChange)="length.set($event)"
+          />
+        </div>
+        @if (shift(); as s) {
+          <p class="told" role="status">{{ s }}</p>
+        }
+      </details>
+    }
+  `,
+  styles: `
+    summary {
+      min-height: 44px;
+      display: flex;
+      align-items: center;
+      cursor: pointer;
+      color: var(--blue);
+      font: 600 16px var(--label);
+      padding: 0 8px;
+    }
+    .row {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 10px 18px;
+      align-items: end;
+    }
+    .told {
+      font-size: 22px;
+      margin: 8px 0;
+    }
+  `,
+})
+export class SecondThoughts {
+  protected readonly store = inject(SheetStore);
+  readonly cut = input.required<CutFinding>();
+  readonly lathe = input.required<Lathe>();
+  /** Length of the part, mm: what the work is held over unless somebody says otherwise. */
+  readonly partMm = input.required<number>();
+  protected readonly size = signal<number | null>(null);
+  protected readonly head = signal<number | null>(null);
+  protected readonly tail = signal<number | null>(null);
+  protected readonly apart = signal<number | null>(null);
+  protected readonly length = signal<number | null>(null);
+  protected readonly whole = computed(() => this.length() ?? this.partMm());
+
+  protected readonly count = computed(() => {
+    const size = this.size();
+    if (size === null) return '';
+    const { cuts, segment } = this.cut();
+    const lathe = this.lathe();
+    const settings = { lathe, side: segment.segment.side, plusMinusMm: READ_MM, leastChipMm: LEAST_CHIP_MM.hss };
+    const count = countAgain(cuts, size, settings);
+    if (count === null)
+      return cuts.length
+        ? 'Nothing came off by that: wind in until a pass takes a chip, then measure.'
+        : 'There is no size on record to count from yet.';
+    const { cross } = lathe;
+    const told = count >= 0 ? turnsWords(turnsOf(count, cross), cross) : count.toFixed(dialDecimals(cross));
+    return `The dial counts ${told} ${cross.unit} from zero.`;
+  });
+
+  protected readonly shift = computed(() => {
+    const [head, tail, apart] = [this.head(), this.tail(), this.apart()];
+    if (head === null || tail === null || apart === null || apart <= 0) return '';
+    const mm = setOverMm(Math.max(head, tail), Math.min(head, tail), apart, this.whole());
+    if (mm < 1e-6) return 'No taper: leave the tailstock where it is.';
+    const way = tail > head ? 'towards the tool: the tailstock end is thick' : 'away from the tool: the tailstock end is thin';
+    return `Set the tailstock over by ${formatWithUnit(mm, this.store.unit())} ${way}. Then one more pass, and measure both again.`;
+  });
+}
