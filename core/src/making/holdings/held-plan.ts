@@ -56,7 +56,9 @@ function askedRunOuts({ part }: Work, setUps: readonly SetUp[], lathe: Lathe): A
 }
 
 function worstOf({ part }: Work, setUps: readonly SetUp[], lathe: Lathe): PredictedRunOut | null {
-  const ids = [...part.outside, ...part.bores.flatMap((b) => b.surfaces)].map((s) => s.id);
+  const surfaces = new Set([...part.outside, ...part.bores.flatMap((b) => b.surfaces)].map((s) => s.id));
+  // What is cut in one holding runs out alike to all else: two of each stand for the rest.
+  const ids = setUps.flatMap((s) => s.cuts.filter((id) => surfaces.has(id)).slice(0, 2));
   const pairs = ids.flatMap((a, i) => ids.slice(i + 1).map((b) => predictedRunOut(a, b, setUps, lathe)));
   if (pairs.some((p) => p === null)) return null;
   return pairs.reduce((worst, p) => (worst === null || p!.mostMm > worst.mostMm ? p : worst), null);

@@ -1,3 +1,4 @@
+import { keeper } from '../../terms/kept';
 import type { Host } from './feature-kind';
 import { partLengthMm, placeBore, placeOutside, type Part } from './part';
 import { type PlacedSurface } from './surface';
@@ -15,11 +16,11 @@ const over = (all: readonly PlacedSurface[], x: number): PlacedSurface[] =>
 
 type Placed = { readonly outside: readonly PlacedSurface[]; readonly bores: readonly (readonly PlacedSurface[])[] };
 
+const keepPlaced = keeper<Part['outside'], Placed>();
+
 /** Every surface of a part with its place, worked out once for all that is cut into them. */
-export const placed = (part: Pick<Part, 'outside' | 'bores'>): Placed => ({
-  outside: placeOutside(part),
-  bores: part.bores.map((b) => placeBore(part, b)),
-});
+export const placed = (part: Pick<Part, 'outside' | 'bores'>): Placed =>
+  keepPlaced(part.outside, [part.bores], () => ({ outside: placeOutside(part), bores: part.bores.map((b) => placeBore(part, b)) }));
 
 function besides(row: readonly PlacedSurface[], s: PlacedSurface): { left: PlacedSurface | undefined; right: PlacedSurface | undefined } {
   return {
