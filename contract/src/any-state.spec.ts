@@ -16,6 +16,7 @@ import {
   type PlaceRecord,
   type JobSheet,
   type ReadingRecord,
+  WAY_IDS,
 } from '@iron-patch/core';
 import { drawnPin, testChoice, testPlace, testReading, testSheet, testShop } from '@iron-patch/core/testing';
 import type { AnyObjectSchema } from 'yup';
@@ -174,6 +175,9 @@ function anyChoice(world: World, version: number): ChoiceRecord {
         touched: die.pick(['left', 'right']),
         grippedMm: die.mm(5, 500),
         finishes: die.pick([2, 3]),
+        ...(die.chance(0.7)
+          ? { way: die.pick(WAY_IDS), moved: die.some(2, () => ({ id: die.pick(['body', 'head', 'gone']), to: die.pick([1, 2, 3, 9]) })) }
+          : {}),
       },
     ],
     () => [

@@ -44,6 +44,24 @@ describe('a change of any one input after the release', () => {
   });
 
   it('none, none', () => expect(movedBy(of(pin))).toEqual([]));
+  it('another way to hold it moves stops, and what is cut in another set-up does', () => {
+    expect(movedBy(of(pin, { ...plan, way: 'round-chuck' }))).toEqual(
+      expect.arrayContaining(['set-up.1.part-off', 'stock.length', 'set-up.2.head-left.to']),
+    );
+    // Body from set-up 1 to set-up 2, and its shoulder with it.
+    const moved = movedBy(of(pin, { ...plan, way: 'bar', moved: [{ id: 'body', to: 2 }] }));
+    expect(moved).toEqual(expect.arrayContaining(['set-up.1.body.shoulder', 'set-up.2.body.shoulder']));
+    expect(movedBy(of(pin, { ...plan, way: 'bar', moved: [] }))).toEqual([]);
+  });
+  it('a release of before set-ups had only their own stops misses none of those that are gone', () => {
+    const figures = release.figures.filter((f) => f.key !== 'plan.holdings');
+    const everywhere = [...figures, { ...figures[0]!, key: 'set-up.2.body.shoulder', label: 'tool at shoulder' }];
+    const old = { ...release, figures: everywhere };
+    expect(workOut({ ...of(pin), releases: [old] }, shop).moved).toEqual([]);
+    // A stop that stands where it stood is still held to what was released.
+    const wrong = everywhere.map((f) => (f.key === 'set-up.1.part-off' ? { ...f, valueMm: f.valueMm + 1 } : f));
+    expect(workOut({ ...of(pin), releases: [{ ...old, figures: wrong }] }, shop).moved.map((m) => m.key)).toEqual(['set-up.1.part-off']);
+  });
   it.each<[string, JobSheet, string]>([
     [
       'length',
