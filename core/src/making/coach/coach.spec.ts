@@ -65,6 +65,8 @@ describe('learning the tool', () => {
     const a = advise(springy, wide);
     expect(a).toMatchObject({ state: 'spring', turnIn: 0, nextDial: 1.93 / 50.8 });
     expect(Math.abs(a.nextMm! - 40.0297)).toBeLessThan(0.01);
+    // Nor is it taken on a warm part.
+    expect(advise(springy, { ...wide, part: { ...wide.part, tempC: 31 } }).state).toBe('cool');
     // Once is enough: what is read again at the same setting is not taken for another pass.
     expect(advise([...springy, cut(1.93 / 50.8, 40.1)], wide).state).not.toBe('spring');
   });

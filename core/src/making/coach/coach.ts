@@ -37,7 +37,7 @@ export interface Advice {
   readonly nextMm: number | null;
   /** Where to set the dial, in its unit. */
   readonly nextDial: number | null;
-  /** How far to turn from the last setting, in dial units: in when turning, out when boring. */
+  /** How far to turn from the last setting, in dial units: in when turning, out when boring; negative where it is wound back. */
   readonly turnIn: number | null;
   /** What `nextMm` may be off by, 95 %, mm; null where no cut is advised, or nothing is known of the tool yet. */
   readonly nextPlusMinusMm: number | null;
@@ -245,8 +245,7 @@ function adviseAlong(cuts: readonly CutRecord[], s: CoachSettings): Advice {
   const finishing = cuts.length > 1 && cuts.at(-2)!.measuredMm - aimMm <= finishFromMm(s);
   const { offMm, cutsLeft } = nextCut(leftMm, s, finishing);
   const spring = springPass(leftMm, habit, cuts, s);
-  if (spring) return { ...done, ...spring };
-  if (offMm / 2 < s.leastChipMm)
+  if (!spring && offMm / 2 < s.leastChipMm)
     return {
       ...done,
       state: 'polish',
@@ -258,7 +257,7 @@ function adviseAlong(cuts: readonly CutRecord[], s: CoachSettings): Advice {
     };
   const warmK = s.part.tempC - s.part.shopC;
   const bigMm = s.part.alphaPerK * Math.abs(last.measuredMm) * warmK;
-  if (cutsLeft === 1 && warmK > COOL_BEFORE_LAST_K)
+  if ((spring || cutsLeft === 1) && warmK > COOL_BEFORE_LAST_K)
     return {
       ...done,
       state: 'cool',
@@ -267,6 +266,7 @@ function adviseAlong(cuts: readonly CutRecord[], s: CoachSettings): Advice {
         `The part is ${warmK.toFixed(0)} °C above the shop and reads ${formatWithUnit(bigMm, s.unit)} big. Let it cool before the last cut.`,
       ],
     };
+  if (spring) return { ...done, ...spring };
   const cut = cutTo(last.measuredMm - offMm, habit, cuts, s);
   const then =
     cutsLeft === 1 ? 'Last cut.' : cutsLeft === 2 ? 'Then measure. Two equal cuts are left.' : `Then measure. ${cutsLeft} cuts are left.`;

@@ -1,4 +1,4 @@
-import { formatWithUnit, type LengthUnit } from '../../terms/quantity';
+import { formatWithUnit, placeWithUnit, type LengthUnit } from '../../terms/quantity';
 import { inSentence } from '../../terms/words';
 import {
   heldPlan,
@@ -108,12 +108,15 @@ export function rungFigure(rung: Rung, setUp: number): Figure {
   ]);
 }
 
-function troubles(found: PartFinding, need: StockNeed, lathe: Lathe, bar: Bar | null): string[] {
+function troubles(found: PartFinding, need: StockNeed, lathe: Lathe, bar: Bar | null, unit: LengthUnit): string[] {
   const said: string[] = [];
   const largest = bar?.diameterMm ?? need.diameter.value;
-  if (largest > lathe.swingMm) said.push(`The bar is ${largest} mm thick and ${lathe.name} swings ${lathe.swingMm} mm.`);
+  if (largest > lathe.swingMm)
+    said.push(`The bar is ${placeWithUnit(largest, unit)} thick and ${lathe.name} swings ${placeWithUnit(lathe.swingMm, unit)}.`);
   if (need.length.value > lathe.centresMm)
-    said.push(`The work is ${need.length.value.toFixed(0)} mm long and ${lathe.name} takes ${lathe.centresMm} mm.`);
+    said.push(
+      `The work is ${placeWithUnit(need.length.value, unit)} long and ${lathe.name} takes ${placeWithUnit(lathe.centresMm, unit)}.`,
+    );
   if (found.problems.length) said.push('The drawing has problems: put them right at Draw first.');
   return said;
 }
@@ -183,7 +186,10 @@ export function planFinding(
   const bar = shop.rack.find((b) => b.id === plan.barId) ?? (bars.ok ? bars.value[0]!.bar : null);
   const barMm = bar?.diameterMm ?? need.diameter.value;
   const passes = passesFor(found.segments, plan, lathe, bar ?? { diameterMm: barMm, innerMm: null }, found.part.materialId, shop.drillSets);
-  const schedules = schedulesOf(found.part, { lathe, partingMm: plan.partingMm, finderMm: FINDER_MM, unit: sheet.job.unit });
+  // Of a drawing that does not hold no number is told to be set.
+  const schedules = found.problems.length
+    ? []
+    : schedulesOf(found.part, { lathe, partingMm: plan.partingMm, finderMm: FINDER_MM, unit: sheet.job.unit });
   const powerKw = shop.machines.find((m) => m.id === lathe.id)?.powerKw ?? null;
   const setUps = held.setUps.map((setUp): PlannedSetUp => {
     const dial = dialOf(setUp, lathe, shop);
@@ -217,7 +223,7 @@ export function planFinding(
     setUps,
     passes,
     problems: [
-      ...troubles(found, need, lathe, bar),
+      ...troubles(found, need, lathe, bar, sheet.job.unit),
       ...held.cannot,
       ...(chosen.ok ? [] : [`${WAYS[way].name}: ${chosen.problems[0]!.message}`]),
     ],

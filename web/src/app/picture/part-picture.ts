@@ -57,7 +57,7 @@ export const BLOCK_VIEWS = 'The block from the front, from above below it, from 
         </defs>
         <text x="18" y="28" class="title">{{ names[m.shows] }}</text>
         <text x="18" y="47" class="sub">half section</text>
-        @if (m.ghost.length) {
+        @if (m.ghost.length && !holding()) {
           <text x="18" y="65" class="sub">the old one dashed</text>
         }
         @if (wear()) {
@@ -71,7 +71,7 @@ export const BLOCK_VIEWS = 'The block from the front, from above below it, from 
         }
         @if (m.lines.length) {
           <g ipSceneLines [lines]="m.lines" [at]="placing()" hatch="ip-section"></g>
-          @if (m.ghost.length) {
+          @if (m.ghost.length && !holding()) {
             <g ipSceneLines class="ghost" [lines]="m.ghost" [at]="placing()" hatch="ip-section"></g>
           }
           @if (holding()) {
@@ -187,7 +187,7 @@ export class PartPicture {
   protected readonly wearTimes = WEAR_TIMES;
   protected readonly names = SHOWN;
   protected readonly viewsLabel = BLOCK_VIEWS;
-  /** At Plan: with how it is held. */
+  /** At Plan: with how it is held, in place of the old part. */
   readonly holding = input(false);
   /** Lower where the station's own work needs the room. */
   readonly heightPx = input(196);
