@@ -57,6 +57,7 @@ describe('run-out from the holdings', () => {
       ...{
         toLength: false,
         machine: 'lathe',
+        support: 'none',
         holding: number === 2 ? 'soft-jaws' : 'four-jaw',
         locates: on,
         free: 'near',

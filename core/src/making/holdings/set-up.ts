@@ -1,4 +1,5 @@
 import type { HoldingKind } from './holding';
+import type { Support } from './overhang';
 
 /** Which end of the part is free to the tool; `both` between centres. */
 export type FreeEnd = 'near' | 'far' | 'both';
@@ -27,6 +28,8 @@ export interface SetUp extends ToldSetUp {
   readonly machine: 'lathe' | 'mill' | 'press' | 'bench';
   /** How it is held on the lathe; null at any other machine. */
   readonly holding: HoldingKind | null;
+  /** What helps it at the end that is not held. */
+  readonly support: Support;
   readonly locates: Locates;
   /** Which end the tool reaches. */
   readonly free: FreeEnd;

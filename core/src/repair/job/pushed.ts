@@ -23,10 +23,10 @@ const TOLD_SHARE = 0.25;
 const PLACES = 8;
 
 /** How a holding stands against the push; null where a steady goes along. */
-function heldAs({ holding, hold }: SetUp): Held | null {
-  if (hold.includes('steady')) return null;
+function heldAs({ holding, support }: SetUp): Held | null {
+  if (support === 'steady') return null;
   if (holding === 'centres' || holding === 'mandrel') return 'centres';
-  return hold.includes('tailstock') ? 'chuck and centre' : 'chuck';
+  return support === 'tailstock' ? 'chuck and centre' : 'chuck';
 }
 
 function bendOf(x: SegmentPasses, setUp: SetUp, held: Held, m: Material, lengthMm: number, forceN: number): number {

@@ -82,7 +82,7 @@ export class HoldingLayer {
     const m = this.model();
     if (!s?.holding) return [];
     const centred = s.holding === 'centres' || s.holding === 'mandrel';
-    const tail = centred || s.hold.includes('tailstock');
+    const tail = centred || s.support !== 'none';
     const [left, right] = [this.x(m.fromMm), this.x(m.toMm)];
     const jaws = (edge: number, dir: 1 | -1, radiusPx: number): string[] =>
       [-1, 1].map((side) => {
