@@ -1,4 +1,5 @@
-import { seededRandom } from '../../evidence/proof';
+import { toleranceWidth } from '../../book/fits';
+import { normalDraws, seededRandom } from '../../evidence/proof';
 import { advise, type CoachSettings } from './coach';
 import { skimmed, take, type Draws, type LatheTemper, type SimulatedWork } from './simulated-lathe';
 import type { CutRecord } from './tool-habit';
@@ -34,14 +35,6 @@ const SHOP_C = 20;
 /** What the last emery leaves beside the middle of the limits, mm. */
 const EMERY_SD_MM = 0.003;
 const MOST_CUTS = 14;
-/** IT7 of ISO 286-1, mm, by the largest diameter of its step. */
-const IT7 = [
-  [18, 0.018],
-  [30, 0.021],
-  [50, 0.025],
-  [80, 0.03],
-] as const;
-
 const between = ({ uniform }: Draws, [a, b]: readonly [number, number]): number => a + (b - a) * uniform();
 
 /** What a micrometer tells of it, put right to 20 °C by a temperature that is itself read. */
@@ -99,19 +92,19 @@ export function coachScore(temper: TemperName, turner: Turner, parts: number, fi
   let [scrapped, inLimits, polished, cuts] = [0, 0, 0, 0];
   for (let i = 0; i < parts; i++) {
     const uniform = seededRandom(firstSeed + i);
-    const draws = { uniform, normal: (): number => Math.sqrt(-2 * Math.log(1 - uniform())) * Math.cos(2 * Math.PI * uniform()) };
+    const draws = { uniform, normal: normalDraws(uniform) };
     const nominal = between(draws, [18, 80]);
-    const width = IT7.find(([upTo]) => nominal <= upTo)![1];
+    const grade = toleranceWidth('IT7', nominal);
+    const width = grade.ok ? grade.value : 0;
     const limits = { lowerMm: nominal - width, upperMm: nominal };
     const own = TEMPERS[temper];
     const lathe: LatheTemper = {
-      ...{
-        lost: between(draws, own.lost),
-        spring: between(draws, own.spring),
-        dialMm: 0.004,
-        leastChipMm,
-        warmKPerMm: between(draws, [0, 4]),
-      },
+      lost: between(draws, own.lost),
+      spring: between(draws, own.spring),
+      pushExponent: 'pushExponent' in own ? own.pushExponent : 1,
+      dialMm: 0.004,
+      leastChipMm,
+      warmKPerMm: between(draws, [0, 4]),
     };
     const settings: CoachSettings = {
       ...{ lathe: { cross: { unit: 'mm', perTurn: 4, perLine: 0.02, reads: 'diameter' } }, unit: 'mm', limits, side: 'outside' },
