@@ -13,7 +13,10 @@ export interface CutRecord {
  * zeroed, and a share `lost` of what the dial moves that never comes off; both as mean and covariance.
  */
 interface Habit {
+  /** Of a chip of 1 mm on the diameter. */
   readonly spring: number;
+  /** How the push grows with the chip: 1 in proportion, 0.75 as the force on a chip that grows thicker (Kienzle). */
+  readonly exponent: number;
   readonly left: number;
   readonly lost: number;
   /** Variance of `left`, covariance, variance of `lost`. */
@@ -37,6 +40,8 @@ interface Reads {
 
 /** Shares of spring that are told apart. */
 const SPRING = Array.from({ length: 19 }, (_, i) => i * 0.02);
+/** Ways in which the push may grow with the chip. */
+const EXPONENTS = [1, 0.75] as const;
 /** How fast belief in a springy tool falls with its share, before any cut. */
 const SPRING_SCALE = 0.12;
 /** Before any cut: a fair screw, more likely, or a worn one. Mean and standard deviation of the share that is lost. */
@@ -55,13 +60,36 @@ const CHIP_SD_SHARE = 0.005;
 /** What is off by more than so many standard deviations is doubted, not believed. */
 const DOUBTED = 3;
 
+const STEPS = 4;
+
+/** What comes off of what stands before the tool, mm on the diameter, and how that grows with it: the rest is what the push bends it away. */
+function takenOf(
+  standing: number,
+  { spring, exponent }: Pick<Habit, 'spring' | 'exponent'>,
+): { readonly mm: number; readonly slope: number } {
+  const push = spring / (1 - spring);
+  if (exponent === 1 || push === 0) return { mm: (1 - spring) * standing, slope: 1 - spring };
+  // The left side bends upwards less and less: from the whole of it Newton's steps come down to the root, from below it after the first.
+  let t = (1 - spring) * standing;
+  for (let i = 0; i < STEPS; i++) {
+    const over = t + push * t ** exponent - standing;
+    t = Math.max(t - over / (1 + push * exponent * t ** (exponent - 1)), standing * 1e-3);
+  }
+  return { mm: t, slope: 1 / (1 + push * exponent * t ** (exponent - 1)) };
+}
+
 const startingHabits = (): Habit[] =>
   SPRING.flatMap((spring) =>
-    SCREWS.map(({ lost, sd, weight }) => ({
-      ...{ spring, lost, left: spring * SKIM_MM },
-      cov: [(spring * SKIM_SD_MM) ** 2 + TOUCH_SD_MM ** 2, 0, sd ** 2] as const,
-      weight: weight * Math.exp(-spring / SPRING_SCALE),
-    })),
+    EXPONENTS.flatMap((exponent) =>
+      SCREWS.map(({ lost, sd, weight }) => {
+        const { mm, slope } = takenOf(SKIM_MM, { spring, exponent });
+        return {
+          ...{ spring, exponent, lost, left: SKIM_MM - mm },
+          cov: [((1 - slope) * SKIM_SD_MM) ** 2 + TOUCH_SD_MM ** 2, 0, sd ** 2] as const,
+          weight: weight * Math.exp(-spring / SPRING_SCALE),
+        };
+      }),
+    ),
   );
 
 function scaled(habits: readonly Habit[]): Habit[] {
@@ -82,19 +110,20 @@ function after(
   fromMm: number,
   dialMm: number,
   { uMm, leastChipMm }: Reads,
-): { readonly mm: number; readonly sd: number } {
+): { readonly mm: number; readonly sd: number; readonly slope: number } {
   const tool = toolAt(h, firstMm, dialMm);
   const standing = fromMm - tool.mm;
-  if (standing <= 0) return { mm: fromMm, sd: uMm };
-  const full = (1 - h.spring) * standing;
+  if (standing <= 0) return { mm: fromMm, sd: uMm, slope: 0 };
+  const { mm: full, slope } = takenOf(standing, h);
   const rubbed = full / 2 < leastChipMm;
   const taken = rubbed ? full / 2 : full;
   return {
+    slope,
     mm: fromMm - taken,
     // What was read before, where the tool stands, the dial itself, the chip.
     sd: Math.hypot(
-      h.spring * uMm,
-      (1 - h.spring) * Math.sqrt(tool.variance + DIAL_SD_MM ** 2),
+      (1 - slope) * uMm,
+      slope * Math.sqrt(tool.variance + DIAL_SD_MM ** 2),
       rubbed ? full / Math.sqrt(12) : CHIP_SD_SHARE * taken,
     ),
   };
@@ -102,14 +131,14 @@ function after(
 
 /** The habit after one more cut: where the tool stands and how worn the screw is follow from it by least squares. */
 function learned(h: Habit, firstMm: number, beforeMm: number, c: { readonly dialMm: number; readonly mm: number }, reads: Reads): Habit {
-  const { mm, sd } = after(h, firstMm, beforeMm, c.dialMm, reads);
+  const { mm, sd, slope } = after(h, firstMm, beforeMm, c.dialMm, reads);
   const spread = Math.hypot(sd, reads.uMm);
   const off = c.mm - mm;
   const z = Math.abs(off) / spread;
   // Far off is doubted: it moves the belief no more than what is just believable does.
   const noise = Math.max(1, z / DOUBTED) ** 2;
   const weight = (h.weight * Math.exp(-(Math.min(z, DOUBTED) ** 2) / 2)) / (spread * Math.max(1, (z / DOUBTED) ** 2));
-  const g = 1 - h.spring;
+  const g = slope;
   const [a, b, d] = h.cov;
   // The size falls by g for each mm of `left`, and rises by g times the dial for each unit of `lost`.
   const [ha, hb] = [-g, g * c.dialMm];
