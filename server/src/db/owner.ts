@@ -22,6 +22,7 @@ export async function withOwner<T>(url: string, work: (client: pg.Client) => Pro
     await client.query('rollback').catch(() => undefined);
     throw e;
   } finally {
+    // A connection that is gone has let the lock go with it, and need not be ended: what went wrong of it is told above.
     await client.query('select pg_advisory_unlock($1)', [OWNER_LOCK]).catch(() => undefined);
     await client.end().catch(() => undefined);
   }

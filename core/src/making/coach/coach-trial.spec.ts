@@ -8,7 +8,7 @@ const WANTED: Readonly<Record<TemperName, readonly [scrapped: number, inLimits: 
   'takes 70 to 95 %': [6, 88],
   'springs 2 to 10 %': [8, 88],
   'springs 5 to 30 %': [22, 70],
-  'springs by the force': [8, 88],
+  'springs as a round nose does': [8, 88],
 };
 
 describe.each(Object.keys(TEMPERS) as TemperName[])('IT7 on a lathe that is or has: %s', (temper) => {

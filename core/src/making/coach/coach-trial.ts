@@ -10,8 +10,8 @@ export const TEMPERS = {
   'takes 70 to 95 %': { lost: [0.05, 0.3], spring: [0, 0.02] },
   'springs 2 to 10 %': { lost: [0, 0], spring: [0.02, 0.1] },
   'springs 5 to 30 %': { lost: [0, 0], spring: [0.05, 0.3] },
-  // Not as the coach has it in its mind: the push does not grow in proportion.
-  'springs by the force': { lost: [0, 0.1], spring: [0.02, 0.15], pushExponent: 0.75 },
+  // Neither of the ways in which the coach thinks that the push grows with the chip.
+  'springs as a round nose does': { lost: [0, 0.1], spring: [0.02, 0.15], pushExponent: 0.6 },
 } as const satisfies Readonly<Record<string, Pick<LatheTemper, 'pushExponent'> & Record<'lost' | 'spring', readonly [number, number]>>>;
 export type TemperName = keyof typeof TEMPERS;
 

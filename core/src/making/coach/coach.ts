@@ -1,7 +1,7 @@
 import { formatWithUnit, type LengthUnit } from '../../terms/quantity';
 import { judge } from '../../evidence/proof';
 import { crossDialFor, diameterForCrossDial, type Lathe } from '../setups';
-import { chanceUnder, deepest, expectAt, learnHabit, standingAt, type CutRecord, type ToolHabit } from './tool-habit';
+import { deepest, foretell, learnHabit, standingAt, type CutRecord, type Foretold, type ToolHabit } from './tool-habit';
 
 export interface CoachSettings {
   readonly lathe: Pick<Lathe, 'cross'>;
@@ -98,14 +98,18 @@ function cutTo(targetMm: number, habit: ToolHabit, cuts: readonly CutRecord[], s
   const at = dialledMm(cuts, s);
   const last = cuts.at(-1)!;
   const offMm = last.measuredMm - targetMm;
-  const safe = (d: number): boolean => chanceUnder(habit, d, s.limits.lowerMm) <= MOST_UNDER;
+  const next = (d: number): Foretold => foretell(habit, d, s.limits.lowerMm);
+  const safe = ({ under }: Foretold): boolean => under <= MOST_UNDER;
   // A cut winds in, if only to tell a springy tool from a worn screw; it is wound back where what still stands before the tool would go too far.
-  const least = [at + offMm / 2, at].find(safe) ?? at - offMm;
+  const least = [at + offMm / 2, at].find((d) => safe(next(d))) ?? at - offMm;
   // Before anything is known of the tool the dial goes in by what is to come off: no deeper on a guess.
   const known = cuts.length > 1;
   const mostMm = at + (known ? DEEPEST_TIMES : 1) * offMm;
-  const dialMm = deepest(least, mostMm, (d) => expectAt(habit, d).mm >= targetMm && safe(d));
-  const expected = expectAt(habit, dialMm);
+  const dialMm = deepest(least, mostMm, (d) => {
+    const left = next(d);
+    return left.mm >= targetMm && safe(left);
+  });
+  const expected = next(dialMm);
   const turnIn = crossDialFor(dialMm - at, s.lathe);
   const standingMm = known ? standingAt(habit, at) : 0;
   const more = dialMm - at + standingMm - (last.measuredMm - expected.mm);
@@ -132,8 +136,8 @@ function springPass(leftMm: number, habit: ToolHabit, cuts: readonly CutRecord[]
   const last = cuts.at(-1)!;
   if (cuts.length < 2 || last.dial === cuts.at(-2)!.dial) return null;
   const at = dialledMm(cuts, s);
-  const { mm, sdMm } = expectAt(habit, at);
-  const inside = mm + sdMm <= s.limits.upperMm && mm - sdMm >= s.limits.lowerMm && chanceUnder(habit, at, s.limits.lowerMm) <= MOST_UNDER;
+  const { mm, sdMm, under } = foretell(habit, at, s.limits.lowerMm);
+  const inside = mm + sdMm <= s.limits.upperMm && mm - sdMm >= s.limits.lowerMm && under <= MOST_UNDER;
   if (!inside || last.measuredMm - mm < SPRING_SHARE * leftMm) return null;
   return {
     state: 'spring',
@@ -198,7 +202,7 @@ export function countAgain(
   const habit = learnHabit(along, s.lathe, s.plusMinusMm / 2, s.leastChipMm);
   const at = diameterForCrossDial(last.dial - along[0]!.dial, s.lathe);
   const off = last.measuredMm - sign * sizeMm;
-  const dialMm = deepest(at - off, at + DEEPEST_TIMES * off, (d) => expectAt(habit, d).mm >= sign * sizeMm);
+  const dialMm = deepest(at - off, at + DEEPEST_TIMES * off, (d) => foretell(habit, d, -Infinity).mm >= sign * sizeMm);
   return sign * (along[0]!.dial + crossDialFor(dialMm, s.lathe));
 }
 

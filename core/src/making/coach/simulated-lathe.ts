@@ -4,7 +4,7 @@ export interface LatheTemper {
   readonly lost: number;
   /** Of what stands before the tool, what it is pushed away from: it comes back at the next pass; a share. */
   readonly spring: number;
-  /** How the push grows with the chip: 1 in proportion; 0.75 as the force on a chip of growing thickness does (Kienzle), with that share at 1 mm. */
+  /** How the push grows with the chip: 1 in proportion; less at a rounded nose, with that share at 1 mm. */
   readonly pushExponent?: number;
   /** Standard deviation of setting the dial, mm on the diameter. */
   readonly dialMm: number;

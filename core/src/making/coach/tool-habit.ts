@@ -15,7 +15,7 @@ export interface CutRecord {
 interface Habit {
   /** Of a chip of 1 mm on the diameter. */
   readonly spring: number;
-  /** How the push grows with the chip: 1 in proportion, 0.75 as the force on a chip that grows thicker (Kienzle). */
+  /** How the push grows with the chip: 1 in proportion to its depth, less at a rounded nose, which pushes a thin cut off by more than its share. */
   readonly exponent: number;
   readonly left: number;
   readonly lost: number;
@@ -40,8 +40,12 @@ interface Reads {
 
 /** Shares of spring that are told apart. */
 const SPRING = Array.from({ length: 19 }, (_, i) => i * 0.02);
-/** Ways in which the push may grow with the chip. */
-const EXPONENTS = [1, 0.75] as const;
+/** Ways in which the push may grow with the chip, and how much each is believed before any cut. */
+const PUSHES = [
+  { exponent: 1, weight: 0.8 },
+  { exponent: 0.75, weight: 0.12 },
+  { exponent: 0.5, weight: 0.08 },
+] as const;
 /** How fast belief in a springy tool falls with its share, before any cut. */
 const SPRING_SCALE = 0.12;
 /** Before any cut: a fair screw, more likely, or a worn one. Mean and standard deviation of the share that is lost. */
@@ -60,7 +64,7 @@ const CHIP_SD_SHARE = 0.005;
 /** What is off by more than so many standard deviations is doubted, not believed. */
 const DOUBTED = 3;
 
-const STEPS = 4;
+const STEPS = 3;
 
 /** What comes off of what stands before the tool, mm on the diameter, and how that grows with it: the rest is what the push bends it away. */
 function takenOf(
@@ -80,21 +84,27 @@ function takenOf(
 
 const startingHabits = (): Habit[] =>
   SPRING.flatMap((spring) =>
-    EXPONENTS.flatMap((exponent) =>
+    PUSHES.flatMap(({ exponent, weight: pushed }) =>
       SCREWS.map(({ lost, sd, weight }) => {
         const { mm, slope } = takenOf(SKIM_MM, { spring, exponent });
         return {
           ...{ spring, exponent, lost, left: SKIM_MM - mm },
           cov: [((1 - slope) * SKIM_SD_MM) ** 2 + TOUCH_SD_MM ** 2, 0, sd ** 2] as const,
-          weight: weight * Math.exp(-spring / SPRING_SCALE),
+          weight: pushed * weight * Math.exp(-spring / SPRING_SCALE),
         };
       }),
     ),
   );
 
+/** What is believed less than this changes no number. */
+const FORGOTTEN = 1e-4;
+
 function scaled(habits: readonly Habit[]): Habit[] {
-  const all = habits.reduce((s, h) => s + h.weight, 0);
-  return habits.map((h) => ({ ...h, weight: h.weight / all }));
+  const sum = (of: readonly Habit[]): number => of.reduce((s, h) => s + h.weight, 0);
+  const all = sum(habits);
+  const kept = habits.filter((h) => h.weight > FORGOTTEN * all);
+  const rest = sum(kept);
+  return kept.map((h) => ({ ...h, weight: h.weight / rest }));
 }
 
 /** Where the tool stands at a setting of the dial, mm: mean and variance. */
@@ -183,19 +193,25 @@ function normalBelow(z: number): number {
   return z < 0 ? (1 - erf) / 2 : (1 + erf) / 2;
 }
 
-/** What the next pass will leave with the dial so far in from where it was zeroed, mm on the diameter: mean and standard deviation. */
-export function expectAt(t: ToolHabit, dialMm: number): { readonly mm: number; readonly sdMm: number } {
-  const all = t.habits.map((h) => ({ w: h.weight, ...after(h, t.firstMm, t.lastMm, dialMm, t.reads) }));
-  const mm = all.reduce((s, a) => s + a.w * a.mm, 0);
-  return { mm, sdMm: Math.sqrt(all.reduce((s, a) => s + a.w * (a.sd ** 2 + (a.mm - mm) ** 2), 0)) };
+/** What the next pass will leave, mm on the diameter: mean and standard deviation, and how likely it goes under a size, 0 to 1. */
+export interface Foretold {
+  readonly mm: number;
+  readonly sdMm: number;
+  readonly under: number;
 }
 
-/** How likely the next pass goes under a size, 0 to 1. */
-export const chanceUnder = (t: ToolHabit, dialMm: number, limitMm: number): number =>
-  t.habits.reduce((s, h) => {
-    const { mm, sd } = after(h, t.firstMm, t.lastMm, dialMm, t.reads);
-    return s + h.weight * normalBelow((limitMm - mm) / Math.max(sd, 1e-6));
-  }, 0);
+/** The next pass with the dial so far in from where it was zeroed, mm on the diameter; `limitMm` is the size that it must not go under. */
+export function foretell(t: ToolHabit, dialMm: number, limitMm: number): Foretold {
+  let [mm, squares, under] = [0, 0, 0];
+  for (const h of t.habits) {
+    const one = after(h, t.firstMm, t.lastMm, dialMm, t.reads);
+    mm += h.weight * one.mm;
+    // About the last size, so that no small difference of large squares is taken.
+    squares += h.weight * (one.sd ** 2 + (one.mm - t.lastMm) ** 2);
+    under += h.weight * normalBelow((limitMm - one.mm) / Math.max(one.sd, 1e-6));
+  }
+  return { mm, sdMm: Math.sqrt(Math.max(0, squares - (mm - t.lastMm) ** 2)), under };
+}
 
 /** What still stands before the tool at a setting of the dial, mm on the diameter: it comes off at the next pass. */
 export const standingAt = (t: ToolHabit, dialMm: number): number =>

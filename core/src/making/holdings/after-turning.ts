@@ -25,6 +25,7 @@ function tail(
       fromFarEnd: false,
       partsOff: false,
       toLength: false,
+      overhangMm: 0,
       support: 'none',
       locates: held ? { on: 'surface', id: held.id } : { on: 'stock' },
       free: 'both',

@@ -76,8 +76,6 @@ function notOnThis(way: WayId, { lathe, lengthMm, barMm, unit }: Work): string[]
   ];
 }
 
-const isHeldOn = (s: SetUp, id: string): boolean => s.locates.on === 'surface' && s.locates.id === id;
-
 /** Cuts that somebody moved, put where they said; what that breaks is told. */
 function withMoves(
   setUps: readonly SetUp[],
@@ -107,9 +105,7 @@ function withMoves(
     if (locates.on !== 'surface') return [];
     const cutIn = changed.find((o) => o.cuts.includes(locates.id));
     const name = inSentence(cuts.find((c) => c.id === locates.id)?.name ?? '');
-    return cutIn && cutIn.number >= s.number && isHeldOn(s, locates.id)
-      ? [`Set-up ${s.number} holds on ${name}, which is not cut before it.`]
-      : [];
+    return cutIn && cutIn.number >= s.number ? [`Set-up ${s.number} holds on ${name}, which is not cut before it.`] : [];
   });
   return { setUps: changed, broken };
 }

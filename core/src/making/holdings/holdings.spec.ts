@@ -28,7 +28,7 @@ const shaft = (mm: number): Part => ({
   features: [trueTo('seat-right', 'seat-left', mm)],
 });
 const held = (way: WayId, part: Part, lathe = LATHE): HeldPlan => {
-  const plan = heldPlan(way, workOf(part, lathe, 50, 25, 'mm'));
+  const plan = heldPlan(way, workOf(part, lathe, 50, 'mm'));
   if (!plan.ok) throw new Error(plan.problems[0]!.message);
   return plan.value;
 };
@@ -57,6 +57,7 @@ describe('run-out from the holdings', () => {
       ...{
         toLength: false,
         machine: 'lathe',
+        overhangMm: 0,
         support: 'none',
         holding: number === 2 ? 'soft-jaws' : 'four-jaw',
         locates: on,
@@ -102,20 +103,20 @@ describe('run-out from the holdings', () => {
 
 describe('ways to hold it', () => {
   it('are ranked by what the lathe can, then by what runs true enough, then by the time', () => {
-    const { plans } = rankedWays(workOf(shaft(0.01), LATHE, 50, 25, 'mm'));
+    const { plans } = rankedWays(workOf(shaft(0.01), LATHE, 50, 'mm'));
     const ways = plans.map((p) => p.way);
     expect(ways.indexOf('round-chuck')).toBeGreaterThan(ways.indexOf('round-four-jaw'));
     expect(ways.indexOf('round-chuck')).toBeGreaterThan(ways.indexOf('centres'));
     // Where nothing must run true, the quickest is first.
-    const free = rankedWays(workOf({ ...shaft(0.01), features: [] }, LATHE, 50, 25, 'mm')).plans;
+    const free = rankedWays(workOf({ ...shaft(0.01), features: [] }, LATHE, 50, 'mm')).plans;
     expect(free[0]!.settingMin).toBe(Math.min(...free.map((p) => p.settingMin)));
     const without = { ...LATHE, holdings: [{ kind: 'four-jaw' as const, runOutMm: null }] };
-    expect(rankedWays(workOf(shaft(0.01), without, 50, 25, 'mm')).plans[0]!.way).toBe('round-four-jaw');
+    expect(rankedWays(workOf(shaft(0.01), without, 50, 'mm')).plans[0]!.way).toBe('round-four-jaw');
   });
 
   it('say why a part cannot be held so', () => {
     const why = (part: Part): Record<string, string> =>
-      Object.fromEntries(rankedWays(workOf(part, LATHE, 60, 25, 'mm')).no.map((n) => [n.way, n.why]));
+      Object.fromEntries(rankedWays(workOf(part, LATHE, 60, 'mm')).no.map((n) => [n.way, n.why]));
     expect(why(newPart('plain-pin', 'Pin', 40, 120))).toMatchObject({
       'round-chuck': expect.stringContaining('one surface'),
       centres: expect.stringContaining('one surface'),
@@ -126,7 +127,7 @@ describe('ways to hold it', () => {
 
   it('tell a shaft longer than the bed, and a seat too thick for a collet', () => {
     expect(held('centres', shaft(0.01), { ...LATHE, centresMm: 200 }).cannot[0]).toContain('226 mm long');
-    const thin = heldPlan('round-collet', workOf(shaft(0.01), { ...LATHE, spindleBoreMm: 10 }, 50, 25, 'mm'));
+    const thin = heldPlan('round-collet', workOf(shaft(0.01), { ...LATHE, spindleBoreMm: 10 }, 50, 'mm'));
     expect(thin).toMatchObject({ ok: false, problems: [{ message: expect.stringContaining('too thick for a collet') }] });
   });
 
@@ -190,7 +191,7 @@ describe('ways to hold it', () => {
 
 describe('what somebody moves', () => {
   it('changes the prediction, and what is held on before it is cut is said', () => {
-    const work = workOf(shaft(0.02), LATHE, 50, 25, 'mm');
+    const work = workOf(shaft(0.02), LATHE, 50, 'mm');
     const moved = heldPlan('bar', work, [{ id: 'seat-right', to: 2 }]);
     if (!moved.ok) throw new Error('no plan');
     expect(moved.value.setUps[1]!.cuts).toContain('seat-right');
@@ -214,7 +215,7 @@ describe('any part, any way', () => {
   const parts = Array.from({ length: 60 }, () => anyPart(random));
   const plans = parts.flatMap((part) =>
     WAY_IDS.flatMap((way) => {
-      const work = workOf(part, LATHE, 0, 25, 'mm');
+      const work = workOf(part, LATHE, 0, 'mm');
       const plan = heldPlan(way, work);
       return plan.ok ? [{ part, work, plan: plan.value }] : [];
     }),

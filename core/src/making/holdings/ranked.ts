@@ -1,4 +1,5 @@
 import { heldPlan, type AskedRunOut, type HeldPlan } from './held-plan';
+import type { PredictedRunOut } from './run-out';
 import { WAY_IDS, type WayId } from './ways';
 import type { Work } from './work';
 
@@ -13,7 +14,11 @@ const BAD: Readonly<Record<AskedRunOut['state'], number>> = { fits: 0, close: 1,
 /** How far what it gives is from what is asked: 0 where all is well. */
 export const shortfall = (p: HeldPlan): number => Math.max(0, ...p.asked.map((a) => BAD[a.state]));
 
-const worstMm = (p: HeldPlan): number => Math.max(0, ...p.asked.map((a) => a.predicted?.mostMm ?? Infinity));
+/** The worst of the run-outs that are asked; null where none is, or of one nothing is known. */
+export const worstAsked = ({ asked }: Pick<HeldPlan, 'asked'>): PredictedRunOut | null =>
+  asked.some((a) => !a.predicted) ? null : (asked.map((a) => a.predicted!).sort((p, q) => q.mostMm - p.mostMm)[0] ?? null);
+
+const worstMm = (p: HeldPlan): number => worstAsked(p)?.mostMm ?? Infinity;
 
 /** Every way to hold a part, the best first: what this lathe can, then what runs true enough, then what is set up sooner. */
 export function rankedWays(work: Work): { readonly plans: HeldPlan[]; readonly no: NoWay[] } {

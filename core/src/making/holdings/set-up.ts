@@ -28,6 +28,8 @@ export interface SetUp extends ToldSetUp {
   readonly machine: 'lathe' | 'mill' | 'press' | 'bench';
   /** How it is held on the lathe; null at any other machine. */
   readonly holding: HoldingKind | null;
+  /** What stands out of the holding, mm; 0 between centres. */
+  readonly overhangMm: number;
   /** What helps it at the end that is not held. */
   readonly support: Support;
   readonly locates: Locates;

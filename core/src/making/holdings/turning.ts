@@ -98,6 +98,7 @@ export function turningSetUp(work: Work, t: Turning): SetUpDraft {
     toLength: t.toLength,
     machine: 'lathe',
     holding: t.holding,
+    overhangMm: t.overhangMm,
     support,
     locates: t.locates,
     free: t.free,

@@ -14,14 +14,12 @@ export interface Work {
   readonly largestMm: number;
   /** Diameter of the stock, mm. */
   readonly barMm: number;
-  /** Held in the chuck, mm. */
-  readonly grippedMm: number;
   /** In which lengths are told that stand in words. */
   readonly unit: LengthUnit;
 }
 
 /** The part as it is to be held; it must be valid and turned. */
-export function workOf(part: Part, lathe: Lathe, barMm: number, grippedMm: number, unit: LengthUnit): Work {
+export function workOf(part: Part, lathe: Lathe, barMm: number, unit: LengthUnit): Work {
   const outside = placeOutside(part);
   const largestMm = largestDiameterMm(part);
   return {
@@ -32,7 +30,6 @@ export function workOf(part: Part, lathe: Lathe, barMm: number, grippedMm: numbe
     lengthMm: partLengthMm(part),
     largestMm,
     barMm: Math.max(barMm, largestMm),
-    grippedMm,
     unit,
   };
 }

@@ -9,8 +9,8 @@ const PECK_MM = 0.5;
 /** Neighbouring plunges overlap by this share of the tool. */
 const OVERLAP = 0.2;
 
-/** Depth of the floor below the surface, on the radius, and where its walls stand from the surface's left end; all mm. */
-function groove(f: Grooved, host: Host): { readonly depthMm: number; readonly fromMm: number; readonly widthMm: number } | null {
+/** Depth of the floor below the surface, on the radius, and from wall to wall; mm. */
+function groove(f: Grooved, host: Host): { readonly depthMm: number; readonly widthMm: number } | null {
   const cut = kindOf(f.kind).cut(f, host);
   if (cut.shape !== 'turned') return null;
   const xs = cut.contour.map((p) => p.x);
@@ -18,7 +18,7 @@ function groove(f: Grooved, host: Host): { readonly depthMm: number; readonly fr
   const inside = host.surface.side === 'inside';
   const floor = inside ? Math.max(...rs) : Math.min(...rs);
   const [from, to] = [Math.min(...xs), Math.max(...xs)];
-  return { depthMm: Math.abs(floor - host.radiusAt((from + to) / 2)), fromMm: from, widthMm: to - from };
+  return { depthMm: Math.abs(floor - host.radiusAt((from + to) / 2)), widthMm: to - from };
 }
 
 /** A groove plunged with a tool narrower than it, wall by wall, by the cross-slide dial. */

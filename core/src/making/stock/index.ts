@@ -1,7 +1,6 @@
 export { blockStock } from './block-stock';
 export {
   chooseBars,
-  isOwnSize,
   NO_OTHER_STOCK,
   stockNeed,
   USUAL_ALLOWANCES,

@@ -72,7 +72,7 @@ const SAME_MM = 0.02;
 const DRAWN_TO_SIZE: readonly Bar['finish'][] = ['bright', 'ground'];
 
 /** Whether it is left as thick as it comes. */
-export const isOwnSize = (bar: Pick<Bar, 'diameterMm' | 'finish'>, { ownSizeMm }: OtherStock): boolean =>
+const isOwnSize = (bar: Pick<Bar, 'diameterMm' | 'finish'>, { ownSizeMm }: OtherStock): boolean =>
   ownSizeMm !== null && DRAWN_TO_SIZE.includes(bar.finish) && Math.abs(bar.diameterMm - ownSizeMm) < SAME_MM;
 
 const sectionMm2 = (b: Bar): number => (Math.PI / 4) * (b.diameterMm ** 2 - (b.shape === 'tube' ? (b.innerMm ?? 0) : 0) ** 2);

@@ -108,12 +108,13 @@ export function rungFigure(rung: Rung, setUp: number): Figure {
   ]);
 }
 
-function troubles(found: PartFinding, need: StockNeed, lathe: Lathe, bar: Bar | null, unit: LengthUnit): string[] {
+function troubles(found: PartFinding, need: StockNeed, lathe: Lathe, bar: Bar | null, way: WayId, unit: LengthUnit): string[] {
   const said: string[] = [];
   const largest = bar?.diameterMm ?? need.diameter.value;
   if (largest > lathe.swingMm)
     said.push(`The bar is ${placeWithUnit(largest, unit)} thick and ${lathe.name} swings ${placeWithUnit(lathe.swingMm, unit)}.`);
-  if (need.length.value > lathe.centresMm)
+  // Where it is sawn to length the way to hold it says so itself.
+  if (WAYS[way].cutsOff && need.length.value > lathe.centresMm)
     said.push(
       `The work is ${placeWithUnit(need.length.value, unit)} long and ${lathe.name} takes ${placeWithUnit(lathe.centresMm, unit)}.`,
     );
@@ -175,7 +176,7 @@ export function planFinding(
   const lathe = shop.lathes.find((l) => l.id === stored?.latheId) ?? shop.lathes[0];
   if (!lathe) return null;
   const plan = stored ?? usualPlan(lathe);
-  const work = workOf(found.part, lathe, stockMm(found.part, stored, shop.rack), plan.grippedMm, sheet.job.unit);
+  const work = workOf(found.part, lathe, stockMm(found.part, stored, shop.rack), sheet.job.unit);
   const { plans: ways, no } = rankedWays(work);
   // Plans of before nobody was asked were all from the bar, and so is what cannot be held as it was chosen.
   const way = stored ? (stored.way ?? 'bar') : ways[0]!.way;
@@ -223,7 +224,7 @@ export function planFinding(
     setUps,
     passes,
     problems: [
-      ...troubles(found, need, lathe, bar, sheet.job.unit),
+      ...troubles(found, need, lathe, bar, held.way, sheet.job.unit),
       ...held.cannot,
       ...(chosen.ok ? [] : [`${WAYS[way].name}: ${chosen.problems[0]!.message}`]),
     ],

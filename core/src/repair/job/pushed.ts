@@ -1,5 +1,6 @@
 import { materialOf, type Material } from '../../book/materials';
 import type { SetUp } from '../../making/holdings';
+import { partLengthMm } from '../../making/part';
 import { cuttingForceN, cuttingKw, PUSH_SHARE, USUAL_FEEDS_MM, workBendMm, type Held } from '../../making/process';
 import { formatWithUnit, type LengthUnit } from '../../terms/quantity';
 import { inSentence } from '../../terms/words';
@@ -29,9 +30,14 @@ function heldAs({ holding, support }: SetUp): Held | null {
   return support === 'tailstock' ? 'chuck and centre' : 'chuck';
 }
 
-function bendOf(x: SegmentPasses, setUp: SetUp, held: Held, m: Material, lengthMm: number, forceN: number): number {
+/** What bends: between centres the whole part, in a chuck what stands out of it. */
+const freeMm = ({ overhangMm }: SetUp, held: Held, partMm: number): number => (held === 'centres' ? partMm : overhangMm);
+
+function bendOf(x: SegmentPasses, setUp: SetUp, held: Held, m: Material, partMm: number, forceN: number): number {
+  const lengthMm = freeMm(setUp, held, partMm);
+  if (lengthMm <= 0) return 0;
   const { fromMm, toMm } = x.segment.segment;
-  const fromChuck = (at: number): number => (setUp.free === 'near' ? lengthMm - at : at);
+  const fromChuck = (at: number): number => Math.max(0, lengthMm - (setUp.free === 'near' ? at : partMm - at));
   const places = Array.from({ length: PLACES + 1 }, (_, i) => fromMm + ((toMm - fromMm) * i) / PLACES);
   const at = (p: number): number => workBendMm(held, PUSH_SHARE * forceN, m.youngMpa, x.segment.diameter.value, lengthMm, fromChuck(p));
   return 2 * Math.max(...places.map(at));
@@ -49,7 +55,7 @@ export function pushedIn(
   const held = heldAs(setUp);
   if (!m?.kc11 || m.mc === null || !held || setUp.machine !== 'lathe') return [];
   const { kc11, mc } = m;
-  const lengthMm = part.outside.reduce((s, q) => s + q.lengthMm, 0);
+  const partMm = partLengthMm(part);
   return passes.flatMap((x): Pushed[] => {
     const { id, side, name } = x.segment.segment;
     const last = x.passes.ok ? x.passes.value.at(-1) : undefined;
@@ -68,9 +74,9 @@ export function pushedIn(
     const bend = workedOut(
       `set-up.${setUp.number}.${id}.bend`,
       `${inSentence(name)} is pushed away by, on the diameter`,
-      bendOf(x, setUp, held, m, lengthMm, forceN),
+      bendOf(x, setUp, held, m, partMm, forceN),
       `twice the bend of a beam held by ${held} where it bends most, as thick as it is there all along`,
-      [push, ruled(`set-up.${setUp.number}.length`, 'length', lengthMm, 'all of the part')],
+      [push, ruled(`set-up.${setUp.number}.length`, 'length', freeMm(setUp, held, partMm), 'what stands free of the holding')],
     );
     const rough = x.passes.ok ? Math.max(0, ...x.passes.value.filter((p) => p.kind === 'rough').map((p) => p.offMm / 2)) : 0;
     const speed = x.roughSpeed.ok ? x.roughSpeed.value.speedMMin : 0;

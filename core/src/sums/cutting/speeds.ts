@@ -1,6 +1,6 @@
 import { MATERIAL_SOURCE, materialOf } from '../../book/materials';
 import { good } from '../../terms/outcome';
-import { spindleSpeed } from '../../making/process';
+import { cuttingForceN, spindleSpeed } from '../../making/process';
 import { choice, length, material } from '../fields';
 import { fromTable, given, result } from '../given';
 import { circle, cross, rectangle, size } from '../marks';
@@ -45,7 +45,7 @@ export const speeds: Sum = {
     const ideal = result('speeds.ideal', 'rpm by the sum', s.idealRpm, '1000 V / (pi D)', [start, diameter], 'rpm');
     const gear = result('speeds.gear', 'gear', s.gearRpm, 'the next slower that the machine has', [ideal], 'rpm');
     const [f, a] = [v.number('feed'), v.number('depth')];
-    const force = m.kc11 ? a * f ** (1 - m.mc!) * m.kc11 : null;
+    const force = m.kc11 ? cuttingForceN(m.kc11, m.mc!, a, f) : null;
     const cut = force ? result('speeds.force', 'cutting force', force, 'kc1.1 x depth x feed^(1 - mc) (Kienzle)', [], 'force') : null;
     const kw = force ? (force * s.speedMMin) / 60_000 : 0;
     const r = diameter.value / 2;

@@ -3,7 +3,7 @@ import {
   formatLength,
   shortfall,
   WAYS,
-  type HeldPlan,
+  worstAsked,
   type PlanFinding,
   type PredictedRunOut,
   type Verdict,
@@ -133,7 +133,7 @@ export class Ways {
         chosen: p.way === this.plan().held.way,
         state,
         said: p.cannot[0] ?? (p.asked.length ? `${STATE_WORDS[state]}. ${WAYS[p.way].about}` : WAYS[p.way].about),
-        runOut: this.runOut(worstAsked(p) ?? p.worst),
+        runOut: this.runOut(p.asked.length ? worstAsked(p) : p.worst),
         holdings: p.setUps.length,
         time: about(p.settingMin),
       };
@@ -146,7 +146,3 @@ export class Ways {
     return p ? formatLength(p.mostMm, unit, unit === 'mm' ? 3 : 4) : 'not known';
   }
 }
-
-/** The worst of what is asked; null where nothing is, or of one nothing is known. */
-const worstAsked = ({ asked }: HeldPlan): PredictedRunOut | null =>
-  asked.reduce<PredictedRunOut | null>((worst, a) => (!worst || (a.predicted?.mostMm ?? 0) > worst.mostMm ? a.predicted : worst), null);
