@@ -1,5 +1,15 @@
 import { placeWithUnit, type LengthUnit } from '../../terms/quantity';
-import { hostOf, kindOf, placeAll, type OperationDraft, type Part, type PartFeature, type Host } from '../part';
+import {
+  hostOf,
+  kindOf,
+  placeAll,
+  placeBore,
+  type OperationDraft,
+  type Part,
+  type PartFeature,
+  type Host,
+  type PlacedSurface,
+} from '../part';
 
 /** Where and by what it is cut: along the axis on the lathe, across it on the mill, drawn through by a broach, or not cut at all. */
 export type CutBy = 'lathe' | 'mill' | 'broach' | 'treat';
@@ -68,10 +78,18 @@ function ofFeature(part: Part, f: PartFeature, unit: LengthUnit): Cut[] {
   ];
 }
 
-/** The mouth of the bore that a surface is of; either end for a through one and for the outside. */
+/** From which end a surface is cut: of a bore the end from which nothing narrower lies before it; the outside is reached from either. */
 function mouthOf(part: Part, surfaceId: string): Cut['from'] {
   const bore = part.bores.find((b) => b.surfaces.some((s) => s.id === surfaceId));
-  return bore && !bore.through ? bore.from : 'either';
+  if (!bore) return 'either';
+  if (!bore.through) return bore.from;
+  const along = placeBore(part, bore).sort((p, q) => p.fromMm - q.fromMm);
+  const at = along.findIndex((s) => s.id === surfaceId);
+  const least = (s: PlacedSurface): number => Math.min(s.leftMm, s.rightMm);
+  const open = (before: readonly PlacedSurface[]): boolean => before.every((s) => least(s) >= least(along[at]!) - 1e-9);
+  const [near, far] = [open(along.slice(0, at)), open(along.slice(at + 1))];
+  // What is wider than both its neighbours is recessed from the bore's own mouth.
+  return near && far ? 'either' : near ? 'near' : far ? 'far' : bore.from;
 }
 
 /**

@@ -125,6 +125,15 @@ describe('ways to hold it', () => {
     expect(why(newPart('flanged-bush', 'Bush', 50, 40))['centres']).toContain('bored through');
   });
 
+  it.each(['near', 'far'] as const)('bore a wider mouth from its own end, never through the narrower hole: %s', (from) => {
+    const bush = newPart('plain-bush', 'Bush', 30, 60);
+    const surfaces = [surface('mouth', 'cylinder', 'Mouth', 12, 26), surface('hole', 'cylinder', 'Hole', 48, 20)];
+    const stepped = { ...bush, outside: [surface('a', 'cylinder', 'A', 25, 40), surface('b', 'cylinder', 'B', 35, 36)], features: [] };
+    const { plans } = rankedWays(workOf({ ...stepped, bores: [{ id: 'b', from, through: true, surfaces }] }, LATHE, 50, 'mm'));
+    expect(plans.length).toBeGreaterThan(3);
+    for (const { setUps, way } of plans) expect([way, setUps.find((s) => s.cuts.includes('mouth'))!.free]).toEqual([way, from]);
+  });
+
   it('tell a shaft longer than the bed, and a seat too thick for a collet', () => {
     expect(held('centres', shaft(0.01), { ...LATHE, centresMm: 200 }).cannot[0]).toContain('226 mm long');
     const thin = heldPlan('round-collet', workOf(shaft(0.01), { ...LATHE, spindleBoreMm: 10 }, 50, 'mm'));

@@ -78,4 +78,31 @@ describe('the depth ladder of a headed pin', () => {
     expect(ladder('right').at(-1)!.toolMm).toBeCloseTo(120, 9);
     expect(ladder('left').at(-1)!.dial).toEqual({ turns: 9, remainder: expect.closeTo(0.3425, 6) });
   });
+
+  it('puts a tool wider than a line on both walls of a groove: its other edge stands its width away', () => {
+    // 4 mm wide, walls 20 and 24 mm from the free end, a tool of 3 mm.
+    const body = pin.outside.find((s) => s.id === 'body')!;
+    const atMm = body.lengthMm - 24;
+    const groove = {
+      id: 'g',
+      kind: 'seal-groove',
+      on: 'body',
+      name: 'Groove',
+      use: 'rod-seal',
+      atMm,
+      widthMm: 4,
+      diameterMm: 34,
+      cornerMm: 0,
+    } as const;
+    const grooved = { ...pin, features: [groove] };
+    const at = (touched: 'left' | 'right', partingMm = 3): number[] =>
+      depthLadder(grooved, { fromFarEnd: true, partingMm, touched, dial: CARRIAGE, partOff: false, toLength: false, cuts: ['g'] }).map(
+        (r) => Number(r.toolMm.toFixed(6)),
+      );
+    expect(at('left')).toEqual([23, 24]);
+    expect(at('right')).toEqual([20, 21]);
+    // One as wide as the groove, or wider and to be ground to it, plunges once.
+    expect(at('left', 4)).toEqual([24, 24]);
+    expect(at('right', 6)).toEqual([20, 20]);
+  });
 });

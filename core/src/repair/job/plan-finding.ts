@@ -24,7 +24,7 @@ import {
   type StockNeed,
 } from '../../making/stock';
 import type { Outcome } from '../../terms/outcome';
-import { plus, ruled, sumOf, workedOut, type Figure } from '../../terms/working';
+import { minus, plus, ruled, sumOf, workedOut, type Figure } from '../../terms/working';
 import { chosenPlan, type PlanChoice } from './choices';
 import type { JobItem } from './items';
 import type { PartFinding } from './part-finding';
@@ -97,15 +97,14 @@ export const usualPlan = (lathe: Lathe): PlanChoice => ({
   finishes: 2,
 });
 
-/** Where the tool stands at a stop: the depth on the part, and the tool's own width where it was touched on the far edge. */
+/** Where the tool stands at a stop: the depth on the part, and the tool's own width where another edge of it cuts than touched. */
 export function rungFigure(rung: Rung, setUp: number): Figure {
   const key = `set-up.${setUp}.${rung.key}`;
   const depth = workedOut(`${key}.depth`, inSentence(rung.what), rung.depthMm, 'distance from the zero face on the drawing', []);
   const width = rung.toolMm - rung.depthMm;
-  return sumOf(key, `tool at ${inSentence(rung.what)}`, [
-    plus(depth),
-    ...(width > 0 ? [plus(ruled(`${key}.width`, 'width of the parting tool', width, 'its left edge touched the face'))] : []),
-  ]);
+  const tool = ruled(`${key}.width`, 'width of the tool', Math.abs(width), 'the edge of it that touched the face is not the one that cuts');
+  const label = rung.dial ? `tool at ${inSentence(rung.what)}` : inSentence(rung.what);
+  return sumOf(key, label, [plus(depth), ...(width > 0 ? [plus(tool)] : width < 0 ? [minus(tool)] : [])]);
 }
 
 function troubles(found: PartFinding, need: StockNeed, lathe: Lathe, bar: Bar | null, way: WayId, unit: LengthUnit): string[] {

@@ -161,7 +161,7 @@ describe('plan and cut say where their numbers come from', () => {
     );
     expect(body.passFigures.at(-1)!.value).toBeCloseTo(body.segment.diameter.value, 9);
     const partOff = rungFigure(plan.setUps[0]!.ladder.at(-1)!, 1);
-    expect(explain(partOff, 'mm')[0]!.text).toContain('123.000 mm = part off 120.000 + width of the parting tool 3.000');
+    expect(explain(partOff, 'mm')[0]!.text).toContain('123.000 mm = part off 120.000 + width of the tool 3.000');
   });
 
   it('what is left at the lathe, and what it was', () => {

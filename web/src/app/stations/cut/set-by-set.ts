@@ -167,7 +167,7 @@ export class SetBySet {
       what: r.note ? `${r.what}, ${r.note}` : r.what,
       value: this.show(r.toolMm),
       unit: this.store.unit(),
-      dial: dial ? `${turnsWords(r.dial, dial)} ${dial.unit}` : '',
+      dial: dial && r.dial ? `${turnsWords(r.dial, dial)} ${dial.unit}` : '',
     }));
     const words = ['Wind every number from the same side: past it, go well back and come again.'];
     return [

@@ -109,15 +109,15 @@ export class LadderPicture {
   protected readonly height = computed(() => Math.max(this.rungs().length * ROW + 16, 60));
   protected readonly stops = computed(() => {
     const rungs = this.rungs();
-    const most = Math.max(1, ...rungs.map((r) => r.toolMm));
+    const most = Math.max(1, ...rungs.map((r) => r.depthMm));
     const scale = scaleLinear()
       .domain([0, most])
       .range([6, this.height() - 8]);
-    return rungs.map((r, i) => ({ at: scale(r.toolMm), row: 8 + i * ROW + ROW / 2 }));
+    return rungs.map((r, i) => ({ at: scale(r.depthMm), row: 8 + i * ROW + ROW / 2 }));
   });
 
   protected turns(r: Rung): string {
-    return turnsWords(r.dial, this.dial());
+    return r.dial ? turnsWords(r.dial, this.dial()) : '';
   }
 
   protected figure(r: Rung): Figure {
