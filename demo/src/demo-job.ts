@@ -52,9 +52,8 @@ export interface DemoCuts extends DemoPiece {
 /** Finished sizes by clock angle, and the judgement. */
 export interface DemoProof extends DemoPiece {
   readonly segmentId: string;
-  readonly stationMm: number;
   readonly instrumentId: string;
-  readonly texts: readonly (readonly [number, string])[];
+  readonly readings: readonly (readonly [stationMm: number, clockDeg: number, text: string])[];
   readonly passed: boolean;
   readonly remark: string;
 }

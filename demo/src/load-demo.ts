@@ -34,7 +34,7 @@ function clock(count: number, now: number): () => string {
 const countOf = (demo: DemoJob): number =>
   demo.readings.reduce((s, g) => s + g.rows.length * g.clocksDeg.length, 0) +
   (demo.cuts ?? []).reduce((s, c) => s + c.steps.length, 0) +
-  (demo.proofs ?? []).reduce((s, p) => s + p.texts.length, 0);
+  (demo.proofs ?? []).reduce((s, p) => s + p.readings.length, 0);
 
 /** A place of a file: a diameter of which nothing is suspected, where it does not say. */
 const wholePlace = (f: Readonly<Record<string, unknown>>): Readonly<Record<string, unknown>> => ({
@@ -139,8 +139,8 @@ async function loadJob(demo: DemoJob, address: string, now: number, photoDirecto
         });
     for (const p of (demo.proofs ?? []).filter(isOf)) {
       const segmentId = withIds(p.segmentId, ids);
-      for (const [clockDeg, text] of p.texts)
-        await take({ purpose: 'proof', ...pieceOf(p), segmentId, instrumentId: p.instrumentId, stationMm: p.stationMm, clockDeg, text });
+      for (const [stationMm, clockDeg, text] of p.readings)
+        await take({ purpose: 'proof', ...pieceOf(p), segmentId, instrumentId: p.instrumentId, stationMm, clockDeg, text });
       await send('POST', routes.proofs(jobId), { ...pieceOf(p), segmentId, passed: p.passed, remark: p.remark });
     }
   }

@@ -147,7 +147,9 @@ describe('an item', () => {
     expect((await sign({ piece: 7 })).body.problems).toMatchObject([{ code: 'unknown' }]);
     expect((await sign({})).body.problems).toMatchObject([{ code: 'unmeasured' }]);
     await take({ purpose: 'proof', dial: null });
-    expect((await sign({})).body).toMatchObject({ itemId, piece: 1, passed: true, measuredMm: 40.51 });
+    expect((await sign({})).body.problems).toMatchObject([{ code: 'unread', path: 'remark' }]);
+    const once = { remark: 'One place tells it.' };
+    expect((await sign(once)).body).toMatchObject({ itemId, piece: 1, passed: true, measuredMm: 40.51 });
     expect((await call.post(routes.releases(made.jobId), { itemId: 'gone' })).body.problems).toMatchObject([{ code: 'no-part' }]);
   });
 

@@ -50,8 +50,8 @@ export interface Advice {
   readonly abrasive: boolean;
 }
 
-/** Part warmer than the shop by more than this does not get its last cut, K. */
-const COOL_BEFORE_LAST_K = 4;
+/** A part warmer than the shop by more than this does not get its last cut, and proves nothing, K. */
+export const WARM_K = 4;
 /** Less than this is not worth a word, mm. */
 const TOLD_MM = 0.002;
 /** A spring pass must bring at least this share of what is left. */
@@ -261,7 +261,7 @@ function adviseAlong(cuts: readonly CutRecord[], s: CoachSettings): Advice {
     };
   const warmK = s.part.tempC - s.part.shopC;
   const bigMm = s.part.alphaPerK * Math.abs(last.measuredMm) * warmK;
-  if ((spring || cutsLeft === 1) && warmK > COOL_BEFORE_LAST_K)
+  if ((spring || cutsLeft === 1) && warmK > WARM_K)
     return {
       ...done,
       state: 'cool',

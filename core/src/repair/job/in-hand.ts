@@ -1,23 +1,13 @@
-import { isDiameterOfSurface } from '../../making/part';
 import type { CutFinding } from './cut-finding';
 import type { ProofFinding } from './proof-finding';
 import type { Repair } from './repair';
-
-/** Directions in which a finished diameter is read; anything else is read once. */
-const PROOF_CLOCKS = [0, 90] as const;
 
 /** The diameter that is cut now: the one picked, else the first that is not in its limits, else the first. */
 export const cutInHand = ({ cuts }: Pick<Repair, 'cuts'>, spanId: string | null): CutFinding | null =>
   cuts.find((c) => c.segment.segment.id === spanId) ?? cuts.find((c) => c.advice.state !== 'in') ?? cuts[0] ?? null;
 
-/** The first direction in which a dimension is not read yet, degrees; null once all are. */
-export const clockToProve = (p: ProofFinding): number | null =>
-  (isDiameterOfSurface(p.dimension.dimension) ? PROOF_CLOCKS : [0]).find((c) => !p.readings.some((r) => r.clockDeg === c)) ?? null;
-
 /** The dimension that is read now: the one picked, else the first that must be and is not read all round; null where none is left. */
 export const proofInHand = ({ proofs }: Pick<Repair, 'proofs'>, spanId: string | null): ProofFinding | null => {
   const read = proofs.filter((p) => !p.gauged);
-  return (
-    read.find((p) => p.dimension.dimension.key === spanId) ?? read.find((p) => p.dimension.mustProve && clockToProve(p) !== null) ?? null
-  );
+  return read.find((p) => p.dimension.dimension.key === spanId) ?? read.find((p) => p.dimension.mustProve && p.plan?.next) ?? null;
 };

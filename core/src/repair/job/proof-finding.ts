@@ -8,6 +8,7 @@ import { alphaOf, instrumentUncertaintyMm, readingFigure, toDiameter } from './m
 import { instrumentOf } from './bias';
 import type { FitFinding } from './fit-finding';
 import { predictedPlay, type DimensionFinding, type PartFinding } from './part-finding';
+import { proofPlan, type ProofPlan } from './proof-plan';
 import { MOVED_LEAST_MM } from './release';
 import type { JobSheet, ProofRecord, ReadingRecord, Shop } from './records';
 
@@ -20,6 +21,8 @@ export interface ProofFinding {
   /** No instrument of the crib reads it: it is tried with a gauge, the nut, a specimen, and what came of it is signed. */
   readonly gauged: boolean;
   readonly readings: readonly ReadingRecord[];
+  /** Where and with what it is read; null for what is gauged. */
+  readonly plan: ProofPlan | null;
   readonly shape: Shape | null;
   readonly measured: Figure | null;
   readonly verdict: Verdict;
@@ -51,6 +54,7 @@ function gaugedProof(found: DimensionFinding & { readonly limits: Limits }, proo
     limits: found.limits,
     gauged: true,
     readings: [],
+    plan: null,
     shape: null,
     measured:
       value === null ? null : typed(`segment.${key}.proved`, `${inSentence(name)} as made`, value * scale, last!.gaugedWith, '', measure),
@@ -101,6 +105,7 @@ function proofOf(
     limits: found.limits,
     gauged: false,
     readings,
+    plan: proofPlan(found, readings, sheet, shop),
     shape,
     measured,
     verdict,
@@ -123,10 +128,22 @@ export function signProblems(found: ProofFinding | undefined, given: Signing): P
     return [{ code: 'unmeasured', path: 'segmentId', message: 'Measure this dimension before passing it.' }];
   if (found.gauged && given.gaugedWith.trim() === '')
     return [{ code: 'untried', path: 'gaugedWith', message: 'Say what it was tried with: thread gauge, the nut, a specimen, a tester.' }];
-  const gaugedOut = found.gauged && given.gaugedValue !== null && judge(given.gaugedValue, 0, found.limits) === 'out';
-  return given.passed && given.remark.trim() === '' && (found.gauged ? gaugedOut : found.verdict === 'out')
-    ? [{ code: 'out', path: 'remark', message: 'It is out of its limits. Say why it may pass all the same, and who agreed.' }]
-    : [];
+  if (given.passed && found.plan?.warm.length)
+    return [
+      {
+        code: 'warm',
+        path: 'segmentId',
+        message: 'It was read while it was warm. Let it cool, withdraw those readings and read it again.',
+      },
+    ];
+  if (!given.passed || given.remark.trim() !== '') return [];
+  if (found.gauged ? given.gaugedValue !== null && judge(given.gaugedValue, 0, found.limits) === 'out' : found.verdict === 'out')
+    return [{ code: 'out', path: 'remark', message: 'It is out of its limits. Say why it may pass all the same, and who agreed.' }];
+  if (!found.plan?.next) return [];
+  const { read, spots } = found.plan;
+  return [
+    { code: 'unread', path: 'remark', message: `Read at ${read} of ${spots.length} spots. Read the rest, or say why that is enough.` },
+  ];
 }
 
 /**

@@ -1,5 +1,4 @@
 import {
-  clockToProve,
   cutInHand,
   expectedAt,
   proofInHand,
@@ -115,30 +114,32 @@ function cutTarget(repair: Repair, selection: Selection): LineTarget | null {
   };
 }
 
-function proofTarget(repair: Repair, selection: Selection): LineTarget | null {
+function proofTarget(repair: Repair, selection: Selection, unit: LengthUnit): LineTarget | null {
   const proof = proofInHand(repair, selection.spanId);
   if (!proof) return null;
-  const { key: id, surface, what } = proof.dimension.dimension;
+  const { key: id, what } = proof.dimension.dimension;
   // What is true to something else is what an indicator swings by, and may be nothing.
   const swings = READ_AS[what] === 'indicator';
-  const { fromMm, toMm } = surface;
-  const { name } = proof;
-  const stationMm = Math.round((fromMm + toMm) / 2);
-  const clockDeg = clockToProve(proof) ?? 0;
+  const { name, plan } = proof;
+  // Once all is read the first spot is read again.
+  const { stationMm, clockDeg } = plan!.next ?? plan!.spots[0]!;
+  const spot: Spot = { stationMm, clockDeg, quantity: swings ? 'indicator' : 'size' };
+  const places = new Set(plan!.spots.map((s) => s.stationMm)).size > 1;
+  const where = `${places ? `at ${placeWithUnit(stationMm, unit)}, ` : ''}${clockDeg}°`;
   return {
     purpose: 'proof',
     placeId: null,
     segmentId: id,
     ...pieceOf(repair),
     afterActId: null,
-    spot: { stationMm, clockDeg, quantity: swings ? 'indicator' : 'size' },
+    spot,
     title:
       whose(repair) +
-      (isDiameterOfSurface(proof.dimension.dimension) ? `${name}, finished and cold, ${clockDeg}°` : `${name}, finished and cold`),
+      (isDiameterOfSurface(proof.dimension.dimension) ? `${name}, finished and cold, ${where}` : `${name}, finished and cold`),
     expectedMm: swings ? null : proof.dimension.figure.value,
     nominalMm: swings ? null : proof.dimension.figure.value,
     instrumentId: '',
-    there: proof.readings.filter((r) => r.clockDeg === clockDeg),
+    there: proof.readings.filter((r) => (places ? sameSpot(r, spot) : r.clockDeg === clockDeg)),
     signed: swings,
     dial: null,
   };
@@ -154,6 +155,6 @@ export const corrected = ({ purpose, there }: LineTarget, instrumentId: string):
 /** The spot that the reading line stands at: at Cut and Prove the new part's, elsewhere the measuring plan's. */
 export function lineTarget(repair: Repair, station: StationId, selection: Selection, unit: LengthUnit): LineTarget | null {
   if (station === 'cut') return cutTarget(repair, selection);
-  if (station === 'prove') return proofTarget(repair, selection);
+  if (station === 'prove') return proofTarget(repair, selection, unit);
   return foundTarget(repair, selection, unit);
 }

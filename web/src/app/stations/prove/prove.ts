@@ -1,5 +1,4 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { FormsModule } from '@angular/forms';
 import {
   countOf,
   formatLength,
@@ -8,16 +7,18 @@ import {
   type ProofFinding,
   type ReadingRecord,
   type Verdict,
+  proofPlanWords,
   provedWords,
+  signProblems,
+  type Problem,
   writtenDimension,
   inSentence,
 } from '@iron-patch/core';
-import { NzInputModule } from 'ng-zorro-antd/input';
 import { keptDraft, ShopStore } from '../../data';
 import { SheetStore } from '../../sheet-data';
 import { ItemSteps, PieceRow } from '../../items';
 import { StateMark } from '../../mark';
-import { DraftNote } from '../../form';
+import { DraftNote, TextField } from '../../form';
 import { FigureButton } from '../../show';
 import { LicensedMatters } from '../licensed-matters';
 import { GaugeForm } from './gauge-form';
@@ -28,7 +29,7 @@ const WORDS: Readonly<Record<Verdict, string>> = { fits: 'fits', close: 'close',
 /** The finished part, cold, against its limits with the instrument's own uncertainty; its play; who passes it. */
 @Component({
   selector: 'ip-prove',
-  imports: [FormsModule, NzInputModule, FigureButton, StateMark, LicensedMatters, PlayChart, GaugeForm, DraftNote, ItemSteps, PieceRow],
+  imports: [TextField, FigureButton, StateMark, LicensedMatters, PlayChart, GaugeForm, DraftNote, ItemSteps, PieceRow],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './prove.html',
   styles: `
@@ -68,7 +69,12 @@ const WORDS: Readonly<Record<Verdict, string>> = { fits: 'fits', close: 'close',
     .remark {
       display: block;
       margin: 10px 0;
-      font-size: 15px;
+    }
+    .how {
+      font-size: 16px;
+    }
+    .verdict .quiet {
+      font-weight: 400;
     }
     .said {
       margin: 10px 0;
@@ -139,7 +145,20 @@ export class Prove {
     if (!p.gauged) document.getElementById('reading')?.focus();
   }
 
+  protected readonly problems = signal<readonly Problem[]>([]);
+  /** What putting something in the remark does not mend. */
+  protected readonly elsewhere = computed(() => this.problems().filter((x) => x.path !== 'remark'));
+  protected planWords = (p: ProofFinding): string[] => (p.plan ? proofPlanWords(p.plan, this.store.unit()) : []);
+
+  /** Beside the result of what is begun and not read everywhere. */
+  protected stillToRead({ plan, readings }: ProofFinding): string {
+    return plan?.next && readings.length ? `${plan.read} of ${plan.spots.length} read` : '';
+  }
+
   protected async sign(p: ProofFinding, passed: boolean): Promise<void> {
+    const given = { passed, remark: this.remark(), gaugedWith: '', gaugedValue: null };
+    this.problems.set(signProblems(p, given));
+    if (this.problems().length) return;
     const done = await this.store
       .prove({ ...this.store.atPiece(), segmentId: p.dimension.dimension.key, passed, remark: this.remark() })
       .catch(this.store.or(null));
