@@ -162,7 +162,7 @@ it('is handed back with its lesson and papers', async () => {
     async () => (await shop.query(`select 1 from choices where key = 'returned'`)).length === 1,
   );
   const [job] = await shop.query<{ id: string }>('select id from jobs');
-  for (const paper of ['slip.pdf', 'report.pdf', 'drawing.svg', 'readings.csv'])
+  for (const paper of ['slip.pdf', 'report.pdf', 'first-article.pdf', 'drawing.svg', 'readings.csv'])
     expect((await fetch(`${shop.address}/api/jobs/${job!.id}/${paper}`)).status).toBe(200);
   await page.click('Floor');
   await page.click('Show what is put away, 1');

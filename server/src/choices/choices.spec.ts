@@ -139,7 +139,7 @@ describe('release and proof', () => {
   });
 
   it('give one-page papers and a drawing', async () => {
-    for (const path of [routes.slip(made.jobId), routes.report(made.jobId)]) {
+    for (const path of [routes.slip(made.jobId), routes.report(made.jobId), routes.firstArticle(made.jobId)]) {
       const { headers, body } = await call
         .get(path)
         .buffer(true)

@@ -6,6 +6,7 @@ import { idIn, notFound } from '../http';
 import { loadSheet } from '../sheets';
 import { loadShop } from '../shop';
 import { drawingPdf } from './drawing';
+import { firstArticlePaper } from './first-article';
 import { jobSlip } from './job-slip';
 import { label } from './label';
 import { report } from './report';
@@ -36,6 +37,11 @@ export function mountDocuments(app: Express, pool: Pool, { timeZone, origin }: P
     const { sheet } = await load(req);
     const address = `${origin ?? `${req.protocol}://${req.get('Host') ?? 'localhost'}`}/jobs/${sheet.job.id}`;
     sendFile(res, `job-${sheet.job.number}-tag.pdf`, 'application/pdf', await label(sheet, address));
+  });
+
+  app.get(routes.firstArticle(':id'), async (req, res) => {
+    const { sheet, repair, shop } = await load(req);
+    sendFile(res, `job-${sheet.job.number}-first-article.pdf`, 'application/pdf', await firstArticlePaper(sheet, repair, shop));
   });
 
   app.get(routes.report(':id'), async (req, res) => {

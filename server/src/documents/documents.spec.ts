@@ -3,6 +3,7 @@ import { drawnPin, testChoice, testReading, testSheet, testShop } from '@iron-pa
 import { TEXT_LIMITS } from '@iron-patch/contract';
 import { textOfPdf } from '../testing/text-of-pdf';
 import { drawingPdf } from './drawing';
+import { firstArticlePaper } from './first-article';
 import { jobSlip } from './job-slip';
 import { label } from './label';
 import { measuredRows } from './measured-rows';
@@ -51,6 +52,13 @@ describe('the drawing', () => {
     const bad = testSheet({ choices: [testChoice('part', { ...drawnPin(), outside: [] })] });
     expect(sheetOf(bad)).toBeNull();
   });
+});
+
+it('the first-article report has every dimension, with its limits, and says where nothing is made to a drawing', async () => {
+  const paper = (sheet: JobSheet) => firstArticlePaper(sheet, workOut(sheet, testShop), testShop).then(textOfPdf);
+  const [page] = await paper(drawn());
+  for (const words of ['First-articlereport', 'Body', '40.033', '40.049', 'notread']) expect(squeezed(page!)).toContain(words);
+  expect(squeezed((await paper(testSheet()))[0]!)).toContain('Nothingofthisjobismadetoadrawing.');
 });
 
 describe('papers', () => {

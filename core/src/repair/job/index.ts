@@ -67,6 +67,7 @@ export { goodPieces, type ItemFinding, type PieceFinding } from './item-finding'
 export { ITEM_STATIONS, itemStanding, type ItemStation } from './item-stations';
 export { provedOf, provedWords, type Proved } from './proved';
 export { cutInHand, proofInHand } from './in-hand';
+export { firstArticle, playInputs, type Article, type ArticleRow } from './first-article';
 export { proofPlanWords } from './proof-plan';
 export { everyFigure, placeInHand, stationFigure } from './station-figure';
 export type { DiagnosisFinding } from './diagnosis-finding';

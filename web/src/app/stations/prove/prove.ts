@@ -2,11 +2,10 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import {
   countOf,
   formatLength,
-  type FitFinding,
-  type PlayInputs,
   type ProofFinding,
   type ReadingRecord,
   type Verdict,
+  playInputs,
   proofPlanWords,
   provedWords,
   signProblems,
@@ -14,6 +13,7 @@ import {
   writtenDimension,
   inSentence,
 } from '@iron-patch/core';
+import { routes } from '@iron-patch/contract';
 import { keptDraft, ShopStore } from '../../data';
 import { SheetStore } from '../../sheet-data';
 import { ItemSteps, PieceRow } from '../../items';
@@ -96,6 +96,7 @@ export class Prove {
   protected readonly store = inject(SheetStore);
   protected readonly inSentence = inSentence;
   private readonly shop = inject(ShopStore);
+  protected readonly paper = computed(() => routes.firstArticle(this.store.sheet()!.job.id));
   protected readonly words = WORDS;
   protected readonly remark = signal('');
   protected readonly kept = keptDraft(() => `prove:${this.store.sheet()!.job.id}`, { remark: this.remark });
@@ -108,20 +109,8 @@ export class Prove {
   protected readonly open = computed(() => this.proofs().some((p) => p.measured && !p.signed));
   protected readonly close = computed(() => this.proofs().some((p) => p.verdict === 'close' && !p.signed));
   protected readonly plays = computed(() =>
-    this.proofs().flatMap((p) => p.play.map((x) => ({ ...x, expected: p.measured === null, inputs: this.inputsFor(p, x.mate) }))),
+    this.proofs().flatMap((p) => p.play.map((x) => ({ ...x, expected: p.measured === null, inputs: playInputs(p, x.mate) }))),
   );
-
-  private inputsFor(p: ProofFinding, mate: FitFinding): Omit<PlayInputs, 'draws' | 'seed'> {
-    const tight = mate.figures!.hole;
-    const wide = mate.toTrue ? tight : mate.hole.largest!;
-    return {
-      pinMm: p.measured?.value ?? p.dimension.figure.value,
-      pinPlusMinusMm: p.measured?.plusMinus ?? (p.limits.upperMm - p.limits.lowerMm) / 2,
-      holeSmallestMm: tight.value,
-      holeLargestMm: wide.value,
-      holePlusMinusMm: mate.hole.shape?.plusMinusMm ?? 0,
-    };
-  }
 
   protected show(mm: number): string {
     return formatLength(mm, this.store.unit());

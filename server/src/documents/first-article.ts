@@ -1,0 +1,29 @@
+import { countOf, firstArticle, formatLength, inSentence, spanWords, type JobSheet, type Repair, type Shop } from '@iron-patch/core';
+import { Paper } from './paper';
+
+/** Every dimension of every piece: limits, what was read, with what and how often, who passed it; the play as it was drawn. */
+export function firstArticlePaper(sheet: JobSheet, repair: Repair, shop: Shop): Promise<Buffer> {
+  const { job } = sheet;
+  const show = (mm: number): string => formatLength(mm, job.unit);
+  const paper = new Paper(`First article ${job.number}`, shop.card.decimalMark);
+  const articles = firstArticle(repair.items, shop, job.unit, show);
+  paper.heading(
+    job.number,
+    job.title,
+    `First-article report of ${shop.card.name} for ${sheet.customer.name}. Sizes in ${job.unit} at 20 °C. Inside means inside by more than the instrument may be off (ISO 14253-1).`,
+  );
+  for (const a of articles) {
+    paper.section(`${a.title}: ${a.passed} of ${countOf(a.due, 'dimension')} passed`);
+    paper.table(
+      ['Dimension', 'from', 'to', 'read', 'with', 'result'],
+      a.rows.map((r) => [r.name, r.from, r.to, r.read, r.by, r.result]),
+      [4, 2, 2, 3, 4, 4],
+    );
+    for (const { mate, play } of a.plays)
+      paper.paragraph(
+        `Play in ${inSentence(mate.hole.place.name)}: ${spanWords(show(play.lowMm), show(play.highMm))} in 95 of 100 places, ${show(play.meanMm)} on the average.`,
+      );
+  }
+  if (!articles.length) paper.paragraph('Nothing of this job is made to a drawing.');
+  return paper.finish();
+}
