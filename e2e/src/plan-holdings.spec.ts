@@ -1,3 +1,4 @@
+import { seriousProblems } from './support/axe';
 import { atTheBench } from './support/at-the-bench';
 
 /** How a shaft is held is chosen among the ways to do it, what is cut where can be moved, and at Cut it is gone through number by number. */
@@ -55,6 +56,24 @@ it('at Cut every depth and setting is one large number after another', async () 
   await page.click('4 Across the axis');
   await page.click('Keyseat, pinion');
   await page.sees('down after the flat is as wide as the cutter');
+});
+
+it('a width is read between two cuts, tells how far it still goes, and can be taken back', async () => {
+  const { page, line } = bench;
+  const read = async (): Promise<number> =>
+    (
+      await bench.shop.query(
+        "select 1 from readings r join jobs j on j.id = r.job_id where j.title = 'Mixer drive shaft' and purpose = 'cut'",
+      )
+    ).length;
+  await page.click('Keyseat, pinion, width');
+  await page.until('the line at the width', async () => (await line.where()).startsWith('Keyseat, pinion, width, as it is cut now'));
+  await line.take('9.80');
+  await page.until('the reading to be stored', async () => (await read()) === 1);
+  await page.sees('The tool goes 0.182 mm on');
+  expect(await seriousProblems(page)).toEqual([]);
+  await page.click('Withdraw 9.80');
+  await page.sees('Read it as it stands now.');
 });
 
 it('one practises on a lathe that springs, and nothing of it is written down', async () => {

@@ -1,7 +1,7 @@
 import type { LengthUnit } from '../../terms/quantity';
 
-/** What an instrument can be put to. */
-export type Reads = 'outside' | 'inside' | 'length' | 'depth' | 'indicator' | 'pitch';
+/** What an instrument can be put to; a gap is between two walls that face each other: of a groove, a keyseat, a slot. */
+export type Reads = 'outside' | 'inside' | 'gap' | 'length' | 'depth' | 'indicator' | 'pitch';
 
 /**
  * Default standard uncertainties (k = 1), mm, of common instruments in a skilled hand; an instrument's own record replaces them.
@@ -14,7 +14,7 @@ export const INSTRUMENT_KINDS = {
     insideMm: 0.03,
     decimals: { mm: 2, in: 3 },
     points: 2,
-    reads: ['outside', 'inside', 'length', 'depth'],
+    reads: ['outside', 'inside', 'gap', 'length', 'depth'],
   },
   micrometer: {
     name: 'Outside mic',

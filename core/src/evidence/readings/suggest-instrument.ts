@@ -15,6 +15,7 @@ export interface Suggestable {
 const REACH: Readonly<Record<Reads, readonly InstrumentKind[]>> = {
   outside: ['micrometer', 'caliper'],
   inside: ['telescoping-gauge', 'dial-bore-gauge', 'caliper', 'bore-head'],
+  gap: ['caliper'],
   length: ['micrometer', 'caliper', 'depth-mic', 'depth-rod', 'rule'],
   depth: ['depth-mic', 'depth-rod', 'caliper', 'rule'],
   indicator: ['indicator'],

@@ -20,7 +20,7 @@ export const READ_AS: Readonly<Record<DimensionWhat, Reads | null>> = {
   inside: 'inside',
   across: 'outside',
   length: 'length',
-  width: 'length',
+  width: 'gap',
   position: 'length',
   depth: 'depth',
   'pitch-diameter': null,
@@ -31,6 +31,10 @@ export const READ_AS: Readonly<Record<DimensionWhat, Reads | null>> = {
   roughness: null,
   hardness: null,
 };
+
+/** On which side of the metal an instrument stands that reads it. */
+export const sideRead = (what: DimensionWhat): 'outside' | 'inside' =>
+  READ_AS[what] === 'inside' || READ_AS[what] === 'gap' ? 'inside' : 'outside';
 
 function ofSurface(s: PlacedSurface, lengthIsGiven: boolean, book: BookLimits | null): Dimension[] {
   const name = inSentence(s.name);

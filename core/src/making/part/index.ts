@@ -57,7 +57,7 @@ export {
 export { fieldProblem } from './field-problem';
 export { fittings, type Fitting } from './fitting';
 export { hostOf, radiusAt } from './host';
-export { dimensionsOf, isDiameterOfSurface, READ_AS } from './dimensions';
+export { dimensionsOf, isDiameterOfSurface, READ_AS, sideRead } from './dimensions';
 export { type Dimension } from './dimension';
 export { limitsOf, type DimensionLimits } from './limits';
 export { validatePart } from './validate-part';

@@ -1,10 +1,15 @@
 import type { CutFinding } from './cut-finding';
 import type { ProofFinding } from './proof-finding';
 import type { Repair } from './repair';
+import type { SizeCut } from './size-cut';
 
 /** The diameter that is cut now: the one picked, else the first that is not in its limits, else the first. */
 export const cutInHand = ({ cuts }: Pick<Repair, 'cuts'>, spanId: string | null): CutFinding | null =>
   cuts.find((c) => c.segment.segment.id === spanId) ?? cuts.find((c) => c.advice.state !== 'in') ?? cuts[0] ?? null;
+
+/** What is cut now and is no diameter of a surface; null unless it was picked. */
+export const sizeInHand = ({ sizes }: Pick<Repair, 'sizes'>, spanId: string | null): SizeCut | null =>
+  sizes.find((s) => s.key === spanId) ?? null;
 
 /** The dimension that is read now: the one picked, else the first that must be and is not read all round; null where none is left. */
 export const proofInHand = ({ proofs }: Pick<Repair, 'proofs'>, spanId: string | null): ProofFinding | null => {

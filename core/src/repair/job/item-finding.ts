@@ -15,11 +15,14 @@ import { proofFindings, type ProofFinding } from './proof-finding';
 import type { JobSheet, ReadingRecord, Shop } from './records';
 import { movedFigures, newestRelease, releasable, type MovedFigure } from './release';
 import { reworkFinding } from './rework-finding';
+import { sizeCuts, type SizeCut } from './size-cut';
 
 /** One piece of an item at the machine and finished. */
 export interface PieceFinding {
   readonly piece: Piece;
   readonly cuts: readonly CutFinding[];
+  /** What is cut and is no diameter of a surface: depths, widths, lengths, floors of grooves. */
+  readonly sizes: readonly SizeCut[];
   readonly proofs: readonly ProofFinding[];
 }
 
@@ -86,7 +89,11 @@ function itemFinding(item: JobItem, index: number, given: ItemInputs, joined: re
   const proofs = sheet.proofs.filter((p) => p.itemId === item.id && counts(p.at));
   const worked = (n: number | null): Omit<PieceFinding, 'piece'> => {
     const of = { live: readings.filter((r) => r.piece === n), proofs: proofs.filter((p) => p.piece === n) };
-    return { cuts: cutFindings(part, machine, of.live, sheet, shop), proofs: proofFindings(part, of.live, of.proofs, sheet, shop) };
+    return {
+      cuts: cutFindings(part, machine, of.live, sheet, shop),
+      sizes: sizeCuts(part, plan, of.live, sheet, shop),
+      proofs: proofFindings(part, of.live, of.proofs, sheet, shop),
+    };
   };
   // Of a batch most pieces are not begun: they are all alike.
   let blank: Omit<PieceFinding, 'piece'> | null = null;

@@ -3,7 +3,7 @@ import { judge, worst, type Limits, type Verdict } from '../../evidence/proof';
 import { analyseShape, K95, type Shape } from '../../evidence/readings';
 import type { Problem } from '../../terms/outcome';
 import { typed, workedOut, type Figure } from '../../terms/working';
-import { isDiameterOfSurface, READ_AS } from '../../making/part';
+import { isDiameterOfSurface, READ_AS, sideRead } from '../../making/part';
 import { alphaOf, instrumentUncertaintyMm, readingFigure, toDiameter } from './measured';
 import { instrumentOf } from './bias';
 import type { FitFinding } from './fit-finding';
@@ -77,7 +77,7 @@ function proofOf(
   const round = isDiameterOfSurface(found.dimension);
   const name = round ? surface.name : capital(label);
   const readings = live.filter((r) => r.purpose === 'proof' && r.segmentId === key);
-  const side = what === 'inside' ? 'inside' : 'outside';
+  const side = sideRead(what);
   const sizes = readings.map((r) => toDiameter(r, side, materialId, sheet.job.shopTempC, shop));
   const shape = round ? analyseShape(side, sizes, alphaOf(materialId)) : null;
   // Which way an indicator swings says nothing of how far.

@@ -120,6 +120,31 @@ describe('with what', () => {
   });
 });
 
+it('what lies between two walls is read by what goes in there: never by an outside mic', () => {
+  const pin = newPart('plain-pin', 'Pin', 40, 60);
+  const groove = {
+    id: 'g',
+    kind: 'seal-groove',
+    on: 'body',
+    name: 'Groove',
+    use: 'rod-seal',
+    atMm: 20,
+    widthMm: 30,
+    diameterMm: 34,
+    cornerMm: 0,
+  };
+  const within = { lowerDev: -0.01, upperDev: 0.01, text: '±0.01' };
+  const part = { ...pin, features: [groove], limits: { 'g.width': within } };
+  const crib = [testInstrument('mic'), testInstrument('cal', { name: 'Caliper', kind: 'caliper', rangeLowMm: 0, rangeHighMm: 150 })];
+  const { proofs } = workOut(testSheet({ choices: [testChoice(choiceKey.part, part)] }), { ...testShop, instruments: crib });
+  const width = proofs.find((p) => p.dimension.dimension.key === 'g.width')!;
+  expect(width.plan!.with!.instrument.id).toBe('cal');
+  // Inside jaws, 0.03 standard: the band of 0.02 is less than it can tell.
+  expect(proofPlanWords(width.plan!, 'mm')[1]).toBe(
+    'Even Caliper, ±0.060, cannot tell it within these limits: try it with the key, the ring or gauge blocks.',
+  );
+});
+
 it('a warm part proves nothing, though it may be failed', () => {
   const warm = proofOf(12, [
     [6, 0, 39.99, { partTempC: 31 }],

@@ -1,6 +1,6 @@
 import { WARM_K } from '../../making/coach';
-import { isDiameterOfSurface, READ_AS } from '../../making/part';
-import { instrumentsFor, K95 } from '../../evidence/readings';
+import { isDiameterOfSurface, READ_AS, sideRead } from '../../making/part';
+import { instrumentsFor, K95, type Reads } from '../../evidence/readings';
 import type { Limits } from '../../evidence/proof';
 import { formatLength, formatWithUnit, type LengthUnit } from '../../terms/quantity';
 import { countOf } from '../../terms/words';
@@ -29,6 +29,7 @@ export interface ProofPlan {
   readonly next: ProofSpot | null;
   /** How many of them are read. */
   readonly read: number;
+  readonly reads: Reads | null;
   /** Null where nothing in the crib reads it. */
   readonly with: ProvedWith | null;
   /** Readings that were taken while the part was warm: they prove nothing. */
@@ -73,7 +74,7 @@ function provedWith({ dimension, figure }: DimensionFinding, limits: Limits, uni
   const reads = READ_AS[dimension.what];
   if (reads === null) return null;
   const swings = reads === 'indicator';
-  const side = dimension.what === 'inside' ? 'inside' : 'outside';
+  const side = sideRead(dimension.what);
   // Of two that tell it as well the one that a machinist reaches for first.
   const [finest] = instrumentsFor(instruments, reads, swings ? null : figure.value, unit)
     .map((instrument) => ({ instrument, plusMinusMm: K95 * instrumentUncertaintyMm(instrument, side, swings ? null : figure.value) }))
@@ -102,6 +103,7 @@ export function proofPlan(
   const open = spots.filter((s) => !readings.some((r) => isAt(r, s, found, spots)));
   return {
     spots,
+    reads: READ_AS[found.dimension.what],
     next: open[0] ?? null,
     read: spots.length - open.length,
     with: provedWith(found, found.limits, job.unit, shop),
@@ -113,7 +115,7 @@ const limitsWords = ({ lowerMm, upperMm }: Limits, unit: LengthUnit): string =>
   lowerMm <= 0 ? `up to ${formatWithUnit(upperMm, unit)}` : `${formatLength(lowerMm, unit)} to ${formatWithUnit(upperMm, unit)}`;
 
 /** The plan in words: how often, with what, and what may be read. */
-export function proofPlanWords({ spots, read, with: by, warm }: ProofPlan, unit: LengthUnit): string[] {
+export function proofPlanWords({ spots, read, reads, with: by, warm }: ProofPlan, unit: LengthUnit): string[] {
   const places = new Set(spots.map((s) => s.stationMm)).size;
   const each = spots.length / places;
   const asked =
@@ -124,6 +126,6 @@ export function proofPlanWords({ spots, read, with: by, warm }: ProofPlan, unit:
     ? 'Nothing in the crib reads it: borrow what does, or have it measured elsewhere.'
     : by.inside
       ? `Best with ${by.instrument.name}, ±${formatLength(by.plusMinusMm, unit)}: surely inside where it reads ${limitsWords(by.inside, unit)}.`
-      : `Even ${by.instrument.name}, ±${formatLength(by.plusMinusMm, unit)}, cannot tell it within these limits: borrow a finer one, or have it measured elsewhere.`;
+      : `Even ${by.instrument.name}, ±${formatLength(by.plusMinusMm, unit)}, cannot tell it within these limits: ${reads === 'gap' ? 'try it with the key, the ring or gauge blocks' : 'borrow a finer one, or have it measured elsewhere'}.`;
   return [asked, told, ...(warm.length ? [`${countOf(warm.length, 'reading')} taken while it was warm: let it cool and read again.`] : [])];
 }

@@ -1,5 +1,5 @@
 import { readsFor, type Reads, type Spot } from '../../evidence/readings';
-import { READ_AS } from '../../making/part';
+import { READ_AS, sideRead } from '../../making/part';
 import type { Repair } from './repair';
 
 /** Where a reading goes: a place that came in, or a dimension of the new part. */
@@ -15,7 +15,7 @@ export function readsAt(
   { placeId, segmentId, spot }: Target,
 ): { readonly side: 'outside' | 'inside'; readonly reads: Reads } {
   const what = placeId === null ? repair.part?.dimensions.find((d) => d.dimension.key === segmentId)?.dimension.what : undefined;
-  if (what) return { side: what === 'inside' ? 'inside' : 'outside', reads: READ_AS[what] ?? 'length' };
+  if (what) return { side: sideRead(what), reads: READ_AS[what] ?? 'length' };
   const side = repair.places.find((f) => f.place.id === placeId)?.place.side ?? 'outside';
   return { side, reads: readsFor(spot.quantity, side) };
 }

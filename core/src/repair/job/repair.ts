@@ -17,6 +17,7 @@ import type { ProofFinding } from './proof-finding';
 import type { JobSheet, ReadingRecord, Shop } from './records';
 import type { MovedFigure } from './release';
 import { readAsReworked } from './reworked';
+import type { SizeCut } from './size-cut';
 import { seatFindings, type SeatFinding } from './seat-finding';
 import type { StationStanding } from '../../terms/stations';
 import { nextMove, standings } from './stations';
@@ -51,6 +52,7 @@ export interface Repair extends Job {
   readonly plan: PlanFinding | null;
   readonly blockPlan: BlockPlan | null;
   readonly cuts: readonly CutFinding[];
+  readonly sizes: readonly SizeCut[];
   readonly proofs: readonly ProofFinding[];
   readonly releasable: readonly Figure[];
   readonly moved: readonly MovedFigure[];
@@ -74,6 +76,7 @@ export function seenAt(job: Job, itemId: string | null, piece: number | null = n
     plan: at?.plan ?? null,
     blockPlan: at?.blockPlan ?? null,
     cuts: own?.cuts ?? [],
+    sizes: own?.sizes ?? [],
     proofs: own?.proofs ?? [],
     releasable: at?.releasable ?? [],
     moved: at?.moved ?? [],

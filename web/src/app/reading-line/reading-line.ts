@@ -175,7 +175,7 @@ export class ReadingLine {
     if (!this.session.personId()) return this.say('Who is at the bench? Pick your name at the top right, then press Enter again.', true);
     if (this.tempValue() === undefined)
       return this.say('The temperature of the part is a number from -30 to 200 °C, or empty for that of the shop.', true);
-    if (this.target()?.purpose === 'cut' && this.dialValue() === null)
+    if (this.target()?.dial != null && this.dialValue() === null)
       return this.say('Type where the cross-slide dial stood, such as 0.2379.', true);
     const parsed = this.parsed();
     if (!parsed.ok) return this.say(parsed.problems[0]!.message, true);

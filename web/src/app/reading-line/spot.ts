@@ -10,6 +10,7 @@ import {
   QUANTITIES,
   READ_AS,
   sameSpot,
+  sizeInHand,
   type PlaceFinding,
   type LengthUnit,
   type Quantity,
@@ -91,6 +92,24 @@ const pieceOf = ({ at, piece }: Repair): Pick<LineTarget, 'itemId' | 'piece'> =>
 const whose = ({ at, piece }: Repair): string => (at && piece && at.pieces.length > 1 ? `Piece ${piece.piece.number}: ` : '');
 
 function cutTarget(repair: Repair, selection: Selection): LineTarget | null {
+  const size = sizeInHand(repair, selection.spanId);
+  if (size)
+    return {
+      purpose: 'cut',
+      placeId: null,
+      segmentId: size.key,
+      ...pieceOf(repair),
+      afterActId: null,
+      spot: { stationMm: 0, clockDeg: 0, quantity: 'size' },
+      title: `${whose(repair)}${size.name}, as it is cut now`,
+      // Between cuts it is what it is: only the finished one is expected.
+      expectedMm: null,
+      nominalMm: size.wantedMm,
+      instrumentId: '',
+      there: [],
+      signed: false,
+      dial: null,
+    };
   const cut = cutInHand(repair, selection.spanId);
   if (!cut) return null;
   const { id, name, side } = cut.segment.segment;

@@ -78,7 +78,7 @@ export const keyway: FeatureKind<Keyway> = {
     const book = limits(f, host);
     return [
       { name: 'width', what: 'width', label: 'width', value: f.widthMm, seat: true, ...(book.width ? { book: book.width } : {}) },
-      { name: 'over', what: 'across', label: 'over the bore', value: f.overMm, seat: true, ...(book.over ? { book: book.over } : {}) },
+      { name: 'over', what: 'width', label: 'over the bore', value: f.overMm, seat: true, ...(book.over ? { book: book.over } : {}) },
       ...clockDimension(f),
     ];
   },

@@ -55,7 +55,7 @@ export const spline: FeatureKind<Spline> = {
   dimensions: (f) => [
     { name: 'at', what: 'position', label: 'beginning from the left end', value: f.atMm },
     { name: 'length', what: 'length', label: 'length', value: f.lengthMm },
-    { name: 'tooth', what: 'width', label: 'width of a tooth', value: f.toothMm, seat: true },
+    { name: 'tooth', what: 'across', label: 'width of a tooth', value: f.toothMm, seat: true },
     { name: 'root', what: 'outside', label: 'diameter between the teeth', value: f.rootMm },
     ...clockDimension(f),
   ],

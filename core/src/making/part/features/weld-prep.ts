@@ -35,7 +35,7 @@ export const weldPrep: FeatureKind<WeldPrep> = {
   },
   dimensions: (f) => [
     { name: 'bevel', what: 'angle', label: 'bevel', value: f.bevelDeg },
-    { name: 'root', what: 'width', label: 'root face', value: f.rootMm },
+    { name: 'root', what: 'length', label: 'root face', value: f.rootMm },
   ],
   cut: (f, host) => {
     const [x, dir] = [endAt(host, f.end), inward(f.end)];

@@ -8,6 +8,7 @@ import {
   newestRelease,
   partLengthMm,
   sentence,
+  sizeInHand,
   turnsOf,
   turnsWords,
   type Advice,
@@ -21,6 +22,7 @@ import { ItemSteps, PieceRow } from '../../items';
 import { StateMark } from '../../mark';
 import { DialPicture } from './dial-picture';
 import { PracticeLathe } from './practice-lathe';
+import { ReadSizes } from './read-sizes';
 import { SecondThoughts } from './second-thoughts';
 import { SetBySet } from './set-by-set';
 
@@ -38,7 +40,7 @@ const TITLES: Readonly<Record<Advice['state'], string>> = {
 /** At the machine: now, wanted, to come off; what to set on the dial, from two metres away. */
 @Component({
   selector: 'ip-cut',
-  imports: [RouterLink, StateMark, DialPicture, ItemSteps, PieceRow, PracticeLathe, SecondThoughts, SetBySet],
+  imports: [RouterLink, StateMark, DialPicture, ItemSteps, PieceRow, PracticeLathe, ReadSizes, SecondThoughts, SetBySet],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './cut.html',
   styleUrl: './cut.less',
@@ -50,9 +52,16 @@ export class Cut {
   /** Depths and what is cut into the part are looked at, not a diameter. */
   protected readonly bySets = signal(false);
   protected readonly plan = computed(() => this.store.repair()?.plan ?? null);
+  /** What is read between cuts and is no diameter, where one was picked. */
+  private readonly size = computed(() => {
+    const repair = this.store.repair();
+    return repair && sizeInHand(repair, this.store.selection().spanId);
+  });
   /** The set-up that was touched, as long as the diameter in hand is of it or it has none; else that diameter's own. */
   protected readonly setUp = computed((): PlannedSetUp | null => {
     const touched = this.held.touched();
+    const size = this.size();
+    if (size && this.bySets()) return this.plan()?.setUps.find((s) => s.setUp.number === size.setUp) ?? null;
     const own = this.setUpOf(this.cut());
     return touched && (touched === own || this.bySets() || !this.diametersOf(touched).length) ? touched : (own ?? this.held.now());
   });
@@ -134,6 +143,7 @@ export class Cut {
   /** Another set-up: its first diameter that is not in its limits comes to hand. */
   protected look(number: number): void {
     this.held.show(number);
+    if (this.size()) this.store.select({ spanId: null, stationMm: null, clockDeg: null });
     const all = this.held.touched() ? this.diametersOf(this.held.touched()!) : [];
     const next = all.find((x) => x.advice.state !== 'in') ?? all[0];
     if (next) this.take(next);

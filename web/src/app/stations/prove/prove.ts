@@ -5,6 +5,7 @@ import {
   type ProofFinding,
   type ReadingRecord,
   type Verdict,
+  placeWithUnit,
   playInputs,
   proofPlanWords,
   provedWords,
@@ -70,6 +71,12 @@ const WORDS: Readonly<Record<Verdict, string>> = { fits: 'fits', close: 'close',
       display: block;
       margin: 10px 0;
     }
+    .paper a {
+      display: inline-block;
+      min-height: 44px;
+      line-height: 44px;
+      font-weight: 600;
+    }
     .how {
       font-size: 16px;
     }
@@ -121,8 +128,8 @@ export class Prove {
   protected resultWords = (p: ProofFinding): string =>
     p.gauged && p.verdict === 'unknown' ? (p.signed ? 'tried' : 'not tried') : this.words[p.verdict];
 
-  protected at({ clockDeg, unit }: ReadingRecord): string {
-    return `${unit}, ${clockDeg}°`;
+  protected at({ clockDeg, unit, stationMm }: ReadingRecord): string {
+    return `${unit} at ${placeWithUnit(stationMm, this.store.unit())}, ${clockDeg}°`;
   }
 
   protected who(id: string): string {
