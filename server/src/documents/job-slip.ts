@@ -109,7 +109,12 @@ function ofPart(paper: Paper, { job }: JobSheet, part: PartFinding, plan: PlanFi
       if (dial && ladder.length)
         paper.table(
           ['Depth from zero', 'on the part', 'tool at', `dial (${dial.unit})`],
-          ladder.map((r) => [r.note ? `${r.what} (${r.note})` : r.what, show(r.depthMm), show(r.toolMm), r.dial ? turnsWords(r.dial, dial) : '']),
+          ladder.map((r) => [
+            r.note ? `${r.what} (${r.note})` : r.what,
+            show(r.depthMm),
+            show(r.toolMm),
+            r.dial ? turnsWords(r.dial, dial) : '',
+          ]),
           [4, 2, 2, 3],
         );
       for (const s of schedules) {
