@@ -6,7 +6,7 @@ export { threadLimits, THREAD_CLASSES } from './limits';
 export type { Band, ThreadLimits } from './thread-limits';
 export { identifyThread, convertThread, conversionWords, type ThreadAnswer, type ThreadMatch } from './identify';
 export { overWires, pitchDiameterFromWires, leadCorrectionMm, wireRange, type WireSum } from './wires';
-export { singlePoint, dialMarks, type SinglePoint, type ThreadTool } from './single-point';
+export { compoundAngleDeg, singlePoint, dialMarks, type SinglePoint, type ThreadTool } from './single-point';
 export { neededEngagement, stressAreaMm2, type Engagement } from './engagement';
 export { outerThreads, threadBush, wireInsert, type ThreadBush, type WireInsert } from './repair-bush';
 export { formingHole, tapHole, taperDrills, type TapDrill, type TapHole } from './tap-hole';

@@ -45,6 +45,9 @@ function depthFromMajor(t: Thread, tool: ThreadTool): number {
   }
 }
 
+/** The compound goes in along the leading flank but for half a degree, from the cross slide: the trailing flank is only skimmed. */
+export const compoundAngleDeg = ({ form }: Pick<Thread, 'form'>): number => form.angleDeg / 2 - 0.5;
+
 /**
  * Depths for single-pointing an outside thread.
  *
@@ -63,7 +66,7 @@ export function singlePoint(t: Thread, tool: ThreadTool, blankMm: number, passes
     );
   if (!(Number.isInteger(passes) && passes >= 1 && passes <= 60)) return bad('passes', 'Take 1 to 60 passes.', 'passes');
   const depthMm = depthFromMajor(t, tool) - (t.majorMm - blankMm) / 2;
-  const compoundDeg = t.form.angleDeg / 2 - 0.5;
+  const compoundDeg = compoundAngleDeg(t);
   const alongCompoundMm = depthMm / Math.cos((compoundDeg * Math.PI) / 180);
   return good({
     depthMm,

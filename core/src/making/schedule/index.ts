@@ -4,4 +4,5 @@ export { onCross, onDial } from './on-dial';
 export { changeWheels, trainWords, type WheelTrain } from './change-wheels';
 export { missingTools, type MissingTool } from './missing';
 export { edgeToCentreMm, flatDepthMm, flatWidthMm } from './milled';
+export { overWiresOf, type OverWires } from './thread';
 export { halfAngleRad, setOverMm } from './turned';

@@ -1,4 +1,4 @@
-import { findThread, overWires, singlePoint, tapHole, type Thread as BookThread } from '../../book/threads';
+import { compoundAngleDeg, findThread, overWires, singlePoint, tapHole, type Thread as BookThread } from '../../book/threads';
 import { drillWords } from '../../book/drills';
 import { formatLength, formatWithUnit, MM_PER_INCH, placeWithUnit, type LengthUnit } from '../../terms/quantity';
 import { kindOf, type Host, type PartFeature } from '../part';
@@ -23,22 +23,43 @@ const MOST_TAP_MM = 24;
 
 const passesFor = (depthMm: number): number => Math.min(MOST, Math.max(FEWEST, Math.ceil((depthMm / FIRST_PASS_MM) ** 2)));
 
-/** Over the best wires, with what the class allows of the pitch diameter. */
-function wires(f: Thread, host: Host, t: BookThread, unit: LengthUnit): Setting[] {
+/** What an outside thread measures over the best wires, mm. */
+export interface OverWires {
+  readonly wireMm: number;
+  readonly wantedMm: number;
+  /** What its class allows; null where it has none. */
+  readonly limits: { readonly lowerMm: number; readonly upperMm: number } | null;
+  /** At which the compound goes in, from the cross slide. */
+  readonly compoundDeg: number;
+}
+
+/** The same with the class's limits of its pitch diameter; null for an inside thread, or one that the book does not know. */
+export function overWiresOf(f: Thread, host: Host): OverWires | null {
+  const t = f.thread.trim() ? findThread(f.thread) : undefined;
+  if (!t || host.surface.side !== 'outside') return null;
   const flank = kindOf('thread')
     .dimensions(f, host)
-    .find((d) => d.name === 'pitch-diameter');
-  const [lower, upper] = flank?.book ? [flank.book.lower, flank.book.upper] : [];
-  const wire = t.form.bestWire * t.pitchMm;
-  const over = (pitchDiameter?: number) => overWires(t, wire, pitchDiameter, f.starts);
-  const wanted = lower !== undefined && upper !== undefined ? over((lower + upper) / 2) : over();
-  if (!wanted.ok) return [];
-  const [least, most] = [lower, upper].map((mm) => (mm === undefined ? null : over(mm)));
-  const band =
-    least?.ok && most?.ok ? `, ${formatLength(least.value.overWiresMm, unit)} to ${formatWithUnit(most.value.overWiresMm, unit)}` : '';
+    .find((d) => d.name === 'pitch-diameter')?.book;
+  const wireMm = t.form.bestWire * t.pitchMm;
+  const over = (pitchDiameter?: number): number | null => {
+    const sum = overWires(t, wireMm, pitchDiameter, f.starts);
+    return sum.ok ? sum.value.overWiresMm : null;
+  };
+  const wantedMm = flank ? over((flank.lower + flank.upper) / 2) : over();
+  if (wantedMm === null) return null;
+  const [lowerMm, upperMm] = flank ? [over(flank.lower), over(flank.upper)] : [null, null];
+  return { wireMm, wantedMm, limits: lowerMm !== null && upperMm !== null ? { lowerMm, upperMm } : null, compoundDeg: compoundAngleDeg(t) };
+}
+
+/** Over the best wires, with what the class allows of the pitch diameter. */
+function wires(f: Thread, host: Host, unit: LengthUnit): Setting[] {
+  const over = overWiresOf(f, host);
+  if (!over) return [];
+  const { wireMm, wantedMm, limits } = over;
+  const band = limits ? `, ${formatLength(limits.lowerMm, unit)} to ${formatWithUnit(limits.upperMm, unit)}` : '';
   return [
-    setting(f, 'wire', 'best wire', wire, 'touches the flanks at the pitch line'),
-    setting(f, 'over-wires', 'over three wires', wanted.value.overWiresMm, `middle of the class${band}, the lead angle counted`),
+    setting(f, 'wire', 'best wire', wireMm, 'touches the flanks at the pitch line'),
+    setting(f, 'over-wires', 'over three wires', wantedMm, `middle of the class${band}, the lead angle counted`),
   ];
 }
 
@@ -94,7 +115,7 @@ function outside(f: Thread, host: Host, t: BookThread, bench: Bench): ReturnType
         'cross',
       ),
       setting(f, 'groove', 'stop groove, diameter', grooveMm, 'just below the root'),
-      ...wires(f, host, t, bench.unit),
+      ...wires(f, host, bench.unit),
     ],
     tools: [],
     cuts: { on: 'compound', toMm: passesMm },

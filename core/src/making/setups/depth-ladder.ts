@@ -48,9 +48,10 @@ interface Edge extends Pick<Rung, 'key' | 'what'> {
   readonly roomMm: number;
   /** It lies behind something thicker, or is a groove: the tool is plunged, not fed along from the zero face. */
   readonly plunged: boolean;
+  readonly ofGroove: boolean;
 }
 
-const OPEN = { metal: null, roomMm: Infinity, plunged: false } as const;
+const OPEN = { metal: null, roomMm: Infinity, plunged: false, ofGroove: false } as const;
 
 /** Features at an end of a surface: that end itself is a shoulder or a face, and stands on the ladder as that. */
 const EDGE_KINDS: readonly FeatureKindId[] = ['chamfer', 'fillet', 'weld-prep'];
@@ -67,7 +68,7 @@ function featureEdges(part: Part): Edge[] {
         return f.end === 'left'
           ? [{ ...OPEN, key: `${f.id}.to`, what: `${f.name}: ends`, x: to, ownerId: f.id }]
           : [{ ...OPEN, key: `${f.id}.from`, what: `${f.name}: begins`, x: from, ownerId: f.id }];
-      const walls = { ownerId: f.id, roomMm: to - from, plunged: true };
+      const walls = { ownerId: f.id, roomMm: to - from, plunged: true, ofGroove: true };
       return [
         { ...walls, key: `${f.id}.from`, what: `${f.name}: left wall`, x: from, metal: 'left' },
         { ...walls, key: `${f.id}.to`, what: `${f.name}: right wall`, x: to, metal: 'right' },
@@ -116,6 +117,7 @@ function steps(
       metal: left ? 'left' : 'right',
       roomMm: behind ? cut.lengthMm : Infinity,
       plunged: behind,
+      ofGroove: false,
     };
   });
 }
@@ -158,11 +160,14 @@ function toolFor(e: Edge, depthMm: number, o: Pick<LadderOptions, 'fromFarEnd' |
   if (towardsZero && !e.plunged) return { toolMm: depthMm, note: '' };
   const width = Math.min(o.partingMm, e.roomMm);
   const cuts: TouchedEdge = towardsZero ? 'left' : 'right';
-  const side = `wall towards the ${towardsZero ? 'chuck' : 'zero face'}`;
-  if (cuts === o.touched) return { toolMm: depthMm, note: `${side}: the ${cuts} edge of the grooving tool, which touched` };
+  const side = `wall ${towardsZero ? 'far from' : 'nearest'} zero`;
+  const other = e.ofGroove
+    ? ''
+    : `; a ${cuts === 'right' ? 'left' : 'right'}-hand tool, touched with its own edge, goes to the depth itself`;
+  if (cuts === o.touched) return { toolMm: depthMm, note: `${side}: the ${cuts} edge of the grooving tool cuts, which touched` };
   const sign = cuts === 'right' ? 1 : -1;
   const how = cuts === 'right' ? 'and' : 'less';
-  return { toolMm: depthMm + sign * width, note: `${side}: ${o.touched} edge touched, depth ${how} the width of the tool` };
+  return { toolMm: depthMm + sign * width, note: `${side}: ${o.touched} edge touched, depth ${how} the width of the tool${other}` };
 }
 
 /**

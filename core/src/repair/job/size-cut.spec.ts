@@ -98,6 +98,26 @@ describe('what is read between cuts', () => {
     expect(found.sentences[0]).toContain(`goes ${Number(mm).toFixed(3)} mm on`);
   });
 
+  it('a thread over its wires: half of what is too much, straight in, or along the compound', () => {
+    const thread = {
+      ...{ id: 't', kind: 'thread', on: 'b', name: 'Thread', thread: 'M20 x 2.5', end: 'right', lengthMm: 30 },
+      ...{ starts: 1, hand: 'right', threadClass: '6g' },
+    } as unknown as PartFeature;
+    const part = { ...PART, outside: [PART.outside[0]!, surface('b', 'cylinder', 'Journal', 40, 20)], features: [thread], bores: [] };
+    const of = (mm: number): SizeCut | undefined => sizes([read('t.over-wires', mm)], part).find((s) => s.key === 't.over-wires');
+    // ISO 965-1, M20-6g: pitch diameter 18.164 to 18.334; best wire 1.4434: three of them less 0.866 pitches.
+    const { limits } = of(20.6)!;
+    expect(limits.upperMm).toBeCloseTo(18.334 + 3 * 1.4434 - 0.866 * 2.5, 2);
+    expect(limits.lowerMm).toBeCloseTo(18.164 + 3 * 1.4434 - 0.866 * 2.5, 2);
+    const lack = 20.6 - (limits.lowerMm + limits.upperMm) / 2;
+    expect(of(20.6)).toMatchObject({ state: 'go-on', left: { value: expect.closeTo(lack, 5) }, dial: '0.0035 in' });
+    expect(of(20.6)!.sentences[0]).toContain(
+      `Straight in by ${(lack / 2).toFixed(3)} mm, or ${(lack / 2 / 0.87036).toFixed(3)} mm along the compound at 29.5°`,
+    );
+    expect(of(20.4)!.state).toBe('in');
+    expect(of(20.2)!.state).toBe('beyond');
+  });
+
   it('on the mill the table’s dial counts, and there is none where no mill is known', () => {
     const seat = size('k.depth', 4);
     expect(seat).toMatchObject({ state: 'go-on', dial: '' });

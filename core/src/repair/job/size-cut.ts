@@ -1,9 +1,10 @@
 import { judge, type Limits } from '../../evidence/proof';
-import { K95 } from '../../evidence/readings';
-import { isDiameterOfSurface, placeOutside, READ_AS, sideRead, type Dimension, type Part } from '../../making/part';
+import { K95, type Side } from '../../evidence/readings';
+import { hostOf, isDiameterOfSurface, placeOutside, READ_AS, sideRead, type Dimension, type Part } from '../../making/part';
+import { overWiresOf } from '../../making/schedule';
 import { crossTurns, toTurns, turnsWords } from '../../making/setups';
 import { formatWithUnit } from '../../terms/quantity';
-import { minus, plus, sumOf, type Figure } from '../../terms/working';
+import { minus, plus, sumOf, workedOut, type Figure } from '../../terms/working';
 import { capital } from '../../terms/words';
 import { instrumentOf } from './bias';
 import { instrumentUncertaintyMm, readingFigure, sizeOf } from './measured';
@@ -87,64 +88,96 @@ function stateOf(nowMm: number | null, plusMinusMm: number, grows: boolean, limi
   return (grows ? nowMm > limits.upperMm : nowMm < limits.lowerMm) ? 'beyond' : 'close';
 }
 
-function sizeCut(
-  found: DimensionFinding & { readonly limits: Limits },
-  one: PlannedSetUp,
-  plan: PlanFinding,
-  part: Part,
-  live: readonly ReadingRecord[],
-  { job }: JobSheet,
-  shop: Shop,
-): SizeCut[] {
-  const { dimension, limits } = found;
-  const how = howCut(dimension, part, one);
-  if (!how) return [];
-  const { grows, slide } = how;
-  const readings = live.filter((r) => r.purpose === 'cut' && r.segmentId === dimension.key);
+/** A size to be cut to, and what a slide does for it. */
+interface Asked {
+  readonly key: string;
+  readonly name: string;
+  readonly side: Side;
+  readonly grows: boolean;
+  readonly limits: Limits;
+  readonly wanted: Figure;
+  /** How far the slide goes for so much of the size, mm. */
+  readonly moveFor: (lackMm: number) => number;
+  readonly dialFor: (moveMm: number) => string;
+  readonly wordsFor: (moveMm: number) => string;
+}
+
+/** What all sizes are worked out from. */
+interface At {
+  readonly plan: PlanFinding;
+  readonly part: Part;
+  readonly live: readonly ReadingRecord[];
+  readonly sheet: JobSheet;
+  readonly shop: Shop;
+}
+
+function sizeCut(a: Asked, setUp: number, { part, live, sheet: { job }, shop }: At): SizeCut {
+  const { key, name, limits, grows } = a;
+  const readings = live.filter((r) => r.purpose === 'cut' && r.segmentId === key);
   const last = readings.at(-1);
   const nowMm = last ? sizeOf(last, part.materialId, job.shopTempC, shop) : null;
-  const side = sideRead(dimension.what);
-  const plusMinusMm = last ? K95 * instrumentUncertaintyMm(instrumentOf(shop, last.instrumentId), side, last.valueMm) : 0;
+  const plusMinusMm = last ? K95 * instrumentUncertaintyMm(instrumentOf(shop, last.instrumentId), a.side, last.valueMm) : 0;
   const state = stateOf(nowMm, plusMinusMm, grows, limits);
-  const wantedMm = (limits.lowerMm + limits.upperMm) / 2;
-  const wanted = { ...found.figure, value: wantedMm };
-  const left =
-    last && nowMm !== null
-      ? sumOf(
-          `segment.${dimension.key}.left`,
-          'still to go',
-          grows
-            ? [plus(wanted), minus(readingFigure(last, nowMm, shop, job.unit))]
-            : [plus(readingFigure(last, nowMm, shop, job.unit)), minus(wanted)],
-        )
-      : null;
-  const halved = isHalved(dimension, part);
-  const moveMm = state === 'go-on' ? left!.value / (halved ? 2 : 1) : 0;
-  const show = (mm: number): string => formatWithUnit(mm, job.unit);
-  const words: Readonly<Record<SizeCutState, readonly string[]>> = {
-    'not-read': ['Read it as it stands now.'],
-    'go-on': [
-      `The tool goes ${show(moveMm)} on${halved ? ', on each side' : ''}. Wind past and come again from the same side, then read it.`,
-    ],
-    in: ['Inside its limits. Take no more.'],
-    close: [`Inside, or as good as, but ±${show(plusMinusMm)} cannot tell. Stop, and read it with a finer instrument.`],
-    beyond: ['Past its far limit. Stop: read it again, cold, before the part is given up.'],
+  const now = last && nowMm !== null ? readingFigure(last, nowMm, shop, job.unit) : null;
+  const left = now && sumOf(`segment.${key}.left`, 'still to go', grows ? [plus(a.wanted), minus(now)] : [plus(now), minus(a.wanted)]);
+  const moveMm = state === 'go-on' ? a.moveFor(left!.value) : 0;
+  const words: Readonly<Record<SizeCutState, string>> = {
+    'not-read': 'Read it as it stands now.',
+    'go-on': a.wordsFor(moveMm),
+    in: 'Inside its limits. Take no more.',
+    close: `Inside, or as good as, but ±${formatWithUnit(plusMinusMm, job.unit)} cannot tell. Stop, and read it with a finer instrument.`,
+    beyond: 'Past its far limit. Stop: read it again, cold, before the part is given up.',
   };
+  return {
+    ...{ key, name, setUp, limits, wantedMm: a.wanted.value, readings, nowMm, state, left },
+    dial: moveMm > 0 ? a.dialFor(moveMm) : '',
+    sentences: [words[state]],
+  };
+}
+
+/** A dimension of the drawing as a size to be cut to; none where it is not brought to its size by cutting on. */
+function ofDimension({ dimension, limits, figure }: DimensionFinding, one: PlannedSetUp, { part, plan, sheet }: At): Asked[] {
+  const how = limits && one.setUp.cuts.includes(dimension.ownerId) ? howCut(dimension, part, one) : null;
+  if (!limits || !how) return [];
+  const halved = isHalved(dimension, part);
+  const on = (mm: number): string => formatWithUnit(mm, sheet.job.unit) + ' on' + (halved ? ', on each side' : '');
   return [
     {
-      key: dimension.key,
-      name: capital(dimension.label),
-      setUp: one.setUp.number,
-      limits,
-      wantedMm,
-      readings,
-      nowMm,
-      state,
-      left,
-      dial: moveMm > 0 ? dialWords(moveMm, slide, one, plan) : '',
-      sentences: words[state],
+      ...{ key: dimension.key, name: capital(dimension.label), side: sideRead(dimension.what), grows: how.grows, limits },
+      wanted: { ...figure, value: (limits.lowerMm + limits.upperMm) / 2 },
+      moveFor: (mm) => mm / (halved ? 2 : 1),
+      dialFor: (mm) => dialWords(mm, how.slide, one, plan),
+      wordsFor: (mm) => `The tool goes ${on(mm)}. Wind past and come again from the same side, then read it.`,
     },
   ];
+}
+
+/** Outside threads over the best wires: what is too much over them comes off by half of it straight in, or a little more along the compound. */
+function ofThreads(one: PlannedSetUp, { part, plan, sheet }: At): Asked[] {
+  return part.features.flatMap((f): Asked[] => {
+    const host = f.kind === 'thread' && one.setUp.cuts.includes(f.id) ? hostOf(part, f.on) : null;
+    const over = f.kind === 'thread' && host ? overWiresOf(f, host) : null;
+    if (!over?.limits) return [];
+    const show = (mm: number): string => formatWithUnit(mm, sheet.job.unit);
+    const along = (mm: number): number => mm / Math.cos((over.compoundDeg * Math.PI) / 180);
+    const name = `${capital(f.name)}, over wires of ${show(over.wireMm)}`;
+    return [
+      {
+        ...{ key: `${f.id}.over-wires`, name, side: 'outside', grows: false, limits: over.limits },
+        wanted: workedOut(
+          `segment.${f.id}.over-wires`,
+          'over three wires',
+          over.wantedMm,
+          'middle of the class, the lead angle counted',
+          [],
+        ),
+        moveFor: (mm) => mm / 2,
+        dialFor: (mm) => dialWords(mm, 'across', one, plan),
+        wordsFor: (mm) =>
+          `Straight in by ${show(mm)}, or ${show(along(mm))} along the compound at ${over.compoundDeg}°. Take it in two, a spring pass between: it takes some by itself.`,
+      },
+    ];
+  });
 }
 
 /**
@@ -152,19 +185,16 @@ function sizeCut(
  *
  * @param live readings of that piece
  */
-export const sizeCuts = (
+export function sizeCuts(
   found: PartFinding | null,
   plan: PlanFinding | null,
   live: readonly ReadingRecord[],
   sheet: JobSheet,
   shop: Shop,
-): SizeCut[] =>
-  found && plan
-    ? plan.setUps.flatMap((one) =>
-        found.dimensions.flatMap((d) =>
-          d.limits && one.setUp.cuts.includes(d.dimension.ownerId)
-            ? sizeCut(d as DimensionFinding & { readonly limits: Limits }, one, plan, found.part, live, sheet, shop)
-            : [],
-        ),
-      )
-    : [];
+): SizeCut[] {
+  if (!found || !plan) return [];
+  const at = { plan, part: found.part, live, sheet, shop };
+  return plan.setUps.flatMap((one) =>
+    [...found.dimensions.flatMap((d) => ofDimension(d, one, at)), ...ofThreads(one, at)].map((a) => sizeCut(a, one.setUp.number, at)),
+  );
+}

@@ -5,6 +5,8 @@ import { SheetStore } from '../../sheet-data';
 /** One number to stand at, large, with how the hand counts it. */
 interface Step {
   readonly what: string;
+  /** Which edge of the tool, where that matters; only beside the number that is in hand. */
+  readonly note?: string;
   readonly value: string;
   /** Behind a length; empty where the value says it itself. */
   readonly unit: string;
@@ -37,6 +39,9 @@ interface Stage {
             {{ n.value }} <small>{{ n.unit }}</small>
           </p>
           <p class="dial fig">{{ n.dial }}</p>
+          @if (n.note) {
+            <p class="note">{{ n.note }}</p>
+          }
           <div class="row">
             <button type="button" [disabled]="at() === 0" (click)="at.set(at() - 1)">Back</button>
             <button type="button" class="next" [disabled]="at() + 1 >= g.steps.length" (click)="at.set(at() + 1)">Next number</button>
@@ -98,6 +103,9 @@ interface Stage {
     .dial {
       font-size: 38px;
       min-height: 48px;
+    }
+    .note {
+      font-size: 20px;
     }
     .row button:first-child {
       color: var(--scribe);
@@ -164,7 +172,8 @@ export class SetBySet {
   protected readonly stages = computed((): readonly Stage[] => {
     const { ladder, dial, schedules } = this.one();
     const depths = ladder.map((r): Step => ({
-      what: r.note ? `${r.what}, ${r.note}` : r.what,
+      what: r.what,
+      note: r.note,
       value: this.show(r.toolMm),
       unit: this.store.unit(),
       dial: dial && r.dial ? `${turnsWords(r.dial, dial)} ${dial.unit}` : '',
