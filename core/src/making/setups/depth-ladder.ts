@@ -160,11 +160,12 @@ function toolFor(e: Edge, depthMm: number, o: Pick<LadderOptions, 'fromFarEnd' |
   if (towardsZero && !e.plunged) return { toolMm: depthMm, note: '' };
   const width = Math.min(o.partingMm, e.roomMm);
   const cuts: TouchedEdge = towardsZero ? 'left' : 'right';
-  const side = `wall ${towardsZero ? 'far from' : 'nearest'} zero`;
+  const ground = o.partingMm > e.roomMm + EPS ? ', with a tool ground to its width' : '';
+  const side = `wall ${towardsZero ? 'far from' : 'nearest'} zero${ground}`;
   const other = e.ofGroove
     ? ''
     : `; a ${cuts === 'right' ? 'left' : 'right'}-hand tool, touched with its own edge, goes to the depth itself`;
-  if (cuts === o.touched) return { toolMm: depthMm, note: `${side}: the ${cuts} edge of the grooving tool cuts, which touched` };
+  if (cuts === o.touched) return { toolMm: depthMm, note: `${side}: the ${cuts} edge cuts, which touched` };
   const sign = cuts === 'right' ? 1 : -1;
   const how = cuts === 'right' ? 'and' : 'less';
   return { toolMm: depthMm + sign * width, note: `${side}: ${o.touched} edge touched, depth ${how} the width of the tool${other}` };

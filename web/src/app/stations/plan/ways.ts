@@ -11,6 +11,7 @@ import {
 } from '@iron-patch/core';
 import { StateMark } from '../../mark';
 import { SheetStore } from '../../sheet-data';
+import { FigureButton } from '../../show';
 import { about } from './about';
 
 interface WayRow {
@@ -35,10 +36,20 @@ const STATE_WORDS: Readonly<Record<Verdict, string>> = {
 /** The ways to hold the part, the best first: what each gives of what must run true, how often it is held, and how long that takes to set up. */
 @Component({
   selector: 'ip-ways',
-  imports: [StateMark],
+  imports: [StateMark, FigureButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2>Ways to hold it</h2>
+    @for (x of asked(); track x.asked.id) {
+      <p class="asked">
+        <ip-state [state]="x.asked.state" [size]="13" /> {{ x.asked.words }}: {{ show(x.asked.wantedMm) }} wanted,
+        @if (x.most; as most) {
+          at most <ip-figure [figure]="most" [size]="18" [strong]="true" /> as it is held now
+        } @else {
+          nothing tells what this way gives
+        }
+      </p>
+    }
     <div class="scroll" tabindex="0" role="region" aria-label="Ways to hold it">
       <table class="plain">
         <thead>
@@ -76,6 +87,9 @@ const STATE_WORDS: Readonly<Record<Verdict, string>> = {
     }
   `,
   styles: `
+    .asked {
+      margin: 6px 0;
+    }
     .way {
       all: unset;
       display: flex;
@@ -139,10 +153,15 @@ export class Ways {
       };
     }),
   );
+  /** What the drawing asks of run-out, with its working. */
+  protected readonly asked = computed(() => this.plan().runOuts);
   protected readonly no = computed(() => this.plan().noWays.map((n) => ({ name: WAYS[n.way].name, why: n.why })));
 
+  protected show(mm: number): string {
+    return formatLength(mm, this.store.unit());
+  }
+
   private runOut(p: PredictedRunOut | null): string {
-    const unit = this.store.unit();
-    return p ? formatLength(p.mostMm, unit, unit === 'mm' ? 3 : 4) : 'not known';
+    return p ? this.show(p.mostMm) : 'not known';
   }
 }
