@@ -70,7 +70,7 @@ it('a width is read between two cuts, tells how far it still goes, and can be ta
   await page.until('the line at the width', async () => (await line.where()).startsWith('Keyseat, pinion, width, as it is cut now'));
   await line.take('9.80');
   await page.until('the reading to be stored', async () => (await read()) === 1);
-  await page.sees('The tool goes 0.182 mm on');
+  await page.sees('The tool goes 0.091 mm on, on each side');
   expect(await seriousProblems(page)).toEqual([]);
   await page.click('Withdraw 9.80');
   await page.sees('Read it as it stands now.');

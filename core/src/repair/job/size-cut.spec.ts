@@ -121,6 +121,8 @@ describe('what is read between cuts', () => {
   it('on the mill the table’s dial counts, and there is none where no mill is known', () => {
     const seat = size('k.depth', 4);
     expect(seat).toMatchObject({ state: 'go-on', dial: '' });
+    // It lies in the middle of the shaft and stays there: each wall by half.
+    expect(size('k.width', 11.5).sentences[0]).toMatch(/goes 0\.2\d\d mm on, on each side/);
     expect(seat.setUp).toBeGreaterThan(1);
   });
 });

@@ -1,6 +1,15 @@
 import { judge, type Limits } from '../../evidence/proof';
 import { K95, type Side } from '../../evidence/readings';
-import { hostOf, isDiameterOfSurface, placeOutside, READ_AS, sideRead, type Dimension, type Part } from '../../making/part';
+import {
+  hostOf,
+  isDiameterOfSurface,
+  placeOutside,
+  READ_AS,
+  sideRead,
+  type Dimension,
+  type FeatureKindId,
+  type Part,
+} from '../../making/part';
 import { overWiresOf } from '../../making/schedule';
 import { crossTurns, toTurns, turnsWords } from '../../making/setups';
 import { formatWithUnit } from '../../terms/quantity';
@@ -35,7 +44,36 @@ export interface SizeCut {
 
 type Slide = 'along' | 'across';
 
-/** Sizes of what is cut into a surface: they grow as it is cut, but for what is left standing. */
+const GROOVE = ['width', 'diameter'] as const;
+/** Which dimensions of each kind come about by cutting on; what is drilled, rolled or smoothed to its size in one go is not read between cuts. */
+const CUT_ON: Readonly<Record<FeatureKindId, readonly string[]>> = {
+  'ring-groove': GROOVE,
+  'oring-groove': GROOVE,
+  'seal-groove': GROOVE,
+  relief: GROOVE,
+  undercut: GROOVE,
+  keyseat: ['length', 'width', 'depth'],
+  'woodruff-seat': ['depth'],
+  keyway: ['width', 'over'],
+  flats: ['length', 'across'],
+  slot: ['width', 'depth'],
+  spline: ['length', 'tooth', 'root'],
+  'oil-groove': ['depth'],
+  eccentric: ['diameter'],
+  thread: ['length'],
+  'cross-hole': ['depth'],
+  'hole-pattern': ['depth'],
+  'centre-hole': [],
+  chamfer: [],
+  fillet: [],
+  knurl: [],
+  'seal-land': [],
+  'weld-prep': [],
+  relation: [],
+  'surface-finish': [],
+  hardness: [],
+};
+/** What is left standing gets smaller as it is cut; all else grows. */
 const SHRINKS: readonly Dimension['what'][] = ['outside', 'across'];
 const SLIDE: Partial<Readonly<Record<Dimension['what'], Slide>>> = {
   outside: 'across',
@@ -46,9 +84,13 @@ const SLIDE: Partial<Readonly<Record<Dimension['what'], Slide>>> = {
   width: 'along',
 };
 
-/** Whether half of what is too much comes off each side: of a diameter, and across two flats; of one flat, or of three, all of it. */
-function isHalved({ what, ownerId }: Dimension, part: Part): boolean {
+/** What lies in the middle and must stay there: each of its walls is cut by half. */
+const IN_THE_MIDDLE: readonly FeatureKindId[] = ['keyseat', 'keyway', 'slot'];
+
+/** Whether half of what is to go is cut on each side: of a diameter, across two flats, of a keyseat's width; of one flat, or of three, all of it. */
+function isHalved({ what, name, ownerId }: Dimension, part: Part): boolean {
   const f = part.features.find((x) => x.id === ownerId);
+  if (f && name === 'width' && IN_THE_MIDDLE.includes(f.kind)) return true;
   return what === 'outside' || what === 'inside' || (what === 'across' && !(f?.kind === 'flats' && f.count % 2 === 1));
 }
 
@@ -64,19 +106,17 @@ function endsAtShoulder(part: Part, id: string, fromFarEnd: boolean): boolean {
 function howCut(d: Dimension, part: Part, { setUp }: PlannedSetUp): { readonly grows: boolean; readonly slide: Slide } | null {
   const slide = SLIDE[d.what];
   if (!slide || READ_AS[d.what] === null || isDiameterOfSurface(d)) return null;
-  const ofSurface = d.ownerId === d.surface.id;
-  // The diameter of a drilled hole is its drill's.
-  if (d.what === 'inside' && d.surface.side !== 'inside') return null;
-  if (!ofSurface) return { grows: !SHRINKS.includes(d.what), slide };
+  const f = part.features.find((x) => x.id === d.ownerId);
+  if (f) return CUT_ON[f.kind].includes(d.name) ? { grows: !SHRINKS.includes(d.what), slide } : null;
   if (d.name !== 'length') return null;
   if (d.surface.side === 'inside') return { grows: true, slide: 'along' };
   return endsAtShoulder(part, d.ownerId, setUp.fromFarEnd) ? { grows: true, slide: 'along' } : null;
 }
 
-/** A move as the dial of its slide counts it: of a diameter, and of flats, half of it comes off each side. */
+/** A move as the dial of its slide counts it; on the mill the table's, and nothing for a depth, which the knee or the quill makes. */
 function dialWords(moveMm: number, slide: Slide, { dial, setUp }: PlannedSetUp, { lathe }: PlanFinding): string {
-  if (setUp.machine === 'lathe' && slide === 'across')
-    return `${turnsWords(crossTurns(2 * moveMm, lathe), lathe.cross)} ${lathe.cross.unit}`;
+  if (slide === 'across')
+    return setUp.machine === 'lathe' ? `${turnsWords(crossTurns(2 * moveMm, lathe), lathe.cross)} ${lathe.cross.unit}` : '';
   return dial ? `${turnsWords(toTurns(moveMm, dial), dial)} ${dial.unit}` : '';
 }
 

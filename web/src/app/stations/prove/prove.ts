@@ -14,7 +14,7 @@ import {
   writtenDimension,
   inSentence,
 } from '@iron-patch/core';
-import { routes } from '@iron-patch/contract';
+import { check, proofInput, routes } from '@iron-patch/contract';
 import { keptDraft, ShopStore } from '../../data';
 import { SheetStore } from '../../sheet-data';
 import { ItemSteps, PieceRow } from '../../items';
@@ -137,6 +137,7 @@ export class Prove {
   }
 
   protected pick(p: ProofFinding): void {
+    this.problems.set([]);
     this.store.select({ spanId: p.dimension.dimension.key, stationMm: null, clockDeg: null });
     if (!p.gauged) document.getElementById('reading')?.focus();
   }
@@ -153,7 +154,8 @@ export class Prove {
 
   protected async sign(p: ProofFinding, passed: boolean): Promise<void> {
     const given = { passed, remark: this.remark(), gaugedWith: '', gaugedValue: null };
-    this.problems.set(signProblems(p, given));
+    const shape = check(proofInput, { ...this.store.atPiece(), segmentId: p.dimension.dimension.key, ...given });
+    this.problems.set(shape.ok ? signProblems(p, given) : shape.problems);
     if (this.problems().length) return;
     const done = await this.store
       .prove({ ...this.store.atPiece(), segmentId: p.dimension.dimension.key, passed, remark: this.remark() })
