@@ -41,7 +41,7 @@ export function mountDocuments(app: Express, pool: Pool, { timeZone, origin }: P
 
   app.get(routes.firstArticle(':id'), async (req, res) => {
     const { sheet, repair, shop } = await load(req);
-    sendFile(res, `job-${sheet.job.number}-first-article.pdf`, 'application/pdf', await firstArticlePaper(sheet, repair, shop));
+    sendFile(res, `job-${sheet.job.number}-first-article.pdf`, 'application/pdf', await firstArticlePaper(sheet, repair, shop, timeZone));
   });
 
   app.get(routes.report(':id'), async (req, res) => {

@@ -55,7 +55,7 @@ describe('the drawing', () => {
 });
 
 it('the first-article report has every dimension, with its limits, and says where nothing is made to a drawing', async () => {
-  const paper = (sheet: JobSheet) => firstArticlePaper(sheet, workOut(sheet, testShop), testShop).then(textOfPdf);
+  const paper = (sheet: JobSheet) => firstArticlePaper(sheet, workOut(sheet, testShop), testShop, 'UTC').then(textOfPdf);
   const [page] = await paper(drawn());
   for (const words of ['First-articlereport', 'Body', '40.033', '40.049', 'notread']) expect(squeezed(page!)).toContain(words);
   expect(squeezed((await paper(testSheet()))[0]!)).toContain('Nothingofthisjobismadetoadrawing.');

@@ -1,12 +1,23 @@
-import { countOf, firstArticle, formatLength, inSentence, spanWords, type JobSheet, type Repair, type Shop } from '@iron-patch/core';
+import { wallTime } from '@iron-patch/contract';
+import {
+  countOf,
+  dayWords,
+  firstArticle,
+  formatLength,
+  inSentence,
+  spanWords,
+  type JobSheet,
+  type Repair,
+  type Shop,
+} from '@iron-patch/core';
 import { Paper } from './paper';
 
 /** Every dimension of every piece: limits, what was read, with what and how often, who passed it; the play as it was drawn. */
-export function firstArticlePaper(sheet: JobSheet, repair: Repair, shop: Shop): Promise<Buffer> {
+export function firstArticlePaper(sheet: JobSheet, repair: Repair, shop: Shop, timeZone: string): Promise<Buffer> {
   const { job } = sheet;
   const show = (mm: number): string => formatLength(mm, job.unit);
   const paper = new Paper(`First article ${job.number}`, shop.card.decimalMark);
-  const articles = firstArticle(repair.items, shop, job.unit, show);
+  const articles = firstArticle(repair.items, { shop, unit: job.unit, show, dayOf: (at) => dayWords(wallTime(at, timeZone).day) });
   paper.heading(
     job.number,
     job.title,

@@ -21,7 +21,7 @@ export const READ_AS: Readonly<Record<DimensionWhat, Reads | null>> = {
   across: 'outside',
   length: 'length',
   width: 'gap',
-  position: 'length',
+  position: 'depth',
   depth: 'depth',
   'pitch-diameter': null,
   edge: null,

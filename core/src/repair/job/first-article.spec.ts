@@ -15,7 +15,8 @@ const pass: ProofRecord = {
 };
 const worked = (readings: readonly ReadingRecord[] = [], proofs: readonly ProofRecord[] = []) =>
   workOut({ ...testSheet({ choices }), readings: [...testSheet().readings, ...readings], proofs }, testShop);
-const articles = (...of: Parameters<typeof worked>) => firstArticle(worked(...of).items, testShop, 'mm', show);
+const articles = (...of: Parameters<typeof worked>) =>
+  firstArticle(worked(...of).items, { shop: testShop, unit: 'mm', show, dayOf: (at) => at.slice(0, 10) });
 const rowOf = (...of: Parameters<typeof worked>) => articles(...of)[0]!.rows.find((r) => r.name === 'Body')!;
 
 describe('the report of what was made', () => {

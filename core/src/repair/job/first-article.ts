@@ -51,6 +51,16 @@ export interface Article {
   readonly due: number;
 }
 
+/** How the report tells what it tells. */
+export interface Told {
+  readonly shop: Shop;
+  readonly unit: LengthUnit;
+  /** A length in that unit. */
+  readonly show: (mm: number) => string;
+  /** The shop's day of a time. */
+  readonly dayOf: (at: string) => string;
+}
+
 const DRAWS = 20_000;
 const SEED = 14253;
 
@@ -75,22 +85,16 @@ function byWords(p: ProofFinding, shop: Shop, show: (mm: number) => string): str
 
 const RESULTS = { fits: 'inside, not passed yet', close: 'near a limit, not passed', out: 'out', unknown: 'not read' } as const;
 
-function resultWords(p: ProofFinding, shop: Shop): string {
+function resultWords(p: ProofFinding, { shop, dayOf }: Told): string {
   const nameOf = (id: string): string => shop.people.find((x) => x.id === id)?.name ?? '';
   if (!p.signed) return p.dimension.mustProve || p.readings.length ? RESULTS[p.verdict] : 'general tolerance, not read';
   const { passed, personId, at, remark } = p.signed;
-  return `${passed ? 'passed' : 'failed'}, ${nameOf(personId)} ${at.slice(0, 10)}${remark ? `: ${remark}` : ''}`;
+  return `${passed ? 'passed' : 'failed'}, ${nameOf(personId)} ${dayOf(at)}${remark ? `: ${remark}` : ''}`;
 }
 
-function articleOf(
-  found: ItemFinding,
-  piece: PieceFinding,
-  items: readonly ItemFinding[],
-  shop: Shop,
-  unit: LengthUnit,
-  show: (mm: number) => string,
-): Article {
+function articleOf(found: ItemFinding, piece: PieceFinding, items: readonly ItemFinding[], told: Told): Article {
   const { proofs } = piece;
+  const { shop, unit, show } = told;
   const due = proofs.filter((p) => p.dimension.mustProve);
   return {
     title: pieceName(found, piece.piece, items) || found.item.name,
@@ -100,7 +104,7 @@ function articleOf(
       to: writtenValue(p.dimension, p.limits.upperMm, unit) + unitBehind(p.dimension),
       read: readWords(p, show),
       by: byWords(p, shop, show),
-      result: resultWords(p, shop),
+      result: resultWords(p, told),
     })),
     plays: proofs.flatMap((p) =>
       p.measured ? p.play.map(({ mate }) => ({ mate, play: playDistribution({ ...playInputs(p, mate), draws: DRAWS, seed: SEED }) })) : [],
@@ -110,10 +114,6 @@ function articleOf(
   };
 }
 
-/**
- * The report of what was made, piece by piece: every dimension with its limits, what was read, with what and how often, and who passed it.
- *
- * @param show a length in the job's unit
- */
-export const firstArticle = (items: readonly ItemFinding[], shop: Shop, unit: LengthUnit, show: (mm: number) => string): Article[] =>
-  items.filter((i) => i.part).flatMap((i) => goodPieces(i).map((p) => articleOf(i, p, items, shop, unit, show)));
+/** The report of what was made, piece by piece: every dimension with its limits, what was read, with what and how often, and who passed it. */
+export const firstArticle = (items: readonly ItemFinding[], told: Told): Article[] =>
+  items.filter((i) => i.part).flatMap((i) => goodPieces(i).map((p) => articleOf(i, p, items, told)));

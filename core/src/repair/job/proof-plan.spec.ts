@@ -145,6 +145,27 @@ it('what lies between two walls is read by what goes in there: never by an outsi
   );
 });
 
+it('where something begins is read from the end face, by what reads a depth', () => {
+  const pin = newPart('plain-pin', 'Pin', 40, 60);
+  const groove = {
+    id: 'g',
+    kind: 'seal-groove',
+    on: 'body',
+    name: 'Groove',
+    use: 'rod-seal',
+    atMm: 20,
+    widthMm: 5,
+    diameterMm: 34,
+    cornerMm: 0,
+  };
+  const crib = [testInstrument('mic', { rangeLowMm: 0 }), testInstrument('depth', { kind: 'depth-mic', rangeLowMm: 0, rangeHighMm: 150 })];
+  const { proofs } = workOut(testSheet({ choices: [testChoice(choiceKey.part, { ...pin, features: [groove] })] }), {
+    ...testShop,
+    instruments: crib,
+  });
+  expect(proofs.find((p) => p.dimension.dimension.key === 'g.at')!.plan!.with!.instrument.id).toBe('depth');
+});
+
 it('a warm part proves nothing, though it may be failed', () => {
   const warm = proofOf(12, [
     [6, 0, 39.99, { partTempC: 31 }],

@@ -117,11 +117,10 @@ const limitsWords = ({ lowerMm, upperMm }: Limits, unit: LengthUnit): string =>
 /** The plan in words: how often, with what, and what may be read. */
 export function proofPlanWords({ spots, read, reads, with: by, warm }: ProofPlan, unit: LengthUnit): string[] {
   const places = new Set(spots.map((s) => s.stationMm)).size;
-  const each = spots.length / places;
   const asked =
     spots.length === 1
       ? 'Read it once.'
-      : `Read it at ${countOf(places, 'place')}, ${each === 2 ? 'two ways round' : 'once'} each: ${read} of ${spots.length} read.`;
+      : `Read it at ${countOf(places, 'place')}, two ways round${places > 1 ? ' each' : ''}: ${read} of ${spots.length} read.`;
   const told = !by
     ? 'Nothing in the crib reads it: borrow what does, or have it measured elsewhere.'
     : by.inside

@@ -29,10 +29,10 @@ const PART: Part = {
 const crib = [testInstrument('fine', { name: 'Fine', kind: 'caliper', rangeLowMm: 0, rangeHighMm: 300, uMm: 0.01 })];
 const read = (segmentId: string, valueMm: number, more: Partial<ReadingRecord> = {}): ReadingRecord =>
   testReading({ purpose: 'cut', segmentId, valueMm, instrumentId: 'fine', ...more });
-function sizes(readings: readonly ReadingRecord[] = [], part = PART): readonly SizeCut[] {
+function sizes(readings: readonly ReadingRecord[] = [], part = PART, instruments = crib): readonly SizeCut[] {
   const plan = { ...usualPlan(testShop.lathes[0]!), way: 'bar' };
   const choices = [testChoice(choiceKey.part, part), testChoice(choiceKey.plan, plan)];
-  return workOut(testSheet({ choices, readings }), { ...testShop, instruments: crib }).sizes;
+  return workOut(testSheet({ choices, readings }), { ...testShop, instruments }).sizes;
 }
 const size = (key: string, ...mm: number[]): SizeCut => sizes(mm.map((x) => read(key, x))).find((s) => s.key === key)!;
 
@@ -69,11 +69,20 @@ describe('what is read between cuts', () => {
     ['g.width', 4, 'in'],
     ['g.width', 4.3, 'beyond'],
     ['g.width', 4.095, 'close'],
+    ['b.length', 40.29, 'close'],
     ['g.diameter', 24, 'in'],
     ['g.diameter', 23, 'beyond'],
     ['b.length', 41, 'beyond'],
     ['b.length', 40.1, 'in'],
   ] as const)('%s at %d is %s', (key, mm, state) => expect(size(key, mm)).toMatchObject({ state, dial: '' }));
+
+  it('barely over the near limit it goes on to the middle, unless the instrument is too coarse for that', () => {
+    // 3.9 to 4.1, a caliper of 0.02: the middle is still told from the far limit.
+    expect(size('g.width', 3.91)).toMatchObject({ state: 'go-on', left: { value: expect.closeTo(0.09, 9) } });
+    const coarse = { ...crib[0]!, id: 'coarse', uMm: 0.06 };
+    const found = sizes([read('g.width', 3.91, { instrumentId: 'coarse' })], PART, [coarse]).find((s) => s.key === 'g.width')!;
+    expect(found).toMatchObject({ state: 'close', dial: '' });
+  });
 
   it('a warm reading is taken at 20 °C, one that is withdrawn tells nothing, and a proof is no cut', () => {
     const warm = sizes([read('b.length', 40, { partTempC: 70 })]).find((s) => s.key === 'b.length')!;

@@ -123,8 +123,10 @@ function dialWords(moveMm: number, slide: Slide, { dial, setUp }: PlannedSetUp, 
 function stateOf(nowMm: number | null, plusMinusMm: number, grows: boolean, limits: Limits): SizeCutState {
   if (nowMm === null) return 'not-read';
   if (judge(nowMm, plusMinusMm, limits) === 'fits') return 'in';
-  const lacks = grows ? limits.lowerMm - nowMm : nowMm - limits.upperMm;
-  if (lacks > 0) return 'go-on';
+  const middleMm = (limits.lowerMm + limits.upperMm) / 2;
+  const [lacks, toMiddle] = grows ? [limits.lowerMm - nowMm, middleMm - nowMm] : [nowMm - limits.upperMm, nowMm - middleMm];
+  // Barely over the near limit it goes on to the middle, where the far one can still be told from it.
+  if (lacks > 0 || (toMiddle > 0 && 2 * plusMinusMm <= limits.upperMm - limits.lowerMm)) return 'go-on';
   return (grows ? nowMm > limits.upperMm : nowMm < limits.lowerMm) ? 'beyond' : 'close';
 }
 
