@@ -69,14 +69,19 @@ describe('where the line stands', () => {
     expect(next.dial).toBeGreaterThan(0);
   });
 
-  it('at the proof: two directions of each segment, then nowhere', () => {
-    const proof = (clockDeg: number, segmentId: string) =>
-      testReading({ purpose: 'proof', segmentId, clockDeg, stationMm: 60, valueMm: 40.04 });
+  it('at the proof: two directions of each segment, of a seat at both ends, then nowhere', () => {
+    const proof = (clockDeg: number, segmentId: string, stationMm = 60) =>
+      testReading({ purpose: 'proof', segmentId, clockDeg, stationMm, valueMm: 40.04 });
     const at = (readings: ReturnType<typeof testReading>[]) =>
       lineTarget(repair({ choices: planned, readings: [...testSheet().readings, ...readings] }), 'prove', nothing, 'mm');
     expect(at([])).toMatchObject({ segmentId: 'head', spot: { clockDeg: 0 } });
     expect(at([proof(0, 'head')])).toMatchObject({ segmentId: 'head', spot: { clockDeg: 90 } });
-    expect(at(['head', 'body'].flatMap((s) => [proof(0, s), proof(90, s)]))).toBeNull();
+    const head = [proof(0, 'head'), proof(90, 'head')];
+    const end = [proof(0, 'body', 25), proof(90, 'body', 25)];
+    // Read in its middle a seat is read at neither end.
+    expect(at([...head, proof(0, 'body'), proof(90, 'body')])!.spot).toMatchObject({ clockDeg: 0, stationMm: expect.closeTo(25, 0) });
+    expect(at([...head, ...end])!.spot).toMatchObject({ clockDeg: 0, stationMm: expect.closeTo(103, 0) });
+    expect(at([...head, ...end, proof(0, 'body', 103), proof(90, 'body', 103)])).toBeNull();
   });
 });
 

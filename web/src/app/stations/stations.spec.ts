@@ -275,9 +275,20 @@ describe('Cut', () => {
 });
 
 describe('Prove', () => {
-  const proved = [0, 90].map((clockDeg) =>
-    testReading({ purpose: 'proof', segmentId: 'body', stationMm: 60, clockDeg, valueMm: 40.041, instrumentId: 'mic' }),
+  const proved = [25, 103].flatMap((stationMm) =>
+    [0, 90].map((clockDeg) =>
+      testReading({ purpose: 'proof', segmentId: 'body', stationMm, clockDeg, valueMm: 40.041, instrumentId: 'mic' }),
+    ),
   );
+
+  it('keeps one end of a seat from passing as the whole, at its field', async () => {
+    await open({ choices: [fit, part, plan], readings: [...testSheet().readings, ...proved.slice(0, 2)] });
+    const fixture = await show(Prove);
+    expect(words(fixture)).toContain('2 of 4 read');
+    await press(fixture, 'Pass Body');
+    expect(server.changes()).toEqual([]);
+    expect(words(fixture)).toContain('Read at 2 of 4 spots.');
+  });
 
   it('judges, predicts the play, and is passed by somebody', async () => {
     await open({ choices: [fit, part, plan], readings: [...testSheet().readings, ...proved] });

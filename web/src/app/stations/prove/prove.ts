@@ -14,7 +14,7 @@ import {
   writtenDimension,
   inSentence,
 } from '@iron-patch/core';
-import { check, proofInput, routes } from '@iron-patch/contract';
+import { routes } from '@iron-patch/contract';
 import { keptDraft, ShopStore } from '../../data';
 import { SheetStore } from '../../sheet-data';
 import { ItemSteps, PieceRow } from '../../items';
@@ -154,8 +154,7 @@ export class Prove {
 
   protected async sign(p: ProofFinding, passed: boolean): Promise<void> {
     const given = { passed, remark: this.remark(), gaugedWith: '', gaugedValue: null };
-    const shape = check(proofInput, { ...this.store.atPiece(), segmentId: p.dimension.dimension.key, ...given });
-    this.problems.set(shape.ok ? signProblems(p, given) : shape.problems);
+    this.problems.set(signProblems(p, given));
     if (this.problems().length) return;
     const done = await this.store
       .prove({ ...this.store.atPiece(), segmentId: p.dimension.dimension.key, passed, remark: this.remark() })
