@@ -74,6 +74,11 @@ it('a width is read between two cuts, tells how far it still goes, and can be ta
   expect(await seriousProblems(page)).toEqual([]);
   await page.click('Withdraw 9.80');
   await page.sees('Read it as it stands now.');
+  // Back from elsewhere the page shows what the line reads.
+  await page.click('Prove');
+  await page.click('Cut');
+  await page.until('the line at the width again', async () => (await line.where()).startsWith('Keyseat, pinion, width, as it is cut now'));
+  await page.sees('Read it as it stands now.');
 });
 
 it('one practises on a lathe that springs, and nothing of it is written down', async () => {

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import {
   countOf,
@@ -49,19 +49,22 @@ export class Cut {
   protected readonly store = inject(SheetStore);
   private readonly held = inject(HoldingShown);
   protected readonly practising = signal(false);
-  /** Depths and what is cut into the part are looked at, not a diameter. */
-  protected readonly bySets = signal(false);
-  protected readonly plan = computed(() => this.store.repair()?.plan ?? null);
   /** What is read between cuts and is no diameter, where one was picked. */
   private readonly size = computed(() => {
     const repair = this.store.repair();
     return repair && sizeInHand(repair, this.store.selection().spanId);
   });
+  /** Depths and what is cut into the part are looked at, not a diameter: always where one of them is what the line reads. */
+  protected readonly bySets = linkedSignal<boolean, boolean>({
+    source: () => this.size() !== null,
+    computation: (reads, before) => reads || (before?.value ?? false),
+  });
+  protected readonly plan = computed(() => this.store.repair()?.plan ?? null);
   /** The set-up that was touched, as long as the diameter in hand is of it or it has none; else that diameter's own. */
   protected readonly setUp = computed((): PlannedSetUp | null => {
     const touched = this.held.touched();
     const size = this.size();
-    if (size && this.bySets()) return this.plan()?.setUps.find((s) => s.setUp.number === size.setUp) ?? null;
+    if (size) return this.plan()?.setUps.find((s) => s.setUp.number === size.setUp) ?? null;
     const own = this.setUpOf(this.cut());
     return touched && (touched === own || this.bySets() || !this.diametersOf(touched).length) ? touched : (own ?? this.held.now());
   });
