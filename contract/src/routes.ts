@@ -45,6 +45,7 @@ export const routes = {
   label: (id: string) => `/api/jobs/${id}/label.pdf`,
   slip: (id: string) => `/api/jobs/${id}/slip.pdf`,
   firstArticle: (id: string) => `/api/jobs/${id}/first-article.pdf`,
+  outsideSlip: (id: string) => `/api/jobs/${id}/outside.pdf`,
   report: (id: string) => `/api/jobs/${id}/report.pdf`,
   drawing: (id: string) => `/api/jobs/${id}/drawing.svg`,
   drawingPdf: (id: string) => `/api/jobs/${id}/drawing.pdf`,

@@ -7,6 +7,7 @@ import { loadSheet } from '../sheets';
 import { loadShop } from '../shop';
 import { drawingPdf } from './drawing';
 import { firstArticlePaper } from './first-article';
+import { outsideSlipPaper } from './outside-slip';
 import { jobSlip } from './job-slip';
 import { label } from './label';
 import { report } from './report';
@@ -42,6 +43,11 @@ export function mountDocuments(app: Express, pool: Pool, { timeZone, origin }: P
   app.get(routes.firstArticle(':id'), async (req, res) => {
     const { sheet, repair, shop } = await load(req);
     sendFile(res, `job-${sheet.job.number}-first-article.pdf`, 'application/pdf', await firstArticlePaper(sheet, repair, shop, timeZone));
+  });
+
+  app.get(routes.outsideSlip(':id'), async (req, res) => {
+    const { sheet, repair, shop } = await load(req);
+    sendFile(res, `job-${sheet.job.number}-outside.pdf`, 'application/pdf', await outsideSlipPaper(sheet, repair, shop));
   });
 
   app.get(routes.report(':id'), async (req, res) => {

@@ -4,6 +4,7 @@ import { TEXT_LIMITS } from '@iron-patch/contract';
 import { textOfPdf } from '../testing/text-of-pdf';
 import { drawingPdf } from './drawing';
 import { firstArticlePaper } from './first-article';
+import { outsideSlipPaper } from './outside-slip';
 import { jobSlip } from './job-slip';
 import { label } from './label';
 import { measuredRows } from './measured-rows';
@@ -59,6 +60,24 @@ it('the first-article report has every dimension, with its limits, and says wher
   const [page] = await paper(drawn());
   for (const words of ['First-articlereport', 'Body', '40.033', '40.049', 'notread']) expect(squeezed(page!)).toContain(words);
   expect(squeezed((await paper(testSheet()))[0]!)).toContain('Nothingofthisjobismadetoadrawing.');
+});
+
+it('the slip for another shop tells what is to be treated, or that nothing is', async () => {
+  const paper = (sheet: JobSheet) => outsideSlipPaper(sheet, workOut(sheet, testShop), testShop).then(textOfPdf);
+  const hard = {
+    id: 'h',
+    kind: 'hardness',
+    on: 'body',
+    name: 'Hardness',
+    scale: 'HRC',
+    from: 58,
+    to: 62,
+    how: 'case',
+    remark: 'threads soft',
+  };
+  const [page] = await paper(testSheet({ choices: [testChoice('part', { ...drawnPin(), features: [hard] })] }));
+  for (const words of ['Body', 'casehardened,58to62HRC', 'threadssoft']) expect(squeezed(page!)).toContain(words);
+  expect(squeezed((await paper(drawn()))[0]!)).toContain('Nothingofthisjobgoestoanothershop.');
 });
 
 describe('papers', () => {

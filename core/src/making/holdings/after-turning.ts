@@ -1,5 +1,6 @@
 import { formatWithUnit } from '../../terms/quantity';
 import { inSentence } from '../../terms/words';
+import { processOf } from '../part';
 import { actWords, type Cut } from './cut';
 import type { SetUpDraft } from './set-up';
 import type { Work } from './work';
@@ -78,7 +79,14 @@ export function afterTurning(work: Work): SetUpDraft[] {
     ...tail(
       work,
       cuts.filter((c) => c.by === 'treat'),
-      { title: 'Hardness', hold: 'on the bench, or out of house', machine: 'bench', holding: null, cautions: [], settingMin: 10 },
+      {
+        title: 'Treatment',
+        hold: 'on the bench, or out of house',
+        machine: 'bench',
+        holding: null,
+        cautions: [...new Set(work.part.features.flatMap((f) => (f.kind === 'treatment' ? [processOf(f).minds] : [])))],
+        settingMin: 10,
+      },
     ),
   ];
 }

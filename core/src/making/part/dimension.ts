@@ -19,6 +19,8 @@ export interface Dimension {
   readonly own: { readonly lower: number; readonly upper: number } | null;
   /** Something sits or runs there: the general tolerance will not do. */
   readonly seat: boolean;
+  /** It is gone once the part is finished: what its surface is before a treatment. */
+  readonly before?: true;
   /** The surface it lies on. */
   readonly surface: PlacedSurface;
 }

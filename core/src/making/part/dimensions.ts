@@ -107,12 +107,13 @@ export function dimensionsOf(part: Part): Dimension[] {
       name: d.name,
       what: d.what,
       // What a drawing asks for is of the surface, and says of which.
-      label: d.own ? `${inSentence(surface.name)}, ${d.label}` : `${inSentence(f.name)}, ${d.label}`,
+      label: d.own || d.before ? `${inSentence(surface.name)}, ${d.label}` : `${inSentence(f.name)}, ${d.label}`,
       value: d.value,
       unit: d.unit ?? UNITS[d.what] ?? '',
       book: d.book ?? null,
       own: d.own ?? null,
       seat: d.seat ?? false,
+      ...(d.before ? { before: true } : {}),
       surface,
     }));
   return [...outside, ...inside, ...cut];

@@ -43,7 +43,7 @@ export interface NumberSpec {
   readonly from: number;
   readonly to: number;
 }
-export interface ChoiceSpec {
+export interface ChoiceSpec extends AskedWhen {
   readonly kind: 'choice';
   readonly label: string;
   readonly options: readonly (readonly [value: string, words: string])[];
@@ -142,6 +142,8 @@ export interface DimensionDraft {
   readonly own?: { readonly lower: number; readonly upper: number };
   /** Something sits or runs there: the shop's general tolerance will not do. */
   readonly seat?: true;
+  /** The surface's diameter before something that changes it: its limits follow from the finished ones. */
+  readonly before?: true;
   /** It is the surface's own diameter, which takes these limits: a thread's blank. */
   readonly ofSurface?: true;
 }

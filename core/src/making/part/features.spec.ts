@@ -211,6 +211,9 @@ describe('what a kind refuses', () => {
     ['hardness', { scale: 'HRC', from: 15 }, 'from'],
     ['hardness', { scale: 'HRC', from: 30, to: 250 }, 'to'],
     ['hardness', { from: 55, to: 55 }, 'to'],
+    ['treatment', { process: 'build-up' }, 'fromMm'],
+    ['treatment', { process: 'build-up', fromMm: 1, toMm: 20 }, 'toMm'],
+    ['treatment', { fromMm: 0.03 }, 'toMm'],
     ['weld-prep', { end: 'left', rootMm: 20 }, 'rootMm'],
     ['knurl', { pitchMm: 4 }, 'pitchMm'],
     ['knurl', { pitchMm: 2.9, lengthMm: 90 }, 'lengthMm'],
@@ -219,6 +222,16 @@ describe('what a kind refuses', () => {
     ['slot', { end: 'sideways' }, 'end'],
     ['slot', { widthMm: Number.NaN }, 'widthMm'],
   ] as const)('%s %j', (kind, own, field) => expect(refused(kind, own)).toBe(field));
+});
+
+it('a surface is treated once', () => {
+  const f = { ...kindOf('treatment').start(null as never), kind: 'treatment', on: 's', name: 'Treatment' };
+  const part = {
+    ...{ ...PARTS[0]!, outside: [surface('s', 'cylinder', 'Seat', 40, 25)], bores: [], limits: {} },
+    features: [{ ...f, id: 'f' } as unknown as PartFeature, { ...f, id: 'g' } as unknown as PartFeature],
+  };
+  const checked = validatePart(part);
+  expect(checked.ok ? [] : checked.problems.map((p) => [p.path, p.code])).toEqual([['features.1.process', 'twice']]);
 });
 
 describe('what a drawing asks for', () => {

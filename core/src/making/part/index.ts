@@ -32,7 +32,18 @@ export type {
   SideMark,
   StressRaiser,
 } from './feature-kind';
-export { FEATURE_KINDS, fieldsOf, kindOf, ringOf, type FeatureKindId, type PartFeature } from './features';
+export {
+  beforeLimits,
+  FEATURE_KINDS,
+  fieldsOf,
+  isCutBackHere,
+  kindOf,
+  processOf,
+  ringOf,
+  type FeatureKindId,
+  type PartFeature,
+  type Treatment,
+} from './features';
 export {
   BLOCK_KINDS,
   cutFieldsOf,

@@ -5,7 +5,7 @@ import { surface } from './surface';
 import { validatePart } from './validate-part';
 
 /** A seal land only smooths, a knurl only moves metal, and some only ask for something. */
-export const TAKES_NOTHING: readonly FeatureKindId[] = ['seal-land', 'knurl', 'relation', 'surface-finish', 'hardness'];
+export const TAKES_NOTHING: readonly FeatureKindId[] = ['seal-land', 'knurl', 'relation', 'surface-finish', 'hardness', 'treatment'];
 export const KINDS = Object.keys(FEATURE_KINDS) as FeatureKindId[];
 
 /** A part of one to four steps, sometimes bored, with whatever of each kind may sit on it: only what is valid stays. */

@@ -105,6 +105,15 @@ function checkOverlaps(part: Part, say: Say): void {
         say(`features.${b.i}.on`, 'overlap', `${b.f.name} and ${inSentence(a.f.name)} lie over each other.`);
 }
 
+/** A surface gets its size once. */
+function checkTreatments({ features }: Part, say: Say): void {
+  features.forEach((f, i) => {
+    const first = features.find((o) => o.kind === 'treatment' && o.on === f.on);
+    if (f.kind === 'treatment' && first !== f)
+      say(`features.${i}.process`, 'twice', `${f.name}: ${inSentence(first!.name)} gives this surface its size already.`);
+  });
+}
+
 /** Checks a part that somebody drew. All problems at once, each with its path. */
 export function validatePart(part: Part): Outcome<Part> {
   const problems: Problem[] = [];
@@ -133,5 +142,6 @@ export function validatePart(part: Part): Outcome<Part> {
   if (problems.length) return { ok: false, problems };
   part.features.forEach((f, i) => checkFeature(part, f, i, say));
   if (!problems.length) checkOverlaps(part, say);
+  checkTreatments(part, say);
   return problems.length ? { ok: false, problems } : good(part);
 }

@@ -35,6 +35,7 @@ const OF_KIND: OfKind = {
   relation: null,
   'surface-finish': null,
   hardness: null,
+  treatment: null,
 };
 
 function ofFeature(part: Part, f: PartFeature, bench: Bench): Schedule[] {

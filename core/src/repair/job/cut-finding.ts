@@ -2,13 +2,15 @@ import { advise, LEAST_CHIP_MM, type Advice, type CutRecord } from '../../making
 import { USUAL_PASSES } from '../../making/process';
 import { K95 } from '../../evidence/readings';
 import { minus, plus, sumOf, type Figure } from '../../terms/working';
+import { asCut, treatedAt } from './as-cut';
+import { treatmentOf } from './before-treatment';
 import { CAUTIONS, FILE_CAUTION, hazardsAtCut, type Caution } from './cautions.data';
 import { instrumentOf } from './bias';
 import { alphaOf, instrumentUncertaintyMm, readingFigure, toDiameter } from './measured';
 import type { Lathe } from '../../making/setups';
 import type { PlanChoice } from './choices';
 import type { PartFinding, SegmentFinding } from './part-finding';
-import type { JobSheet, ReadingRecord, Shop } from './records';
+import type { JobSheet, ProofRecord, ReadingRecord, Shop } from './records';
 
 /** A segment at the lathe: its cuts so far and what to do next. */
 export interface CutFinding {
@@ -34,11 +36,12 @@ function cutOf(
   segment: SegmentFinding,
   { lathe, tool }: CutMachine,
   materialId: string,
+  since: number,
   live: readonly ReadingRecord[],
   sheet: JobSheet,
   shop: Shop,
 ): CutFinding {
-  const readings = live.filter((r) => r.purpose === 'cut' && r.segmentId === segment.segment.id);
+  const readings = live.filter((r) => r.purpose === 'cut' && r.segmentId === segment.segment.id && Date.parse(r.takenAt) > since);
   const { shopTempC } = sheet.job;
   const cuts = readings.map((r) => ({
     dial: r.dial ?? 0,
@@ -84,20 +87,28 @@ function cutOf(
 const isCoached = ({ part }: PartFinding, { segment }: SegmentFinding): boolean =>
   part.block === null || part.block.cuts.some((c) => c.id === segment.id && c.kind === 'hole' && c.made === 'bored');
 
+/** What is cut back after a treatment begins anew: cuts of before were of another size, ms. */
+function cutSince({ part }: PartFinding, surfaceId: string, proofs: readonly ProofRecord[]): number {
+  const f = treatmentOf(part, surfaceId);
+  return (f && treatedAt(f, proofs)) ?? -Infinity;
+}
+
 /**
  * Every diameter of one piece at the lathe.
  *
  * @param live readings of that piece
+ * @param proofs what was signed of that piece, oldest first
  */
 export const cutFindings = (
   found: PartFinding | null,
   machine: CutMachine | null,
   live: readonly ReadingRecord[],
+  proofs: readonly ProofRecord[],
   sheet: JobSheet,
   shop: Shop,
 ): CutFinding[] =>
   found && machine
-    ? found.segments
+    ? asCut(found, proofs)
         .filter((s) => s.segment.kind !== 'taper' && isCoached(found, s))
-        .map((s) => cutOf(s, machine, found.part.materialId, live, sheet, shop))
+        .map((s) => cutOf(s, machine, found.part.materialId, cutSince(found, s.segment.id, proofs), live, sheet, shop))
     : [];

@@ -85,12 +85,15 @@ function itemFinding(item: JobItem, index: number, given: ItemInputs, joined: re
   // What was read and signed before something moved the sizes tells nothing of what they are now.
   const since = movedLastAt(item);
   const counts = (time: string): boolean => since === -Infinity || Date.parse(time) > since;
-  const readings = live.filter((r) => r.itemId === item.id && (r.purpose !== 'proof' || counts(r.takenAt)));
-  const proofs = sheet.proofs.filter((p) => p.itemId === item.id && counts(p.at));
+  // What it was before a treatment was read before it moved: that stays.
+  const early = new Set(part?.dimensions.flatMap(({ dimension: d }) => (d.before ? [d.key] : [])));
+  const stays = (segmentId: string | null): boolean => segmentId !== null && early.has(segmentId);
+  const readings = live.filter((r) => r.itemId === item.id && (r.purpose !== 'proof' || counts(r.takenAt) || stays(r.segmentId)));
+  const proofs = sheet.proofs.filter((p) => p.itemId === item.id && (counts(p.at) || stays(p.segmentId)));
   const worked = (n: number | null): Omit<PieceFinding, 'piece'> => {
     const of = { live: readings.filter((r) => r.piece === n), proofs: proofs.filter((p) => p.piece === n) };
     return {
-      cuts: cutFindings(part, machine, of.live, sheet, shop),
+      cuts: cutFindings(part, machine, of.live, of.proofs, sheet, shop),
       sizes: sizeCuts(part, plan, of.live, sheet, shop),
       proofs: proofFindings(part, of.live, of.proofs, sheet, shop),
     };

@@ -95,7 +95,7 @@ function cutPiece({ cuts, proofs }: PieceFinding, { sheet }: Given): Standing {
   const under = cuts.find((c) => c.advice.state === 'under');
   if (under) return out(`${under.segment.segment.name} is ${under.segment.segment.side === 'inside' ? 'over' : 'under'} its limit`);
   const made = (c: CutFinding): boolean =>
-    c.advice.state === 'in' || proofs.some((p) => p.dimension.dimension.key === c.segment.segment.id && p.readings.length > 0);
+    c.advice.state === 'in' || proofs.some((p) => p.dimension.figure.key === c.segment.diameter.key && p.readings.length > 0);
   // Of what is milled and drilled nothing is coached: it is made once something of it is read.
   if (!cuts.length && !proofs.some((p) => p.readings.length)) return notYet('the piece to be made and read');
   const open = cuts.find((c) => !made(c));

@@ -21,6 +21,7 @@ import {
   type Surface,
 } from '../../making/part';
 import { minus, plus, sumOf, tabled, typed, workedOut, type Figure, type Measure } from '../../terms/working';
+import { beforeTreatment, treatmentOf } from './before-treatment';
 import type { BoreFinding } from './bore-finding';
 import { chosenPart } from './choices';
 import type { FitFinding } from './fit-finding';
@@ -209,8 +210,14 @@ export function partFinding(
   const mates = new Map(all.map((s) => [s.id, matesOf(s, s.inside ? [] : fits, s.inside ? bores : [])]));
   const fitted = new Map(all.map((s) => [s.id, fittedOutside(mates.get(s.id)!.fits) ?? fittedBore(mates.get(s.id)!.bores)]));
   const part = withSizes(drawn, (s) => fitted.get(s.id)?.sizeMm ?? s.diameterMm);
-  const dimensions = dimensionsOf(part).map((d) => dimensionFinding(part, d, isDiameterOfSurface(d) ? (fitted.get(d.key) ?? null) : null));
-  const byKey = new Map(dimensions.map((d) => [d.dimension.key, d]));
+  const own = dimensionsOf(part).map((d) => dimensionFinding(part, d, isDiameterOfSurface(d) ? (fitted.get(d.key) ?? null) : null));
+  const byKey = new Map(own.map((d) => [d.dimension.key, d]));
+  const dimensions = own.map((d) => {
+    const f = d.dimension.before && treatmentOf(part, d.dimension.surface.id);
+    if (!f) return d;
+    const before = beforeTreatment(d.dimension, d.figure, byKey.get(f.on)!, f);
+    return { ...d, ...before, from: before.limits ? ('book' as const) : ('none' as const), mustProve: true };
+  });
   const segments = roundSurfaces(part).flatMap((segment): SegmentFinding[] => {
     const found = byKey.get(segment.id)!;
     return found.limits ? [{ segment, diameter: found.figure, limits: found.limits, ...mates.get(segment.id)! }] : [];

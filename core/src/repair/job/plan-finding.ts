@@ -11,6 +11,7 @@ import {
   type SetUp,
   type WayId,
 } from '../../making/holdings';
+import type { Part } from '../../making/part';
 import { missingTools, schedulesOf, type Schedule } from '../../making/schedule';
 import { depthLadder, type Dial, type Lathe, type Rung } from '../../making/setups';
 import {
@@ -25,9 +26,11 @@ import {
 } from '../../making/stock';
 import type { Outcome } from '../../terms/outcome';
 import { minus, plus, ruled, sumOf, workedOut, type Figure } from '../../terms/working';
+import { asCut } from './as-cut';
+import { treatmentOf } from './before-treatment';
 import { chosenPlan, type PlanChoice } from './choices';
 import type { JobItem } from './items';
-import type { PartFinding } from './part-finding';
+import type { PartFinding, SegmentFinding } from './part-finding';
 import { barFigure, cuttingMin, passesFor, surfaceSpeed, type SegmentPasses } from './planned-passes';
 import { pushedIn, type Pushed } from './pushed';
 import type { JobSheet, Shop } from './records';
@@ -148,7 +151,10 @@ function dialOf({ machine }: SetUp, lathe: Lathe, { machines }: Shop): Dial | nu
 /** A bright bar stays as it is where only the general tolerance asks for its size; a tube does where a bore goes right through. */
 function otherStock({ part, dimensions }: PartFinding): OtherStock {
   const largest = part.outside.reduce((most, s) => (s.diameterMm > most.diameterMm ? s : most));
-  const free = dimensions.find((d) => d.dimension.key === largest.id)?.from === 'general' && largest.kind !== 'taper';
+  const free =
+    dimensions.find((d) => d.dimension.key === largest.id)?.from === 'general' &&
+    largest.kind !== 'taper' &&
+    !treatmentOf(part, largest.id);
   const through = part.bores.find((b) => b.through);
   return {
     ownSizeMm: free ? largest.diameterMm : null,
@@ -160,8 +166,13 @@ function otherStock({ part, dimensions }: PartFinding): OtherStock {
 const FINDER_MM = 10;
 
 /** The diameter that is reckoned with before a bar is chosen. */
-const stockMm = (part: PartFinding['part'], plan: PlanChoice | null, rack: readonly Bar[]): number =>
-  rack.find((b) => b.id === plan?.barId)?.diameterMm ?? stockNeed(part, USUAL_ALLOWANCES).diameter.value;
+const stockMm = (outside: Pick<Part, 'outside'>, plan: PlanChoice | null, rack: readonly Bar[]): number =>
+  rack.find((b) => b.id === plan?.barId)?.diameterMm ?? stockNeed(outside, USUAL_ALLOWANCES).diameter.value;
+
+/** The outside as it is cut: what is hardened and ground is thicker before, what is plated thinner. */
+const outsideAsCut = ({ part }: PartFinding, segments: readonly SegmentFinding[]): Pick<Part, 'outside'> => ({
+  outside: part.outside.map((s) => ({ ...s, diameterMm: segments.find((x) => x.segment.id === s.id)?.diameter.value ?? s.diameterMm })),
+});
 
 /** Stock, set-ups, ladders and passes for the drawn part; null while there is no part or no lathe. */
 export function planFinding(
@@ -175,17 +186,19 @@ export function planFinding(
   const lathe = shop.lathes.find((l) => l.id === stored?.latheId) ?? shop.lathes[0];
   if (!lathe) return null;
   const plan = stored ?? usualPlan(lathe);
-  const work = workOf(found.part, lathe, stockMm(found.part, stored, shop.rack), sheet.job.unit);
+  const segments = asCut(found);
+  const outside = outsideAsCut(found, segments);
+  const work = workOf(found.part, lathe, stockMm(outside, stored, shop.rack), sheet.job.unit);
   const { plans: ways, no } = rankedWays(work);
   // Plans of before nobody was asked were all from the bar, and so is what cannot be held as it was chosen.
   const way = stored ? (stored.way ?? 'bar') : ways[0]!.way;
   const chosen = heldPlan(way, work, plan.moved ?? []);
   const held = chosen.ok ? chosen.value : ways[0]!;
-  const need = stockNeed(found.part, allowancesOf(plan, held.way));
+  const need = stockNeed(outside, allowancesOf(plan, held.way));
   const bars = chooseBars(found.part, need, shop.rack, found.volumeMm3 ?? 0, otherStock(found));
   const bar = shop.rack.find((b) => b.id === plan.barId) ?? (bars.ok ? bars.value[0]!.bar : null);
   const barMm = bar?.diameterMm ?? need.diameter.value;
-  const passes = passesFor(found.segments, plan, lathe, bar ?? { diameterMm: barMm, innerMm: null }, found.part.materialId, shop.drillSets);
+  const passes = passesFor(segments, plan, lathe, bar ?? { diameterMm: barMm, innerMm: null }, found.part.materialId, shop.drillSets);
   // Of a drawing that does not hold no number is told to be set.
   const schedules = found.problems.length
     ? []

@@ -29,6 +29,8 @@ export interface ProofFinding {
   readonly play: readonly { readonly mate: FitFinding; readonly tight: Figure; readonly loose: Figure }[];
   /** What somebody signed last of what is measured now; null where nobody did, and once it measures otherwise than what was signed. */
   readonly signed: ProofRecord | null;
+  /** What has to be passed first, as afterwards it cannot be read any more; null where nothing has to. */
+  readonly awaits: string | null;
 }
 
 /** A signature is of a size: it falls with the readings that it was given for, and a pass without a reason once it is out of its limits. */
@@ -61,6 +63,7 @@ function gaugedProof(found: DimensionFinding & { readonly limits: Limits }, proo
     verdict,
     play: [],
     signed: last && !(last.passed && verdict === 'out' && last.remark.trim() === '') ? last : null,
+    awaits: null,
   };
 }
 
@@ -111,6 +114,7 @@ function proofOf(
     verdict,
     play: fits.map((mate) => ({ mate, ...predictedPlay(measured ?? found.figure, mate) })),
     signed: standing(proofs.filter((p) => p.segmentId === key).at(-1), mean, verdict),
+    awaits: null,
   };
 }
 
@@ -128,6 +132,8 @@ export function signProblems(found: ProofFinding | undefined, given: Signing): P
     return [{ code: 'unmeasured', path: 'segmentId', message: 'Measure this dimension before passing it.' }];
   if (found.gauged && given.gaugedWith.trim() === '')
     return [{ code: 'untried', path: 'gaugedWith', message: 'Say what it was tried with: thread gauge, the nut, a specimen, a tester.' }];
+  if (given.passed && found.awaits !== null)
+    return [{ code: 'awaits', path: 'segmentId', message: `Pass ${inSentence(found.awaits)} first: afterwards nobody can read it.` }];
   if (given.passed && found.plan?.warm.length)
     return [
       {
@@ -167,5 +173,12 @@ export function proofFindings(
     if (READ_AS[d.dimension.what] === null) return d.mustProve && d.dimension.what !== 'pitch' ? [gaugedProof(d, proofs)] : [];
     return [proofOf(d, fitsOf.get(d.dimension.key) ?? [], found.part.materialId, live, proofs, sheet, shop)];
   });
-  return [...all.filter((p) => p.dimension.mustProve), ...all.filter((p) => !p.dimension.mustProve)];
+  const early = all.filter((p) => p.dimension.dimension.before);
+  const rest = all
+    .filter((p) => !p.dimension.dimension.before)
+    .map((p) => {
+      const open = early.find((e) => e.dimension.dimension.surface.id === p.dimension.dimension.key && !e.signed?.passed);
+      return open ? { ...p, awaits: open.name } : p;
+    });
+  return [...early, ...rest.filter((p) => p.dimension.mustProve), ...rest.filter((p) => !p.dimension.mustProve)];
 }

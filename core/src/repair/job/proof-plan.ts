@@ -56,7 +56,7 @@ function stationsOf({ dimension, from }: DimensionFinding): number[] {
 }
 
 function spotsOf(found: DimensionFinding): ProofSpot[] {
-  if (!isDiameterOfSurface(found.dimension)) {
+  if (!isDiameterOfSurface(found.dimension) && !found.dimension.before) {
     const { fromMm, toMm } = found.dimension.surface;
     return [{ stationMm: Math.round((fromMm + toMm) / 2), clockDeg: 0 }];
   }

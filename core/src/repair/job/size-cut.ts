@@ -72,6 +72,7 @@ const CUT_ON: Readonly<Record<FeatureKindId, readonly string[]>> = {
   relation: [],
   'surface-finish': [],
   hardness: [],
+  treatment: [],
 };
 /** What is left standing gets smaller as it is cut; all else grows. */
 const SHRINKS: readonly Dimension['what'][] = ['outside', 'across'];

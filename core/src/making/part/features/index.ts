@@ -21,6 +21,7 @@ import { slot, type Slot } from './slot';
 import { spline, type Spline } from './spline';
 import { surfaceFinish, type SurfaceFinish } from './surface-finish';
 import { thread, type Thread } from './thread';
+import { treatment, type Treatment } from './treatment';
 import { undercut, type Undercut } from './undercut';
 import { weldPrep, type WeldPrep } from './weld-prep';
 import { woodruffSeat, type WoodruffSeat } from './woodruff-seat';
@@ -51,7 +52,8 @@ export type PartFeature =
   | Spline
   | Relation
   | SurfaceFinish
-  | Hardness;
+  | Hardness
+  | Treatment;
 
 export type FeatureKindId = PartFeature['kind'];
 
@@ -82,12 +84,15 @@ export const FEATURE_KINDS: { readonly [K in FeatureKindId]: FeatureKind<Extract
   relation,
   'surface-finish': surfaceFinish,
   hardness,
+  treatment,
 };
 
 /** The kind of a feature, as one that takes any: which fields a kind has its own file says. */
 export const kindOf = (id: FeatureKindId): FeatureKind<FeatureBase> => FEATURE_KINDS[id];
 
-export type { Chamfer, CrossHole };
+export type { Chamfer, CrossHole, Treatment };
+export { isCutBackHere, processOf } from './treatment';
+export { beforeLimits } from './before-treatment';
 export { ringOf } from './ring-groove';
 
 /** The fields of a kind by name, in the order in which they are asked for. */

@@ -62,7 +62,7 @@ const FROM: Readonly<Record<LimitsFrom, string>> = {
             <td class="num">{{ d.limits ? written(d) : '' }}</td>
             <td [title]="d.words">{{ from[d.from] }}</td>
             <td>
-              @if (d.from !== 'fit' && isLength(d) && !d.dimension.own) {
+              @if (d.from !== 'fit' && isLength(d) && !d.dimension.own && !d.dimension.before) {
                 <ip-text
                   [label]="'Limits of ' + d.dimension.label"
                   class="bare-label"

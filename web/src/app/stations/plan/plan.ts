@@ -18,6 +18,7 @@ import { HoldingShown, seenFigures, SheetStore } from '../../sheet-data';
 import { ChooseField, LengthInput, type Option } from '../../form';
 import { RackLine } from '../../rack/rack-line';
 import { FigureButton } from '../../show';
+import { OutsideLink } from '../outside-link';
 import { SetUpSheet } from './set-up-sheet';
 import { SetUpStrip } from './set-up-strip';
 import { Ways } from './ways';
@@ -25,7 +26,7 @@ import { Ways } from './ways';
 /** Bar, lathe, set-ups, depth ladders and passes; then the release for cutting. */
 @Component({
   selector: 'ip-plan',
-  imports: [NgTemplateOutlet, ChooseField, FigureButton, LengthInput, RackLine, SetUpSheet, SetUpStrip, ShopTimePipe, Ways],
+  imports: [OutsideLink, NgTemplateOutlet, ChooseField, FigureButton, LengthInput, RackLine, SetUpSheet, SetUpStrip, ShopTimePipe, Ways],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './plan.html',
   styles: `

@@ -22,6 +22,7 @@ import { StateMark } from '../../mark';
 import { DraftNote, TextField } from '../../form';
 import { FigureButton } from '../../show';
 import { LicensedMatters } from '../licensed-matters';
+import { OutsideLink } from '../outside-link';
 import { GaugeForm } from './gauge-form';
 import { PlayChart } from './play-chart';
 
@@ -30,7 +31,7 @@ const WORDS: Readonly<Record<Verdict, string>> = { fits: 'fits', close: 'close',
 /** The finished part, cold, against its limits with the instrument's own uncertainty; its play; who passes it. */
 @Component({
   selector: 'ip-prove',
-  imports: [TextField, FigureButton, StateMark, LicensedMatters, PlayChart, GaugeForm, DraftNote, ItemSteps, PieceRow],
+  imports: [OutsideLink, TextField, FigureButton, StateMark, LicensedMatters, PlayChart, GaugeForm, DraftNote, ItemSteps, PieceRow],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './prove.html',
   styles: `

@@ -1,0 +1,168 @@
+import { formatLength } from '../../../terms/quantity';
+import type { FeatureBase, FeatureKind } from '../feature-kind';
+import type { Changes } from './before-treatment';
+import { needsCylinder } from './on-surface';
+
+interface Process {
+  readonly words: string;
+  readonly changes: Changes;
+  /** Behind the surface's name while it is not done yet: `body, before plating`. */
+  readonly before: string;
+  /** As an act. */
+  readonly act: string;
+  /** What a layer, or the metal left on, may be on one side: anything else is a slip, mm. Values of our own. */
+  readonly leastMm: number;
+  readonly mostMm: number;
+  /** It can be cut back by this shop. */
+  readonly here: boolean;
+  readonly minds: string;
+}
+
+/** In the order in which people choose. */
+export const PROCESSES = {
+  plate: {
+    words: 'plated, stays as it comes',
+    changes: 'stays',
+    before: 'before plating',
+    act: 'Have it plated to size',
+    leastMm: 0.002,
+    mostMm: 0.3,
+    here: false,
+    minds: 'Hard steel is baked after plating, or it cracks under load.',
+  },
+  'plate-ground': {
+    words: 'plated thicker and ground to size',
+    changes: 'cut-back',
+    before: 'before plating',
+    act: 'Have it plated thicker and ground to size',
+    leastMm: 0.02,
+    mostMm: 0.5,
+    here: false,
+    minds: 'Hard steel is baked after plating, or it cracks under load. Edges are rounded first: plating builds up on them.',
+  },
+  'build-up': {
+    words: 'built up and cut back to size',
+    changes: 'cut-back',
+    before: 'before it is built up',
+    act: 'Have it built up by weld or spray and cut back to size',
+    leastMm: 0.3,
+    mostMm: 10,
+    here: true,
+    minds: 'Keep threads and finished places covered; a shaft bends with the heat: read the run-out before and after.',
+  },
+  nitride: {
+    words: 'nitrided, grows a little',
+    changes: 'stays',
+    before: 'before nitriding',
+    act: 'Have it nitrided',
+    leastMm: 0.001,
+    mostMm: 0.05,
+    here: false,
+    minds: 'Stress relieve it before it is finished; ask who nitrides it what it grows.',
+  },
+  'harden-ground': {
+    words: 'hardened, then ground to size',
+    changes: 'left-on',
+    before: 'before hardening',
+    act: 'Have it hardened, then ground to size',
+    leastMm: 0.05,
+    mostMm: 1,
+    here: true,
+    minds: 'It grows and warps in the fire: what is left on has to cover that too. Centres stay clean for the grinder.',
+  },
+  ground: {
+    words: 'ground to size',
+    changes: 'left-on',
+    before: 'before grinding',
+    act: 'Have it ground to size',
+    leastMm: 0.02,
+    mostMm: 1,
+    here: true,
+    minds: 'Centres stay in it for the grinder.',
+  },
+} as const satisfies Record<string, Process>;
+
+/** A surface that gets its size by a treatment: it is cut to another one first. */
+export interface Treatment extends FeatureBase {
+  readonly kind: 'treatment';
+  readonly process: keyof typeof PROCESSES;
+  readonly where: 'elsewhere' | 'here';
+  readonly fromMm: number;
+  readonly toMm: number;
+  /** `hard chrome`, `nickel`, `E7018`. */
+  readonly by: string;
+  /** What is covered: threads, centres, the other seats. */
+  readonly masked: string;
+}
+
+export const processOf = ({ process }: Pick<Treatment, 'process'>): Process => PROCESSES[process];
+
+/** Whether this shop cuts it to size afterwards. */
+export const isCutBackHere = (f: Pick<Treatment, 'process' | 'where'>): boolean => f.where === 'here' && processOf(f).here;
+
+export const treatment: FeatureKind<Treatment> = {
+  kind: 'treatment',
+  name: 'Treatment',
+  sides: ['outside', 'inside'],
+  fields: {
+    process: {
+      kind: 'choice',
+      label: 'It is',
+      options: (Object.keys(PROCESSES) as (keyof typeof PROCESSES)[]).map((k) => [k, PROCESSES[k].words] as const),
+    },
+    where: {
+      kind: 'choice',
+      label: 'Cut back',
+      options: [
+        ['elsewhere', 'by another shop'],
+        ['here', 'here'],
+      ],
+      when: ['process', 'build-up', 'harden-ground', 'ground'],
+    },
+    fromMm: { kind: 'length', label: 'Layer, or left on, a side, from', from: 0, to: 10 },
+    toMm: { kind: 'length', label: 'to', from: 0, to: 10 },
+    by: { kind: 'text', label: 'With', most: 60, optional: true },
+    masked: { kind: 'text', label: 'Kept free of it', most: 120, optional: true },
+  },
+  asks: ['process', 'fromMm', 'toMm'],
+  start: () => ({ process: 'plate', where: 'elsewhere', fromMm: 0.02, toMm: 0.025, by: '', masked: '' }),
+  check: (f, host) => {
+    const { leastMm, mostMm, words } = processOf(f);
+    const off = ([f.fromMm, f.toMm] as const).findIndex((mm) => mm < leastMm || mm > mostMm);
+    if (off >= 0) return [{ field: off ? 'toMm' : 'fromMm', message: `Where it is ${words}, that is ${leastMm} to ${mostMm} mm a side.` }];
+    if (f.toMm < f.fromMm) return [{ field: 'toMm', message: 'It has to be no less than where it begins.' }];
+    const before = beforeMm(f, host.surface.side, host.surface.diameterMm);
+    if (before <= 0) return [{ field: 'toMm', message: 'Nothing is left under such a layer.' }];
+    const { fromMm, toMm } = host.surface;
+    const wall = host.beyondAt((fromMm + toMm) / 2);
+    const through = host.surface.side === 'outside' ? before / 2 <= wall : before / 2 >= wall;
+    return through
+      ? [{ field: 'toMm', message: `Cut for it, to ${formatLength(before, 'mm', 2)} mm, it leaves no wall.` }]
+      : needsCylinder(host);
+  },
+  dimensions: (f, host) => [
+    {
+      name: 'before',
+      what: host.surface.side,
+      label: processOf(f).before,
+      value: beforeMm(f, host.surface.side, host.surface.diameterMm),
+      seat: true,
+      before: true,
+    },
+  ],
+  cut: () => ({ shape: 'other', removedMm3: () => 0, marks: [] }),
+  raiser: () => null,
+  mirrored: (f) => f,
+  operations: (f) => {
+    const { act } = processOf(f);
+    const more = [f.by, f.masked && `kept free of it: ${f.masked}`].filter(Boolean).join('; ');
+    return [{ kind: 'treat', words: `${act}${more ? ` (${more})` : ''}`, makes: ['before'] }];
+  },
+};
+
+/** The middle of what a diameter is before it, mm. */
+function beforeMm(f: Treatment, side: 'outside' | 'inside', finishedMm: number): number {
+  const middle = f.fromMm + f.toMm;
+  const out = (processOf(f).changes === 'left-on' ? 1 : -1) * (side === 'outside' ? 1 : -1);
+  return finishedMm + out * middle;
+}
