@@ -32,6 +32,13 @@ it('a thread needs 1.25 pitches up to a shoulder, or an undercut', () => {
   );
 });
 
+it('a layer is asked about where nobody lays on so much, or so little', () => {
+  const layer = (process: string, aSideMm: number): Part => cut(SHAFT, 'b', 'treatment', { process, aSideMm, plusMinusMm: 0 });
+  expect(said(layer('plate', 0.02))).toEqual([]);
+  expect(said(layer('build-up', 1.5))).toEqual([]);
+  expect(said(layer('build-up', 0.02))).toEqual([expect.stringMatching(/^treatment-b: .*0.020 mm a side.*0.300 mm to 10/)]);
+});
+
 it('the land beside a ring is three depths, less its chamfer', () => {
   // 24 mm shaft: groove 22.9, 1.3 wide (DIN 471), 0.55 deep: 1.65 of land.
   const groove = (atMm: number): Part => cut(SHAFT, 'c', 'ring-groove', { atMm, widthMm: 1.3, diameterMm: 22.9 });

@@ -6,6 +6,7 @@ import {
   hostOf,
   placeBore,
   placeOutside,
+  processOf,
   ringOf,
   type FeatureKindId,
   type Host,
@@ -121,9 +122,18 @@ const recessed = (rows: readonly PlacedSurface[], through: boolean): DrawingDoub
       : [];
   });
 
+/** A layer that is far from what such a layer is. */
+function odd({ f }: Seated<Of<'treatment'>>, show: (mm: number) => string): string | null {
+  const { leastMm, mostMm, words } = processOf(f);
+  return f.aSideMm < leastMm || f.aSideMm > mostMm
+    ? `${f.name}: ${show(f.aSideMm)} a side. Where it is ${words} that is usually ${show(leastMm)} to ${show(mostMm)}.`
+    : null;
+}
+
 /**
  * What a machinist would ask about a drawing that can be made: a thread without room to run out, a thin land beside a ring, a keyseat through a ring's
- * groove, a seat that nothing can be pushed on to, a bore that is wider inside. Of a turned part without problems; a block has none.
+ * groove, a seat that nothing can be pushed on to, a bore that is wider inside,
+ * a layer that is far from usual. Of a turned part without problems; a block has none.
  *
  * @param unit in which lengths are told
  */
@@ -136,6 +146,7 @@ export function drawingDoubts(part: Part, unit: LengthUnit): DrawingDoubt[] {
     const said = [
       isA(f, 'thread') ? runOut({ f, host }, all, show) : null,
       isA(f, 'ring-groove') ? land({ f, host }, all, show) : null,
+      isA(f, 'treatment') ? odd({ f, host }, (mm) => formatWithUnit(mm, unit)) : null,
       runsThrough(s, all),
     ];
     return said.flatMap((words) => (words ? [{ ownerId: f.id, words }] : []));

@@ -11,6 +11,9 @@ import { type PlacedSurface } from './surface';
 /** The diameter of a surface, by whose id it goes; not one of a feature. */
 export const isDiameterOfSurface = (d: Pick<Dimension, 'key' | 'ownerId'>): boolean => d.key === d.ownerId;
 
+/** It is round and lies along the axis: read at places and in directions. A surface's diameter, finished or before a treatment. */
+export const isReadAllRound = (d: Pick<Dimension, 'key' | 'ownerId' | 'before'>): boolean => isDiameterOfSurface(d) || d.before === true;
+
 /**
  * What an instrument has to be put to for a dimension; null where none of the crib reads it. A pitch diameter is read over wires or with a
  * thread mic, which is another number: it is gauged.

@@ -33,6 +33,7 @@ export type {
   StressRaiser,
 } from './feature-kind';
 export {
+  aSide,
   beforeLimits,
   FEATURE_KINDS,
   fieldsOf,
@@ -68,7 +69,7 @@ export {
 export { fieldProblem } from './field-problem';
 export { fittings, type Fitting } from './fitting';
 export { hostOf, radiusAt } from './host';
-export { dimensionsOf, isDiameterOfSurface, READ_AS, sideRead } from './dimensions';
+export { dimensionsOf, isDiameterOfSurface, isReadAllRound, READ_AS, sideRead } from './dimensions';
 export { type Dimension } from './dimension';
 export { limitsOf, type DimensionLimits } from './limits';
 export { validatePart } from './validate-part';

@@ -1,4 +1,4 @@
-import { processOf, type Part, type Treatment } from '../../making/part';
+import { aSide, processOf, type Part, type Treatment } from '../../making/part';
 import { materialOf } from '../../book/materials';
 import { spanWords } from '../../terms/quantity';
 import { beforeKey } from './before-treatment';
@@ -39,7 +39,7 @@ function treated(f: Treatment, { dimensions }: PartFinding, { proofs }: PieceFin
     surface: dimensions.find((d) => d.dimension.key === f.on)?.dimension.surface.name ?? '',
     process: [words, f.by].filter(Boolean).join(', '),
     now,
-    layer: `${spanWords(show(f.fromMm), show(f.toMm))} a side`,
+    layer: `${spanWords(show(aSide(f).fromMm), show(aSide(f).toMm))} a side`,
     after: limitsOf(f.on),
     masked: f.masked,
   };

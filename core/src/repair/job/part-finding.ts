@@ -27,8 +27,8 @@ import { chosenPart } from './choices';
 import type { FitFinding } from './fit-finding';
 import type { JobSheet } from './records';
 
-/** Who gives a dimension its limits; `none` for a seat that nobody gave any. */
-export type LimitsFrom = 'fit' | 'typed' | 'book' | 'general' | 'none';
+/** Who gives a dimension its limits: `finished` where they follow from what it is once it is treated; `none` for a seat that nobody gave any. */
+export type LimitsFrom = 'fit' | 'typed' | 'book' | 'general' | 'finished' | 'none';
 
 /** One dimension of the new part as a figure with its limits. */
 export interface DimensionFinding {
@@ -216,7 +216,7 @@ export function partFinding(
     const f = d.dimension.before && treatmentOf(part, d.dimension.surface.id);
     if (!f) return d;
     const before = beforeTreatment(d.dimension, d.figure, byKey.get(f.on)!, f);
-    return { ...d, ...before, from: before.limits ? ('book' as const) : ('none' as const), mustProve: true };
+    return { ...d, ...before, from: before.limits ? ('finished' as const) : ('none' as const), mustProve: true };
   });
   const segments = roundSurfaces(part).flatMap((segment): SegmentFinding[] => {
     const found = byKey.get(segment.id)!;

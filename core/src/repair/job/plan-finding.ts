@@ -27,7 +27,7 @@ import {
 import type { Outcome } from '../../terms/outcome';
 import { minus, plus, ruled, sumOf, workedOut, type Figure } from '../../terms/working';
 import { asCut } from './as-cut';
-import { treatmentOf } from './before-treatment';
+import { fromRawCrown, treatmentOf } from './before-treatment';
 import { chosenPlan, type PlanChoice } from './choices';
 import type { JobItem } from './items';
 import type { PartFinding, SegmentFinding } from './part-finding';
@@ -202,7 +202,10 @@ export function planFinding(
   // Of a drawing that does not hold no number is told to be set.
   const schedules = found.problems.length
     ? []
-    : schedulesOf(found.part, { lathe, partingMm: plan.partingMm, finderMm: FINDER_MM, unit: sheet.job.unit });
+    : schedulesOf(found.part, { lathe, partingMm: plan.partingMm, finderMm: FINDER_MM, unit: sheet.job.unit }).map((s) => {
+        const mind = fromRawCrown(found.part, s.id, sheet.job.unit);
+        return mind ? { ...s, words: [mind, ...s.words] } : s;
+      });
   const powerKw = shop.machines.find((m) => m.id === lathe.id)?.powerKw ?? null;
   const setUps = held.setUps.map((setUp): PlannedSetUp => {
     const dial = dialOf(setUp, lathe, shop);

@@ -3,7 +3,7 @@ import { judge, worst, type Limits, type Verdict } from '../../evidence/proof';
 import { analyseShape, K95, type Shape } from '../../evidence/readings';
 import type { Problem } from '../../terms/outcome';
 import { typed, workedOut, type Figure } from '../../terms/working';
-import { isDiameterOfSurface, READ_AS, sideRead } from '../../making/part';
+import { isDiameterOfSurface, isReadAllRound, READ_AS, sideRead } from '../../making/part';
 import { alphaOf, instrumentUncertaintyMm, readingFigure, toDiameter } from './measured';
 import { instrumentOf } from './bias';
 import type { FitFinding } from './fit-finding';
@@ -77,8 +77,8 @@ function proofOf(
   shop: Shop,
 ): ProofFinding {
   const { key, what, surface, label } = found.dimension;
-  const round = isDiameterOfSurface(found.dimension);
-  const name = round ? surface.name : capital(label);
+  const round = isReadAllRound(found.dimension);
+  const name = isDiameterOfSurface(found.dimension) ? surface.name : capital(label);
   const readings = live.filter((r) => r.purpose === 'proof' && r.segmentId === key);
   const side = sideRead(what);
   const sizes = readings.map((r) => toDiameter(r, side, materialId, sheet.job.shopTempC, shop));

@@ -1,5 +1,5 @@
 import { WARM_K } from '../../making/coach';
-import { isDiameterOfSurface, READ_AS, sideRead } from '../../making/part';
+import { isReadAllRound, READ_AS, sideRead } from '../../making/part';
 import { instrumentsFor, K95, type Reads } from '../../evidence/readings';
 import type { Limits } from '../../evidence/proof';
 import { formatLength, formatWithUnit, type LengthUnit } from '../../terms/quantity';
@@ -56,7 +56,7 @@ function stationsOf({ dimension, from }: DimensionFinding): number[] {
 }
 
 function spotsOf(found: DimensionFinding): ProofSpot[] {
-  if (!isDiameterOfSurface(found.dimension) && !found.dimension.before) {
+  if (!isReadAllRound(found.dimension)) {
     const { fromMm, toMm } = found.dimension.surface;
     return [{ stationMm: Math.round((fromMm + toMm) / 2), clockDeg: 0 }];
   }

@@ -17,6 +17,7 @@ import { minus, plus, sumOf, workedOut, type Figure } from '../../terms/working'
 import { capital } from '../../terms/words';
 import { instrumentOf } from './bias';
 import { instrumentUncertaintyMm, readingFigure, sizeOf } from './measured';
+import { deeperFromRawMm } from './before-treatment';
 import type { DimensionFinding, PartFinding } from './part-finding';
 import type { PlanFinding, PlannedSetUp } from './plan-finding';
 import type { JobSheet, ReadingRecord, Shop } from './records';
@@ -183,11 +184,14 @@ function ofDimension({ dimension, limits, figure }: DimensionFinding, one: Plann
   const how = limits && one.setUp.cuts.includes(dimension.ownerId) ? howCut(dimension, part, one) : null;
   if (!limits || !how) return [];
   const halved = isHalved(dimension, part);
+  // From a crown that is not finished yet.
+  const deeper = dimension.what === 'depth' ? deeperFromRawMm(part, dimension.ownerId) : 0;
+  const cutTo = { lowerMm: limits.lowerMm + deeper, upperMm: limits.upperMm + deeper };
   const on = (mm: number): string => formatWithUnit(mm, sheet.job.unit) + ' on' + (halved ? ', on each side' : '');
   return [
     {
-      ...{ key: dimension.key, name: capital(dimension.label), side: sideRead(dimension.what), grows: how.grows, limits },
-      wanted: { ...figure, value: (limits.lowerMm + limits.upperMm) / 2 },
+      ...{ key: dimension.key, name: capital(dimension.label), side: sideRead(dimension.what), grows: how.grows, limits: cutTo },
+      wanted: { ...figure, value: (cutTo.lowerMm + cutTo.upperMm) / 2 },
       moveFor: (mm) => mm / (halved ? 2 : 1),
       dialFor: (mm) => dialWords(mm, how.slide, one, plan),
       wordsFor: (mm) => `The tool goes ${on(mm)}. Wind past and come again from the same side, then read it.`,

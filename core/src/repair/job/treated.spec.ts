@@ -1,4 +1,4 @@
-import type { Treatment } from '../../making/part';
+import { hostOf, kindOf, type PartFeature, type Treatment } from '../../making/part';
 import { choiceKey } from './choices';
 import { outsideSlips } from './outside-slip';
 import { signProblems } from './proof-finding';
@@ -9,7 +9,7 @@ import { drawnPin, testChoice, testReading, testSheet, testShop } from './testin
 const LIMITS = { text: '+0.033 +0.049', lowerDev: 0.033, upperDev: 0.049 };
 const treatment = (more: Partial<Treatment>): Treatment => ({
   ...{ id: 't', kind: 'treatment', on: 'body', name: 'Treatment', process: 'plate-ground', where: 'elsewhere' },
-  ...{ fromMm: 0.05, toMm: 0.1, by: 'hard chrome', masked: 'threads' },
+  ...{ aSideMm: 0.075, plusMinusMm: 0.025, by: 'hard chrome', masked: 'threads' },
   ...more,
 });
 const sheetOf = (more: Partial<Treatment>, limits = LIMITS) => {
@@ -56,7 +56,7 @@ it('asks for a bar that is thick enough for what is ground off again', () => {
       .outside.filter((s) => s.id === 'body')
       .map((s) => ({ ...s, diameterMm: 40, fitsPlaceIds: [] })),
   };
-  const left = treatment({ process: 'ground', fromMm: 0.4, toMm: 0.6, by: '' });
+  const left = treatment({ process: 'ground', aSideMm: 0.5, plusMinusMm: 0.1, by: '' });
   const ground = workOut(
     { ...sheet, choices: [testChoice(choiceKey.part, { ...pin, limits: { body: LIMITS }, features: [left] })] },
     testShop,
@@ -66,8 +66,35 @@ it('asks for a bar that is thick enough for what is ground off again', () => {
   expect(plain).toBeGreaterThan(0);
 });
 
+it('a keyseat counts from the finished size, and says how much deeper it is cut before that', () => {
+  const sheet = sheetOf({});
+  const key = { id: 'k', kind: 'keyseat', on: 'body', name: 'Keyseat' };
+  const host = hostOf(drawnPin(), 'body')!;
+  const of = (t: Treatment) => {
+    const pin = {
+      ...drawnPin(),
+      limits: { body: LIMITS },
+      features: [{ ...kindOf('keyseat').start(host), ...key } as unknown as PartFeature, t],
+    };
+    const { plan, sizes } = workOut({ ...sheet, choices: [testChoice(choiceKey.part, pin)] }, testShop);
+    return {
+      words: plan!.setUps.flatMap((s) => s.schedules).find((s) => s.id === 'k')!.words[0],
+      wanted: sizes.find((s) => s.key === 'k.depth')!.wantedMm,
+    };
+  };
+  const plain = of(treatment({ on: drawnPin().outside.find((x) => x.id !== 'body')!.id })).wanted;
+  const ground = of(treatment({ process: 'ground', aSideMm: 0.15, plusMinusMm: 0.05 }));
+  expect(ground.words).toContain('go 0.150 mm deeper');
+  expect(ground.wanted - plain).toBeCloseTo(0.15, 9);
+  const plated = of(treatment({}));
+  expect(plated.words).toContain('go 0.075 mm less deep');
+  expect(plated.wanted - plain).toBeCloseTo(-0.075, 9);
+});
+
 it('cannot be released where the layer varies by more than the finished limits', () => {
-  const [bare] = work({ process: 'plate', fromMm: 0.02, toMm: 0.03 }).part!.unlimited.filter((d) => d.dimension.key === 't.before');
+  const [bare] = work({ process: 'plate', aSideMm: 0.025, plusMinusMm: 0.005 }).part!.unlimited.filter(
+    (d) => d.dimension.key === 't.before',
+  );
   expect(bare!.words).toContain('plated thicker and ground');
 });
 
@@ -92,7 +119,7 @@ describe('at Prove', () => {
   });
 
   it('what is built up is cut back here to its finished size, and cuts of before do not count', () => {
-    const own = { process: 'build-up', where: 'here', fromMm: 1, toMm: 1.5 } as const;
+    const own = { process: 'build-up', where: 'here', aSideMm: 1.25, plusMinusMm: 0.25 } as const;
     const cuts = [read('cut', 'body', 38.2, 1), read('cut', 'body', 37.6, 2)];
     expect(bodyCut(work(own, cuts))!.cuts).toHaveLength(2);
     const back = bodyCut(work(own, [...cuts, ...before, read('cut', 'body', 42, 20)], [signed('t.before', 39.89, 10)]))!;

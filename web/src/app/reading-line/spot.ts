@@ -6,7 +6,7 @@ import {
   inHand,
   placeWithUnit,
   isDiameter,
-  isDiameterOfSurface,
+  isReadAllRound,
   QUANTITIES,
   READ_AS,
   sameSpot,
@@ -154,7 +154,11 @@ function proofTarget(repair: Repair, selection: Selection, unit: LengthUnit): Li
     spot,
     title:
       whose(repair) +
-      (isDiameterOfSurface(proof.dimension.dimension) ? `${name}, finished and cold, ${where}` : `${name}, finished and cold`),
+      [
+        name,
+        proof.dimension.dimension.before ? 'cold' : 'finished and cold',
+        ...(isReadAllRound(proof.dimension.dimension) ? [where] : []),
+      ].join(', '),
     expectedMm: swings ? null : proof.dimension.figure.value,
     nominalMm: swings ? null : proof.dimension.figure.value,
     instrumentId: '',

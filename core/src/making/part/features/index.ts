@@ -91,7 +91,7 @@ export const FEATURE_KINDS: { readonly [K in FeatureKindId]: FeatureKind<Extract
 export const kindOf = (id: FeatureKindId): FeatureKind<FeatureBase> => FEATURE_KINDS[id];
 
 export type { Chamfer, CrossHole, Treatment };
-export { isCutBackHere, processOf } from './treatment';
+export { aSide, isCutBackHere, processOf } from './treatment';
 export { beforeLimits } from './before-treatment';
 export { ringOf } from './ring-groove';
 

@@ -1,6 +1,6 @@
 import { formatLength } from '../../../terms/quantity';
 import type { FeatureBase, FeatureKind } from '../feature-kind';
-import type { Changes } from './before-treatment';
+import type { ASide, Changes } from './before-treatment';
 import { needsCylinder } from './on-surface';
 
 interface Process {
@@ -10,7 +10,7 @@ interface Process {
   readonly before: string;
   /** As an act. */
   readonly act: string;
-  /** What a layer, or the metal left on, may be on one side: anything else is a slip, mm. Values of our own. */
+  /** What a layer, or the metal left on, usually is on one side: anything else is asked about, mm. Values of our own. */
   readonly leastMm: number;
   readonly mostMm: number;
   /** It can be cut back by this shop. */
@@ -87,8 +87,10 @@ export interface Treatment extends FeatureBase {
   readonly kind: 'treatment';
   readonly process: keyof typeof PROCESSES;
   readonly where: 'elsewhere' | 'here';
-  readonly fromMm: number;
-  readonly toMm: number;
+  /** The layer, or what is left on, on one side, mm. */
+  readonly aSideMm: number;
+  /** By how much that may be off, mm. */
+  readonly plusMinusMm: number;
   /** `hard chrome`, `nickel`, `E7018`. */
   readonly by: string;
   /** What is covered: threads, centres, the other seats. */
@@ -96,6 +98,12 @@ export interface Treatment extends FeatureBase {
 }
 
 export const processOf = ({ process }: Pick<Treatment, 'process'>): Process => PROCESSES[process];
+
+/** The layer, or what is left on, at its thinnest and thickest. */
+export const aSide = ({ aSideMm, plusMinusMm }: Pick<Treatment, 'aSideMm' | 'plusMinusMm'>): ASide => ({
+  fromMm: aSideMm - plusMinusMm,
+  toMm: aSideMm + plusMinusMm,
+});
 
 /** Whether this shop cuts it to size afterwards. */
 export const isCutBackHere = (f: Pick<Treatment, 'process' | 'where'>): boolean => f.where === 'here' && processOf(f).here;
@@ -119,25 +127,22 @@ export const treatment: FeatureKind<Treatment> = {
       ],
       when: ['process', 'build-up', 'harden-ground', 'ground'],
     },
-    fromMm: { kind: 'length', label: 'Layer, or left on, a side, from', from: 0, to: 10 },
-    toMm: { kind: 'length', label: 'to', from: 0, to: 10 },
+    aSideMm: { kind: 'length', label: 'Layer, or left on, a side', from: 0.001, to: 10 },
+    plusMinusMm: { kind: 'length', label: 'Give or take', from: 0, to: 5 },
     by: { kind: 'text', label: 'With', most: 60, optional: true },
     masked: { kind: 'text', label: 'Kept free of it', most: 120, optional: true },
   },
-  asks: ['process', 'fromMm', 'toMm'],
-  start: () => ({ process: 'plate', where: 'elsewhere', fromMm: 0.02, toMm: 0.025, by: '', masked: '' }),
+  asks: ['process', 'aSideMm', 'plusMinusMm'],
+  start: () => ({ process: 'plate', where: 'elsewhere', aSideMm: 0.02, plusMinusMm: 0.002, by: '', masked: '' }),
   check: (f, host) => {
-    const { leastMm, mostMm, words } = processOf(f);
-    const off = ([f.fromMm, f.toMm] as const).findIndex((mm) => mm < leastMm || mm > mostMm);
-    if (off >= 0) return [{ field: off ? 'toMm' : 'fromMm', message: `Where it is ${words}, that is ${leastMm} to ${mostMm} mm a side.` }];
-    if (f.toMm < f.fromMm) return [{ field: 'toMm', message: 'It has to be no less than where it begins.' }];
+    if (f.plusMinusMm > f.aSideMm) return [{ field: 'plusMinusMm', message: 'It cannot be off by more than there is.' }];
     const before = beforeMm(f, host.surface.side, host.surface.diameterMm);
-    if (before <= 0) return [{ field: 'toMm', message: 'Nothing is left under such a layer.' }];
+    if (before <= 0) return [{ field: 'aSideMm', message: 'Nothing is left under such a layer.' }];
     const { fromMm, toMm } = host.surface;
     const wall = host.beyondAt((fromMm + toMm) / 2);
     const through = host.surface.side === 'outside' ? before / 2 <= wall : before / 2 >= wall;
     return through
-      ? [{ field: 'toMm', message: `Cut for it, to ${formatLength(before, 'mm', 2)} mm, it leaves no wall.` }]
+      ? [{ field: 'aSideMm', message: `Cut for it, to ${formatLength(before, 'mm', 2)} mm, it leaves no wall.` }]
       : needsCylinder(host);
   },
   dimensions: (f, host) => [
@@ -162,7 +167,6 @@ export const treatment: FeatureKind<Treatment> = {
 
 /** The middle of what a diameter is before it, mm. */
 function beforeMm(f: Treatment, side: 'outside' | 'inside', finishedMm: number): number {
-  const middle = f.fromMm + f.toMm;
   const out = (processOf(f).changes === 'left-on' ? 1 : -1) * (side === 'outside' ? 1 : -1);
-  return finishedMm + out * middle;
+  return finishedMm + 2 * out * f.aSideMm;
 }

@@ -21,6 +21,7 @@ const FROM: Readonly<Record<LimitsFrom, string>> = {
   typed: 'typed',
   book: 'the book',
   general: 'general',
+  finished: 'finished',
   none: 'none yet',
 };
 
