@@ -27,6 +27,7 @@ import {
   type RouteChoice,
   type RunningChoice,
   type RunsChoice,
+  type SawnChoice,
   type SeenChoice,
   type SettleChoice,
   type SkipChoice,
@@ -199,6 +200,7 @@ export const CHOICE_VALUES: Readonly<Record<string, AnyObjectSchema>> = {
   plan,
   item,
   piece: shapeOf<PieceChoice>({ scrapped: yes('Scrapped'), why: requiredText('Why', TEXT_LIMITS.line, 'Say what went wrong with it.') }),
+  sawn: shapeOf<SawnChoice>({ blanks: numberOf('Blanks', 0, 10 * MOST_PIECES).integer('Blanks: a whole number.') }),
   fit,
   runs: shapeOf<RunsChoice>({ kind: oneOf('what runs here', PAIR_KINDS) }),
   running: shapeOf<RunningChoice>({

@@ -1,4 +1,4 @@
-import type { StationStanding } from '@iron-patch/core';
+import type { SawNeed, StationStanding } from '@iron-patch/core';
 
 /** Where a job stands. */
 export interface Standing {
@@ -10,6 +10,8 @@ export interface Standing {
   readonly calledOff?: true;
   /** It was never worked out yet: that is under way. */
   readonly waiting?: true;
+  /** What has to be sawn for it. Absent where nothing has. */
+  readonly saws?: readonly SawNeed[];
 }
 
 /** A job as the floor shows it. */

@@ -14,6 +14,7 @@ export { PLAIN_BAR, shopCardInput } from './shop-card';
 export { personInput, type PersonInput } from './person';
 export { machineInput, type MachineInput } from './machine';
 export { barInput, type BarInput } from './bar';
+export { sawnInput, type SawnInput } from './saw';
 export { shopSettingsInput, type ShopSettingsInput } from './shop-settings';
 export { instrumentCheckInput, instrumentInput, MOST_BIAS_MM, type InstrumentCheckInput, type InstrumentInput } from './instrument';
 export { MOST_PHOTO_BYTES, PHOTO_SIZES, PHOTO_TYPES, photoInput, type PhotoInput, type PhotoSize } from './photo';

@@ -5,6 +5,8 @@ export const routes = {
   person: (id: string) => `/api/people/${id}`,
   machine: (id: string) => `/api/machines/${id}`,
   bar: (id: string) => `/api/bars/${id}`,
+  saw: '/api/saw',
+  sawn: (barId: string) => `/api/bars/${barId}/sawn`,
   barCounts: (id: string) => `/api/bars/${id}/counts`,
   customers: '/api/customers',
   instrument: (id: string) => `/api/instruments/${id}`,

@@ -10,6 +10,7 @@ export {
   type PromisedJob,
   type Standing,
 } from './floor';
+export type { SawJob, SawnAnswer } from './saw';
 export type { LiveEvent } from './live';
 export { SEARCH, type SearchHit, type SearchKind, type SearchResource } from './search';
 export { MOST_SHEET_ROWS, SHEET_TABLES, type SheetRow, type SheetRows, type SheetTable } from './sheet-rows';

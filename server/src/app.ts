@@ -37,6 +37,7 @@ import { people } from './people';
 import { mountPhotos } from './photos';
 import { mountProofs } from './proofs';
 import { mountRack } from './rack';
+import { mountSaw } from './saw';
 import { mountReadings } from './readings';
 import { mountReleases } from './releases';
 import { mountSearch } from './search';
@@ -139,6 +140,7 @@ export function createApp({ pool, live, log, standings, bench, webDirectory, ...
   mountShopRecord(app, pool, people);
   mountShopRecord(app, pool, machines);
   mountRack(app, pool);
+  mountSaw(app, pool, standings);
   mountHouseRules(app, pool, { standings, bench });
   mountFloor(app, pool, standings);
   mountSearch(app, pool);

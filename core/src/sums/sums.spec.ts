@@ -2,7 +2,6 @@ import { STARTING_HOUSE_RULES } from '../book/fits';
 import { SUMS, sumOfId } from './all-sums';
 import { findThread } from '../book/threads';
 import { packsFor } from './fits/pack';
-import { layOut } from './stock/lay-out';
 import type { Mark, SumResult, SumShop } from './sum';
 import { startText, textInUnit } from './values';
 import { sumInWords, workSum } from './work-sum';
@@ -301,14 +300,16 @@ describe('shim packs', () => {
 });
 
 describe('pieces from offcuts', () => {
-  it('uses the shortest bar that holds a piece, and counts the saw', () => {
-    const plan = layOut([120, 120, 85, 60], [400, 130, 95], 2.5);
-    expect(plan.leftOver).toEqual([]);
-    expect(plan.bars.map((b) => b.pieces)).toEqual([[120, 60], [120], [85]]);
-    expect(plan.bars[0]!.restMm).toBeCloseTo(400 - 180 - 5, 9);
+  it('takes offcuts first, counts the saw, and leaves the longest rest', () => {
+    const { tables, figures } = work('offcuts', { pieces: '120, 120, 85, 60', bars: '400, 130, 95', saw: '2.5' });
+    expect(tables![0]!.rows.map((r) => r.slice(0, 2))).toEqual([
+      [400, '120 + 60'],
+      [130, '120'],
+      [95, '85'],
+    ]);
+    expect(figures[0]!.value).toBeCloseTo(400 - 180 - 5, 9);
   });
   it('names what is not covered', () => {
-    expect(layOut([500], [400], 2)).toMatchObject({ leftOver: [500] });
     expect(outcome('offcuts', { pieces: '500', bars: '400' })).toMatchObject({ problems: [{ path: 'bars' }] });
     expect(work('offcuts', { pieces: '500, 100', bars: '400' }).words![0]).toContain('Not covered: 500 mm');
   });

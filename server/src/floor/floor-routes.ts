@@ -21,7 +21,11 @@ type Row = Omit<FloorJob, keyof Standing> & { readonly standing: Standing | null
 
 const WAITING: Standing = { stations: [], next: null, waiting: true };
 
-const jobOf = ({ standing, found: _, ...card }: Row): FloorJob => ({ ...card, ...(standing ?? WAITING) });
+/** What has to be sawn is asked for by itself. */
+const jobOf = ({ standing, found: _, ...card }: Row): FloorJob => {
+  const { saws: _saws, ...shown } = standing ?? WAITING;
+  return { ...card, ...shown };
+};
 
 /** Words that are looked for; what is no text, or is too long, is cut. */
 const wordsIn = (req: Request): string[] =>

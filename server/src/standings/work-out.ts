@@ -1,4 +1,4 @@
-import { calledOff, movedByShop, workOut, type JobSheet, type MovedJob, type Shop } from '@iron-patch/core';
+import { calledOff, movedByShop, sawNeeds, workOut, type JobSheet, type MovedJob, type Shop } from '@iron-patch/core';
 import type { Standing } from '@iron-patch/contract';
 
 /** Jobs to work out, as they are stored. */
@@ -17,9 +17,11 @@ export interface WorkedOut {
 function standingOf(sheet: JobSheet, shop: Shop): WorkedOut {
   const jobId = sheet.job.id;
   try {
-    const { stations, next } = workOut(sheet, shop);
+    const { stations, next, items } = workOut(sheet, shop);
     const off = calledOff(sheet) !== null;
-    return { jobId, standing: { stations, next, ...(off ? { calledOff: true } : {}) }, error: null };
+    const saws = off ? [] : sawNeeds(items, sheet);
+    const standing = { stations, next, ...(off ? { calledOff: true as const } : {}), ...(saws.length ? { saws } : {}) };
+    return { jobId, standing, error: null };
   } catch (e) {
     return { jobId, standing: { stations: [], next: null, trouble: true }, error: (e as Error).stack ?? String(e) };
   }

@@ -25,6 +25,7 @@ export const appRoutes: Routes = [
     loadComponent: () => import('./house-rules/house-rules').then((m) => m.HouseRules),
   },
   { path: 'find', title: 'Find', loadComponent: () => import('./find/find').then((m) => m.Find) },
+  { path: 'rack/saw', title: 'Saw list', loadComponent: () => import('./rack/saw-list').then((m) => m.SawList) },
   { path: 'rack', title: 'Rack', loadComponent: () => import('./rack/rack').then((m) => m.Rack) },
   { path: 'shop', pathMatch: 'full', title: 'Shop', loadComponent: () => import('./shop/shop-page').then((m) => m.ShopPage) },
   { path: 'shop/first', title: 'Set up the shop', loadComponent: () => import('./shop/first-walk').then((m) => m.FirstWalk) },

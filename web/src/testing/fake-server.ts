@@ -3,6 +3,7 @@ import {
   routes,
   type FloorJob,
   type ReadingInput,
+  type SawJob,
   type SheetRow,
   type SheetRows,
   type SheetTable,
@@ -26,6 +27,8 @@ export class FakeServer {
   shop: Shop = testShop;
   /** The jobs of the floor, in the order in which the server has them. */
   jobs: readonly FloorJob[] = [];
+  /** What open jobs have to have sawn. */
+  saws: readonly SawJob[] = [];
   /** Sheets of other jobs that are asked for. */
   readonly others: JobSheet[] = [];
   /** What was chosen before under a key, newest first. */
@@ -87,6 +90,7 @@ export class FakeServer {
     if (sheet) return response(200, sheet);
     if (path.endsWith('/history')) return response(200, this.history);
     if (path.startsWith(routes.sheetRows(this.sheet.job.id))) return response(200, this.rows(new URL(path, 'http://here')));
+    if (path === routes.saw) return response(200, this.saws);
     if (path.startsWith(routes.floor)) return this.floor(new URL(path, 'http://here'));
     return response(404, { title: 'There is no such job.', status: 404, detail: '', type: '' });
   }

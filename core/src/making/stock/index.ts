@@ -1,12 +1,17 @@
 export { blockStock } from './block-stock';
+export { cutStock, cutStockNow, type BarSawn, type BlankNeed, type CuttingPlan, type SawOptions, type StockBar } from './cutting-stock';
 export {
+  barSectionMm2,
+  barsFor,
   chooseBars,
   NO_OTHER_STOCK,
+  stockFit,
   stockNeed,
   USUAL_ALLOWANCES,
   type BarChoice,
   type OtherStock,
   type StockAllowances,
+  type StockFit,
   type StockNeed,
 } from './stock';
 export {

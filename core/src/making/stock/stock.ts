@@ -67,6 +67,15 @@ export interface OtherStock {
 
 export const NO_OTHER_STOCK: OtherStock = { ownSizeMm: null, boreMm: null };
 
+/** Stock that will do for a blank. */
+export interface StockFit extends OtherStock {
+  readonly materialId: string;
+  /** With what the saw takes, mm. */
+  readonly lengthMm: number;
+  /** At least, mm. */
+  readonly diameterMm: number;
+}
+
 /** A bar that is called so thick is so thick, mm. */
 const SAME_MM = 0.02;
 const DRAWN_TO_SIZE: readonly Bar['finish'][] = ['bright', 'ground'];
@@ -75,39 +84,52 @@ const DRAWN_TO_SIZE: readonly Bar['finish'][] = ['bright', 'ground'];
 const isOwnSize = (bar: Pick<Bar, 'diameterMm' | 'finish'>, { ownSizeMm }: OtherStock): boolean =>
   ownSizeMm !== null && DRAWN_TO_SIZE.includes(bar.finish) && Math.abs(bar.diameterMm - ownSizeMm) < SAME_MM;
 
-const sectionMm2 = (b: Bar): number => (Math.PI / 4) * (b.diameterMm ** 2 - (b.shape === 'tube' ? (b.innerMm ?? 0) : 0) ** 2);
+const isTube = (b: Bar, { boreMm }: OtherStock): boolean =>
+  b.shape === 'tube' && boreMm !== null && b.innerMm !== null && b.innerMm + USUAL_ALLOWANCES.skinMm <= boreMm;
+
+/** Metal of a round or a tube across its axis, mm². */
+export const barSectionMm2 = (b: Pick<Bar, 'diameterMm' | 'innerMm' | 'shape'>): number =>
+  (Math.PI / 4) * (b.diameterMm ** 2 - (b.shape === 'tube' ? (b.innerMm ?? 0) : 0) ** 2);
 
 /**
- * Bars of the right material that are thick and long enough, least waste first: round, bright ones of the part's own size where nothing fits on
- * it, tubes with metal left in the bore; a reason when the rack has none.
- *
- * @param volumeMm3 of the part
+ * Bars of the rack that will do for a blank: of its material, round (or a tube with metal left in the bore), thick and long enough; a reason where
+ * the rack has none.
  */
-export function chooseBars(
-  part: Part,
-  need: StockNeed,
-  rack: readonly Bar[],
-  volumeMm3: number,
-  other: OtherStock = NO_OTHER_STOCK,
-): Outcome<BarChoice[]> {
-  const { boreMm } = other;
-  const isTube = (b: Bar): boolean =>
-    b.shape === 'tube' && boreMm !== null && b.innerMm !== null && b.innerMm + USUAL_ALLOWANCES.skinMm <= boreMm;
-  const right = rack.filter((b) => (b.shape === 'round' || isTube(b)) && b.pieces > 0 && b.materialId === part.materialId);
+export function barsFor(fit: StockFit, rack: readonly Bar[]): Outcome<Bar[]> {
+  const right = rack.filter((b) => (b.shape === 'round' || isTube(b, fit)) && b.pieces > 0 && b.materialId === fit.materialId);
   if (right.length === 0) return bad('no-material', 'The rack has no bar of this material. Order it, or change the material at Draw.');
-  const thick = right.filter((b) => b.diameterMm >= need.diameter.value || isOwnSize(b, other));
+  const thick = right.filter((b) => b.diameterMm >= fit.diameterMm || isOwnSize(b, fit));
   if (thick.length === 0)
     return bad(
       'too-thin',
-      `No bar of this material is ${need.diameter.value.toFixed(1)} mm thick. The thickest is ${Math.max(...right.map((b) => b.diameterMm))} mm.`,
+      `No bar of this material is ${fit.diameterMm.toFixed(1)} mm thick. The thickest is ${Math.max(...right.map((b) => b.diameterMm))} mm.`,
     );
-  const long = thick.filter((b) => b.lengthMm >= need.length.value);
+  const long = thick.filter((b) => b.lengthMm >= fit.lengthMm);
   if (long.length === 0)
     return bad(
       'too-short',
-      `No bar that is thick enough is ${need.length.value.toFixed(0)} mm long. The longest is ${Math.max(...thick.map((b) => b.lengthMm))} mm.`,
+      `No bar that is thick enough is ${fit.lengthMm.toFixed(0)} mm long. The longest is ${Math.max(...thick.map((b) => b.lengthMm))} mm.`,
     );
-  const choices = long.map((bar) => ({
+  return good(long);
+}
+
+/** What the stock of a part has to be. */
+export const stockFit = ({ materialId }: Pick<Part, 'materialId'>, need: StockNeed, other: OtherStock = NO_OTHER_STOCK): StockFit => ({
+  ...other,
+  materialId,
+  lengthMm: need.length.value,
+  diameterMm: need.diameter.value,
+});
+
+/**
+ * Bars that will do for a part, least waste first; a reason when the rack has none.
+ *
+ * @param volumeMm3 of the part
+ */
+export function chooseBars(fit: StockFit, need: StockNeed, rack: readonly Bar[], volumeMm3: number): Outcome<BarChoice[]> {
+  const found = barsFor(fit, rack);
+  if (!found.ok) return found;
+  const choices = found.value.map((bar) => ({
     bar,
     left: sumOf('stock.left', 'left of the bar', [
       plus({
@@ -119,7 +141,7 @@ export function chooseBars(
       }),
       minus(need.length),
     ]),
-    wasteCm3: (sectionMm2(bar) * need.length.value - volumeMm3) / 1000,
+    wasteCm3: (barSectionMm2(bar) * need.length.value - volumeMm3) / 1000,
   }));
   return good(choices.sort((p, q) => p.wasteCm3 - q.wasteCm3 || p.left.value - q.left.value));
 }

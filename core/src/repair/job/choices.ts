@@ -84,6 +84,11 @@ export interface CautionChoice {
   readonly licence: string;
 }
 
+/** How many blanks of an item were sawn, all in all. */
+export interface SawnChoice {
+  readonly blanks: number;
+}
+
 /** Keys of the choices that a job can hold. */
 export const choiceKey = {
   route: 'route',
@@ -109,6 +114,7 @@ export const choiceKey = {
   item: (id: string): string => `item:${id}`,
   load: (itemId: string): string => `load:${itemId}`,
   stack: (itemId: string): string => `stack:${itemId}`,
+  sawn: (itemId: string): string => `sawn:${itemId}`,
   piece: (itemId: string, number: number | string): string => `piece:${itemId}:${number}`,
 } as const;
 
@@ -142,6 +148,8 @@ export function chosenPart(sheet: JobSheet, key: string): Part | null {
 }
 /** A plan by its key; null while nobody chose. */
 export const chosenPlan = (sheet: JobSheet, key: string): PlanChoice | null => valueOf(sheet, key);
+/** How many blanks of an item were sawn. */
+export const sawnOf = (sheet: JobSheet, itemId: string): number => valueOf<SawnChoice>(sheet, choiceKey.sawn(itemId))?.blanks ?? 0;
 /** The hand-over; null while nobody wrote it. One of before outcomes were asked for was a pass. */
 export function chosenReturn(sheet: JobSheet): ReturnChoice | null {
   const returned = valueOf<ReturnChoice>(sheet, choiceKey.returned);

@@ -16,19 +16,21 @@ import { missingTools, schedulesOf, type Schedule } from '../../making/schedule'
 import { depthLadder, type Dial, type Lathe, type Rung } from '../../making/setups';
 import {
   chooseBars,
+  stockFit,
   stockNeed,
   USUAL_ALLOWANCES,
   type Bar,
   type BarChoice,
   type OtherStock,
   type StockAllowances,
+  type StockFit,
   type StockNeed,
 } from '../../making/stock';
 import type { Outcome } from '../../terms/outcome';
 import { minus, plus, ruled, sumOf, workedOut, type Figure } from '../../terms/working';
 import { asCut } from './as-cut';
 import { fromRawCrown, treatmentOf } from './before-treatment';
-import { chosenPlan, type PlanChoice } from './choices';
+import { chosenPlan, sawnOf, type PlanChoice } from './choices';
 import type { JobItem } from './items';
 import type { PartFinding, SegmentFinding } from './part-finding';
 import { barFigure, cuttingMin, passesFor, surfaceSpeed, type SegmentPasses } from './planned-passes';
@@ -62,10 +64,12 @@ export interface PlanFinding {
   readonly chosen: boolean;
   readonly lathe: Lathe;
   readonly need: StockNeed;
+  /** What the stock has to be. */
+  readonly fit: StockFit;
   readonly bars: Outcome<BarChoice[]>;
   readonly bar: Bar | null;
-  /** How many are wanted, and how many come out of the chosen bar and others like it. */
-  readonly off: { readonly wanted: number; readonly fromBar: number };
+  /** How many are wanted, how many come out of the chosen bar and others like it, how many blanks are sawn. */
+  readonly off: { readonly wanted: number; readonly fromBar: number; readonly sawn: number };
   /** How it is held from beginning to end, as chosen or as is best here. */
   readonly held: HeldPlan;
   /** Every way to hold it, the best first, each as it is without what anybody moved. */
@@ -179,7 +183,7 @@ export function planFinding(
   found: PartFinding | null,
   sheet: JobSheet,
   shop: Shop,
-  item: Pick<JobItem, 'planKey' | 'quantity'>,
+  item: Pick<JobItem, 'id' | 'planKey' | 'quantity'>,
 ): PlanFinding | null {
   if (!found || found.part.outside.length === 0) return null;
   const stored = chosenPlan(sheet, item.planKey);
@@ -195,7 +199,8 @@ export function planFinding(
   const chosen = heldPlan(way, work, plan.moved ?? []);
   const held = chosen.ok ? chosen.value : ways[0]!;
   const need = stockNeed(outside, allowancesOf(plan, held.way));
-  const bars = chooseBars(found.part, need, shop.rack, found.volumeMm3 ?? 0, otherStock(found));
+  const fit = stockFit(found.part, need, otherStock(found));
+  const bars = chooseBars(fit, need, shop.rack, found.volumeMm3 ?? 0);
   const bar = shop.rack.find((b) => b.id === plan.barId) ?? (bars.ok ? bars.value[0]!.bar : null);
   const barMm = bar?.diameterMm ?? need.diameter.value;
   const passes = passesFor(segments, plan, lathe, bar ?? { diameterMm: barMm, innerMm: null }, found.part.materialId, shop.drillSets);
@@ -225,9 +230,14 @@ export function planFinding(
     chosen: stored !== null,
     lathe,
     need,
+    fit,
     bars,
     bar,
-    off: { wanted: item.quantity, fromBar: bar ? bar.pieces * Math.floor((bar.lengthMm + USUAL_ALLOWANCES.sawMm) / need.length.value) : 0 },
+    off: {
+      wanted: item.quantity,
+      fromBar: bar ? bar.pieces * Math.floor((bar.lengthMm + USUAL_ALLOWANCES.sawMm) / need.length.value) : 0,
+      sawn: sawnOf(sheet, item.id),
+    },
     held,
     ways,
     noWays: no,

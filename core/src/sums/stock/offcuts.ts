@@ -4,7 +4,29 @@ import { length } from '../fields';
 import { result } from '../given';
 import { rectangle } from '../marks';
 import type { Mark, Sum } from '../sum';
-import { layOut } from './lay-out';
+import { cutStockNow } from '../../making/stock';
+
+/** So many ways are looked at while somebody types: a list that long comes out as good as it gets, not always proven. */
+const MOST_WAYS = 20_000;
+
+/** Bars in the order in which they lie there, the longest first, with what is sawn from each, and what comes out of none; mm. */
+function sawn(piecesMm: readonly number[], barsMm: readonly number[], sawMm: number) {
+  const bars = [...barsMm].sort((a, b) => b - a);
+  const stock = bars.map((lengthMm, i) => ({ id: `${i}`, lengthMm, pieces: 1, sectionMm2: 1 }));
+  const barIds = stock.map((b) => b.id);
+  const needs = [...new Set(piecesMm)].map((mm) => ({
+    ...{ id: `${mm}`, lengthMm: mm + sawMm, barIds },
+    count: piecesMm.filter((p) => p === mm).length,
+  }));
+  const plan = cutStockNow(needs, stock, { sawMm, keepMm: 0 }, MOST_WAYS);
+  return {
+    bars: bars.map((lengthMm, i) => {
+      const from = plan.bars.find((b) => b.barId === `${i}`);
+      return { lengthMm, pieces: from?.blanks.map(Number) ?? [], restMm: from?.restMm ?? lengthMm };
+    }),
+    leftOver: plan.short.map(Number),
+  };
+}
 
 /** Pieces from the bars and offcuts at hand. */
 export const offcuts: Sum = {
@@ -18,7 +40,7 @@ export const offcuts: Sum = {
     length('saw', 'Saw cut', 2.5, 20, 0),
   ],
   work: (v, _shop, unit) => {
-    const plan = layOut(v.list('pieces'), v.list('bars'), v.number('saw'));
+    const plan = sawn(v.list('pieces'), v.list('bars'), v.number('saw'));
     if (plan.leftOver.length === v.list('pieces').length) return bad('short', 'None of the pieces comes out of these bars.', 'bars');
     const used = plan.bars.filter((b) => b.pieces.length);
     const waste = result(
@@ -56,7 +78,7 @@ export const offcuts: Sum = {
       ],
       words: plan.leftOver.length
         ? [`Not covered: ${plan.leftOver.map((p) => placeWithUnit(p, unit)).join(', ')}. Another bar is needed.`]
-        : ['Shortest bar that holds a piece is used first, so long bars stay long.'],
+        : ['Offcuts go first, so that what is left is as long as can be.'],
       picture,
     });
   },

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { RouterLink } from '@angular/router';
 import { FormsModule } from '@angular/forms';
 import { routes, type BarInput } from '@iron-patch/contract';
 import { barSize, FINISH_WORDS, formatLength, materialName, UNKNOWN_MATERIAL, type Bar, type BarCount } from '@iron-patch/core';
@@ -28,7 +29,7 @@ const HEADS: readonly (readonly [Column, string, boolean])[] = [
 /** The rack: what lies there, where, and how it was counted. Plan saws from it. */
 @Component({
   selector: 'ip-rack',
-  imports: [FormsModule, NzInputModule, RackLine, BarForm, ShopTimePipe],
+  imports: [RouterLink, FormsModule, NzInputModule, RackLine, BarForm, ShopTimePipe],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './rack.html',
   styleUrl: './rack.less',

@@ -1,7 +1,9 @@
 import { NgTemplateOutlet } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { RouterLink } from '@angular/router';
 import { routes } from '@iron-patch/contract';
 import {
+  countOf,
   formatLength,
   inSentence,
   chosenPlan,
@@ -26,7 +28,19 @@ import { Ways } from './ways';
 /** Bar, lathe, set-ups, depth ladders and passes; then the release for cutting. */
 @Component({
   selector: 'ip-plan',
-  imports: [OutsideLink, NgTemplateOutlet, ChooseField, FigureButton, LengthInput, RackLine, SetUpSheet, SetUpStrip, ShopTimePipe, Ways],
+  imports: [
+    NgTemplateOutlet,
+    RouterLink,
+    ChooseField,
+    FigureButton,
+    LengthInput,
+    OutsideLink,
+    RackLine,
+    SetUpSheet,
+    SetUpStrip,
+    ShopTimePipe,
+    Ways,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './plan.html',
   styles: `
@@ -93,6 +107,7 @@ import { Ways } from './ways';
   `,
 })
 export class Plan {
+  protected readonly countOf = countOf;
   protected readonly adding = signal(false);
   protected readonly store = inject(SheetStore);
   protected readonly shown = inject(HoldingShown);

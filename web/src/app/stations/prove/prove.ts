@@ -31,7 +31,7 @@ const WORDS: Readonly<Record<Verdict, string>> = { fits: 'fits', close: 'close',
 /** The finished part, cold, against its limits with the instrument's own uncertainty; its play; who passes it. */
 @Component({
   selector: 'ip-prove',
-  imports: [OutsideLink, TextField, FigureButton, StateMark, LicensedMatters, PlayChart, GaugeForm, DraftNote, ItemSteps, PieceRow],
+  imports: [DraftNote, FigureButton, GaugeForm, ItemSteps, LicensedMatters, OutsideLink, PieceRow, PlayChart, StateMark, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './prove.html',
   styles: `

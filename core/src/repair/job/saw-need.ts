@@ -1,0 +1,51 @@
+import { barsFor, type Bar, type BlankNeed, type StockFit } from '../../making/stock';
+import { sawnOf } from './choices';
+import type { ItemFinding } from './item-finding';
+import type { JobSheet } from './records';
+import { newestRelease } from './release';
+
+/** Blanks that an item still has to have sawn. */
+export interface SawNeed {
+  readonly itemId: string;
+  readonly name: string;
+  readonly left: number;
+  readonly fit: StockFit;
+  /** Once it is released it comes out of such a bar alone, as its passes count from it; null for any that will do. */
+  readonly only: Pick<Bar, 'shape' | 'diameterMm' | 'innerMm' | 'finish'> | null;
+}
+
+/** A piece that was read at the lathe has its blank. */
+const begun = ({ pieces }: ItemFinding): number => pieces.filter((p) => p.cuts.some((c) => c.readings.length > 0)).length;
+
+/** What is still to be sawn for the items of a job that are planned: for every piece a blank, also for those made again. */
+export function sawNeeds(items: readonly ItemFinding[], sheet: JobSheet): SawNeed[] {
+  return items.flatMap((found): SawNeed[] => {
+    const { item, plan, pieces } = found;
+    if (!plan?.chosen || item.off) return [];
+    const left = pieces.length - Math.max(sawnOf(sheet, item.id), begun(found));
+    if (left <= 0) return [];
+    const bar = newestRelease(sheet, item.id) ? plan.bar : null;
+    const only = bar && { shape: bar.shape, diameterMm: bar.diameterMm, innerMm: bar.innerMm, finish: bar.finish };
+    return [{ itemId: item.id, name: item.name, left, fit: plan.fit, only }];
+  });
+}
+
+/** Whether a blank may come out of such a bar. */
+export const isOfSection = (bar: Bar, only: NonNullable<SawNeed['only']>): boolean =>
+  bar.shape === only.shape && bar.diameterMm === only.diameterMm && bar.innerMm === only.innerMm && bar.finish === only.finish;
+
+/** Blanks as the saw's plan counts them: so many of a length, and the bars that they may come from. */
+export function blankNeed(id: string, { fit, only, left }: SawNeed, rack: readonly Bar[]): BlankNeed {
+  const bars = barsFor(fit, only ? rack.filter((b) => isOfSection(b, only)) : rack);
+  return { id, lengthMm: fit.lengthMm, count: left, barIds: bars.ok ? bars.value.map((b) => b.id) : [] };
+}
+
+/** Why no bar of the rack will do; that others took them where one would. */
+export function noBarWords({ fit, only }: SawNeed, rack: readonly Bar[]): string {
+  const any = barsFor(fit, rack);
+  if (!any.ok) return any.problems[0]!.message;
+  const own = only && !rack.some((b) => b.pieces > 0 && isOfSection(b, only));
+  return own
+    ? 'The bar that it was released for is gone. Order another, or release it again.'
+    : 'Other jobs of this list take what there is. Order a bar.';
+}

@@ -1,0 +1,1 @@
+export { mountSaw } from './saw-routes';
