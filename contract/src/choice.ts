@@ -11,6 +11,7 @@ import {
   WAY_IDS,
   type MovedCut,
   type ActChoice,
+  type AssembledChoice,
   type CalledOffChoice,
   type CautionChoice,
   type EarlierRepairChoice,
@@ -200,6 +201,14 @@ export const CHOICE_VALUES: Readonly<Record<string, AnyObjectSchema>> = {
   plan,
   item,
   piece: shapeOf<PieceChoice>({ scrapped: yes('Scrapped'), why: requiredText('Why', TEXT_LIMITS.line, 'Say what went wrong with it.') }),
+  assembled: shapeOf<AssembledChoice>({
+    what: requiredText('What is tried', TEXT_LIMITS.line),
+    state: oneOf('how it came out', ['good', 'failed', 'off'] as const),
+    measuredMm: numberOf('What it showed', -1000, 1000, 'mm').nullable(),
+    remark: textOf('Remark', TEXT_LIMITS.line).when('state', ([state], schema) =>
+      state === 'good' ? schema : schema.min(1, state === 'off' ? 'Say why it is not tried.' : 'Say what was wrong.'),
+    ),
+  }),
   sawn: shapeOf<SawnChoice>({ blanks: numberOf('Blanks', 0, 10 * MOST_PIECES).integer('Blanks: a whole number.') }),
   fit,
   runs: shapeOf<RunsChoice>({ kind: oneOf('what runs here', PAIR_KINDS) }),

@@ -8,6 +8,7 @@ import {
   otherUnit,
   signedCaution,
   spanWords,
+  type AssembledState,
   type JobSheet,
   provedOf,
   provedWords,
@@ -24,6 +25,8 @@ import { measuredRows } from './measured-rows';
 import { Paper } from './paper';
 
 const VERDICT_WORDS: Readonly<Record<Verdict, string>> = { fits: 'fits', close: 'close to a limit', out: 'out', unknown: 'not measured' };
+
+const RESULTS: Readonly<Record<AssembledState, string>> = { open: '', good: 'good', failed: 'not good', out: 'outside', off: '' };
 
 /** What was done of an item that is no new part: bought, step by step, and how it was tried. */
 function toldOf({ name, kind, quantity, route, size, steps, tried }: JobItem): string {
@@ -71,6 +74,19 @@ export function report(sheet: JobSheet, repair: Repair, shop: Shop, timeZone: st
   const play = made.flatMap((m) => m.proof.play);
   for (const p of play)
     paper.paragraph(`Play in ${inSentence(p.mate.hole.place.name)}: ${spanWords(both(p.tight.value), both(p.loose.value))}.`);
+  const tried = repair.assembled.filter((c) => c.said && c.state !== 'off');
+  if (tried.length) {
+    paper.section('Tried assembled');
+    paper.table(
+      ['What was tried', 'it showed', 'result'],
+      tried.map((c) => [
+        c.what,
+        c.said!.measuredMm === null ? '' : both(c.said!.measuredMm),
+        [RESULTS[c.state], c.said!.remark].filter(Boolean).join(': '),
+      ]),
+      [6, 3, 4],
+    );
+  }
   for (const [what, why] of [
     ['Not proved', handed?.unproved],
     ['Planned and not done', handed?.undone],

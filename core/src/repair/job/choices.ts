@@ -84,6 +84,17 @@ export interface CautionChoice {
   readonly licence: string;
 }
 
+/** What came of something that was tried once the machine was together. */
+export interface AssembledChoice {
+  /** As people wrote it, where they added it; else as the list has it. */
+  readonly what: string;
+  readonly state: 'good' | 'failed' | 'off';
+  /** mm; null where nothing is measured of it. */
+  readonly measuredMm: number | null;
+  /** Why it is no good, or not for this job; how it was seen. */
+  readonly remark: string;
+}
+
 /** How many blanks of an item were sawn, all in all. */
 export interface SawnChoice {
   readonly blanks: number;
@@ -114,6 +125,7 @@ export const choiceKey = {
   item: (id: string): string => `item:${id}`,
   load: (itemId: string): string => `load:${itemId}`,
   stack: (itemId: string): string => `stack:${itemId}`,
+  assembled: (id: string): string => `assembled:${id}`,
   sawn: (itemId: string): string => `sawn:${itemId}`,
   piece: (itemId: string, number: number | string): string => `piece:${itemId}:${number}`,
 } as const;

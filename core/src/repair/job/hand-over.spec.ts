@@ -5,6 +5,7 @@ import type { JobSheet } from './records';
 import { workOut } from './repair';
 import { drawnPin, testChoice, testSheet, testShop, testReading } from './testing';
 
+const dry = testChoice(choiceKey.assembled('leak'), { what: 'Leak', state: 'good', measuredMm: null, remark: '' });
 const route = testChoice(choiceKey.route, { cause: 'Dry and dirty', route: 'New pin', causeId: '', cure: '' });
 const act = (state: string, removed = false) =>
   testChoice(choiceKey.act('a'), { componentId: 'pin', kind: 'saw', where: '', state, override: '', removed });
@@ -59,18 +60,18 @@ it('holds planned acts that are neither done nor called off', () => {
 describe('a licensed matter', () => {
   it.each(LICENSED_HAZARDS)('%s needs a name and a licence, and no reason lets it pass', (hazard) => {
     const sheet: JobSheet = { ...calm, job: { ...calm.job, hazards: [hazard] } };
-    const holds = handOverHolds(sheet, []);
+    const holds = handOverHolds(sheet, [], []);
     expect(holds.map((h) => h.code)).toEqual(['licensed']);
     expect(stillHeld(holds, { ...given, unproved: 'x', undone: 'x', beforeUse: 'x' })).toHaveLength(1);
-    const nameOnly = { ...sheet, choices: [route, testChoice(choiceKey.caution(hazard), { signedBy: 'A surveyor' })] };
+    const nameOnly = { ...sheet, choices: [route, dry, testChoice(choiceKey.caution(hazard), { signedBy: 'A surveyor' })] };
     expect(signedCaution(nameOnly, hazard)).toBeNull();
     expect(codes(nameOnly)).toEqual(['licensed']);
-    const both = { ...sheet, choices: [route, testChoice(choiceKey.caution(hazard), { signedBy: 'A surveyor', licence: '7' })] };
+    const both = { ...sheet, choices: [route, dry, testChoice(choiceKey.caution(hazard), { signedBy: 'A surveyor', licence: '7' })] };
     expect(codes(both)).toEqual([]);
   });
 
   it('goes out only as not passed, with what must be done before it is used', () => {
-    const holds = handOverHolds({ ...calm, job: { ...calm.job, hazards: ['vessel'] } }, []);
+    const holds = handOverHolds({ ...calm, job: { ...calm.job, hazards: ['vessel'] } }, [], []);
     expect(stillHeld(holds, { ...given, outcome: 'not-passed' }).map((h) => h.message)).toEqual([
       'Say what must be done before it is used.',
     ]);

@@ -3,6 +3,7 @@ import { ACTS } from './acts.data';
 import { CAUTIONS, LICENSED_HAZARDS } from './cautions.data';
 import { chosenRoute, signedCaution, type ReturnChoice } from './choices';
 import { goodPieces, pieceName, type ItemFinding, type PieceFinding } from './item-finding';
+import type { AssembledCheck } from './assembled';
 import type { JobSheet } from './records';
 import { acts, looseFragments } from './strip-records';
 import type { StationId } from '../../terms/stations';
@@ -41,11 +42,18 @@ function unfinishedOf({ item, part }: ItemFinding): HandOverHold[] {
   return part || item.tried.trim() ? [] : [hold(`${item.name}: nothing says how it was tried.`, 'prove')];
 }
 
+/** What was tried of the assembled machine and was no good, and what nothing goes out without. */
+function untriedOf({ what, state, holds }: AssembledCheck): HandOverHold[] {
+  if (state !== 'failed' && state !== 'out' && !(holds && state === 'open')) return [];
+  const message = `${what}: ${state === 'open' ? 'not tried yet' : 'it was not good'}.`;
+  return [{ code: 'undone', message, station: 'prove', passedBy: holds ? 'beforeUse' : 'undone' }];
+}
+
 /**
  * Everything that holds a hand-over: loose pieces, licensed matters without name and licence, dimensions of what was made that
- * nobody proved and passed, planned acts that were neither done nor called off, findings and work that are not on record.
+ * nobody proved and passed, planned acts that were neither done nor called off, what was tried and was no good, findings and work that are not on record.
  */
-export function handOverHolds(sheet: JobSheet, items: readonly ItemFinding[]): HandOverHold[] {
+export function handOverHolds(sheet: JobSheet, items: readonly ItemFinding[], assembled: readonly AssembledCheck[]): HandOverHold[] {
   const loose = looseFragments(sheet).map((f): HandOverHold => {
     const message = `Account first for what is loose: ${inSentence(f.value.what)}.`;
     return { code: 'loose', message, station: 'strip', passedBy: null };
@@ -63,7 +71,7 @@ export function handOverHolds(sheet: JobSheet, items: readonly ItemFinding[]): H
       const message = `${ACTS[a.value.kind].name}: ${on} is planned, and neither done nor called off.`;
       return { code: 'undone', message, station: 'strip', passedBy: 'undone' };
     });
-  const unfinished = items.flatMap(unfinishedOf);
+  const unfinished = [...items.flatMap(unfinishedOf), ...assembled.flatMap(untriedOf)];
   const route = chosenRoute(sheet);
   const onRecord: HandOverHold[] = [
     ...(route?.cause.trim()

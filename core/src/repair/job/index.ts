@@ -38,6 +38,8 @@ export { rungFigure, usualPlan, type PlanFinding, type PlannedRunOut, type Plann
 export type { SegmentPasses } from './planned-passes';
 export type { Pushed } from './pushed';
 export type { CutFinding } from './cut-finding';
+export type { AssembledCheck, AssembledState } from './assembled';
+export { ASSEMBLED_IDS } from './assembled.data';
 export { blankNeed, isOfSection, noBarWords, sawNeeds, type SawNeed } from './saw-need';
 export { outsideSlips, type OutsideSlip } from './outside-slip';
 export { signProblems, type ProofFinding, type Signing } from './proof-finding';

@@ -1,3 +1,4 @@
+import { assembledChecks, type AssembledCheck } from './assembled';
 import { boreFindings, type BoreFinding } from './bore-finding';
 import type { BlockPlan } from './block-plan';
 import { calledOff } from './choices';
@@ -39,6 +40,8 @@ export interface Job {
   readonly items: readonly ItemFinding[];
   readonly stations: readonly StationStanding[];
   readonly next: StationStanding | null;
+  /** What is tried once it is together. */
+  readonly assembled: readonly AssembledCheck[];
   /** What stands between this job and its hand-over. */
   readonly holds: readonly HandOverHold[];
 }
@@ -104,7 +107,9 @@ export function workOut(sheet: JobSheet, shop: Shop): Repair {
   const asked = { fits: askedFits, bores: before === now ? bores : boreFindings(before, askedFits, sheet, shop) };
   const given = { places: now, fits, bores, asked, live, sheet, shop };
   const items = itemFindings(jobItems(sheet), given);
-  const stations = standings({ sheet, places, noReturn, diagnosis, fits, bores, items });
+  const assembled = assembledChecks({ sheet, items, fits, bores });
+  const holds = handOverHolds(sheet, items, assembled);
+  const stations = standings({ sheet, places, noReturn, diagnosis, fits, bores, items, assembled, holds });
   const job: Job = {
     live,
     places,
@@ -116,7 +121,8 @@ export function workOut(sheet: JobSheet, shop: Shop): Repair {
     items,
     stations,
     next: calledOff(sheet) === null ? nextMove(stations) : null,
-    holds: handOverHolds(sheet, items),
+    assembled,
+    holds,
   };
   return seenAt(job, null);
 }

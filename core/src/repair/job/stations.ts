@@ -1,6 +1,7 @@
 import { countOf, inSentence } from '../../terms/words';
 import { chosenReturn, chosenRoute, signedCaution } from './choices';
-import { handOverHolds } from './hand-over';
+import { heldAssembled, wrongAssembled, type AssembledCheck } from './assembled';
+import type { HandOverHold } from './hand-over';
 import type { BoreFinding } from './bore-finding';
 import type { DiagnosisFinding } from './diagnosis-finding';
 import type { PlaceFinding } from './place-finding';
@@ -24,6 +25,8 @@ export interface StandingInputs {
   readonly fits: readonly FitFinding[];
   readonly bores: readonly BoreFinding[];
   readonly items: readonly ItemFinding[];
+  readonly assembled: readonly AssembledCheck[];
+  readonly holds: readonly HandOverHold[];
 }
 
 function receive({ sheet: { job } }: StandingInputs): Standing {
@@ -85,16 +88,20 @@ function decide({ sheet, places, fits, bores, diagnosis }: StandingInputs): Stan
 function prove(inputs: StandingInputs): Standing {
   const { job } = inputs.sheet;
   const parts = overItems('prove', inputs);
+  const wrong = wrongAssembled(inputs.assembled);
+  if (wrong) return out(`${inSentence(wrong.what)}: it was not good`);
+  const held = heldAssembled(inputs.assembled);
+  if (held && ['done', 'not-needed'].includes(parts.state)) return underWay(inSentence(held.what));
   const hazard = LICENSED_HAZARDS.find((h) => job.hazards.includes(h) && !signedCaution(inputs.sheet, h));
   if (!hazard || !['done', 'not-needed'].includes(parts.state)) return parts;
   return underWay(`a licensed person: ${CAUTIONS[hazard].what.toLowerCase().replace(/\.$/, '')}`);
 }
 
-function returned({ sheet, items }: StandingInputs): Standing {
+function returned({ sheet, holds }: StandingInputs): Standing {
   const loose = looseFragments(sheet);
   if (loose.length) return out(`a loose piece to account for: ${inSentence(loose[0]!.value.what)}`);
   if (chosenReturn(sheet)) return done;
-  const licensed = handOverHolds(sheet, items).find((h) => h.code === 'licensed');
+  const licensed = holds.find((h) => h.code === 'licensed');
   return notYet(licensed ? licensed.message.replace(/\.$/, '').toLowerCase() : 'the report and the hand-over');
 }
 

@@ -23,6 +23,7 @@ import { DraftNote, TextField } from '../../form';
 import { FigureButton } from '../../show';
 import { LicensedMatters } from '../licensed-matters';
 import { OutsideLink } from '../outside-link';
+import { AssembledList } from './assembled-list';
 import { GaugeForm } from './gauge-form';
 import { PlayChart } from './play-chart';
 
@@ -31,7 +32,19 @@ const WORDS: Readonly<Record<Verdict, string>> = { fits: 'fits', close: 'close',
 /** The finished part, cold, against its limits with the instrument's own uncertainty; its play; who passes it. */
 @Component({
   selector: 'ip-prove',
-  imports: [DraftNote, FigureButton, GaugeForm, ItemSteps, LicensedMatters, OutsideLink, PieceRow, PlayChart, StateMark, TextField],
+  imports: [
+    AssembledList,
+    DraftNote,
+    FigureButton,
+    GaugeForm,
+    ItemSteps,
+    LicensedMatters,
+    OutsideLink,
+    PieceRow,
+    PlayChart,
+    StateMark,
+    TextField,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './prove.html',
   styles: `
@@ -59,6 +72,7 @@ const WORDS: Readonly<Record<Verdict, string>> = { fits: 'fits', close: 'close',
       color: var(--ink);
       font-weight: 600;
       padding: 6px 10px;
+      text-align: left;
     }
     .verdict {
       font: 600 17px var(--label);
