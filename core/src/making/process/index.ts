@@ -1,4 +1,5 @@
-export { drillBeforeBoringMm, planBorePasses, planPasses, USUAL_PASSES, type Pass, type PassOptions } from './passes';
+export { drillBeforeReamer, drillLadderMm, firstDrill, leftForReamer, peckDepthsMm, pilotMm, pointMm, type FirstDrill } from './drilling';
+export { planBorePasses, planPasses, USUAL_PASSES, type Pass, type PassOptions } from './passes';
 export { idealRpm, spindleSpeed, type SpindleSpeed } from './speed';
 export { passesMin, USUAL_FEEDS_MM } from './cutting-time';
 export { cuttingForceN, cuttingKw, PUSH_SHARE } from './cutting-force';

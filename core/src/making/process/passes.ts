@@ -55,10 +55,3 @@ export function planBorePasses(fromMm: number, toMm: number, o: PassOptions = US
   const mirrored = planPasses(toMm - fromMm + 1, 1, o);
   return mirrored.ok ? good(mirrored.value.map((p) => ({ ...p, toMm: toMm + 1 - p.toMm }))) : mirrored;
 }
-
-/** Left for the boring bar on the diameter after drilling, mm: enough to straighten what the drill left. */
-const LEFT_TO_BORE_MM = 2;
-
-/** The largest drill that leaves the boring bar enough; null where the bore is too small to be drilled and bored. */
-export const drillBeforeBoringMm = (boreMm: number, drillsMm: readonly number[]): number | null =>
-  drillsMm.filter((d) => d <= boreMm - LEFT_TO_BORE_MM).at(-1) ?? null;

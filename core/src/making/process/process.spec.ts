@@ -1,4 +1,5 @@
-import { drillBeforeBoringMm, planBorePasses, planPasses } from './passes';
+import { drillBeforeBoringMm, drillLadderMm, firstDrill, peckDepthsMm, pointMm } from './drilling';
+import { planBorePasses, planPasses } from './passes';
 import { spindleSpeed } from './speed';
 
 describe('passes', () => {
@@ -52,5 +53,35 @@ describe('boring passes', () => {
   it('leave the bar 2 mm over the drill', () => {
     expect(drillBeforeBoringMm(20, [10, 17.5, 18, 18.5, 20])).toBe(18);
     expect(drillBeforeBoringMm(2, [1, 2])).toBeNull();
+  });
+});
+
+describe('drilling', () => {
+  const metric = [{ id: 'm', kind: 'metric', fromMm: 1, toMm: 13, stepMm: 0.5, version: 1 }] as const;
+
+  it('takes what hangs in the crib first, else what is sold', () => {
+    expect(firstDrill(14, metric)).toEqual({ diameterMm: 12, here: true });
+    expect(firstDrill(40, metric)).toEqual({ diameterMm: 13, here: true });
+    expect(firstDrill(14, [])).toMatchObject({ here: false });
+    expect(firstDrill(2.3, [])).toBeNull();
+  });
+
+  it('opens a large hole out in steps, the web first', () => {
+    expect(drillLadderMm(10, metric)).toEqual([10]);
+    expect(drillLadderMm(13, metric)).toEqual([3.5, 13]);
+    // 0.3 and 0.6 of 30: 9 and 18, of which 13 is the largest that hangs there.
+    expect(drillLadderMm(30, metric)).toEqual([9, 13, 30]);
+  });
+
+  it('a point of 118° is three tenths of its diameter high', () => {
+    // tan 59° = 1.66428: 10 / 2 / 1.66428.
+    expect(pointMm(10)).toBeCloseTo(3.0043, 4);
+  });
+
+  it('draws out to clear the chips from three diameters on', () => {
+    expect(peckDepthsMm(10, 25)).toEqual([25]);
+    expect(peckDepthsMm(10, 30)).toEqual([30]);
+    expect(peckDepthsMm(10, 55)).toEqual([30, 40, 50, 55]);
+    expect(peckDepthsMm(10, 60)).toEqual([30, 40, 50, 60]);
   });
 });

@@ -1,6 +1,7 @@
 import { findThread } from '../../book/threads';
 import { formatWithUnit, placeWithUnit } from '../../terms/quantity';
 import type { PartFeature } from '../part';
+import { peckDepthsMm, pilotMm } from '../process';
 import { equalCuts, setting, usual, type Scheduler, type ToolNeed } from './schedule';
 
 type Flats = Extract<PartFeature, { kind: 'flats' }>;
@@ -11,11 +12,6 @@ type HolePattern = Extract<PartFeature, { kind: 'hole-pattern' }>;
 
 /** Deepest side cut of an ordinary end mill, mm. */
 const MILL_CUT_MM = 1;
-/** A drill from here on follows a pilot that clears its web, of about this share. */
-const PILOT_FROM_MM = 12;
-const PILOT_SHARE = 0.3;
-/** From this depth on, in diameters, chips are cleared every diameter. */
-const PECK_FROM = 3;
 
 /** Depth of a flat below the round, and how wide it comes, mm. */
 export const flatDepthMm = (roundMm: number, acrossMm: number): number => (roundMm - acrossMm) / 2;
@@ -86,7 +82,8 @@ export const splineSchedule: Scheduler<Spline> = (f, host) => ({
 export const crossHoleSchedule: Scheduler<CrossHole> = (f, host, { finderMm, unit }) => {
   const d = host.surface.leftMm;
   const deep = f.reach === 'to depth' ? f.depthMm : f.reach === 'through' ? d : d / 2 - host.beyondAt(host.surface.fromMm + f.atMm);
-  const pilot = f.diameterMm >= PILOT_FROM_MM;
+  const pilot = pilotMm(f.diameterMm);
+  const pecks = peckDepthsMm(f.diameterMm, deep);
   return {
     settings: [
       setting(
@@ -96,7 +93,7 @@ export const crossHoleSchedule: Scheduler<CrossHole> = (f, host, { finderMm, uni
         edgeToCentreMm(d, finderMm),
         `half the round and half a finder of ${placeWithUnit(finderMm, unit)}`,
       ),
-      ...(pilot ? [usual(f, 'pilot', 'pilot drill, about', PILOT_SHARE * f.diameterMm, 'it clears the web of the drill')] : []),
+      ...(pilot === null ? [] : [usual(f, 'pilot', 'pilot drill, about', pilot, 'it clears the web of the drill')]),
       setting(
         f,
         'deep',
@@ -109,8 +106,8 @@ export const crossHoleSchedule: Scheduler<CrossHole> = (f, host, { finderMm, uni
     cuts: null,
     words: [
       'A paper between finder and round comes on top, unless it was used to take up the spindle’s wobble. Take up the backlash the way you move.',
-      ...(deep > PECK_FROM * f.diameterMm
-        ? [`Clear the chips every ${placeWithUnit(f.diameterMm, unit)} beyond ${placeWithUnit(PECK_FROM * f.diameterMm, unit)} deep.`]
+      ...(pecks.length > 1
+        ? [`Clear the chips every ${placeWithUnit(f.diameterMm, unit)} beyond ${placeWithUnit(pecks[0]!, unit)} deep.`]
         : []),
       ...(f.thread ? [`Tap ${f.thread} in the same setting.`] : []),
     ],

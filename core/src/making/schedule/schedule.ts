@@ -1,4 +1,5 @@
 import { ruled, workedOut, type Figure, type Measure } from '../../terms/working';
+import type { DrillSet } from '../../book/drills';
 import type { FeatureBase, Host } from '../part';
 import type { Lathe } from '../setups';
 import type { LengthUnit } from '../../terms/quantity';
@@ -34,7 +35,13 @@ export type ToolNeed =
 
 /** What the machine and the shop are, as far as a schedule asks. */
 export interface Bench {
-  readonly lathe: Pick<Lathe, 'name' | 'cross' | 'carriage' | 'leadscrewMm' | 'wheels'>;
+  readonly lathe: Pick<Lathe, 'name' | 'cross' | 'carriage' | 'leadscrewMm' | 'wheels' | 'gearsRpm'>;
+  /** Drills that hang in the crib. */
+  readonly drillSets: readonly DrillSet[];
+  /** Hole that the stock has already, of a tube; null where it is solid, mm. */
+  readonly holeMm: number | null;
+  /** Surface speed of a high-speed steel drill in the part's material, m/min; 0 where the book has none. */
+  readonly drillSpeedMMin: number;
   /** Width of the grooving or parting tool, mm. */
   readonly partingMm: number;
   /** Diameter of the edge finder, mm. */

@@ -1,4 +1,5 @@
 import { hostOf, placeAll, partLengthMm, type FeatureKindId, type Part, type PartFeature } from '../part';
+import { boreSchedules } from './bored';
 import { grooveSchedule } from './groove';
 import { keyseatSchedule, woodruffSchedule } from './keyseat';
 import { crossHoleSchedule, flatsSchedule, holePatternSchedule, slotSchedule, splineSchedule } from './milled';
@@ -47,6 +48,7 @@ function ofFeature(part: Part, f: PartFeature, bench: Bench): Schedule[] {
 
 /** Everything of a turned part that has to be set by more than its own dimensions. */
 export const schedulesOf = (part: Part, bench: Bench): Schedule[] => [
+  ...boreSchedules(part, bench),
   ...placeAll(part).flatMap((s) => taperSchedule(s, partLengthMm(part)) ?? []),
   ...part.features.flatMap((f) => ofFeature(part, f, bench)),
 ];

@@ -10,7 +10,7 @@ export interface AssembledRow {
 /** In the order in which they are tried. */
 export const ASSEMBLED = {
   crack: {
-    what: 'Looked over for cracks, by dye or magnet: it was bent or straightened',
+    what: 'Looked over for cracks by dye or magnet, as it was straightened',
     caution: 'Hidden cracks let go under load. Solvent and spray: air the room, no flame.',
     holds: true,
   },

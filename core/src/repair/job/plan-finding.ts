@@ -1,3 +1,4 @@
+import { materialOf } from '../../book/materials';
 import { formatWithUnit, placeWithUnit, type LengthUnit } from '../../terms/quantity';
 import { inSentence } from '../../terms/words';
 import {
@@ -207,7 +208,10 @@ export function planFinding(
   // Of a drawing that does not hold no number is told to be set.
   const schedules = found.problems.length
     ? []
-    : schedulesOf(found.part, { lathe, partingMm: plan.partingMm, finderMm: FINDER_MM, unit: sheet.job.unit }).map((s) => {
+    : schedulesOf(found.part, {
+        ...{ lathe, partingMm: plan.partingMm, finderMm: FINDER_MM, unit: sheet.job.unit },
+        ...{ drillSets: shop.drillSets, drillSpeedMMin: materialOf(found.part.materialId)?.speedHss ?? 0, holeMm: bar?.innerMm ?? null },
+      }).map((s) => {
         const mind = fromRawCrown(found.part, s.id, sheet.job.unit);
         return mind ? { ...s, words: [mind, ...s.words] } : s;
       });

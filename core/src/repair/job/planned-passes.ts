@@ -1,8 +1,8 @@
-import { DRILLS, inCrib, type Drill, type DrillSet } from '../../book/drills';
+import type { DrillSet } from '../../book/drills';
 import { materialOf } from '../../book/materials';
 import type { SetUp } from '../../making/holdings';
 import {
-  drillBeforeBoringMm,
+  firstDrill,
   passesMin,
   planBorePasses,
   planPasses,
@@ -43,12 +43,10 @@ export interface SegmentPasses {
   readonly finishRpm: Figure | null;
 }
 
-/** The drill before boring: one that hangs in the crib where one does, else as sold. */
+/** The drill before boring; nought where the bore is too small for one. */
 function drillFigure(id: string, boreMm: number, sets: readonly DrillSet[]): Figure {
-  const sizes = (drills: readonly Drill[]): number[] => drills.map((d) => d.diameterMm);
-  const hanging = drillBeforeBoringMm(boreMm, sizes(DRILLS.filter((d) => inCrib(sets, d))));
-  const source = hanging === null ? 'drills as sold' : 'drills of the crib';
-  return tabled(`plan.drill.${id}`, 'drilled before boring', hanging ?? drillBeforeBoringMm(boreMm, sizes(DRILLS)) ?? 0, source);
+  const drill = firstDrill(boreMm, sets);
+  return tabled(`plan.drill.${id}`, 'drilled before boring', drill?.diameterMm ?? 0, drill?.here ? 'drills of the crib' : 'drills as sold');
 }
 
 /** The passes of every diameter, from the bar or from the drilled hole. */

@@ -1,23 +1,13 @@
 import { DRILL_KINDS, DRILL_SOURCE, drillWords, DRILLS, inCrib, type Drill, type DrillKind } from '../../book/drills';
 import { bad, good } from '../../terms/outcome';
+import { leftForReamer, pilotMm } from '../../making/process';
 import { hangingFor, type CribTool } from '../../making/tooling';
 import { choice, length } from '../fields';
 import { fromTable, given, result } from '../given';
 import { circle, cross, size } from '../marks';
 import type { Sum } from '../sum';
 
-/** Metal left for a machine reamer, on the diameter, mm, up to a size: usual practice for steel and cast iron. */
-const LEFT = [
-  { toMm: 5, leastMm: 0.1, mostMm: 0.2 },
-  { toMm: 10, leastMm: 0.15, mostMm: 0.3 },
-  { toMm: 20, leastMm: 0.2, mostMm: 0.4 },
-  { toMm: 30, leastMm: 0.3, mostMm: 0.5 },
-  { toMm: 80, leastMm: 0.4, mostMm: 0.7 },
-] as const;
 const LEFT_SOURCE = 'usual practice for machine reamers in steel and cast iron; the reamer’s maker goes first';
-/** A drill from here on follows a pilot that clears its web, which is about this share of it. */
-const PILOT_FROM_MM = 12;
-const PILOT_SHARE = 0.3;
 
 const SETS: Readonly<Record<string, readonly DrillKind[]>> = {
   metric: ['metric'],
@@ -55,7 +45,7 @@ export const reamLadder: Sum = {
   work: (v, { drillSets, tools }) => {
     const D = v.number('reamer');
     const kinds = SETS[v.choice('set')]!;
-    const row = LEFT.find((r) => D <= r.toMm + 1e-9)!;
+    const row = leftForReamer(D)!;
     // One that hangs in the crib is taken where it leaves no more than a reamer should take.
     const hanging = DRILLS.findLast(
       (d) =>
@@ -63,7 +53,8 @@ export const reamLadder: Sum = {
     );
     const last = hanging ?? upTo(D - row.leastMm, kinds);
     if (!last) return bad('drill', 'No drill of that set is small enough.', 'set');
-    const pilot = last.diameterMm >= PILOT_FROM_MM ? upTo(last.diameterMm * PILOT_SHARE, kinds) : undefined;
+    const pilotAbout = pilotMm(last.diameterMm);
+    const pilot = pilotAbout === null ? undefined : upTo(pilotAbout, kinds);
     const reamer = given('ream.reamer', 'reamer', D);
     const drill = fromTable('ream.drill', 'last drill', last.diameterMm, DRILL_SOURCE);
     const left = result('ream.left', 'left for the reamer', D - last.diameterMm, 'reamer less the last drill', [reamer, drill]);

@@ -1,0 +1,121 @@
+import { drillBeforeReamer, drillLadderMm, firstDrill, idealRpm, peckDepthsMm, pointMm, spindleSpeed, type FirstDrill } from '../process';
+import { formatLength, placeWithUnit } from '../../terms/quantity';
+import { inSentence } from '../../terms/words';
+import { partLengthMm, placeBore, type Bore, type Part, type PlacedSurface } from '../part';
+import { setting, usual, type Bench, type Schedule, type Setting } from './schedule';
+
+/** Left before a flat bottom or a shoulder for the boring bar to finish, mm. */
+const LEFT_AT_BOTTOM_MM = 0.5;
+/** A drill that comes through goes on until its point is out, and so much more, mm. */
+const OUT_MM = 2;
+
+/** A step of a bore with the drill that opens it; null where none does, as for a taper. */
+interface Step {
+  readonly s: PlacedSurface;
+  readonly drill: FirstDrill | null;
+}
+
+/** How deep a drill goes from the mouth, its full diameter; its point may go as far as what is drilled behind it is wide. */
+function depthMm(
+  part: Part,
+  bore: Bore,
+  s: PlacedSurface,
+  drillMm: number,
+  behindMm: number | null,
+): { readonly mm: number; readonly how: string } {
+  const own = bore.from === 'near' ? s.toMm : partLengthMm(part) - s.fromMm;
+  if (behindMm === null && bore.through) return { mm: own + OUT_MM, how: 'until its point is out behind, and a little more' };
+  const point = pointMm(drillMm) - pointMm(behindMm ?? 0);
+  return {
+    mm: own - point - LEFT_AT_BOTTOM_MM,
+    how: `${behindMm === null ? 'the bottom' : 'the shoulder'} less what its point stands before, and ${LEFT_AT_BOTTOM_MM} mm for the boring bar`,
+  };
+}
+
+function ofStep(part: Part, bore: Bore, steps: readonly Step[], at: number, bench: Bench): Schedule[] {
+  const { s, drill } = steps[at]!;
+  if (!drill) return [];
+  const deeper = steps.slice(at + 1).flatMap((o) => o.drill ?? []);
+  // The drill of a deeper step comes through here: one no larger takes nothing more.
+  if (deeper.some((d) => d.diameterMm >= drill.diameterMm)) return [];
+  const behind = steps[at + 1];
+  const { diameterMm } = drill;
+  const deep = depthMm(part, bore, s, diameterMm, behind ? (behind.drill?.diameterMm ?? 0) : null);
+  if (deep.mm <= 0) return [];
+  const ladder = drillLadderMm(diameterMm, bench.drillSets);
+  const pecks = peckDepthsMm(diameterMm, deep.mm);
+  const show = (mm: number): string => `${formatLength(mm, bench.unit, bench.unit === 'mm' ? 2 : 3)} ${bench.unit}`;
+  const rpm = (mm: number): number => {
+    const gear = spindleSpeed(bench.drillSpeedMMin, mm, bench.lathe.gearsRpm);
+    return gear.ok ? gear.value.gearRpm : idealRpm(bench.drillSpeedMMin, mm);
+  };
+  const drills = ladder.flatMap((mm, i): Setting[] => {
+    const name = i === ladder.length - 1 ? 'drill' : i === 0 ? 'pilot drill' : 'drill between';
+    const why = i === ladder.length - 1 ? 'leaves the boring bar enough to straighten it' : 'opened out in steps, the web first';
+    return [
+      usual(s, `drill-${i}`, name, mm, why),
+      ...(bench.drillSpeedMMin > 0
+        ? [setting(s, `rpm-${i}`, `${name}, at`, rpm(mm), '1000 V/(pi D) for high-speed steel, stepped down to a gear', null, 'rpm')]
+        : []),
+    ];
+  });
+  return [
+    {
+      ...{ id: s.id, title: `Drill ${inSentence(s.name)}`, tools: [] },
+      settings: [...drills, setting(s, 'deep', 'full diameter, from the mouth', deep.mm, deep.how)],
+      cuts: { on: null, toMm: pecks },
+      words: [
+        'Centre drill first. Count the depth from where the full diameter is in, at the tailstock quill.',
+        ...(pecks.length > 1
+          ? [
+              `Draw it out every ${placeWithUnit(diameterMm, bench.unit)} from ${placeWithUnit(pecks[0]!, bench.unit)} on to clear the chips.`,
+            ]
+          : []),
+        ...(drill.here ? [] : [`No drill that size hangs in the crib: ${show(diameterMm)} is the nearest that is sold.`]),
+      ],
+    },
+  ];
+}
+
+/** A step too small for a boring bar: drilled, then reamed. */
+function reamed(part: Part, bore: Bore, s: PlacedSurface, isLast: boolean, bench: Bench): Schedule[] {
+  const drill = s.kind === 'taper' ? null : drillBeforeReamer(s.diameterMm, bench.drillSets);
+  if (!drill) return [];
+  const deep = depthMm(part, bore, s, drill.diameterMm, isLast ? null : 0);
+  if (deep.mm <= 0) return [];
+  const show = (mm: number): string => placeWithUnit(mm, bench.unit);
+  return [
+    {
+      ...{ id: s.id, title: `Drill and ream ${inSentence(s.name)}`, tools: [{ kind: 'reamer', sizeMm: s.diameterMm }] },
+      settings: [
+        usual(s, 'drill-0', 'drill', drill.diameterMm, 'leaves what a reamer takes'),
+        setting(s, 'reamer', 'reamer', s.diameterMm, 'as drawn'),
+        setting(s, 'deep', 'full diameter, from the mouth', deep.mm, deep.how),
+      ],
+      cuts: { on: null, toMm: peckDepthsMm(drill.diameterMm, deep.mm) },
+      words: [
+        'Too small for a boring bar. Centre drill first; the reamer at half the speed of the drill, with oil, never turned back.',
+        ...(drill.here ? [] : [`No drill that leaves it enough hangs in the crib: ${show(drill.diameterMm)} is the nearest that is sold.`]),
+        ...(bore.through ? [] : ['A reamer cannot finish the last of a blind hole: say at Draw how deep its full size has to be.']),
+      ],
+    },
+  ];
+}
+
+/** Bores that are drilled before they are bored or reamed, the deepest step first: drills in their order, how deep, when to clear the chips. A tube is bored as it comes. */
+export const boreSchedules = (part: Part, bench: Bench): Schedule[] =>
+  (bench.holeMm === null ? part.bores : []).flatMap((bore) => {
+    const row = placeBore(part, bore);
+    // What is wider than the way to it no drill reaches.
+    const reached = (s: PlacedSurface, i: number): boolean =>
+      s.kind !== 'taper' &&
+      // A thread says itself what is drilled for it.
+      !part.features.some((f) => f.kind === 'thread' && f.on === s.id) &&
+      row.slice(0, i).every((o) => Math.min(o.leftMm, o.rightMm) >= s.diameterMm);
+    const steps = row.map((s, i): Step => ({ s, drill: reached(s, i) ? firstDrill(s.diameterMm, bench.drillSets) : null }));
+    return steps
+      .flatMap(({ s, drill }, i) =>
+        drill ? ofStep(part, bore, steps, i, bench) : reached(s, i) ? reamed(part, bore, s, i === row.length - 1, bench) : [],
+      )
+      .reverse();
+  });
