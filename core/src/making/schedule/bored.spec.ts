@@ -25,8 +25,9 @@ it('a bush of 20 through: 13 from the crib with its web first, out behind, clear
   expect(s!.settings[0]!.figure).toMatchObject({ label: 'pilot drill', value: 3.5 });
   // 25 m/min on 13 is 612, on 3.5 is 2274.
   expect([valueOf(s!, 'rpm-0'), valueOf(s!, 'rpm-1')]).toEqual([1200, 500]);
-  expect(valueOf(s!, 'deep')).toBe(82);
-  expect(s!.cuts!.toMm).toEqual([39, 52, 65, 78, 82]);
+  // A part-off of 3 and 2 more.
+  expect(valueOf(s!, 'deep')).toBe(85);
+  expect(s!.cuts!.toMm).toEqual([39, 52, 65, 78, 85]);
 });
 
 it('a blind one keeps its point, and half a millimetre, off the bottom', () => {

@@ -1,12 +1,12 @@
 import { drillBeforeReamer, drillLadderMm, firstDrill, idealRpm, peckDepthsMm, pointMm, spindleSpeed, type FirstDrill } from '../process';
-import { formatLength, placeWithUnit } from '../../terms/quantity';
+import { formatWithUnit, placeWithUnit } from '../../terms/quantity';
 import { inSentence } from '../../terms/words';
 import { partLengthMm, placeBore, type Bore, type Part, type PlacedSurface } from '../part';
 import { setting, usual, type Bench, type Schedule, type Setting } from './schedule';
 
 /** Left before a flat bottom or a shoulder for the boring bar to finish, mm. */
 const LEFT_AT_BOTTOM_MM = 0.5;
-/** A drill that comes through goes on until its point is out, and so much more, mm. */
+/** A drill that comes through goes on until its full diameter is past the part-off, and so much more, mm. */
 const OUT_MM = 2;
 
 /** A step of a bore with the drill that opens it; null where none does, as for a taper. */
@@ -15,16 +15,23 @@ interface Step {
   readonly drill: FirstDrill | null;
 }
 
+/** Where a step lies, and what is at hand for it. */
+interface In {
+  readonly part: Part;
+  readonly bore: Bore;
+  readonly bench: Bench;
+}
+
 /** How deep a drill goes from the mouth, its full diameter; its point may go as far as what is drilled behind it is wide. */
 function depthMm(
-  part: Part,
-  bore: Bore,
+  { part, bore, bench }: In,
   s: PlacedSurface,
   drillMm: number,
   behindMm: number | null,
 ): { readonly mm: number; readonly how: string } {
   const own = bore.from === 'near' ? s.toMm : partLengthMm(part) - s.fromMm;
-  if (behindMm === null && bore.through) return { mm: own + OUT_MM, how: 'until its point is out behind, and a little more' };
+  if (behindMm === null && bore.through)
+    return { mm: own + bench.partingMm + OUT_MM, how: 'past the part-off, or out behind, and a little more' };
   const point = pointMm(drillMm) - pointMm(behindMm ?? 0);
   return {
     mm: own - point - LEFT_AT_BOTTOM_MM,
@@ -32,7 +39,8 @@ function depthMm(
   };
 }
 
-function ofStep(part: Part, bore: Bore, steps: readonly Step[], at: number, bench: Bench): Schedule[] {
+function ofStep(here: In, steps: readonly Step[], at: number): Schedule[] {
+  const { bench } = here;
   const { s, drill } = steps[at]!;
   if (!drill) return [];
   const deeper = steps.slice(at + 1).flatMap((o) => o.drill ?? []);
@@ -40,11 +48,13 @@ function ofStep(part: Part, bore: Bore, steps: readonly Step[], at: number, benc
   if (deeper.some((d) => d.diameterMm >= drill.diameterMm)) return [];
   const behind = steps[at + 1];
   const { diameterMm } = drill;
-  const deep = depthMm(part, bore, s, diameterMm, behind ? (behind.drill?.diameterMm ?? 0) : null);
+  const deep = depthMm(here, s, diameterMm, behind ? (behind.drill?.diameterMm ?? 0) : null);
   if (deep.mm <= 0) return [];
-  const ladder = drillLadderMm(diameterMm, bench.drillSets);
+  // Where a deeper step was drilled its web needs no clearing again.
+  const there = Math.max(0, ...deeper.map((d) => d.diameterMm));
+  const ladder = drillLadderMm(diameterMm, bench.drillSets).filter((mm) => mm > there);
   const pecks = peckDepthsMm(diameterMm, deep.mm);
-  const show = (mm: number): string => `${formatLength(mm, bench.unit, bench.unit === 'mm' ? 2 : 3)} ${bench.unit}`;
+  const show = (mm: number): string => formatWithUnit(mm, bench.unit);
   const rpm = (mm: number): number => {
     const gear = spindleSpeed(bench.drillSpeedMMin, mm, bench.lathe.gearsRpm);
     return gear.ok ? gear.value.gearRpm : idealRpm(bench.drillSpeedMMin, mm);
@@ -78,12 +88,13 @@ function ofStep(part: Part, bore: Bore, steps: readonly Step[], at: number, benc
 }
 
 /** A step too small for a boring bar: drilled, then reamed. */
-function reamed(part: Part, bore: Bore, s: PlacedSurface, isLast: boolean, bench: Bench): Schedule[] {
-  const drill = s.kind === 'taper' ? null : drillBeforeReamer(s.diameterMm, bench.drillSets);
+function reamed(here: In, s: PlacedSurface, isLast: boolean): Schedule[] {
+  const { bore, bench } = here;
+  const drill = drillBeforeReamer(s.diameterMm, bench.drillSets);
   if (!drill) return [];
-  const deep = depthMm(part, bore, s, drill.diameterMm, isLast ? null : 0);
+  const deep = depthMm(here, s, drill.diameterMm, isLast ? null : 0);
   if (deep.mm <= 0) return [];
-  const show = (mm: number): string => placeWithUnit(mm, bench.unit);
+  const show = (mm: number): string => formatWithUnit(mm, bench.unit);
   return [
     {
       ...{ id: s.id, title: `Drill and ream ${inSentence(s.name)}`, tools: [{ kind: 'reamer', sizeMm: s.diameterMm }] },
@@ -113,9 +124,8 @@ export const boreSchedules = (part: Part, bench: Bench): Schedule[] =>
       !part.features.some((f) => f.kind === 'thread' && f.on === s.id) &&
       row.slice(0, i).every((o) => Math.min(o.leftMm, o.rightMm) >= s.diameterMm);
     const steps = row.map((s, i): Step => ({ s, drill: reached(s, i) ? firstDrill(s.diameterMm, bench.drillSets) : null }));
+    const here = { part, bore, bench };
     return steps
-      .flatMap(({ s, drill }, i) =>
-        drill ? ofStep(part, bore, steps, i, bench) : reached(s, i) ? reamed(part, bore, s, i === row.length - 1, bench) : [],
-      )
+      .flatMap(({ s, drill }, i) => (drill ? ofStep(here, steps, i) : reached(s, i) ? reamed(here, s, i === row.length - 1) : []))
       .reverse();
   });
