@@ -6,3 +6,4 @@ export { missingTools, type MissingTool } from './missing';
 export { edgeToCentreMm, flatDepthMm, flatWidthMm } from './milled';
 export { overWiresOf, type OverWires } from './thread';
 export { halfAngleRad, setOverMm } from './turned';
+export { along, type Along } from './along';

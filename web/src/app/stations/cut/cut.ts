@@ -25,6 +25,7 @@ import { PracticeLathe } from './practice-lathe';
 import { ReadSizes } from './read-sizes';
 import { SecondThoughts } from './second-thoughts';
 import { SetBySet } from './set-by-set';
+import { Spoken } from './spoken';
 
 const TITLES: Readonly<Record<Advice['state'], string>> = {
   'measure-first': 'First: skim it, set the dial to zero, measure',
@@ -40,7 +41,7 @@ const TITLES: Readonly<Record<Advice['state'], string>> = {
 /** At the machine: now, wanted, to come off; what to set on the dial, from two metres away. */
 @Component({
   selector: 'ip-cut',
-  imports: [RouterLink, StateMark, DialPicture, ItemSteps, PieceRow, PracticeLathe, ReadSizes, SecondThoughts, SetBySet],
+  imports: [RouterLink, StateMark, DialPicture, ItemSteps, PieceRow, PracticeLathe, ReadSizes, SecondThoughts, SetBySet, Spoken],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './cut.html',
   styleUrl: './cut.less',
@@ -211,6 +212,18 @@ export class Cut {
     return advice.nextPlusMinusMm === null
       ? `Meant to leave ${this.show(advice.nextMm)}`
       : `Should measure ${this.show(advice.nextMm)}${band}`;
+  }
+
+  /** The same as a voice says it: the dial, and what it should measure then. */
+  protected aloud(c: CutFinding): string {
+    const { nextDial } = c.advice;
+    const dial =
+      nextDial === null
+        ? ''
+        : `${this.dialText(nextDial)} ${this.lathe()!.cross.unit === 'in' ? 'inch' : 'millimetres'}${this.turns(nextDial)}.`;
+    return [`${c.segment.segment.name}.`, `${this.title(c)}`, dial, this.expected(c).replace('±', 'give or take')]
+      .filter(Boolean)
+      .join(' ');
   }
 
   protected lineCount(c: CutFinding): string {

@@ -1,10 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import {
+  along,
   countAgain,
   dialDecimals,
   formatWithUnit,
   LEAST_CHIP_MM,
-  setOverMm,
   turnsOf,
   turnsWords,
   type CutFinding,
@@ -35,9 +35,18 @@ const READ_MM = 0.004;
     @if (cut().segment.segment.side === 'outside') {
       <details>
         <summary>Comes out with a taper?</summary>
-        <p class="quiet">Measure it at two places along one pass: the tailstock is set over until both are alike.</p>
+        <p class="quiet">
+          Measure it at both ends of one pass, a slender piece in the middle too: the tailstock is set over until both ends are alike.
+        </p>
         <div class="row">
           <ip-length label="Near the headstock" [mm]="head()" [unit]="store.unit()" [allowZero]="false" (mmChange)="head.set($event)" />
+          <ip-length
+            label="In the middle, if it is slender"
+            [mm]="middle()"
+            [unit]="store.unit()"
+            [allowZero]="false"
+            (mmChange)="middle.set($event)"
+          />
           <ip-length label="Near the tailstock" [mm]="tail()" [unit]="store.unit()" [allowZero]="false" (mmChange)="tail.set($event)" />
           <ip-length
             label="Between the two places"
@@ -54,7 +63,7 @@ const READ_MM = 0.004;
             (mmChange)="length.set($event)"
           />
         </div>
-        @if (shift(); as s) {
+        @for (s of shift(); track s) {
           <p class="told" role="status">{{ s }}</p>
         }
       </details>
@@ -90,6 +99,7 @@ export class SecondThoughts {
   readonly partMm = input.required<number>();
   protected readonly size = signal<number | null>(null);
   protected readonly head = signal<number | null>(null);
+  protected readonly middle = signal<number | null>(null);
   protected readonly tail = signal<number | null>(null);
   protected readonly apart = signal<number | null>(null);
   protected readonly length = signal<number | null>(null);
@@ -111,12 +121,24 @@ export class SecondThoughts {
     return `The dial counts ${told} ${cross.unit} from zero.`;
   });
 
-  protected readonly shift = computed(() => {
+  /** What to shift, and what the middle says: nothing before both ends are read. */
+  protected readonly shift = computed((): readonly string[] => {
     const [head, tail, apart] = [this.head(), this.tail(), this.apart()];
-    if (head === null || tail === null || apart === null || apart <= 0) return '';
-    const mm = setOverMm(Math.max(head, tail), Math.min(head, tail), apart, this.whole());
-    if (mm < 1e-6) return 'No taper: leave the tailstock where it is.';
-    const way = tail > head ? 'towards the tool: the tailstock end is thick' : 'away from the tool: the tailstock end is thin';
-    return `Set the tailstock over by ${formatWithUnit(mm, this.store.unit())} ${way}. Then one more pass, and measure both again.`;
+    if (head === null || tail === null || apart === null || apart <= 0) return [];
+    const show = (mm: number): string => formatWithUnit(Math.abs(mm), this.store.unit());
+    const { shiftMm, bellyMm } = along(head, this.middle(), tail, apart, this.whole());
+    const way = shiftMm > 0 ? 'towards the tool: the tailstock end is thick' : 'away from the tool: the tailstock end is thin';
+    const taper =
+      Math.abs(shiftMm) < 1e-6
+        ? 'No taper: leave the tailstock where it is.'
+        : `Set the tailstock over by ${show(shiftMm)} ${way}. Then one more pass, and measure again.`;
+    if (bellyMm === null) return [taper];
+    if (Math.abs(bellyMm) <= READ_MM) return [taper, 'No belly that a mic can tell.'];
+    return [
+      taper,
+      bellyMm > 0
+        ? `A belly of ${show(bellyMm)} in the middle: the tool pushes it away. A sharp tool, a lighter cut and spring passes, or a travelling rest; the tailstock does not cure it.`
+        : `Hollow by ${show(bellyMm)} in the middle: worn ways, or a rest that presses. The tailstock does not cure it.`,
+    ];
   });
 }
