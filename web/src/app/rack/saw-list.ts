@@ -53,7 +53,7 @@ const SOON_MS = 400;
   imports: [RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './saw-list.html',
-  styleUrl: './saw-list.less',
+  styleUrls: ['./rack.less', './saw-list.less'],
 })
 export class SawList {
   private readonly api = inject(Api);
