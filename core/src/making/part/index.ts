@@ -37,6 +37,7 @@ export {
   beforeLimits,
   FEATURE_KINDS,
   fieldsOf,
+  hardenedBy,
   isCutBackHere,
   kindOf,
   processOf,

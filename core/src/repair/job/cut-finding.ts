@@ -10,7 +10,8 @@ import { alphaOf, instrumentUncertaintyMm, readingFigure, toDiameter } from './m
 import type { Lathe } from '../../making/setups';
 import type { PlanChoice } from './choices';
 import type { PartFinding, SegmentFinding } from './part-finding';
-import type { JobSheet, ProofRecord, ReadingRecord, Shop } from './records';
+import type { ProofFinding } from './proof-finding';
+import type { JobSheet, ReadingRecord, Shop } from './records';
 
 /** A segment at the lathe: its cuts so far and what to do next. */
 export interface CutFinding {
@@ -88,7 +89,7 @@ const isCoached = ({ part }: PartFinding, { segment }: SegmentFinding): boolean 
   part.block === null || part.block.cuts.some((c) => c.id === segment.id && c.kind === 'hole' && c.made === 'bored');
 
 /** What is cut back after a treatment begins anew: cuts of before were of another size, ms. */
-function cutSince({ part }: PartFinding, surfaceId: string, proofs: readonly ProofRecord[]): number {
+function cutSince({ part }: PartFinding, surfaceId: string, proofs: readonly ProofFinding[]): number {
   const f = treatmentOf(part, surfaceId);
   return (f && treatedAt(f, proofs)) ?? -Infinity;
 }
@@ -97,13 +98,13 @@ function cutSince({ part }: PartFinding, surfaceId: string, proofs: readonly Pro
  * Every diameter of one piece at the lathe.
  *
  * @param live readings of that piece
- * @param proofs what was signed of that piece, oldest first
+ * @param proofs of that piece
  */
 export const cutFindings = (
   found: PartFinding | null,
   machine: CutMachine | null,
   live: readonly ReadingRecord[],
-  proofs: readonly ProofRecord[],
+  proofs: readonly ProofFinding[],
   sheet: JobSheet,
   shop: Shop,
 ): CutFinding[] =>

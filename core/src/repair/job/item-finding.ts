@@ -92,10 +92,11 @@ function itemFinding(item: JobItem, index: number, given: ItemInputs, joined: re
   const proofs = sheet.proofs.filter((p) => p.itemId === item.id && (counts(p.at) || stays(p.segmentId)));
   const worked = (n: number | null): Omit<PieceFinding, 'piece'> => {
     const of = { live: readings.filter((r) => r.piece === n), proofs: proofs.filter((p) => p.piece === n) };
+    const proved = proofFindings(part, of.live, of.proofs, sheet, shop);
     return {
-      cuts: cutFindings(part, machine, of.live, of.proofs, sheet, shop),
+      cuts: cutFindings(part, machine, of.live, proved, sheet, shop),
       sizes: sizeCuts(part, plan, of.live, sheet, shop),
-      proofs: proofFindings(part, of.live, of.proofs, sheet, shop),
+      proofs: proved,
     };
   };
   // Of a batch most pieces are not begun: they are all alike.

@@ -1,4 +1,4 @@
-import { aSide, processOf, type Part, type Treatment } from '../../making/part';
+import { aSide, hardenedBy, processOf, type Part, type Treatment } from '../../making/part';
 import { materialOf } from '../../book/materials';
 import { spanWords } from '../../terms/quantity';
 import { beforeKey } from './before-treatment';
@@ -50,15 +50,8 @@ const hardened = ({ features, outside, bores }: Part): AskedOutside[] =>
   features.flatMap((f) => {
     if (f.kind !== 'hardness' || f.how === 'as it comes') return [];
     const surface = [...outside, ...bores.flatMap((b) => b.surfaces)].find((s) => s.id === f.on)?.name ?? '';
-    return [{ surface, process: `${HOW[f.how]}, ${f.from} to ${f.to} ${f.scale}`, now: '', layer: '', after: '', masked: f.remark }];
+    return [{ surface, process: `${hardenedBy(f)}, ${f.from} to ${f.to} ${f.scale}`, now: '', layer: '', after: '', masked: f.remark }];
   });
-
-const HOW = {
-  through: 'hardened through',
-  case: 'case hardened',
-  induction: 'induction hardened',
-  nitrided: 'nitrided',
-} as const;
 
 /** Every good piece of which another shop treats something, with what it is now and has to be after. */
 export function outsideSlips(items: readonly ItemFinding[], show: Show): OutsideSlip[] {

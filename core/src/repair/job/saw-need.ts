@@ -1,5 +1,5 @@
 import { barsFor, type Bar, type BlankNeed, type StockFit } from '../../making/stock';
-import { sawnOf } from './choices';
+import { choiceKey, sawnOf, versionOfChoice } from './choices';
 import type { ItemFinding } from './item-finding';
 import type { JobSheet } from './records';
 import { newestRelease } from './release';
@@ -9,13 +9,17 @@ export interface SawNeed {
   readonly itemId: string;
   readonly name: string;
   readonly left: number;
+  /** How many are on record as sawn, and the version of that record. */
+  readonly sawn: number;
+  readonly version: number;
   readonly fit: StockFit;
   /** Once it is released it comes out of such a bar alone, as its passes count from it; null for any that will do. */
   readonly only: Pick<Bar, 'shape' | 'diameterMm' | 'innerMm' | 'finish'> | null;
 }
 
-/** A piece that was read at the lathe has its blank. */
-const begun = ({ pieces }: ItemFinding): number => pieces.filter((p) => p.cuts.some((c) => c.readings.length > 0)).length;
+/** A piece of which anything was read has its blank. */
+const begun = ({ pieces }: ItemFinding): number =>
+  pieces.filter((p) => [...p.cuts, ...p.sizes, ...p.proofs].some((x) => x.readings.length > 0)).length;
 
 /** What is still to be sawn for the items of a job that are planned: for every piece a blank, also for those made again. */
 export function sawNeeds(items: readonly ItemFinding[], sheet: JobSheet): SawNeed[] {
@@ -26,7 +30,8 @@ export function sawNeeds(items: readonly ItemFinding[], sheet: JobSheet): SawNee
     if (left <= 0) return [];
     const bar = newestRelease(sheet, item.id) ? plan.bar : null;
     const only = bar && { shape: bar.shape, diameterMm: bar.diameterMm, innerMm: bar.innerMm, finish: bar.finish };
-    return [{ itemId: item.id, name: item.name, left, fit: plan.fit, only }];
+    const version = versionOfChoice(sheet, choiceKey.sawn(item.id));
+    return [{ itemId: item.id, name: item.name, left, sawn: sawnOf(sheet, item.id), version, fit: plan.fit, only }];
   });
 }
 

@@ -114,6 +114,12 @@ describe('at Prove', () => {
     expect(signProblems(finished(failed), say)).toMatchObject([{ code: 'awaits' }]);
   });
 
+  it('a pass that does not stand any more counts for nothing: it is cut again', () => {
+    const passed = signed('t.before', 39.89, 10);
+    const gone = before.map((r) => ({ ...r, id: `${r.id}-w`, supersedesId: r.id, withdrawn: true }));
+    expect(bodyCut(work({}, [...before, ...gone], [passed]))).toBeDefined();
+  });
+
   it('once it is passed the other shop has it: nothing of it is cut here any more', () => {
     expect(bodyCut(work({}, before, [signed('t.before', 39.89, 10)]))).toBeUndefined();
   });
@@ -121,8 +127,11 @@ describe('at Prove', () => {
   it('what is built up is cut back here to its finished size, and cuts of before do not count', () => {
     const own = { process: 'build-up', where: 'here', aSideMm: 1.25, plusMinusMm: 0.25 } as const;
     const cuts = [read('cut', 'body', 38.2, 1), read('cut', 'body', 37.6, 2)];
+    // 40.049 less twice 1.5, 40.033 less twice 1.
+    expect(rounded(bodyCut(work(own, cuts))!.segment.limits)).toEqual(['37.049', '38.033']);
     expect(bodyCut(work(own, cuts))!.cuts).toHaveLength(2);
-    const back = bodyCut(work(own, [...cuts, ...before, read('cut', 'body', 42, 20)], [signed('t.before', 39.89, 10)]))!;
+    const sized = [0, 90].map((deg) => read('proof', 't.before', 37.6, 5, deg));
+    const back = bodyCut(work(own, [...cuts, ...sized, read('cut', 'body', 42, 20)], [signed('t.before', 37.6, 10)]))!;
     expect(rounded(back.segment.limits)).toEqual(['40.033', '40.049']);
     expect(back.cuts.map((c) => c.measuredMm.toFixed(1))).toEqual(['42.0']);
     // Plated work is never cut back here, whatever stands in a field that is not asked for.

@@ -29,7 +29,7 @@ class HereWorker {
 jest.mock('../workers/saw.worker-factory', () => ({ newWorker: () => new HereWorker() }));
 
 const need = (more: Partial<SawNeed> = {}): SawNeed => ({
-  ...{ itemId: 'item', name: 'Pin', left: 2, only: null },
+  ...{ itemId: 'item', name: 'Pin', left: 2, sawn: 1, version: 4, only: null },
   fit: { materialId: 'steel-c45', lengthMm: 162.5, diameterMm: 55, ownSizeMm: null, boreMm: null },
   ...more,
 });
@@ -58,6 +58,19 @@ it('takes the offcut first, tells where the stop is set, and says what is left',
   const [sawn] = server.changes();
   expect(sawn!.path).toMatch(/\/api\/bars\/(off|long)\/sawn$/);
   expect(sawn!.body).toMatchObject({ version: 1, blanks: [{ jobId: 'job-7', itemId: 'item', blanks: 1, lengthMm: 162.5 }] });
+});
+
+it('a piece that has its blank already is told so, and the rack stays as it is', async () => {
+  const fixture = await list([job(7, [need()])]);
+  HereWorker.last.answer();
+  await fixture.whenStable();
+  await press(fixture, 'They have their blanks: 7 Pin');
+  const [told] = server.changes();
+  expect([told!.path, told!.headers['If-Match'], told!.body]).toEqual([
+    '/api/jobs/job-7/choices/sawn:item',
+    '"v4"',
+    { value: { blanks: 3 }, reason: '' },
+  ]);
 });
 
 it('names what comes out of no bar, and why', async () => {

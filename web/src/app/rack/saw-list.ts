@@ -5,6 +5,7 @@ import {
   barSectionMm2,
   barSize,
   blankNeed,
+  choiceKey,
   countOf,
   FINISH_WORDS,
   formatLength,
@@ -14,6 +15,7 @@ import {
   USUAL_ALLOWANCES,
   type Bar,
   type BarSawn,
+  type ChoiceRecord,
   type CuttingPlan,
   type SawNeed,
 } from '@iron-patch/core';
@@ -209,6 +211,19 @@ export class SawList {
     });
   }
 
+  /** Blanks that came from elsewhere, or were sawn before this was kept: the rack stays as it is. */
+  protected haveThem({ job, need }: Wanted): Promise<void> {
+    const path = routes.choice(job.id, choiceKey.sawn(need.itemId));
+    const put = (blanks: number, version: number): Promise<ChoiceRecord> => this.api.put(path, { value: { blanks }, reason: '' }, version);
+    return this.told.doing(async () => {
+      const { version } = await put(need.sawn + need.left, need.version);
+      await this.load();
+      this.told.say(`${job.number}, ${need.name}: ${countOf(need.left, 'blank')} there already.`, () =>
+        put(need.sawn, version).then(() => this.load()),
+      );
+    });
+  }
+
   /** The bar whole again, its rest off the rack, the blanks not sawn. */
   private async takeBack({ id, version: _, ...was }: Bar, { bar, offcut, sawn }: SawnAnswer): Promise<void> {
     const why = 'sawing taken back';
@@ -218,7 +233,7 @@ export class SawList {
       await this.api.put(routes.bar(offcutId), { ...rest, pieces: 0, why, removed: true }, version);
     }
     for (const s of sawn)
-      await this.api.put(routes.choice(s.jobId, `sawn:${s.itemId}`), { value: { blanks: s.before }, reason: why }, s.version);
+      await this.api.put(routes.choice(s.jobId, choiceKey.sawn(s.itemId)), { value: { blanks: s.before }, reason: why }, s.version);
     await this.fresh();
   }
 

@@ -26,6 +26,9 @@ export interface Hardness extends FeatureBase {
   readonly remark: string;
 }
 
+/** By what it becomes so: `case hardened`. */
+export const hardenedBy = ({ how }: Pick<Hardness, 'how'>): string => HOW[how];
+
 export const hardness: FeatureKind<Hardness> = {
   kind: 'hardness',
   name: 'Hardness',
@@ -49,7 +52,7 @@ export const hardness: FeatureKind<Hardness> = {
     {
       name: 'hardness',
       what: 'hardness',
-      label: `hardness, ${HOW[f.how]}`,
+      label: `hardness, ${hardenedBy(f)}`,
       value: (f.from + f.to) / 2,
       unit: f.scale,
       own: { lower: f.from, upper: f.to },
@@ -64,7 +67,7 @@ export const hardness: FeatureKind<Hardness> = {
       words:
         f.how === 'as it comes'
           ? `Check that the stock has ${f.from} to ${f.to} ${f.scale} before it is cut`
-          : `Have it ${HOW[f.how]} to ${f.from} to ${f.to} ${f.scale}${f.remark ? `, ${f.remark}` : ''}: it grows and warps, leave metal for grinding`,
+          : `Have it ${hardenedBy(f)} to ${f.from} to ${f.to} ${f.scale}${f.remark ? `, ${f.remark}` : ''}: it grows and warps, leave metal for grinding`,
       makes: ['hardness'],
     },
   ],

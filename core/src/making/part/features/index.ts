@@ -93,6 +93,7 @@ export const kindOf = (id: FeatureKindId): FeatureKind<FeatureBase> => FEATURE_K
 export type { Chamfer, CrossHole, Treatment };
 export { aSide, isCutBackHere, processOf } from './treatment';
 export { beforeLimits } from './before-treatment';
+export { hardenedBy } from './hardness';
 export { ringOf } from './ring-groove';
 
 /** The fields of a kind by name, in the order in which they are asked for. */
