@@ -37,6 +37,7 @@ import { mass } from './stock/mass';
 import { offcuts } from './stock/offcuts';
 import { pressure } from './stock/pressure';
 import type { Sum } from './sum';
+import { changeWheelsSum } from './threads/change-wheels';
 import { singlePointSum } from './threads/single-point';
 import { tapDrill } from './threads/tap-drill';
 import { threadBushSum } from './threads/thread-bush';
@@ -58,6 +59,7 @@ export const SUMS: readonly Sum[] = [
   tapDrill,
   wires,
   singlePointSum,
+  changeWheelsSum,
   threadBushSum,
   key,
   woodruff,

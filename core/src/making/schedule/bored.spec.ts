@@ -8,7 +8,7 @@ const BENCH: Bench = {
     cross: { unit: 'mm', perTurn: 5, perLine: 0.05, reads: 'diameter' },
     carriage: { unit: 'mm', perTurn: 20, perLine: 0.1 },
   },
-  ...{ partingMm: 3, finderMm: 10, unit: 'mm', drillSpeedMMin: 25, holeMm: null },
+  ...{ partingMm: 3, finderMm: 10, unit: 'mm', drillSpeedMMin: 25, holeMm: null, cutMm: (s) => s.diameterMm },
   drillSets: [{ id: 'm', kind: 'metric', fromMm: 1, toMm: 13, stepMm: 0.5, version: 1 }],
 };
 const bored = (bore: Bore, lengthMm = 80): Part => ({ ...newPart('plain-pin', 'Bush', 70, lengthMm), features: [], bores: [bore] });

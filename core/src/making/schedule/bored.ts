@@ -90,17 +90,18 @@ function ofStep(here: In, steps: readonly Step[], at: number): Schedule[] {
 /** A step too small for a boring bar: drilled, then reamed. */
 function reamed(here: In, s: PlacedSurface, isLast: boolean): Schedule[] {
   const { bore, bench } = here;
-  const drill = drillBeforeReamer(s.diameterMm, bench.drillSets);
+  const sizeMm = bench.cutMm(s);
+  const drill = drillBeforeReamer(sizeMm, bench.drillSets);
   if (!drill) return [];
   const deep = depthMm(here, s, drill.diameterMm, isLast ? null : 0);
   if (deep.mm <= 0) return [];
   const show = (mm: number): string => formatWithUnit(mm, bench.unit);
   return [
     {
-      ...{ id: s.id, title: `Drill and ream ${inSentence(s.name)}`, tools: [{ kind: 'reamer', sizeMm: s.diameterMm }] },
+      ...{ id: s.id, title: `Drill and ream ${inSentence(s.name)}`, tools: [{ kind: 'reamer', sizeMm }] },
       settings: [
         usual(s, 'drill-0', 'drill', drill.diameterMm, 'leaves what a reamer takes'),
-        setting(s, 'reamer', 'reamer', s.diameterMm, 'as drawn'),
+        setting(s, 'reamer', 'reamer', sizeMm, 'as it is cut'),
         setting(s, 'deep', 'full diameter, from the mouth', deep.mm, deep.how),
       ],
       cuts: { on: null, toMm: peckDepthsMm(drill.diameterMm, deep.mm) },
@@ -123,7 +124,7 @@ export const boreSchedules = (part: Part, bench: Bench): Schedule[] =>
       // A thread says itself what is drilled for it.
       !part.features.some((f) => f.kind === 'thread' && f.on === s.id) &&
       row.slice(0, i).every((o) => Math.min(o.leftMm, o.rightMm) >= s.diameterMm);
-    const steps = row.map((s, i): Step => ({ s, drill: reached(s, i) ? firstDrill(s.diameterMm, bench.drillSets) : null }));
+    const steps = row.map((s, i): Step => ({ s, drill: reached(s, i) ? firstDrill(bench.cutMm(s), bench.drillSets) : null }));
     const here = { part, bore, bench };
     return steps
       .flatMap(({ s, drill }, i) => (drill ? ofStep(here, steps, i) : reached(s, i) ? reamed(here, s, i === row.length - 1) : []))

@@ -12,6 +12,7 @@ const BENCH: Bench = {
   drillSets: [],
   drillSpeedMMin: 25,
   holeMm: null,
+  cutMm: (s) => s.diameterMm,
   partingMm: 3,
   finderMm: 10,
   unit: 'mm',

@@ -40,6 +40,8 @@ export interface Bench {
   readonly drillSets: readonly DrillSet[];
   /** Hole that the stock has already, of a tube; null where it is solid, mm. */
   readonly holeMm: number | null;
+  /** What a diameter is cut to, mm: another one where a treatment gives it its size afterwards. */
+  readonly cutMm: (s: { readonly id: string; readonly diameterMm: number }) => number;
   /** Surface speed of a high-speed steel drill in the part's material, m/min; 0 where the book has none. */
   readonly drillSpeedMMin: number;
   /** Width of the grooving or parting tool, mm. */

@@ -174,10 +174,11 @@ const FINDER_MM = 10;
 const stockMm = (outside: Pick<Part, 'outside'>, plan: PlanChoice | null, rack: readonly Bar[]): number =>
   rack.find((b) => b.id === plan?.barId)?.diameterMm ?? stockNeed(outside, USUAL_ALLOWANCES).diameter.value;
 
-/** The outside as it is cut: what is hardened and ground is thicker before, what is plated thinner. */
-const outsideAsCut = ({ part }: PartFinding, segments: readonly SegmentFinding[]): Pick<Part, 'outside'> => ({
-  outside: part.outside.map((s) => ({ ...s, diameterMm: segments.find((x) => x.segment.id === s.id)?.diameter.value ?? s.diameterMm })),
-});
+/** A diameter as it is cut, where a treatment changes it afterwards: what is hardened and ground is thicker before, what is plated thinner. */
+const cutMmOf =
+  ({ part }: PartFinding, segments: readonly SegmentFinding[]) =>
+  (s: { readonly id: string; readonly diameterMm: number }): number =>
+    (treatmentOf(part, s.id) && segments.find((x) => x.segment.id === s.id)?.diameter.value) || s.diameterMm;
 
 /** Stock, set-ups, ladders and passes for the drawn part; null while there is no part or no lathe. */
 export function planFinding(
@@ -192,7 +193,8 @@ export function planFinding(
   if (!lathe) return null;
   const plan = stored ?? usualPlan(lathe);
   const segments = asCut(found);
-  const outside = outsideAsCut(found, segments);
+  const cutMm = cutMmOf(found, segments);
+  const outside = { outside: found.part.outside.map((s) => ({ ...s, diameterMm: cutMm(s) })) };
   const work = workOf(found.part, lathe, stockMm(outside, stored, shop.rack), sheet.job.unit);
   const { plans: ways, no } = rankedWays(work);
   // Plans of before nobody was asked were all from the bar, and so is what cannot be held as it was chosen.
@@ -210,7 +212,12 @@ export function planFinding(
     ? []
     : schedulesOf(found.part, {
         ...{ lathe, partingMm: plan.partingMm, finderMm: FINDER_MM, unit: sheet.job.unit },
-        ...{ drillSets: shop.drillSets, drillSpeedMMin: materialOf(found.part.materialId)?.speedHss ?? 0, holeMm: bar?.innerMm ?? null },
+        ...{
+          drillSets: shop.drillSets,
+          drillSpeedMMin: materialOf(found.part.materialId)?.speedHss ?? 0,
+          holeMm: bar?.innerMm ?? null,
+          cutMm,
+        },
       }).map((s) => {
         const mind = fromRawCrown(found.part, s.id, sheet.job.unit);
         return mind ? { ...s, words: [mind, ...s.words] } : s;

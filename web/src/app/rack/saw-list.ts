@@ -1,3 +1,4 @@
+import { NgTemplateOutlet } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { routes, type SawJob, type SawnAnswer, type SawnInput } from '@iron-patch/contract';
@@ -52,7 +53,7 @@ const SOON_MS = 400;
 /** What all open jobs have to have sawn, laid out over the rack so that least is used and what is left is long; each bar is put on record as sawn. */
 @Component({
   selector: 'ip-saw-list',
-  imports: [RouterLink],
+  imports: [NgTemplateOutlet, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './saw-list.html',
   styleUrls: ['./rack.less', './saw-list.less'],
