@@ -176,6 +176,9 @@ it('a bent screw is straightened: nothing is made, and it goes from Decide to Re
   await page.click('Prove');
   await page.fill('What was done with it', 'Runs within 0.1 on V-blocks.');
   await page.click('Put on record');
+  // What was straightened is looked over for cracks before Prove is done.
+  await page.click('Say how it came out: Looked over for cracks');
+  await page.click('Good');
   await page.until('every station but Return', async () =>
     page.run<boolean>(
       'return ["draw", "cut", "prove"].every((s) => document.querySelector(`ip-rail a[href$="/${s}"]`).textContent.includes(", done"))',

@@ -212,6 +212,10 @@ export class SawList {
     });
   }
 
+  protected has({ need }: Wanted): string {
+    return need.left === 1 ? 'It has its blank' : 'They have their blanks';
+  }
+
   /** Blanks that came from elsewhere, or were sawn before this was kept: the rack stays as it is. */
   protected haveThem({ job, need }: Wanted): Promise<void> {
     const path = routes.choice(job.id, choiceKey.sawn(need.itemId));
