@@ -132,8 +132,8 @@ function odd({ f }: Seated<Of<'treatment'>>, show: (mm: number) => string): stri
 
 /**
  * What a machinist would ask about a drawing that can be made: a thread without room to run out, a thin land beside a ring, a keyseat through a ring's
- * groove, a seat that nothing can be pushed on to, a bore that is wider inside,
- * a layer that is far from usual. Of a turned part without problems; a block has none.
+ * groove, a seat that nothing can be pushed on to, a bore that is wider inside, a layer that is far from
+ * usual. Of a turned part without problems; a block has none.
  *
  * @param unit in which lengths are told
  */

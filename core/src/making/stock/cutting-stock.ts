@@ -45,7 +45,7 @@ export interface CuttingPlan {
   readonly proven: boolean;
 }
 
-/** Lengths are compared to a hundred-thousandth of a millimetre, metal alike. */
+/** Lengths are compared to a hundred-thousandth of a millimetre, costs to that share of themselves. */
 const SAME = 1e-5;
 
 const less = (p: SawCost, q: SawCost): boolean => {
@@ -212,8 +212,7 @@ function groupsOf(needs: readonly BlankNeed[], bars: readonly StockBar[]): { rea
 
 /**
  * Which blank is sawn from which bar: branch and bound over the blanks, the longest first, each to the bar on which least is left, alike bars and
- * alike blanks tried once. What has no bar in common is
- * sawn by itself. Steps tell how many ways were looked at; the last value is the plan.
+ * alike blanks tried once. What has no bar in common is sawn by itself. Steps tell how many ways were looked at; the last value is the plan.
  *
  * @param needs blanks; one whose bars are all gone comes out of none
  * @param mostWays after so many of one group it stops, unproven, with the best that was found

@@ -1,6 +1,5 @@
-import { aSide, beforeLimits, processOf, type FeatureKindId, type Part, type Treatment } from '../../making/part';
+import { aSide, beforeLimits, processOf, type Dimension, type FeatureKindId, type Part, type Treatment } from '../../making/part';
 import type { Limits } from '../../evidence/proof';
-import type { Dimension } from '../../making/part';
 import { formatLength, formatWithUnit, type LengthUnit } from '../../terms/quantity';
 import { ruled, workedOut, type Figure } from '../../terms/working';
 
@@ -66,22 +65,36 @@ export function beforeTreatment(
 /** What is cut down from the crown of its surface. */
 const FROM_THE_CROWN: readonly FeatureKindId[] = ['keyseat', 'woodruff-seat', 'flats', 'slot', 'spline', 'cross-hole', 'oil-groove'];
 
-/** The treatment of the surface from whose crown something is cut down; undefined where there is none. */
-const crownOf = (part: Pick<Part, 'features'>, featureId: string): Treatment | undefined => {
+/** What has its size by a treatment and is cut into while it has not; undefined where nothing is. */
+const under = (part: Pick<Part, 'features'>, featureId: string): Treatment | undefined => {
   const cut = part.features.find((f) => f.id === featureId);
-  return cut && FROM_THE_CROWN.includes(cut.kind) ? treatmentOf(part, cut.on) : undefined;
+  return cut && treatmentOf(part, cut.on);
 };
 
-/** How much deeper, less deep below nought, something is cut while its surface has not its finished size yet, mm. */
-export function deeperFromRawMm(part: Pick<Part, 'features'>, featureId: string): number {
-  const f = crownOf(part, featureId);
-  return f ? (processOf(f).changes === 'left-on' ? 1 : -1) * f.aSideMm : 0;
+/** How far the raw surface stands over the finished one, below nought under it, mm. */
+const overFinishedMm = (f: Treatment): number => (processOf(f).changes === 'left-on' ? 1 : -1) * f.aSideMm;
+
+/**
+ * A size that is read from a surface which a treatment still changes, and by how much it reads otherwise meanwhile, mm: a depth from the raw crown, one
+ * flat to the raw round, a keyway over the raw bore. Null where none is, or where both its ends are cut.
+ */
+export function readsRaw(
+  part: Pick<Part, 'features'>,
+  { ownerId, what, name }: Dimension,
+): { readonly f: Treatment; readonly byMm: number } | null {
+  const cut = part.features.find((f) => f.id === ownerId);
+  const f = under(part, ownerId);
+  if (!cut || !f) return null;
+  if (FROM_THE_CROWN.includes(cut.kind) && what === 'depth') return { f, byMm: overFinishedMm(f) };
+  if (cut.kind === 'flats' && name === 'across' && cut.count % 2 === 1) return { f, byMm: overFinishedMm(f) };
+  return cut.kind === 'keyway' && name === 'over' ? { f, byMm: -overFinishedMm(f) } : null;
 }
 
-/** The same in words; empty where nothing is to be minded. */
+/** How much deeper, or less deep, something is cut while its surface has not its finished size yet, in words; empty where nothing is to be minded. */
 export function fromRawCrown(part: Part, featureId: string, unit: LengthUnit): string {
-  const f = crownOf(part, featureId);
+  const cut = part.features.find((f) => f.id === featureId);
+  const f = cut && FROM_THE_CROWN.includes(cut.kind) ? under(part, featureId) : undefined;
   if (!f) return '';
-  const more = deeperFromRawMm(part, featureId);
+  const more = overFinishedMm(f);
   return `Its depth counts from the finished size: cut ${processOf(f).before}, go ${formatWithUnit(Math.abs(more), unit)} ${more > 0 ? 'deeper' : 'less deep'} than that from the surface.`;
 }

@@ -95,7 +95,7 @@ function itemFinding(item: JobItem, index: number, given: ItemInputs, joined: re
     const proved = proofFindings(part, of.live, of.proofs, sheet, shop);
     return {
       cuts: cutFindings(part, machine, of.live, proved, sheet, shop),
-      sizes: sizeCuts(part, plan, of.live, sheet, shop),
+      sizes: sizeCuts(part, plan, of.live, proved, sheet, shop),
       proofs: proved,
     };
   };

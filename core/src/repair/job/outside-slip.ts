@@ -1,4 +1,4 @@
-import { aSide, hardenedBy, processOf, type Part, type Treatment } from '../../making/part';
+import { aSide, hardenedBy, isCutBackHere, processOf, type Part, type Treatment } from '../../making/part';
 import { materialOf } from '../../book/materials';
 import { spanWords } from '../../terms/quantity';
 import { beforeKey } from './before-treatment';
@@ -27,6 +27,9 @@ export interface OutsideSlip {
   readonly minds: readonly string[];
 }
 
+/** What is built up or ground by this shop goes nowhere; what it grinds was hardened elsewhere. */
+const goesOut = (f: Treatment): boolean => !isCutBackHere(f) || f.process === 'harden-ground';
+
 function treated(f: Treatment, { dimensions }: PartFinding, { proofs }: PieceFinding, show: Show): AskedOutside {
   const { words } = processOf(f);
   const limitsOf = (key: string): string => {
@@ -37,10 +40,10 @@ function treated(f: Treatment, { dimensions }: PartFinding, { proofs }: PieceFin
   const now = before?.measured ? show(before.measured.value) : `${limitsOf(beforeKey(f))}, not read yet`;
   return {
     surface: dimensions.find((d) => d.dimension.key === f.on)?.dimension.surface.name ?? '',
-    process: [words, f.by].filter(Boolean).join(', '),
+    process: [isCutBackHere(f) ? 'hardened, comes back to be ground' : words, f.by].filter(Boolean).join(', '),
     now,
     layer: `${spanWords(show(aSide(f).fromMm), show(aSide(f).toMm))} a side`,
-    after: limitsOf(f.on),
+    after: isCutBackHere(f) ? '' : limitsOf(f.on),
     masked: f.masked,
   };
 }
@@ -59,7 +62,7 @@ export function outsideSlips(items: readonly ItemFinding[], show: Show): Outside
   return goes.flatMap((item) =>
     goodPieces(item).flatMap((piece): OutsideSlip[] => {
       const { part } = item.part!;
-      const treatments = part.features.filter((f): f is Treatment => f.kind === 'treatment');
+      const treatments = part.features.filter((f): f is Treatment => f.kind === 'treatment' && goesOut(f));
       const rows = [...treatments.map((f) => treated(f, item.part!, piece, show)), ...hardened(part)];
       if (!rows.length) return [];
       return [

@@ -1,4 +1,6 @@
-import { barsFor, type Bar, type BlankNeed, type StockFit } from '../../making/stock';
+import type { Outcome } from '../../terms/outcome';
+import { sawFraction, type LengthUnit } from '../../terms/quantity';
+import { barsFor, USUAL_ALLOWANCES, type Bar, type BlankNeed, type StockFit } from '../../making/stock';
 import { choiceKey, sawnOf, versionOfChoice } from './choices';
 import type { ItemFinding } from './item-finding';
 import type { JobSheet } from './records';
@@ -39,18 +41,30 @@ export function sawNeeds(items: readonly ItemFinding[], sheet: JobSheet): SawNee
 export const isOfSection = (bar: Bar, only: NonNullable<SawNeed['only']>): boolean =>
   bar.shape === only.shape && bar.diameterMm === only.diameterMm && bar.innerMm === only.innerMm && bar.finish === only.finish;
 
+/** The bars of the rack that may be sawn for it; a reason where none will do. */
+const barsOf = ({ fit, only }: SawNeed, rack: readonly Bar[]): Outcome<Bar[]> =>
+  barsFor(fit, only ? rack.filter((b) => isOfSection(b, only)) : rack);
+
 /** Blanks as the saw's plan counts them: so many of a length, and the bars that they may come from. */
-export function blankNeed(id: string, { fit, only, left }: SawNeed, rack: readonly Bar[]): BlankNeed {
-  const bars = barsFor(fit, only ? rack.filter((b) => isOfSection(b, only)) : rack);
-  return { id, lengthMm: fit.lengthMm, count: left, barIds: bars.ok ? bars.value.map((b) => b.id) : [] };
+export function blankNeed(id: string, need: SawNeed, rack: readonly Bar[]): BlankNeed {
+  const bars = barsOf(need, rack);
+  return { id, lengthMm: need.fit.lengthMm, count: need.left, barIds: bars.ok ? bars.value.map((b) => b.id) : [] };
 }
 
 /** Why no bar of the rack will do; that others took them where one would. */
-export function noBarWords({ fit, only }: SawNeed, rack: readonly Bar[]): string {
-  const any = barsFor(fit, rack);
-  if (!any.ok) return any.problems[0]!.message;
-  const own = only && !rack.some((b) => b.pieces > 0 && isOfSection(b, only));
-  return own
-    ? 'The bar that it was released for is gone. Order another, or release it again.'
-    : 'Other jobs of this list take what there is. Order a bar.';
+export function noBarWords(need: SawNeed, rack: readonly Bar[]): string {
+  const { only } = need;
+  if (only && !rack.some((b) => b.pieces > 0 && isOfSection(b, only)))
+    return 'The bar that it was released for is gone. Order another, or release it again.';
+  const bars = barsOf(need, rack);
+  return bars.ok ? 'Other jobs of this list take what there is. Order a bar.' : bars.problems[0]!.message;
+}
+
+/** A rest that is shorter goes to the scrap, mm. */
+export const SHORTEST_KEPT_MM = 50;
+
+/** Where the stop of the saw is set for a blank, as a rule shows it: without the blade, and never short. */
+export function sawStop({ fit }: Pick<SawNeed, 'fit'>, unit: LengthUnit): string {
+  const mm = fit.lengthMm - USUAL_ALLOWANCES.sawMm;
+  return unit === 'in' ? sawFraction(mm) : (Math.ceil(mm * 10 - 1e-6) / 10).toFixed(1);
 }

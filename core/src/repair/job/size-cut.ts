@@ -17,9 +17,11 @@ import { minus, plus, sumOf, workedOut, type Figure } from '../../terms/working'
 import { capital } from '../../terms/words';
 import { instrumentOf } from './bias';
 import { instrumentUncertaintyMm, readingFigure, sizeOf } from './measured';
-import { deeperFromRawMm } from './before-treatment';
+import { treatedAt } from './as-cut';
+import { readsRaw } from './before-treatment';
 import type { DimensionFinding, PartFinding } from './part-finding';
 import type { PlanFinding, PlannedSetUp } from './plan-finding';
+import type { ProofFinding } from './proof-finding';
 import type { JobSheet, ReadingRecord, Shop } from './records';
 
 /** What it is with a size that is being cut: not read yet, metal still to go, inside, too near a limit to tell, past its far limit. */
@@ -151,6 +153,7 @@ interface At {
   readonly plan: PlanFinding;
   readonly part: Part;
   readonly live: readonly ReadingRecord[];
+  readonly proofs: readonly ProofFinding[];
   readonly sheet: JobSheet;
   readonly shop: Shop;
 }
@@ -180,12 +183,13 @@ function sizeCut(a: Asked, setUp: number, { part, live, sheet: { job }, shop }: 
 }
 
 /** A dimension of the drawing as a size to be cut to; none where it is not brought to its size by cutting on. */
-function ofDimension({ dimension, limits, figure }: DimensionFinding, one: PlannedSetUp, { part, plan, sheet }: At): Asked[] {
+function ofDimension({ dimension, limits, figure }: DimensionFinding, one: PlannedSetUp, { part, plan, proofs, sheet }: At): Asked[] {
   const how = limits && one.setUp.cuts.includes(dimension.ownerId) ? howCut(dimension, part, one) : null;
   if (!limits || !how) return [];
   const halved = isHalved(dimension, part);
-  // From a crown that is not finished yet.
-  const deeper = dimension.what === 'depth' ? deeperFromRawMm(part, dimension.ownerId) : 0;
+  // From a surface that is not finished yet.
+  const raw = readsRaw(part, dimension);
+  const deeper = raw && treatedAt(raw.f, proofs) === null ? raw.byMm : 0;
   const cutTo = { lowerMm: limits.lowerMm + deeper, upperMm: limits.upperMm + deeper };
   const on = (mm: number): string => formatWithUnit(mm, sheet.job.unit) + ' on' + (halved ? ', on each side' : '');
   return [
@@ -231,16 +235,18 @@ function ofThreads(one: PlannedSetUp, { part, plan, sheet }: At): Asked[] {
  * Every size of one piece that is no diameter of a surface, in the order in which the set-ups cut them.
  *
  * @param live readings of that piece
+ * @param proofs of that piece
  */
 export function sizeCuts(
   found: PartFinding | null,
   plan: PlanFinding | null,
   live: readonly ReadingRecord[],
+  proofs: readonly ProofFinding[],
   sheet: JobSheet,
   shop: Shop,
 ): SizeCut[] {
   if (!found || !plan) return [];
-  const at = { plan, part: found.part, live, sheet, shop };
+  const at = { plan, part: found.part, live, proofs, sheet, shop };
   return plan.setUps.flatMap((one) =>
     [...found.dimensions.flatMap((d) => ofDimension(d, one, at)), ...ofThreads(one, at)].map((a) => sizeCut(a, one.setUp.number, at)),
   );

@@ -91,6 +91,33 @@ it('a keyseat counts from the finished size, and says how much deeper it is cut 
   expect(plated.wanted - plain).toBeCloseTo(-0.075, 9);
 });
 
+it('what is read to the raw surface reads otherwise until that has its size, and from then on as drawn', () => {
+  const here = treatment({ process: 'ground', where: 'here', aSideMm: 0.15, plusMinusMm: 0.05 });
+  const host = hostOf(drawnPin(), 'body')!;
+  const cut = (kind: 'keyseat' | 'flats', own: object) =>
+    ({ ...kindOf(kind).start(host), ...own, id: 'k', kind, on: 'body', name: kind }) as unknown as PartFeature;
+  const wanted = (feature: PartFeature, key: string, t: Treatment, passed = false): number => {
+    const base = sheetOf({});
+    // 40.033 to 40.049 with 0.1 to 0.2 left on a side: 40.249 to 40.433.
+    const read2 = [0, 90].map((deg) => read('proof', 't.before', 40.3, 5, deg));
+    const pin = { ...drawnPin(), limits: { body: LIMITS }, features: [feature, t] };
+    const sheet = { ...base, choices: [testChoice(choiceKey.part, pin)], readings: [...base.readings, ...read2] };
+    const { sizes } = workOut({ ...sheet, proofs: passed ? [signed('t.before', 40.3, 10)] : [] }, testShop);
+    return sizes.find((x) => x.key === `k.${key}`)!.wantedMm;
+  };
+  const other = treatment({ on: drawnPin().outside.find((x) => x.id !== 'body')!.id });
+  for (const [feature, key, more] of [
+    [cut('keyseat', {}), 'depth', 0.15],
+    // One flat is read to the round on the other side, two are read over each other.
+    [cut('flats', { count: 1, acrossMm: 36 }), 'across', 0.15],
+    [cut('flats', { count: 2, acrossMm: 34 }), 'across', 0],
+  ] as const) {
+    const drawn = wanted(feature, key, other);
+    expect([key, wanted(feature, key, here) - drawn]).toEqual([key, expect.closeTo(more, 9)]);
+    expect([key, wanted(feature, key, here, true) - drawn]).toEqual([key, expect.closeTo(0, 9)]);
+  }
+});
+
 it('cannot be released where the layer varies by more than the finished limits', () => {
   const [bare] = work({ process: 'plate', aSideMm: 0.025, plusMinusMm: 0.005 }).part!.unlimited.filter(
     (d) => d.dimension.key === 't.before',
@@ -149,4 +176,8 @@ it('the slip says what it is now, what is laid on, what it has to be after, and 
   const read2 = [0, 90].map((deg) => read('proof', 't.before', 39.9, 5, deg));
   expect(outsideSlips(work({}, read2).items, show)[0]!.rows[0]!.now).toBe('39.900');
   expect(outsideSlips(workOut(testSheet({}), testShop).items, show)).toEqual([]);
+  // What this shop grinds stays here; what it grinds after the fire goes out to be hardened.
+  expect(outsideSlips(work({ process: 'ground', where: 'here', aSideMm: 0.2 }).items, show)).toEqual([]);
+  const [hard] = outsideSlips(work({ process: 'harden-ground', where: 'here', aSideMm: 0.2, by: '' }).items, show);
+  expect(hard!.rows[0]).toMatchObject({ process: 'hardened, comes back to be ground', after: '' });
 });

@@ -25,6 +25,7 @@ function sawn(piecesMm: readonly number[], barsMm: readonly number[], sawMm: num
       return { lengthMm, pieces: from?.blanks.map(Number) ?? [], restMm: from?.restMm ?? lengthMm };
     }),
     leftOver: plan.short.map(Number),
+    proven: plan.proven,
   };
 }
 
@@ -78,7 +79,11 @@ export const offcuts: Sum = {
       ],
       words: plan.leftOver.length
         ? [`Not covered: ${plan.leftOver.map((p) => placeWithUnit(p, unit)).join(', ')}. Another bar is needed.`]
-        : ['Offcuts go first, so that what is left is as long as can be.'],
+        : [
+            plan.proven
+              ? 'Offcuts go first, so that what is left is as long as can be.'
+              : 'So many pieces that not every way was tried: it is the best that was found.',
+          ],
       picture,
     });
   },

@@ -12,7 +12,8 @@ import {
   formatLength,
   materialName,
   noBarWords,
-  sawFraction,
+  sawStop,
+  SHORTEST_KEPT_MM,
   USUAL_ALLOWANCES,
   type Bar,
   type BarSawn,
@@ -44,8 +45,6 @@ interface Sawing {
   readonly kept: boolean;
 }
 
-/** A rest that is shorter is scrap, mm. */
-const KEEP_MM = 50;
 const OFFCUTS = 'offcuts';
 /** Changes of others that come one after another are fetched once, ms. */
 const SOON_MS = 400;
@@ -81,7 +80,7 @@ export class SawList {
     if (!this.jobs() || !this.shop.loaded()) return null;
     const needs = this.wanted().map((w) => blankNeed(w.key, w.need, rack));
     const bars = rack.map((b) => ({ id: b.id, lengthMm: b.lengthMm, pieces: b.pieces, sectionMm2: barSectionMm2(b) }));
-    return { needs, bars, options: { sawMm: USUAL_ALLOWANCES.sawMm, keepMm: KEEP_MM } };
+    return { needs, bars, options: { sawMm: USUAL_ALLOWANCES.sawMm, keepMm: SHORTEST_KEPT_MM } };
   });
   protected readonly sawings = computed((): readonly Sawing[] => (this.plan()?.bars ?? []).flatMap((b, i) => this.sawing(b, i)));
   /** What comes out of no bar, with the reason. */
@@ -168,17 +167,15 @@ export class SawList {
     const all = own as Wanted[];
     const cuts = [...new Set(all)].map((w): Cut => ({ ...w, count: all.filter((x) => x === w).length }));
     const strip = all.map((w) => ({ share: w.need.fit.lengthMm / bar.lengthMm, number: w.job.number, stop: this.stopAt(w.need) }));
-    return [{ key: `${barId}.${i}`, bar, cuts, strip, restMm, kept: restMm >= KEEP_MM }];
+    return [{ key: `${barId}.${i}`, bar, cuts, strip, restMm, kept: restMm >= SHORTEST_KEPT_MM }];
   }
 
   protected barWords({ bar }: Sawing): string {
     return [barSize(bar, this.unit()), materialName(bar.materialId), FINISH_WORDS[bar.finish]].filter(Boolean).join(', ');
   }
 
-  /** Where the stop of the saw is set: without the blade, never short. */
-  protected stopAt({ fit }: SawNeed): string {
-    const mm = fit.lengthMm - USUAL_ALLOWANCES.sawMm;
-    return this.unit() === 'in' ? sawFraction(mm) : (Math.ceil(mm * 10 - 1e-6) / 10).toFixed(1);
+  protected stopAt(need: SawNeed): string {
+    return sawStop(need, this.unit());
   }
 
   protected length(mm: number): string {
