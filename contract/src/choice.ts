@@ -8,6 +8,7 @@ import {
   QUANTITY_IDS,
   SOFT_KINDS,
   STEP_ACT_IDS,
+  TRIAL_FEELS,
   WAY_IDS,
   type MovedCut,
   type ActChoice,
@@ -35,6 +36,7 @@ import {
   type SoftPartChoice,
   type Spot,
   type StripChoice,
+  type TrialChoice,
   type KnownLoad,
   MOST_STACKED,
   type AxialStack,
@@ -210,6 +212,21 @@ export const CHOICE_VALUES: Readonly<Record<string, AnyObjectSchema>> = {
     ),
   }),
   sawn: shapeOf<SawnChoice>({ blanks: numberOf('Blanks', 0, 10 * MOST_PIECES).integer('Blanks: a whole number.') }),
+  trial: shapeOf<TrialChoice>({
+    itemId: idOf('Item'),
+    piece: numberOf('Piece', 1, MOST_PIECES).integer('Piece: a whole number.'),
+    segmentId: requiredText('What was tried', TEXT_LIMITS.name),
+    placeId: idOf('Mate').nullable(),
+    feel: oneOf('how it went', TRIAL_FEELS),
+    wentInMm: lengthOf('How far it went in', 0.1, 3000)
+      .nullable()
+      .when('feel', ([feel], schema) => (feel === 'binds' ? schema.nonNullable('Say how far it went in.') : schema)),
+    from: oneOf('the face it went in at', ['start', 'end'] as const),
+    partTempC: numberOf('Temperature of the part', -60, 400, '°C').nullable(),
+    remark: textOf('Remark', TEXT_LIMITS.line),
+    triedAt: requiredText('When it was tried', 40).test('time', 'When it was tried is a time.', (v) => keptTime(v ?? '') !== null),
+    removed,
+  }),
   fit,
   runs: shapeOf<RunsChoice>({ kind: oneOf('what runs here', PAIR_KINDS) }),
   running: shapeOf<RunningChoice>({

@@ -12,6 +12,7 @@ import {
   type JobSheet,
   provedOf,
   provedWords,
+  trialWords,
   unitBehind,
   writtenValue,
   type JobItem,
@@ -74,6 +75,9 @@ export function report(sheet: JobSheet, repair: Repair, shop: Shop, timeZone: st
   const play = made.flatMap((m) => m.proof.play);
   for (const p of play)
     paper.paragraph(`Play in ${inSentence(p.mate.hole.place.name)}: ${spanWords(both(p.tight.value), both(p.loose.value))}.`);
+  for (const { name, proof } of made)
+    for (const t of proof.tried?.trials.slice(-1) ?? [])
+      paper.quoted(`${name}, tried: ${[trialWords(t, unit), t.remark].filter(Boolean).join('; ')}.`);
   const tried = repair.assembled.filter((c) => c.said && c.state !== 'off');
   if (tried.length) {
     paper.section('Tried assembled');

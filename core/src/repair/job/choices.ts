@@ -127,6 +127,7 @@ export const choiceKey = {
   stack: (itemId: string): string => `stack:${itemId}`,
   assembled: (id: string): string => `assembled:${id}`,
   sawn: (itemId: string): string => `sawn:${itemId}`,
+  trial: (id: string): string => `trial:${id}`,
   piece: (itemId: string, number: number | string): string => `piece:${itemId}:${number}`,
 } as const;
 

@@ -12,6 +12,7 @@ import type { PlanChoice } from './choices';
 import type { PartFinding, SegmentFinding } from './part-finding';
 import type { ProofFinding } from './proof-finding';
 import type { JobSheet, ReadingRecord, Shop } from './records';
+import { triedFinding, type Trial, type TriedFinding } from './tried';
 
 /** A segment at the lathe: its cuts so far and what to do next. */
 export interface CutFinding {
@@ -25,6 +26,8 @@ export interface CutFinding {
   readonly partTempC: number;
   /** What to mind while this is cut: dust of the metal, file and emery where they are advised. */
   readonly cautions: readonly Caution[];
+  /** How it went together with its mate. */
+  readonly tried: TriedFinding;
 }
 
 /** What it is cut on: whose dials are read, and how thin a chip the tool takes. */
@@ -37,13 +40,11 @@ function cutOf(
   segment: SegmentFinding,
   { lathe, tool }: CutMachine,
   materialId: string,
-  since: number,
-  live: readonly ReadingRecord[],
+  { readings, trials }: { readonly readings: readonly ReadingRecord[]; readonly trials: readonly Trial[] },
   sheet: JobSheet,
   shop: Shop,
 ): CutFinding {
-  const readings = live.filter((r) => r.purpose === 'cut' && r.segmentId === segment.segment.id && Date.parse(r.takenAt) > since);
-  const { shopTempC } = sheet.job;
+  const { shopTempC, unit } = sheet.job;
   const cuts = readings.map((r) => ({
     dial: r.dial ?? 0,
     measuredMm: toDiameter(r, segment.segment.side, materialId, shopTempC, shop).valueMm,
@@ -51,16 +52,17 @@ function cutOf(
   const partTempC = readings.at(-1)?.partTempC ?? shopTempC;
   const lastInstrument = instrumentOf(shop, readings.at(-1)?.instrumentId ?? '');
   const cautions = hazardsAtCut(sheet.job.hazards, materialId).map((h) => CAUTIONS[h]);
+  const plusMinusMm = K95 * instrumentUncertaintyMm(lastInstrument, segment.segment.side);
   const advice = advise(cuts, {
     lathe,
-    unit: sheet.job.unit,
+    unit,
     limits: segment.limits,
     side: segment.segment.side,
     leastChipMm: LEAST_CHIP_MM[tool],
     roughMostMm: USUAL_PASSES.roughMostMm,
     finishMm: USUAL_PASSES.finishMm,
     part: { tempC: partTempC, shopC: shopTempC, alphaPerK: alphaOf(materialId) },
-    plusMinusMm: K95 * instrumentUncertaintyMm(lastInstrument, segment.segment.side),
+    plusMinusMm,
     noDust: cautions.some((c) => c.dust),
   });
   const last = readings.at(-1);
@@ -70,8 +72,8 @@ function cutOf(
       `segment.${segment.segment.id}.left`,
       'to come off the diameter',
       segment.segment.side === 'outside'
-        ? [plus(readingFigure(last, cuts.at(-1)!.measuredMm, shop, sheet.job.unit)), minus(segment.diameter)]
-        : [plus(segment.diameter), minus(readingFigure(last, cuts.at(-1)!.measuredMm, shop, sheet.job.unit))],
+        ? [plus(readingFigure(last, cuts.at(-1)!.measuredMm, shop, unit)), minus(segment.diameter)]
+        : [plus(segment.diameter), minus(readingFigure(last, cuts.at(-1)!.measuredMm, shop, unit))],
     );
   return {
     segment,
@@ -81,6 +83,13 @@ function cutOf(
     left: left ?? null,
     partTempC,
     cautions: [...cautions.filter((c) => c.dust), ...(advice.abrasive ? [FILE_CAUTION] : [])],
+    tried: triedFinding(
+      trials,
+      segment,
+      last ? { mm: cuts.at(-1)!.measuredMm, plusMinusMm } : null,
+      last ? Date.parse(last.takenAt) : -Infinity,
+      { materialId, shopTempC, unit },
+    ),
   };
 }
 
@@ -99,17 +108,25 @@ function cutSince({ part }: PartFinding, surfaceId: string, proofs: readonly Pro
  *
  * @param live readings of that piece
  * @param proofs of that piece
+ * @param trials of that piece, oldest first
  */
-export const cutFindings = (
+export function cutFindings(
   found: PartFinding | null,
   machine: CutMachine | null,
   live: readonly ReadingRecord[],
   proofs: readonly ProofFinding[],
+  trials: readonly Trial[],
   sheet: JobSheet,
   shop: Shop,
-): CutFinding[] =>
-  found && machine
-    ? asCut(found, proofs)
-        .filter((s) => s.segment.kind !== 'taper' && isCoached(found, s))
-        .map((s) => cutOf(s, machine, found.part.materialId, cutSince(found, s.segment.id, proofs), live, sheet, shop))
-    : [];
+): CutFinding[] {
+  if (!found || !machine) return [];
+  return asCut(found, proofs)
+    .filter((s) => s.segment.kind !== 'taper' && isCoached(found, s))
+    .map((s) => {
+      const { id } = s.segment;
+      const since = cutSince(found, id, proofs);
+      const readings = live.filter((r) => r.purpose === 'cut' && r.segmentId === id && Date.parse(r.takenAt) > since);
+      const own = trials.filter((t) => t.segmentId === id && Date.parse(t.triedAt) > since);
+      return cutOf(s, machine, found.part.materialId, { readings, trials: own }, sheet, shop);
+    });
+}

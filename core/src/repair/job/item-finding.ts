@@ -16,6 +16,7 @@ import type { JobSheet, ReadingRecord, Shop } from './records';
 import { movedFigures, newestRelease, releasable, type MovedFigure } from './release';
 import { reworkFinding } from './rework-finding';
 import { sizeCuts, type SizeCut } from './size-cut';
+import { trialsOf } from './tried';
 
 /** One piece of an item at the machine and finished. */
 export interface PieceFinding {
@@ -90,18 +91,20 @@ function itemFinding(item: JobItem, index: number, given: ItemInputs, joined: re
   const stays = (segmentId: string | null): boolean => segmentId !== null && early.has(segmentId);
   const readings = live.filter((r) => r.itemId === item.id && (r.purpose !== 'proof' || counts(r.takenAt) || stays(r.segmentId)));
   const proofs = sheet.proofs.filter((p) => p.itemId === item.id && (counts(p.at) || stays(p.segmentId)));
+  const tried = trialsOf(sheet, item.id);
   const worked = (n: number | null): Omit<PieceFinding, 'piece'> => {
     const of = { live: readings.filter((r) => r.piece === n), proofs: proofs.filter((p) => p.piece === n) };
-    const proved = proofFindings(part, of.live, of.proofs, sheet, shop);
+    const trials = tried.filter((t) => t.piece === n);
+    const proved = proofFindings(part, { ...of, trials: trials.filter((t) => counts(t.triedAt)) }, sheet, shop);
     return {
-      cuts: cutFindings(part, machine, of.live, proved, sheet, shop),
-      sizes: sizeCuts(part, plan, of.live, proved, sheet, shop),
+      cuts: cutFindings(part, machine, of.live, proved, trials, sheet, shop),
+      sizes: sizeCuts(part, plan, of.live, proved, trials, sheet, shop),
       proofs: proved,
     };
   };
   // Of a batch most pieces are not begun: they are all alike.
   let blank: Omit<PieceFinding, 'piece'> | null = null;
-  const begun = new Set([...readings, ...proofs].map((x) => x.piece));
+  const begun = new Set([...readings, ...proofs, ...tried].map((x) => x.piece));
   const pieces = piecesOf(sheet, item).map((piece): PieceFinding => {
     if (begun.has(piece.number)) return { piece, ...worked(piece.number) };
     blank ??= worked(null);

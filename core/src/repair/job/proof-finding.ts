@@ -7,10 +7,11 @@ import { isDiameterOfSurface, isReadAllRound, READ_AS, sideRead } from '../../ma
 import { alphaOf, instrumentUncertaintyMm, readingFigure, toDiameter } from './measured';
 import { instrumentOf } from './bias';
 import type { FitFinding } from './fit-finding';
-import { predictedPlay, type DimensionFinding, type PartFinding } from './part-finding';
+import { predictedPlay, type DimensionFinding, type PartFinding, type SegmentFinding } from './part-finding';
 import { proofPlan, type ProofPlan } from './proof-plan';
 import { MOVED_LEAST_MM } from './release';
 import type { JobSheet, ProofRecord, ReadingRecord, Shop } from './records';
+import { triedFinding, type Trial, type TriedFinding } from './tried';
 
 /** A dimension of the finished part against its limits; of a diameter its play in each mate. */
 export interface ProofFinding {
@@ -31,6 +32,8 @@ export interface ProofFinding {
   readonly signed: ProofRecord | null;
   /** What has to be passed first, as afterwards it cannot be read any more; null where nothing has to. */
   readonly awaits: string | null;
+  /** How it went together with its mate; null for what is no surface. */
+  readonly tried: TriedFinding | null;
 }
 
 /** A signature is of a size: it falls with the readings that it was given for, and a pass without a reason once it is out of its limits. */
@@ -64,15 +67,26 @@ function gaugedProof(found: DimensionFinding & { readonly limits: Limits }, proo
     play: [],
     signed: last && !(last.passed && verdict === 'out' && last.remark.trim() === '') ? last : null,
     awaits: null,
+    tried: null,
   };
 }
 
+/** What was read, signed and tried of one piece, oldest first. */
+export interface OfPiece {
+  readonly live: readonly ReadingRecord[];
+  readonly proofs: readonly ProofRecord[];
+  readonly trials: readonly Trial[];
+}
+
+/** When a surface was read last while it was cut, ms; -Infinity where it was not. */
+const cutLastAt = (live: readonly ReadingRecord[], key: string): number =>
+  Math.max(-Infinity, ...live.filter((r) => r.purpose === 'cut' && r.segmentId === key).map((r) => Date.parse(r.takenAt)));
+
 function proofOf(
   found: DimensionFinding & { readonly limits: Limits },
-  fits: readonly FitFinding[],
+  segment: SegmentFinding | null,
   materialId: string,
-  live: readonly ReadingRecord[],
-  proofs: readonly ProofRecord[],
+  { live, proofs, trials }: OfPiece,
   sheet: JobSheet,
   shop: Shop,
 ): ProofFinding {
@@ -102,6 +116,11 @@ function proofOf(
           { plusMinus: plusMinusMm, limits: { lower: found.limits.lowerMm, upper: found.limits.upperMm } },
         );
   const verdict = ends.length ? worst(ends.map((size) => judge(size, plusMinusMm, found.limits))) : 'unknown';
+  const { unit, shopTempC } = sheet.job;
+  // What a pin is stopped by is where it is thickest, a bore where it is narrowest.
+  const tightMm = side === 'outside' ? ends.at(-1) : ends[0];
+  const read = tightMm === undefined ? null : { mm: tightMm, plusMinusMm };
+  const own = trials.filter((t) => t.segmentId === key);
   return {
     dimension: found,
     name,
@@ -112,9 +131,10 @@ function proofOf(
     shape,
     measured,
     verdict,
-    play: fits.map((mate) => ({ mate, ...predictedPlay(measured ?? found.figure, mate) })),
+    play: (segment?.fits ?? []).map((mate) => ({ mate, ...predictedPlay(measured ?? found.figure, mate) })),
     signed: standing(proofs.filter((p) => p.segmentId === key).at(-1), mean, verdict),
     awaits: null,
+    tried: segment ? triedFinding(own, segment, read, cutLastAt(live, key), { materialId, shopTempC, unit }) : null,
   };
 }
 
@@ -143,6 +163,8 @@ export function signProblems(found: ProofFinding | undefined, given: Signing): P
       },
     ];
   if (!given.passed || given.remark.trim() !== '') return [];
+  const wrong = found.tried?.bound ?? found.tried?.against ?? null;
+  if (wrong !== null) return [{ code: 'bound', path: 'remark', message: `${wrong} Try it again, or say why it may pass all the same.` }];
   if (found.gauged ? given.gaugedValue !== null && judge(given.gaugedValue, 0, found.limits) === 'out' : found.verdict === 'out')
     return [{ code: 'out', path: 'remark', message: 'It is out of its limits. Say why it may pass all the same, and who agreed.' }];
   if (!found.plan?.next) return [];
@@ -155,23 +177,15 @@ export function signProblems(found: ProofFinding | undefined, given: Signing): P
 /**
  * Every dimension of one piece, proved or not; what must be proved before the rest. Of what is gauged only what must be: nobody asks for more.
  *
- * @param live readings of that piece
- * @param proofs what was signed of that piece, oldest first
  */
-export function proofFindings(
-  found: PartFinding | null,
-  live: readonly ReadingRecord[],
-  proofs: readonly ProofRecord[],
-  sheet: JobSheet,
-  shop: Shop,
-): ProofFinding[] {
+export function proofFindings(found: PartFinding | null, of: OfPiece, sheet: JobSheet, shop: Shop): ProofFinding[] {
   if (!found) return [];
-  const fitsOf = new Map(found.segments.map((s) => [s.segment.id, s.fits]));
+  const segmentOf = new Map(found.segments.map((s) => [s.segment.id, s]));
   const limited = found.dimensions.filter((d): d is DimensionFinding & { limits: Limits } => d.limits !== null);
   const all = limited.flatMap((d) => {
     // A pitch is the tool’s own: whoever has the right knurl has the right pitch.
-    if (READ_AS[d.dimension.what] === null) return d.mustProve && d.dimension.what !== 'pitch' ? [gaugedProof(d, proofs)] : [];
-    return [proofOf(d, fitsOf.get(d.dimension.key) ?? [], found.part.materialId, live, proofs, sheet, shop)];
+    if (READ_AS[d.dimension.what] === null) return d.mustProve && d.dimension.what !== 'pitch' ? [gaugedProof(d, of.proofs)] : [];
+    return [proofOf(d, segmentOf.get(d.dimension.key) ?? null, found.part.materialId, of, sheet, shop)];
   });
   const early = all.filter((p) => p.dimension.dimension.before);
   const rest = all

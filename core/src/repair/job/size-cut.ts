@@ -23,6 +23,7 @@ import type { DimensionFinding, PartFinding } from './part-finding';
 import type { PlanFinding, PlannedSetUp } from './plan-finding';
 import type { ProofFinding } from './proof-finding';
 import type { JobSheet, ReadingRecord, Shop } from './records';
+import { triedWithNut, type Trial, type TriedFinding } from './tried';
 
 /** What it is with a size that is being cut: not read yet, metal still to go, inside, too near a limit to tell, past its far limit. */
 export type SizeCutState = 'not-read' | 'go-on' | 'in' | 'close' | 'beyond';
@@ -43,6 +44,8 @@ export interface SizeCut {
   /** How far the slide goes for that, as its dial counts it: `2 turns + 0.15 mm`; empty where there is nothing to go, or no dial is known. */
   readonly dial: string;
   readonly sentences: readonly string[];
+  /** How the nut went on; null for what is no thread. */
+  readonly tried: TriedFinding | null;
 }
 
 type Slide = 'along' | 'across';
@@ -146,6 +149,7 @@ interface Asked {
   readonly moveFor: (lackMm: number) => number;
   readonly dialFor: (moveMm: number) => string;
   readonly wordsFor: (moveMm: number) => string;
+  readonly ofThread?: true;
 }
 
 /** What all sizes are worked out from. */
@@ -154,11 +158,12 @@ interface At {
   readonly part: Part;
   readonly live: readonly ReadingRecord[];
   readonly proofs: readonly ProofFinding[];
+  readonly trials: readonly Trial[];
   readonly sheet: JobSheet;
   readonly shop: Shop;
 }
 
-function sizeCut(a: Asked, setUp: number, { part, live, sheet: { job }, shop }: At): SizeCut {
+function sizeCut(a: Asked, setUp: number, { part, live, trials, sheet: { job }, shop }: At): SizeCut {
   const { key, name, limits, grows } = a;
   const readings = live.filter((r) => r.purpose === 'cut' && r.segmentId === key);
   const last = readings.at(-1);
@@ -179,6 +184,7 @@ function sizeCut(a: Asked, setUp: number, { part, live, sheet: { job }, shop }: 
     ...{ key, name, setUp, limits, wantedMm: a.wanted.value, readings, nowMm, state, left },
     dial: moveMm > 0 ? a.dialFor(moveMm) : '',
     sentences: [words[state]],
+    tried: a.ofThread ? triedWithNut(trials.filter((t) => t.segmentId === key)) : null,
   };
 }
 
@@ -214,7 +220,7 @@ function ofThreads(one: PlannedSetUp, { part, plan, sheet }: At): Asked[] {
     const name = `${capital(f.name)}, over wires of ${show(over.wireMm)}`;
     return [
       {
-        ...{ key: `${f.id}.over-wires`, name, side: 'outside', grows: false, limits: over.limits },
+        ...{ key: `${f.id}.over-wires`, name, side: 'outside', grows: false, limits: over.limits, ofThread: true },
         wanted: workedOut(
           `segment.${f.id}.over-wires`,
           'over three wires',
@@ -236,17 +242,19 @@ function ofThreads(one: PlannedSetUp, { part, plan, sheet }: At): Asked[] {
  *
  * @param live readings of that piece
  * @param proofs of that piece
+ * @param trials of that piece, oldest first
  */
 export function sizeCuts(
   found: PartFinding | null,
   plan: PlanFinding | null,
   live: readonly ReadingRecord[],
   proofs: readonly ProofFinding[],
+  trials: readonly Trial[],
   sheet: JobSheet,
   shop: Shop,
 ): SizeCut[] {
   if (!found || !plan) return [];
-  const at = { plan, part: found.part, live, proofs, sheet, shop };
+  const at = { plan, part: found.part, live, proofs, trials, sheet, shop };
   return plan.setUps.flatMap((one) =>
     [...found.dimensions.flatMap((d) => ofDimension(d, one, at)), ...ofThreads(one, at)].map((a) => sizeCut(a, one.setUp.number, at)),
   );

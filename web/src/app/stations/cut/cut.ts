@@ -25,6 +25,7 @@ import { PracticeLathe } from './practice-lathe';
 import { ReadSizes } from './read-sizes';
 import { SecondThoughts } from './second-thoughts';
 import { SetBySet } from './set-by-set';
+import { TriedFit } from '../tried-fit';
 import { Spoken } from './spoken';
 
 const TITLES: Readonly<Record<Advice['state'], string>> = {
@@ -41,7 +42,7 @@ const TITLES: Readonly<Record<Advice['state'], string>> = {
 /** At the machine: now, wanted, to come off; what to set on the dial, from two metres away. */
 @Component({
   selector: 'ip-cut',
-  imports: [RouterLink, StateMark, DialPicture, ItemSteps, PieceRow, PracticeLathe, ReadSizes, SecondThoughts, SetBySet, Spoken],
+  imports: [RouterLink, StateMark, DialPicture, ItemSteps, PieceRow, PracticeLathe, ReadSizes, SecondThoughts, SetBySet, Spoken, TriedFit],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './cut.html',
   styleUrl: './cut.less',

@@ -3,6 +3,7 @@ import { formatLength, sizeInHand, type SizeCut, type SizeCutState } from '@iron
 import { SheetStore } from '../../sheet-data';
 import { StateMark } from '../../mark';
 import { FigureButton } from '../../show';
+import { TriedFit } from '../tried-fit';
 
 const MARKS: Readonly<Record<SizeCutState, 'not-yet' | 'under-way' | 'done' | 'close' | 'out'>> = {
   'not-read': 'not-yet',
@@ -15,7 +16,7 @@ const MARKS: Readonly<Record<SizeCutState, 'not-yet' | 'under-way' | 'done' | 'c
 /** Depths, widths and lengths of one set-up, read between two cuts: what it is, what it is to be, how far the slide still goes. */
 @Component({
   selector: 'ip-read-sizes',
-  imports: [StateMark, FigureButton],
+  imports: [StateMark, FigureButton, TriedFit],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (here().length) {
@@ -60,6 +61,9 @@ const MARKS: Readonly<Record<SizeCutState, 'not-yet' | 'under-way' | 'done' | 'c
                   Withdraw
                 </button></span
               >
+            }
+            @if (s.tried; as t) {
+              <ip-tried-fit [tried]="t" [segmentId]="s.key" />
             }
           </div>
         </section>

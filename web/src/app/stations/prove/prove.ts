@@ -23,6 +23,7 @@ import { DraftNote, TextField } from '../../form';
 import { FigureButton } from '../../show';
 import { LicensedMatters } from '../licensed-matters';
 import { OutsideLink } from '../outside-link';
+import { TriedFit } from '../tried-fit';
 import { AssembledList } from './assembled-list';
 import { GaugeForm } from './gauge-form';
 import { PlayChart } from './play-chart';
@@ -44,6 +45,7 @@ const WORDS: Readonly<Record<Verdict, string>> = { fits: 'fits', close: 'close',
     PlayChart,
     StateMark,
     TextField,
+    TriedFit,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './prove.html',
