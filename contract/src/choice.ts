@@ -37,12 +37,14 @@ import {
   type Spot,
   type StripChoice,
   type TrialChoice,
+  type PressChoice,
+  type PushChoice,
   type KnownLoad,
   MOST_STACKED,
   type AxialStack,
   type StackPiece,
 } from '@iron-patch/core';
-import { array, boolean, lazy, mixed, object, string, type AnyObjectSchema } from 'yup';
+import { array, boolean, lazy, mixed, object, string, tuple, type AnyObjectSchema } from 'yup';
 import { idOf, lengthOf, MOST_PIECES, numberOf, oneOf, optionalIdOf } from './fields';
 import { partInput, typedLimits } from './part';
 import { shapeOf } from './shape';
@@ -212,6 +214,24 @@ export const CHOICE_VALUES: Readonly<Record<string, AnyObjectSchema>> = {
     ),
   }),
   sawn: shapeOf<SawnChoice>({ blanks: numberOf('Blanks', 0, 10 * MOST_PIECES).integer('Blanks: a whole number.') }),
+  press: shapeOf<PressChoice>({
+    placeId: idOf('Place'),
+    supportsMm: tuple([lengthOf('First block'), lengthOf('Second block')])
+      .strict()
+      .required('Blocks: two places.')
+      .test('apart', 'The second block stands beyond the first.', (v) => v[1] - v[0] > 1),
+    diameterMm: lengthOf('Diameter', 1, 500),
+    mostMm: lengthOf('Most that may stay', 0.001, 50),
+  }),
+  push: shapeOf<PushChoice>({
+    itemId: idOf('Item'),
+    pushedMm: lengthOf('Pushed down by', 0.001, 500),
+    totalMm: lengthOf('It shows now', 0, 200),
+    over: yes('High on the other side'),
+    remark: textOf('Remark', TEXT_LIMITS.line),
+    pushedAt: requiredText('When it was pushed', 40).test('time', 'When it was pushed is a time.', (v) => keptTime(v ?? '') !== null),
+    removed,
+  }),
   trial: shapeOf<TrialChoice>({
     itemId: idOf('Item'),
     piece: numberOf('Piece', 1, MOST_PIECES).integer('Piece: a whole number.'),

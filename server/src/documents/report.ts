@@ -71,7 +71,11 @@ export function report(sheet: JobSheet, repair: Repair, shop: Shop, timeZone: st
     ]),
     [3, 2, 2, 4, 4],
   );
-  for (const { item } of repair.items.filter((i) => !i.item.proposed && i.item.kind !== 'make')) paper.paragraph(toldOf(item));
+  for (const { item, press } of repair.items.filter((i) => !i.item.proposed && i.item.kind !== 'make')) {
+    paper.paragraph(toldOf(item));
+    if (press?.log.length)
+      paper.paragraph(`An indicator showed ${both(press.bend.totalMm)} in all before it was straightened, ${both(press.totalMm)} after.`);
+  }
   const play = made.flatMap((m) => m.proof.play);
   for (const p of play)
     paper.paragraph(`Play in ${inSentence(p.mate.hole.place.name)}: ${spanWords(both(p.tight.value), both(p.loose.value))}.`);

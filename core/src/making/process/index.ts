@@ -4,3 +4,14 @@ export { idealRpm, spindleSpeed, type SpindleSpeed } from './speed';
 export { passesMin, USUAL_FEEDS_MM } from './cutting-time';
 export { cuttingForceN, cuttingKw, PUSH_SHARE } from './cutting-force';
 export { workBendMm, type Held } from './work-bend';
+export {
+  elasticMm,
+  nextPush,
+  PLASTIC_ROUND,
+  pushForSet,
+  yieldForceN,
+  type PressAdvice,
+  type Pressed,
+  type PressState,
+  type Push,
+} from './straighten';

@@ -128,10 +128,14 @@ export const choiceKey = {
   assembled: (id: string): string => `assembled:${id}`,
   sawn: (itemId: string): string => `sawn:${itemId}`,
   trial: (id: string): string => `trial:${id}`,
+  press: (itemId: string): string => `press:${itemId}`,
+  push: (id: string): string => `push:${id}`,
   piece: (itemId: string, number: number | string): string => `piece:${itemId}:${number}`,
 } as const;
 
-const valueOf = <T>(sheet: JobSheet, key: string): T | null => (sheet.choices.find((c) => c.key === key)?.value as T | undefined) ?? null;
+/** The value of a choice; null where none was made, or it was taken back. */
+export const valueOf = <T>(sheet: Pick<JobSheet, 'choices'>, key: string): T | null =>
+  (sheet.choices.find((c) => c.key === key)?.value as T | undefined) ?? null;
 
 /** The version of a choice that stands; 0 where none was made. */
 export const versionOfChoice = (sheet: JobSheet, key: string): number => sheet.choices.find((c) => c.key === key)?.version ?? 0;

@@ -49,6 +49,7 @@ export { handOverHolds, stillHeld, type HandOverHold } from './hand-over';
 export { nextMove } from './stations';
 export { pictureModel, type Pictured, type PictureModel, type PictureSpan, type PictureStation } from './picture';
 export { movedByShop, type MovedJob, type ShopMove } from './shop-moves';
+export { PRESS_CAUTION, type LoggedPush, type PressChoice, type PressFinding, type PushChoice } from './pressed';
 export { trialsOf, trialWords, type Trial, type TrialChoice, type TriedFinding } from './tried';
 export { seenAt, workOut, type Job, type Repair } from './repair';
 export {
@@ -68,7 +69,7 @@ export {
   type JobItem,
 } from './items';
 export { piecesOf, type Piece, type PieceChoice } from './pieces';
-export { goodPieces, type ItemFinding, type PieceFinding } from './item-finding';
+export { goodPieces, isCutToSize, type ItemFinding, type PieceFinding } from './item-finding';
 export { ITEM_STATIONS, itemStanding, type ItemStation } from './item-stations';
 export { provedOf, provedWords, type Proved } from './proved';
 export { cutInHand, proofInHand, sizeInHand } from './in-hand';

@@ -1,4 +1,5 @@
 import type { Figure } from '../../terms/working';
+import { isDiameterOfSurface } from '../../making/part';
 import type { Lathe } from '../../making/setups';
 import type { BoreFinding } from './bore-finding';
 import { blockPlan, type BlockPlan } from './block-plan';
@@ -15,6 +16,7 @@ import { proofFindings, type ProofFinding } from './proof-finding';
 import type { JobSheet, ReadingRecord, Shop } from './records';
 import { movedFigures, newestRelease, releasable, type MovedFigure } from './release';
 import { reworkFinding } from './rework-finding';
+import { pressFinding, type PressFinding } from './pressed';
 import { sizeCuts, type SizeCut } from './size-cut';
 import { trialsOf } from './tried';
 
@@ -39,6 +41,8 @@ export interface ItemFinding {
   readonly blockPlan: BlockPlan | null;
   /** The lathe whose dials the coach reads. */
   readonly lathe: Lathe | null;
+  /** Where it is straightened: how it lies in the press, and what each push left; null where it is not. */
+  readonly press: PressFinding | null;
   readonly pieces: readonly PieceFinding[];
   readonly releasable: readonly Figure[];
   readonly moved: readonly MovedFigure[];
@@ -119,11 +123,16 @@ function itemFinding(item: JobItem, index: number, given: ItemInputs, joined: re
     plan,
     blockPlan: ofBlock,
     lathe,
+    press: pressFinding(item, given.places, sheet),
     pieces,
     releasable: frozen,
     moved: movedFigures(frozen, newestRelease(sheet, item.id), sheet),
   };
 }
+
+/** Something of it is cut to a size: not where a component is only straightened. */
+export const isCutToSize = ({ item, part }: Pick<ItemFinding, 'item' | 'part'>): boolean =>
+  part !== null && (item.kind !== 'rework' || part.dimensions.some((d) => isDiameterOfSurface(d.dimension)));
 
 /** Pieces that count: those that were scrapped are made again. */
 export const goodPieces = ({ pieces }: ItemFinding): PieceFinding[] => pieces.filter((p) => p.piece.scrapped === null);

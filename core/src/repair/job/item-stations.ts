@@ -5,7 +5,7 @@ import type { BoreFinding } from './bore-finding';
 import { chosenPlan } from './choices';
 import type { CutFinding } from './cut-finding';
 import type { FitFinding } from './fit-finding';
-import { goodPieces, type ItemFinding, type PieceFinding } from './item-finding';
+import { goodPieces, isCutToSize, type ItemFinding, type PieceFinding } from './item-finding';
 import type { JobSheet } from './records';
 import { stillMoves } from './items';
 import { newestRelease } from './release';
@@ -80,7 +80,7 @@ function plan(item: ItemFinding, { sheet }: Given): Standing {
   const { kind, planKey } = item.item;
   if (kind === 'make' && !item.part?.part.block)
     return item.part ? (chosenPlan(sheet, planKey) ? done : notYet('lathe, bar and tool')) : notYet('a drawn part');
-  if (!item.part || kind === 'join') return notNeeded;
+  if (!isCutToSize(item) || kind === 'join') return notNeeded;
   return newestRelease(sheet, item.item.id) ? done : notYet('the release for cutting');
 }
 
@@ -125,7 +125,7 @@ function cut(item: ItemFinding, given: Given): Standing {
   if (kind === 'buy') return here ? done : underWay('what is bought to come');
   const first = awaited(item, given);
   if (first) return notYet(`${named(first)} first`);
-  const parts = kind === 'make' || (item.part && kind !== 'join') ? [['', cutParts(item, given)] as const] : [];
+  const parts = kind === 'make' || (isCutToSize(item) && kind !== 'join') ? [['', cutParts(item, given)] as const] : [];
   return together([...parts, ['', steps(item)]]);
 }
 

@@ -7,6 +7,7 @@ import type { FitFinding } from './fit-finding';
 import type { ItemCut, JobItem } from './items';
 import type { DimensionFinding, PartFinding } from './part-finding';
 import type { PlaceFinding } from './place-finding';
+import { pressFinding } from './pressed';
 import type { JobSheet } from './records';
 
 /** The place as a surface of the size that it is cut to. */
@@ -80,6 +81,30 @@ function cutOf(cut: ItemCut, f: PlaceFinding, fits: readonly FitFinding[], bores
   };
 }
 
+/** How straight it has to come out of the press: read along the whole of it. */
+function straightOf(item: JobItem, places: readonly PlaceFinding[], sheet: JobSheet): DimensionFinding[] {
+  const press = pressFinding(item, places, sheet);
+  const { mostMm, diameterMm } = press?.setting ?? {};
+  if (!press?.said || !mostMm) return [];
+  const { place } = press;
+  const label = `bend of ${inSentence(place.component.name)}, most an indicator shows along it`;
+  const key = `${place.place.id}.straight`;
+  const words = 'as it was asked for at the press';
+  return [
+    {
+      dimension: {
+        ...{ key, ownerId: place.place.id, name: 'straight', what: 'relation', label, value: 0, unit: '', book: null },
+        ...{ own: { lower: 0, upper: mostMm }, seat: true, surface: surfaceOf(place, diameterMm ?? 0) },
+      },
+      figure: workedOut(`segment.${key}`, label, 0, words, [], { limits: { lower: 0, upper: mostMm } }),
+      limits: { lowerMm: 0, upperMm: mostMm },
+      from: 'typed',
+      words,
+      mustProve: true,
+    },
+  ];
+}
+
 /** What a rework cuts: what somebody said, and beside it what is trued at Decide and nobody spoke of yet. */
 function cutsOf(item: JobItem, places: readonly PlaceFinding[], fits: readonly FitFinding[], bores: readonly BoreFinding[]): ItemCut[] {
   const own = places.filter((f) => item.componentIds.includes(f.component.id) && isDiameter(f.place.kind));
@@ -101,16 +126,17 @@ export function reworkFinding(
   bores: readonly BoreFinding[],
   sheet: JobSheet,
 ): PartFinding | null {
-  const dimensions = cutsOf(item, places, fits, bores).flatMap((cut) => {
+  const cut = cutsOf(item, places, fits, bores).flatMap((cut) => {
     const place = places.find((f) => f.place.id === cut.placeId)!;
     const found = cutOf(cut, place, fits, bores);
     return found ? [found] : [];
   });
+  const dimensions = [...cut, ...straightOf(item, places, sheet)];
   if (dimensions.length === 0) return null;
   const component = sheet.components.find((c) => item.componentIds.includes(c.id));
   return {
     part: { name: item.name, materialId: component?.materialId ?? '', outside: [], bores: [], features: [], limits: {}, block: null },
-    segments: dimensions.flatMap((d) =>
+    segments: cut.flatMap((d) =>
       d.limits ? [{ segment: d.dimension.surface, diameter: d.figure, limits: d.limits, fits: [], bores: [] }] : [],
     ),
     dimensions,

@@ -1,4 +1,4 @@
-import type { JobSheet, Repair, StationId } from '@iron-patch/core';
+import { isCutToSize, type JobSheet, type Repair, type StationId } from '@iron-patch/core';
 
 /** Between two keys of a number there is less than this. */
 export const PAUSE_MS = 25;
@@ -9,8 +9,8 @@ export const NOWHERE = { spanId: null, stationMm: null, clockDeg: null, quantity
 /** What the line says while it asks for nothing. */
 export function nothingAsked(station: StationId, repair: Repair | null, sheet: JobSheet | null): string {
   if (station === 'prove' && repair?.proofs.length) return 'Everything is measured. To measure one again, touch its name above.';
-  const item = repair?.at?.item;
-  if ((station === 'cut' || station === 'prove') && item && item.kind !== 'make' && !repair.part)
+  const at = repair?.at;
+  if ((station === 'cut' || station === 'prove') && at && at.item.kind !== 'make' && !isCutToSize(at))
     return 'Nothing of this item is cut to a size: what is done stands above.';
   if (station === 'cut' || station === 'prove') return 'Draw and plan the part first: then its cuts and proofs are typed here.';
   return sheet?.places.length

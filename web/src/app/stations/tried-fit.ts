@@ -1,5 +1,4 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
-import { check, choiceInput } from '@iron-patch/contract';
 import {
   capital,
   choiceKey,
@@ -15,6 +14,7 @@ import {
 import { keptDraft, newId, ShopStore, ShopTimePipe } from '../data';
 import { ChooseField, DraftNote, LengthInput, signedNumber, TextField, type Option } from '../form';
 import { SheetStore } from '../sheet-data';
+import { putChecked } from './put-checked';
 
 const FEELS: readonly (readonly [TrialFeel, string])[] = [
   ['will-not-enter', 'Does not go in'],
@@ -254,10 +254,8 @@ export class TriedFit {
   }
 
   private async put(id: string, value: TrialChoice): Promise<boolean> {
-    const key = choiceKey.trial(id);
-    const checked = check(choiceInput(key)!, { value, reason: '' });
-    this.problems.set(checked.ok ? [] : checked.problems.map((p) => ({ ...p, path: p.path.replace(/^value\./, '') })));
-    if (!checked.ok) return false;
-    return (await this.store.putChoice(key, 'what was tried', value).catch(this.store.or(null))) !== null;
+    const { stored, problems } = await putChecked(this.store, choiceKey.trial(id), 'what was tried', value);
+    this.problems.set(problems);
+    return stored;
   }
 }

@@ -22,6 +22,7 @@ import { ItemSteps, PieceRow } from '../../items';
 import { StateMark } from '../../mark';
 import { DialPicture } from './dial-picture';
 import { PracticeLathe } from './practice-lathe';
+import { PressLog } from './press-log';
 import { ReadSizes } from './read-sizes';
 import { SecondThoughts } from './second-thoughts';
 import { SetBySet } from './set-by-set';
@@ -42,7 +43,20 @@ const TITLES: Readonly<Record<Advice['state'], string>> = {
 /** At the machine: now, wanted, to come off; what to set on the dial, from two metres away. */
 @Component({
   selector: 'ip-cut',
-  imports: [RouterLink, StateMark, DialPicture, ItemSteps, PieceRow, PracticeLathe, ReadSizes, SecondThoughts, SetBySet, Spoken, TriedFit],
+  imports: [
+    RouterLink,
+    StateMark,
+    DialPicture,
+    ItemSteps,
+    PieceRow,
+    PracticeLathe,
+    PressLog,
+    ReadSizes,
+    SecondThoughts,
+    SetBySet,
+    Spoken,
+    TriedFit,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './cut.html',
   styleUrl: './cut.less',

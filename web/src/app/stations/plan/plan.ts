@@ -3,6 +3,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { RouterLink } from '@angular/router';
 import { routes } from '@iron-patch/contract';
 import {
+  isCutToSize,
   countOf,
   formatLength,
   inSentence,
@@ -139,7 +140,10 @@ export class Plan {
   protected readonly found = computed(() => this.store.repair()?.plan ?? null);
   protected readonly block = computed(() => this.store.repair()?.blockPlan ?? null);
   /** What is cut of a component that stays; null for a new part. */
-  protected readonly rework = computed(() => (this.store.item()?.kind === 'rework' ? (this.store.repair()?.part ?? null) : null));
+  protected readonly rework = computed(() => {
+    const at = this.store.repair()?.at;
+    return at?.item.kind === 'rework' && isCutToSize(at) ? at.part : null;
+  });
   /** Of a rework machine and tool alone are chosen: the coach reads its dials. */
   private readonly machine = computed((): PlanChoice | null => {
     const item = this.store.item();

@@ -1,10 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { choiceKey, formatLength, spanWords, type AssembledCheck, type AssembledChoice, type StationState } from '@iron-patch/core';
-import { check, choiceInput } from '@iron-patch/contract';
 import { keptDraft, newId, ShopStore } from '../../data';
 import { DraftNote, LengthInput, TextField } from '../../form';
 import { StateMark } from '../../mark';
 import { SheetStore } from '../../sheet-data';
+import { putChecked } from '../put-checked';
 
 /** What is typed of a trial before it is put on record. */
 interface Typed {
@@ -200,26 +200,22 @@ export class AssembledList {
   protected say(c: AssembledCheck, state: AssembledChoice['state']): void {
     const { remark, measuredMm } = this.of(c);
     if (state === 'good' && c.limits && measuredMm === null) return this.problem.set('Say what it shows.');
-    this.put(c.id, { what: c.said?.what ?? c.what, state, measuredMm: c.limits ? measuredMm : null, remark: remark.trim() }, () => {
+    void this.put(c.id, { what: c.said?.what ?? c.what, state, measuredMm: c.limits ? measuredMm : null, remark: remark.trim() }, () => {
       this.typed.update(({ [c.id]: _, ...rest }) => rest);
       this.opened.set('');
     });
   }
 
   protected add(): void {
-    this.put(newId(), { what: this.what().trim(), state: 'good', measuredMm: null, remark: '' }, () => {
+    void this.put(newId(), { what: this.what().trim(), state: 'good', measuredMm: null, remark: '' }, () => {
       this.what.set('');
       this.adding.set(false);
     });
   }
 
-  private put(id: string, value: AssembledChoice, then: () => void): void {
-    const key = choiceKey.assembled(id);
-    const checked = check(choiceInput(key)!, { value, reason: '' });
-    if (!checked.ok) return this.problem.set(checked.problems[0]!.message);
-    void this.store
-      .putChoice(key, 'what was tried', value)
-      .then((stored) => stored && then())
-      .catch(this.store.bug);
+  private async put(id: string, value: AssembledChoice, then: () => void): Promise<void> {
+    const { stored, problems } = await putChecked(this.store, choiceKey.assembled(id), 'what was tried', value);
+    this.problem.set(problems[0]?.message ?? '');
+    if (stored) then();
   }
 }
