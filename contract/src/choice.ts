@@ -10,6 +10,7 @@ import {
   STEP_ACT_IDS,
   TRIAL_FEELS,
   WAY_IDS,
+  WELD_WAYS,
   type MovedCut,
   type ActChoice,
   type AssembledChoice,
@@ -37,6 +38,8 @@ import {
   type Spot,
   type StripChoice,
   type TrialChoice,
+  type BeadChoice,
+  type WeldChoice,
   type PressChoice,
   type PushChoice,
   type KnownLoad,
@@ -45,7 +48,7 @@ import {
   type StackPiece,
 } from '@iron-patch/core';
 import { array, boolean, lazy, mixed, object, string, tuple, type AnyObjectSchema } from 'yup';
-import { idOf, lengthOf, MOST_PIECES, numberOf, oneOf, optionalIdOf } from './fields';
+import { idOf, lengthOf, materialIdOf, MOST_PIECES, numberOf, oneOf, optionalIdOf } from './fields';
 import { partInput, typedLimits } from './part';
 import { shapeOf } from './shape';
 import { requiredText, textOf, TEXT_LIMITS } from './text';
@@ -214,6 +217,28 @@ export const CHOICE_VALUES: Readonly<Record<string, AnyObjectSchema>> = {
     ),
   }),
   sawn: shapeOf<SawnChoice>({ blanks: numberOf('Blanks', 0, 10 * MOST_PIECES).integer('Blanks: a whole number.') }),
+  weld: shapeOf<WeldChoice>({
+    materialId: materialIdOf(),
+    otherId: materialIdOf(),
+    seam: oneOf('a seam', ['fillet', 'bevel'] as const),
+    sizeMm: lengthOf('Leg, or depth', 1, 60),
+    bevelDeg: numberOf('Bevel', 0, 70, '°').when('seam', ([seam], schema) =>
+      seam === 'bevel' ? schema.min(10, 'Bevel: at least 10°.') : schema,
+    ),
+    diameterMm: lengthOf('Seam across', 5, 5000),
+    thickMm: lengthOf('Thicker part', 0.5, 500),
+    way: oneOf('how it is welded', WELD_WAYS),
+    heatKjMm: numberOf('Heat', 0.2, 5, 'kJ/mm'),
+    spare: yes('Something to spare near'),
+  }),
+  bead: shapeOf<BeadChoice>({
+    itemId: idOf('Item'),
+    kind: oneOf('a tack or a run', ['tack', 'bead'] as const),
+    index: numberOf('Which', 0, 2000).integer('Which: a whole number.'),
+    tempC: numberOf('Temperature before it', -60, 700, '°C').nullable(),
+    laidAt: requiredText('When it was laid', 40).test('time', 'When it was laid is a time.', (v) => keptTime(v ?? '') !== null),
+    removed,
+  }),
   press: shapeOf<PressChoice>({
     placeId: idOf('Place'),
     supportsMm: tuple([lengthOf('First block'), lengthOf('Second block')])

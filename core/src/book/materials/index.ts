@@ -1,2 +1,3 @@
+export { COMPOSITION, type Composition } from './composition.data';
 export { MATERIALS, materialName, materialOf, UNKNOWN_MATERIAL, enduranceGuideMpa, type Material } from './material';
 export { MATERIAL_SOURCE, type Family } from './physical.data';

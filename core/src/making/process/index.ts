@@ -15,3 +15,16 @@ export {
   type PressState,
   type Push,
 } from './straighten';
+export {
+  beadOrder,
+  carbonEquivalent,
+  HYDROGEN,
+  NO_PREHEAT_C,
+  preheatC,
+  runsFor,
+  seamAreaMm2,
+  tackOrder,
+  WELD_WAYS,
+  type Bead,
+  type WeldWay,
+} from './weld';

@@ -130,6 +130,8 @@ export const choiceKey = {
   trial: (id: string): string => `trial:${id}`,
   press: (itemId: string): string => `press:${itemId}`,
   push: (id: string): string => `push:${id}`,
+  weld: (itemId: string): string => `weld:${itemId}`,
+  bead: (id: string): string => `bead:${id}`,
   piece: (itemId: string, number: number | string): string => `piece:${itemId}:${number}`,
 } as const;
 

@@ -19,6 +19,7 @@ import { reworkFinding } from './rework-finding';
 import { pressFinding, type PressFinding } from './pressed';
 import { sizeCuts, type SizeCut } from './size-cut';
 import { trialsOf } from './tried';
+import { weldFinding, type WeldFinding } from './welded';
 
 /** One piece of an item at the machine and finished. */
 export interface PieceFinding {
@@ -43,6 +44,8 @@ export interface ItemFinding {
   readonly lathe: Lathe | null;
   /** Where it is straightened: how it lies in the press, and what each push left; null where it is not. */
   readonly press: PressFinding | null;
+  /** Where it is welded: what the seam takes, in which order it is laid; null where it is not. */
+  readonly weld: WeldFinding | null;
   readonly pieces: readonly PieceFinding[];
   readonly releasable: readonly Figure[];
   readonly moved: readonly MovedFigure[];
@@ -124,6 +127,11 @@ function itemFinding(item: JobItem, index: number, given: ItemInputs, joined: re
     blockPlan: ofBlock,
     lathe,
     press: pressFinding(item, given.places, sheet),
+    weld: weldFinding(
+      item,
+      joined.flatMap((j) => j.part ?? []),
+      sheet,
+    ),
     pieces,
     releasable: frozen,
     moved: movedFigures(frozen, newestRelease(sheet, item.id), sheet),

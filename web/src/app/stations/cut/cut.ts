@@ -27,6 +27,7 @@ import { ReadSizes } from './read-sizes';
 import { SecondThoughts } from './second-thoughts';
 import { SetBySet } from './set-by-set';
 import { TriedFit } from '../tried-fit';
+import { WeldLog } from './weld-log';
 import { Spoken } from './spoken';
 
 const TITLES: Readonly<Record<Advice['state'], string>> = {
@@ -56,6 +57,7 @@ const TITLES: Readonly<Record<Advice['state'], string>> = {
     SetBySet,
     Spoken,
     TriedFit,
+    WeldLog,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './cut.html',
