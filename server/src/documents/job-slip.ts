@@ -98,7 +98,7 @@ function ofPart(paper: Paper, { job }: JobSheet, part: PartFinding, plan: PlanFi
       ? `${show(plan.bar.diameterMm, 1)} bar from ${plan.bar.place}, ${materialOf(plan.bar.materialId)?.name ?? ''}`
       : 'no bar chosen';
     paper.paragraph(
-      `${bar}; saw off ${show(plan.need.length.value, 1)} (${sawFraction(plan.need.length.value)} in). ${plan.lathe.name}, ${plan.plan.tool === 'hss' ? 'high-speed steel' : 'carbide'}.`,
+      `${bar}; saw off ${show(plan.need.length.value, 1)} (${sawFraction(plan.need.length.value)} in)${plan.off.perBlank > 1 ? ` for ${plan.off.perBlank} of them` : ''}. ${plan.lathe.name}, ${plan.plan.tool === 'hss' ? 'high-speed steel' : 'carbide'}.`,
     );
     const first = plan.passes[0];
     if (first?.roughSpeed.ok && first.finishSpeed.ok)

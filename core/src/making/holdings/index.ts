@@ -6,4 +6,5 @@ export { WAY_IDS, WAYS, type WayId } from './ways';
 export { heldPlan, type AskedRunOut, type HeldPlan, type MovedCut } from './held-plan';
 export { rankedWays, shortfall, worstAsked, type NoWay } from './ranked';
 export { type PredictedRunOut } from './run-out';
+export { CHUCK_ONLY_RATIO, TAILSTOCK_RATIO } from './overhang';
 export { blockSetUps } from './block-set-ups';

@@ -1,7 +1,7 @@
 /** Overhang up to this many diameters stands in the chuck alone. */
-const CHUCK_ONLY_RATIO = 3;
+export const CHUCK_ONLY_RATIO = 3;
 /** Beyond this even the tailstock is not enough: a steady is needed. */
-const TAILSTOCK_RATIO = 10;
+export const TAILSTOCK_RATIO = 10;
 
 /** What has to help the chuck, by overhang over diameter. */
 export type Support = 'none' | 'tailstock' | 'steady';

@@ -5,6 +5,8 @@ export {
   barsFor,
   chooseBars,
   NO_OTHER_STOCK,
+  pieceMm,
+  piecesOfLength,
   stockFit,
   stockNeed,
   USUAL_ALLOWANCES,

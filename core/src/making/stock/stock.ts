@@ -16,9 +16,13 @@ export interface StockAllowances {
   readonly sawMm: number;
   /** Least to come off the diameter so that the bar's skin is gone, mm. */
   readonly skinMm: number;
+  /** How many are cut off one after another from what is held once; one where it is sawn to length. */
+  readonly pieces: number;
 }
 
-export const USUAL_ALLOWANCES: StockAllowances = { facingMm: 1, cutsOff: true, grippedMm: 25, partingMm: 3, sawMm: 2.5, skinMm: 1 };
+export const USUAL_ALLOWANCES: StockAllowances = {
+  ...{ facingMm: 1, cutsOff: true, grippedMm: 25, partingMm: 3, sawMm: 2.5, skinMm: 1, pieces: 1 },
+};
 
 /** What the part needs of a bar, as figures with their working. */
 export interface StockNeed {
@@ -26,7 +30,15 @@ export interface StockNeed {
   readonly diameter: Figure;
 }
 
-/** Length and least diameter of bar for a part, saw cut included. */
+/** What each piece takes of a bar from which it is cut off: itself, its ends faced, the parting tool, mm. */
+export const pieceMm = (part: Pick<Part, 'outside'>, a: Pick<StockAllowances, 'facingMm' | 'partingMm'>): number =>
+  partLengthMm(part) + 2 * a.facingMm + a.partingMm;
+
+/** How many pieces are cut off a bar of that length that is held once. */
+export const piecesOfLength = (lengthMm: number, part: Pick<Part, 'outside'>, a: StockAllowances): number =>
+  Math.max(0, Math.floor((lengthMm - a.grippedMm) / pieceMm(part, a) + 1e-9));
+
+/** Length and least diameter of bar for a part, or for as many of it as are cut off one after another, saw cut included. */
 export function stockNeed(part: Pick<Part, 'outside'>, a: StockAllowances): StockNeed {
   const made = workedOut('stock.part-length', 'length of the part', partLengthMm(part), 'its surfaces end to end', []);
   const largest = workedOut('stock.largest', 'largest diameter of the part', largestDiameterMm(part), 'the largest of its surfaces', []);
@@ -37,7 +49,20 @@ export function stockNeed(part: Pick<Part, 'outside'>, a: StockAllowances): Stoc
       ...(a.cutsOff
         ? [
             plus(ruled('stock.parting', 'parting tool', a.partingMm, 'width of the tool')),
-            plus(ruled('stock.grip', 'held in the chuck', a.grippedMm, 'enough to hold on')),
+            ...(a.pieces > 1
+              ? [
+                  plus(
+                    workedOut(
+                      'stock.more',
+                      `${a.pieces - 1} more of them`,
+                      (a.pieces - 1) * pieceMm(part, a),
+                      'each with its ends faced and the parting tool',
+                      [],
+                    ),
+                  ),
+                ]
+              : []),
+            plus(ruled('stock.grip', 'held in the chuck', a.grippedMm, a.pieces > 1 ? 'once for all of them' : 'enough to hold on')),
           ]
         : []),
       plus(ruled('stock.saw', 'saw cut', a.sawMm, 'width of the blade')),

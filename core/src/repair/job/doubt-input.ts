@@ -68,6 +68,7 @@ export function doubtInputFor(repair: Repair, shop: Shop, jobUnit: LengthUnit, a
     scaleMm: scaleOf(repair, own),
     cut: cut
       ? {
+          side: cut.segment.segment.side,
           beforeMm: last?.valueMm ?? null,
           dialMm:
             last && lathe && at.dial !== null && last.dial !== null && (at.dial - last.dial) * into > 0

@@ -17,6 +17,7 @@ import { missingTools, schedulesOf, type Schedule } from '../../making/schedule'
 import { depthLadder, type Dial, type Lathe, type Rung } from '../../making/setups';
 import {
   chooseBars,
+  barsFor,
   stockFit,
   stockNeed,
   USUAL_ALLOWANCES,
@@ -29,6 +30,7 @@ import {
 } from '../../making/stock';
 import type { Outcome } from '../../terms/outcome';
 import { minus, plus, ruled, sumOf, workedOut, type Figure } from '../../terms/working';
+import { piecesFromBar, piecesHeldOnce } from './held-once';
 import { asCut } from './as-cut';
 import { fromRawCrown, treatmentOf } from './before-treatment';
 import { chosenPlan, sawnOf, type PlanChoice } from './choices';
@@ -59,6 +61,21 @@ export interface PlannedRunOut {
   readonly most: Figure | null;
 }
 
+/** How many are made, and what of. */
+export interface PlannedOff {
+  readonly wanted: number;
+  /** As come out of the chosen bar and others like it. */
+  readonly fromBar: number;
+  /** Cut off one after another from one blank. */
+  readonly perBlank: number;
+  /** Where it stands far out of the chuck; empty where it does not. */
+  readonly mind: string;
+  /** Length of a blank for so many, saw cut included, mm. */
+  readonly forPieces: (pieces: number) => number;
+  /** Blanks on record as sawn. */
+  readonly sawn: number;
+}
+
 export interface PlanFinding {
   /** The stored choice, or the proposal while nothing is chosen. */
   readonly plan: PlanChoice;
@@ -69,8 +86,7 @@ export interface PlanFinding {
   readonly fit: StockFit;
   readonly bars: Outcome<BarChoice[]>;
   readonly bar: Bar | null;
-  /** How many are wanted, how many come out of the chosen bar and others like it, how many blanks are sawn. */
-  readonly off: { readonly wanted: number; readonly fromBar: number; readonly sawn: number };
+  readonly off: PlannedOff;
   /** How it is held from beginning to end, as chosen or as is best here. */
   readonly held: HeldPlan;
   /** Every way to hold it, the best first, each as it is without what anybody moved. */
@@ -87,11 +103,12 @@ export interface PlanFinding {
   readonly frozen: readonly Figure[];
 }
 
-const allowancesOf = (plan: PlanChoice, way: WayId): StockAllowances => ({
+const allowancesOf = (plan: PlanChoice, way: WayId, pieces = 1): StockAllowances => ({
   ...USUAL_ALLOWANCES,
   cutsOff: WAYS[way].cutsOff,
   partingMm: plan.partingMm,
   grippedMm: plan.grippedMm,
+  pieces,
 });
 
 /** What the plan is until somebody chooses: the first lathe, the bar with least waste, a left-edge touch. */
@@ -201,7 +218,14 @@ export function planFinding(
   const way = stored ? (stored.way ?? 'bar') : ways[0]!.way;
   const chosen = heldPlan(way, work, plan.moved ?? []);
   const held = chosen.ok ? chosen.value : ways[0]!;
-  const need = stockNeed(outside, allowancesOf(plan, held.way));
+  const one = allowancesOf(plan, held.way);
+  const forOne = barsFor(stockFit(found.part, stockNeed(outside, one), otherStock(found)), shop.rack);
+  const longest = forOne.ok ? forOne.value.reduce((p, q) => (q.lengthMm > p.lengthMm ? q : p)) : null;
+  const from = shop.rack.find((b) => b.id === plan.barId) ?? longest;
+  const batch = from && { part: outside, wanted: item.quantity, lathe, bar: from };
+  const once = batch ? piecesHeldOnce(batch, one, sheet.job.unit) : { pieces: 1, mind: '' };
+  const allowances = allowancesOf(plan, held.way, once.pieces);
+  const need = stockNeed(outside, allowances);
   const fit = stockFit(found.part, need, otherStock(found));
   const bars = chooseBars(fit, need, shop.rack, found.volumeMm3 ?? 0);
   const bar = shop.rack.find((b) => b.id === plan.barId) ?? (bars.ok ? bars.value[0]!.bar : null);
@@ -246,7 +270,10 @@ export function planFinding(
     bar,
     off: {
       wanted: item.quantity,
-      fromBar: bar ? bar.pieces * Math.floor((bar.lengthMm + USUAL_ALLOWANCES.sawMm) / need.length.value) : 0,
+      fromBar: bar ? piecesFromBar(bar, need, outside, allowances) : 0,
+      perBlank: once.pieces,
+      mind: once.mind,
+      forPieces: (n) => stockNeed(outside, allowancesOf(plan, held.way, n)).length.value,
       sawn: sawnOf(sheet, item.id),
     },
     held,

@@ -80,10 +80,12 @@ describe('among its neighbours', () => {
 });
 
 describe('at the lathe', () => {
-  const cut = { beforeMm: 41, dialMm: 40.5 };
+  const cut = { side: 'outside', beforeMm: 41, dialMm: 40.5 } as const;
   it('cutting makes no outside bigger, beyond heat and the bands', () => {
-    expect(doubtOf(at({ valueMm: 41.01, cut: { beforeMm: 41, dialMm: null } }))).toBeNull();
-    expect(doubtOf(at({ valueMm: 41.2, cut: { beforeMm: 41, dialMm: null } }))!.message).toContain('cutting makes no outside bigger');
+    expect(doubtOf(at({ valueMm: 41.01, cut: { side: 'outside', beforeMm: 41, dialMm: null } }))).toBeNull();
+    expect(doubtOf(at({ valueMm: 41.2, cut: { side: 'outside', beforeMm: 41, dialMm: null } }))!.message).toContain(
+      'cutting makes no outside bigger',
+    );
   });
   it('offers an unlogged cut before a slip where more came off than was dialled, a slip first where less did', () => {
     expect(offers({ valueMm: 40, cut })).toEqual([
@@ -91,6 +93,13 @@ describe('at the lathe', () => {
       expect.stringContaining('one turn of the thimble'),
     ]);
     expect(offers({ valueMm: 40.99, cut })[0]).toContain('one turn of the thimble');
+  });
+  it('a bore is the same in a mirror: it grows, and boring makes no hole smaller', () => {
+    const bored = { instrument: undefined, cut: { side: 'inside', beforeMm: 24.2, dialMm: 24.885 } } as const;
+    for (const valueMm of [24.885, 24.86, 24.92]) expect(doubtOf(at({ valueMm, ...bored }))).toBeNull();
+    expect(doubtOf(at({ valueMm: 24.0, ...bored }))!.message).toContain('boring makes no hole smaller');
+    expect(offers({ valueMm: 25.3, ...bored })[0]).toBe('Right: there was a cut that is not written down');
+    expect(offers({ valueMm: 24.5, ...bored })).not.toContain('Right: there was a cut that is not written down');
   });
   it('says nothing where the dial and the mic agree, spring and all', () => {
     for (const valueMm of [40.5, 40.52, 40.56, 40.46]) expect(doubtOf(at({ valueMm, cut }))).toBeNull();

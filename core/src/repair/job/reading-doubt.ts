@@ -9,6 +9,7 @@ import {
   type Reads,
   type Slip,
   type Weighable,
+  type Side,
 } from '../../evidence/readings';
 import { formatLength, formatWithUnit, fromUnit, MOST_LENGTH_MM, toUnit, type LengthUnit } from '../../terms/quantity';
 import type { InstrumentRecord } from './records';
@@ -46,7 +47,7 @@ export interface DoubtInput {
   /** Other sizes of the same part, and what it was: the scale of a first reading. */
   readonly scaleMm: readonly number[];
   /** At the lathe: size before this cut, and what the dial says that it is now; nulls before the first. */
-  readonly cut: { readonly beforeMm: number | null; readonly dialMm: number | null } | null;
+  readonly cut: { readonly side: Side; readonly beforeMm: number | null; readonly dialMm: number | null } | null;
 }
 
 const KEEP = 'It is right: keep it';
@@ -115,8 +116,10 @@ function doubtCut(i: DoubtInput): ReadingDoubt | null {
   const { cut, valueMm, unit } = i;
   if (!cut || cut.beforeMm === null) return null;
   const band = K95 * i.uMm * Math.SQRT2 + HEAT_SHARE * valueMm;
-  const grew = valueMm > cut.beforeMm + band;
-  const dialled = cut.dialMm === null ? 0 : cut.beforeMm - cut.dialMm;
+  // A bore is the outside in a mirror: it only gets bigger.
+  const sign = cut.side === 'outside' ? 1 : -1;
+  const grew = sign * (valueMm - cut.beforeMm) > band;
+  const dialled = cut.dialMm === null ? 0 : sign * (cut.beforeMm - cut.dialMm);
   const room = Math.max(CUT_SHARE * dialled, CUT_LEAST_MM, band);
   const off = cut.dialMm === null ? 0 : valueMm - cut.dialMm;
   if (!grew && Math.abs(off) <= room) return null;
@@ -126,13 +129,16 @@ function doubtCut(i: DoubtInput): ReadingDoubt | null {
   const slips = slip ? [takeIt(slip, unit, i.decimals)] : [];
   if (grew)
     return {
-      message: `${show(valueMm)} is more than the ${show(cut.beforeMm)} before the cut: cutting makes no outside bigger. Warm, or misread?`,
+      message:
+        cut.side === 'outside'
+          ? `${show(valueMm)} is more than the ${show(cut.beforeMm)} before the cut: cutting makes no outside bigger. Warm, or misread?`
+          : `${show(valueMm)} is less than the ${show(cut.beforeMm)} before the cut: boring makes no hole smaller. Warm, a chip in it, or misread?`,
       offers: [...slips, { kind: 'keep', words: KEEP }],
     };
   return {
     message: `${show(valueMm)} where the dial says ${show(cut.dialMm!)}.`,
     // A cut that nobody wrote down takes metal off; it never leaves more than was dialled.
-    offers: off < 0 ? [{ kind: 'keep', words: UNLOGGED }, ...slips] : [...slips, { kind: 'keep', words: KEEP }],
+    offers: sign * off < 0 ? [{ kind: 'keep', words: UNLOGGED }, ...slips] : [...slips, { kind: 'keep', words: KEEP }],
   };
 }
 

@@ -11,6 +11,8 @@ export interface SawNeed {
   readonly itemId: string;
   readonly name: string;
   readonly left: number;
+  /** Pieces that are cut off each of them. */
+  readonly each: number;
   /** How many are on record as sawn, and the version of that record. */
   readonly sawn: number;
   readonly version: number;
@@ -28,12 +30,16 @@ export function sawNeeds(items: readonly ItemFinding[], sheet: JobSheet): SawNee
   return items.flatMap((found): SawNeed[] => {
     const { item, plan, pieces } = found;
     if (!plan?.chosen || item.off) return [];
-    const left = pieces.length - Math.max(sawnOf(sheet, item.id), begun(found));
-    if (left <= 0) return [];
+    const { perBlank, forPieces } = plan.off;
+    const without = pieces.length - Math.max(sawnOf(sheet, item.id) * perBlank, begun(found));
+    if (without <= 0) return [];
+    // What is made again is one alone; what is left of a batch may be less than a whole blank.
+    const each = Math.min(perBlank, without);
     const bar = newestRelease(sheet, item.id) ? plan.bar : null;
     const only = bar && { shape: bar.shape, diameterMm: bar.diameterMm, innerMm: bar.innerMm, finish: bar.finish };
     const version = versionOfChoice(sheet, choiceKey.sawn(item.id));
-    return [{ itemId: item.id, name: item.name, left, sawn: sawnOf(sheet, item.id), version, fit: plan.fit, only }];
+    const fit = { ...plan.fit, lengthMm: forPieces(each) };
+    return [{ itemId: item.id, name: item.name, left: Math.ceil(without / each), each, sawn: sawnOf(sheet, item.id), version, fit, only }];
   });
 }
 

@@ -29,7 +29,7 @@ class HereWorker {
 jest.mock('../workers/saw.worker-factory', () => ({ newWorker: () => new HereWorker() }));
 
 const need = (more: Partial<SawNeed> = {}): SawNeed => ({
-  ...{ itemId: 'item', name: 'Pin', left: 2, sawn: 1, version: 4, only: null },
+  ...{ itemId: 'item', name: 'Pin', each: 1, left: 2, sawn: 1, version: 4, only: null },
   fit: { materialId: 'steel-c45', lengthMm: 162.5, diameterMm: 55, ownSizeMm: null, boreMm: null },
   ...more,
 });
