@@ -1,4 +1,4 @@
-import { openBrowser, type Browser } from './browser';
+import { openBrowser, SCREEN, type Browser } from './browser';
 import { Page } from './page';
 import { ReadingLinePage } from './reading-line';
 import type { TestShop } from './shop';
@@ -14,8 +14,12 @@ export interface Visit {
 }
 
 /** Opens a browser of its own with that person at the bench. */
-export async function visit(shop: TestShop, person = 'tomas'): Promise<Visit> {
-  const browser = await openBrowser();
+export async function visit(
+  shop: TestShop,
+  person = 'tomas',
+  screen: { readonly width: number; readonly height: number } = SCREEN,
+): Promise<Visit> {
+  const browser = await openBrowser(screen);
   const page = new Page(browser.driver, shop.address);
   await page.go('/');
   await page.run('localStorage.setItem("iron-patch.person", JSON.stringify(arguments[0]))', person);

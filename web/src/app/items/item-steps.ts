@@ -42,7 +42,7 @@ import { SheetStore } from '../sheet-data';
                   type="button"
                   class="plain"
                   [attr.aria-pressed]="s.moves"
-                  [attr.aria-label]="'Sizes are read again after: ' + s.what"
+                  [attr.aria-label]="(s.moves ? 'moves sizes: read again after it' : 'sizes stay') + ': ' + s.what"
                   (click)="step($index, { moves: !s.moves })"
                 >
                   {{ s.moves ? 'moves sizes: read again after it' : 'sizes stay' }}

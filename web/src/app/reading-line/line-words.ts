@@ -10,7 +10,8 @@ export const NOWHERE = { spanId: null, stationMm: null, clockDeg: null, quantity
 export function nothingAsked(station: StationId, repair: Repair | null, sheet: JobSheet | null): string {
   if (station === 'prove' && repair?.proofs.length) return 'Everything is measured. To measure one again, touch its name above.';
   const at = repair?.at;
-  if ((station === 'cut' || station === 'prove') && at && at.item.kind !== 'make' && !isCutToSize(at))
+  const atMachine = station === 'cut' || (station === 'prove' && !repair?.part);
+  if (at && at.item.kind !== 'make' && atMachine && (at.item.kind === 'join' || !isCutToSize(at)))
     return 'Nothing of this item is cut to a size: what is done stands above.';
   if (station === 'cut' || station === 'prove') return 'Draw and plan the part first: then its cuts and proofs are typed here.';
   return sheet?.places.length
