@@ -1,34 +1,11 @@
 import { seriousProblems } from './support/axe';
-import { Hand } from './support/hand';
-import { openShop, type TestShop } from './support/shop';
-import { visit, type Visit } from './support/visit';
+import { anEmptyBench } from './support/empty-bench';
 
 /** Four flanged bushes from one bar, by hand in an empty shop: drawn, planned as a batch, cut in and out, tried, proved, one scrapped. */
-let shop: TestShop;
-let tomas: Visit;
-let hand: Hand;
-beforeAll(async () => {
-  shop = await openShop({ demo: false });
-  tomas = await visit(shop);
-  hand = new Hand(tomas, shop);
-});
-afterAll(async () => {
-  await tomas?.close();
-  await shop?.close();
-});
-
-const count = async (what: string): Promise<number> => (await shop.query<{ n: number }>(`select count(*)::int as n from ${what}`))[0]!.n;
-
-async function read(...texts: readonly string[]): Promise<void> {
-  for (const text of texts) {
-    const before = await count('readings');
-    await tomas.line.take(text);
-    await tomas.page.until(`${text} to be stored`, async () => (await count('readings')) > before);
-  }
-}
+const bench = anEmptyBench();
 
 it('are measured and drawn to the hole and the shaft that stay', async () => {
-  const { page } = tomas;
+  const { page, hand } = bench();
   await hand.takeIn('Chain bushes', 'mm', { pieces: 4 });
   await hand.component('Bush', 'The worn part', 'Leaded bearing bronze');
   await hand.component('Sprocket', 'What it runs in', 'Mild steel (S235JR');
@@ -63,7 +40,7 @@ it('are measured and drawn to the hole and the shaft that stay', async () => {
 });
 
 it('are planned as a batch from one bar, and released', async () => {
-  const { page } = tomas;
+  const { page } = bench();
   await page.click('Plan');
   await page.sees('4 off');
   await page.click('Another bar');
@@ -79,7 +56,7 @@ it('are planned as a batch from one bar, and released', async () => {
 
 /** Cuts a diameter as the coach says, each cut leaving what he expects, until the line goes on; the last trace comes off by hand. */
 async function cut(name: string, instrument: string, skim: string, wanted: string): Promise<void> {
-  const { page, line } = tomas;
+  const { page, line, read } = bench();
   await page.click(name);
   await page.until(name, async () => (await line.where()).startsWith(`Piece 1: ${name}, before the first cut`));
   await page.choose('Instrument', instrument);
@@ -93,7 +70,7 @@ async function cut(name: string, instrument: string, skim: string, wanted: strin
 }
 
 it('are cut in and out, tried in the hole, and one is scrapped', async () => {
-  const { page } = tomas;
+  const { page, count } = bench();
   await page.click('Cut');
   await cut('Head', 'Caliper', '47.60', '44.88');
   await cut('Body', 'Outside mic 25 to 50', '44.90', '32.057');

@@ -1,27 +1,12 @@
 import { seriousProblems } from './support/axe';
-import { Hand } from './support/hand';
-import { openShop, type TestShop } from './support/shop';
-import { visit, type Visit } from './support/visit';
+import { anEmptyBench } from './support/empty-bench';
 
 /** A repair ring turned, slid over its tube, tacked and welded, its bore read again: on a tablet on its side. */
-let shop: TestShop;
-let tomas: Visit;
-let hand: Hand;
-beforeAll(async () => {
-  shop = await openShop({ demo: false });
-  tomas = await visit(shop, 'tomas', { width: 1024, height: 768 });
-  hand = new Hand(tomas, shop);
-});
-afterAll(async () => {
-  await tomas?.close();
-  await shop?.close();
-});
-
-const count = async (what: string): Promise<number> => (await shop.query<{ n: number }>(`select count(*)::int as n from ${what}`))[0]!.n;
+const bench = anEmptyBench({ width: 1024, height: 768 });
 
 /** Nothing of the page hangs out of the screen, and what a finger is meant for is as large as one. */
 async function fitsATablet(): Promise<void> {
-  const { page } = tomas;
+  const { page } = bench();
   const [wide, small] = await page.run<[number, string[]]>(`
     const wide = document.documentElement.scrollWidth - document.documentElement.clientWidth;
     const small = [...document.querySelectorAll('ip-cut button:not(ip-figure button)')]
@@ -34,7 +19,7 @@ async function fitsATablet(): Promise<void> {
 }
 
 it('is drawn over the tube that stays', async () => {
-  const { page } = tomas;
+  const { page, hand } = bench();
   await hand.takeIn('Loader cylinder', 'mm', { hazards: [] });
   await hand.component('Ring', 'The worn part', 'Structural steel (S355J2');
   await hand.component('Tube', 'What it runs in', 'Structural steel (S355J2');
@@ -58,7 +43,7 @@ it('is drawn over the tube that stays', async () => {
 });
 
 it('is planned from its depths, and joined by a weld that has its order', async () => {
-  const { page } = tomas;
+  const { page } = bench();
   await page.click('Plan');
   await page.click('Another bar');
   await page.fill('A bar, a tube or an offcut', '110 x 120 S355 black, under the bench');
@@ -92,7 +77,7 @@ it('is planned from its depths, and joined by a weld that has its order', async 
 });
 
 it('is tacked across and across and run in quarters; what was laid is on record', async () => {
-  const { page } = tomas;
+  const { page, count } = bench();
   const order = [
     'Tack at 0°',
     'Tack at 180°',

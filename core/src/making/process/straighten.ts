@@ -45,7 +45,7 @@ function curvatureRatio(moment: number): number {
   return 1 / high;
 }
 
-const STRIPS = 400;
+const STRIPS = 200;
 
 /** How far it is pushed for a moment under the press: the curvatures added up from a support to the press, as a multiple of `elasticMm`. */
 function pushRatio(moment: number): number {
@@ -57,15 +57,25 @@ function pushRatio(moment: number): number {
   return (3 * sum) / STRIPS;
 }
 
+/** What stays of a push for moments up to the plastic one, closer together towards it; worked out once. */
+let stays: readonly { readonly moment: number; readonly set: number }[] | null = null;
+const MOMENTS = 60;
+
+function staysTable(): NonNullable<typeof stays> {
+  stays ??= Array.from({ length: MOMENTS + 1 }, (_, i) => {
+    const moment = 1 + (PLASTIC_ROUND * (1 - 1e-6) - 1) * (1 - (1 - i / MOMENTS) ** 3);
+    return { moment, set: pushRatio(moment) - moment };
+  });
+  return stays;
+}
+
 /** The moment under the press at which so much of the push stays; pushes and what stays as multiples of `elasticMm`. */
 function momentLeaving(set: number): number {
-  let [low, high] = [1, PLASTIC_ROUND * (1 - 1e-6)];
-  for (let i = 0; i < 40; i++) {
-    const moment = (low + high) / 2;
-    if (pushRatio(moment) - moment < set) low = moment;
-    else high = moment;
-  }
-  return low;
+  const table = staysTable();
+  const next = table.findIndex((t) => t.set >= set);
+  if (next < 0) return table.at(-1)!.moment;
+  const [p, q] = [table[Math.max(next - 1, 0)]!, table[next]!];
+  return q.set === p.set ? q.moment : p.moment + ((set - p.set) / (q.set - p.set)) * (q.moment - p.moment);
 }
 
 /** How far to push so that so much stays, and the strain of the surface under the press. */

@@ -1,6 +1,6 @@
 import type { Composition } from '../../book/materials';
 
-/** Carbon equivalent CET, per cent: EN 1011-2, C.3.2.1. */
+/** Carbon equivalent CET, per cent: EN 1011-2, C.3.2.1, copper left out. */
 export const carbonEquivalent = ([c, mn, cr, mo, ni]: Composition): number => c + (mn + mo) / 10 + cr / 20 + ni / 40;
 
 /** How much hydrogen a way of welding leaves in the seam, ml in 100 g, and how it is called. */
@@ -23,8 +23,8 @@ export interface SeamHeat {
 
 /** Below this nothing is warmed: it is the shop's own temperature, °C. */
 export const NO_PREHEAT_C = 20;
-/** CET and thickness for which the formula was found. */
-const KNOWN = { cetMost: 0.5, thickLeastMm: 10, thickMostMm: 90 } as const;
+/** CET, thickness and heat for which the formula was found. */
+const KNOWN = { cetMost: 0.5, thickLeastMm: 10, thickMostMm: 90, heatLeast: 0.5, heatMost: 4 } as const;
 
 /**
  * How warm a steel has to be before it is welded so that it does not crack from hydrogen: EN 1011-2, C.3.3 (method B),
@@ -36,8 +36,9 @@ export function preheatC(composition: Composition, { thickMm, way, heatKjMm }: S
   const cet = carbonEquivalent(composition);
   if (cet > KNOWN.cetMost) return null;
   const d = Math.min(Math.max(thickMm, KNOWN.thickLeastMm), KNOWN.thickMostMm);
+  const q = Math.min(Math.max(heatKjMm, KNOWN.heatLeast), KNOWN.heatMost);
   const hd = HYDROGEN[way].mlPer100g;
-  const c = 697 * cet + 160 * Math.tanh(d / 35) + 62 * hd ** 0.35 + (53 * cet - 32) * heatKjMm - 328;
+  const c = 697 * cet + 160 * Math.tanh(d / 35) + 62 * hd ** 0.35 + (53 * cet - 32) * q - 328;
   return c <= NO_PREHEAT_C ? NO_PREHEAT_C : Math.ceil(c / 5) * 5;
 }
 
@@ -70,7 +71,7 @@ export interface Bead {
   readonly toDeg: number;
 }
 
-/** Runs in quarters across from each other; each run begins an eighth further on, so that no two ends lie over each other. */
+/** Runs in quarters across from each other; each run begins an eighth further on, so that its ends do not lie over those of the run below. */
 export const beadOrder = (runs: number): Bead[] =>
   Array.from({ length: runs }, (_, r) =>
     [0, 180, 90, 270].map((deg) => ({ run: r + 1, fromDeg: (deg + 45 * r) % 360, toDeg: (deg + 45 * r + 90) % 360 })),

@@ -1,4 +1,4 @@
-import { materialOf } from '../../book/materials';
+import { materialOf, type Material } from '../../book/materials';
 import { isDiameter, type Bend } from '../../evidence/readings';
 import { elasticMm, nextPush, yieldForceN, type PressAdvice, type Push } from '../../making/process';
 import { formatWithUnit, placeWithUnit, type LengthUnit } from '../../terms/quantity';
@@ -166,50 +166,75 @@ function told(
   return [...turned, ...(last ? [] : [lay]), stays];
 }
 
+/** The place that is bent, and how it lies in the press. */
+interface Lying {
+  readonly place: PlaceFinding;
+  readonly bend: Bend;
+  readonly setting: PressFinding['setting'];
+  readonly said: boolean;
+}
+
 /**
- * A bent part of an item that is straightened; null where nothing of it is, or nobody read how it is bent.
+ * How a part of an item that is straightened lies in the press; null where nothing of it is, or nobody read how it is bent.
  *
  * @param places as they were found
  */
-export function pressFinding(item: JobItem, places: readonly PlaceFinding[], sheet: JobSheet): PressFinding | null {
+export function lyingInPress(item: JobItem, places: readonly PlaceFinding[], sheet: JobSheet): Lying | null {
   if (!isStraightened(item)) return null;
-  const said = chosenPress(sheet, item.id);
-  const place = bentPlace(item, places, said);
+  const chosen = chosenPress(sheet, item.id);
+  const place = bentPlace(item, places, chosen);
   const bend = place?.indicator?.bend;
   if (!place || !bend) return null;
+  const said = chosen?.placeId === place.place.id;
+  return { place, bend, said, setting: said ? chosen : proposed(place, bend, places) };
+}
+
+/** What to mind of its metal: how far its surface is stretched, and a hard case. */
+function metalWords(metal: Material | undefined, advice: PressAdvice): string[] {
+  if (!metal?.yieldMpa) return [];
+  const strain = (advice.strainTimes * metal.yieldMpa) / metal.youngMpa;
+  return [
+    ...(metal.hardness.startsWith('case')
+      ? ['Its case is hard and cracks before the core yields: little at a time, soft pads, dye after.']
+      : []),
+    ...(strain > STRAIN_MOST
+      ? [
+          `Its surface would be stretched by ${(100 * strain).toFixed(1)} %: cold, that cracks many steels. Remake it, or leave it to somebody who does it hot.`,
+        ]
+      : []),
+  ];
+}
+
+/** A bent part of an item at the press; null where nothing of it is straightened, or nobody read how it is bent. */
+export function pressFinding(item: JobItem, places: readonly PlaceFinding[], sheet: JobSheet): PressFinding | null {
+  const lying = lyingInPress(item, places, sheet);
+  if (!lying) return null;
+  const { place, bend, setting } = lying;
   const { unit } = sheet.job;
-  const offer = proposed(place, bend, places);
-  const setting = said?.placeId === place.place.id ? said : offer;
   const log = pushesOf(sheet, item.id, bend.bowMm);
   const nowMm = log.at(-1)?.afterMm ?? bend.bowMm;
-  const base = { place, bend, setting, said: setting === said, log, totalMm: 2 * Math.abs(nowMm), upDeg: upDegOf(bend, nowMm < 0) };
-  const none = { ...base, elasticMm: null, forceN: null, advice: null };
+  const base = { ...lying, log, totalMm: 2 * Math.abs(nowMm), upDeg: upDegOf(bend, nowMm < 0) };
+  const none = (words: string, refused: string | null = null): PressFinding => ({
+    ...{ ...base, elasticMm: null, forceN: null, advice: null, refused, sentences: [words] },
+  });
   const refused = refusedCold(place, sheet);
-  if (refused) return { ...none, refused, sentences: [refused] };
-  const { supportsMm, diameterMm, mostMm } = setting;
-  if (!supportsMm || diameterMm === null || mostMm === null)
-    return { ...none, refused: null, sentences: ['Say how thick it is where the press stands.'] };
+  if (refused) return none(refused, refused);
+  const { placeId, supportsMm, diameterMm, mostMm } = setting;
+  if (!placeId || !supportsMm || diameterMm === null || mostMm === null) return none('Say how thick it is where the press stands.');
   const [leftMm, rightMm] = [bend.highAtMm - supportsMm[0], supportsMm[1] - bend.highAtMm];
-  if (leftMm <= 0 || rightMm <= 0)
-    return { ...none, refused: null, sentences: [`Its high spot, ${placeWithUnit(bend.highAtMm, unit)}, has to lie between the blocks.`] };
+  if (leftMm <= 0 || rightMm <= 0) return none(`Its high spot, ${placeWithUnit(bend.highAtMm, unit)}, has to lie between the blocks.`);
   const metal = materialOf(place.component.materialId);
   const pressed = { diameterMm, leftMm, rightMm };
   const elastic = metal?.yieldMpa ? elasticMm(pressed, metal.youngMpa, metal.yieldMpa) : null;
   const advice = nextPush(bend.bowMm, log, elastic, mostMm / 2);
-  const strain = metal?.yieldMpa ? (advice.strainTimes * metal.yieldMpa) / metal.youngMpa : 0;
-  const tooFar =
-    strain > STRAIN_MOST
-      ? [
-          `Its surface would be stretched by ${(100 * strain).toFixed(1)} %: cold, that cracks many steels. Remake it, or leave it to somebody who does it hot.`,
-        ]
-      : [];
+  const lies = { placeId, supportsMm, diameterMm, mostMm };
   return {
     ...base,
     elasticMm: elastic,
     forceN: metal?.yieldMpa ? yieldForceN(pressed, metal.yieldMpa) : null,
     advice,
     refused: null,
-    sentences: [...told(advice, bend, { ...setting, supportsMm, diameterMm, mostMm } as PressChoice, base.upDeg, log, unit), ...tooFar],
+    sentences: [...told(advice, bend, lies, base.upDeg, log, unit), ...(advice.state === 'straight' ? [] : metalWords(metal, advice))],
   };
 }
 

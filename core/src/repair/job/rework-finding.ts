@@ -7,7 +7,7 @@ import type { FitFinding } from './fit-finding';
 import type { ItemCut, JobItem } from './items';
 import type { DimensionFinding, PartFinding } from './part-finding';
 import type { PlaceFinding } from './place-finding';
-import { pressFinding } from './pressed';
+import { lyingInPress } from './pressed';
 import type { JobSheet } from './records';
 
 /** The place as a surface of the size that it is cut to. */
@@ -83,7 +83,7 @@ function cutOf(cut: ItemCut, f: PlaceFinding, fits: readonly FitFinding[], bores
 
 /** How straight it has to come out of the press: read along the whole of it. */
 function straightOf(item: JobItem, places: readonly PlaceFinding[], sheet: JobSheet): DimensionFinding[] {
-  const press = pressFinding(item, places, sheet);
+  const press = lyingInPress(item, places, sheet);
   const { mostMm, diameterMm } = press?.setting ?? {};
   if (!press?.said || !mostMm) return [];
   const { place } = press;
