@@ -5,6 +5,7 @@ import type { Problem } from '../../terms/outcome';
 import { typed, workedOut, type Figure } from '../../terms/working';
 import { isDiameterOfSurface, isReadAllRound, READ_AS, sideRead } from '../../making/part';
 import { alphaOf, instrumentUncertaintyMm, readingFigure, toDiameter } from './measured';
+import { beforeKey, treatmentOf } from './before-treatment';
 import { instrumentOf } from './bias';
 import type { FitFinding } from './fit-finding';
 import { predictedPlay, type DimensionFinding, type PartFinding, type SegmentFinding } from './part-finding';
@@ -81,6 +82,12 @@ export interface OfPiece {
 /** When a surface was read last while it was cut, ms; -Infinity where it was not. */
 const cutLastAt = (live: readonly ReadingRecord[], key: string): number =>
   Math.max(-Infinity, ...live.filter((r) => r.purpose === 'cut' && r.segmentId === key).map((r) => Date.parse(r.takenAt)));
+
+/** When a surface was passed as it was before a treatment, ms: what was tried until then was of another size. -Infinity where it has none. */
+function treatedSince({ part }: PartFinding, surfaceId: string, proofs: readonly ProofRecord[]): number {
+  const f = treatmentOf(part, surfaceId);
+  return Math.max(-Infinity, ...proofs.filter((p) => f && p.passed && p.segmentId === beforeKey(f)).map((p) => Date.parse(p.at)));
+}
 
 function proofOf(
   found: DimensionFinding & { readonly limits: Limits },
@@ -185,7 +192,10 @@ export function proofFindings(found: PartFinding | null, of: OfPiece, sheet: Job
   const all = limited.flatMap((d) => {
     // A pitch is the tool’s own: whoever has the right knurl has the right pitch.
     if (READ_AS[d.dimension.what] === null) return d.mustProve && d.dimension.what !== 'pitch' ? [gaugedProof(d, of.proofs)] : [];
-    return [proofOf(d, segmentOf.get(d.dimension.key) ?? null, found.part.materialId, of, sheet, shop)];
+    const { key } = d.dimension;
+    const since = treatedSince(found, key, of.proofs);
+    const trials = of.trials.filter((t) => Date.parse(t.triedAt) > since);
+    return [proofOf(d, segmentOf.get(key) ?? null, found.part.materialId, { ...of, trials }, sheet, shop)];
   });
   const early = all.filter((p) => p.dimension.dimension.before);
   const rest = all

@@ -181,3 +181,19 @@ it('the slip says what it is now, what is laid on, what it has to be after, and 
   const [hard] = outsideSlips(work({ process: 'harden-ground', where: 'here', aSideMm: 0.2, by: '' }).items, show);
   expect(hard!.rows[0]).toMatchObject({ process: 'hardened, comes back to be ground', after: '' });
 });
+
+it('what was tried before it was treated tells nothing of what it is after', () => {
+  const tried = (minute: number) =>
+    testChoice(choiceKey.trial(`t${minute}`), {
+      ...{ itemId: 'job', piece: 1, segmentId: 'body', placeId: 'barrel', feel: 'slides', wentInMm: null, from: 'start', partTempC: null },
+      ...{ remark: '', removed: false, triedAt: `2026-11-27T10:0${minute}:00Z` },
+    });
+  const sheet = sheetOf({});
+  const readings = [...sheet.readings, read('proof', 't.before', 39.9, 3), read('proof', 't.before', 39.9, 4, 90)];
+  const worked = (proofs: readonly ProofRecord[]) =>
+    workOut({ ...sheet, readings, proofs, choices: [...sheet.choices, tried(2), tried(7)] }, testShop)
+      .proofs.find((p) => p.dimension.dimension.key === 'body')!
+      .tried!.trials.map((t) => t.id);
+  expect(worked([])).toEqual(['t2', 't7']);
+  expect(worked([signed('t.before', 39.9, 5)])).toEqual(['t7']);
+});
