@@ -216,7 +216,13 @@ export const CHOICE_VALUES: Readonly<Record<string, AnyObjectSchema>> = {
       state === 'good' ? schema : schema.min(1, state === 'off' ? 'Say why it is not tried.' : 'Say what was wrong.'),
     ),
   }),
-  sawn: shapeOf<SawnChoice>({ blanks: numberOf('Blanks', 0, 10 * MOST_PIECES).integer('Blanks: a whole number.') }),
+  sawn: shapeOf<SawnChoice>({
+    blanks: numberOf('Blanks', 0, 10 * MOST_PIECES).integer('Blanks: a whole number.'),
+    // What was sawn before several were cut off one blank is without.
+    pieces: numberOf('Pieces', 0, 100 * MOST_PIECES)
+      .integer('Pieces: a whole number.')
+      .optional(),
+  }),
   weld: shapeOf<WeldChoice>({
     materialId: materialIdOf(),
     otherId: materialIdOf(),

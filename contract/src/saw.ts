@@ -1,4 +1,4 @@
-import type { Bar, SawNeed } from '@iron-patch/core';
+import type { Bar, SawNeed, SawnChoice } from '@iron-patch/core';
 import { array, boolean, object, string, type InferType } from 'yup';
 import { idOf, lengthOf, MOST_PIECES, numberOf } from './fields';
 import { textOf, TEXT_LIMITS } from './text';
@@ -39,5 +39,5 @@ export type SawnInput = InferType<typeof sawnInput>;
 export interface SawnAnswer {
   readonly bar: Bar;
   readonly offcut: Bar | null;
-  readonly sawn: readonly { readonly jobId: string; readonly itemId: string; readonly before: number; readonly version: number }[];
+  readonly sawn: readonly { readonly jobId: string; readonly itemId: string; readonly before: SawnChoice; readonly version: number }[];
 }

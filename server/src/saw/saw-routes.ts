@@ -73,12 +73,13 @@ async function saw(db: Db, bar: Bar, input: SawnInput, personId: string): Promis
     const sheet = sheets.get(jobId)!;
     const key = choiceKey.sawn(itemId);
     const before = sawnOf(sheet, itemId);
+    const each = sawNeeds(workOut(sheet, shop).items, sheet).find((n) => n.itemId === itemId)?.each ?? 1;
     const stored = await addChoice(
       db,
       jobId,
       key,
       versionOfChoice(sheet, key),
-      { value: { blanks: before + blanks }, reason: '' },
+      { value: { blanks: before.blanks + blanks, pieces: before.pieces + blanks * each }, reason: '' },
       personId,
     );
     sawn.push({ jobId, itemId, before, version: stored.version });

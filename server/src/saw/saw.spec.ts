@@ -12,16 +12,25 @@ beforeEach(async () => {
 });
 afterEach(() => shop.close());
 
-const PLAN = { latheId: 'gap-bed', barId: 'c45-60', tool: 'carbide', partingMm: 3, touched: 'left', grippedMm: 25, finishes: 2 };
+const PLAN = {
+  latheId: 'gap-bed',
+  barId: 'c45-60',
+  tool: 'carbide',
+  partingMm: 3,
+  touched: 'left',
+  grippedMm: 25,
+  finishes: 2,
+  way: 'round-chuck',
+};
 
 /** A job with a pin drawn and planned, two of it. */
-async function planned(): Promise<string> {
+async function planned(plan: object = PLAN): Promise<string> {
   const { jobId } = await makeJob(call);
   const part = newPart('headed-pin', 'Hinge pin', 40, 120);
   for (const [key, value] of [
     [`item:${jobId}`, { ...newItem('make', 'Hinge pin', [], 0), quantity: 2 }],
     ['part', part],
-    ['plan', PLAN],
+    ['plan', plan],
   ] as const)
     expect((await call.put(routes.choice(jobId, key), { value, reason: '' }, '*')).status).toBe(201);
   return jobId;
@@ -67,7 +76,7 @@ it('counts the bar down, puts its rest back, and the job has its blank; sent twi
   expect(offcut!.lengthMm).toBeLessThanOrEqual(bar.lengthMm - need.fit.lengthMm);
   expect(offcut!.lengthMm).toBeGreaterThan(bar.lengthMm - need.fit.lengthMm - 0.11);
   expect(await rackOf(given.offcutId)).toEqual(offcut);
-  expect(sawn).toEqual([{ jobId, itemId: jobId, before: 0, version: 1 }]);
+  expect(sawn).toEqual([{ jobId, itemId: jobId, before: { blanks: 0, pieces: 0 }, version: 1 }]);
   expect((await waiting())[0]!.saws[0]!.left).toBe(1);
   // Taken back as it was stored: the bar, the rest, the blank.
   const { id: _, version: _v, ...was } = bar;
@@ -117,4 +126,15 @@ it('the last blank may end where the bar ends', async () => {
   const { status, body: answer } = await call.post(routes.sawn('short'), body(bar, jobId, need, { blanks: [own] }));
   expect([status, answer.offcut]).toEqual([201, null]);
   expect(await waiting()).toEqual([]);
+});
+
+it('a blank for two pieces is one sawing, and both have their metal', async () => {
+  const jobId = await planned({ ...PLAN, way: 'bar' });
+  const need = (await waiting())[0]!.saws[0]!;
+  expect(need).toMatchObject({ left: 1, each: 2, sawn: { blanks: 0, pieces: 0 } });
+  const bar = await barFor(need);
+  expect((await call.post(routes.sawn(bar.id), body(bar, jobId, need))).status).toBe(201);
+  expect(await waiting()).toEqual([]);
+  const { choices } = (await call.get(routes.sheet(jobId))).body as { choices: { key: string; value: unknown }[] };
+  expect(choices.find((c) => c.key === `sawn:${jobId}`)!.value).toEqual({ blanks: 1, pieces: 2 });
 });

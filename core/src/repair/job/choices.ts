@@ -95,9 +95,11 @@ export interface AssembledChoice {
   readonly remark: string;
 }
 
-/** How many blanks of an item were sawn, all in all. */
+/** What of an item was sawn, all in all. */
 export interface SawnChoice {
   readonly blanks: number;
+  /** Pieces that they are for. Before several were cut off one blank, a blank was for one. */
+  readonly pieces?: number;
 }
 
 /** Keys of the choices that a job can hold. */
@@ -167,8 +169,12 @@ export function chosenPart(sheet: JobSheet, key: string): Part | null {
 }
 /** A plan by its key; null while nobody chose. */
 export const chosenPlan = (sheet: JobSheet, key: string): PlanChoice | null => valueOf(sheet, key);
-/** How many blanks of an item were sawn. */
-export const sawnOf = (sheet: JobSheet, itemId: string): number => valueOf<SawnChoice>(sheet, choiceKey.sawn(itemId))?.blanks ?? 0;
+/** What of an item is on record as sawn. */
+export function sawnOf(sheet: JobSheet, itemId: string): Required<SawnChoice> {
+  const sawn = valueOf<SawnChoice>(sheet, choiceKey.sawn(itemId));
+  const blanks = sawn?.blanks ?? 0;
+  return { blanks, pieces: sawn?.pieces ?? blanks };
+}
 /** The hand-over; null while nobody wrote it. One of before outcomes were asked for was a pass. */
 export function chosenReturn(sheet: JobSheet): ReturnChoice | null {
   const returned = valueOf<ReturnChoice>(sheet, choiceKey.returned);

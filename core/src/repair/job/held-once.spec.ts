@@ -45,7 +45,7 @@ describe('pieces cut off one after another', () => {
     expect(sawNeeds(repair.items, sheet)[0]).toMatchObject({ left: 1, each: 6, fit: { lengthMm: expect.closeTo(270.86, 2) } });
     // A seventh, for the one that is scrapped, is sawn alone, and the rest of the bar is too short for it.
     const scrapped = [
-      testChoice(choiceKey.sawn('job'), { blanks: 1 }),
+      testChoice(choiceKey.sawn('job'), { blanks: 1, pieces: 6 }),
       testChoice(choiceKey.piece('job', 2), { scrapped: true, why: 'too deep' }),
     ];
     const again = job(6, [bar(11 * IN - 270.86)], { choices: scrapped });

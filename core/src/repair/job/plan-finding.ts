@@ -274,7 +274,7 @@ export function planFinding(
       perBlank: once.pieces,
       mind: once.mind,
       forPieces: (n) => stockNeed(outside, allowancesOf(plan, held.way, n)).length.value,
-      sawn: sawnOf(sheet, item.id),
+      sawn: sawnOf(sheet, item.id).blanks,
     },
     held,
     ways,

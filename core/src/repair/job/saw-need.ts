@@ -1,7 +1,7 @@
 import type { Outcome } from '../../terms/outcome';
 import { sawFraction, type LengthUnit } from '../../terms/quantity';
 import { barsFor, USUAL_ALLOWANCES, type Bar, type BlankNeed, type StockFit } from '../../making/stock';
-import { choiceKey, sawnOf, versionOfChoice } from './choices';
+import { choiceKey, sawnOf, versionOfChoice, type SawnChoice } from './choices';
 import type { ItemFinding } from './item-finding';
 import type { JobSheet } from './records';
 import { newestRelease } from './release';
@@ -13,8 +13,8 @@ export interface SawNeed {
   readonly left: number;
   /** Pieces that are cut off each of them. */
   readonly each: number;
-  /** How many are on record as sawn, and the version of that record. */
-  readonly sawn: number;
+  /** What is on record as sawn, and the version of that record. */
+  readonly sawn: Required<SawnChoice>;
   readonly version: number;
   readonly fit: StockFit;
   /** Once it is released it comes out of such a bar alone, as its passes count from it; null for any that will do. */
@@ -31,7 +31,7 @@ export function sawNeeds(items: readonly ItemFinding[], sheet: JobSheet): SawNee
     const { item, plan, pieces } = found;
     if (!plan?.chosen || item.off) return [];
     const { perBlank, forPieces } = plan.off;
-    const without = pieces.length - Math.max(sawnOf(sheet, item.id) * perBlank, begun(found));
+    const without = pieces.length - Math.max(sawnOf(sheet, item.id).pieces, begun(found));
     if (without <= 0) return [];
     // What is made again is one alone; what is left of a batch may be less than a whole blank.
     const each = Math.min(perBlank, without);

@@ -29,7 +29,7 @@ class HereWorker {
 jest.mock('../workers/saw.worker-factory', () => ({ newWorker: () => new HereWorker() }));
 
 const need = (more: Partial<SawNeed> = {}): SawNeed => ({
-  ...{ itemId: 'item', name: 'Pin', each: 1, left: 2, sawn: 1, version: 4, only: null },
+  ...{ itemId: 'item', name: 'Pin', each: 1, left: 2, sawn: { blanks: 1, pieces: 1 }, version: 4, only: null },
   fit: { materialId: 'steel-c45', lengthMm: 162.5, diameterMm: 55, ownSizeMm: null, boreMm: null },
   ...more,
 });
@@ -69,7 +69,7 @@ it('a piece that has its blank already is told so, and the rack stays as it is',
   expect([told!.path, told!.headers['If-Match'], told!.body]).toEqual([
     '/api/jobs/job-7/choices/sawn:item',
     '"v4"',
-    { value: { blanks: 3 }, reason: '' },
+    { value: { blanks: 3, pieces: 3 }, reason: '' },
   ]);
 });
 

@@ -20,6 +20,7 @@ import {
   type ChoiceRecord,
   type CuttingPlan,
   type SawNeed,
+  type SawnChoice,
 } from '@iron-patch/core';
 import { Api, Live, newId, OpenJob, ShopStore, Told } from '../data';
 import type { SawMessage, SawQuestion } from '../workers/saw-message';
@@ -216,9 +217,10 @@ export class SawList {
   /** Blanks that came from elsewhere, or were sawn before this was kept: the rack stays as it is. */
   protected haveThem({ job, need }: Wanted): Promise<void> {
     const path = routes.choice(job.id, choiceKey.sawn(need.itemId));
-    const put = (blanks: number, version: number): Promise<ChoiceRecord> => this.api.put(path, { value: { blanks }, reason: '' }, version);
+    const put = (value: SawnChoice, version: number): Promise<ChoiceRecord> => this.api.put(path, { value, reason: '' }, version);
     return this.told.doing(async () => {
-      const { version } = await put(need.sawn + need.left, need.version);
+      const { blanks, pieces } = need.sawn;
+      const { version } = await put({ blanks: blanks + need.left, pieces: pieces + need.left * need.each }, need.version);
       await this.load();
       this.told.say(`${job.number}, ${need.name}: ${countOf(need.left, 'blank')} there already.`, () =>
         put(need.sawn, version).then(() => this.load()),
@@ -234,8 +236,7 @@ export class SawList {
       const { id: offcutId, version, ...rest } = offcut;
       await this.api.put(routes.bar(offcutId), { ...rest, pieces: 0, why, removed: true }, version);
     }
-    for (const s of sawn)
-      await this.api.put(routes.choice(s.jobId, choiceKey.sawn(s.itemId)), { value: { blanks: s.before }, reason: why }, s.version);
+    for (const s of sawn) await this.api.put(routes.choice(s.jobId, choiceKey.sawn(s.itemId)), { value: s.before, reason: why }, s.version);
     await this.fresh();
   }
 
