@@ -8,9 +8,7 @@ import {
   QUANTITY_IDS,
   SOFT_KINDS,
   STEP_ACT_IDS,
-  TRIAL_FEELS,
   WAY_IDS,
-  WELD_WAYS,
   type MovedCut,
   type ActChoice,
   type AssembledChoice,
@@ -37,18 +35,14 @@ import {
   type SoftPartChoice,
   type Spot,
   type StripChoice,
-  type TrialChoice,
-  type BeadChoice,
-  type WeldChoice,
-  type PressChoice,
-  type PushChoice,
   type KnownLoad,
   MOST_STACKED,
   type AxialStack,
   type StackPiece,
 } from '@iron-patch/core';
-import { array, boolean, lazy, mixed, object, string, tuple, type AnyObjectSchema } from 'yup';
-import { idOf, lengthOf, materialIdOf, MOST_PIECES, numberOf, oneOf, optionalIdOf } from './fields';
+import { array, boolean, lazy, mixed, object, string, type AnyObjectSchema } from 'yup';
+import { BENCH_VALUES } from './bench-choice';
+import { idOf, lengthOf, MOST_PIECES, numberOf, oneOf, optionalIdOf, yes } from './fields';
 import { partInput, typedLimits } from './part';
 import { shapeOf } from './shape';
 import { requiredText, textOf, TEXT_LIMITS } from './text';
@@ -80,7 +74,7 @@ const fit = shapeOf<FitChoice>({
   truedMm: lengthOf('Trued size', 1, 1000).nullable(),
 });
 
-const removed = boolean().strict().typeError('Taken off: yes or no.').required('Taken off: yes or no.');
+const removed = yes('Taken off');
 const spot = shapeOf<Spot>({
   stationMm: lengthOf('Station'),
   clockDeg: numberOf('Clock angle', 0, 359.99, '°'),
@@ -148,8 +142,6 @@ const FOUND_VALUES: Readonly<Record<string, AnyObjectSchema>> = {
   settle: shapeOf<SettleChoice>({ believed: requiredText('Instrument', TEXT_LIMITS.name) }),
   skip: shapeOf<SkipChoice>({ spots: array(spot).strict().required('Spots: a list.').max(2000, 'At most 2000 spots.') }),
 };
-
-const yes = (label: string) => boolean().strict().typeError(`${label}: yes or no.`).required(`${label}: yes or no.`);
 
 /** Steps of before they had an act and a time are without. */
 const step = shapeOf<ItemStep>({
@@ -223,61 +215,7 @@ export const CHOICE_VALUES: Readonly<Record<string, AnyObjectSchema>> = {
       .integer('Pieces: a whole number.')
       .optional(),
   }),
-  weld: shapeOf<WeldChoice>({
-    materialId: materialIdOf(),
-    otherId: materialIdOf(),
-    seam: oneOf('a seam', ['fillet', 'bevel'] as const),
-    sizeMm: lengthOf('Leg, or depth', 1, 60),
-    bevelDeg: numberOf('Bevel', 0, 70, '°').when('seam', ([seam], schema) =>
-      seam === 'bevel' ? schema.min(10, 'Bevel: at least 10°.') : schema,
-    ),
-    diameterMm: lengthOf('Seam across', 5, 5000),
-    thickMm: lengthOf('Thicker part', 0.5, 500),
-    way: oneOf('how it is welded', WELD_WAYS),
-    heatKjMm: numberOf('Heat', 0.2, 5, 'kJ/mm'),
-    spare: yes('Something to spare near'),
-  }),
-  bead: shapeOf<BeadChoice>({
-    itemId: idOf('Item'),
-    kind: oneOf('a tack or a run', ['tack', 'bead'] as const),
-    index: numberOf('Which', 0, 2000).integer('Which: a whole number.'),
-    tempC: numberOf('Temperature before it', -60, 700, '°C').nullable(),
-    laidAt: requiredText('When it was laid', 40).test('time', 'When it was laid is a time.', (v) => keptTime(v ?? '') !== null),
-    removed,
-  }),
-  press: shapeOf<PressChoice>({
-    placeId: idOf('Place'),
-    supportsMm: tuple([lengthOf('First block'), lengthOf('Second block')])
-      .strict()
-      .required('Blocks: two places.')
-      .test('apart', 'The second block stands beyond the first.', (v) => v[1] - v[0] > 1),
-    diameterMm: lengthOf('Diameter', 1, 500),
-    mostMm: lengthOf('Most that may stay', 0.001, 50),
-  }),
-  push: shapeOf<PushChoice>({
-    itemId: idOf('Item'),
-    pushedMm: lengthOf('Pushed down by', 0.001, 500),
-    totalMm: lengthOf('It shows now', 0, 200),
-    over: yes('High on the other side'),
-    remark: textOf('Remark', TEXT_LIMITS.line),
-    pushedAt: requiredText('When it was pushed', 40).test('time', 'When it was pushed is a time.', (v) => keptTime(v ?? '') !== null),
-    removed,
-  }),
-  trial: shapeOf<TrialChoice>({
-    itemId: idOf('Item'),
-    piece: numberOf('Piece', 1, MOST_PIECES).integer('Piece: a whole number.'),
-    segmentId: requiredText('What was tried', TEXT_LIMITS.name),
-    placeId: idOf('Mate').nullable(),
-    feel: oneOf('how it went', TRIAL_FEELS),
-    wentInMm: lengthOf('How far it went in', 0.1, 3000)
-      .nullable()
-      .when('feel', ([feel], schema) => (feel === 'binds' ? schema.nonNullable('Say how far it went in.') : schema)),
-    from: oneOf('the face it went in at', ['start', 'end'] as const),
-    partTempC: numberOf('Temperature of the part', -60, 400, '°C').nullable(),
-    remark: textOf('Remark', TEXT_LIMITS.line),
-    triedAt: requiredText('When it was tried', 40).test('time', 'When it was tried is a time.', (v) => keptTime(v ?? '') !== null),
-    removed,
-  }),
+  ...BENCH_VALUES,
   fit,
   runs: shapeOf<RunsChoice>({ kind: oneOf('what runs here', PAIR_KINDS) }),
   running: shapeOf<RunningChoice>({

@@ -1,5 +1,5 @@
 import { MATERIALS, UNKNOWN_MATERIAL } from '@iron-patch/core';
-import { array, number, string, type ArraySchema, type NumberSchema, type StringSchema } from 'yup';
+import { array, boolean, number, string, type ArraySchema, type NumberSchema, type StringSchema } from 'yup';
 
 /** A finite number within a range, told in words. Text is not turned into numbers behind somebody's back. */
 export const numberOf = (label: string, from: number, to: number, unit = ''): NumberSchema<number> => {
@@ -45,6 +45,9 @@ export const oneOf = <T extends string>(label: string, values: readonly T[]): St
     .typeError(`Choose ${label}.`)
     .required(`Choose ${label}.`)
     .oneOf(values, `Choose ${label}: ${values.join(', ')}.`);
+
+/** Yes or no, and nothing else. */
+export const yes = (label: string) => boolean().strict().typeError(`${label}: yes or no.`).required(`${label}: yes or no.`);
 
 /** How decimals are written; left out, it stays as it is. */
 export const decimalMark = () =>
