@@ -10,6 +10,7 @@ import {
   workOut,
   type Bar,
   type JobSheet,
+  type SawNeed,
   type Shop,
 } from '@iron-patch/core';
 import type { Express } from 'express';
@@ -31,9 +32,20 @@ const PER_MM = 10;
 
 type Blank = SawnInput['blanks'][number];
 
+/** A job that blanks are sawn for, and what it asks for now. */
+interface Sawing {
+  readonly sheet: JobSheet;
+  readonly needs: readonly SawNeed[];
+}
+
+async function sawingFor(db: Db, jobId: string, shop: Shop): Promise<Sawing> {
+  const sheet = await loadSheet(db, jobId);
+  return { sheet, needs: sawNeeds(workOut(sheet, shop).items, sheet) };
+}
+
 /** Why a blank is not sawn from that bar for that job; null where it is. */
-function refusal(sheet: JobSheet, bar: Bar, shop: Shop, { itemId, blanks, lengthMm }: Blank): string | null {
-  const need = sawNeeds(workOut(sheet, shop).items, sheet).find((n) => n.itemId === itemId);
+function refusal({ sheet, needs }: Sawing, bar: Bar, { itemId, blanks, lengthMm }: Blank): string | null {
+  const need = needs.find((n) => n.itemId === itemId);
   const { number } = sheet.job;
   if (!need || need.left < blanks) return `Job ${number} asks for ${need?.left ?? 0} of these now. Look at the saw list again.`;
   if (Math.abs(need.fit.lengthMm - lengthMm) > SAME_MM) return `Job ${number} is planned otherwise by now. Look at the saw list again.`;
@@ -54,26 +66,26 @@ async function offcutOf(db: Db, bar: Bar, input: SawnInput, restMm: number, why:
 async function saw(db: Db, bar: Bar, input: SawnInput, personId: string): Promise<SawnAnswer> {
   if (bar.version !== input.version) throw changedByAnother(bar);
   const shop = await loadShop(db);
-  const sheets = new Map<string, JobSheet>();
-  for (const jobId of new Set(input.blanks.map((b) => b.jobId))) sheets.set(jobId, await loadSheet(db, jobId));
+  const jobs = new Map<string, Sawing>();
+  for (const jobId of new Set(input.blanks.map((b) => b.jobId))) jobs.set(jobId, await sawingFor(db, jobId, shop));
   const problems = input.blanks.flatMap((b, i) => {
-    const message = refusal(sheets.get(b.jobId)!, bar, shop, b);
+    const message = refusal(jobs.get(b.jobId)!, bar, b);
     return message ? [{ code: 'moved', path: `blanks.${i}`, message }] : [];
   });
   const cutMm = input.blanks.reduce((sum, b) => sum + b.blanks * b.lengthMm, 0);
   if (bar.pieces < 1 || cutMm - USUAL_ALLOWANCES.sawMm > bar.lengthMm + SAME_MM)
     problems.push({ code: 'short', path: 'blanks', message: 'That is more than there is of this bar.' });
   if (problems.length) throw invalid(problems);
-  const why = `sawn for ${[...sheets.values()].map((s) => s.job.number).join(', ')}`;
+  const why = `sawn for ${[...jobs.values()].map((j) => j.sheet.job.number).join(', ')}`;
   const { id, version, ...was } = bar;
   const left = await saveBar(db, id, version, { ...was, pieces: bar.pieces - 1, why, removed: false }, personId);
   const offcut = await offcutOf(db, bar, input, Math.max(0, bar.lengthMm - cutMm), why, personId);
   const sawn: SawnAnswer['sawn'][number][] = [];
   for (const { jobId, itemId, blanks } of input.blanks) {
-    const sheet = sheets.get(jobId)!;
+    const { sheet, needs } = jobs.get(jobId)!;
     const key = choiceKey.sawn(itemId);
     const before = sawnOf(sheet, itemId);
-    const each = sawNeeds(workOut(sheet, shop).items, sheet).find((n) => n.itemId === itemId)?.each ?? 1;
+    const each = needs.find((n) => n.itemId === itemId)!.each;
     const stored = await addChoice(
       db,
       jobId,

@@ -141,6 +141,16 @@ export const choiceKey = {
 export const valueOf = <T>(sheet: Pick<JobSheet, 'choices'>, key: string): T | null =>
   (sheet.choices.find((c) => c.key === key)?.value as T | undefined) ?? null;
 
+/** Everything that is kept one choice a time under keys with the same head, with its id and who kept it; what was taken off is left out. */
+export const loggedChoices = <T extends { readonly removed: boolean }>(
+  { choices }: Pick<JobSheet, 'choices'>,
+  head: string,
+): (T & { readonly id: string; readonly personId: string })[] =>
+  choices.flatMap((c) => {
+    const value = c.key.startsWith(head) ? (c.value as T | null) : null;
+    return value && !value.removed ? [{ ...value, id: c.key.slice(head.length), personId: c.personId }] : [];
+  });
+
 /** The version of a choice that stands; 0 where none was made. */
 export const versionOfChoice = (sheet: JobSheet, key: string): number => sheet.choices.find((c) => c.key === key)?.version ?? 0;
 

@@ -79,6 +79,12 @@ describe('pieces cut off one after another', () => {
     expect(job(6, [bar(3000)], { way: 'round-chuck' }).plan.off.perBlank).toBe(1);
   });
 
+  it('one more than a blank gives is two alike, not two whole ones', () => {
+    const scrapped = [testChoice(choiceKey.piece('job', 2), { scrapped: true, why: 'too deep' })];
+    const { repair, sheet } = job(6, [bar(11 * IN)], { choices: scrapped });
+    expect(sawNeeds(repair.items, sheet)[0]).toMatchObject({ left: 2, each: 4, fit: { lengthMm: expect.closeTo(4 * 40.56 + 27.5, 6) } });
+  });
+
   it('what is begun has its metal', () => {
     const reading = testReading({ purpose: 'cut', segmentId: 'body', itemId: 'job', piece: 1, valueMm: 40 });
     const { repair, sheet } = job(4, [bar(1000)], { readings: [reading] });

@@ -20,16 +20,18 @@ export interface HeldOnce {
   readonly mind: string;
 }
 
+/** So many pieces of at most so many from a blank, blanks alike: six of four at most are two of three. */
+export const alikeBlanks = (pieces: number, most: number): number => Math.ceil(pieces / Math.ceil(pieces / most));
+
 /**
- * As many as the bar gives where it goes through the spindle, else as many as may stand out of the chuck with a steady. Blanks alike: six of four at
- * most are two of three.
+ * As many as the bar gives where it goes through the spindle, else as many as may stand out of the chuck with a steady.
  */
 export function piecesHeldOnce({ part, wanted, lathe, bar }: Batch, a: StockAllowances, unit: LengthUnit): HeldOnce {
   if (!a.cutsOff || wanted < 2) return { pieces: 1, mind: '' };
   const through = lathe.spindleBoreMm != null && bar.diameterMm <= lathe.spindleBoreMm;
   const stands = through ? Infinity : Math.floor((TAILSTOCK_RATIO * bar.diameterMm) / pieceMm(part, a) + 1e-9);
   const most = Math.max(1, Math.min(wanted, stands, piecesOfLength(bar.lengthMm, part, a)));
-  const pieces = Math.ceil(wanted / Math.ceil(wanted / most));
+  const pieces = alikeBlanks(wanted, most);
   const outMm = pieces * pieceMm(part, a);
   if (pieces === 1 || through || outMm <= CHUCK_ONLY_RATIO * bar.diameterMm) return { pieces, mind: '' };
   const why = lathe.spindleBoreMm == null ? 'where it does not go through the spindle' : 'it does not go through the spindle';

@@ -49,7 +49,7 @@ export { handOverHolds, stillHeld, type HandOverHold } from './hand-over';
 export { nextMove } from './stations';
 export { pictureModel, type Pictured, type PictureModel, type PictureSpan, type PictureStation } from './picture';
 export { movedByShop, type MovedJob, type ShopMove } from './shop-moves';
-export { PRESS_CAUTION, type LoggedPush, type PressChoice, type PressFinding, type PushChoice } from './pressed';
+export { isStraightened, PRESS_CAUTION, type LoggedPush, type PressChoice, type PressFinding, type PushChoice } from './pressed';
 export type { BeadChoice, LaidBead, WeldChoice, WeldFinding } from './welded';
 export { trialsOf, trialWords, type Trial, type TrialChoice, type TriedFinding } from './tried';
 export { seenAt, workOut, type Job, type Repair } from './repair';

@@ -221,14 +221,15 @@ export function planFinding(
   const one = allowancesOf(plan, held.way);
   const forOne = barsFor(stockFit(found.part, stockNeed(outside, one), otherStock(found)), shop.rack);
   const longest = forOne.ok ? forOne.value.reduce((p, q) => (q.lengthMm > p.lengthMm ? q : p)) : null;
-  const from = shop.rack.find((b) => b.id === plan.barId) ?? longest;
+  const chosenBar = shop.rack.find((b) => b.id === plan.barId);
+  const from = chosenBar ?? longest;
   const batch = from && { part: outside, wanted: item.quantity, lathe, bar: from };
   const once = batch ? piecesHeldOnce(batch, one, sheet.job.unit) : { pieces: 1, mind: '' };
   const allowances = allowancesOf(plan, held.way, once.pieces);
   const need = stockNeed(outside, allowances);
   const fit = stockFit(found.part, need, otherStock(found));
   const bars = chooseBars(fit, need, shop.rack, found.volumeMm3 ?? 0);
-  const bar = shop.rack.find((b) => b.id === plan.barId) ?? (bars.ok ? bars.value[0]!.bar : null);
+  const bar = chosenBar ?? (bars.ok ? bars.value[0]!.bar : null);
   const barMm = bar?.diameterMm ?? need.diameter.value;
   const passes = passesFor(segments, plan, lathe, bar ?? { diameterMm: barMm, innerMm: null }, found.part.materialId, shop.drillSets);
   // Of a drawing that does not hold no number is told to be set.

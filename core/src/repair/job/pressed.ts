@@ -3,7 +3,7 @@ import { isDiameter, type Bend } from '../../evidence/readings';
 import { elasticMm, nextPush, yieldForceN, type PressAdvice, type Push } from '../../making/process';
 import { formatWithUnit, placeWithUnit, type LengthUnit } from '../../terms/quantity';
 import { inSentence } from '../../terms/words';
-import { choiceKey, chosenSeen, valueOf } from './choices';
+import { choiceKey, chosenSeen, loggedChoices, valueOf } from './choices';
 import type { JobItem } from './items';
 import type { PlaceFinding } from './place-finding';
 import type { JobSheet } from './records';
@@ -79,16 +79,12 @@ const bentPlace = (item: JobItem, places: readonly PlaceFinding[], said: PressCh
 };
 
 /** What was said of the press; null while nobody did. */
-export const chosenPress = (sheet: Pick<JobSheet, 'choices'>, itemId: string): PressChoice | null =>
+const chosenPress = (sheet: Pick<JobSheet, 'choices'>, itemId: string): PressChoice | null =>
   valueOf<PressChoice>(sheet, choiceKey.press(itemId));
 
 function pushesOf(sheet: JobSheet, itemId: string, bowMm: number): LoggedPush[] {
-  const head = choiceKey.push('');
-  const pushes = sheet.choices
-    .flatMap((c) => {
-      const push = c.key.startsWith(head) ? (c.value as PushChoice | null) : null;
-      return push && push.itemId === itemId && !push.removed ? [{ ...push, id: c.key.slice(head.length), personId: c.personId }] : [];
-    })
+  const pushes = loggedChoices<PushChoice>(sheet, choiceKey.push(''))
+    .filter((p) => p.itemId === itemId)
     .sort((a, b) => Date.parse(a.pushedAt) - Date.parse(b.pushedAt));
   let beforeMm = bowMm;
   return pushes.map((p): LoggedPush => {
@@ -177,7 +173,7 @@ interface Lying {
 /**
  * How a part of an item that is straightened lies in the press; null where nothing of it is, or nobody read how it is bent.
  *
- * @param places as they were found
+ * @param places as they are now
  */
 export function lyingInPress(item: JobItem, places: readonly PlaceFinding[], sheet: JobSheet): Lying | null {
   if (!isStraightened(item)) return null;
@@ -189,21 +185,15 @@ export function lyingInPress(item: JobItem, places: readonly PlaceFinding[], she
   return { place, bend, said, setting: said ? chosen : proposed(place, bend, places) };
 }
 
-/** What to mind of its metal: how far its surface is stretched, and a hard case. */
-function metalWords(metal: Material | undefined, advice: PressAdvice): string[] {
-  if (!metal?.yieldMpa) return [];
-  const strain = (advice.strainTimes * metal.yieldMpa) / metal.youngMpa;
-  return [
-    ...(metal.hardness.startsWith('case')
-      ? ['Its case is hard and cracks before the core yields: little at a time, soft pads, dye after.']
-      : []),
-    ...(strain > STRAIN_MOST
-      ? [
-          `Its surface would be stretched by ${(100 * strain).toFixed(1)} %: cold, that cracks many steels. Remake it, or leave it to somebody who does it hot.`,
-        ]
-      : []),
-  ];
+/** Why a push is not told: its surface would be torn; null where it may be made. */
+function tooFarWords(metal: Material | undefined, advice: PressAdvice): string | null {
+  const strain = metal?.yieldMpa ? (advice.strainTimes * metal.yieldMpa) / metal.youngMpa : 0;
+  return strain > STRAIN_MOST
+    ? `Its surface would be stretched by ${(100 * strain).toFixed(1)} %: cold, that cracks many steels. Remake it, or leave it to somebody who does it hot.`
+    : null;
 }
+
+const CASE_WORDS = 'Its case is hard and cracks before the core yields: little at a time, soft pads, dye after.';
 
 /** A bent part of an item at the press; null where nothing of it is straightened, or nobody read how it is bent. */
 export function pressFinding(item: JobItem, places: readonly PlaceFinding[], sheet: JobSheet): PressFinding | null {
@@ -227,14 +217,16 @@ export function pressFinding(item: JobItem, places: readonly PlaceFinding[], she
   const pressed = { diameterMm, leftMm, rightMm };
   const elastic = metal?.yieldMpa ? elasticMm(pressed, metal.youngMpa, metal.yieldMpa) : null;
   const advice = nextPush(bend.bowMm, log, elastic, mostMm / 2);
+  const tooFar = tooFarWords(metal, advice);
   const lies = { placeId, supportsMm, diameterMm, mostMm };
+  const mindCase = advice.state !== 'straight' && metal?.hardness.startsWith('case');
   return {
     ...base,
     elasticMm: elastic,
     forceN: metal?.yieldMpa ? yieldForceN(pressed, metal.yieldMpa) : null,
-    advice,
+    advice: tooFar === null ? advice : { ...advice, pushMm: null },
     refused: null,
-    sentences: [...told(advice, bend, lies, base.upDeg, log, unit), ...(advice.state === 'straight' ? [] : metalWords(metal, advice))],
+    sentences: [...(tooFar === null ? told(advice, bend, lies, base.upDeg, log, unit) : [tooFar]), ...(mindCase ? [CASE_WORDS] : [])],
   };
 }
 

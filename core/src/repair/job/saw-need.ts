@@ -2,6 +2,7 @@ import type { Outcome } from '../../terms/outcome';
 import { sawFraction, type LengthUnit } from '../../terms/quantity';
 import { barsFor, USUAL_ALLOWANCES, type Bar, type BlankNeed, type StockFit } from '../../making/stock';
 import { choiceKey, sawnOf, versionOfChoice, type SawnChoice } from './choices';
+import { alikeBlanks } from './held-once';
 import type { ItemFinding } from './item-finding';
 import type { JobSheet } from './records';
 import { newestRelease } from './release';
@@ -34,7 +35,7 @@ export function sawNeeds(items: readonly ItemFinding[], sheet: JobSheet): SawNee
     const without = pieces.length - Math.max(sawnOf(sheet, item.id).pieces, begun(found));
     if (without <= 0) return [];
     // What is made again is one alone; what is left of a batch may be less than a whole blank.
-    const each = Math.min(perBlank, without);
+    const each = alikeBlanks(without, perBlank);
     const bar = newestRelease(sheet, item.id) ? plan.bar : null;
     const only = bar && { shape: bar.shape, diameterMm: bar.diameterMm, innerMm: bar.innerMm, finish: bar.finish };
     const version = versionOfChoice(sheet, choiceKey.sawn(item.id));

@@ -1,7 +1,7 @@
 import { trialBounds, type Limits, type TrialBounds, type TrialFeel } from '../../evidence/proof';
 import { formatWithUnit, placeWithUnit, type LengthUnit } from '../../terms/quantity';
 import { inSentence } from '../../terms/words';
-import { choiceKey } from './choices';
+import { choiceKey, loggedChoices } from './choices';
 import { alphaOf } from './measured';
 import type { SegmentFinding } from './part-finding';
 import type { PlaceFinding } from './place-finding';
@@ -57,16 +57,10 @@ export interface ReadSize {
 }
 
 /** Every trial of an item's pieces, oldest first. */
-export function trialsOf(sheet: Pick<JobSheet, 'choices'>, itemId: string): Trial[] {
-  const head = choiceKey.trial('');
-  return sheet.choices
-    .flatMap((c): Trial[] => {
-      const trial = c.key.startsWith(head) ? (c.value as TrialChoice | null) : null;
-      if (!trial || trial.removed || trial.itemId !== itemId) return [];
-      return [{ ...trial, id: c.key.slice(head.length), personId: c.personId }];
-    })
+export const trialsOf = (sheet: Pick<JobSheet, 'choices'>, itemId: string): Trial[] =>
+  loggedChoices<TrialChoice>(sheet, choiceKey.trial(''))
+    .filter((t) => t.itemId === itemId)
     .sort((a, b) => Date.parse(a.triedAt) - Date.parse(b.triedAt));
-}
 
 interface Mate {
   readonly place: PlaceFinding;

@@ -1,7 +1,6 @@
 import { COMPOSITION, materialName, materialOf, UNKNOWN_MATERIAL } from '../../book/materials';
 import { beadOrder, NO_PREHEAT_C, preheatC, runsFor, seamAreaMm2, tackOrder, type Bead, type WeldWay } from '../../making/process';
-import { formatWithUnit } from '../../terms/quantity';
-import { choiceKey, valueOf } from './choices';
+import { choiceKey, loggedChoices, valueOf } from './choices';
 import type { JobItem } from './items';
 import type { PartFinding } from './part-finding';
 import type { JobSheet } from './records';
@@ -64,21 +63,16 @@ export interface WeldFinding {
 /** Warmest between two runs: of plain steel; beside chrome, threads and seals, and of stainless, °C. Ours, within what EN 1011-2 and -3 leave. */
 const BETWEEN_C = { plain: 250, spared: 150 } as const;
 
-export const isWelded = ({ steps }: Pick<JobItem, 'steps'>): boolean => steps.some((s) => s.act === 'weld');
+const isWelded = ({ steps }: Pick<JobItem, 'steps'>): boolean => steps.some((s) => s.act === 'weld');
 
 /** What an item's seam was said to be; null while nobody did. */
-export const chosenWeld = (sheet: Pick<JobSheet, 'choices'>, itemId: string): WeldChoice | null =>
+const chosenWeld = (sheet: Pick<JobSheet, 'choices'>, itemId: string): WeldChoice | null =>
   valueOf<WeldChoice>(sheet, choiceKey.weld(itemId));
 
-function laidOf(sheet: JobSheet, itemId: string): LaidBead[] {
-  const head = choiceKey.bead('');
-  return sheet.choices
-    .flatMap((c) => {
-      const bead = c.key.startsWith(head) ? (c.value as BeadChoice | null) : null;
-      return bead && bead.itemId === itemId && !bead.removed ? [{ ...bead, id: c.key.slice(head.length), personId: c.personId }] : [];
-    })
+const laidOf = (sheet: JobSheet, itemId: string): LaidBead[] =>
+  loggedChoices<BeadChoice>(sheet, choiceKey.bead(''))
+    .filter((b) => b.itemId === itemId)
     .sort((a, b) => Date.parse(a.laidAt) - Date.parse(b.laidAt));
-}
 
 /** Metals of what is joined: of the drawn parts, then of the components. */
 function metalsOf(item: JobItem, parts: readonly PartFinding[], { components }: JobSheet): [string, string] {
@@ -173,9 +167,7 @@ export function weldFinding(item: JobItem, parts: readonly PartFinding[], sheet:
           ]
         : [`All ${runs} runs are laid. Let it cool by itself, covered, then read every bore near it: it moved.`]),
       ...(warm.c !== null && warm.c > betweenC
-        ? [
-            `It has to be warmer than what lies near can bear, ${formatWithUnit(setting.thickMm, sheet.job.unit)} thick: take that off first, or weld it elsewhere.`,
-          ]
+        ? ['It has to be warmer than what lies near can bear: take that off first, or weld it elsewhere.']
         : []),
     ],
   };

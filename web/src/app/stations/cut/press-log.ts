@@ -4,6 +4,7 @@ import {
   countOf,
   formatLength,
   formatWithUnit,
+  isStraightened,
   type LoggedPush,
   PRESS_CAUTION,
   type PressAdvice,
@@ -240,7 +241,10 @@ export class PressLog {
   protected readonly caution = PRESS_CAUTION;
   protected readonly countOf = countOf;
   protected readonly press = computed(() => this.store.repair()?.at?.press ?? null);
-  protected readonly asked = computed(() => this.store.item()?.steps.some((s) => s.act === 'straighten') ?? false);
+  protected readonly asked = computed(() => {
+    const item = this.store.item();
+    return item !== null && isStraightened(item);
+  });
   protected readonly setting = signal(false);
   private readonly lies = computed(() => this.press()?.setting ?? null);
   protected readonly first = linkedSignal<number | null>(() => this.lies()?.supportsMm?.[0] ?? null);

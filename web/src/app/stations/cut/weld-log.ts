@@ -29,7 +29,7 @@ const START = { seam: 'fillet', sizeMm: null, bevelDeg: '0', diameterMm: null, t
         }
         <div aria-live="polite">
           @for (s of w.sentences; track s) {
-            <p class="do">{{ s }}</p>
+            <p class="do" [class.said]="$first && w.setting && w.preheatC === null">{{ s }}</p>
           }
         </div>
         @if (w.setting && !setting()) {
