@@ -42,6 +42,7 @@ import {
 } from '@iron-patch/core';
 import { array, boolean, lazy, mixed, object, string, type AnyObjectSchema } from 'yup';
 import { BENCH_VALUES } from './bench-choice';
+import { FRONT_VALUES } from './front-choice';
 import { idOf, lengthOf, MOST_PIECES, numberOf, oneOf, optionalIdOf, yes } from './fields';
 import { partInput, typedLimits } from './part';
 import { shapeOf } from './shape';
@@ -216,6 +217,7 @@ export const CHOICE_VALUES: Readonly<Record<string, AnyObjectSchema>> = {
       .optional(),
   }),
   ...BENCH_VALUES,
+  ...FRONT_VALUES,
   fit,
   runs: shapeOf<RunsChoice>({ kind: oneOf('what runs here', PAIR_KINDS) }),
   running: shapeOf<RunningChoice>({

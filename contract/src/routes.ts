@@ -2,6 +2,8 @@
 export const routes = {
   shop: '/api/shop',
   shopCard: '/api/shop/card',
+  rates: '/api/shop/rates',
+  ratesHistory: '/api/shop/rates/history',
   person: (id: string) => `/api/people/${id}`,
   machine: (id: string) => `/api/machines/${id}`,
   bar: (id: string) => `/api/bars/${id}`,

@@ -4,6 +4,7 @@ import { drillSetInput } from './drill-set';
 import { dateOrNull, decimalMark, lengthOf, numberOf, oneOf } from './fields';
 import { instrumentInput } from './instrument';
 import { latheFields, machineInput } from './machine';
+import { ratesInput } from './rates';
 import { toolInput } from './tool';
 import { requiredText, textOf, TEXT_LIMITS } from './text';
 
@@ -50,6 +51,7 @@ export const shopCardInput = object({
   tools: array(toolInput.omit(['removed']).shape({ id: cardId() }))
     .strict()
     .notRequired(),
+  rates: ratesInput.notRequired().default(undefined),
   drillSets: array(drillSetInput.omit(['removed']).shape({ id: cardId() }))
     .strict()
     .notRequired(),

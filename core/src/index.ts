@@ -20,6 +20,7 @@ export * from './making/holdings';
 export * from './making/schedule';
 export * from './making/process';
 export * from './making/coach';
+export * from './making/costing';
 export * from './evidence/proof';
 export * from './repair/exchange';
 export * from './evidence/diagnosis';

@@ -38,6 +38,7 @@ import { mountPhotos } from './photos';
 import { mountProofs } from './proofs';
 import { mountRack } from './rack';
 import { mountSaw } from './saw';
+import { mountRates } from './rates';
 import { mountReadings } from './readings';
 import { mountReleases } from './releases';
 import { mountSearch } from './search';
@@ -141,6 +142,7 @@ export function createApp({ pool, live, log, standings, bench, webDirectory, ...
   mountShopRecord(app, pool, machines);
   mountRack(app, pool);
   mountSaw(app, pool, standings);
+  mountRates(app, pool);
   mountHouseRules(app, pool, { standings, bench });
   mountFloor(app, pool, standings);
   mountSearch(app, pool);

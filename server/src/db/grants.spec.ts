@@ -22,6 +22,7 @@ const ADDED_TO = [
   'instrument_checks',
   'notes',
   'proofs',
+  'rates',
   'readings',
   'releases',
   'photo_pixels',

@@ -13,12 +13,13 @@ import {
   type PersonRecord,
 } from '@iron-patch/core';
 import { saveDrillSet } from '../drills';
-import { check, PLAIN_BAR, shopCardInput } from '@iron-patch/contract';
+import { check, PLAIN_BAR, shopCardInput, type RatesInput } from '@iron-patch/contract';
 import { inTransaction, statements, type Db, type Pool } from '../db';
 import { changeHouseRule } from '../house-rules/house-rule-queries';
 import { saveMachine } from '../machines';
 import { savePerson } from '../people';
 import { saveBar } from '../rack';
+import { changeRates } from '../rates';
 import { saveTool } from '../tooling';
 import { changeShopCard, shopCard } from './shop-queries';
 import sql from './first-shop.sql';
@@ -38,6 +39,7 @@ export interface ShopCard {
   readonly instruments: readonly CardInstrument[];
   readonly drillSets?: readonly Omit<DrillSet, 'version'>[];
   readonly tools?: readonly Omit<CribTool, 'version'>[];
+  readonly rates?: RatesInput;
 }
 
 /** An instrument of a card: its own record may be left out. */
@@ -78,6 +80,7 @@ async function storeShop(db: Db, card: ShopCard): Promise<void> {
   for (const { id, ...set } of card.drillSets ?? []) await saveDrillSet(db, id, 0, { ...set, removed: false });
   for (const { id, ...tool } of card.tools ?? []) await saveTool(db, id, 0, { ...tool, removed: false });
   for (const { id, ...bar } of card.rack) await saveBar(db, id, 0, { ...bar, why: 'came with the shop’s card', removed: false }, null);
+  if (card.rates) await changeRates(db, 0, card.rates, null);
   for (const rule of card.houseRules ?? []) await startRule(db, rule);
 }
 

@@ -8,6 +8,7 @@ import { allChecks, allInstruments } from '../instruments/instrument-queries';
 import { allMachines } from '../machines';
 import { allPeople } from '../people';
 import { allBars } from '../rack';
+import { currentRates, tookRows } from '../rates';
 import { allTools } from '../tooling';
 import sql from './shop.sql';
 
@@ -40,6 +41,8 @@ export async function loadShop(db: Db): Promise<Shop> {
     rack: await allBars(db),
     drillSets: await allDrillSets(db),
     tools: await allTools(db),
+    rates: await currentRates(db),
+    took: await tookRows(db),
   };
 }
 

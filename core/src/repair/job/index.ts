@@ -88,4 +88,20 @@ export type { RunsHere } from './runs-here';
 export { madeSizeMm, originalSizeMm, SAME_SIZE_SHARE } from './made-size';
 export { axisStartMm } from './on-axis';
 export type { PictureFinding } from './diagnosis-finding';
-export { routesOf } from './routes';
+export { routeIdsOf, routesOf } from './routes';
+export {
+  consideredRoutes,
+  CONSIDERED_STATES,
+  layOut,
+  ownRoute,
+  proposeRoute,
+  untouchedOf,
+  type ConsideredAct,
+  type ConsideredBuy,
+  type ConsideredChoice,
+  type ConsideredStock,
+  type EstimatedThen,
+  type LaidOut,
+} from './considered';
+export type { RouteAct, RouteFinding } from './route-finding';
+export { chosenWay, spentAgainst, spentOn, type SpentChoice, type SpentRow } from './spent';

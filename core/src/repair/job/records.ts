@@ -1,4 +1,5 @@
 import type { DrillSet } from '../../book/drills';
+import type { Rates, TookRow } from '../../making/costing';
 import type { CribTool } from '../../making/tooling';
 import type { HouseRule } from '../../book/fits';
 import type { DecimalMark, LengthUnit } from '../../terms/quantity';
@@ -339,6 +340,19 @@ export interface HouseRuleChange {
   readonly at: string;
 }
 
+/** What the shop asks for its work, with the version that a change must name. */
+export interface RatesRecord extends Rates {
+  readonly version: number;
+}
+
+/** One version of what the shop asks, with who set it; nobody where it came with the shop. */
+export interface RatesChange {
+  readonly version: number;
+  readonly rates: Rates;
+  readonly personId: string | null;
+  readonly at: string;
+}
+
 /** What the shop has, the same for every job. */
 export interface Shop {
   readonly card: ShopCardRecord;
@@ -353,4 +367,8 @@ export interface Shop {
   readonly drillSets: readonly DrillSet[];
   /** Cutters, reamers, taps and dies that hang in the crib. */
   readonly tools: readonly CribTool[];
+  /** Null while nobody said what an hour costs. */
+  readonly rates: RatesRecord | null;
+  /** Acts of jobs that are done, the newest first. */
+  readonly took: readonly TookRow[];
 }

@@ -19,6 +19,7 @@ import type { JobSheet, ReadingRecord, Shop } from './records';
 import type { MovedFigure } from './release';
 import { readAsReworked } from './reworked';
 import type { SizeCut } from './size-cut';
+import { routeFindings, type RouteFinding } from './route-finding';
 import { seatFindings, type SeatFinding } from './seat-finding';
 import type { StationStanding } from '../../terms/stations';
 import { nextMove, standings } from './stations';
@@ -31,6 +32,8 @@ export interface Job {
   /** Acts that destroy evidence, with what they would take. */
   readonly pointsOfNoReturn: readonly PointOfNoReturn[];
   readonly diagnosis: DiagnosisFinding;
+  /** Ways to put it right, side by side. */
+  readonly routes: readonly RouteFinding[];
   readonly fits: readonly FitFinding[];
   /** Shafts that stay, for which the new part has the hole. */
   readonly bores: readonly BoreFinding[];
@@ -115,6 +118,7 @@ export function workOut(sheet: JobSheet, shop: Shop): Repair {
     places,
     pointsOfNoReturn: noReturn,
     diagnosis,
+    routes: routeFindings(sheet, places, shop),
     fits,
     bores,
     seats: seatFindings(now, sheet),

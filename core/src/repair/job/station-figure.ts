@@ -6,13 +6,14 @@ import type { StationId } from '../../terms/stations';
 type Found = Figure | null | undefined;
 
 /** Every figure of a job that can be touched, by which a kept key is found again. */
-export function everyFigure({ places, fits, bores, seats, part, plan, cuts, proofs, releasable }: Repair): Figure[] {
+export function everyFigure({ places, routes, fits, bores, seats, part, plan, cuts, proofs, releasable }: Repair): Figure[] {
   const all: Found[] = [
     ...releasable,
     ...places.flatMap((f) => [f, ...f.after]).flatMap(ofPlace),
     ...fits.flatMap((f) => (f.figures ? (Object.values(f.figures) as Figure[]) : [])),
     ...bores.flatMap((b) => (b.figures ? (Object.values(b.figures) as Figure[]) : [])),
     ...seats.flatMap((s) => [s.lower, s.upper]),
+    ...routes.flatMap((r) => [r.price, r.minutes]),
     ...(part?.dimensions.map((d) => d.figure) ?? []),
     part?.mass,
     plan?.need.length,

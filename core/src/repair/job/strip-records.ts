@@ -101,7 +101,7 @@ export interface Item<T> {
 }
 
 /** The choices of a kind that were not taken off again, oldest first. */
-function itemsOf<T extends { readonly removed: boolean }>(sheet: Pick<JobSheet, 'choices'>, kind: string): Item<T>[] {
+export function itemsOf<T extends { readonly removed: boolean }>(sheet: Pick<JobSheet, 'choices'>, kind: string): Item<T>[] {
   const head = `${kind}:`;
   return sheet.choices
     .filter((c) => c.key.startsWith(head) && c.value !== null && !(c.value as T).removed)

@@ -73,6 +73,8 @@ export const testShop: Shop = {
   machines: [],
   drillSets: [],
   tools: [],
+  rates: null,
+  took: [],
 };
 
 export const testJob: JobSheet['job'] = {

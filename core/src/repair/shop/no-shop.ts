@@ -12,4 +12,6 @@ export const NO_SHOP: Shop = {
   rack: [],
   drillSets: [],
   tools: [],
+  rates: null,
+  took: [],
 };

@@ -1,0 +1,2 @@
+export { changeRates, currentRates, tookRows } from './rate-queries';
+export { mountRates } from './rate-routes';
