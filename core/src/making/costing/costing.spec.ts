@@ -6,6 +6,7 @@ import { actMinutes } from './act-minutes';
 import { COST_ACT_IDS, COST_ACTS } from './cost-acts.data';
 import { priceOf, type PriceInput } from './price';
 import type { Rates } from './rates';
+import { readyOn } from './ready-on';
 import { ROUTE_TAKES } from './route-takes.data';
 import { deviationOf3, meanOf3, together, type ThreePoint } from './spread';
 import { actTook } from './took';
@@ -167,6 +168,18 @@ describe('price', () => {
     expect(total!.limits!.lower).toBeCloseTo(fixed + (minutes.limits!.lower / 60) * 38, 1);
     expect(total!.limits!.upper).toBeCloseTo(fixed + (minutes.limits!.upper / 60) * 38, 1);
   });
+});
+
+describe('the day on which it can be ready', () => {
+  it.each([
+    // 2026-11-27 is a Friday.
+    ['2026-11-27', 0, 60, '2026-11-27'],
+    ['2026-11-27', 0, 7 * 60, '2026-11-30'],
+    ['2026-11-28', 0, 30, '2026-11-30'],
+    ['2026-11-27', 2, 13 * 60, '2026-12-02'],
+    ['2026-12-31', 0, 0, '2026-12-31'],
+    ['2026-02-27', 15, 60, '2026-03-16'],
+  ])('%s, %d days of waiting, %d min: %s', (today, wait, minutes, day) => expect(readyOn(today, wait, minutes)).toBe(day));
 });
 
 describe('routes', () => {

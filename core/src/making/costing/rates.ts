@@ -30,3 +30,16 @@ export interface Rates {
   readonly minimumMinor: number;
   readonly taxPercent: number;
 }
+
+/** What the shop asks for its work, with the version that a change must name. */
+export interface RatesRecord extends Rates {
+  readonly version: number;
+}
+
+/** One version of what the shop asks, with who set it; nobody where it came with the shop. */
+export interface RatesChange {
+  readonly version: number;
+  readonly rates: Rates;
+  readonly personId: string | null;
+  readonly at: string;
+}

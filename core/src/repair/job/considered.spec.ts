@@ -131,6 +131,15 @@ describe('a route that is chosen lays out its items', () => {
     expect(layOut(dated, sheet, []).find((l) => l.value.kind === 'buy')!.value.leadDays).toBe(4);
   });
 
+  it('laid out twice, it is what it was', () => {
+    const route = proposeRoute('bush-hole', barrel, places, 0, 1);
+    const values = layOut(route, sheet, []).map((l, i) => [choiceKey.item(`n${i}`), l.value] as const);
+    const on = withChoices(sheet, ...values);
+    const again = layOut(route, on, jobItems(on));
+    expect(again.map((l) => l.item?.id)).toEqual(['n0', 'n1', 'n2']);
+    expect(again.map((l) => l.value.steps.length)).toEqual(values.map(([, v]) => v.steps.length));
+  });
+
   it('what nobody touched goes with its route where another is chosen', () => {
     const route = proposeRoute('bush-hole', barrel, places, 0, 1);
     const values = layOut(route, sheet, []).map((l, i) => [choiceKey.item(`n${i}`), l.value] as const);

@@ -193,8 +193,8 @@ export interface LaidOut {
 }
 
 /**
- * Items that a chosen route lays out. One of the same kind that the component asks for already is taken up instead of a second; what is
- * bought with a size, a source or days takes them from the route.
+ * Items that a chosen route lays out. One that it laid out before, or that the component asks for already, is taken up instead of a second;
+ * what is bought takes its days from the route.
  *
  * @param items what the job does already
  */
@@ -205,9 +205,11 @@ export function layOut(route: ConsideredChoice, sheet: Pick<JobSheet, 'component
   const free = [...items];
   return takes.map(({ kind, name, steps }, i): LaidOut => {
     const whole = name.startsWith('{part}');
-    const at = whole ? free.findIndex((x) => x.kind === kind && (!component || x.componentIds.includes(component.id))) : -1;
-    const had = at >= 0 ? free.splice(at, 1)[0]! : null;
     const words = name.replace('{part}', component?.name ?? sheet.job.title);
+    const own = (x: JobItem): boolean => x.kind === kind && x.name === words && x.route === route.name;
+    const asked = (x: JobItem): boolean => whole && x.kind === kind && (!component || x.componentIds.includes(component.id));
+    const at = free.some(own) ? free.findIndex(own) : free.findIndex(asked);
+    const had = at >= 0 ? free.splice(at, 1)[0]! : null;
     const value = had ? choiceOf(had) : newItem(kind, words, kind === 'make' && !whole ? [] : of, items.length + i);
     const bought = kind === 'buy' ? route.bought.find((b) => words.toLowerCase().includes(b.what.toLowerCase())) : undefined;
     const known = new Set(value.steps.map((s) => s.what));

@@ -1,4 +1,5 @@
 export * from './records';
+export * from './photo-records';
 export * from './choices';
 export { takenReading, type TypedOut } from './taken-reading';
 export { liveReadings } from './live-readings';
@@ -104,4 +105,4 @@ export {
   type LaidOut,
 } from './considered';
 export type { RouteAct, RouteFinding } from './route-finding';
-export { chosenWay, spentAgainst, spentOn, type SpentChoice, type SpentRow } from './spent';
+export { chosenWay, handsPrice, spentAgainst, spentOn, type SpentChoice, type SpentRow } from './spent';

@@ -1,11 +1,12 @@
 import type { DrillSet } from '../../book/drills';
-import type { Rates, TookRow } from '../../making/costing';
+import type { RatesRecord, TookRow } from '../../making/costing';
 import type { CribTool } from '../../making/tooling';
 import type { HouseRule } from '../../book/fits';
 import type { DecimalMark, LengthUnit } from '../../terms/quantity';
 import type { PlaceKind, Holding, InstrumentKind, Quantity, Side, Suspicion } from '../../evidence/readings';
 import type { Lathe, Machine } from '../../making/setups';
 import type { Bar } from '../../making/stock';
+import type { PhotoRecord } from './photo-records';
 
 /** Things that can hurt somebody on this job; each raises its caution. */
 export const HAZARDS = [
@@ -289,28 +290,6 @@ export interface NoteRecord {
   readonly at: string;
 }
 
-/** A spot on a photograph, in shares of its width and height from the upper left, tied to a place or to a word. */
-export interface PhotoMarker {
-  readonly id: string;
-  readonly x: number;
-  readonly y: number;
-  readonly placeId: string | null;
-  readonly text: string;
-}
-
-/** A photograph of a job; its pixels are fetched apart. */
-export interface PhotoRecord {
-  readonly id: string;
-  readonly jobId: string;
-  readonly caption: string;
-  readonly widthPx: number;
-  readonly heightPx: number;
-  readonly markers: readonly PhotoMarker[];
-  readonly personId: string;
-  readonly at: string;
-  readonly version: number;
-}
-
 /** Everything stored of one job. */
 export interface JobSheet {
   readonly job: JobRecord;
@@ -336,19 +315,6 @@ export interface HouseRuleChange {
   readonly version: number;
   readonly rule: HouseRule | null;
   readonly because: string;
-  readonly personId: string | null;
-  readonly at: string;
-}
-
-/** What the shop asks for its work, with the version that a change must name. */
-export interface RatesRecord extends Rates {
-  readonly version: number;
-}
-
-/** One version of what the shop asks, with who set it; nobody where it came with the shop. */
-export interface RatesChange {
-  readonly version: number;
-  readonly rates: Rates;
   readonly personId: string | null;
   readonly at: string;
 }

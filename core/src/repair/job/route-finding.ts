@@ -12,7 +12,7 @@ import {
   type ThreePoint,
   type WorkSize,
 } from '../../making/costing';
-import { MACHINE_WORDS, type Machine, type MachineKind } from '../../making/setups';
+import { MACHINE_WORDS, type Machine } from '../../making/setups';
 import { countOf, inSentence } from '../../terms/words';
 import type { Figure } from '../../terms/working';
 import { chosenRoute } from './choices';
@@ -138,7 +138,7 @@ function routeFinding(
     waitDays: days.length ? Math.max(...days) : null,
     undated: value.bought.filter((b) => b.leadDays === null).map((b) => b.what),
     missing: [...kinds].flatMap((k) =>
-      k === 'bench' || shop.machines.some((m) => m.kind === k) ? [] : [MACHINE_WORDS[k as MachineKind].toLowerCase()],
+      k === 'bench' || shop.machines.some((m) => m.kind === k) ? [] : [MACHINE_WORDS[k].toLowerCase()],
     ),
     keptAlive: copies && chosen?.survivesCopy && !cause?.cure.trim() ? `${inSentence(chosen.name)} goes on` : null,
   };

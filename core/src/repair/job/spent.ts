@@ -1,4 +1,4 @@
-import type { CostAct } from '../../making/costing';
+import type { CostAct, Rates } from '../../making/costing';
 import { choiceKey, loggedChoices } from './choices';
 import { consideredRoutes, type ConsideredChoice } from './considered';
 import type { JobSheet } from './records';
@@ -45,3 +45,7 @@ export function spentAgainst(sheet: Pick<JobSheet, 'choices'>): SpentRow[] {
     tookMin: took.get(act) ?? null,
   }));
 }
+
+/** What that many minutes of hands come to at the shop's hour, whole money. */
+export const handsPrice = (minutes: number, { hourMinor }: Pick<Rates, 'hourMinor'>): number =>
+  Math.round((minutes / 60) * hourMinor) / 100;

@@ -8,6 +8,9 @@ export interface WorkingLine {
   readonly text: string;
 }
 
+/** From here on minutes are told in hours. */
+const HOURS_FROM_MIN = 120;
+
 /** How deep a chain is told before it only names what it rests on. */
 export const DEEPEST_LEVEL = 5;
 
@@ -57,7 +60,7 @@ export function showValue(figure: Figure, unit: LengthUnit, decimals = USUAL_DEC
     case 'torque':
       return unit === 'in' ? `${significant(figure.value / NM_PER_LBF_FT, 3)} lbf·ft` : `${significant(figure.value, 3)} Nm`;
     case 'time':
-      return `${figure.value.toFixed(1)} min`;
+      return figure.value < HOURS_FROM_MIN ? `${figure.value.toFixed(1)} min` : `${(figure.value / 60).toFixed(1)} h`;
     case 'price':
       return figure.value.toFixed(2);
     case 'ratio':

@@ -174,7 +174,7 @@ export class Crib {
   protected lastCheck(i: InstrumentRecord): string {
     const check = this.shop.shop().instrumentChecks.findLast((c) => c.instrumentId === i.id);
     if (!check) return 'never here';
-    const who = this.shop.shop().people.find((p) => p.id === check.personId)?.name ?? 'somebody';
+    const who = this.shop.personName(check.personId, 'somebody');
     const off = check.readMm - check.referenceMm;
     const unit = this.unit();
     return `${this.clock.dayOf(check.at)}, ${check.reference}: ${off >= 0 ? '+' : ''}${formatLength(off, unit)} ${unit} (${formatLength(off, otherUnit(unit))}), ${who}`;

@@ -25,6 +25,8 @@ export const ShopStore = signalStore(
     };
     return {
       load,
+      /** What somebody who works here, or did, is called; `unknown` for nobody that is known. */
+      personName: (id: string | null | undefined, unknown = ''): string => store.shop().people.find((p) => p.id === id)?.name ?? unknown,
       /** Stores a record of the shop over the version that was opened, 0 for a new one, and shows the shop as it is then. */
       async save<R>(path: string, input: object, version: number): Promise<R> {
         const stored = await api.put<R>(path, input, version);

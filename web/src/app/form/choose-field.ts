@@ -13,8 +13,11 @@ export type Option = readonly [value: string, words: string];
   selector: 'ip-choose',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <label [for]="id">{{ label() }}</label>
+    @if (label()) {
+      <label [for]="id">{{ label() }}</label>
+    }
     <select
+      [attr.aria-label]="label() ? null : spoken()"
       [id]="id"
       [name]="name()"
       [attr.data-field]="where()"
@@ -32,6 +35,8 @@ export type Option = readonly [value: string, words: string];
 })
 export class ChooseField extends FormField<string | null> {
   readonly options = input.required<readonly Option[]>();
+  /** Read out where no label is shown. */
+  readonly spoken = input('');
   readonly value = input<string>('');
   /** True where the empty choice is stored as null. */
   readonly orNull = input(false);

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, effect, inject, input, signal, untracked } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, output, signal, untracked } from '@angular/core';
 import { parseSignedNumber } from '@iron-patch/core';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { DecimalMarks } from '../data/decimal-marks';
@@ -12,10 +12,13 @@ import { UNREADABLE } from './problem-validator';
   imports: [NzInputModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <label [for]="id" [class.must]="required()">{{ label() }}</label>
+    @if (label()) {
+      <label [for]="id" [class.must]="required()">{{ label() }}</label>
+    }
     <input
       nz-input
       class="fig"
+      [attr.aria-label]="label() ? null : spoken()"
       inputmode="decimal"
       autocomplete="off"
       [id]="id"
@@ -36,17 +39,23 @@ import { UNREADABLE } from './problem-validator';
 export class NumberField extends FormField<number | null> {
   private readonly marks = inject(DecimalMarks);
   readonly placeholder = input('');
+  /** Read out where no label is shown. */
+  readonly spoken = input('');
+  readonly value = input<number | null>(null);
+  /** What cannot be read is handed on as NaN, which no check lets pass. */
+  readonly valueChange = output<number | null>();
   protected readonly text = signal('');
   private readonly unread = signal('');
   private lastGiven: number | null | undefined;
+  private readonly now = computed(() => (this.inForm() ? (this.held() ?? null) : this.value()));
   protected readonly wrong = (): string => this.unread() || this.problem();
 
   constructor() {
     super();
     effect(() => {
-      const value = this.held() ?? null;
+      const value = this.now();
       untracked(() => {
-        if (value === this.lastGiven || (value === null && this.unread())) return;
+        if (Object.is(value, this.lastGiven) || (value === null && this.unread())) return;
         this.lastGiven = value;
         this.text.set(value === null ? '' : String(value));
         this.setUnread('');
@@ -63,10 +72,14 @@ export class NumberField extends FormField<number | null> {
     const text = this.marks.typed(event);
     this.text.set(text);
     const parsed = parseSignedNumber(text);
-    if (text.trim() !== '' && !parsed.ok) return this.setUnread(parsed.problems[0]!.message);
-    this.unread.set('');
-    this.lastGiven = parsed.ok ? parsed.value.value : null;
+    const unreadable = text.trim() !== '' && !parsed.ok;
+    if (unreadable) {
+      this.setUnread(parsed.problems[0]!.message);
+      if (this.inForm()) return;
+    } else this.unread.set('');
+    this.lastGiven = parsed.ok ? parsed.value.value : unreadable ? NaN : null;
     this.hand(this.lastGiven);
+    this.valueChange.emit(this.lastGiven);
   }
 
   private setUnread(message: string): void {

@@ -10,7 +10,9 @@ import { FormField } from './form-field';
   imports: [NzInputModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <label [for]="id" [class.must]="required()">{{ label() }}</label>
+    @if (label()) {
+      <label [for]="id" [class.must]="required()">{{ label() }}</label>
+    }
     @if (rows() > 0) {
       <textarea
         nz-input
@@ -35,6 +37,7 @@ import { FormField } from './form-field';
         [value]="text()"
         [placeholder]="placeholder()"
         [attr.list]="list() || null"
+        [attr.aria-label]="label() ? null : spoken()"
         [attr.inputmode]="inputmode()"
         [attr.data-field]="where()"
         [attr.aria-required]="required() || null"
@@ -50,6 +53,8 @@ import { FormField } from './form-field';
 })
 export class TextField extends FormField<string> {
   private readonly marks = inject(DecimalMarks);
+  /** Read out where no label is shown. */
+  readonly spoken = input('');
   readonly value = input<string>('');
   /** 0 for one line. */
   readonly rows = input(0);

@@ -80,7 +80,7 @@ export class HouseRules {
   }
 
   protected name(personId: string | null): string {
-    return personId === null ? 'With the shop' : (this.shop.shop().people.find((p) => p.id === personId)?.name ?? 'Somebody');
+    return personId === null ? 'With the shop' : this.shop.personName(personId, 'Somebody');
   }
 
   protected typeRate(text: string): void {

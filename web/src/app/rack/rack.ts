@@ -72,7 +72,7 @@ export class Rack {
   }
 
   protected who(c: BarCount): string {
-    return this.shop.shop().people.find((p) => p.id === c.personId)?.name ?? '';
+    return this.shop.personName(c.personId);
   }
 
   protected open(what: string): void {

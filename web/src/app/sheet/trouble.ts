@@ -62,6 +62,6 @@ export class Trouble {
   }
 
   protected who(r: ReadingRecord): string {
-    return this.shop.shop().people.find((p) => p.id === r.personId)?.name ?? '';
+    return this.shop.personName(r.personId);
   }
 }

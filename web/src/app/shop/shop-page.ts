@@ -3,13 +3,14 @@ import { RouterLink } from '@angular/router';
 import { ShopStore } from '../data';
 import { Machines } from './machines';
 import { People } from './people';
+import { RatesForm } from './rates-form';
 import { ShopForm } from './shop-form';
 import { openSteps } from './steps';
 
 /** The shop as it is: what it is called, who works there, what stands in it. */
 @Component({
   selector: 'ip-shop',
-  imports: [RouterLink, ShopForm, People, Machines],
+  imports: [RouterLink, ShopForm, RatesForm, People, Machines],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="page">
@@ -24,6 +25,8 @@ import { openSteps } from './steps';
       <ip-people />
       <h2>Machines</h2>
       <ip-machines />
+      <h2>What an hour costs</h2>
+      <ip-rates-form />
       <p class="also">
         Instruments and drills stand in the <a routerLink="/crib">crib</a>, bars and offcuts on the <a routerLink="/rack">rack</a>, fits in
         the <a routerLink="/house-rules">house rules</a>.

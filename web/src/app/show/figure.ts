@@ -60,8 +60,11 @@ export class FigureButton {
   readonly size = input(16);
   readonly strong = input(false);
   readonly withOther = input(false);
+  /** To the whole, where more would only look sure; its working has the rest. */
+  readonly whole = input(false);
   protected readonly text = computed(() => {
     const f = this.figure();
+    if (this.whole()) return String(Math.round(f.value));
     return f.measure === 'length' ? formatLength(f.value, this.store.unit()) : showValue(f, this.store.unit());
   });
   protected readonly other = computed(() => {

@@ -208,7 +208,7 @@ export class TriedFit {
   }
 
   protected told(t: Trial): string {
-    const who = this.shop.shop().people.find((p) => p.id === t.personId)?.name ?? '';
+    const who = this.shop.personName(t.personId);
     return [who, t.partTempC === null ? '' : `at ${t.partTempC} °C`].filter(Boolean).join(', ');
   }
 

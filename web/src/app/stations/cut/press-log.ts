@@ -282,7 +282,7 @@ export class PressLog {
   protected stayed = ({ beforeMm, afterMm }: LoggedPush): number => Math.abs(beforeMm - afterMm);
 
   protected who(id: string): string {
-    return this.shop.shop().people.find((p) => p.id === id)?.name ?? '';
+    return this.shop.personName(id);
   }
 
   protected async set(placeId: string): Promise<void> {

@@ -226,7 +226,7 @@ export class WeldLog {
   }
 
   protected told({ personId, tempC }: LaidBead): string {
-    const who = this.shop.shop().people.find((p) => p.id === personId)?.name ?? '';
+    const who = this.shop.personName(personId);
     return [who, tempC === null ? '' : `at ${tempC} °C`].filter(Boolean).join(', ');
   }
 

@@ -127,7 +127,7 @@ export class Decide {
 
   protected reasonOf({ place }: PlaceFinding): string {
     const choice = this.store.sheet()?.choices.find((c) => c.key === choiceKey.fit(place.id));
-    const who = this.shop.shop().people.find((p) => p.id === choice?.personId)?.name ?? 'somebody';
+    const who = this.shop.personName(choice?.personId, 'somebody');
     const why = choice?.reason ? `Why: ${choice.reason}` : 'No reason was written down.';
     return `Chosen by ${who}. ${why}`;
   }

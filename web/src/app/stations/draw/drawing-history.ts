@@ -130,7 +130,7 @@ export class DrawingHistory {
   }
 
   protected nameOf(personId: string): string {
-    return this.shop.shop().people.find((p) => p.id === personId)?.name ?? personId;
+    return this.shop.personName(personId, personId);
   }
 
   protected told(changes: readonly string[]): string {

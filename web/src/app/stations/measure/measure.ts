@@ -123,6 +123,6 @@ export class Measure {
   }
 
   protected who(r: ReadingRecord): string {
-    return this.shop.shop().people.find((p) => p.id === r.personId)?.name ?? '';
+    return this.shop.personName(r.personId);
   }
 }

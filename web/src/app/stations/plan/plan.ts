@@ -193,7 +193,7 @@ export class Plan {
   }
 
   protected who(id: string): string {
-    return this.shop.shop().people.find((p) => p.id === id)?.name ?? '';
+    return this.shop.personName(id);
   }
 
   /** A bar that was put on the rack from here is sawn from at once. */

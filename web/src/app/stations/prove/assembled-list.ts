@@ -174,7 +174,7 @@ export class AssembledList {
   }
 
   protected who(id: string): string {
-    return this.shop.shop().people.find((p) => p.id === id)?.name ?? '';
+    return this.shop.personName(id);
   }
 
   protected of(c: AssembledCheck): Typed {

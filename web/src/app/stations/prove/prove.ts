@@ -150,7 +150,7 @@ export class Prove {
   }
 
   protected who(id: string): string {
-    return this.shop.shop().people.find((p) => p.id === id)?.name ?? '';
+    return this.shop.personName(id);
   }
 
   protected pick(p: ProofFinding): void {

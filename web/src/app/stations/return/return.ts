@@ -26,13 +26,25 @@ import { StateMark } from '../../mark';
 import { DraftNote } from '../../form';
 import { CautionNote } from '../../show';
 import { LicensedMatters } from '../licensed-matters';
+import { TimeSpent } from './time-spent';
 
 const NOTHING_SAID: ReturnChoice = { lesson: '', stillToDo: '', outcome: 'passed', beforeUse: '', unproved: '', undone: '' };
 
 /** The hand-over: the report with measured sizes, what the customer still does, and one lesson. */
 @Component({
   selector: 'ip-return',
-  imports: [FormsModule, NzCheckboxModule, NzInputModule, CautionNote, LicensedMatters, StateMark, ShopTimePipe, RouterLink, DraftNote],
+  imports: [
+    FormsModule,
+    NzCheckboxModule,
+    NzInputModule,
+    CautionNote,
+    LicensedMatters,
+    StateMark,
+    ShopTimePipe,
+    RouterLink,
+    DraftNote,
+    TimeSpent,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (stored(); as r) {
@@ -95,6 +107,7 @@ const NOTHING_SAID: ReturnChoice = { lesson: '', stillToDo: '', outcome: 'passed
         <ip-caution [hazard]="h" />
       }
     </section>
+    <ip-time-spent />
     <form (ngSubmit)="save()">
       <ip-draft-note [kept]="kept" />
       <label
@@ -291,7 +304,7 @@ export class Return {
   };
 
   protected who(id: string): string {
-    return this.shop.shop().people.find((p) => p.id === id)?.name ?? '';
+    return this.shop.personName(id);
   }
 
   /** Whether something is held that this reason would let pass, or the reason is on record. */
