@@ -5,6 +5,17 @@ export { componentInput, type ComponentInput } from './component';
 export { placeInput, type PlaceInput } from './place';
 export { readingInput, readingsFileInput, CLOCK_SLACK_MIN } from './reading';
 export { choiceInput, CHOICE_VALUES, type ChoiceInput } from './choice';
+export {
+  isQuoteToken,
+  quoteAnswerInput,
+  quoteInput,
+  quoteLinkInput,
+  quoteWithdrawalInput,
+  type QuoteAnswerInput,
+  type QuoteInput,
+  type QuoteLinkInput,
+  type QuoteWithdrawalInput,
+} from './quote';
 export { MOST_MINOR, ratesInput, type RatesInput } from './rates';
 export { proofInput, type ProofInput } from './proof';
 export { releaseInput, type ReleaseInput } from './release';

@@ -40,6 +40,13 @@ export const routes = {
   choiceHistory: (id: string, key: string) => `/api/jobs/${id}/choices/${key}/history`,
   releases: (id: string) => `/api/jobs/${id}/releases`,
   proofs: (id: string) => `/api/jobs/${id}/proofs`,
+  quotes: (id: string) => `/api/jobs/${id}/quotes`,
+  quotePdf: (id: string) => `/api/quotes/${id}/quote.pdf`,
+  quoteLink: (id: string) => `/api/quotes/${id}/link`,
+  quoteWithdrawal: (id: string) => `/api/quotes/${id}/withdrawal`,
+  /** The page for the customer, and its pictures: outside the API, for people without the program. */
+  quotePage: (token: string) => `/q/${token}`,
+  quotePicture: (token: string, id: string) => `/q/${token}/${id}.jpg`,
   notes: (id: string) => `/api/jobs/${id}/notes`,
   photos: (id: string) => `/api/jobs/${id}/photos`,
   photo: (id: string) => `/api/photos/${id}`,

@@ -7,7 +7,8 @@ grant select on all tables in schema public to iron_patch_app;
 grant usage on all sequences in schema public to iron_patch_app;
 -- Only added to.
 grant insert on
-  bar_counts, choices, house_rule_changes, instrument_checks, notes, photo_pixels, proofs, rates, readings, releases
+  bar_counts, choices, house_rule_changes, instrument_checks, notes, photo_pixels, proofs, quote_answers, quote_links, quote_questions, quote_withdrawals, quotes, rates, readings,
+  releases
   to iron_patch_app;
 -- Changed, and never taken away.
 grant insert, update on bars, customers, drill_sets, instruments, jobs, machines, people, standing_cards, standings, tools to iron_patch_app;

@@ -8,6 +8,7 @@ import { jobsById } from '../jobs';
 import { notesOf } from '../notes/note-queries';
 import { photosOf } from '../photos/photo-queries';
 import { proofsOf } from '../proofs/proof-queries';
+import { quotesOf } from '../quotes/quote-queries';
 import { readingsOf } from '../readings/reading-queries';
 import { releasesOf } from '../releases/release-queries';
 import { customersById } from '../shop';
@@ -42,6 +43,7 @@ export async function loadSheets(db: Db, jobIds: readonly string[]): Promise<Job
     proofs: byJob(await proofsOf(db, jobIds)),
     notes: byJob(await notesOf(db, jobIds)),
     photos: byJob(await photosOf(db, jobIds)),
+    quotes: byJob(await quotesOf(db, jobIds)),
   };
   const of = <T>(rows: ReadonlyMap<string, T[]>, jobId: string): T[] => rows.get(jobId) ?? [];
   return jobs.map((job) => ({
@@ -55,6 +57,7 @@ export async function loadSheets(db: Db, jobIds: readonly string[]): Promise<Job
     proofs: of(all.proofs, job.id),
     notes: of(all.notes, job.id),
     photos: of(all.photos, job.id),
+    quotes: of(all.quotes, job.id),
   }));
 }
 

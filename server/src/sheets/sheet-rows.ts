@@ -8,6 +8,7 @@ import { jobById } from '../jobs';
 import { notesOf } from '../notes/note-queries';
 import { photosOf } from '../photos/photo-queries';
 import { proofsOf } from '../proofs/proof-queries';
+import { quotesOf } from '../quotes/quote-queries';
 import { readingsOf } from '../readings/reading-queries';
 import { releasesOf } from '../releases/release-queries';
 import { customersById } from '../shop';
@@ -24,6 +25,7 @@ const TABLES: { readonly [T in keyof Lists]: (db: Db, jobIds: readonly string[])
   proofs: proofsOf,
   notes: notesOf,
   photos: photosOf,
+  quotes: quotesOf,
 };
 
 const nameOf = (row: { readonly id?: string; readonly key?: string }): string => row.id ?? row.key ?? '';

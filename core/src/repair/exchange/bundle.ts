@@ -13,8 +13,8 @@ export interface BundlePhoto {
   readonly jpeg: string;
 }
 
-/** A whole job as one file: everything that was put in, nothing that is worked out. See docs/job-bundle.md. */
-export interface JobBundle extends Omit<JobSheet, 'photos'> {
+/** A whole job as one file: everything that was put in, nothing that is worked out. Quotes are between a shop and its customer: they stay. See docs/job-bundle.md. */
+export interface JobBundle extends Omit<JobSheet, 'photos' | 'quotes'> {
   readonly format: typeof BUNDLE_FORMAT;
   readonly version: typeof BUNDLE_VERSION;
   readonly photos: readonly BundlePhoto[];
@@ -24,7 +24,7 @@ export interface JobBundle extends Omit<JobSheet, 'photos'> {
 }
 
 /** The bundle of a job with the people and instruments that it names. */
-export function bundleOf(sheet: JobSheet, shop: Shop, photos: readonly BundlePhoto[]): JobBundle {
+export function bundleOf({ quotes: _, ...sheet }: JobSheet, shop: Shop, photos: readonly BundlePhoto[]): JobBundle {
   const instruments = new Set([...sheet.readings, ...sheet.places].map((x) => x.instrumentId));
   const people = new Set([...sheet.readings, ...sheet.choices, ...sheet.notes, ...sheet.photos].map((x) => x.personId));
   return {

@@ -1,5 +1,6 @@
 export * from './records';
 export * from './photo-records';
+export * from './quote-records';
 export * from './choices';
 export { takenReading, type TypedOut } from './taken-reading';
 export { liveReadings } from './live-readings';
@@ -106,3 +107,4 @@ export {
 } from './considered';
 export type { RouteAct, RouteFinding } from './route-finding';
 export { chosenWay, handsPrice, spentAgainst, spentOn, type SpentChoice, type SpentRow } from './spent';
+export { moneyWords, priceWords, quoteCard, quoteMessage, quoteState, type QuoteState, type QuoteTold } from './quote';

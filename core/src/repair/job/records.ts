@@ -7,6 +7,7 @@ import type { PlaceKind, Holding, InstrumentKind, Quantity, Side, Suspicion } fr
 import type { Lathe, Machine } from '../../making/setups';
 import type { Bar } from '../../making/stock';
 import type { PhotoRecord } from './photo-records';
+import type { QuoteRecord } from './quote-records';
 
 /** Things that can hurt somebody on this job; each raises its caution. */
 export const HAZARDS = [
@@ -302,6 +303,7 @@ export interface JobSheet {
   readonly proofs: readonly ProofRecord[];
   readonly notes: readonly NoteRecord[];
   readonly photos: readonly PhotoRecord[];
+  readonly quotes: readonly QuoteRecord[];
 }
 
 /** A house rule in force, with the version that a change must name. */

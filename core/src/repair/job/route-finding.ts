@@ -137,9 +137,7 @@ function routeFinding(
     unpriced,
     waitDays: days.length ? Math.max(...days) : null,
     undated: value.bought.filter((b) => b.leadDays === null).map((b) => b.what),
-    missing: [...kinds].flatMap((k) =>
-      k === 'bench' || shop.machines.some((m) => m.kind === k) ? [] : [MACHINE_WORDS[k].toLowerCase()],
-    ),
+    missing: [...kinds].flatMap((k) => (k === 'bench' || shop.machines.some((m) => m.kind === k) ? [] : [MACHINE_WORDS[k].toLowerCase()])),
     keptAlive: copies && chosen?.survivesCopy && !cause?.cure.trim() ? `${inSentence(chosen.name)} goes on` : null,
   };
 }

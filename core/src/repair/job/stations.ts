@@ -3,10 +3,12 @@ import { chosenReturn, chosenRoute, signedCaution } from './choices';
 import { heldAssembled, wrongAssembled, type AssembledCheck } from './assembled';
 import type { HandOverHold } from './hand-over';
 import type { BoreFinding } from './bore-finding';
+import { consideredRoutes } from './considered';
 import type { DiagnosisFinding } from './diagnosis-finding';
 import type { PlaceFinding } from './place-finding';
 import { inHand } from './in-state';
 import type { PointOfNoReturn } from './no-return';
+import { quoteWaits } from './quote';
 import { looseFragments } from './strip-records';
 import type { FitFinding } from './fit-finding';
 import type { ItemFinding } from './item-finding';
@@ -82,6 +84,9 @@ function decide({ sheet, places, fits, bores, diagnosis }: StandingInputs): Stan
     return mates.some((m) => m.choice) || route ? underWay(waitsFor) : notYet(waitsFor);
   }
   if (diagnosis.keptAlive) return underWay('what is done against the cause: like for like keeps it alive');
+  const chosen = consideredRoutes(sheet).find((r) => r.value.state === 'chosen');
+  const waits = quoteWaits(sheet, chosen?.id ?? null);
+  if (waits) return underWay(waits);
   return route ? done : underWay('the cause and the route');
 }
 

@@ -198,6 +198,7 @@ export const testSheet = (more: Partial<JobSheet> = {}): JobSheet => ({
   proofs: [],
   notes: [],
   photos: [],
+  quotes: [],
   ...more,
 });
 

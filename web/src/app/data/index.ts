@@ -9,6 +9,8 @@ export { Live } from './live';
 export { Newer } from './newer';
 export { LookOfScreen, type Look } from './look';
 export { newId } from './new-id';
+export { newSecret } from './secret';
+export { mailFile } from './mail-file';
 export { PageTitle } from './page-title';
 export { OpenJob } from './open-job';
 export { Outbox, type OutboxItem } from './outbox';

@@ -57,6 +57,8 @@ export class RoutesDesk {
   protected readonly names = ROUTES;
   protected readonly lasts = LASTS_WORDS;
   protected readonly ways = computed(() => this.store.repair()?.routes ?? []);
+  /** The way that the customer said yes to last. */
+  protected readonly wanted = computed(() => this.store.sheet()?.quotes.findLast((q) => q.answer)?.answer?.wayId ?? null);
   protected readonly currency = computed(() => this.shop.shop().rates?.currency ?? '');
   /** Routes of the list that nobody weighs yet; to buy it always is one. */
   protected readonly offered = computed((): readonly RouteId[] => {

@@ -1,0 +1,118 @@
+import { LASTS_WORDS } from '../../evidence/diagnosis';
+import { readyOn } from '../../making/costing';
+import { dayWords, type IsoDay } from '../../terms/calendar';
+import { capital } from '../../terms/words';
+import { CAUTIONS } from './cautions.data';
+import { chosenRoute } from './choices';
+import type { JobSheet, Shop } from './records';
+import type { QuoteCard, QuotedWay, QuoteRecord } from './quote-records';
+import type { RouteFinding } from './route-finding';
+
+/** What somebody says of a quote; all else is of the job as it stands. */
+export interface QuoteTold {
+  readonly wayIds: readonly string[];
+  readonly words: string;
+  readonly notIncluded: string;
+  readonly stopAtMinor: number | null;
+  readonly validUntil: IsoDay;
+  readonly photoIds: readonly string[];
+}
+
+const minor = (whole: number): number => Math.round(whole * 100);
+
+function quotedWay({ route, price, unpriced, waitDays, minutes }: RouteFinding, today: IsoDay): QuotedWay {
+  const { name, lasts, lastsWhy, risk, decides } = route.value;
+  return {
+    id: route.id,
+    name: capital(name),
+    priceMinor: price ? minor(price.value) : null,
+    lowMinor: price ? minor(price.limits!.lower) : null,
+    highMinor: price ? minor(price.limits!.upper) : null,
+    unpriced,
+    lasts: [LASTS_WORDS[lasts], lastsWhy].filter(Boolean).join(': '),
+    risk,
+    decides,
+    readyBy: readyOn(today, waitDays ?? 0, minutes.limits!.upper),
+  };
+}
+
+/** A quote as it will be shown, of the job as it stands today. */
+export function quoteCard(
+  sheet: JobSheet,
+  routes: readonly RouteFinding[],
+  { card, rates }: Pick<Shop, 'card' | 'rates'>,
+  told: QuoteTold,
+  today: IsoDay,
+): QuoteCard {
+  const { job, customer } = sheet;
+  const asked = told.wayIds.flatMap((id) => routes.find((r) => r.route.id === id) ?? []);
+  return {
+    shop: card.name,
+    currency: rates?.currency ?? '',
+    jobNumber: job.number,
+    title: job.title,
+    machine: job.machine,
+    customer: customer.name,
+    complaint: job.complaint,
+    cause: chosenRoute(sheet)?.cause ?? '',
+    madeOn: today,
+    validUntil: told.validUntil,
+    ways: asked.map((r) => quotedWay(r, today)),
+    words: told.words,
+    notIncluded: told.notIncluded,
+    stopAtMinor: told.stopAtMinor,
+    cautions: job.hazards.filter((h) => CAUTIONS[h].licensed).map((h) => [CAUTIONS[h].what, CAUTIONS[h].why, CAUTIONS[h].who].join(' ')),
+    photoIds: told.photoIds.filter((id) => sheet.photos.some((p) => p.id === id)),
+  };
+}
+
+export type QuoteState = 'open' | 'yes' | 'no' | 'expired' | 'withdrawn';
+
+/** Where a quote stands: what was answered stays answered; one that is open runs out at the end of its day. */
+export function quoteState({ answer, withdrawn, card }: Pick<QuoteRecord, 'answer' | 'withdrawn' | 'card'>, today: IsoDay): QuoteState {
+  if (answer) return answer.wayId === null ? 'no' : 'yes';
+  if (withdrawn) return 'withdrawn';
+  return card.validUntil < today ? 'expired' : 'open';
+}
+
+/** What a job waits for by its newest quote that was not withdrawn; null where it waits for nothing. */
+export function quoteWaits({ quotes }: Pick<JobSheet, 'quotes'>, chosenId: string | null): string | null {
+  const newest = quotes.findLast((q) => !q.withdrawn);
+  if (!newest) return null;
+  const { answer, card, number } = newest;
+  if (!answer) return `the customer’s yes to quote ${number}, valid until ${dayWords(card.validUntil, 'short')}`;
+  if (answer.wayId === null) return `what becomes of it: the customer said no to quote ${number}`;
+  const said = card.ways.find((w) => w.id === answer.wayId);
+  return said && said.id !== chosenId ? `the way that the customer chose: ${said.name}` : null;
+}
+
+/** Money as it stands on a paper: `385.00 crowns`. */
+export const moneyWords = (minorCoins: number, currency: string): string =>
+  [(minorCoins / 100).toFixed(2), currency].filter(Boolean).join(' ');
+
+/** What a way costs, in a customer's words: an estimate, to the whole. */
+export function priceWords({ priceMinor, lowMinor, highMinor, unpriced }: QuotedWay, currency: string): string {
+  if (priceMinor === null) return 'price on request';
+  const whole = (coins: number): string => String(Math.round(coins / 100));
+  const span = lowMinor !== null && highMinor !== null ? `, between ${whole(lowMinor)} and ${whole(highMinor)}` : '';
+  const more = unpriced.length ? `, and the price of ${unpriced.join(', ')}` : '';
+  return `about ${[whole(priceMinor), currency].filter(Boolean).join(' ')}${span}${more}`;
+}
+
+/** The message that goes with a link: its subject, and its text to paste. */
+export function quoteMessage(card: QuoteCard, link: string): { readonly subject: string; readonly text: string } {
+  const lines = [
+    `${card.customer ? `Dear ${card.customer}` : 'Hello'},`,
+    '',
+    `about your ${card.title.toLowerCase()}${card.machine ? ` (${card.machine})` : ''}, our job ${card.jobNumber}:`,
+    ...card.ways.map((w, i) => `${i + 1}. ${w.name}: ${priceWords(w, card.currency)}, ready by ${dayWords(w.readyBy)}.`),
+    '',
+    'What we found, what each way holds, and a place to say yes or no or to ask:',
+    link,
+    '',
+    `It is open until ${dayWords(card.validUntil)}. Whoever has this link can answer: keep it to yourself.`,
+    '',
+    card.shop,
+  ];
+  return { subject: `Quote for job ${card.jobNumber}, ${card.title}`, text: lines.join('\n') };
+}

@@ -1,0 +1,3 @@
+export { mountCustomerPage } from './customer-routes';
+export { quotesOf } from './quote-queries';
+export { mountQuotes } from './quote-routes';
