@@ -3,6 +3,7 @@ import {
   COST_ACT_IDS,
   LASTS,
   ROUTE_IDS,
+  type ComebackChoice,
   type ConsideredAct,
   type ConsideredBuy,
   type ConsideredChoice,
@@ -101,6 +102,10 @@ export const FRONT_VALUES: Readonly<Record<string, AnyObjectSchema>> = {
       .default(undefined),
     position: numberOf('Position', -1000, 1000),
     removed: yes('Taken off'),
+  }),
+  comeback: shapeOf<ComebackChoice>({
+    ofJobId: idOf('Job'),
+    why: requiredText('Why', TEXT_LIMITS.line, 'Say what did not hold.'),
   }),
   spent: shapeOf<SpentChoice>({
     act: costAct(),

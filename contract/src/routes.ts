@@ -27,6 +27,7 @@ export const routes = {
   jobs: '/api/jobs',
   job: (id: string) => `/api/jobs/${id}`,
   sheet: (id: string) => `/api/jobs/${id}/sheet`,
+  alike: (id: string) => `/api/jobs/${id}/alike`,
   sheetRows: (id: string) => `/api/jobs/${id}/rows`,
   components: (id: string) => `/api/jobs/${id}/components`,
   component: (id: string) => `/api/components/${id}`,

@@ -1,7 +1,18 @@
 import type { JobSheet } from '@iron-patch/core';
 
 /** Tables of a job's sheet, by the names under which their changes are told. */
-export const SHEET_TABLES = ['jobs', 'components', 'places', 'readings', 'choices', 'releases', 'proofs', 'notes', 'photos', 'quotes'] as const;
+export const SHEET_TABLES = [
+  'jobs',
+  'components',
+  'places',
+  'readings',
+  'choices',
+  'releases',
+  'proofs',
+  'notes',
+  'photos',
+  'quotes',
+] as const;
 export type SheetTable = (typeof SHEET_TABLES)[number];
 
 /** A row of a sheet: its table, and its id or the key of a choice. */

@@ -6,6 +6,7 @@ import express, { type Express } from 'express';
 import staticPacked from 'express-static-gzip';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
+import { mountAlike } from './alike';
 import { mountBundleIn, mountBundleOut } from './bundles';
 import { mountChoices } from './choices';
 import { components } from './components';
@@ -149,6 +150,7 @@ export function createApp({ pool, live, log, standings, bench, webDirectory, ...
   mountSearch(app, pool);
   mountJobs(app, pool);
   mountSheets(app, pool);
+  mountAlike(app, pool);
   mountEditable(app, pool, components);
   mountEditable(app, pool, places);
   mountReadings(app, pool);

@@ -85,8 +85,8 @@ export async function bringIn(db: Db, given: JobBundle, personId: string, freshI
         personId: personHere(r.personId),
       })),
     );
-  // A hand-over is of the shop that gave it, as its releases and proofs are: here it is given anew, and held.
-  const choices = bundle.choices.filter((c) => c.key !== choiceKey.returned);
+  // A hand-over is of the shop that gave it, as its releases and proofs are: here it is given anew, and held. What it came back from is not here.
+  const choices = bundle.choices.filter((c) => c.key !== choiceKey.returned && c.key !== choiceKey.comeback);
   for (const c of choices) await addChoice(db, job.id, c.key, 0, { value: c.value, reason: c.reason }, personId);
   for (const n of bundle.notes) await db.query(q.note, [n.id, job.id, n.station, n.text, personId]);
   await bringPhotos(db, job.id, bundle, personId);

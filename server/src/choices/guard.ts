@@ -4,6 +4,7 @@ import {
   stillHeld,
   workOut,
   type ActChoice,
+  type ComebackChoice,
   type FitChoice,
   type ItemChoice,
   type JobSheet,
@@ -12,6 +13,7 @@ import {
 import type { ChoiceInput } from '@iron-patch/contract';
 import type { Db } from '../db';
 import { heldBack, invalid } from '../http';
+import { jobsById } from '../jobs';
 import { loadSheet } from '../sheets';
 import { loadShop } from '../shop';
 
@@ -62,6 +64,12 @@ async function guardItem(db: Db, jobId: string, { componentIds, cuts }: ItemChoi
   if (at >= 0) throw invalid([{ code: 'unknown', path: `value.cuts.${at}.placeId`, message: 'Choose a place of this job.' }]);
 }
 
+/** A job comes back from another one that is on record. */
+async function guardComeback(db: Db, jobId: string, { ofJobId }: ComebackChoice): Promise<void> {
+  if (ofJobId === jobId || !(await jobsById(db, [ofJobId])).length)
+    throw invalid([{ code: 'unknown', path: 'value.ofJobId', message: 'Choose another job that is on record.' }]);
+}
+
 /** An act that readings rest on was done: it cannot be taken back as if it had never been planned. */
 async function guardTakenBack(db: Db, jobId: string, key: string): Promise<void> {
   const { readings } = await loadSheet(db, jobId);
@@ -75,5 +83,6 @@ export async function guardChoice(db: Db, jobId: string, key: string, input: Cho
   if (key.startsWith(choiceKey.act(''))) return guardAct(db, jobId, key, input.value as ActChoice);
   if (key.startsWith(choiceKey.fit(''))) return guardFit(db, jobId, key, input.value as FitChoice);
   if (key.startsWith(choiceKey.item(''))) return guardItem(db, jobId, input.value as ItemChoice);
+  if (key === choiceKey.comeback) return guardComeback(db, jobId, input.value as ComebackChoice);
   if (key === choiceKey.returned) return guardReturn(db, jobId, input.value as ReturnChoice);
 }

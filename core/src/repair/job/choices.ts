@@ -109,6 +109,7 @@ export const choiceKey = {
   plan: 'plan',
   returned: 'returned',
   calledOff: 'called-off',
+  comeback: 'comeback',
   nominal: (placeId: string): string => `nominal:${placeId}`,
   fit: (placeId: string): string => `fit:${placeId}`,
   running: (placeId: string): string => `running:${placeId}`,

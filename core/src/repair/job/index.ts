@@ -108,3 +108,5 @@ export {
 export type { RouteAct, RouteFinding } from './route-finding';
 export { chosenWay, handsPrice, spentAgainst, spentOn, type SpentChoice, type SpentRow } from './spent';
 export { moneyWords, priceWords, quoteCard, quoteMessage, quoteState, type QuoteState, type QuoteTold } from './quote';
+export { comebackOf, doneBefore, type ComebackChoice, type DoneBefore } from './done-before';
+export { traitsOf, type JobTraits } from './likeness';

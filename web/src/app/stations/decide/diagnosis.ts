@@ -21,6 +21,7 @@ import { keptDraft, SAME_VALUE, newId } from '../../data';
 import { PlacePicker } from '../../picture';
 import { SheetStore } from '../../sheet-data';
 import { ChooseField, DraftNote, LengthInput, type Option } from '../../form';
+import { DoneBeforePanel } from '../done-before';
 import { QuoteDesk } from './quote-desk';
 import { RoutesDesk } from './routes-desk';
 
@@ -29,7 +30,7 @@ const SHOWN_REASONS = 3;
 /** What was found and where, the likely causes with what speaks for them, the root cause, and what is done against it. */
 @Component({
   selector: 'ip-diagnosis',
-  imports: [FormsModule, NzInputModule, ChooseField, LengthInput, DraftNote, RoutesDesk, QuoteDesk],
+  imports: [FormsModule, NzInputModule, ChooseField, LengthInput, DraftNote, RoutesDesk, QuoteDesk, DoneBeforePanel],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './diagnosis.html',
   styleUrl: './diagnosis.less',

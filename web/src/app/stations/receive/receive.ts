@@ -3,6 +3,7 @@ import { routes, type JobInput } from '@iron-patch/contract';
 import type { JobSheet } from '@iron-patch/core';
 import { SAME_VALUE } from '../../data';
 import { SheetStore } from '../../sheet-data';
+import { DoneBeforePanel } from '../done-before';
 import { CallOff } from './call-off';
 import { JobForm, type StoreJob } from './job-form';
 import { Photos } from './photos';
@@ -27,7 +28,7 @@ const inputOf = ({ job, customer }: JobSheet): JobInput => ({
 /** The counter ticket of a job that is in. */
 @Component({
   selector: 'ip-receive',
-  imports: [JobForm, Photos, CallOff],
+  imports: [JobForm, Photos, CallOff, DoneBeforePanel],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (now(); as n) {
@@ -35,6 +36,7 @@ const inputOf = ({ job, customer }: JobSheet): JobInput => ({
         <ip-job-form [keptAs]="keptAs()" [start]="n.start" [version]="n.version" action="Save" [store]="save" />
       </section>
     }
+    <ip-done-before class="before no-print" [links]="true" />
     <ip-photos />
     <nav class="papers" aria-label="Papers">
       <a [href]="label()" target="_blank" rel="noopener">Tag with QR code to print</a>
@@ -43,7 +45,7 @@ const inputOf = ({ job, customer }: JobSheet): JobInput => ({
     <ip-call-off class="no-print" />
   `,
   styles:
-    'section { padding: 16px 20px 16px; max-width: 900px; } ip-call-off { display: block; padding: 0 20px 28px; max-width: 900px; } .papers { display: flex; gap: 24px; padding: 8px 20px 24px; } .papers a { min-height: 44px; display: inline-flex; align-items: center; }',
+    'section { padding: 16px 20px 16px; max-width: 900px; } .before { padding: 0 20px; } ip-call-off { display: block; padding: 0 20px 28px; max-width: 900px; } .papers { display: flex; gap: 24px; padding: 8px 20px 24px; } .papers a { min-height: 44px; display: inline-flex; align-items: center; }',
 })
 export class Receive {
   private readonly store = inject(SheetStore);

@@ -1,0 +1,1 @@
+export { mountAlike } from './alike-routes';
