@@ -36,6 +36,7 @@ import { taper } from './layout/taper';
 import { mass } from './stock/mass';
 import { offcuts } from './stock/offcuts';
 import { pressure } from './stock/pressure';
+import { whichMetalSum } from './stock/which-metal';
 import type { Sum } from './sum';
 import { changeWheelsSum } from './threads/change-wheels';
 import { singlePointSum } from './threads/single-point';
@@ -85,6 +86,7 @@ export const SUMS: readonly Sum[] = [
   finish,
   oddTeeth,
   reamLadder,
+  whichMetalSum,
   mass,
   offcuts,
   pressure,

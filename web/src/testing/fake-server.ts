@@ -9,7 +9,7 @@ import {
   type SheetTable,
   type WaitingReading,
 } from '@iron-patch/contract';
-import { takenReading, type ChoiceRecord, type JobSheet, type Shop, type TypedOut } from '@iron-patch/core';
+import { takenReading, type ChoiceRecord, type DoneBefore, type JobSheet, type Shop, type TypedOut } from '@iron-patch/core';
 import { testSheet, testShop } from '@iron-patch/core/testing';
 
 export interface Asked {
@@ -31,6 +31,8 @@ export class FakeServer {
   saws: readonly SawJob[] = [];
   /** Sheets of other jobs that are asked for. */
   readonly others: JobSheet[] = [];
+  /** Jobs like the one that is open. */
+  alike: readonly DoneBefore[] = [];
   /** What was chosen before under a key, newest first. */
   history: readonly ChoiceRecord[] = [];
   /** Replies to calls that change something, taken in turn; when empty they are accepted as they are. */
@@ -88,6 +90,7 @@ export class FakeServer {
     if (path.startsWith(routes.customers)) return response(200, { customers: [this.sheet.customer], machines: [this.sheet.job.machine] });
     const sheet = [this.sheet, ...this.others].find((x) => path === routes.sheet(x.job.id));
     if (sheet) return response(200, sheet);
+    if (path === routes.alike(this.sheet.job.id)) return response(200, this.alike);
     if (path.endsWith('/history')) return response(200, this.history);
     if (path.startsWith(routes.sheetRows(this.sheet.job.id))) return response(200, this.rows(new URL(path, 'http://here')));
     if (path === routes.saw) return response(200, this.saws);

@@ -24,8 +24,8 @@ import { putChecked } from './put-checked';
                 ><b class="fig">{{ d.number }}</b> {{ d.title }}</a
               >
               <span class="quiet"
-                >{{ d.customerName }}{{ d.machine ? ', ' + d.machine : '' }}; {{ d.returnedAt ? 'handed back ' : 'still here'
-                }}{{ d.returnedAt | shopTime: 'year' }}</span
+                >{{ d.customerName }}{{ d.machine ? ', ' + d.machine : '' }};
+                {{ d.returnedAt ? 'handed back ' + dayOf(d.returnedAt) : 'still here' }}</span
               >
             </p>
             <p class="quiet">{{ d.because.join('; ') }}</p>
