@@ -32,6 +32,7 @@ const VIEWS: readonly {
   { file: 'shop', job: null, path: '/shop', wait: 'Knee mill' },
   { file: 'photo', job: 'Ramp hinge pin', station: 'receive', click: ['Open picture As it came in'], wait: 'Set a marker' },
   { file: 'decide', job: 'Rocker pivot', station: 'decide', to: 'ip-fit-desk', wait: 'True the hole' },
+  { file: 'routes', job: 'Grapple cylinder rod', station: 'decide', to: 'ip-routes', wait: 'Ways to put it right' },
   { file: 'draw', job: 'Mixer drive shaft', station: 'draw', wait: 'Its row' },
   { file: 'plan', job: 'Mixer drive shaft', station: 'plan', click: ['2 All that must run true'], wait: 'Set-up 2' },
   { file: 'cut', job: 'Roller spindle', station: 'cut', wait: 'Next cut' },
@@ -45,7 +46,6 @@ const VIEWS: readonly {
     wait: 'open job',
   },
   { file: 'sums', job: null, path: '/sums/sum/press', wait: 'force, greatest' },
-  { file: 'book', job: null, path: '/sums', type: ['Look up, or find a sum', '3/8 24'], wait: '3/8-24 UNF' },
   { file: 'return', job: 'Ramp hinge pin', station: 'return', wait: 'The report' },
 ];
 
