@@ -15,6 +15,8 @@ export interface TakesItem {
 export interface RouteTakes {
   readonly acts: readonly CostAct[];
   readonly stock: TakesStock;
+  /** What is cut up where it is another metal than the part's own: a bush of bronze in a lug of steel. */
+  readonly materialId?: string;
   readonly bought: readonly string[];
   readonly outside: readonly { readonly what: string; readonly days: number }[];
   readonly items: readonly TakesItem[];
@@ -30,10 +32,12 @@ const buy = (name: string): TakesItem => ({ kind: 'buy', name, steps: [] });
 
 const NEW_PART = takes(['measure', 'saw', 'turn', 'assemble'], { stock: 'part', items: [make()] });
 const NEW_BEARING = takes(['open', 'order', 'press', 'assemble'], { bought: ['bearing'], items: [buy('Bearing')] });
-const BUSH_IN = takes(['measure', 'bore-mill', 'saw', 'turn', 'press', 'assemble'], {
-  stock: 'place',
-  items: [make('Bush'), rework('{part}, bored for the bush'), join('Bush pressed in', 'press the bush in')],
-});
+const bushIn = (materialId: string): RouteTakes =>
+  takes(['measure', 'bore-mill', 'saw', 'turn', 'press', 'assemble'], {
+    stock: 'place',
+    materialId,
+    items: [make('Bush'), rework('{part}, bored for the bush'), join('Bush pressed in', 'press the bush in')],
+  });
 
 /** What each route takes before anybody says otherwise. */
 export const ROUTE_TAKES: Readonly<Record<RouteId, RouteTakes>> = {
@@ -41,14 +45,15 @@ export const ROUTE_TAKES: Readonly<Record<RouteId, RouteTakes>> = {
   'new-shaft-better': NEW_PART,
   sleeve: takes(['measure', 'saw', 'turn', 'bore', 'press', 'turn', 'assemble'], {
     stock: 'place',
+    materialId: 'steel-c45',
     items: [make('Sleeve'), rework('{part}, turned down for the sleeve'), join('Sleeve on {part}', 'shrink the sleeve on', 'turn to size')],
   }),
   'build-up': takes(['measure', 'turn', 'weld', 'turn', 'crack', 'assemble'], {
     items: [rework('{part}, built up', 'build up with weld', 'turn back to size', 'look for cracks')],
   }),
   retaining: takes(['open', 'polish', 'assemble'], { bought: ['retaining compound'] }),
-  'bore-sleeve': BUSH_IN,
-  bush: BUSH_IN,
+  'bore-sleeve': bushIn('steel-c45'),
+  bush: bushIn('steel-c45'),
   'next-bearing': takes(['measure', 'bore-mill', 'order', 'press', 'assemble'], {
     bought: ['bearing'],
     items: [buy('Bearing, next size'), rework('{part}, bored to the next size')],
@@ -58,10 +63,11 @@ export const ROUTE_TAKES: Readonly<Record<RouteId, RouteTakes>> = {
     stock: 'part',
     items: [rework('Hole, bored true'), make()],
   }),
-  'bush-hole': BUSH_IN,
+  'bush-hole': bushIn('bronze-tin'),
   'cure-lock': takes(['open', 'measure', 'assemble']),
   'weld-ring': takes(['open', 'measure', 'saw', 'turn', 'bore', 'groove', 'saw', 'weld', 'hone', 'assemble'], {
     stock: 'place',
+    materialId: 'steel-s355',
     bought: ['set of seals'],
     items: [make('Ring'), join('Ring welded on {part}', 'weld the ring on', 'hone')],
   }),
@@ -73,6 +79,7 @@ export const ROUTE_TAKES: Readonly<Record<RouteId, RouteTakes>> = {
   recut: takes(['measure', 'groove', 'assemble'], { items: [rework('{part}, groove recut')] }),
   'barrel-end': takes(['open', 'measure', 'saw', 'turn', 'bore', 'groove', 'weld', 'hone', 'assemble'], {
     stock: 'place',
+    materialId: 'steel-s355',
     bought: ['set of seals'],
     items: [make('End'), join('End on {part}', 'weld the end on', 'hone')],
   }),
@@ -89,6 +96,7 @@ export const ROUTE_TAKES: Readonly<Record<RouteId, RouteTakes>> = {
   }),
   'bronze-bush': takes(['measure', 'saw', 'turn', 'bore', 'press', 'bore', 'assemble'], {
     stock: 'place',
+    materialId: 'bronze-tin',
     items: [make('Bush'), join('Bush pressed in', 'press the bush in')],
   }),
   'new-key': takes(['measure', 'file', 'assemble'], { bought: ['key steel'], items: [buy('Key steel')] }),
@@ -106,6 +114,7 @@ export const ROUTE_TAKES: Readonly<Record<RouteId, RouteTakes>> = {
   }),
   'straight-pin': takes(['measure', 'drill-ream', 'saw', 'turn', 'drill-ream', 'assemble'], {
     stock: 'place',
+    materialId: 'steel-c45',
     items: [make('Pin with head'), join('Pinned', 'drill and ream both together and pin')],
   }),
   'wire-insert': takes(['measure', 'tap', 'order', 'assemble'], {
@@ -114,10 +123,12 @@ export const ROUTE_TAKES: Readonly<Record<RouteId, RouteTakes>> = {
   }),
   'solid-bush': takes(['measure', 'drill-ream', 'tap', 'saw', 'turn', 'thread', 'assemble'], {
     stock: 'place',
+    materialId: 'steel-c45',
     items: [make('Threaded bush'), rework('{part}, hole tapped for the bush')],
   }),
   'larger-stud': takes(['measure', 'drill-ream', 'tap', 'saw', 'turn', 'thread', 'assemble'], {
     stock: 'place',
+    materialId: 'steel-c45',
     items: [make('Stud'), rework('{part}, hole tapped larger')],
   }),
   'weld-retap': takes(['open', 'weld', 'mill', 'tap', 'crack', 'assemble'], {
@@ -133,7 +144,11 @@ export const ROUTE_TAKES: Readonly<Record<RouteId, RouteTakes>> = {
     outside: [{ what: 'braze or stitch', days: 7 }],
     items: [rework('{part}, brazed', 'have it brazed')],
   }),
-  'steel-part': takes(['measure', 'saw', 'mill', 'mill', 'drill-ream', 'tap', 'assemble'], { stock: 'part', items: [make()] }),
+  'steel-part': takes(['measure', 'saw', 'mill', 'mill', 'drill-ream', 'tap', 'assemble'], {
+    stock: 'part',
+    materialId: 'steel-c45',
+    items: [make()],
+  }),
   standardise: takes(['measure', 'tap', 'order', 'assemble'], { bought: ['bolts'], items: [buy('Bolts')] }),
   'right-bolts': takes(['order', 'assemble'], { bought: ['bolts and washers'], items: [buy('Bolts and washers')] }),
   shims: takes(['open', 'shim', 'assemble'], { bought: ['shims'], items: [buy('Shims')] }),

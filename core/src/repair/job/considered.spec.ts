@@ -2,7 +2,7 @@ import { FINDING_IDS, FINDINGS, ROUTE_IDS } from '../../evidence/diagnosis';
 import type { Rates } from '../../making/costing';
 import { choiceKey } from './choices';
 import { layOut, ownRoute, proposeRoute, untouchedOf, type ConsideredChoice } from './considered';
-import { jobItems } from './items';
+import { itemsOff, jobItems } from './items';
 import type { JobSheet, Shop } from './records';
 import { workOut } from './repair';
 import { spentAgainst } from './spent';
@@ -31,7 +31,8 @@ const weighed = (value: ConsideredChoice, on: JobSheet = sheet, s: Shop = shop) 
 describe('a route that is weighed', () => {
   it('begins with what it takes, of the measured sizes', () => {
     const bush = proposeRoute('bush-hole', barrel, places, 0, 1);
-    // The barrel's bore was read at 40.0 and more: the bar for its bush goes over it.
+    // The barrel's bore was read at 40.0 and more: the bar for its bush goes over it, and is of bronze.
+    expect(bush.stock[0]!.materialId).toBe('bronze-tin');
     expect(bush.stock[0]!.diameterMm).toBeGreaterThan(43);
     expect(bush.acts.map((a) => a.act)).toContain('press');
     const { minutes, price, unpriced, missing } = weighed(bush);
@@ -102,9 +103,14 @@ describe('a route that is weighed', () => {
   });
 });
 
+const freshId = () => {
+  let n = 0;
+  return () => `n${n++}`;
+};
+
 describe('a route that is chosen lays out its items', () => {
   const laid = (id: Parameters<typeof proposeRoute>[0], on: JobSheet, of = pin) =>
-    layOut(proposeRoute(id, of, places, 0, 1), on, jobItems(on));
+    layOut(proposeRoute(id, of, places, 0, 1), on, [...jobItems(on), ...itemsOff(on)], freshId());
 
   it('takes up the part that the verdict asks for, and adds what it needs beside it', () => {
     const remade = verdicts('remake', 'reuse');
@@ -119,6 +125,8 @@ describe('a route that is chosen lays out its items', () => {
     expect(kinds).toEqual(['make Bush', 'rework Ramp barrel, bored for the bush', 'join Bush pressed in']);
     const steps = laid('bush-hole', verdicts('remake', 'reuse'), barrel)[2]!.value.steps;
     expect(steps.map((s) => [s.what, s.act, s.moves])).toEqual([['press the bush in', 'press', true]]);
+    // The joining waits for the bush and the bored part.
+    expect(laid('bush-hole', verdicts('remake', 'reuse'), barrel).map((l) => l.value.after)).toEqual([[], [], ['n0', 'n1']]);
   });
 
   it('does not add a step twice, and days of what is bought go with it', () => {
@@ -128,21 +136,33 @@ describe('a route that is chosen lays out its items', () => {
     expect(laid('straighten', on)[0]!.value.steps).toHaveLength(2);
     const route = proposeRoute('stone-reseal', pin, places, 0, 1);
     const dated = { ...route, bought: route.bought.map((b) => ({ ...b, leadDays: 4 })) };
-    expect(layOut(dated, sheet, []).find((l) => l.value.kind === 'buy')!.value.leadDays).toBe(4);
+    expect(layOut(dated, sheet, [], freshId()).find((l) => l.value.kind === 'buy')!.value.leadDays).toBe(4);
   });
 
   it('laid out twice, it is what it was', () => {
     const route = proposeRoute('bush-hole', barrel, places, 0, 1);
-    const values = layOut(route, sheet, []).map((l, i) => [choiceKey.item(`n${i}`), l.value] as const);
+    const values = layOut(route, sheet, [], freshId()).map((l) => [choiceKey.item(l.id), l.value] as const);
     const on = withChoices(sheet, ...values);
-    const again = layOut(route, on, jobItems(on));
+    const again = layOut(route, on, jobItems(on), freshId());
     expect(again.map((l) => l.item?.id)).toEqual(['n0', 'n1', 'n2']);
     expect(again.map((l) => l.value.steps.length)).toEqual(values.map(([, v]) => v.steps.length));
   });
 
+  it('called off with its route, it is taken up again with it, not laid out a second time', () => {
+    const route = proposeRoute('bush-hole', barrel, places, 0, 1);
+    const values = layOut(route, sheet, [], freshId()).map((l) => [choiceKey.item(l.id), { ...l.value, off: true }] as const);
+    const on = withChoices(sheet, ...values);
+    const again = layOut(route, on, [...jobItems(on), ...itemsOff(on)], freshId());
+    expect(again.map((l) => [l.id, l.item?.id, l.value.off])).toEqual([
+      ['n0', 'n0', false],
+      ['n1', 'n1', false],
+      ['n2', 'n2', false],
+    ]);
+  });
+
   it('what nobody touched goes with its route where another is chosen', () => {
     const route = proposeRoute('bush-hole', barrel, places, 0, 1);
-    const values = layOut(route, sheet, []).map((l, i) => [choiceKey.item(`n${i}`), l.value] as const);
+    const values = layOut(route, sheet, [], freshId()).map((l) => [choiceKey.item(l.id), l.value] as const);
     const on = withChoices(sheet, ...values);
     expect(untouchedOf(route, on, jobItems(on)).map((i) => i.name)).toEqual(values.map(([, v]) => v.name));
     const drawn = withChoices(on, [`${choiceKey.part}:n0`, { name: 'Bush' }]);

@@ -77,7 +77,7 @@ export const consideredRoutes = (sheet: Pick<JobSheet, 'choices'>): Item<Conside
   itemsOf<ConsideredChoice>(sheet, 'considered').sort((a, b) => a.value.position - b.value.position);
 
 /** How large a component is, by its measured places; null where none of them was. */
-export function sizeOfComponent({ id, materialId }: ComponentRecord, places: readonly PlaceFinding[]): WorkSize | null {
+function sizeOfComponent({ id, materialId }: ComponentRecord, places: readonly PlaceFinding[]): WorkSize | null {
   const own = places.filter((f) => f.component.id === id);
   const across = own.flatMap((f) => (f.shape && isDiameter(f.place.kind) ? [f.shape.largestMm] : []));
   const along = own.map((f) => f.place.startMm + f.place.lengthMm);
@@ -97,19 +97,19 @@ const OVER_PLACE_SHARE = 0.3;
 const ALONG_MM = 10;
 const tenth = (mm: number): number => Math.round(mm * 10) / 10;
 
-function proposedStock(
-  takes: 'part' | 'place' | 'none',
-  component: ComponentRecord,
-  places: readonly PlaceFinding[],
-  pieces: number,
-): ConsideredStock[] {
-  const size = takes === 'part' ? sizeOfComponent(component, places) : takes === 'place' ? sizeOfPlace(component, places) : null;
+/** How large the work of a route is: that of the worst place where something is made for it, else that of the whole component. */
+export const sizeOfRoute = (routeId: RouteId | null, component: ComponentRecord, places: readonly PlaceFinding[]): WorkSize | null =>
+  routeId && ROUTE_TAKES[routeId].stock === 'place' ? sizeOfPlace(component, places) : sizeOfComponent(component, places);
+
+function proposedStock(routeId: RouteId, component: ComponentRecord, places: readonly PlaceFinding[], pieces: number): ConsideredStock[] {
+  const { stock: takes, materialId } = ROUTE_TAKES[routeId];
+  const size = takes === 'none' ? null : sizeOfRoute(routeId, component, places);
   if (!size) return [];
   const over = takes === 'part' ? OVER_PART_MM : Math.max(OVER_PART_MM, size.diameterMm * OVER_PLACE_SHARE);
   return [
     {
       what: takes === 'part' ? 'bar' : 'bar for it',
-      materialId: size.materialId,
+      materialId: materialId ?? size.materialId,
       diameterMm: tenth(size.diameterMm + over),
       lengthMm: tenth(size.lengthMm + ALONG_MM),
       pieces,
@@ -150,7 +150,7 @@ export function proposeRoute(
     name,
     componentId: component?.id ?? null,
     acts: counted(takes.acts, takes.stock === 'none' ? 1 : pieces),
-    stock: component ? proposedStock(takes.stock, component, places, pieces) : [],
+    stock: component ? proposedStock(routeId, component, places, pieces) : [],
     bought: [...takes.bought.map(buy), ...takes.outside.map(({ what, days }) => ({ ...buy(what), leadDays: days, outside: true }))],
     postageMinor: 0,
     lasts,
@@ -187,42 +187,55 @@ export const ownRoute = (component: ComponentRecord | null, position: number): C
 
 /** What is stored of one item when a route is chosen. */
 export interface LaidOut {
+  readonly id: string;
   /** Null for one that is new. */
   readonly item: JobItem | null;
   readonly value: ItemChoice;
 }
 
 /**
- * Items that a chosen route lays out. One that it laid out before, or that the component asks for already, is taken up instead of a second;
- * what is bought takes its days from the route.
+ * Items that a chosen route lays out. One that it laid out before, called off or not, or that the component asks for already, is taken up
+ * instead of a second; what is joined waits for what is made and bored for it; what is bought takes its days from the route.
  *
- * @param items what the job does already
+ * @param items what the job does already, and what was called off
+ * @param freshId an id for each that is new
  */
-export function layOut(route: ConsideredChoice, sheet: Pick<JobSheet, 'components' | 'job'>, items: readonly JobItem[]): LaidOut[] {
+export function layOut(
+  route: ConsideredChoice,
+  sheet: Pick<JobSheet, 'components' | 'job'>,
+  items: readonly JobItem[],
+  freshId: () => string,
+): LaidOut[] {
   const component = sheet.components.find((c) => c.id === route.componentId) ?? null;
   const takes = route.routeId ? ROUTE_TAKES[route.routeId].items : [];
-  const of = component ? [component.id] : [];
   const free = [...items];
-  return takes.map(({ kind, name, steps }, i): LaidOut => {
+  const laid: LaidOut[] = [];
+  for (const { kind, name, steps } of takes) {
     const whole = name.startsWith('{part}');
     const words = name.replace('{part}', component?.name ?? sheet.job.title);
     const own = (x: JobItem): boolean => x.kind === kind && x.name === words && x.route === route.name;
-    const asked = (x: JobItem): boolean => whole && x.kind === kind && (!component || x.componentIds.includes(component.id));
+    const asked = (x: JobItem): boolean => !x.off && whole && x.kind === kind && (!component || x.componentIds.includes(component.id));
     const at = free.some(own) ? free.findIndex(own) : free.findIndex(asked);
     const had = at >= 0 ? free.splice(at, 1)[0]! : null;
-    const value = had ? choiceOf(had) : newItem(kind, words, kind === 'make' && !whole ? [] : of, items.length + i);
+    const of = component && (whole || kind !== 'make') ? [component.id] : [];
+    const value = had ? choiceOf(had) : newItem(kind, words, of, items.length + laid.length);
     const bought = kind === 'buy' ? route.bought.find((b) => words.toLowerCase().includes(b.what.toLowerCase())) : undefined;
     const known = new Set(value.steps.map((s) => s.what));
-    return {
+    const joined = laid.filter((l) => l.value.kind === 'make' || l.value.kind === 'rework').map((l) => l.id);
+    laid.push({
+      id: had?.id ?? freshId(),
       item: had,
       value: {
         ...value,
+        off: false,
         route: route.name,
         leadDays: value.leadDays ?? bought?.leadDays ?? null,
+        after: kind === 'join' ? [...new Set([...value.after, ...joined])] : value.after,
         steps: [...value.steps, ...steps.filter((s) => !known.has(s)).map((s) => newStep(s, kind))],
       },
-    };
-  });
+    });
+  }
+  return laid;
 }
 
 /** Items that a route laid out and nobody touched since: they go with it where another is chosen. */
@@ -231,4 +244,6 @@ export const untouchedOf = (
   sheet: Pick<JobSheet, 'choices'>,
   items: readonly JobItem[],
 ): JobItem[] =>
-  items.filter((i) => i.route === route.name && i.version === 1 && !sheet.choices.some((c) => c.key === i.partKey && c.value !== null));
+  items.filter(
+    (i) => !i.off && i.route === route.name && i.version === 1 && !sheet.choices.some((c) => c.key === i.partKey && c.value !== null),
+  );

@@ -1,4 +1,4 @@
-import { CAUSES, type CauseId } from '../../evidence/diagnosis';
+import { CAUSES, ROUTES, type CauseId } from '../../evidence/diagnosis';
 import { materialOf } from '../../book/materials';
 import {
   actMinutes,
@@ -16,8 +16,7 @@ import { MACHINE_WORDS, type Machine } from '../../making/setups';
 import { countOf, inSentence } from '../../terms/words';
 import type { Figure } from '../../terms/working';
 import { chosenRoute } from './choices';
-import { consideredRoutes, sizeOfComponent, type ConsideredAct, type ConsideredChoice, type ConsideredStock } from './considered';
-import { ROUTES } from '../../evidence/diagnosis';
+import { consideredRoutes, sizeOfRoute, type ConsideredAct, type ConsideredChoice, type ConsideredStock } from './considered';
 import type { PlaceFinding } from './place-finding';
 import type { JobSheet, Shop } from './records';
 import type { Item } from './strip-records';
@@ -94,7 +93,7 @@ function routeFinding(
 ): RouteFinding {
   const { value } = route;
   const component = sheet.components.find((c) => c.id === value.componentId);
-  const size: WorkSize | null = component ? sizeOfComponent(component, places) : null;
+  const size: WorkSize | null = component ? sizeOfRoute(value.routeId, component, places) : null;
   const took = tookBy(shop.took);
   const worked = value.acts.map((act) => {
     const estimate = actMinutes(act.act, size, act.times, took);

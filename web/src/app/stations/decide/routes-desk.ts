@@ -6,6 +6,7 @@ import {
   choiceOf,
   FINDINGS,
   findings,
+  itemsOff,
   layOut,
   LASTS_WORDS,
   materialName,
@@ -22,6 +23,7 @@ import {
   type ConsideredChoice,
   type ConsideredStock,
   type FindingId,
+  type JobItem,
   type Lasts,
   type Problem,
   type RouteFinding,
@@ -111,7 +113,7 @@ export class RoutesDesk {
 
   /** What choosing it lays out. */
   protected layWords({ route }: RouteFinding): string {
-    const laid = layOut(route.value, this.store.sheet()!, this.items());
+    const laid = layOut(route.value, this.store.sheet()!, this.items(), newId);
     const added = laid.filter((l) => !l.item).map((l) => l.value.name);
     if (!laid.length) return 'It lays out no items: add what is made or bought where it stands.';
     return added.length ? `It adds to this job: ${this.list(added)}.` : 'What it takes stands on this job already.';
@@ -174,8 +176,8 @@ export class RoutesDesk {
           await this.store.putItem(item, { ...choiceOf(item), off: true });
         await this.put(route.key, { ...route.value, state: 'considered', why: '', estimated: null }, route.version);
       }
-    for (const { item, value } of layOut(way.route.value, this.store.sheet()!, this.items()))
-      await this.store.putItem(item ?? { key: choiceKey.item(newId()), name: value.name, version: 0 }, value);
+    for (const { id, item, value } of layOut(way.route.value, this.store.sheet()!, this.items(), newId))
+      await this.store.putItem(item ?? { key: choiceKey.item(id), name: value.name, version: 0 }, value);
     const estimated = {
       acts: way.acts.map((a) => ({ act: a.act.act, minutes: Math.round(a.hands.likely * 10) / 10 })),
       priceMinor: way.price ? Math.round(way.price.value * 100) : null,
@@ -184,7 +186,10 @@ export class RoutesDesk {
     this.chosen.emit(way.route.value.name);
   }
 
-  private items = () => (this.store.repair()?.items ?? []).map((i) => i.item);
+  /** What the job does, and what was called off. */
+  private items(): JobItem[] {
+    return [...(this.store.repair()?.items ?? []).map((i) => i.item), ...itemsOff(this.store.sheet()!)];
+  }
 
   private put(key: string, value: ConsideredChoice, version: number): Promise<unknown> {
     return this.store.putChoice(key, value.name, value, '', true, version);
