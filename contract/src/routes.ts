@@ -19,6 +19,8 @@ export const routes = {
   houseRuleHistory: (id: string) => `/api/house-rules/${id}/history`,
   houseRulePreview: (id: string) => `/api/house-rules/${id}/preview`,
   search: '/api/search',
+  ledger: '/api/ledger',
+  ledgerSums: '/api/ledger/sums',
   floor: '/api/floor',
   floorRows: '/api/floor/rows',
   promised: '/api/floor/promised',

@@ -10,6 +10,7 @@ export {
   type PromisedJob,
   type Standing,
 } from './floor';
+export { LEDGER, type LedgerCount, type LedgerPage, type LedgerRow, type LedgerSums } from './ledger';
 export type { SawJob, SawnAnswer } from './saw';
 export type { LiveEvent } from './live';
 export { SEARCH, type SearchHit, type SearchKind, type SearchResource } from './search';

@@ -46,7 +46,7 @@ describe.each(['Dark', 'High contrast'])('%s', (word) => {
     expect(await seriousProblems(bench.page)).toEqual([]);
   });
 
-  it.each(['/', '/jobs/new', '/crib', '/rack', '/shop', '/house-rules', '/sums/sum/press', '/sums/table/unc-unf'])(
+  it.each(['/', '/jobs/new', '/crib', '/rack', '/ledger', '/shop', '/house-rules', '/sums/sum/press', '/sums/table/unc-unf'])(
     '%s can be read',
     async (path) => {
       await bench.page.go(path);

@@ -31,6 +31,7 @@ import { drillSets } from './drills';
 import { tools } from './tooling';
 import { mountInstruments } from './instruments';
 import { mountJobs } from './jobs';
+import { mountLedger } from './ledger';
 import type { LiveHub } from './live';
 import { machines } from './machines';
 import { mountNotes } from './notes';
@@ -148,6 +149,7 @@ export function createApp({ pool, live, log, standings, bench, webDirectory, ...
   mountHouseRules(app, pool, { standings, bench });
   mountFloor(app, pool, standings);
   mountSearch(app, pool);
+  mountLedger(app, pool, { timeZone });
   mountJobs(app, pool);
   mountSheets(app, pool);
   mountAlike(app, pool);

@@ -12,11 +12,15 @@ const q = statements(sql, ['candidates', 'comebacks']);
 const OF_EACH = 12;
 const MOST_SIZES = 12;
 
-interface Comeback {
+export interface Comeback {
   readonly ofJobId: string;
   readonly jobId: string;
   readonly number: number;
 }
+
+/** Jobs in which some others came back. */
+export const comebacksOf = async (db: Db, ids: readonly string[]): Promise<Comeback[]> =>
+  (await db.query<Comeback>(q.comebacks, [ids])).rows;
 
 /** Jobs like one: what was done then, what it took, what was learnt. */
 async function alike(db: Db, jobId: string): Promise<DoneBefore[]> {
@@ -27,8 +31,7 @@ async function alike(db: Db, jobId: string): Promise<DoneBefore[]> {
   const named = comebackOf(mine)?.ofJobId;
   const ids = [...new Set([...found, ...(named ? [named] : [])])];
   if (!ids.length) return [];
-  const comebacks = (await db.query<Comeback>(q.comebacks, [ids])).rows;
-  return doneBefore(mine, await loadSheets(db, ids), comebacks);
+  return doneBefore(mine, await loadSheets(db, ids), await comebacksOf(db, ids));
 }
 
 export function mountAlike(app: Express, pool: Pool): void {

@@ -1,1 +1,1 @@
-export { mountAlike } from './alike-routes';
+export { comebacksOf, mountAlike, type Comeback } from './alike-routes';

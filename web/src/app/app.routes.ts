@@ -24,6 +24,7 @@ export const appRoutes: Routes = [
     title: 'House rules',
     loadComponent: () => import('./house-rules/house-rules').then((m) => m.HouseRules),
   },
+  { path: 'ledger', title: 'Ledger', loadComponent: () => import('./ledger/ledger').then((m) => m.Ledger) },
   { path: 'find', title: 'Find', loadComponent: () => import('./find/find').then((m) => m.Find) },
   { path: 'rack/saw', title: 'Saw list', loadComponent: () => import('./rack/saw-list').then((m) => m.SawList) },
   { path: 'rack', title: 'Rack', loadComponent: () => import('./rack/rack').then((m) => m.Rack) },

@@ -2,6 +2,8 @@ import {
   PROBLEM_TYPE,
   routes,
   type FloorJob,
+  type LedgerPage,
+  type LedgerSums,
   type ReadingInput,
   type SawJob,
   type SheetRow,
@@ -33,6 +35,8 @@ export class FakeServer {
   readonly others: JobSheet[] = [];
   /** Jobs like the one that is open. */
   alike: readonly DoneBefore[] = [];
+  /** The ledger, whatever is looked for in it. */
+  ledger: LedgerPage & LedgerSums = { rows: [], found: 0, causes: [], routes: [], promised: { kept: 0, late: 0 } };
   /** What was chosen before under a key, newest first. */
   history: readonly ChoiceRecord[] = [];
   /** Replies to calls that change something, taken in turn; when empty they are accepted as they are. */
@@ -91,6 +95,7 @@ export class FakeServer {
     const sheet = [this.sheet, ...this.others].find((x) => path === routes.sheet(x.job.id));
     if (sheet) return response(200, sheet);
     if (path === routes.alike(this.sheet.job.id)) return response(200, this.alike);
+    if (path.startsWith(routes.ledger)) return response(200, this.ledger);
     if (path.endsWith('/history')) return response(200, this.history);
     if (path.startsWith(routes.sheetRows(this.sheet.job.id))) return response(200, this.rows(new URL(path, 'http://here')));
     if (path === routes.saw) return response(200, this.saws);

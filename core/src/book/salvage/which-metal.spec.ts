@@ -19,7 +19,7 @@ it.each([
   ['an aircraft bolt', { magnet: 'none', spark: 'glare' }, 'titanium'],
   ['a piston rod', { magnet: 'strong', file: 'skates', spark: 'forks' }, 'hardened'],
 ] as const)('%s is told for what it is', (_, answers, id) => {
-  const ranked = whichMetal(answers as MetalAnswers);
+  const ranked = whichMetal(answers);
   expect(ranked[0]!.id).toBe(id);
   expect(ranked.reduce((sum, r) => sum + r.share, 0)).toBeCloseTo(1, 12);
 });

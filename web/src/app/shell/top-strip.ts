@@ -31,6 +31,7 @@ const typingIn = (target: EventTarget | null): boolean => target instanceof HTML
         <a routerLink="/sums" routerLinkActive="on" title="Key =">Sums</a>
         <a routerLink="/crib" routerLinkActive="on">Crib</a>
         <a routerLink="/rack" routerLinkActive="on">Rack</a>
+        <a routerLink="/ledger" routerLinkActive="on">Ledger</a>
         <a routerLink="/house-rules" routerLinkActive="on">House rules</a>
         <a routerLink="/shop" routerLinkActive="on">Shop</a>
       </nav>

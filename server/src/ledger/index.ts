@@ -1,0 +1,1 @@
+export { mountLedger } from './ledger-routes';

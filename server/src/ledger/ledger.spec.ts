@@ -1,0 +1,110 @@
+import { routes, type LedgerPage, type LedgerSums } from '@iron-patch/contract';
+import { caller, makeJob, type Caller } from '../testing/caller';
+import { openTestShop, type TestShop } from '../testing/test-database';
+
+let shop: TestShop;
+let call: Caller;
+beforeAll(async () => {
+  shop = await openTestShop();
+  call = caller(shop);
+});
+afterAll(() => shop.close());
+
+const ledger = async (find = '', upTo = ''): Promise<LedgerPage> =>
+  (await call.get(`${routes.ledger}?find=${encodeURIComponent(find)}&upTo=${upTo}`)).body as LedgerPage;
+const sums = async (): Promise<LedgerSums> => (await call.get(routes.ledgerSums)).body as LedgerSums;
+/** Stores a choice past the guards of its key: what they ask for has its own tests. */
+const choose = (jobId: string, key: string, version: number, value: unknown, at = '2026-11-20T10:00:00Z') =>
+  shop.pool.query(`insert into choices (job_id, key, version, value, reason, person_id, at) values ($1, $2, $3, $4, '', 'tomas', $5)`, [
+    jobId,
+    key,
+    version,
+    JSON.stringify(value),
+    at,
+  ]);
+
+it('is empty before anything was handed back', async () => {
+  await makeJob(call);
+  expect(await ledger()).toEqual({ rows: [], found: 0 });
+  expect(await sums()).toEqual({ causes: [], routes: [], promised: { kept: 0, late: 0 } });
+});
+
+describe('what was handed back', () => {
+  let one: string;
+  let two: string;
+  let back: string;
+  beforeAll(async () => {
+    one = (await makeJob(call, { title: 'Reel spindle', promisedOn: '2026-11-20' })).jobId;
+    two = (await makeJob(call, { title: 'Winch pin', promisedOn: '2026-11-18' })).jobId;
+    back = (await makeJob(call, { title: 'Winch pin again', promisedOn: null })).jobId;
+    const taken = (await makeJob(call, { title: 'Taken up again' })).jobId;
+    await choose(one, 'returned', 1, { lesson: 'old' }, '2026-11-19T10:00:00Z');
+    await choose(one, 'returned', 2, { lesson: 'Grease both ends', outcome: 'passed' });
+    await choose(one, 'route', 1, { cause: 'ran dry', route: 'new spindle', causeId: 'dry', cure: '' });
+    await choose(two, 'returned', 1, { lesson: 'Harder pin', outcome: 'not-passed' }, '2026-11-21T10:00:00Z');
+    await choose(two, 'route', 1, { cause: 'dirt', route: 'bush', causeId: 'dirt', cure: '' });
+    await choose(two, 'route', 2, { cause: 'ran dry', route: 'bush', causeId: 'dry', cure: '' });
+    for (const [id, state] of [
+      ['a', 'dropped'],
+      ['b', 'chosen'],
+    ] as const)
+      await choose(two, `considered:${id}`, 1, { name: `way ${id}`, state, removed: false });
+    await choose(taken, 'returned', 1, { lesson: 'x' });
+    await choose(taken, 'returned', 2, null);
+    await choose(back, 'comeback', 1, { ofJobId: two, why: 'loose' });
+  });
+
+  it('stands there as it was said last, the newest first, with what came back', async () => {
+    const { rows, found } = await ledger();
+    expect([found, rows.map((r) => r.jobId)]).toEqual([2, [two, one]]);
+    expect(rows[0]).toMatchObject({ cause: 'ran dry', route: 'way b', notPassed: true, cameBack: [{ jobId: back }] });
+    expect(rows[1]).toMatchObject({ lesson: 'Grease both ends', route: 'new spindle', notPassed: false, cameBack: [] });
+  });
+
+  it('is found by words of job, customer, cause, route and lesson, all of which it must have', async () => {
+    const found = async (text: string): Promise<string[]> => (await ledger(text)).rows.map((r) => r.title);
+    expect(await found('spindle GREASE')).toEqual(['Reel spindle']);
+    expect(await found('dry')).toEqual(['Winch pin', 'Reel spindle']);
+    expect(await found('way b')).toEqual(['Winch pin']);
+    expect(await found('dirt')).toEqual([]);
+    expect(await found('%')).toEqual([]);
+    const { rows, found: all } = await ledger('', '1');
+    expect([rows.length, all]).toEqual([1, 2]);
+    for (const upTo of ['0', '-1', 'x', '1e9']) expect((await ledger('', upTo)).rows).toHaveLength(2);
+    expect((await call.get(`${routes.ledger}?find=a&find=b`)).status).toBeLessThan(500);
+  });
+
+  it('counts causes, ways and promises', async () => {
+    const { causes, routes: ways, promised } = await sums();
+    expect(causes).toEqual([{ id: 'dry', jobs: 2, cameBack: 1 }]);
+    expect(ways).toEqual([
+      { id: '', jobs: 1, cameBack: 0 },
+      { id: 'way b', jobs: 1, cameBack: 1 },
+    ]);
+    expect(promised).toEqual({ kept: 1, late: 1 });
+  });
+});
+
+it('answers soon among ten thousand that were handed back', async () => {
+  for (let thousand = 0; thousand < 10; thousand++)
+    await shop.pool.query(
+      `with made as (
+         insert into jobs (customer_id, title, machine, complaint, want, ask_before, pieces, unit, shop_temp_c, hazards)
+         select (select id from customers limit 1), 'Shaft ' || n, 'Baler ' || (n % 97), 'x', 'like-for-like', '', 1, 'mm', 20, '{}'
+         from generate_series($1::int, $1 + 999) n returning id)
+       insert into choices (job_id, key, version, value, reason, person_id)
+       select id, key, 1, value::jsonb, '', 'tomas'
+       from made, (values ('returned', '{"lesson": "Oil it"}'), ('route', '{"cause": "dry", "route": "new", "causeId": "dry"}'),
+                          ('considered:x', '{"name": "new shaft", "state": "chosen", "removed": false}')) said (key, value)`,
+      [1000 * thousand],
+    );
+  await shop.pool.query('analyze');
+  const times: number[] = [];
+  for (let i = 0; i < 7; i++) {
+    const from = performance.now();
+    expect((await ledger('shaft 77')).found).toBeGreaterThan(0);
+    times.push(performance.now() - from);
+  }
+  // Asked for under 100 ms; some more where the machine has other things to do.
+  expect(times.sort((x, y) => x - y)[3]!).toBeLessThan(300);
+}, 60_000);
