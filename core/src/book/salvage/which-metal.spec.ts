@@ -1,5 +1,5 @@
 import { MATERIALS } from '../materials';
-import { METAL_KINDS, METAL_QUESTION_IDS, METAL_QUESTIONS, type MetalAnswers, type MetalKind } from './index';
+import { METAL_KINDS, METAL_QUESTION_IDS, METAL_QUESTIONS, type MetalKind } from './index';
 import { tellsMost, whichMetal } from './which-metal';
 
 const kinds = Object.entries(METAL_KINDS) as [keyof typeof METAL_KINDS, MetalKind][];
