@@ -1,6 +1,8 @@
 -- :name page
--- Jobs that are handed back and have every word of $1, the newest first.
-with handed as (select distinct on (job_id) job_id, value, at from choices where key = 'returned' order by job_id, version desc),
+-- Jobs that are handed back and have every word of $1, the newest first. A lesson that is put right later hands nothing over again.
+with first as materialized (select job_id, at from choices where key = 'returned' and version = 1),
+last as materialized (select distinct on (job_id) job_id, value from choices where key = 'returned' order by job_id, version desc),
+handed as (select job_id, value, at from last join first using (job_id)),
 route as (select distinct on (job_id) job_id, value from choices where key = 'route' order by job_id, version desc),
 way as (
   select job_id, min(value ->> 'name') as name
@@ -23,12 +25,12 @@ from found order by at desc, number desc limit $2
 
 -- :name counts
 -- $1 'cause' or 'route'.
-with handed as (select distinct on (job_id) job_id, value from choices where key = 'returned' order by job_id, version desc),
-back as (
+with handed as materialized (select distinct on (job_id) job_id, value from choices where key = 'returned' order by job_id, version desc),
+back as materialized (
   select distinct (value ->> 'ofJobId')::uuid as job_id
   from (select distinct on (job_id) job_id, value from choices where key = 'comeback' order by job_id, version desc) newest
   where value <> 'null'::jsonb),
-named as (
+named as materialized (
   select job_id, coalesce(value ->> 'causeId', '') as id
   from (select distinct on (job_id) job_id, value from choices where key = 'route' order by job_id, version desc) newest
   where $1 = 'cause' and value <> 'null'::jsonb
@@ -42,8 +44,9 @@ where h.value <> 'null'::jsonb group by 1 order by jobs desc, id
 
 -- :name promised
 -- Days are those of the shop's calendar, in time zone $1.
-select count(*) filter (where (h.at at time zone $1)::date <= j.promised_on)::int as kept,
-       count(*) filter (where (h.at at time zone $1)::date > j.promised_on)::int as late
-from (select distinct on (job_id) job_id, value, at from choices where key = 'returned' order by job_id, version desc) h
+select count(*) filter (where (first.at at time zone $1)::date <= j.promised_on)::int as kept,
+       count(*) filter (where (first.at at time zone $1)::date > j.promised_on)::int as late
+from (select distinct on (job_id) job_id, value from choices where key = 'returned' order by job_id, version desc) h
+join choices first on first.job_id = h.job_id and first.key = 'returned' and first.version = 1
 join jobs j on j.id = h.job_id
 where h.value <> 'null'::jsonb and j.promised_on is not null

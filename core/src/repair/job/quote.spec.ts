@@ -82,7 +82,18 @@ describe('a job with a quote', () => {
     expect(waits([quote({ withdrawn: { why: 'x', personId: 'tomas', at: '' } })])).toBe('done');
     expect(waits([quote({ answer: answer('a') })])).toBe(`the way that the customer chose: ${card.ways[1]!.name}`);
     expect(waits([quote({ answer: answer('a') })], chosen('a'))).toBe('done');
-    expect(waits([quote({ answer: answer(null) })], chosen('a'))).toMatch(/said no to quote 1/);
+    const no = quote({ answer: answer(null) });
+    expect(waits([no])).toMatch(/said no to quote 1/);
+    // Chosen before the no it settles nothing, chosen after it does.
+    const at = (when: string): JobSheet => ({
+      ...chosen('a'),
+      choices: chosen('a').choices.map((c) => (c.key === choiceKey.considered('a') ? { ...c, at: when } : c)),
+    });
+    expect(waits([no], at('2026-11-28T08:00:00Z'))).toMatch(/said no to quote 1/);
+    expect(waits([no], at('2026-11-28T10:00:00Z'))).toBe('done');
+    // A no to what was found later leaves the yes of before.
+    expect(waits([quote({ answer: answer('a') }), quote({ number: 2, answer: answer(null) })], chosen('a'))).toBe('done');
+    expect(waits([quote({ answer: answer('a') }), quote({ number: 2, answer: answer(null) })])).toMatch(/the way that the customer chose/);
     // What was found later is asked for anew.
     expect(waits([quote({ answer: answer('a') }), quote({ number: 2 })], chosen('a'))).toMatch(/quote 2/);
   });

@@ -75,15 +75,28 @@ export function quoteState({ answer, withdrawn, card }: Pick<QuoteRecord, 'answe
   return card.validUntil < today ? 'expired' : 'open';
 }
 
-/** What a job waits for by its newest quote that was not withdrawn; null where it waits for nothing. */
-export function quoteWaits({ quotes }: Pick<JobSheet, 'quotes'>, chosenId: string | null): string | null {
-  const newest = quotes.findLast((q) => !q.withdrawn);
+/** The way that was chosen, and when. */
+export interface ChosenAt {
+  readonly id: string;
+  readonly at: string;
+}
+
+/**
+ * What a job waits for by its quotes that were not withdrawn; null where it waits for nothing. A no to what was found later leaves the yes
+ * of before; any other no is settled by whatever way is chosen after it.
+ */
+export function quoteWaits({ quotes }: Pick<JobSheet, 'quotes'>, chosen: ChosenAt | null): string | null {
+  const open = quotes.filter((q) => !q.withdrawn);
+  const newest = open.at(-1);
   if (!newest) return null;
-  const { answer, card, number } = newest;
-  if (!answer) return `the customer’s yes to quote ${number}, valid until ${dayWords(card.validUntil, 'short')}`;
-  if (answer.wayId === null) return `what becomes of it: the customer said no to quote ${number}`;
-  const said = card.ways.find((w) => w.id === answer.wayId);
-  return said && said.id !== chosenId ? `the way that the customer chose: ${said.name}` : null;
+  if (!newest.answer) return `the customer’s yes to quote ${newest.number}, valid until ${dayWords(newest.card.validUntil, 'short')}`;
+  const yes = open.findLast((q) => q.answer && q.answer.wayId !== null);
+  if (!yes) {
+    const settled = chosen !== null && Date.parse(chosen.at) > Date.parse(newest.answer.at);
+    return settled ? null : `what becomes of it: the customer said no to quote ${newest.number}`;
+  }
+  const said = yes.card.ways.find((w) => w.id === yes.answer!.wayId);
+  return said && said.id !== chosen?.id ? `the way that the customer chose: ${said.name}` : null;
 }
 
 /** Money as it stands on a paper: `385.00 crowns`. */

@@ -85,7 +85,8 @@ function decide({ sheet, places, fits, bores, diagnosis }: StandingInputs): Stan
   }
   if (diagnosis.keptAlive) return underWay('what is done against the cause: like for like keeps it alive');
   const chosen = consideredRoutes(sheet).find((r) => r.value.state === 'chosen');
-  const waits = quoteWaits(sheet, chosen?.id ?? null);
+  const at = sheet.choices.find((c) => c.key === chosen?.key)?.at ?? '';
+  const waits = quoteWaits(sheet, chosen ? { id: chosen.id, at } : null);
   if (waits) return underWay(waits);
   return route ? done : underWay('the cause and the route');
 }
