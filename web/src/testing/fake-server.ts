@@ -131,6 +131,7 @@ export class FakeServer {
       const version = (this.sheet.choices.find((c) => c.key === key)?.version ?? 0) + 1;
       return { jobId: this.sheet.job.id, key, value: sent['value'], reason: sent['reason'], personId: 'tomas', at: '', version };
     }
+    if (path === routes.rates) return { ...sent, version: (this.shop.rates?.version ?? 0) + 1 };
     if (path.endsWith('/readings')) {
       const valueMm = Number.parseFloat(String(sent['text'])) || 0;
       return takenReading(sent as unknown as TypedOut, { jobId: this.sheet.job.id, personId: 'tomas', valueMm });

@@ -27,11 +27,18 @@ const minor = (whole: number | null): number => (whole === null ? NaN : Math.rou
 const said = (rates: Readonly<Record<string, number | null>>): Record<string, number> =>
   Object.fromEntries(Object.entries(rates).flatMap(([id, whole]) => (whole === null ? [] : [[id, minor(whole)]])));
 
-const inputOf = ({ hourMinor, minimumMinor, machineHourMinor, kgMinor, ...more }: TypedRates): RatesInput => ({
+/** @param machines rates of before: a machine that has no field here keeps its own */
+const inputOf = (
+  { hourMinor, minimumMinor, machineHourMinor, kgMinor, ...more }: TypedRates,
+  machines: Readonly<Record<string, number>>,
+): RatesInput => ({
   ...more,
   hourMinor: minor(hourMinor),
   minimumMinor: minor(minimumMinor ?? 0),
-  machineHourMinor: said(machineHourMinor),
+  machineHourMinor: {
+    ...Object.fromEntries(Object.entries(machines).filter(([id]) => !(id in machineHourMinor))),
+    ...said(machineHourMinor),
+  },
   kgMinor: said(kgMinor),
 });
 
@@ -129,10 +136,10 @@ export class RatesForm {
     start: this.typed(null),
     untouched: this.now,
     groups: ['kgMinor', 'machineHourMinor'],
-    check: (v) => check(ratesInput, inputOf(v)),
+    check: (v) => check(ratesInput, this.input(v)),
     rests: { version: this.version },
     save: async (v) => {
-      const stored = await this.shop.save<RatesRecord>(routes.rates, inputOf(v), this.version());
+      const stored = await this.shop.save<RatesRecord>(routes.rates, this.input(v), this.version());
       if (this.history()) await this.look();
       return stored;
     },
@@ -141,6 +148,10 @@ export class RatesForm {
       return 'Somebody else changed the rates in the meantime. Save again to put yours over theirs, or throw yours away.';
     },
   });
+
+  private input(v: TypedRates): RatesInput {
+    return inputOf(v, this.shop.shop().rates?.machineHourMinor ?? {});
+  }
 
   private typed(rates: RatesRecord | null): TypedRates {
     const whole = (m: number | undefined): number | null => (m === undefined ? null : m / 100);
