@@ -8,6 +8,7 @@ import {
   type ConsideredBuy,
   type ConsideredChoice,
   type ConsideredStock,
+  type EstimatedAct,
   type EstimatedThen,
   type SpentChoice,
   type ThreePoint,
@@ -92,7 +93,13 @@ export const FRONT_VALUES: Readonly<Record<string, AnyObjectSchema>> = {
       state === 'considered' ? schema : schema.min(1, state === 'chosen' ? 'Say why it is this one.' : 'Say why it is not done.'),
     ),
     estimated: shapeOf<EstimatedThen>({
-      acts: array(shapeOf<EstimatedThen['acts'][number]>({ act: costAct(), minutes: numberOf('Minutes', 0, MOST_MINUTES) }))
+      acts: array(
+        shapeOf<EstimatedAct>({
+          act: costAct(),
+          minutes: numberOf('Minutes', 0, MOST_MINUTES),
+          modelMin: numberOf('Minutes of the model', 0, MOST_MINUTES),
+        }),
+      )
         .strict()
         .required('Estimated acts: a list.')
         .max(MOST_LINES, `At most ${MOST_LINES} acts.`),

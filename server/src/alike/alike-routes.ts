@@ -1,5 +1,5 @@
 import { routes } from '@iron-patch/contract';
-import { comebackOf, doneBefore, traitsOf, type DoneBefore } from '@iron-patch/core';
+import { comebackOf, doneBefore, SIZE_SHARE, traitsOf, type DoneBefore } from '@iron-patch/core';
 import type { Express } from 'express';
 import { statements, type Db, type Pool } from '../db';
 import { idIn } from '../http';
@@ -27,7 +27,7 @@ async function alike(db: Db, jobId: string): Promise<DoneBefore[]> {
   const mine = await loadSheet(db, jobId);
   const { findingIds, sizes } = traitsOf(mine);
   const asked = sizes.slice(0, MOST_SIZES).map((s) => s.mm);
-  const found = (await db.query<{ id: string }>(q.candidates, [jobId, findingIds, asked, OF_EACH])).rows.map((r) => r.id);
+  const found = (await db.query<{ id: string }>(q.candidates, [jobId, findingIds, asked, OF_EACH, SIZE_SHARE])).rows.map((r) => r.id);
   const named = comebackOf(mine)?.ofJobId;
   const ids = [...new Set([...found, ...(named ? [named] : [])])];
   if (!ids.length) return [];

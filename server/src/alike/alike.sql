@@ -1,6 +1,6 @@
 -- :name candidates
 -- A few jobs by each trait, the newest or the likest of each; how like they are is weighed by core. $2 finding ids, $3 sizes in mm, $4 how many
--- of each trait.
+-- of each trait, $5 share by which two sizes may differ.
 with mine as (select id, customer_id, title || ' ' || machine as words from jobs where id = $1)
 (select j.id from jobs j join mine m on j.customer_id = m.customer_id and j.id <> m.id order by j.number desc limit $4)
 union
@@ -13,7 +13,7 @@ union
 union
 (select r.job_id from unnest($3::double precision[]) as asked(mm),
    lateral (select n.job_id from readings n
-            where n.purpose = 'found' and not n.withdrawn and n.value_mm between asked.mm * 0.996 and asked.mm * 1.004 and n.job_id <> $1
+            where n.purpose = 'found' and not n.withdrawn and n.value_mm between asked.mm * (1 - $5::double precision) and asked.mm * (1 + $5::double precision) and n.job_id <> $1
             limit $4) r)
 
 -- :name comebacks

@@ -11,7 +11,7 @@ import {
 } from '@iron-patch/contract';
 import type { Express, Request } from 'express';
 import { statements, type Pool } from '../db';
-import { askedIn, isId } from '../http';
+import { askedIn, isId, upToIn, wordsIn } from '../http';
 import type { Standings } from '../standings';
 import sql from './floor.sql';
 
@@ -27,24 +27,15 @@ const jobOf = ({ standing, found: _, ...card }: Row): FloorJob => {
   return { ...card, ...shown };
 };
 
-/** Words that are looked for; what is no text, or is too long, is cut. */
-const wordsIn = (req: Request): string[] =>
-  askedIn(req, 'find').slice(0, FLOOR_SEARCH.length).toLowerCase().split(/\s+/).filter(Boolean).slice(0, FLOOR_SEARCH.words);
-
-function upToIn(req: Request): number {
-  const asked = Number(askedIn(req, 'upTo') || FLOOR_PAGE.first);
-  return Number.isInteger(asked) && asked > 0 ? Math.min(asked, FLOOR_PAGE.most) : FLOOR_PAGE.first;
-}
-
 /**
  * The jobs by urgency, with where each stands and its one next move, as worked out from what is stored now. Those that are handed back are
  * put away: they come where they are asked for, or where something is looked for.
  */
 export function mountFloor(app: Express, pool: Pool, standings: Standings): void {
   const page = async (req: Request): Promise<Row[]> => {
-    const words = wordsIn(req);
+    const words = wordsIn(req, FLOOR_SEARCH);
     const withReturned = words.length > 0 || req.query['returned'] === '1';
-    return (await pool.query<Row>(q.page, [withReturned, words, upToIn(req)])).rows;
+    return (await pool.query<Row>(q.page, [withReturned, words, upToIn(req, FLOOR_PAGE)])).rows;
   };
 
   app.get(routes.floor, async (req, res) => {

@@ -17,6 +17,6 @@ export {
 export { personOf, personOrFirst, screenOf } from './person';
 export { doors, uploadsLimited, writesLimited } from './doors';
 export { plainBody } from './plain-body';
-export { askedIn, bodyOf, checkedBy, idIn, isId, versionBefore, ifMatch } from './input';
+export { askedIn, bodyOf, checkedBy, idIn, isId, upToIn, versionBefore, ifMatch, wordsIn } from './input';
 export { mountEditable, type Editable } from './editable';
 export { mountShopRecord, shopIdIn, type ShopRecord } from './shop-record';

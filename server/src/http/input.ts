@@ -30,6 +30,16 @@ export function askedIn(req: Request, name: string): string {
   return typeof value === 'string' ? value.replaceAll('\0', '') : '';
 }
 
+/** Words that are looked for under `find`, in small letters; what is too long, or too many, is cut. */
+export const wordsIn = (req: Request, most: { readonly length: number; readonly words: number }): string[] =>
+  askedIn(req, 'find').slice(0, most.length).toLowerCase().split(/\s+/).filter(Boolean).slice(0, most.words);
+
+/** How many rows are asked for under `upTo`: as many as at first where it says nothing that is a count, and no more than the most. */
+export function upToIn(req: Request, page: { readonly first: number; readonly most: number }): number {
+  const asked = Number(askedIn(req, 'upTo') || page.first);
+  return Number.isInteger(asked) && asked > 0 ? Math.min(asked, page.most) : page.first;
+}
+
 export const isId = (text: string): boolean => UUID.test(text);
 
 /** An id in the path; what is no id at all is simply not found. */

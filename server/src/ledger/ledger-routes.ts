@@ -1,21 +1,13 @@
 import { LEDGER, routes, type LedgerCount, type LedgerPage, type LedgerRow, type LedgerSums } from '@iron-patch/contract';
-import type { Express, Request } from 'express';
+import type { Express } from 'express';
 import { comebacksOf } from '../alike';
 import { atOneMoment, statements, type Db, type Pool } from '../db';
-import { askedIn } from '../http';
+import { upToIn, wordsIn } from '../http';
 import sql from './ledger.sql';
 
 const q = statements(sql, ['page', 'counts', 'promised']);
 
 type Row = Omit<LedgerRow, 'cameBack'> & { readonly found: number };
-
-const wordsIn = (req: Request): string[] =>
-  askedIn(req, 'find').slice(0, LEDGER.length).toLowerCase().split(/\s+/).filter(Boolean).slice(0, LEDGER.words);
-
-function upToIn(req: Request): number {
-  const asked = Number(askedIn(req, 'upTo') || LEDGER.first);
-  return Number.isInteger(asked) && asked > 0 ? Math.min(asked, LEDGER.most) : LEDGER.first;
-}
 
 async function ledger(db: Db, words: readonly string[], upTo: number): Promise<LedgerPage> {
   const found = (await db.query<Row>(q.page, [words, upTo])).rows;
@@ -44,7 +36,7 @@ async function sums(db: Db, timeZone: string): Promise<LedgerSums> {
 /** Everything that was handed back: looked for by words; and what all of it comes to by cause, by route, by promise. */
 export function mountLedger(app: Express, pool: Pool, { timeZone }: { readonly timeZone: string }): void {
   app.get(routes.ledger, async (req, res) => {
-    res.json(await atOneMoment(pool, (db) => ledger(db, wordsIn(req), upToIn(req))));
+    res.json(await atOneMoment(pool, (db) => ledger(db, wordsIn(req, LEDGER), upToIn(req, LEDGER))));
   });
 
   app.get(routes.ledgerSums, async (_req, res) => {

@@ -103,7 +103,7 @@ it('answers soon among ten thousand that were handed back', async () => {
   const times: number[] = [];
   for (let i = 0; i < 7; i++) {
     const from = performance.now();
-    expect(await ledger('shaft 77')).toMatchObject({ found: expect.any(Number) });
+    expect((await ledger('shaft 77')).found).toBeGreaterThan(0);
     times.push(performance.now() - from);
   }
   const from = performance.now();

@@ -1,8 +1,10 @@
 import { routes } from '@iron-patch/contract';
 import {
+  capital,
   dayWords,
   moneyWords,
   priceWords,
+  readyWords,
   type Problem,
   type QuoteCard,
   type QuoteRecord,
@@ -58,10 +60,10 @@ export const noSuchQuote = (): string =>
 /** Too many came from one place. */
 export const tooManyAsked = (): string => page('Too often', '<h1>That was too often</h1><p>Wait a minute, then load this page again.</p>');
 
-function wayOnPage(w: QuotedWay, number: number, currency: string): string {
+function wayOnPage(w: QuotedWay, number: number, card: QuoteCard): string {
   return `<section class="way"><h3>${number}. ${escaped(w.name)}</h3>
-<p class="price">${escaped(priceWords(w, currency))}</p>
-<p>Ready by <b>${escaped(dayWords(w.readyBy, 'whole'))}</b>, if you say yes today.</p>
+<p class="price">${escaped(priceWords(w, card.currency))}</p>
+<p>${escaped(capital(readyWords(w, card)))}.</p>
 <p><b>Holds</b> ${escaped(w.lasts)}.</p>
 ${w.risk ? `<p><b>What can go wrong:</b> ${escaped(w.risk)}.</p>` : ''}
 ${w.decides ? `<p><b>It asks for:</b> ${escaped(w.decides)}.</p>` : ''}</section>`;
@@ -118,7 +120,7 @@ export interface CustomerView {
   readonly problems: readonly Problem[];
   /** A moment as a day of the shop's calendar. */
   readonly on: (at: string) => string;
-  /** What people wrote keeps its marks; sums of money are in the shop's. */
+  /** A sum of money as the shop writes decimals; what people wrote stays as it is. */
   readonly mark: (text: string) => string;
 }
 
@@ -128,7 +130,7 @@ export function customerPage({ quote, state, token, typed, problems, on, mark }:
   const asked = questions
     .map((n) => `<p class="word" role="status"><b>Your question of ${escaped(on(n.at))} is with the shop.</b> “${escaped(n.text)}”</p>`)
     .join('');
-  const ways = card.ways.map((w, i) => wayOnPage(w, i + 1, card.currency)).join('');
+  const ways = card.ways.map((w, i) => wayOnPage(w, i + 1, card)).join('');
   return page(
     `${card.title}, quote of ${card.shop}`,
     `<p class="quiet">${escaped(card.shop)}, job ${card.jobNumber}</p><h1>${escaped(card.title)}</h1>
@@ -138,7 +140,7 @@ ${card.complaint ? `<h2>What you told us</h2>${lines(card.complaint)}` : ''}
 ${card.cause ? `<h2>Why it happened</h2>${lines(card.cause)}` : ''}
 ${card.words ? lines(card.words) : ''}
 ${card.photoIds.map((id) => `<img src="${routes.quotePicture(token, id)}" alt="Photograph of your part" loading="lazy">`).join('')}
-<h2>${card.ways.length > 1 ? 'Ways to put it right' : 'What we propose'}</h2>${mark(ways)}
+<h2>${card.ways.length > 1 ? 'Ways to put it right' : 'What we propose'}</h2>${ways}
 ${card.stopAtMinor === null ? '' : `<p>We stop and ask you before it comes to more than <b>${escaped(mark(moneyWords(card.stopAtMinor, card.currency)))}</b>.</p>`}
 <p>${card.notIncluded ? `<b>Not included:</b> ${escaped(card.notIncluded)}` : 'What we find later we quote apart, before we do it.'}</p>
 ${card.cautions.map((c) => `<p class="caution">${escaped(c)}</p>`).join('')}

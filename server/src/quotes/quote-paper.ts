@@ -1,4 +1,4 @@
-import { dayWords, moneyWords, priceWords, type DecimalMark, type QuoteRecord } from '@iron-patch/core';
+import { dayWords, moneyWords, priceWords, readyWords, type DecimalMark, type QuoteRecord } from '@iron-patch/core';
 import { Paper } from '../documents/paper';
 
 /** A quote on paper: what the customer's page shows, and what was answered. */
@@ -19,7 +19,7 @@ export function quotePaper({ card, number, answer, withdrawn }: QuoteRecord, mar
   if (card.words) paper.quoted(card.words);
   card.ways.forEach((w, i) => {
     paper.section(`${i + 1}  ${w.name}`);
-    paper.paragraph(`${priceWords(w, card.currency)}; ready by ${dayWords(w.readyBy)}.`, 12);
+    paper.paragraph(`${priceWords(w, card.currency)}; ${readyWords(w, card)}.`, 12);
     paper.paragraph(`Holds ${w.lasts}.`);
     if (w.risk) paper.quoted(`What can go wrong: ${w.risk}.`);
     if (w.decides) paper.quoted(`It asks for: ${w.decides}.`);

@@ -73,7 +73,7 @@ describe('what acts took', () => {
     decides: '',
     state: 'chosen',
     why: 'cheaper',
-    estimated: { acts: [{ act: 'straighten', minutes }], priceMinor: 9000 },
+    estimated: { acts: [{ act: 'straighten', minutes: minutes * 1.5, modelMin: minutes }], priceMinor: 9000 },
     position: 0,
     removed: false,
     ...more,

@@ -9,7 +9,7 @@ from rates order by version desc
 insert into rates (version, card, person_id) values ($1, $2, $3) on conflict do nothing
 
 -- :name took
--- Acts of jobs that are handed back and have a chosen route: what was estimated then, and what was spent, summed an act; the newest jobs first.
+-- Acts of jobs that are handed back and have a chosen route: what the model alone said then, and what was spent, summed an act; the newest jobs first.
 with newest as (
   select distinct on (job_id, key) job_id, key, value, at from choices
   where (key like 'considered:%' or key like 'spent:%' or key = 'returned')
@@ -17,7 +17,7 @@ with newest as (
   order by job_id, key, version desc),
 done as (select job_id, at from newest where key = 'returned' and value <> 'null'::jsonb),
 estimated as (
-  select n.job_id, act ->> 'act' as act, sum((act ->> 'minutes')::double precision) as minutes
+  select n.job_id, act ->> 'act' as act, sum((act ->> 'modelMin')::double precision) as minutes
   from newest n join done using (job_id), jsonb_array_elements(n.value -> 'estimated' -> 'acts') as act
   where n.key like 'considered:%' and jsonb_typeof(n.value -> 'estimated') = 'object'
     and n.value ->> 'state' = 'chosen' and n.value ->> 'removed' = 'false'

@@ -9,7 +9,7 @@ import type { Rates } from './rates';
 import { readyOn } from './ready-on';
 import { ROUTE_TAKES } from './route-takes.data';
 import { deviationOf3, meanOf3, together, type ThreePoint } from './spread';
-import { actTook } from './took';
+import { actTook, tookBy, type TookRow } from './took';
 
 const Z90 = 1.2815515655446004;
 const lognormal = (median: number, s: number): ThreePoint => ({
@@ -50,9 +50,9 @@ describe('spans', () => {
   });
 });
 
-describe('minutes', () => {
-  const same = (): number => 1;
+const same = (): number => 1;
 
+describe('minutes', () => {
   it('a pass takes the turns that its feed needs at the turns that the speed allows', () => {
     // Mild steel 60 by 300 in six passes: walk along it turn by turn.
     const size = { diameterMm: 60, lengthMm: 300, materialId: 'steel-mild' };
@@ -95,6 +95,19 @@ describe('what a shop’s own jobs teach', () => {
     expect(actTook('turn', rows(100)).factor).toBeGreaterThan(1.9);
     expect(actTook('bore', rows(9)).factor).toBe(1);
     expect(actTook('turn', [{ act: 'turn', estimatedMin: 0, tookMin: 5 }]).jobs).toBe(0);
+  });
+
+  it('learns from jobs whose own estimates it had moved already, and does not stop half way', () => {
+    // A shop in which turning takes twice what the model says: every job is estimated by what those before it taught.
+    const size = { diameterMm: 50, lengthMm: 200, materialId: 'steel-c45' };
+    const model = actMinutes('turn', size, 1, same).hands.likely;
+    const rows: TookRow[] = [];
+    let told = 0;
+    for (let job = 0; job < 60; job++) {
+      told = actMinutes('turn', size, 1, tookBy(rows)).hands.likely;
+      rows.push({ act: 'turn', estimatedMin: model, tookMin: 2 * model });
+    }
+    expect(told / model).toBeGreaterThan(1.9);
   });
 
   it('comes nearer to the truth of made-up shops than the estimate alone and than their jobs alone', () => {

@@ -1,7 +1,7 @@
 import type { Took } from './act-minutes';
 import type { CostAct } from './cost-acts.data';
 
-/** Minutes of an act of one job: as estimated, and as it came out. */
+/** Minutes of an act of one job: as the model alone estimates it, and as it came out. Held against what was learnt already it would stop half way. */
 export interface TookRow {
   readonly act: CostAct;
   readonly estimatedMin: number;

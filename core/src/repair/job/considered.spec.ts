@@ -5,6 +5,7 @@ import { layOut, ownRoute, proposeRoute, untouchedOf, type ConsideredChoice } fr
 import { itemsOff, jobItems } from './items';
 import type { JobSheet, Shop } from './records';
 import { workOut } from './repair';
+import { estimatedNow } from './route-finding';
 import { spentAgainst } from './spent';
 import { testSheet, testShop, verdicts, withChoices } from './testing';
 
@@ -84,6 +85,20 @@ describe('a route that is weighed', () => {
     const turn = (r: typeof before): number => r.acts.find((a) => a.act.act === 'turn')!.hands.likely;
     expect(turn(after) / turn(before)).toBeGreaterThan(1.8);
     expect(turn(after) / turn(before)).toBeLessThan(2);
+  });
+
+  it('what is kept of its estimate adds up to the hours that were told, and holds the model apart from what was learnt and said', () => {
+    const took = Array.from({ length: 30 }, () => ({ act: 'turn' as const, estimatedMin: 60, tookMin: 120 }));
+    const route = proposeRoute('new-shaft', pin, places, 0, 1);
+    const said = { ...route, acts: route.acts.map((a) => (a.act === 'measure' ? { ...a, minutes: { low: 5, likely: 5, high: 5 } } : a)) };
+    const [plain, learnt] = [estimatedNow(weighed(route)), estimatedNow(weighed(said, sheet, { ...shop, took }))];
+    const whole = weighed(said, sheet, { ...shop, took });
+    expect(learnt.acts.reduce((sum, a) => sum + a.minutes, 0)).toBeCloseTo(whole.minutes.value, 0);
+    expect(learnt.acts.map((a) => a.modelMin)).toEqual(plain.acts.map((a) => a.modelMin));
+    const of = (e: typeof plain, act: string) => e.acts.find((a) => a.act === act)!;
+    expect(of(learnt, 'turn').minutes).toBeGreaterThan(1.8 * of(plain, 'turn').minutes);
+    expect(of(learnt, 'measure')).toEqual({ act: 'measure', minutes: 5, modelMin: 45 });
+    expect(learnt.priceMinor).toBe(Math.round(whole.price!.value * 100));
   });
 
   it('stands in its order, without what was taken off, whatever the route and the finding', () => {
@@ -175,7 +190,7 @@ it('what was spent stands beside what was estimated', () => {
     ...proposeRoute('straighten', pin, places, 0, 1),
     state: 'chosen',
     why: 'cheaper',
-    estimated: { acts: [{ act: 'straighten', minutes: 60 }], priceMinor: 9000 },
+    estimated: { acts: [{ act: 'straighten', minutes: 60, modelMin: 40 }], priceMinor: 9000 },
   };
   const spent = (act: string, minutes: number, removed = false) => ({ act, itemId: null, minutes, day: '2026-11-20', remark: '', removed });
   const on = withChoices(

@@ -42,9 +42,16 @@ export interface ConsideredBuy {
 
 export const CONSIDERED_STATES = ['considered', 'chosen', 'dropped'] as const;
 
-/** What was estimated when a route was chosen: what it really took is held against it. */
+/** An act as it was estimated: its minutes as they were told, and those of the model alone, before what earlier jobs taught or somebody said. */
+export interface EstimatedAct {
+  readonly act: CostAct;
+  readonly minutes: number;
+  readonly modelMin: number;
+}
+
+/** What was estimated when a route was chosen: what it really took is held against what was told, and the model learns against itself. */
 export interface EstimatedThen {
-  readonly acts: readonly { readonly act: CostAct; readonly minutes: number }[];
+  readonly acts: readonly EstimatedAct[];
   /** With tax; null where the shop had not said what an hour costs. */
   readonly priceMinor: number | null;
 }

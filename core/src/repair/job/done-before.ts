@@ -1,6 +1,6 @@
 import type { LengthUnit } from '../../terms/quantity';
 import { chosenReturn, chosenRoute, valueOf, choiceKey } from './choices';
-import { LIKE_FROM, likeness, traitsOf } from './likeness';
+import { LIKE_FROM, likeness, traitsOf, type JobTraits } from './likeness';
 import type { JobSheet } from './records';
 import { chosenWay, spentAgainst } from './spent';
 
@@ -43,8 +43,8 @@ const sumOf = (minutes: readonly (number | null)[]): number | null => {
   return known.length ? known.reduce((a, b) => a + b, 0) : null;
 };
 
-function told(other: JobSheet, unit: LengthUnit, mine: JobSheet, cameBack: DoneBefore['cameBack']): DoneBefore {
-  const { score, because } = likeness(traitsOf(mine), traitsOf(other), unit);
+function told(other: JobSheet, unit: LengthUnit, mine: JobTraits, cameBack: DoneBefore['cameBack']): DoneBefore {
+  const { score, because } = likeness(mine, traitsOf(other), unit);
   const returned = other.choices.find((c) => c.key === choiceKey.returned && c.value !== null);
   const handed = chosenReturn(other);
   const route = chosenRoute(other);
@@ -78,13 +78,14 @@ export function doneBefore(
   comebacks: readonly { readonly ofJobId: string; readonly jobId: string; readonly number: number }[],
 ): DoneBefore[] {
   const named = comebackOf(mine)?.ofJobId;
+  const traits = traitsOf(mine);
   return others
     .filter((o) => o.job.id !== mine.job.id)
     .map((o) =>
       told(
         o,
         mine.job.unit,
-        mine,
+        traits,
         comebacks.filter((c) => c.ofJobId === o.job.id).map(({ jobId, number }) => ({ jobId, number })),
       ),
     )

@@ -102,11 +102,22 @@ export {
   type ConsideredBuy,
   type ConsideredChoice,
   type ConsideredStock,
+  type EstimatedAct,
   type EstimatedThen,
   type LaidOut,
 } from './considered';
-export type { RouteAct, RouteFinding } from './route-finding';
+export { estimatedNow, type RouteAct, type RouteFinding } from './route-finding';
 export { chosenWay, handsPrice, spentAgainst, spentOn, type SpentChoice, type SpentRow } from './spent';
-export { moneyWords, priceWords, quoteCard, quoteMessage, quoteState, type QuoteState, type QuoteTold } from './quote';
+export {
+  customersWay,
+  moneyWords,
+  priceWords,
+  quoteCard,
+  quoteMessage,
+  quoteState,
+  readyWords,
+  type QuoteState,
+  type QuoteTold,
+} from './quote';
 export { comebackOf, doneBefore, type ComebackChoice, type DoneBefore } from './done-before';
-export { traitsOf, type JobTraits } from './likeness';
+export { SIZE_SHARE, traitsOf, type JobTraits } from './likeness';

@@ -26,7 +26,7 @@ export interface Likeness {
 /** Weights by judgement: the same machine says most, then what was found, then what it is called; sizes alone say too little. */
 const WEIGHT = { sameMachine: 4, machine: 2, title: 2.5, finding: 2, cause: 1, size: 0.8, mostSizes: 1.6, customer: 0.5 } as const;
 /** Two sizes are one where they differ by no more than that share: worn parts of one kind seldom agree better. */
-const SIZE_SHARE = 0.004;
+export const SIZE_SHARE = 0.004;
 /** Less is like by accident. */
 export const LIKE_FROM = 2;
 

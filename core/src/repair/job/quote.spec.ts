@@ -1,6 +1,6 @@
 import { choiceKey } from './choices';
 import { proposeRoute } from './considered';
-import { priceWords, quoteCard, quoteMessage, quoteState } from './quote';
+import { customersWay, priceWords, quoteCard, quoteMessage, quoteState } from './quote';
 import type { QuoteAnswer, QuoteRecord } from './quote-records';
 import type { JobSheet, Shop } from './records';
 import { workOut } from './repair';
@@ -94,6 +94,9 @@ describe('a job with a quote', () => {
     // A no to what was found later leaves the yes of before.
     expect(waits([quote({ answer: answer('a') }), quote({ number: 2, answer: answer(null) })], chosen('a'))).toBe('done');
     expect(waits([quote({ answer: answer('a') }), quote({ number: 2, answer: answer(null) })])).toMatch(/the way that the customer chose/);
+    // What is shown as the customer's way goes by the same rule.
+    expect(customersWay([quote({ answer: answer('a') }), quote({ number: 2, answer: answer(null) })])?.id).toBe('a');
+    expect(customersWay([quote({ answer: answer('a'), withdrawn: { why: 'x', personId: 'tomas', at: '' } }), no])).toBeNull();
     // What was found later is asked for anew.
     expect(waits([quote({ answer: answer('a') }), quote({ number: 2 })], chosen('a'))).toMatch(/quote 2/);
   });
@@ -106,5 +109,7 @@ describe('the message that goes out', () => {
     expect(subject).toBe('Quote for job 1042, Ramp hinge pin');
     expect(text.split('\n')).toContain('https://shop.example/q/abc');
     expect(text).toContain('open until 12 Dec 2026');
+    // The day is reckoned from that of the quote, and says so.
+    expect(text).toContain('if you say yes on 27 Nov, else later by as many days.');
   });
 });

@@ -75,6 +75,12 @@ export function quoteState({ answer, withdrawn, card }: Pick<QuoteRecord, 'answe
   return card.validUntil < today ? 'expired' : 'open';
 }
 
+/** The way that the customer said yes to last, by quotes that were not withdrawn; null where they said no such thing. */
+export function customersWay(quotes: readonly QuoteRecord[]): QuotedWay | null {
+  const yes = quotes.findLast((q) => !q.withdrawn && q.answer && q.answer.wayId !== null);
+  return yes?.card.ways.find((w) => w.id === yes.answer!.wayId) ?? null;
+}
+
 /** The way that was chosen, and when. */
 export interface ChosenAt {
   readonly id: string;
@@ -90,13 +96,12 @@ export function quoteWaits({ quotes }: Pick<JobSheet, 'quotes'>, chosen: ChosenA
   const newest = open.at(-1);
   if (!newest) return null;
   if (!newest.answer) return `the customer’s yes to quote ${newest.number}, valid until ${dayWords(newest.card.validUntil, 'short')}`;
-  const yes = open.findLast((q) => q.answer && q.answer.wayId !== null);
-  if (!yes) {
+  const said = customersWay(open);
+  if (!said) {
     const settled = chosen !== null && Date.parse(chosen.at) > Date.parse(newest.answer.at);
     return settled ? null : `what becomes of it: the customer said no to quote ${newest.number}`;
   }
-  const said = yes.card.ways.find((w) => w.id === yes.answer!.wayId);
-  return said && said.id !== chosen?.id ? `the way that the customer chose: ${said.name}` : null;
+  return said.id !== chosen?.id ? `the way that the customer chose: ${said.name}` : null;
 }
 
 /** Money as it stands on a paper: `385.00 crowns`. */
@@ -112,13 +117,17 @@ export function priceWords({ priceMinor, lowMinor, highMinor, unpriced }: Quoted
   return `about ${[whole(priceMinor), currency].filter(Boolean).join(' ')}${span}${more}`;
 }
 
+/** By when a way can be ready: reckoned from the day of the quote, so that it says so. */
+export const readyWords = ({ readyBy }: QuotedWay, { madeOn }: Pick<QuoteCard, 'madeOn'>): string =>
+  `ready by ${dayWords(readyBy, 'whole')} if you say yes on ${dayWords(madeOn, 'short')}, else later by as many days`;
+
 /** The message that goes with a link: its subject, and its text to paste. */
 export function quoteMessage(card: QuoteCard, link: string): { readonly subject: string; readonly text: string } {
   const lines = [
     `${card.customer ? `Dear ${card.customer}` : 'Hello'},`,
     '',
     `about your ${card.title.toLowerCase()}${card.machine ? ` (${card.machine})` : ''}, our job ${card.jobNumber}:`,
-    ...card.ways.map((w, i) => `${i + 1}. ${w.name}: ${priceWords(w, card.currency)}, ready by ${dayWords(w.readyBy)}.`),
+    ...card.ways.map((w, i) => `${i + 1}. ${w.name}: ${priceWords(w, card.currency)}; ${readyWords(w, card)}.`),
     '',
     'What we found, what each way holds, and a place to say yes or no or to ask:',
     link,

@@ -4,6 +4,7 @@ import {
   actMinutes,
   actTook,
   COST_ACTS,
+  meanOf3,
   priceOf,
   tookBy,
   type ActMinutes,
@@ -16,7 +17,14 @@ import { MACHINE_WORDS, type Machine } from '../../making/setups';
 import { countOf, inSentence } from '../../terms/words';
 import type { Figure } from '../../terms/working';
 import { chosenRoute } from './choices';
-import { consideredRoutes, sizeOfRoute, type ConsideredAct, type ConsideredChoice, type ConsideredStock } from './considered';
+import {
+  consideredRoutes,
+  sizeOfRoute,
+  type ConsideredAct,
+  type ConsideredChoice,
+  type ConsideredStock,
+  type EstimatedThen,
+} from './considered';
 import type { PlaceFinding } from './place-finding';
 import type { JobSheet, Shop } from './records';
 import type { Item } from './strip-records';
@@ -29,6 +37,8 @@ export interface RouteAct {
   /** Somebody said the minutes. */
   readonly said: boolean;
   readonly aloneMin: number;
+  /** Of the model alone, min: neither said nor learnt. */
+  readonly modelMin: number;
 }
 
 /** One way to put it right, worked out. */
@@ -97,7 +107,8 @@ function routeFinding(
   const took = tookBy(shop.took);
   const worked = value.acts.map((act) => {
     const estimate = actMinutes(act.act, size, act.times, took);
-    return { act, estimate, hands: act.minutes ?? estimate.hands, machine: machineOf(act, shop.machines) };
+    const modelMin = actMinutes(act.act, size, act.times, () => 1).hands.likely;
+    return { act, estimate, hands: act.minutes ?? estimate.hands, machine: machineOf(act, shop.machines), modelMin };
   });
   const { minutes, total, unpriced } = priceOf(
     {
@@ -123,12 +134,13 @@ function routeFinding(
   return {
     route,
     number: index + 1,
-    acts: worked.map(({ act, estimate, hands }) => ({
+    acts: worked.map(({ act, estimate, hands, modelMin }) => ({
       act,
       name: actWords(act),
       hands,
       said: act.minutes !== null,
       aloneMin: estimate.aloneMin,
+      modelMin,
     })),
     minutes,
     aloneMin: worked.reduce((sum, w) => sum + w.estimate.aloneMin, 0),
@@ -140,6 +152,14 @@ function routeFinding(
     keptAlive: copies && chosen?.survivesCopy && !cause?.cure.trim() ? `${inSentence(chosen.name)} goes on` : null,
   };
 }
+
+const tenth = (minutes: number): number => Math.round(minutes * 10) / 10;
+
+/** What is kept of a way's estimate when it is chosen: minutes that add up to its hours, and its price. */
+export const estimatedNow = ({ acts, price }: Pick<RouteFinding, 'acts' | 'price'>): EstimatedThen => ({
+  acts: acts.map(({ act, hands, modelMin }) => ({ act: act.act, minutes: tenth(meanOf3(hands)), modelMin: tenth(modelMin) })),
+  priceMinor: price ? Math.round(price.value * 100) : null,
+});
 
 /** The ways to put it right that are weighed for a job, in their order. */
 export const routeFindings = (sheet: JobSheet, places: readonly PlaceFinding[], shop: Shop): RouteFinding[] =>

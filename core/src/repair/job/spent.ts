@@ -19,7 +19,7 @@ export interface SpentChoice {
 export const spentOn = (sheet: Pick<JobSheet, 'choices'>): (SpentChoice & { readonly id: string; readonly personId: string })[] =>
   loggedChoices<SpentChoice>(sheet, choiceKey.spent(''));
 
-/** The route that was chosen last; null where none is. */
+/** The chosen route, the first of them where two people chose at once; null where none is. */
 export const chosenWay = (sheet: Pick<JobSheet, 'choices'>): ConsideredChoice | null =>
   consideredRoutes(sheet).find((r) => r.value.state === 'chosen')?.value ?? null;
 

@@ -6,6 +6,7 @@ export { DraftNote } from './draft-note';
 export { FormFrame } from './form-frame';
 export { LengthInput } from './length-input';
 export { MATERIAL_OPTIONS } from './material-options';
+export { fromWhole, toWhole } from './money';
 export { NumberField } from './number-field';
 export { PickField } from './pick-field';
 export { PlacesField } from './places-field';

@@ -4,7 +4,18 @@ import { RouterLink } from '@angular/router';
 import { barInput, check, routes, type BarInput } from '@iron-patch/contract';
 import { BAR_FINISHES, BAR_SHAPES, FINISH_WORDS, hasInner, SHAPE_WORDS, type Bar, type LengthUnit } from '@iron-patch/core';
 import { ShopStore } from '../data';
-import { ChooseField, FormFrame, LengthInput, MATERIAL_OPTIONS, NumberField, RecordForm, TextField, type Option } from '../form';
+import {
+  ChooseField,
+  FormFrame,
+  fromWhole,
+  LengthInput,
+  MATERIAL_OPTIONS,
+  NumberField,
+  RecordForm,
+  TextField,
+  toWhole,
+  type Option,
+} from '../form';
 
 /** A bar as its form holds it: what it cost is in whole coins and parts. */
 type TypedPrice = Omit<BarInput, 'priceMinor' | 'removed'> & { readonly price: number | null };
@@ -25,7 +36,7 @@ const START: TypedPrice = {
 const inputOf = ({ price, ...v }: TypedPrice): BarInput => ({
   ...v,
   innerMm: hasInner(v.shape) ? v.innerMm : null,
-  priceMinor: price === null ? null : Math.round(price * 100),
+  priceMinor: fromWhole(price),
   removed: false,
 });
 
@@ -84,6 +95,6 @@ export class BarForm implements OnInit {
   ngOnInit(): void {
     const { id: _, version, priceMinor, ...bar } = this.record();
     this.version.set(version);
-    this.form.open({ ...bar, price: priceMinor === null ? null : priceMinor / 100, why: '' });
+    this.form.open({ ...bar, price: toWhole(priceMinor), why: '' });
   }
 }

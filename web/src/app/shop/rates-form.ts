@@ -1,9 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
 import { ReactiveFormsModule } from '@angular/forms';
 import { check, ratesInput, routes, type RatesInput } from '@iron-patch/contract';
-import { PRICED_FAMILIES, type Family, type RatesChange, type RatesRecord } from '@iron-patch/core';
+import { moneyWords, PRICED_FAMILIES, type Family, type RatesChange, type RatesRecord } from '@iron-patch/core';
 import { Api, SAME_VALUE, ShopStore, ShopTimePipe, Told } from '../data';
-import { FormFrame, NumberField, RecordForm, TextField } from '../form';
+import { FormFrame, fromWhole, NumberField, RecordForm, TextField, toWhole } from '../form';
 
 /** Rates as their form holds them: whole money, empty where there is none. */
 type TypedRates = Omit<RatesInput, 'machineHourMinor' | 'kgMinor' | 'hourMinor' | 'minimumMinor'> & {
@@ -23,7 +23,7 @@ const FAMILY_WORDS: Readonly<Record<Family, string>> = {
   plastic: 'Plastic',
 };
 
-const minor = (whole: number | null): number => (whole === null ? NaN : Math.round(whole * 100));
+const minor = (whole: number | null): number => fromWhole(whole) ?? NaN;
 const said = (rates: Readonly<Record<string, number | null>>): Record<string, number> =>
   Object.fromEntries(Object.entries(rates).flatMap(([id, whole]) => (whole === null ? [] : [[id, minor(whole)]])));
 
@@ -94,8 +94,8 @@ const inputOf = (
             <tr>
               <td>{{ h.at | shopTime: 'year' }}</td>
               <td>{{ name(h.personId) }}</td>
-              <td class="num">{{ (h.rates.hourMinor / 100).toFixed(2) }} {{ h.rates.currency }}</td>
-              <td class="num">{{ (h.rates.minimumMinor / 100).toFixed(2) }}</td>
+              <td class="num">{{ money(h.rates.hourMinor, h.rates.currency) }}</td>
+              <td class="num">{{ money(h.rates.minimumMinor, '') }}</td>
               <td class="num">{{ h.rates.markUpPercent }} %</td>
               <td class="num">{{ h.rates.taxPercent }} %</td>
             </tr>
@@ -127,6 +127,7 @@ export class RatesForm {
   private readonly told = inject(Told);
   protected readonly families = PRICED_FAMILIES;
   protected readonly words = FAMILY_WORDS;
+  protected readonly money = moneyWords;
   protected readonly machines = this.shop.shop().machines;
   protected readonly history = signal<readonly RatesChange[] | null>(null);
   private readonly now = computed<TypedRates>(() => this.typed(this.shop.shop().rates), SAME_VALUE);
@@ -154,7 +155,7 @@ export class RatesForm {
   }
 
   private typed(rates: RatesRecord | null): TypedRates {
-    const whole = (m: number | undefined): number | null => (m === undefined ? null : m / 100);
+    const whole = (m: number | undefined): number | null => toWhole(m ?? null);
     return {
       currency: rates?.currency ?? '',
       hourMinor: whole(rates?.hourMinor),

@@ -1,7 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
 import type { ConsideredBuy } from '@iron-patch/core';
-import { ChooseField, FormField, NumberField, TextField, type Option } from '../../form';
-import { fromWhole, toWhole } from './money';
+import { ChooseField, FormField, NumberField, TextField, type Option, fromWhole, toWhole } from '../../form';
 
 const WHERE: readonly Option[] = [
   ['', 'bought'],

@@ -3,9 +3,8 @@ import { ReactiveFormsModule } from '@angular/forms';
 import { check, quoteInput, routes, type QuoteInput } from '@iron-patch/contract';
 import { capital, type QuoteRecord } from '@iron-patch/core';
 import { Api, newId, newSecret, ShopClock } from '../../data';
-import { CheckList, DateField, FormFrame, NumberField, RecordForm, TextField, type Option } from '../../form';
+import { CheckList, DateField, FormFrame, NumberField, RecordForm, TextField, type Option, fromWhole } from '../../form';
 import { SheetStore } from '../../sheet-data';
-import { fromWhole } from './money';
 
 /** A quote as its form holds it: money whole. */
 type QuoteFields = Omit<QuoteInput, 'token'>;

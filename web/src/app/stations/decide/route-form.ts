@@ -3,11 +3,10 @@ import { ReactiveFormsModule } from '@angular/forms';
 import { check, choiceInput } from '@iron-patch/contract';
 import { choiceKey, LASTS, LASTS_WORDS, ownRoute, type ConsideredChoice, type RouteFinding } from '@iron-patch/core';
 import { newId } from '../../data';
-import { ChooseField, FormFrame, inValue, NumberField, RecordForm, TextField, type Option } from '../../form';
+import { ChooseField, FormFrame, inValue, NumberField, RecordForm, TextField, type Option, fromWhole, toWhole } from '../../form';
 import { SheetStore } from '../../sheet-data';
 import { ActsField } from './acts-field';
 import { BoughtField } from './bought-field';
-import { fromWhole, toWhole } from './money';
 import { StockField } from './stock-field';
 
 /** A route as its form has it: carriage in whole money. */

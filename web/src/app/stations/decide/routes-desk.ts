@@ -13,6 +13,8 @@ import {
   placeWithUnit,
   capital,
   countOf,
+  estimatedNow,
+  customersWay,
   proposeRoute,
   readyOn,
   routeIdsOf,
@@ -60,7 +62,7 @@ export class RoutesDesk {
   protected readonly lasts = LASTS_WORDS;
   protected readonly ways = computed(() => this.store.repair()?.routes ?? []);
   /** The way that the customer said yes to last. */
-  protected readonly wanted = computed(() => this.store.sheet()?.quotes.findLast((q) => q.answer)?.answer?.wayId ?? null);
+  protected readonly wanted = computed(() => customersWay(this.store.sheet()?.quotes ?? [])?.id ?? null);
   protected readonly currency = computed(() => this.shop.shop().rates?.currency ?? '');
   /** Routes of the list that nobody weighs yet; to buy it always is one. */
   protected readonly offered = computed((): readonly RouteId[] => {
@@ -178,11 +180,7 @@ export class RoutesDesk {
       }
     for (const { id, item, value } of layOut(way.route.value, this.store.sheet()!, this.items(), newId))
       await this.store.putItem(item ?? { key: choiceKey.item(id), name: value.name, version: 0 }, value);
-    const estimated = {
-      acts: way.acts.map((a) => ({ act: a.act.act, minutes: Math.round(a.hands.likely * 10) / 10 })),
-      priceMinor: way.price ? Math.round(way.price.value * 100) : null,
-    };
-    await this.put(way.route.key, { ...way.route.value, state: 'chosen', why, estimated }, way.route.version);
+    await this.put(way.route.key, { ...way.route.value, state: 'chosen', why, estimated: estimatedNow(way) }, way.route.version);
     this.chosen.emit(way.route.value.name);
   }
 

@@ -1,7 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import type { ConsideredStock, LengthUnit } from '@iron-patch/core';
-import { ChooseField, FormField, LengthInput, MATERIAL_OPTIONS, NumberField, TextField } from '../../form';
-import { fromWhole, toWhole } from './money';
+import { ChooseField, FormField, LengthInput, MATERIAL_OPTIONS, NumberField, TextField, fromWhole, toWhole } from '../../form';
 
 /** Bars that a route cuts up: by their mass, or at a price that somebody said. */
 @Component({

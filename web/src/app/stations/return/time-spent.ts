@@ -5,6 +5,7 @@ import {
   COST_ACT_IDS,
   COST_ACTS,
   handsPrice,
+  moneyWords,
   spentAgainst,
   spentOn,
   type Problem,
@@ -156,10 +157,10 @@ export class TimeSpent {
     if (!way?.estimated) return 'No route with an estimate was chosen at Decide: there is nothing to hold it against.';
     const hours =
       rates && this.sums().took > 0
-        ? ` At ${(rates.hourMinor / 100).toFixed(2)} an hour the hours came to ${handsPrice(this.sums().took, rates).toFixed(2)} ${rates.currency}.`
+        ? ` At ${moneyWords(rates.hourMinor, '')} an hour the hours came to ${handsPrice(this.sums().took, rates).toFixed(2)} ${rates.currency}.`
         : '';
     const { priceMinor } = way.estimated;
-    return `${priceMinor === null ? '' : `The route was estimated at ${(priceMinor / 100).toFixed(2)}${rates ? ` ${rates.currency}` : ''} in all.`}${hours}`;
+    return `${priceMinor === null ? '' : `The route was estimated at ${moneyWords(priceMinor, rates?.currency ?? '')} in all.`}${hours}`;
   });
 
   protected name(personId: string): string {
