@@ -9,8 +9,11 @@ const q = statements(sql, ['page', 'counts', 'promised']);
 
 type Row = Omit<LedgerRow, 'cameBack'> & { readonly found: number };
 
+/** A word as PostgreSQL looks for it within others; signs that stand for any letter there mean themselves. */
+const patternOf = (word: string): string => `%${word.replace(/[\\%_]/g, '\\$&')}%`;
+
 async function ledger(db: Db, words: readonly string[], upTo: number): Promise<LedgerPage> {
-  const found = (await db.query<Row>(q.page, [words, upTo])).rows;
+  const found = (await db.query<Row>(q.page, [words.map(patternOf), upTo])).rows;
   const back = await comebacksOf(
     db,
     found.map((r) => r.jobId),

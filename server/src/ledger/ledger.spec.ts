@@ -86,21 +86,37 @@ describe('what was handed back', () => {
   });
 });
 
+it('follows a customer and a job that are called otherwise, and one that is taken up again', async () => {
+  const { jobId } = await makeJob(call, { title: 'Gate hinge', customerName: 'Orchard' });
+  await choose(jobId, 'returned', 1, { lesson: '50%_of \\the wear' });
+  const found = async (text: string): Promise<number> => (await ledger(text)).found;
+  expect([await found('orchard'), await found('50%_of'), await found('\\the'), await found('5_%')]).toEqual([1, 1, 1, 0]);
+  await shop.pool.query(`update customers set name = 'Vineyard' where name = 'Orchard'`);
+  await shop.pool.query(`update jobs set machine = 'Barn door' where id = $1`, [jobId]);
+  expect([await found('orchard'), await found('vineyard barn')]).toEqual([0, 1]);
+  await choose(jobId, 'returned', 2, null);
+  expect(await found('vineyard')).toBe(0);
+  await choose(jobId, 'returned', 3, { lesson: '' });
+  expect(await found('vineyard')).toBe(1);
+  await choose(jobId, 'returned', 4, null);
+});
+
 it('answers soon among ten thousand that were handed back', async () => {
-  for (let thousand = 0; thousand < 10; thousand++)
+  for (let from = 0; from < 10_000; from += 500)
     await shop.pool.query(
       `with made as (
          insert into jobs (customer_id, title, machine, complaint, want, ask_before, pieces, unit, shop_temp_c, hazards)
          select (select id from customers limit 1), 'Shaft ' || n, 'Baler ' || (n % 97), 'x', 'like-for-like', '', 1, 'mm', 20, '{}'
-         from generate_series($1::int, $1 + 999) n returning id)
+         from generate_series($1::int, $1 + 499) n returning id)
        insert into choices (job_id, key, version, value, reason, person_id)
        select id, key, 1, value::jsonb, '', 'tomas'
        from made, (values ('returned', '{"lesson": "Oil it"}'), ('route', '{"cause": "dry", "route": "new", "causeId": "dry"}'),
                           ('considered:x', '{"name": "new shaft", "state": "chosen", "removed": false}')) said (key, value)`,
-      [1000 * thousand],
+      [from],
     );
   await shop.pool.query('analyze');
   const times: number[] = [];
+  // The best of seven: what it takes where the machine has nothing else to do.
   for (let i = 0; i < 7; i++) {
     const from = performance.now();
     expect((await ledger('shaft 77')).found).toBeGreaterThan(0);
@@ -109,6 +125,5 @@ it('answers soon among ten thousand that were handed back', async () => {
   const from = performance.now();
   expect((await sums()).causes[0]).toEqual({ id: 'dry', jobs: 10_002, cameBack: 1 });
   expect(performance.now() - from).toBeLessThan(1000);
-  // A tenth of a second where nothing else runs.
-  expect(times.sort((x, y) => x - y)[3]!).toBeLessThan(300);
+  expect(Math.min(...times)).toBeLessThan(100);
 }, 60_000);

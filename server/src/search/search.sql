@@ -10,9 +10,7 @@ with said as (
   union all
   select 'note', 2, job_id, station, null, text from notes
   union all
-  select 'lesson', 2, job_id, 'return', null, value ->> 'lesson'
-  from (select distinct on (job_id) job_id, value from choices where key = 'returned' order by job_id, version desc) handed_back
-  where value ->> 'lesson' <> ''
+  select 'lesson', 2, job_id, 'return', null, handed ->> 'lesson' from handed_back where handed ->> 'lesson' <> ''
 ), found as (
   select *, word_similarity($2, words) as alike from said
   where case when $3 then word_similarity($2, words) >= 0.4
