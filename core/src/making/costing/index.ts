@@ -4,5 +4,5 @@ export { priceOf, type Price, type PricedAct, type PricedBuy, type PricedStock, 
 export { PRICED_FAMILIES, type Rates, type RatesChange, type RatesRecord } from './rates';
 export { readyOn } from './ready-on';
 export { ROUTE_TAKES, type RouteTakes, type TakesItem } from './route-takes.data';
-export { deviationOf3, meanOf3, scaled, together, type ThreePoint, type Together } from './spread';
+export { deviationOf3, meanOf3, scaled, together, TOGETHER, type ThreePoint, type Together } from './spread';
 export { actTook, tookBy, type ActTook, type TookRow } from './took';

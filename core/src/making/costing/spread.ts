@@ -10,7 +10,7 @@ const WEIGHTS = [0.3, 0.4, 0.3] as const;
 /** Ninetieth hundredth of the normal distribution. */
 const Z90 = 1.2815515655446004;
 /** How much the acts of one job err together: the same hand, the same rust, the same optimist. An estimate of the shop. */
-const TOGETHER = 0.3;
+export const TOGETHER = 0.3;
 
 /** Mean of a span, in its unit. */
 export const meanOf3 = ({ low, likely, high }: ThreePoint): number => WEIGHTS[0] * low + WEIGHTS[1] * likely + WEIGHTS[2] * high;
