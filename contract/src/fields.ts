@@ -88,3 +88,15 @@ export const dateOrNull = (label: string): StringSchema<string | null> =>
     .typeError(`${label} is a date.`)
     .defined(`${label} is missing.`)
     .test('date', `${label} is a date like 2026-12-04.`, (v) => v === null || isDate(v));
+
+/** A moment as the wire has it, or null. */
+export const momentOrNull = (label: string): StringSchema<string | null> => {
+  const said = `${label} is a time, or nothing.`;
+  return string()
+    .strict()
+    .nullable()
+    .typeError(said)
+    .defined(said)
+    .max(30, said)
+    .test('time', said, (v) => v === null || v === undefined || !Number.isNaN(Date.parse(v)));
+};

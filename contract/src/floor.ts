@@ -1,4 +1,4 @@
-import type { SawNeed, StationStanding } from '@iron-patch/core';
+import type { SawNeed, StationStanding, ToDo } from '@iron-patch/core';
 
 /** Where a job stands. */
 export interface Standing {
@@ -12,6 +12,8 @@ export interface Standing {
   readonly waiting?: true;
   /** What has to be sawn for it. Absent where nothing has. */
   readonly saws?: readonly SawNeed[];
+  /** What it still takes, for the run order. Absent where nothing is. */
+  readonly toDo?: ToDo;
 }
 
 /** A job as the floor shows it. */

@@ -10,11 +10,13 @@ import {
   type ConsideredStock,
   type EstimatedAct,
   type EstimatedThen,
+  type RunChoice,
   type SpentChoice,
   type ThreePoint,
+  type UrgencyChoice,
 } from '@iron-patch/core';
 import { array, string, type AnyObjectSchema } from 'yup';
-import { dateOrNull, idOf, lengthOf, materialIdOf, MOST_PIECES, numberOf, oneOf, yes } from './fields';
+import { dateOrNull, idOf, lengthOf, materialIdOf, momentOrNull, MOST_PIECES, numberOf, oneOf, yes } from './fields';
 import { moneyOf } from './rates';
 import { shapeOf } from './shape';
 import { requiredText, textOf, TEXT_LIMITS } from './text';
@@ -113,6 +115,23 @@ export const FRONT_VALUES: Readonly<Record<string, AnyObjectSchema>> = {
   comeback: shapeOf<ComebackChoice>({
     ofJobId: idOf('Job'),
     why: requiredText('Why', TEXT_LIMITS.line, 'Say what did not hold.'),
+  }),
+  run: shapeOf<RunChoice>({
+    state: oneOf('where it stands', ['open', 'started', 'done'] as const),
+    startedAt: momentOrNull('Begun').when('state', ([state], schema) =>
+      state === 'started' ? schema.required('Say since when it is under way.') : schema,
+    ),
+    doneAt: momentOrNull('Done').when('state', ([state], schema) => (state === 'done' ? schema.required('Say when it was done.') : schema)),
+    personId: string().strict().nullable().defined('Who: a person, or nobody.').max(60, 'Who is an id.'),
+    machineId: textOf('Machine', TEXT_LIMITS.name),
+    pinnedAt: momentOrNull('Pinned to'),
+  }),
+  urgency: shapeOf<UrgencyChoice>({
+    urgent: yes('Urgent'),
+    notBefore: dateOrNull('Not before'),
+    why: textOf('Why', TEXT_LIMITS.line).when('urgent', ([urgent], schema) =>
+      urgent ? schema.min(1, 'Say who stands still without it.') : schema,
+    ),
   }),
   spent: shapeOf<SpentChoice>({
     act: costAct(),

@@ -17,6 +17,7 @@ export {
   type QuoteWithdrawalInput,
 } from './quote';
 export { MOST_MINOR, ratesInput, type RatesInput } from './rates';
+export { MOST_PLACED, runOrderInput, workHoursInput, type RunOrderInput, type WorkHoursInput } from './run-order';
 export { proofInput, type ProofInput } from './proof';
 export { releaseInput, type ReleaseInput } from './release';
 export { houseRuleInput, HOUSE_GRADES, type HouseRuleInput, type HouseRulePreview } from './house-rule';

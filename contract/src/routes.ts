@@ -4,6 +4,8 @@ export const routes = {
   shopCard: '/api/shop/card',
   rates: '/api/shop/rates',
   ratesHistory: '/api/shop/rates/history',
+  hours: '/api/shop/hours',
+  runOrder: '/api/run-order',
   person: (id: string) => `/api/people/${id}`,
   machine: (id: string) => `/api/machines/${id}`,
   bar: (id: string) => `/api/bars/${id}`,

@@ -5,6 +5,7 @@ import { dateOrNull, decimalMark, lengthOf, numberOf, oneOf } from './fields';
 import { instrumentInput } from './instrument';
 import { latheFields, machineInput } from './machine';
 import { ratesInput } from './rates';
+import { workHoursInput } from './run-order';
 import { toolInput } from './tool';
 import { requiredText, textOf, TEXT_LIMITS } from './text';
 
@@ -52,6 +53,7 @@ export const shopCardInput = object({
     .strict()
     .notRequired(),
   rates: ratesInput.notRequired().default(undefined),
+  hours: workHoursInput.notRequired().default(undefined),
   drillSets: array(drillSetInput.omit(['removed']).shape({ id: cardId() }))
     .strict()
     .notRequired(),

@@ -11,6 +11,7 @@ export {
   type Standing,
 } from './floor';
 export { LEDGER, type LedgerCount, type LedgerPage, type LedgerRow, type LedgerSums } from './ledger';
+export type { RunOrderPage } from './run-order';
 export type { SawJob, SawnAnswer } from './saw';
 export type { LiveEvent } from './live';
 export { SEARCH, type SearchHit, type SearchKind, type SearchResource } from './search';

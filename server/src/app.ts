@@ -42,12 +42,14 @@ import { mountRack } from './rack';
 import { mountSaw } from './saw';
 import { mountCustomerPage, mountQuotes } from './quotes';
 import { mountRates } from './rates';
+import { mountRunOrder } from './run-order';
 import { mountReadings } from './readings';
 import { mountReleases } from './releases';
 import { mountSearch } from './search';
 import { mountSheets } from './sheets';
 import { mountShop } from './shop';
 import type { Bench, Standings } from './standings';
+import { mountWorkHours } from './work-hours';
 
 export interface AppParts {
   readonly pool: Pool;
@@ -146,6 +148,8 @@ export function createApp({ pool, live, log, standings, bench, webDirectory, ...
   mountRack(app, pool);
   mountSaw(app, pool, standings);
   mountRates(app, pool);
+  mountWorkHours(app, pool);
+  mountRunOrder(app, pool, standings);
   mountHouseRules(app, pool, { standings, bench });
   mountFloor(app, pool, standings);
   mountSearch(app, pool);

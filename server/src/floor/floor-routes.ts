@@ -21,11 +21,7 @@ type Row = Omit<FloorJob, keyof Standing> & { readonly standing: Standing | null
 
 const WAITING: Standing = { stations: [], next: null, waiting: true };
 
-/** What has to be sawn is asked for by itself. */
-const jobOf = ({ standing, found: _, ...card }: Row): FloorJob => {
-  const { saws: _saws, ...shown } = standing ?? WAITING;
-  return { ...card, ...shown };
-};
+const jobOf = ({ standing, found: _, ...card }: Row): FloorJob => ({ ...card, ...(standing ?? WAITING) });
 
 /**
  * The jobs by urgency, with where each stands and its one next move, as worked out from what is stored now. Those that are handed back are

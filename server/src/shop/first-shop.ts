@@ -11,6 +11,7 @@ import {
   type LengthUnit,
   type Machine,
   type PersonRecord,
+  type WorkHours,
 } from '@iron-patch/core';
 import { saveDrillSet } from '../drills';
 import { check, PLAIN_BAR, shopCardInput, type RatesInput } from '@iron-patch/contract';
@@ -20,6 +21,7 @@ import { saveMachine } from '../machines';
 import { savePerson } from '../people';
 import { saveBar } from '../rack';
 import { changeRates } from '../rates';
+import { workHours } from '../work-hours';
 import { saveTool } from '../tooling';
 import { changeShopCard, shopCard } from './shop-queries';
 import sql from './first-shop.sql';
@@ -40,6 +42,7 @@ export interface ShopCard {
   readonly drillSets?: readonly Omit<DrillSet, 'version'>[];
   readonly tools?: readonly Omit<CribTool, 'version'>[];
   readonly rates?: RatesInput;
+  readonly hours?: WorkHours;
 }
 
 /** An instrument of a card: its own record may be left out. */
@@ -81,6 +84,7 @@ async function storeShop(db: Db, card: ShopCard): Promise<void> {
   for (const { id, ...tool } of card.tools ?? []) await saveTool(db, id, 0, { ...tool, removed: false });
   for (const { id, ...bar } of card.rack) await saveBar(db, id, 0, { ...bar, why: 'came with the shop’s card', removed: false }, null);
   if (card.rates) await changeRates(db, 0, card.rates, null);
+  if (card.hours) await workHours.change(db, 0, card.hours, null);
   for (const rule of card.houseRules ?? []) await startRule(db, rule);
 }
 

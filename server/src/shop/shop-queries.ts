@@ -9,6 +9,7 @@ import { allMachines } from '../machines';
 import { allPeople } from '../people';
 import { allBars } from '../rack';
 import { currentRates, tookRows } from '../rates';
+import { workHours } from '../work-hours';
 import { allTools } from '../tooling';
 import sql from './shop.sql';
 
@@ -42,6 +43,7 @@ export async function loadShop(db: Db): Promise<Shop> {
     drillSets: await allDrillSets(db),
     tools: await allTools(db),
     rates: await currentRates(db),
+    hours: await workHours.current(db),
     took: await tookRows(db),
   };
 }

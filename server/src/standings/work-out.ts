@@ -17,10 +17,16 @@ export interface WorkedOut {
 function standingOf(sheet: JobSheet, shop: Shop): WorkedOut {
   const jobId = sheet.job.id;
   try {
-    const { stations, next, items } = workOut(sheet, shop);
+    const { stations, next, items, toDo } = workOut(sheet, shop);
     const off = calledOff(sheet) !== null;
     const saws = off ? [] : sawNeeds(items, sheet);
-    const standing = { stations, next, ...(off ? { calledOff: true as const } : {}), ...(saws.length ? { saws } : {}) };
+    const standing = {
+      stations,
+      next,
+      ...(off ? { calledOff: true as const } : {}),
+      ...(saws.length ? { saws } : {}),
+      ...(toDo.acts.length ? { toDo } : {}),
+    };
     return { jobId, standing, error: null };
   } catch (e) {
     return { jobId, standing: { stations: [], next: null, trouble: true }, error: (e as Error).stack ?? String(e) };

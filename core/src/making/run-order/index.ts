@@ -1,5 +1,23 @@
 export { chanceBy, chancesOf, endIn, type Chances } from './chances';
 export { firstOrder } from './first-order';
+export {
+  dayAfter,
+  HORIZON_DAYS,
+  hoursOf,
+  offOn,
+  runs,
+  spansOf,
+  USUAL_HOURS,
+  USUAL_PERSON,
+  weekdayOf,
+  type DaysOff,
+  type ExtraHours,
+  type MomentOf,
+  type PersonHours,
+  type WeekSpan,
+  type WorkHours,
+  type WorkHoursRecord,
+} from './hours';
 export { SHOP_COST, type Order, type OrderAct, type OrderJob, type OrderProblem } from './problem';
 export { OrderSearch } from './search';
 export { timed, type Timed } from './timed';

@@ -1,5 +1,6 @@
 import type { DrillSet } from '../../book/drills';
 import type { RatesRecord, TookRow } from '../../making/costing';
+import type { WorkHoursRecord } from '../../making/run-order';
 import type { CribTool } from '../../making/tooling';
 import type { HouseRule } from '../../book/fits';
 import type { DecimalMark, LengthUnit } from '../../terms/quantity';
@@ -337,6 +338,8 @@ export interface Shop {
   readonly tools: readonly CribTool[];
   /** Null while nobody said what an hour costs. */
   readonly rates: RatesRecord | null;
+  /** When the shop works; null while nobody said. */
+  readonly hours: WorkHoursRecord | null;
   /** Acts of jobs that are done, the newest first. */
   readonly took: readonly TookRow[];
 }

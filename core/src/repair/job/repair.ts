@@ -21,6 +21,7 @@ import { readAsReworked } from './reworked';
 import type { SizeCut } from './size-cut';
 import { routeFindings, type RouteFinding } from './route-finding';
 import { seatFindings, type SeatFinding } from './seat-finding';
+import { toDoOf, type ToDo } from './to-do';
 import type { StationStanding } from '../../terms/stations';
 import { nextMove, standings } from './stations';
 import type { Figure } from '../../terms/working';
@@ -47,6 +48,8 @@ export interface Job {
   readonly assembled: readonly AssembledCheck[];
   /** What stands between this job and its hand-over. */
   readonly holds: readonly HandOverHold[];
+  /** What it still takes, for the run order. */
+  readonly toDo: ToDo;
 }
 
 /** A job as it is seen at one of its items and one piece of it. */
@@ -113,12 +116,13 @@ export function workOut(sheet: JobSheet, shop: Shop): Repair {
   const assembled = assembledChecks({ sheet, items, fits, bores });
   const holds = handOverHolds(sheet, items, assembled);
   const stations = standings({ sheet, places, noReturn, diagnosis, fits, bores, items, assembled, holds });
+  const routes = routeFindings(sheet, places, shop);
   const job: Job = {
     live,
     places,
     pointsOfNoReturn: noReturn,
     diagnosis,
-    routes: routeFindings(sheet, places, shop),
+    routes,
     fits,
     bores,
     seats: seatFindings(now, sheet),
@@ -127,6 +131,7 @@ export function workOut(sheet: JobSheet, shop: Shop): Repair {
     next: calledOff(sheet) === null ? nextMove(stations) : null,
     assembled,
     holds,
+    toDo: toDoOf({ sheet, shop, routes, items, stations }),
   };
   return seenAt(job, null);
 }

@@ -74,6 +74,7 @@ export const testShop: Shop = {
   drillSets: [],
   tools: [],
   rates: null,
+  hours: null,
   took: [],
 };
 

@@ -13,5 +13,6 @@ export const NO_SHOP: Shop = {
   drillSets: [],
   tools: [],
   rates: null,
+  hours: null,
   took: [],
 };

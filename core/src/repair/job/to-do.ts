@@ -1,0 +1,306 @@
+import { actMinutes, COST_ACTS, scaled, tookBy, type CostAct, type ThreePoint, type Took, type WorkSize } from '../../making/costing';
+import { isDrawn, largestDiameterMm, partLengthMm } from '../../making/part';
+import type { MachineKind } from '../../making/setups';
+import type { IsoDay } from '../../terms/calendar';
+import type { StationId, StationStanding } from '../../terms/stations';
+import { inSentence } from '../../terms/words';
+import { calledOff, choiceKey, sawnOf, valueOf } from './choices';
+import { consideredRoutes, type ConsideredBuy } from './considered';
+import { isCutToSize, type ItemFinding } from './item-finding';
+import { quoteWaits } from './quote';
+import type { JobSheet, Shop } from './records';
+import type { RouteFinding } from './route-finding';
+import type { StepAct } from './step-acts.data';
+
+/** What somebody said of an act in the run order. */
+export interface RunChoice {
+  readonly state: 'open' | 'started' | 'done';
+  readonly startedAt: string | null;
+  readonly doneAt: string | null;
+  /** Who is at it, or is to do it; null where it is open to all who can. */
+  readonly personId: string | null;
+  /** The machine that it is on, or is to be on; empty where any of its kind will do. */
+  readonly machineId: string;
+  /** When it is to begin; null where it goes where it fits best. */
+  readonly pinnedAt: string | null;
+}
+
+/** How a job stands among the others. */
+export interface UrgencyChoice {
+  /** Somebody stands still without it. */
+  readonly urgent: boolean;
+  readonly notBefore: IsoDay | null;
+  readonly why: string;
+}
+
+/** One act that a job still takes, or something that it waits for. */
+export interface ToDoAct {
+  /** Tells it apart within its job, the same as long as its way, or its items, are the same. */
+  readonly key: string;
+  /** Null for what is only waited for. */
+  readonly act: CostAct | null;
+  readonly name: string;
+  readonly at: MachineKind | 'bench' | 'away';
+  /** The one machine that it was planned on; empty where any of its kind will do. */
+  readonly machineId: string;
+  /** Hands, min, without what is set up. */
+  readonly hands: ThreePoint;
+  readonly setupMin: number;
+  /** What the machine is set up for; empty where nothing is kept for the next. */
+  readonly setup: string;
+  /** Runs by itself after the hands, min of the clock. */
+  readonly aloneMin: number;
+  /** Keys of what has to be done before. */
+  readonly after: readonly string[];
+  /** The day on which what is waited for is to be here; null for what has none. */
+  readonly dueOn: IsoDay | null;
+  /** It is waited for, and nobody knows how long. */
+  readonly open: boolean;
+  readonly done: boolean;
+  readonly said: RunChoice | null;
+}
+
+/** What a job still takes, in its order. */
+export interface ToDo {
+  /** Its way was chosen; else it goes by its items, as far as they are known. */
+  readonly decided: boolean;
+  readonly urgency: UrgencyChoice;
+  readonly acts: readonly ToDoAct[];
+}
+
+const DAY_MIN = 1440;
+const NO_HANDS: ThreePoint = { low: 0, likely: 0, high: 0 };
+/** Spread of what was planned set-up by set-up, as that of turning. */
+const PLANNED_SPREAD = { low: COST_ACTS.turn.low, high: COST_ACTS.turn.high } as const;
+/** Holdings that stay on the spindle for the next job as they are. */
+const KEPT_HOLDINGS: readonly string[] = ['three-jaw', 'collet'];
+/** Steps of an item as the acts they are; what is done elsewhere is waited for, days. Estimates of the shop. */
+const STEP_DONE: Readonly<Record<StepAct, { readonly act: CostAct } | { readonly days: number }>> = {
+  straighten: { act: 'straighten' },
+  weld: { act: 'weld' },
+  'heat-treat': { days: 5 },
+  plate: { days: 15 },
+  shrink: { act: 'press' },
+  press: { act: 'press' },
+  grind: { act: 'hone' },
+  pin: { act: 'drill-ream' },
+  other: { act: 'other' },
+};
+/** The station that an act is done with: what stands there says so, without anybody having to. */
+const DONE_WITH: Readonly<Partial<Record<CostAct, StationId>>> = {
+  open: 'strip',
+  measure: 'measure',
+  saw: 'cut',
+  turn: 'cut',
+  bore: 'cut',
+  thread: 'cut',
+  groove: 'cut',
+  mill: 'cut',
+  keyseat: 'cut',
+  'bore-mill': 'cut',
+  'drill-ream': 'cut',
+  tap: 'cut',
+};
+/** Acts before which what was bought has to be here. */
+const TAKES_BOUGHT: readonly (CostAct | null)[] = ['press', 'assemble'];
+
+type Draft = Omit<ToDoAct, 'done' | 'said'> & { readonly fact?: boolean };
+
+const waiting = (key: string, name: string, more: Partial<Draft> = {}): Draft => ({
+  key,
+  act: null,
+  name,
+  at: 'away',
+  machineId: '',
+  hands: NO_HANDS,
+  setupMin: 0,
+  setup: '',
+  aloneMin: 0,
+  after: [],
+  dueOn: null,
+  open: false,
+  ...more,
+});
+
+const acted = (key: string, act: CostAct, name: string, hands: ThreePoint, more: Partial<Draft> = {}): Draft => ({
+  ...waiting(key, name),
+  act,
+  at: COST_ACTS[act].at,
+  hands,
+  ...more,
+});
+
+const plusDays = (at: string, days: number): IsoDay =>
+  new Date(Date.parse(at) + Math.ceil(days) * DAY_MIN * 60_000).toISOString().slice(0, 10);
+
+/** Bought things of a way that are not here yet. */
+const stillToCome = (bought: readonly ConsideredBuy[], route: string, items: readonly ItemFinding[]): ConsideredBuy[] =>
+  bought.filter((b) => {
+    const own = items.find(
+      ({ item }) => item.kind === 'buy' && item.route === route && item.name.toLowerCase().includes(b.what.toLowerCase()),
+    );
+    return !own?.item.here;
+  });
+
+/** Acts of a chosen way, one after another; what is ordered comes meanwhile, what is away holds up what follows. */
+function ofWay({ route, acts }: RouteFinding, chosenAt: string, items: readonly ItemFinding[]): Draft[] {
+  const drafts: Draft[] = [];
+  const key = (what: string): string => `${route.id}:${what}`;
+  const coming = stillToCome(route.value.bought, route.value.name, items);
+  const away = coming.filter((b) => b.outside);
+  const parts = coming.filter((b) => !b.outside);
+  let last: string[] = [];
+  let ordered: string[] | null = null;
+  const counts = new Map<CostAct, number>();
+  const waitsFor = (b: ConsideredBuy, k: number, after: readonly string[]): Draft => {
+    const name = b.outside ? b.what : `${b.what} on its way`;
+    const draft = waiting(key(`wait:${k}`), name, { after });
+    if (b.leadDays === null) return { ...draft, open: true };
+    return after.length ? { ...draft, aloneMin: b.leadDays * DAY_MIN } : { ...draft, dueOn: plusDays(chosenAt, b.leadDays) };
+  };
+  const takeParts = (after: readonly string[]): void => {
+    parts.forEach((b, k) => drafts.push(waitsFor(b, k, after)));
+    ordered = [...parts.keys()].map((k) => key(`wait:${k}`));
+  };
+  for (const { act, name, hands, aloneMin } of acts) {
+    const n = counts.get(act.act) ?? 0;
+    counts.set(act.act, n + 1);
+    const own = key(`${act.act}:${n}`);
+    if (act.act === 'order') {
+      drafts.push(acted(own, 'order', name, hands, { after: last }));
+      takeParts([own]);
+      continue;
+    }
+    if (TAKES_BOUGHT.includes(act.act) && ordered === null) takeParts([]);
+    const after = TAKES_BOUGHT.includes(act.act) ? [...last, ...(ordered ?? [])] : last;
+    drafts.push(acted(own, act.act, name, hands, { after, aloneMin, machineId: act.machineId }));
+    last = [own];
+    if (act.act === 'send') {
+      away.forEach((b, k) => drafts.push(waitsFor(b, parts.length + k, [own])));
+      if (away.length) last = away.map((_, k) => key(`wait:${parts.length + k}`));
+    }
+  }
+  return drafts;
+}
+
+const sizeOf = ({ part }: ItemFinding): WorkSize | null =>
+  part && isDrawn(part.part) && part.part.outside.length
+    ? { diameterMm: largestDiameterMm(part.part), lengthMm: partLengthMm(part.part), materialId: part.part.materialId }
+    : null;
+
+/** Acts on the machine that a new part takes, by its set-ups as they are planned, else by what is drawn of it. */
+function ofMaking(found: ItemFinding, took: Took): Draft[] {
+  const { item, part, plan } = found;
+  const name = inSentence(item.name);
+  const many = item.quantity > 1 ? `${name}, ${item.quantity} of them` : name;
+  if (plan?.setUps.length)
+    return plan.setUps.map(({ setUp, minutes }): Draft => {
+      const act: CostAct =
+        setUp.machine === 'mill' ? 'mill' : setUp.machine === 'press' ? 'press' : setUp.machine === 'bench' ? 'file' : 'turn';
+      const cutting = Math.max(0, minutes.value - setUp.settingMin) * item.quantity * took(act);
+      return acted(
+        `${item.id}:set-up:${setUp.number}`,
+        act,
+        `${many}: set-up ${setUp.number}`,
+        scaled({ ...PLANNED_SPREAD, likely: 1 }, cutting),
+        {
+          setupMin: setUp.settingMin,
+          setup: setUp.holding && KEPT_HOLDINGS.includes(setUp.holding) ? setUp.holding : '',
+          machineId: setUp.machine === 'lathe' ? plan.lathe.id : '',
+        },
+      );
+    });
+  const acts: CostAct[] = part?.part.block ? ['mill'] : ['turn', ...(part?.part.bores.length ? (['bore'] as const) : [])];
+  return acts.map((act) =>
+    acted(`${item.id}:${act}`, act, `${COST_ACTS[act].name} ${many}`, actMinutes(act, sizeOf(found), item.quantity, took).hands),
+  );
+}
+
+/** What one item takes, one act after another. */
+function ofItem(found: ItemFinding, sheet: JobSheet, took: Took): Draft[] {
+  const { item } = found;
+  const name = inSentence(item.name);
+  const said = sheet.choices.find((c) => c.key === item.key)?.at;
+  if (item.kind === 'buy') {
+    if (item.here) return [];
+    const dueOn = item.leadDays !== null && said ? plusDays(said, item.leadDays) : null;
+    return [waiting(`${item.id}:wait`, `${name} on its way`, { dueOn, open: dueOn === null })];
+  }
+  const size = sizeOf(found);
+  const minutes = (act: CostAct): Pick<Draft, 'hands' | 'aloneMin'> => actMinutes(act, size, item.quantity, took);
+  const drafts: Draft[] = [];
+  if (item.kind === 'make') {
+    const { hands, aloneMin } = minutes('saw');
+    drafts.push(acted(`${item.id}:saw`, 'saw', `saw ${name}`, hands, { aloneMin, fact: sawnOf(sheet, item.id).pieces >= item.quantity }));
+    drafts.push(...ofMaking(found, took));
+  } else if (isCutToSize(found) && item.kind === 'rework') {
+    const inside = sheet.places.some((p) => p.side === 'inside' && item.cuts.some((c) => c.placeId === p.id));
+    const act: CostAct = inside ? 'bore-mill' : 'turn';
+    drafts.push(acted(`${item.id}:${act}`, act, `${COST_ACTS[act].name}: ${name}`, minutes(act).hands));
+  }
+  item.steps.forEach((step, k) => {
+    const how = STEP_DONE[step.act];
+    const key = `${item.id}:step:${k}`;
+    if ('days' in how) drafts.push(waiting(key, step.what, { aloneMin: how.days * DAY_MIN, fact: step.done }));
+    else drafts.push(acted(key, how.act, `${step.what}: ${name}`, minutes(how.act).hands, { fact: step.done }));
+  });
+  return drafts.map((d, k) => (k > 0 ? { ...d, after: [drafts[k - 1]!.key] } : d));
+}
+
+/** What a job without a chosen way takes, as far as its items tell: look, measure, each item, put together. */
+function ofItems(items: readonly ItemFinding[], sheet: JobSheet, took: Took): Draft[] {
+  const bench = (act: CostAct, after: readonly string[]): Draft =>
+    acted(`job:${act}`, act, COST_ACTS[act].name, actMinutes(act, null, 1, took).hands, { after });
+  const first = [bench('open', []), bench('measure', ['job:open'])];
+  const lasts = new Map<string, string>();
+  const of = items.flatMap((found) => {
+    const drafts = ofItem(found, sheet, took);
+    const before = found.item.after.flatMap((id) => lasts.get(id) ?? []);
+    if (drafts.length) lasts.set(found.item.id, drafts.at(-1)!.key);
+    return drafts.map((d, k) => (k === 0 ? { ...d, after: [...(d.act === null ? [] : ['job:measure']), ...before] } : d));
+  });
+  return [...first, ...of, ...(of.length ? [bench('assemble', [...lasts.values()])] : [])];
+}
+
+/** What of a job the run order needs. */
+export interface ToDoInputs {
+  readonly sheet: JobSheet;
+  readonly shop: Shop;
+  readonly routes: readonly RouteFinding[];
+  readonly items: readonly ItemFinding[];
+  readonly stations: readonly StationStanding[];
+}
+
+/**
+ * What a job still takes: the acts of its chosen way, else of its items; what it waits for among them; nothing of one that is handed back.
+ * What its stations show as done is done; the rest somebody says.
+ */
+export function toDoOf({ sheet, shop, routes, items, stations }: ToDoInputs): ToDo {
+  const state = new Map(stations.map((s) => [s.id, s.state]));
+  const urgency = valueOf<UrgencyChoice>(sheet, choiceKey.urgency) ?? { urgent: false, notBefore: null, why: '' };
+  const chosen = routes.find((r) => r.route.value.state === 'chosen') ?? null;
+  if (state.get('return') === 'done' || calledOff(sheet) !== null) return { decided: chosen !== null, urgency, acts: [] };
+  const chosenAt = sheet.choices.find((c) => c.key === chosen?.route.key)?.at ?? sheet.job.receivedAt;
+  const on = items.filter((i) => !i.item.off);
+  let drafts = chosen ? ofWay(chosen, chosenAt, on) : ofItems(on, sheet, tookBy(shop.took));
+  const yes = consideredRoutes(sheet).length ? quoteWaits(sheet, chosen ? { id: chosen.route.id, at: chosenAt } : null) : null;
+  if (yes) {
+    const first: readonly (CostAct | null)[] = ['open', 'measure', null];
+    drafts = [
+      waiting('yes', yes, { open: true }),
+      ...drafts.map((d) => (first.includes(d.act) ? d : { ...d, after: [...d.after, 'yes'] })),
+    ];
+  }
+  const isDone = (d: Draft): boolean => {
+    const station = d.act ? DONE_WITH[d.act] : undefined;
+    return d.fact === true || (station !== undefined && ['done', 'not-needed'].includes(state.get(station) ?? ''));
+  };
+  return {
+    decided: chosen !== null,
+    urgency,
+    acts: drafts.map(({ fact: _, ...d }, k) => {
+      const said = valueOf<RunChoice>(sheet, choiceKey.run(d.key));
+      return { ...d, said, done: said?.state === 'done' || isDone(drafts[k]!) };
+    }),
+  };
+}

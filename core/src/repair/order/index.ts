@@ -1,0 +1,13 @@
+export {
+  isoOf,
+  minuteOf,
+  shopProblem,
+  type PlacedAct,
+  type RunJob,
+  type RunOrder,
+  type RunOrderRecord,
+  type ShopAct,
+  type ShopProblem,
+} from './shop-order';
+export { laidPlan, nextOf, placedOf, SAFE_SHARE, type LaidPlan, type PlanRow, type PromiseRow } from './plan-rows';
+export { helpsFor, type Help } from './helps';

@@ -1,0 +1,1 @@
+export { keptCard, type Kept, type KeptCard } from './kept-card';

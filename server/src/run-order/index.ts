@@ -1,0 +1,1 @@
+export { mountRunOrder } from './run-order-routes';

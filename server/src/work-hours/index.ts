@@ -1,0 +1,1 @@
+export { mountWorkHours, workHours } from './work-hours-routes';
