@@ -1,4 +1,4 @@
-import { isTimeZone, wallTime } from './shop-day';
+import { isTimeZone, momentsIn, wallTime } from './shop-day';
 
 /** Published rules of the zones: offsets, and the hours at which summer time began and ended in 2026. */
 it.each([
@@ -19,4 +19,19 @@ it.each([
 it('knows zones from other words', () => {
   expect(['Europe/Oslo', 'UTC', 'America/New_York'].map(isTimeZone)).toEqual([true, true, true]);
   expect(['Here', '', 'Europe/Nowhere'].map(isTimeZone)).toEqual([false, false, false]);
+});
+
+it('tells the moment of a minute of a day, whatever clocks do that night', () => {
+  const oslo = momentsIn('Europe/Oslo');
+  const iso = (day: string, minute: number): string => new Date(oslo(day, minute) * 60_000).toISOString().slice(0, 16);
+  expect(iso('2026-11-27', 480)).toBe('2026-11-27T07:00');
+  expect(iso('2026-03-29', 480)).toBe('2026-03-29T06:00');
+  expect(iso('2026-03-29', 60)).toBe('2026-03-29T00:00');
+  expect(iso('2026-10-25', 480)).toBe('2026-10-25T07:00');
+  expect(iso('2026-11-27', 1440)).toBe('2026-11-27T23:00');
+  // Back and forth over a year of days.
+  for (let k = 0; k < 366; k++) {
+    const day = new Date(Date.UTC(2026, 0, 1 + k)).toISOString().slice(0, 10);
+    expect(wallTime(new Date(oslo(day, 615) * 60_000), 'Europe/Oslo')).toEqual({ day, time: '10:15' });
+  }
 });

@@ -44,3 +44,30 @@ export function isTimeZone(zone: string): boolean {
     return false;
   }
 }
+
+/** Days whose moments are kept at once: those of the longest order, with their hours. */
+const MOST_KEPT = 5000;
+
+/**
+ * Moments by the clock of a place: the minute since 1970 at which its clock shows a minute of a day. Of an hour that is skipped when clocks
+ * are put on it is the one after it; of one that comes twice, the first.
+ *
+ * @param zone an IANA time zone
+ */
+export function momentsIn(zone: string): (day: string, minuteOfDay: number) => number {
+  const kept = new Map<string, number>();
+  return (day, minuteOfDay) => {
+    const key = `${day}/${minuteOfDay}`;
+    const known = kept.get(key);
+    if (known !== undefined) return known;
+    const wanted = Date.parse(`${day}T00:00:00Z`) + minuteOfDay * 60_000;
+    let at = wanted;
+    for (let k = 0; k < 2; k++) {
+      const { day: shownDay, time } = wallTime(new Date(at), zone);
+      at += wanted - Date.parse(`${shownDay}T${time}:00Z`);
+    }
+    if (kept.size >= MOST_KEPT) kept.clear();
+    kept.set(key, at / 60_000);
+    return at / 60_000;
+  };
+}

@@ -20,5 +20,5 @@ export type { ReadingInput } from './reading';
 export { MOST_WAITING, type WaitingAnswer, type WaitingAnswers, type WaitingReading } from './waiting';
 export { PROBLEM_NAMES, PROBLEM_TYPE, type ProblemDetails } from './problem';
 export { etagOf, HEADERS, versionOf } from './headers';
-export { isTimeZone, ownTimeZone, wallTime, type WallTime } from './shop-day';
+export { isTimeZone, momentsIn, ownTimeZone, wallTime, type WallTime } from './shop-day';
 export { routes } from './routes';

@@ -25,6 +25,7 @@ export const appRoutes: Routes = [
     loadComponent: () => import('./house-rules/house-rules').then((m) => m.HouseRules),
   },
   { path: 'ledger', title: 'Ledger', loadComponent: () => import('./ledger/ledger').then((m) => m.Ledger) },
+  { path: 'run-order', title: 'Run order', loadComponent: () => import('./run-order/run-order').then((m) => m.RunOrder) },
   { path: 'find', title: 'Find', loadComponent: () => import('./find/find').then((m) => m.Find) },
   { path: 'rack/saw', title: 'Saw list', loadComponent: () => import('./rack/saw-list').then((m) => m.SawList) },
   { path: 'rack', title: 'Rack', loadComponent: () => import('./rack/rack').then((m) => m.Rack) },

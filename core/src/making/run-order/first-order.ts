@@ -43,7 +43,7 @@ export function firstOrder(problem: OrderProblem, kept: Order | null = null): Or
     }
     if (person >= 0) from = Math.max(from, personFree[person]!);
     const work = person >= 0 ? people[person]!.work : null;
-    const begin = beginsAt(work, from);
+    const begin = beginsAt(work, from, minutes);
     const handsEnd = endsAt(work, begin, minutes);
     return { act, machine, person, begin, handsEnd, end: handsEnd + laid.alone[act]! };
   };

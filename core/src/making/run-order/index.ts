@@ -1,3 +1,4 @@
+export { daysOffWords, extraWords, parseDaysOff, parseExtra, parseWeek, weekWords } from './hours-text';
 export { chanceBy, chancesOf, endIn, type Chances } from './chances';
 export { firstOrder } from './first-order';
 export {

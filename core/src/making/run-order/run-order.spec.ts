@@ -98,9 +98,23 @@ describe('working time', () => {
       const minutes = 1 + Math.floor(random() * 1500);
       let begin = at;
       while (!isWork(begin)) begin++;
-      expect(beginsAt(work, at)).toBe(begin);
+      expect(beginsAt(work, at, 31)).toBe(begin);
       expect(endsAt(work, begin, minutes)).toBe(byMinute(isWork, begin, minutes));
     }
+  });
+  it('begins nothing short that would lie over lunch or night, and everything long', () => {
+    const work = usualDays(2);
+    expect([beginsAt(work, 715, 5), beginsAt(work, 715, 6), beginsAt(work, 985, 20), beginsAt(work, 700, 31)]).toEqual([
+      715,
+      750,
+      DAY + 480,
+      700,
+    ]);
+    const scraps = worktimeOf([
+      { from: 0, to: 10 },
+      { from: 20, to: 30 },
+    ]);
+    expect([beginsAt(scraps, 0, 15), beginsAt(scraps, 40, 15), beginsAt(worktimeOf([]), 7, 5)]).toEqual([30, 40, 7]);
   });
   it('counts what overlaps once, and nothing of spans that are none', () => {
     const work = worktimeOf([

@@ -181,7 +181,7 @@ export class Clock implements Timed {
       this.personLast[p] = i;
     }
     const work = p >= 0 ? problem.people[p]!.work : null;
-    const begin = beginsAt(work, at);
+    const begin = beginsAt(work, at, minutes);
     const handsEnd = endsAt(work, begin, minutes);
     this.begin[i] = begin;
     this.handsEnd[i] = handsEnd;

@@ -41,11 +41,21 @@ function spanAt({ to }: Worktime, at: number): number {
   return low;
 }
 
-/** The first moment of work from `at` on, of somebody who always works where `work` is null. After the last span there is work all the time: a plan may be long, it never ends nowhere. */
-export function beginsAt(work: Worktime | null, at: number): number {
+/** Nobody begins what takes so few minutes only to leave it lie over lunch or night. An estimate of the shop. */
+export const IN_ONE_GO_MIN = 30;
+
+/**
+ * The first moment of work from `at` on, of somebody who always works where `work` is null; what is short waits until it can be done in one
+ * go. After the last span there is work all the time: a plan may be long, it never ends nowhere.
+ *
+ * @param minutes that it takes
+ */
+export function beginsAt(work: Worktime | null, at: number, minutes: number): number {
   if (!work) return at;
-  const i = spanAt(work, at);
-  return i < work.to.length ? Math.max(at, work.from[i]!) : at;
+  const { from, to } = work;
+  let i = spanAt(work, at);
+  if (minutes <= IN_ONE_GO_MIN) while (i < to.length && to[i]! - Math.max(at, from[i]!) < minutes) i++;
+  return i < to.length ? Math.max(at, from[i]!) : Math.max(at, i > 0 ? to[i - 1]! : at);
 }
 
 /**

@@ -4,7 +4,7 @@ import type { MachineKind } from '../../making/setups';
 import type { IsoDay } from '../../terms/calendar';
 import type { StationId, StationStanding } from '../../terms/stations';
 import { inSentence } from '../../terms/words';
-import { calledOff, choiceKey, sawnOf, valueOf } from './choices';
+import { calledOff, choiceKey, sawnOf, valueOf, versionOfChoice } from './choices';
 import { consideredRoutes, type ConsideredBuy } from './considered';
 import { isCutToSize, type ItemFinding } from './item-finding';
 import { quoteWaits } from './quote';
@@ -58,6 +58,8 @@ export interface ToDoAct {
   readonly open: boolean;
   readonly done: boolean;
   readonly said: RunChoice | null;
+  /** Version of what was said; 0 while nobody said anything. */
+  readonly version: number;
 }
 
 /** What a job still takes, in its order. */
@@ -65,6 +67,8 @@ export interface ToDo {
   /** Its way was chosen; else it goes by its items, as far as they are known. */
   readonly decided: boolean;
   readonly urgency: UrgencyChoice;
+  /** Version of the urgency; 0 while nobody said anything. */
+  readonly urgencyVersion: number;
   readonly acts: readonly ToDoAct[];
 }
 
@@ -104,7 +108,7 @@ const DONE_WITH: Readonly<Partial<Record<CostAct, StationId>>> = {
 /** Acts before which what was bought has to be here. */
 const TAKES_BOUGHT: readonly (CostAct | null)[] = ['press', 'assemble'];
 
-type Draft = Omit<ToDoAct, 'done' | 'said'> & { readonly fact?: boolean };
+type Draft = Omit<ToDoAct, 'done' | 'said' | 'version'> & { readonly fact?: boolean };
 
 const waiting = (key: string, name: string, more: Partial<Draft> = {}): Draft => ({
   key,
@@ -278,8 +282,9 @@ export interface ToDoInputs {
 export function toDoOf({ sheet, shop, routes, items, stations }: ToDoInputs): ToDo {
   const state = new Map(stations.map((s) => [s.id, s.state]));
   const urgency = valueOf<UrgencyChoice>(sheet, choiceKey.urgency) ?? { urgent: false, notBefore: null, why: '' };
+  const urgencyVersion = versionOfChoice(sheet, choiceKey.urgency);
   const chosen = routes.find((r) => r.route.value.state === 'chosen') ?? null;
-  if (state.get('return') === 'done' || calledOff(sheet) !== null) return { decided: chosen !== null, urgency, acts: [] };
+  if (state.get('return') === 'done' || calledOff(sheet) !== null) return { decided: chosen !== null, urgency, urgencyVersion, acts: [] };
   const chosenAt = sheet.choices.find((c) => c.key === chosen?.route.key)?.at ?? sheet.job.receivedAt;
   const on = items.filter((i) => !i.item.off);
   let drafts = chosen ? ofWay(chosen, chosenAt, on) : ofItems(on, sheet, tookBy(shop.took));
@@ -298,9 +303,10 @@ export function toDoOf({ sheet, shop, routes, items, stations }: ToDoInputs): To
   return {
     decided: chosen !== null,
     urgency,
+    urgencyVersion,
     acts: drafts.map(({ fact: _, ...d }, k) => {
       const said = valueOf<RunChoice>(sheet, choiceKey.run(d.key));
-      return { ...d, said, done: said?.state === 'done' || isDone(drafts[k]!) };
+      return { ...d, said, version: versionOfChoice(sheet, choiceKey.run(d.key)), done: said?.state === 'done' || isDone(drafts[k]!) };
     }),
   };
 }

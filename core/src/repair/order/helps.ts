@@ -28,6 +28,8 @@ export type Help = {
   readonly then: number;
 } & (
   | { readonly kind: 'overtime'; readonly personId: string; readonly hoursADay: number; readonly until: IsoDay }
+  /** Something that the job waits for, of which nobody knows how long: were it here now. */
+  | { readonly kind: 'ask'; readonly what: string }
   | { readonly kind: 'first'; readonly makesLate: readonly string[] }
   | { readonly kind: 'later'; readonly end: number }
 );
@@ -100,7 +102,13 @@ export function helpsFor(shop: ShopProblem, order: Order, { promises }: LaidPlan
         .filter((o) => o.job !== job && o.due < Infinity && o.chance >= SAFE_SHARE)
         .filter((o) => chanceBy(firstly, jobs.indexOf(o.job), o.due) < SAFE_SHARE)
         .map((o) => o.job.id);
+      const waits = acts.flatMap((a, i) => (a.job === job && a.act.open ? [{ i, what: a.act.name }] : []));
+      const asked = waits.map(({ i, what }): Help => {
+        const here: OrderProblem = { ...problem, acts: problem.acts.map((a, k) => (k === i ? { ...a, notBefore: problem.now } : a)) };
+        return { jobId: job.id, chance, then: chanceBy(chancesIn(here, better(here, order, held)), j, due), kind: 'ask', what };
+      });
       const options: Help[] = [
+        ...asked,
         ...longer.sort((a, b) => b.then - a.then).slice(0, 1),
         { jobId: job.id, chance, then: chanceBy(firstly, j, due), kind: 'first', makesLate },
       ];

@@ -49,8 +49,12 @@ function promisesOf({ problem, jobs }: ShopProblem, at: Timed, chances: Chances)
     .sort((a, b) => Math.round(10 * a.chance) - Math.round(10 * b.chance) || a.due - b.due || a.end - b.end);
 }
 
-/** An order by the clock, with the chance of each promise. */
-export function laidPlan(shop: ShopProblem, order: Order, stored: RunOrder | null): LaidPlan {
+/**
+ * An order by the clock, with the chance of each promise.
+ *
+ * @param plays how often it is played for the chances; with none, every chance is 1 and no end is safe
+ */
+export function laidPlan(shop: ShopProblem, order: Order, stored: RunOrder | null, plays?: number): LaidPlan {
   const { problem, acts, machines, people } = shop;
   const { at, cost } = timed(problem, order);
   const told = new Map((stored?.placed ?? []).map((p) => [`${p.jobId}/${p.key}`, minuteOf(p.beginsAt)]));
@@ -71,7 +75,7 @@ export function laidPlan(shop: ShopProblem, order: Order, stored: RunOrder | nul
     };
   });
   const spans = acts.map((a) => a.left);
-  return { rows, promises: promisesOf(shop, at, chancesOf(problem, order, spans)), at, cost };
+  return { rows, promises: promisesOf(shop, at, chancesOf(problem, order, spans, plays)), at, cost };
 }
 
 /** An order as it is stored. */

@@ -106,11 +106,11 @@ function dueAt(job: RunJob, { hours, momentOf }: ShopOrderInputs): number {
   return spans.length ? Math.max(...spans.map((s) => s.to)) : momentOf(job.promisedOn, DAY_MIN);
 }
 
-/** Minutes that somebody was at something by now. */
-function workedSince(work: Worktime | null, from: number, now: number): number {
-  if (!work) return Math.max(0, now - from);
+/** Minutes that somebody worked between two moments. */
+export function workedBetween(work: Worktime | null, from: number, to: number): number {
+  if (!work) return Math.max(0, to - from);
   let sum = 0;
-  for (let k = 0; k < work.from.length; k++) sum += Math.max(0, Math.min(now, work.to[k]!) - Math.max(from, work.from[k]!));
+  for (let k = 0; k < work.from.length; k++) sum += Math.max(0, Math.min(to, work.to[k]!) - Math.max(from, work.from[k]!));
   return sum;
 }
 
@@ -124,7 +124,7 @@ function leftOf(
   const mean = meanOf3(act.hands);
   const begun = act.said?.state === 'started' && act.said.startedAt ? act.said.startedAt : null;
   const whole = (mean + act.setupMin) * perClock;
-  const share = begun && whole > 0 ? Math.max(LEAST_LEFT, 1 - workedSince(work, minuteOf(begun), now) / whole) : 1;
+  const share = begun && whole > 0 ? Math.max(LEAST_LEFT, 1 - workedBetween(work, minuteOf(begun), now) / whole) : 1;
   const by = perClock * share * (begun && mean > 0 ? (mean + act.setupMin) / mean : 1);
   return {
     left: { low: act.hands.low * by, likely: act.hands.likely * by, high: act.hands.high * by },
@@ -143,14 +143,23 @@ function waitEnds(act: ToDoAct, { now, today, momentOf }: ShopOrderInputs): numb
 /** All that is to be done in the shop, as a problem, with the order that is stored put to it. */
 export function shopProblem(inputs: ShopOrderInputs): ShopProblem {
   const { shop, hours, stored, now, momentOf } = inputs;
-  const people = shop.people.filter((p) => !hoursOf(hours, p.id).notAtIt);
+  const people = shop.people.filter((p) => !p.gone && !hoursOf(hours, p.id).notAtIt);
   const { machines } = shop;
   const works = people.map((p) => worktimeOf(spansOf(hours, hoursOf(hours, p.id), inputs.today, momentOf)));
   const jobs = inputs.jobs.filter((j) => j.toDo.acts.some((a) => !a.done));
   const rank = new Map((stored?.placed ?? []).map((p, k) => [`${p.jobId}/${p.key}`, k]));
   const all = jobs.flatMap((job) => job.toDo.acts.filter((a) => !a.done).map((act) => ({ job, act })));
   const started = (a: { readonly act: ToDoAct }): boolean => a.act.said?.state === 'started';
-  const place = (a: (typeof all)[number]): number => rank.get(idOf(a.job, a.act)) ?? Infinity;
+  const place = (a: (typeof all)[number]): number => {
+    const own = rank.get(idOf(a.job, a.act)) ?? Infinity;
+    const pin = a.act.said?.pinnedAt;
+    if (!pin || started(a)) return own;
+    // Before whatever was to begin then or later.
+    const later = (stored?.placed ?? []).findIndex(
+      (p) => minuteOf(p.beginsAt) >= minuteOf(pin) && `${p.jobId}/${p.key}` !== idOf(a.job, a.act),
+    );
+    return later < 0 ? (stored?.placed.length ?? 0) : later - 0.5;
+  };
   const begun = all.filter(started).sort((a, b) => (a.act.said!.startedAt ?? '').localeCompare(b.act.said!.startedAt ?? ''));
   const open = all.filter((a) => !started(a));
   const sorted = [...begun, ...open];

@@ -1,2 +1,3 @@
+export { parseMoment, type DayMinute } from './parse-moment';
 export { dayWords, type DayStyle } from './day-words';
 export { parseDay, type IsoDay, type Leaning } from './parse-day';

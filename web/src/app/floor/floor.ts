@@ -6,6 +6,7 @@ import { STATION_NAMES } from '@iron-patch/core/terms/stations';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { DayPipe, FloorStore, Live, ShopClock } from '../data';
 import { StateMark } from '../mark';
+import { NextThree } from '../run-order/next-three';
 
 /** What is typed is looked for once the hand rests; news is fetched in one go; standings that are behind are asked for again. */
 const SOON_MS = { typed: 150, news: 300, behind: 2000 } as const;
@@ -15,7 +16,7 @@ const FIRST_DRAWN = 14;
 /** Home: the jobs, where each stands, what it waits for and the one next move. */
 @Component({
   selector: 'ip-floor',
-  imports: [RouterLink, FormsModule, NzInputModule, StateMark, DayPipe],
+  imports: [RouterLink, FormsModule, NzInputModule, StateMark, DayPipe, NextThree],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <header class="head">
@@ -40,6 +41,9 @@ const FIRST_DRAWN = 14;
     }
     @if (store.counts().behind; as behind) {
       <p class="quiet" role="status">{{ behind === 1 ? 'One job is' : behind + ' jobs are' }} being worked out again.</p>
+    }
+    @defer (on idle) {
+      <ip-next-three />
     }
     @if (store.jobs(); as jobs) {
       <div class="strips" role="list" aria-label="Jobs">
@@ -107,159 +111,7 @@ const FIRST_DRAWN = 14;
       <p class="empty quiet" role="status">Fetching the jobs.</p>
     }
   `,
-  styles: `
-    :host {
-      display: block;
-      padding: 16px 20px 32px;
-    }
-    .head {
-      display: flex;
-      gap: 16px;
-      align-items: center;
-      margin-bottom: 14px;
-    }
-    h1 {
-      font-size: 24px;
-      margin-right: 8px;
-    }
-    .head input {
-      max-width: 460px;
-    }
-    .new {
-      margin-left: auto;
-      background: var(--accent);
-      color: var(--on-accent);
-      font: 600 16px var(--label);
-      padding: 0 20px;
-      line-height: 44px;
-      text-decoration: none;
-      border-radius: 2px;
-      white-space: nowrap;
-    }
-    .strips {
-      border-top: 1px solid var(--hairline);
-    }
-    .strip {
-      display: grid;
-      grid-template-columns: 66px minmax(180px, 1.15fr) 351px minmax(180px, 1.1fr) 104px;
-      gap: 16px;
-      align-items: center;
-      background: var(--sheet);
-      border-bottom: 1px solid var(--hairline);
-      padding: 9px 12px;
-      min-height: 64px;
-      color: var(--ink);
-      text-decoration: none;
-    }
-    .strip:hover {
-      background: var(--field);
-      box-shadow: inset 4px 0 0 var(--blue);
-    }
-    .number {
-      font-size: 19px;
-      font-weight: 700;
-    }
-    .what,
-    .next {
-      display: flex;
-      flex-direction: column;
-      min-width: 0;
-    }
-    .what b {
-      font: 600 18px/1.25 var(--label);
-      overflow: hidden;
-      text-overflow: ellipsis;
-      white-space: nowrap;
-    }
-    .what .quiet {
-      font-size: 15px;
-      overflow: hidden;
-      text-overflow: ellipsis;
-      white-space: nowrap;
-    }
-    .next b {
-      font: 600 15px var(--label);
-      color: var(--accent);
-    }
-    .next span {
-      font-size: 15px;
-      line-height: 1.25;
-      display: -webkit-box;
-      -webkit-line-clamp: 2;
-      -webkit-box-orient: vertical;
-      overflow: hidden;
-    }
-    .wrong,
-    .next b.wrong {
-      color: var(--out);
-    }
-    .nine {
-      display: grid;
-      grid-template-columns: repeat(9, 39px);
-    }
-    .cell {
-      display: flex;
-      flex-direction: column;
-      align-items: center;
-      gap: 2px;
-      padding: 3px 0;
-      border-bottom: 3px solid transparent;
-    }
-    .cell.here {
-      border-color: var(--accent);
-    }
-    .cell i {
-      font: 400 11px var(--label);
-      color: var(--quiet);
-    }
-    .cell.here i {
-      color: var(--ink);
-      font-weight: 600;
-    }
-    .promise {
-      display: flex;
-      flex-direction: column;
-      align-items: flex-end;
-      font-size: 15px;
-    }
-    .done {
-      opacity: 0.75;
-    }
-    .empty {
-      padding: 32px 12px;
-    }
-    .more {
-      padding: 14px 12px;
-    }
-    @media (max-width: 1100px) {
-      .strip {
-        grid-template-columns: 60px 1fr 1fr 96px;
-      }
-      .nine {
-        display: none;
-      }
-    }
-    @media (max-width: 600px) {
-      :host {
-        padding: 10px 8px 32px;
-      }
-      .head {
-        flex-wrap: wrap;
-      }
-      .head input {
-        flex: 1 1 100%;
-        order: 2;
-      }
-      .strip {
-        grid-template-columns: 56px minmax(0, 1fr) auto;
-        gap: 4px 10px;
-      }
-      .next {
-        grid-column: 2 / -1;
-        grid-row: 2;
-      }
-    }
-  `,
+  styleUrl: './floor.less',
 })
 export class Floor {
   protected readonly store = inject(FloorStore);

@@ -20,6 +20,7 @@ import { FormField } from './form-field';
         [id]="id"
         [name]="name()"
         [value]="text()"
+        [placeholder]="placeholder()"
         [attr.data-field]="where()"
         [attr.aria-required]="required() || null"
         [attr.aria-invalid]="bad()"

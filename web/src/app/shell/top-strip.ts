@@ -27,6 +27,7 @@ const typingIn = (target: EventTarget | null): boolean => target instanceof HTML
         @if (open.job(); as job) {
           <a [routerLink]="['/jobs', job.id]" routerLinkActive="on">Job {{ job.number }}</a>
         }
+        <a routerLink="/run-order" routerLinkActive="on">Run order</a>
         <a routerLink="/find" routerLinkActive="on" title="Key f">Find</a>
         <a routerLink="/sums" routerLinkActive="on" title="Key =">Sums</a>
         <a routerLink="/crib" routerLinkActive="on">Crib</a>

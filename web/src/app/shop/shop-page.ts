@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { ShopStore } from '../data';
+import { HoursForm } from './hours-form';
 import { Machines } from './machines';
 import { People } from './people';
 import { RatesForm } from './rates-form';
@@ -10,7 +11,7 @@ import { openSteps } from './steps';
 /** The shop as it is: what it is called, who works there, what stands in it. */
 @Component({
   selector: 'ip-shop',
-  imports: [RouterLink, ShopForm, RatesForm, People, Machines],
+  imports: [RouterLink, ShopForm, HoursForm, RatesForm, People, Machines],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="page">
@@ -25,6 +26,8 @@ import { openSteps } from './steps';
       <ip-people />
       <h2>Machines</h2>
       <ip-machines />
+      <h2>When it works</h2>
+      <ip-hours-form />
       <h2>What an hour costs</h2>
       <ip-rates-form />
       <p class="also">

@@ -1,0 +1,173 @@
+import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, input, output, signal } from '@angular/core';
+import { dayWords } from '@iron-patch/core/terms/calendar';
+import type { PlanRow } from '@iron-patch/core/repair/order';
+import type { DayAxis } from './day-axis';
+import type { DoneRow, Lane } from './lanes-of';
+import { spanWords, type MomentWords } from './order-words';
+
+/** An act that is pulled along its lane, with the moment at which it would begin. */
+export interface Pulled {
+  readonly row: PlanRow;
+  readonly minute: number;
+}
+
+/** One box of the picture, in hundredths of the width. */
+interface Box {
+  readonly key: string;
+  readonly row: PlanRow | null;
+  readonly done: DoneRow | null;
+  readonly number: number;
+  readonly name: string;
+  readonly left: number;
+  readonly width: number;
+  /** Where its hands end, as a share of the box. */
+  readonly hands: number;
+  readonly row2: number;
+  readonly label: string;
+}
+interface DrawnLane extends Lane {
+  readonly boxes: readonly Box[];
+  readonly tracks: number;
+}
+
+const LANE_PX = { track: 46, stacked: 26, around: 10 } as const;
+const PULL_STARTS_PX = 5;
+const SNAP_MIN = 5;
+
+/** Machines and people as lanes over the hours of the coming days: what is done, what is under way, what comes, what waits for what. */
+@Component({
+  selector: 'ip-order-lanes',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './order-lanes.html',
+  styleUrl: './order-lanes.less',
+})
+export class OrderLanes {
+  readonly lanes = input.required<readonly Lane[]>();
+  readonly axis = input.required<DayAxis>();
+  readonly now = input.required<number>();
+  readonly words = input.required<MomentWords>();
+  /** Key of the selected act; its job's other acts are marked too. */
+  readonly selected = input<string | null>(null);
+  readonly late = input.required<ReadonlySet<string>>();
+  readonly picked = output<PlanRow>();
+  readonly pulled = output<Pulled>();
+  readonly dropped = output<Pulled>();
+  private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
+  private pull: { row: PlanRow; x: number; grip: number; moved: boolean } | null = null;
+  /** Where a box that is pulled stands, in hundredths. */
+  protected readonly pullAt = signal<{ readonly key: string; readonly left: number } | null>(null);
+
+  protected readonly days = computed(() => this.axis().days.map((d) => ({ ...d, name: dayWords(d.day, 'weekday') })));
+  protected readonly nowAt = computed(() => {
+    const [first, last] = [this.axis().days[0], this.axis().days.at(-1)];
+    const now = this.now();
+    return first && last && now >= first.from && now <= last.to ? this.axis().shareOf(now) * 100 : null;
+  });
+  protected readonly selectedJob = computed(() => this.selected()?.split('/')[0] ?? null);
+
+  protected readonly drawn = computed((): readonly DrawnLane[] => {
+    const axis = this.axis();
+    const [first, last] = [axis.days[0]?.from ?? 0, axis.days.at(-1)?.to ?? 0];
+    return this.lanes().map((lane) => {
+      const rows = lane.rows.filter((r) => r.end > first && r.begin < last);
+      const done = lane.done.filter((r) => r.end > first && r.begin < last);
+      const ends: number[] = [];
+      const boxes = [
+        ...done.map((d): Box => this.box(axis, lane, ends, null, d)),
+        ...rows.map((r): Box => this.box(axis, lane, ends, r, null)),
+      ];
+      return { ...lane, boxes, tracks: Math.max(1, ends.length) };
+    });
+  });
+
+  private box(axis: DayAxis, { stacked }: Lane, ends: number[], row: PlanRow | null, done: DoneRow | null): Box {
+    const { begin, end, number, name } = row
+      ? { begin: row.begin, end: row.end, number: row.job.number, name: row.act.name }
+      : { begin: done!.begin, end: done!.end, number: done!.number, name: done!.name };
+    const left = axis.shareOf(begin) * 100;
+    const right = axis.shareOf(end) * 100;
+    let track = 0;
+    if (stacked) {
+      while ((ends[track] ?? -Infinity) > begin) track++;
+      ends[track] = end;
+    }
+    const hands =
+      row && row.end > row.begin
+        ? (axis.shareOf(row.handsEnd) - axis.shareOf(row.begin)) / Math.max(1e-9, axis.shareOf(row.end) - axis.shareOf(row.begin))
+        : 1;
+    const when = this.words().span(begin, end);
+    const state = done ? 'done' : row!.started ? 'under way' : row!.act.said?.pinnedAt ? 'pinned' : '';
+    return {
+      key: row ? `${row.job.id}/${row.act.key}` : `${done!.jobId}/${done!.key}`,
+      row,
+      done,
+      number,
+      name,
+      left,
+      width: right - left,
+      hands: Math.min(1, Math.max(0, hands)) * 100,
+      row2: track,
+      label: [`${number} ${name}`, when, state].filter(Boolean).join(', '),
+    };
+  }
+
+  protected height(lane: DrawnLane): number {
+    return lane.stacked ? LANE_PX.around + lane.tracks * LANE_PX.stacked : LANE_PX.around + LANE_PX.track;
+  }
+
+  protected top(lane: DrawnLane, box: Box): number {
+    return LANE_PX.around / 2 + (lane.stacked ? box.row2 * LANE_PX.stacked : 0);
+  }
+
+  protected leftOf(box: Box): number {
+    const pulled = this.pullAt();
+    return pulled?.key === box.key ? pulled.left : box.left;
+  }
+
+  protected title(box: Box): string {
+    const row = box.row;
+    if (!row) return box.label;
+    const alone = row.act.aloneMin && row.act.act ? `; ${spanWords(row.act.aloneMin)} by itself` : '';
+    return `${box.label}${alone}`;
+  }
+
+  protected grip(event: PointerEvent, row: PlanRow | null): void {
+    if (!row || event.button !== 0) return;
+    const box = (event.currentTarget as HTMLElement).getBoundingClientRect();
+    this.pull = { row, x: event.clientX, grip: event.clientX - box.left, moved: false };
+  }
+
+  private momentAt(event: PointerEvent, grip: number): { readonly minute: number; readonly left: number } {
+    const field = this.host.nativeElement.querySelector('.field')!.getBoundingClientRect();
+    const share = Math.max(0, Math.min(0.999, (event.clientX - grip - field.left) / field.width));
+    const minute = Math.round(this.axis().momentAt(share) / SNAP_MIN) * SNAP_MIN;
+    return { minute, left: share * 100 };
+  }
+
+  protected move(event: PointerEvent): void {
+    const { pull } = this;
+    if (!pull || pull.row.started || pull.row.act.act === null) return;
+    if (!pull.moved && Math.abs(event.clientX - pull.x) < PULL_STARTS_PX) return;
+    if (!pull.moved) (event.currentTarget as HTMLElement).setPointerCapture(event.pointerId);
+    pull.moved = true;
+    const { minute, left } = this.momentAt(event, pull.grip);
+    this.pullAt.set({ key: `${pull.row.job.id}/${pull.row.act.key}`, left });
+    this.pulled.emit({ row: pull.row, minute });
+  }
+
+  protected release(event: PointerEvent): void {
+    const { pull } = this;
+    this.pull = null;
+    this.pullAt.set(null);
+    if (pull?.moved) this.dropped.emit({ row: pull.row, minute: this.momentAt(event, pull.grip).minute });
+  }
+
+  protected letGo(): void {
+    this.pull = null;
+    this.pullAt.set(null);
+  }
+
+  protected pick({ row }: Box): void {
+    if (row) this.picked.emit(row);
+  }
+}
