@@ -6,7 +6,6 @@ export { placeInput, type PlaceInput } from './place';
 export { readingInput, readingsFileInput, CLOCK_SLACK_MIN } from './reading';
 export { choiceInput, CHOICE_VALUES, type ChoiceInput } from './choice';
 export {
-  isQuoteToken,
   quoteAnswerInput,
   quoteInput,
   quoteLinkInput,
@@ -16,8 +15,9 @@ export {
   type QuoteLinkInput,
   type QuoteWithdrawalInput,
 } from './quote';
+export { isToken } from './secret';
 export { MOST_MINOR, ratesInput, type RatesInput } from './rates';
-export { MOST_PLACED, runOrderInput, workHoursInput, type RunOrderInput, type WorkHoursInput } from './run-order';
+export { MOST_PLACED, calendarInput, runOrderInput, workHoursInput, type RunOrderInput, type WorkHoursInput } from './run-order';
 export { proofInput, type ProofInput } from './proof';
 export { releaseInput, type ReleaseInput } from './release';
 export { houseRuleInput, HOUSE_GRADES, type HouseRuleInput, type HouseRulePreview } from './house-rule';

@@ -1,15 +1,10 @@
 import type { QuoteTold } from '@iron-patch/core';
-import { array, object, string, type InferType, type StringSchema } from 'yup';
+import { array, object, string, type InferType } from 'yup';
+import { tokenOf } from './secret';
 import { dateOrNull, idOf } from './fields';
 import { moneyOf } from './rates';
 import { shapeOf } from './shape';
 import { requiredText, textOf, TEXT_LIMITS } from './text';
-
-/** Thirty-two random bytes of the page that makes a link, as base64 without fill: nobody guesses it, and the server keeps only its digest. */
-const TOKEN = /^[A-Za-z0-9_-]{43}$/;
-export const isQuoteToken = (text: string): boolean => TOKEN.test(text);
-const tokenOf = (): StringSchema<string> =>
-  string().strict().typeError('The link is text.').required('The link is missing.').matches(TOKEN, 'The link is not one.');
 
 const MOST_WAYS = 6;
 const MOST_PHOTOS = 12;

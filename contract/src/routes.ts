@@ -6,6 +6,9 @@ export const routes = {
   ratesHistory: '/api/shop/rates/history',
   hours: '/api/shop/hours',
   runOrder: '/api/run-order',
+  calendar: '/api/run-order/calendar',
+  /** What calendars of people fetch: outside the API, for programs without a session. */
+  calendarFeed: (token: string) => `/calendar/${token}.ics`,
   person: (id: string) => `/api/people/${id}`,
   machine: (id: string) => `/api/machines/${id}`,
   bar: (id: string) => `/api/bars/${id}`,

@@ -1,6 +1,7 @@
 import { MACHINE_KINDS, type RunJob, type RunOrderRecord, type WorkHoursRecord } from '@iron-patch/core';
 import { array, lazy, object, string, type AnySchema, type InferType } from 'yup';
 import { dateOrNull, idOf, momentOrNull, numberOf, oneOf, yes } from './fields';
+import { tokenOf } from './secret';
 import { requiredText, textOf, TEXT_LIMITS } from './text';
 
 const DAY_MIN = 1440;
@@ -84,10 +85,15 @@ export const runOrderInput = object({
 });
 export type RunOrderInput = InferType<typeof runOrderInput>;
 
+/** The secret of the address at which calendars fetch what is promised; null ends it. */
+export const calendarInput = object({ token: tokenOf().nullable() });
+
 /** All open jobs with what they still take, and the order that was stored last. */
 export interface RunOrderPage {
   readonly jobs: readonly RunJob[];
   /** Null while nobody put anything in order. */
   readonly order: RunOrderRecord | null;
   readonly hours: WorkHoursRecord | null;
+  /** When an address for calendars was made; null where there is none. */
+  readonly calendar: { readonly version: number; readonly madeAt: string | null };
 }

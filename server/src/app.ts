@@ -8,6 +8,7 @@ import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { mountAlike } from './alike';
 import { mountBundleIn, mountBundleOut } from './bundles';
+import { mountCalendar, mountCalendarFeed } from './calendar';
 import { mountChoices } from './choices';
 import { components } from './components';
 import type { Pool } from './db';
@@ -150,6 +151,7 @@ export function createApp({ pool, live, log, standings, bench, webDirectory, ...
   mountRates(app, pool);
   mountWorkHours(app, pool);
   mountRunOrder(app, pool, standings);
+  mountCalendar(app, pool);
   mountHouseRules(app, pool, { standings, bench });
   mountFloor(app, pool, standings);
   mountSearch(app, pool);
@@ -169,6 +171,7 @@ export function createApp({ pool, live, log, standings, bench, webDirectory, ...
   mountDocuments(app, pool, { timeZone, origin });
   mountBundleOut(app, pool);
   mountCustomerPage(app, pool, { timeZone });
+  mountCalendarFeed(app, pool);
   if (webDirectory) mountWeb(app, webDirectory);
   app.use((_req, res) => sendProblem(res, notFound('page')));
   app.use(errorMiddleware(log));

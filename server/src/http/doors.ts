@@ -58,3 +58,16 @@ const limiter = ({ windowMs, limit }: { windowMs: number; limit: number }): Requ
 export const writesLimited = (limit: number = MOST.writes.limit): RequestHandler => limiter({ ...MOST.writes, limit });
 /** How often one machine may send pictures and files. */
 export const uploadsLimited = (limit: number = MOST.uploads.limit): RequestHandler => limiter({ ...MOST.uploads, limit });
+
+/** What somebody without the program ever asks for at the secret address that they were given, in a minute. */
+const LINKS = { windowMs: 60_000, limit: 120 } as const;
+
+/** How often one machine may ask at secret addresses, however it asks: guessing is slow work. */
+export const linksLimited = (refuse: RequestHandler): RequestHandler =>
+  rateLimit({
+    ...LINKS,
+    standardHeaders: false,
+    legacyHeaders: false,
+    validate: { xForwardedForHeader: false, forwardedHeader: false },
+    handler: (req, res, next) => refuse(req, res.set('Retry-After', String(LINKS.windowMs / 1000)), next),
+  });

@@ -15,7 +15,8 @@ export {
   type StoredAnswer,
 } from './record-once';
 export { personOf, personOrFirst, screenOf } from './person';
-export { doors, uploadsLimited, writesLimited } from './doors';
+export { digestOf } from './digest';
+export { doors, linksLimited, uploadsLimited, writesLimited } from './doors';
 export { plainBody } from './plain-body';
 export { askedIn, bodyOf, checkedBy, idIn, isId, upToIn, versionBefore, ifMatch, wordsIn } from './input';
 export { mountEditable, type Editable } from './editable';

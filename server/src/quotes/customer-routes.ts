@@ -1,16 +1,14 @@
-import { check, isQuoteToken, quoteAnswerInput, wallTime } from '@iron-patch/contract';
+import { check, isToken, quoteAnswerInput, wallTime } from '@iron-patch/contract';
 import { dayWords, inMark, quoteState, type Problem, type QuoteRecord } from '@iron-patch/core';
 import express, { type Express, type Request, type Response } from 'express';
-import { rateLimit } from 'express-rate-limit';
 import { inTransaction, type Db, type Pool } from '../db';
+import { linksLimited } from '../http';
 import { pixelsOf } from '../photos/photo-queries';
 import { shopCard } from '../shop/shop-queries';
 import { customerPage, noSuchQuote, tooManyAsked, type Typed } from './customer-page';
 import { answerQuote, askAboutQuote, lockQuote, quoteBehind } from './quote-queries';
 
 const NOTHING: Typed = { say: '', name: '', note: '' };
-/** What a page of one customer ever asks for, from one address in a minute. */
-const MOST_A_MINUTE = 120;
 const MOST_BODY = '16kb';
 
 /** Nothing runs on the page, nothing leads away from it, nobody keeps it or finds it by searching. */
@@ -44,14 +42,7 @@ export function mountCustomerPage(app: Express, pool: Pool, { timeZone }: { read
   const page = express.Router();
 
   page.use(
-    rateLimit({
-      windowMs: 60_000,
-      limit: MOST_A_MINUTE,
-      standardHeaders: false,
-      legacyHeaders: false,
-      validate: { xForwardedForHeader: false, forwardedHeader: false },
-      handler: (_req, res) => void res.set(HEADERS).set('Retry-After', '60').status(429).type('html').send(tooManyAsked()),
-    }),
+    linksLimited((_req, res) => void res.set(HEADERS).status(429).type('html').send(tooManyAsked())),
     (_req, res, next) => {
       res.set(HEADERS);
       next();
@@ -61,7 +52,7 @@ export function mountCustomerPage(app: Express, pool: Pool, { timeZone }: { read
   /** The quote of the link; null where it leads nowhere, or it ran out or was withdrawn before anybody answered. */
   const behind = async (db: Db, req: Request): Promise<QuoteRecord | null> => {
     const token = String(req.params['token']);
-    const quote = isQuoteToken(token) ? await quoteBehind(db, token) : null;
+    const quote = isToken(token) ? await quoteBehind(db, token) : null;
     return quote && ['open', 'yes', 'no'].includes(quoteState(quote, today())) ? quote : null;
   };
 

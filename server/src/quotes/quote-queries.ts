@@ -1,15 +1,12 @@
-import { createHash } from 'node:crypto';
 import type { QuoteCard, QuoteRecord } from '@iron-patch/core';
 import { statements, type Db } from '../db';
-import { notFound } from '../http';
+import { digestOf, notFound } from '../http';
 import sql from './quotes.sql';
 
 const q = statements(sql, ['byJobs', 'jobOf', 'insert', 'link', 'withdraw', 'linked', 'lock', 'answer', 'question']);
 
 /** So many questions are taken on one quote: after that people telephone. */
 const MOST_QUESTIONS = 20;
-
-const digestOf = (token: string): Buffer => createHash('sha256').update(token).digest();
 
 /** Quotes of some jobs, in the order in which they were made. */
 export const quotesOf = async (db: Db, jobIds: readonly string[]): Promise<QuoteRecord[]> =>

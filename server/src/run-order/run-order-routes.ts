@@ -1,6 +1,7 @@
 import { routes, runOrderInput, type RunOrderPage } from '@iron-patch/contract';
 import type { RunJob, RunOrder, RunOrderRecord } from '@iron-patch/core';
 import type { Express } from 'express';
+import { calendarOf } from '../calendar';
 import { atOneMoment, statements, type Pool } from '../db';
 import { bodyOf, changeOnce, personOf, stored, versionBefore } from '../http';
 import { keptCard } from '../kept-cards';
@@ -24,6 +25,7 @@ export function mountRunOrder(app: Express, pool: Pool, standings: Standings): v
         jobs: (await db.query<RunJob>(q.jobs, [MOST_JOBS])).rows,
         order: (await runOrder.current(db)) as RunOrderRecord | null,
         hours: await workHours.current(db),
+        calendar: await calendarOf(db),
       }));
     const first = await page();
     const again = await standings.refresh(first.jobs.map((j) => j.id));

@@ -18,7 +18,12 @@ const say = (jobId: string, key: string, value: object, tag = '*') =>
   call.put(routes.choice(jobId, choiceKey.run(key)), { value: { ...open, ...value }, reason: '' }, tag);
 
 it('of a shop without jobs is empty', async () => {
-  expect(await page()).toEqual({ jobs: [], order: null, hours: null });
+  expect(await page()).toMatchObject({
+    jobs: [],
+    order: null,
+    hours: { version: 1, personId: null },
+    calendar: { version: 0, madeAt: null },
+  });
 });
 
 it('has what each open job still takes, follows what is said of an act, and leaves out what is handed back', async () => {
@@ -73,10 +78,11 @@ it('keeps every order that was stored, and overwrites nobody’s unseen', async 
 
 it('keeps the hours of the shop, checked', async () => {
   expect(NO_SHOP.hours).toBeNull();
-  const put = (hours: object, tag = '*') => call.put(routes.hours, hours, tag);
-  expect((await put(USUAL_HOURS)).status).toBe(201);
-  expect((await page()).hours).toMatchObject({ ...USUAL_HOURS, version: 1 });
-  expect((await call.get(routes.shop)).body.shop.hours).toMatchObject({ version: 1 });
+  const put = (hours: object, tag = '"v1"') => call.put(routes.hours, hours, tag);
+  expect((await put(USUAL_HOURS)).status).toBe(200);
+  expect((await put(USUAL_HOURS)).status).toBe(412);
+  expect((await page()).hours).toMatchObject({ ...USUAL_HOURS, version: 2 });
+  expect((await call.get(routes.shop)).body.shop.hours).toMatchObject({ version: 2 });
   const person = { week: null, machines: ['lathe'], off: [], extra: [], notAtIt: false };
   const wrong: readonly [object, string][] = [
     [{ ...USUAL_HOURS, week: [] }, 'week'],
@@ -86,6 +92,6 @@ it('keeps the hours of the shop, checked', async () => {
     [{ ...USUAL_HOURS, people: { 'No one': person } }, 'people'],
     [{ ...USUAL_HOURS, people: { tomas: { ...person, machines: ['boat'] } } }, 'people.tomas.machines.0'],
   ];
-  for (const [hours, path] of wrong) expect((await put(hours, '"v1"')).body.problems[0].path).toBe(path);
-  expect((await put({ ...USUAL_HOURS, people: { tomas: person } }, '"v1"')).status).toBe(200);
+  for (const [hours, path] of wrong) expect((await put(hours, '"v2"')).body.problems[0].path).toBe(path);
+  expect((await put({ ...USUAL_HOURS, people: { tomas: person } }, '"v2"')).status).toBe(200);
 });

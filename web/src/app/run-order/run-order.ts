@@ -5,6 +5,7 @@ import { countOf, MACHINE_WORDS, type RunChoice } from '@iron-patch/core';
 import { ShopStore, Told } from '../data';
 import type { OrderMessage, OrderQuestion } from '../workers/order-message';
 import { newWorker } from '../workers/order.worker-factory';
+import { CalendarLink } from './calendar-link';
 import { dayAxis } from './day-axis';
 import { helpWords } from './help-words';
 import { JobUrgency } from './job-urgency';
@@ -17,7 +18,9 @@ import { withSaid } from './with-said';
 
 /** How long an order is looked for, ms. */
 const LOOKS_FOR_MS = 4000;
-const DAYS_SHOWN = [2, 5] as const;
+const DAYS_SHOWN = [1, 2, 5] as const;
+/** From this width on two days are shown at first, px. */
+const WIDE_PX = 700;
 /** Moved by less than this is as it was, min. */
 const MOVED_LEAST_MIN = 20;
 const MOST_MOVED = 4;
@@ -25,7 +28,7 @@ const MOST_MOVED = 4;
 /** Who does what on which machine, when: the acts of all open jobs in order, what is promised, and what would help. */
 @Component({
   selector: 'ip-run-order',
-  imports: [RouterLink, OrderLanes, PinLine, JobUrgency],
+  imports: [RouterLink, CalendarLink, OrderLanes, PinLine, JobUrgency],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './run-order.html',
   styleUrl: './run-order.less',
@@ -40,8 +43,10 @@ export class RunOrder {
   protected readonly dayCounts = DAYS_SHOWN;
 
   protected readonly by = signal<LanesBy>('machine');
-  protected readonly dayCount = signal<number>(DAYS_SHOWN[0]);
+  protected readonly dayCount = signal<number>(innerWidth < WIDE_PX ? 1 : 2);
   protected readonly skipped = signal(0);
+  /** Whether the address for calendars is shown. */
+  protected readonly calendar = signal(false);
   protected readonly selected = signal<string | null>(null);
   protected readonly pulled = signal<Pulled | null>(null);
   /** How far the looking is; null where nobody looks. */
@@ -192,6 +197,7 @@ export class RunOrder {
   protected pick(row: PlanRow): void {
     const key = `${row.job.id}/${row.act.key}`;
     this.selected.set(this.selected() === key ? null : key);
+    this.calendar.set(false);
     this.pulled.set(null);
   }
 

@@ -1,0 +1,1 @@
+export { calendarOf, mountCalendar, mountCalendarFeed } from './calendar-routes';
