@@ -5,6 +5,7 @@ import {
   type LedgerPage,
   type LedgerSums,
   type ReadingInput,
+  type RunOrderPage,
   type SawJob,
   type SheetRow,
   type SheetRows,
@@ -37,6 +38,8 @@ export class FakeServer {
   alike: readonly DoneBefore[] = [];
   /** The ledger, whatever is looked for in it. */
   ledger: LedgerPage & LedgerSums = { rows: [], found: 0, causes: [], routes: [], promised: { kept: 0, late: 0 } };
+  /** What all open jobs still take, and their order. */
+  runOrder: RunOrderPage = { jobs: [], order: null, hours: null, calendar: { version: 0, madeAt: null } };
   /** What was chosen before under a key, newest first. */
   history: readonly ChoiceRecord[] = [];
   /** Replies to calls that change something, taken in turn; when empty they are accepted as they are. */
@@ -98,6 +101,7 @@ export class FakeServer {
     if (path.startsWith(routes.ledger)) return response(200, this.ledger);
     if (path.endsWith('/history')) return response(200, this.history);
     if (path.startsWith(routes.sheetRows(this.sheet.job.id))) return response(200, this.rows(new URL(path, 'http://here')));
+    if (path === routes.runOrder) return response(200, this.runOrder);
     if (path === routes.saw) return response(200, this.saws);
     if (path.startsWith(routes.floor)) return this.floor(new URL(path, 'http://here'));
     return response(404, { title: 'There is no such job.', status: 404, detail: '', type: '' });

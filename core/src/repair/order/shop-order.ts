@@ -154,11 +154,11 @@ export function shopProblem(inputs: ShopOrderInputs): ShopProblem {
     const own = rank.get(idOf(a.job, a.act)) ?? Infinity;
     const pin = a.act.said?.pinnedAt;
     if (!pin || started(a)) return own;
-    // Before whatever was to begin then or later.
+    // Before whatever was to begin then or later; where nothing was, it goes by the rule.
     const later = (stored?.placed ?? []).findIndex(
       (p) => minuteOf(p.beginsAt) >= minuteOf(pin) && `${p.jobId}/${p.key}` !== idOf(a.job, a.act),
     );
-    return later < 0 ? (stored?.placed.length ?? 0) : later - 0.5;
+    return later < 0 ? Infinity : later - 0.5;
   };
   const begun = all.filter(started).sort((a, b) => (a.act.said!.startedAt ?? '').localeCompare(b.act.said!.startedAt ?? ''));
   const open = all.filter((a) => !started(a));

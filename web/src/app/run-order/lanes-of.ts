@@ -19,8 +19,6 @@ export interface Lane {
   readonly under: string;
   readonly rows: readonly PlanRow[];
   readonly done: readonly DoneRow[];
-  /** Several things at once stand below each other. */
-  readonly stacked: boolean;
 }
 
 export type LanesBy = 'machine' | 'person';
@@ -56,12 +54,12 @@ export function lanesOf(
 ): Lane[] {
   const done = doneRows({ jobs });
   const waiting = rows.filter((r) => r.act.act === null);
-  const away: Lane[] = waiting.length ? [{ id: 'away', name: 'Away, waiting', under: '', rows: waiting, done: [], stacked: true }] : [];
+  const away: Lane[] = waiting.length ? [{ id: 'away', name: 'Away, waiting', under: '', rows: waiting, done: [] }] : [];
   const firstName = (id: string | null): string => people.find((p) => p.id === id)?.name.split(' ')[0] ?? '';
   if (by === 'person')
     return [
       ...people.map(({ id, name, role }) => ({
-        ...{ id, name, under: role, stacked: false },
+        ...{ id, name, under: role },
         rows: rows.filter((r) => r.personId === id && r.act.act !== null),
         done: done.filter((d) => d.personId === id),
       })),
@@ -71,14 +69,14 @@ export function lanesOf(
     .map(({ id, name }): Lane => {
       const own = rows.filter((r) => r.machineId === id);
       const who = [...new Set(own.map((r) => firstName(r.personId)))].filter(Boolean);
-      return { id, name, under: who.join(', '), rows: own, done: done.filter((d) => d.machineId === id), stacked: false };
+      return { id, name, under: who.join(', '), rows: own, done: done.filter((d) => d.machineId === id) };
     })
     .filter((l) => l.rows.length || l.done.length);
   const benches = people
     .map(({ id }): Lane => {
       const own = rows.filter((r) => r.personId === id && !r.machineId && r.act.act !== null);
       const had = done.filter((d) => d.personId === id && !d.machineId);
-      return { id: `bench.${id}`, name: 'Bench', under: firstName(id), rows: own, done: had, stacked: false };
+      return { id: `bench.${id}`, name: 'Bench', under: firstName(id), rows: own, done: had };
     })
     .filter((l) => l.rows.length || l.done.length);
   return [...ofMachines, ...benches, ...away];

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, input, output, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, DestroyRef, ElementRef, inject, input, output, signal } from '@angular/core';
 import { dayWords } from '@iron-patch/core/terms/calendar';
 import type { PlanRow } from '@iron-patch/core/repair/order';
 import type { DayAxis } from './day-axis';
@@ -22,7 +22,11 @@ interface Box {
   readonly width: number;
   /** Where its hands end, as a share of the box. */
   readonly hands: number;
-  readonly row2: number;
+  /** Which row of its lane it stands in, from the top. */
+  readonly track: number;
+  /** Too narrow to be pressed: it is drawn as wide as it is within one that is not. */
+  readonly narrow: boolean;
+  readonly widthPx: number;
   readonly label: string;
 }
 interface DrawnLane extends Lane {
@@ -30,7 +34,10 @@ interface DrawnLane extends Lane {
   readonly tracks: number;
 }
 
-const LANE_PX = { track: 46, stacked: 26, around: 10 } as const;
+const LANE_PX = { alone: 46, track: 27, around: 10 } as const;
+/** What can be pressed is no narrower, px. */
+const LEAST_PX = 24;
+const USUAL_FIELD_PX = 1000;
 const PULL_STARTS_PX = 5;
 const SNAP_MIN = 5;
 
@@ -57,12 +64,23 @@ export class OrderLanes {
   /** Where a box that is pulled stands, in hundredths. */
   protected readonly pullAt = signal<{ readonly key: string; readonly left: number } | null>(null);
 
+  constructor() {
+    const look = new ResizeObserver(() => {
+      const width = this.host.nativeElement.querySelector('.field')?.clientWidth;
+      if (width) this.fieldPx.set(width);
+    });
+    look.observe(this.host.nativeElement);
+    inject(DestroyRef).onDestroy(() => look.disconnect());
+  }
+
   protected readonly days = computed(() => this.axis().days.map((d) => ({ ...d, name: dayWords(d.day, 'weekday') })));
   protected readonly nowAt = computed(() => {
     const [first, last] = [this.axis().days[0], this.axis().days.at(-1)];
     const now = this.now();
     return first && last && now >= first.from && now <= last.to ? this.axis().shareOf(now) * 100 : null;
   });
+  /** How wide the hours are drawn, px. */
+  private readonly fieldPx = signal(USUAL_FIELD_PX);
   protected readonly selectedJob = computed(() => this.selected()?.split('/')[0] ?? null);
 
   protected readonly drawn = computed((): readonly DrawnLane[] => {
@@ -73,28 +91,25 @@ export class OrderLanes {
       const done = lane.done.filter((r) => r.end > first && r.begin < last);
       const ends: number[] = [];
       const boxes = [
-        ...done.map((d): Box => this.box(axis, lane, ends, null, d)),
-        ...rows.map((r): Box => this.box(axis, lane, ends, r, null)),
+        ...done.map((d): Box => this.box(axis, ends, null, d)),
+        ...[...rows].sort((p, q) => p.begin - q.begin).map((r): Box => this.box(axis, ends, r, null)),
       ];
       return { ...lane, boxes, tracks: Math.max(1, ends.length) };
     });
   });
 
-  private box(axis: DayAxis, { stacked }: Lane, ends: number[], row: PlanRow | null, done: DoneRow | null): Box {
+  /** Lays a box into the first row of its lane in which it covers no other one. */
+  private box(axis: DayAxis, ends: number[], row: PlanRow | null, done: DoneRow | null): Box {
     const { begin, end, number, name } = row
       ? { begin: row.begin, end: row.end, number: row.job.number, name: row.act.name }
       : { begin: done!.begin, end: done!.end, number: done!.number, name: done!.name };
     const left = axis.shareOf(begin) * 100;
-    const right = axis.shareOf(end) * 100;
+    const width = axis.shareOf(end) * 100 - left;
+    const [leftPx, widthPx] = [(left / 100) * this.fieldPx(), (width / 100) * this.fieldPx()];
     let track = 0;
-    if (stacked) {
-      while ((ends[track] ?? -Infinity) > begin) track++;
-      ends[track] = end;
-    }
-    const hands =
-      row && row.end > row.begin
-        ? (axis.shareOf(row.handsEnd) - axis.shareOf(row.begin)) / Math.max(1e-9, axis.shareOf(row.end) - axis.shareOf(row.begin))
-        : 1;
+    while ((ends[track] ?? -Infinity) > leftPx + 0.01) track++;
+    ends[track] = leftPx + Math.max(widthPx, LEAST_PX);
+    const handsShare = row ? axis.shareOf(row.handsEnd) * 100 - left : width;
     const when = this.words().span(begin, end);
     const state = done ? 'done' : row!.started ? 'under way' : row!.act.said?.pinnedAt ? 'pinned' : '';
     return {
@@ -104,19 +119,21 @@ export class OrderLanes {
       number,
       name,
       left,
-      width: right - left,
-      hands: Math.min(1, Math.max(0, hands)) * 100,
-      row2: track,
+      width,
+      track,
+      widthPx,
+      narrow: widthPx < LEAST_PX,
+      hands: width > 0 ? Math.min(1, Math.max(0, handsShare / width)) * 100 : 100,
       label: [`${number} ${name}`, when, state].filter(Boolean).join(', '),
     };
   }
 
-  protected height(lane: DrawnLane): number {
-    return lane.stacked ? LANE_PX.around + lane.tracks * LANE_PX.stacked : LANE_PX.around + LANE_PX.track;
+  protected height({ tracks }: DrawnLane): number {
+    return LANE_PX.around + Math.max(LANE_PX.alone, tracks * LANE_PX.track);
   }
 
-  protected top(lane: DrawnLane, box: Box): number {
-    return LANE_PX.around / 2 + (lane.stacked ? box.row2 * LANE_PX.stacked : 0);
+  protected top(box: Box): number {
+    return LANE_PX.around / 2 + box.track * LANE_PX.track;
   }
 
   protected leftOf(box: Box): number {

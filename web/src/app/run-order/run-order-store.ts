@@ -57,15 +57,16 @@ export const RunOrderStore = signalStore(
   }),
   withMethods((store, api = inject(Api), told = inject(Told), shop = inject(ShopStore)) => {
     let asked = 0;
+    let shown = 0;
     const load = async (): Promise<void> => {
       const mine = ++asked;
-      try {
-        const page = await api.get<RunOrderPage>(routes.runOrder);
-        if (mine === asked) patchState(store, { page, failed: false, now: nowMinute() });
-      } catch (e) {
-        told.bug(e);
-        if (mine === asked) patchState(store, { failed: true });
-      }
+      const answer = await api
+        .get<RunOrderPage>(routes.runOrder)
+        .then((page) => ({ page, failed: false, now: nowMinute() }), told.or({ failed: true }));
+      // What was asked for later is shown already.
+      if (mine < shown) return;
+      shown = mine;
+      patchState(store, answer);
     };
     async function say(job: RunJob, act: ToDoAct, value: RunChoice): Promise<void> {
       await api.put(routes.choice(job.id, encodeURIComponent(`run:${act.key}`)), { value, reason: '' }, act.version);
