@@ -120,6 +120,7 @@ export async function bench() {
   bundle('core/src/book/look-up/book.bench.ts', 'core/dist/book.bench.mjs');
   bundle('core/src/evidence/simulated/known-truth.bench.ts', 'core/dist/known-truth.bench.mjs');
   bundle('core/src/making/coach/coach.bench.ts', 'core/dist/coach.bench.mjs');
+  bundle('core/src/making/run-order/run-order.bench.ts', 'core/dist/run-order.bench.mjs');
   bundle('e2e/src/bench.ts', 'e2e/dist/bench.mjs');
   bundle('e2e/src/bench-many.ts', 'e2e/dist/bench-many.mjs');
   console.log('Working out');
@@ -127,6 +128,8 @@ export async function bench() {
   console.log('Known truth');
   node(join(root, 'core/dist/known-truth.bench.mjs'));
   node(join(root, 'core/dist/coach.bench.mjs'));
+  console.log('Run order');
+  node(join(root, 'core/dist/run-order.bench.mjs'));
   console.log('The book');
   node(join(root, 'core/dist/book.bench.mjs'));
   console.log('Web build');

@@ -23,7 +23,7 @@ function timesOf(text: string): Times[] | null {
     const to = Number(m[3]) * 60 + Number(m[4] ?? 0);
     return Number(m[2] ?? 0) < 60 && Number(m[4] ?? 0) < 60 && from < to && to <= DAY_MIN ? { from, to } : null;
   });
-  return spans.every((s) => s !== null) ? (spans) : null;
+  return spans.every((s) => s !== null) ? spans : null;
 }
 
 const linesOf = (text: string): string[] =>

@@ -3,7 +3,7 @@ import { RouterLink } from '@angular/router';
 import { nextOf, type PlanRow } from '@iron-patch/core/repair/order';
 import { SessionStore, ShopStore, Told } from '../data';
 import { doneWords, MomentWords } from './order-words';
-import { RunOrderStore, watchRunOrder } from './run-order-store';
+import { RUN_ORDER_SOON, RunOrderStore, watchRunOrder } from './run-order-store';
 
 const SHOWN = 3;
 
@@ -113,7 +113,7 @@ export class NextThree {
   });
 
   constructor() {
-    watchRunOrder();
+    watchRunOrder(RUN_ORDER_SOON.beside);
   }
 
   protected where(row: PlanRow): string {

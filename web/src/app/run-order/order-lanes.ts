@@ -65,6 +65,7 @@ export class OrderLanes {
   protected readonly pullAt = signal<{ readonly key: string; readonly left: number } | null>(null);
 
   constructor() {
+    if (typeof ResizeObserver === 'undefined') return;
     const look = new ResizeObserver(() => {
       const width = this.host.nativeElement.querySelector('.field')?.clientWidth;
       if (width) this.fieldPx.set(width);

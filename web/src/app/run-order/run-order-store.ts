@@ -124,18 +124,18 @@ export const RunOrderStore = signalStore(
   }),
 );
 
-/** Changes of others that come one after another are fetched once, ms. */
-const SOON_MS = 400;
+/** Changes of others that come one after another are fetched once: soon on a page of its own, later where it stands beside other things, ms. */
+export const RUN_ORDER_SOON = { page: 400, beside: 3000 } as const;
 const MINUTE_MS = 60_000;
 
 /** Fetches the run order, and keeps it as it is now for as long as the component that asks is there. To be called where one is made. */
-export function watchRunOrder(): void {
+export function watchRunOrder(soonMs: number): void {
   const store = inject(RunOrderStore);
   const live = inject(Live);
   let soon: ReturnType<typeof setTimeout> | undefined;
   const again = (): void => {
     clearTimeout(soon);
-    soon = setTimeout(() => void store.load(), SOON_MS);
+    soon = setTimeout(() => void store.load(), soonMs);
   };
   const subscriptions = [live.news.subscribe(again), live.back.subscribe(again)];
   const ticks = setInterval(() => store.tick(), MINUTE_MS);

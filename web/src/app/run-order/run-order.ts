@@ -13,7 +13,7 @@ import { lanesOf, type LanesBy } from './lanes-of';
 import { OrderLanes, type Pulled } from './order-lanes';
 import { doneWords, MomentWords, promiseState, promiseWords, spanWords } from './order-words';
 import { PinLine } from './pin-line';
-import { NOTHING_SAID, RunOrderStore, watchRunOrder } from './run-order-store';
+import { NOTHING_SAID, RUN_ORDER_SOON, RunOrderStore, watchRunOrder } from './run-order-store';
 import { withSaid } from './with-said';
 
 /** How long an order is looked for, ms. */
@@ -135,7 +135,7 @@ export class RunOrder {
   });
 
   constructor() {
-    watchRunOrder();
+    watchRunOrder(RUN_ORDER_SOON.page);
     inject(DestroyRef).onDestroy(() => {
       this.looking?.terminate();
       this.helping?.terminate();
