@@ -52,7 +52,7 @@ it('one is pinned by what is typed, with what that costs, and seen by somebody e
   const label = (await box.getAttribute('aria-label'))!;
   await page.press(box);
   await page.sees('Where to?');
-  const field = await page.css('#pin-at');
+  const field = await page.css('#reading');
   await field.sendKeys('some day');
   await page.sees('A time, or a day and a time');
   await field.sendKeys(Key.chord(Key.CONTROL, 'a'), 'tomorrow 9:10');

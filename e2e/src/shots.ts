@@ -29,7 +29,7 @@ const VIEWS: readonly {
   },
   { file: 'crib', job: null, path: '/crib', wait: 'Crib: instruments' },
   { file: 'rack', job: null, path: '/rack', type: ['A bar, a tube', '1 1/2 in x 14 in C45 black, bin 3'], wait: 'Understood' },
-  { file: 'run-order', job: null, path: '/run-order', click: ['Put it in order'], wait: 'Put in order.' },
+  { file: 'run-order', job: null, path: '/run-order', click: ['Put it in order', 'Close'], wait: 'Promises' },
   { file: 'shop', job: null, path: '/shop', wait: 'Knee mill' },
   { file: 'decide', job: 'Rocker pivot', station: 'decide', to: 'ip-fit-desk', wait: 'True the hole' },
   { file: 'routes', job: 'Grapple cylinder rod', station: 'decide', to: 'ip-routes', wait: 'Ways to put it right' },

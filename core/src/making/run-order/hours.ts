@@ -73,7 +73,7 @@ export const runs = (hours: PersonHours): readonly MachineKind[] => (hours.notAt
 
 const DAY_MS = 86_400_000;
 /** Days that are laid out: longer than any order of a small shop. */
-export const HORIZON_DAYS = 250;
+const HORIZON_DAYS = 250;
 
 export const dayAfter = (day: IsoDay, days: number): IsoDay =>
   new Date(Date.parse(`${day}T00:00:00Z`) + days * DAY_MS).toISOString().slice(0, 10);

@@ -3,7 +3,6 @@ export { chanceBy, chancesOf, endIn, type Chances } from './chances';
 export { firstOrder } from './first-order';
 export {
   dayAfter,
-  HORIZON_DAYS,
   hoursOf,
   offOn,
   runs,

@@ -116,6 +116,20 @@ describe('a job with a chosen way', () => {
     expect(named(t, `${WAY}:assemble:0`).after).toEqual([`${WAY}:wait:0`]);
   });
 
+  it('waits once for what is ordered or sent twice', () => {
+    const acts = (['order', 'order', 'send', 'send', 'assemble'] as const).map((act) => ({
+      act,
+      what: '',
+      times: 1,
+      minutes: null,
+      machineId: '',
+    }));
+    const buy = (what: string, outside: boolean) => ({ what, count: 1, costMinor: null, leadDays: 2, outside });
+    const all = keys(toDo([way({ acts, bought: [buy('seals', false), buy('chrome', true)] })]));
+    expect(all.filter((k) => k.includes(':wait:'))).toHaveLength(2);
+    expect(new Set(all).size).toBe(all.length);
+  });
+
   it('takes the minutes that were said, and those of the estimate', () => {
     const minutes = { low: 10, likely: 20, high: 30 };
     const acts = (['open', 'assemble'] as const).map((act, k) => ({ act, what: '', times: 1, minutes: k ? minutes : null, machineId: '' }));

@@ -172,14 +172,14 @@ function ofWay({ route, acts }: RouteFinding, chosenAt: string, items: readonly 
     const own = key(`${act.act}:${n}`);
     if (act.act === 'order') {
       drafts.push(acted(own, 'order', name, hands, { after: last }));
-      takeParts([own]);
+      if (ordered === null) takeParts([own]);
       continue;
     }
     if (TAKES_BOUGHT.includes(act.act) && ordered === null) takeParts([]);
     const after = TAKES_BOUGHT.includes(act.act) ? [...last, ...(ordered ?? [])] : last;
     drafts.push(acted(own, act.act, name, hands, { after, aloneMin, machineId: act.machineId }));
     last = [own];
-    if (act.act === 'send') {
+    if (act.act === 'send' && n === 0) {
       away.forEach((b, k) => drafts.push(waitsFor(b, parts.length + k, [own])));
       if (away.length) last = away.map((_, k) => key(`wait:${parts.length + k}`));
     }

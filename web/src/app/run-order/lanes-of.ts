@@ -26,7 +26,7 @@ export type LanesBy = 'machine' | 'person';
 const minuteOf = (iso: string): number => Date.parse(iso) / 60_000;
 
 /** Acts that somebody said are done, with their times. */
-export const doneRows = ({ jobs }: Pick<ShopProblem, 'jobs'>): DoneRow[] =>
+const doneRows = ({ jobs }: Pick<ShopProblem, 'jobs'>): DoneRow[] =>
   jobs.flatMap(({ id, number, toDo }) =>
     toDo.acts.flatMap(({ key, name, said }) =>
       said?.state === 'done' && said.doneAt && said.startedAt

@@ -16,15 +16,15 @@ import { NOTHING_SAID, RunOrderStore } from './run-order-store';
   template: `
     <form class="dark" (submit)="$event.preventDefault(); pin()">
       <div class="where">
-        <label for="pin-at">{{ row().started ? 'Under way' : 'Where to?' }}</label>
+        <label for="reading">{{ row().started ? 'Under way' : 'Where to?' }}</label>
         <a [routerLink]="['/jobs', row().job.id]">{{ row().job.number }} {{ row().act.name }}</a>
       </div>
       @if (row().act.act !== null) {
         @if (!row().started) {
           <input
             #entry
-            id="pin-at"
-            class="fig at"
+            id="reading"
+            class="fig"
             autocomplete="off"
             spellcheck="false"
             maxlength="40"
@@ -52,7 +52,7 @@ import { NOTHING_SAID, RunOrderStore } from './run-order-store';
           </select>
         }
       }
-      <output class="echo" id="pin-said" for="pin-at" aria-live="polite">{{ said() }}</output>
+      <output class="echo" id="pin-said" for="reading" aria-live="polite">{{ said() }}</output>
       @if (row().act.act !== null) {
         @if (row().started) {
           <button type="button" class="pass" (click)="say.emit({ ...now(), state: 'open', startedAt: null })">Not begun after all</button>
@@ -72,7 +72,7 @@ import { NOTHING_SAID, RunOrderStore } from './run-order-store';
       <button type="button" class="pass" aria-label="Close this line" (click)="closed.emit()">×</button>
     </form>
   `,
-  styleUrl: './pin-line.less',
+  styleUrls: ['../reading-line/reading-line.less', './pin-line.less'],
 })
 export class PinLine {
   private readonly store = inject(RunOrderStore);

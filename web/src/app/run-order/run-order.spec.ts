@@ -125,9 +125,9 @@ it('tells what an act that is put elsewhere costs before it is, and keeps it', a
   const fixture = await page([job(1, [act('a')]), job(4, [act('a')], '2020-01-01')]);
   box(fixture, '1 turn a').click();
   await settled(fixture);
-  await typeIn(fixture, '#pin-at', 'nonsense');
+  await typeIn(fixture, '#reading', 'nonsense');
   expect(words(fixture)).toContain('A time, or a day and a time');
-  await typeIn(fixture, '#pin-at', 'tomorrow 9:30');
+  await typeIn(fixture, '#reading', 'tomorrow 9:30');
   expect(words(fixture)).toMatch(/9:30 to 10:30; nobody’s promise is later for it/);
   await press(fixture, 'Enter, pin it there');
   await settled(fixture);
