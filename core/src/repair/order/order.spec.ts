@@ -114,6 +114,22 @@ describe('all jobs as one problem', () => {
     expect(over.row('1/b').end - utc(TODAY, 11 * 60)).toBeCloseTo(9, 6);
   });
 
+  it('counts what was worked on it the day before, but not the night', () => {
+    const begun = said({ state: 'started', startedAt: at('2026-11-25', '16:00'), personId: 'ines', machineId: 'two' });
+    const { row } = planOf(inputs([job(1, [act('a', { said: begun })])], { now: utc(TODAY, 8 * 60 + 10) }));
+    // Half an hour on Wednesday, ten minutes today.
+    expect(isoOf(row('1/a').end)).toBe(at(TODAY, '08:30'));
+  });
+
+  it('waits for what was ordered from when it was, and until tomorrow for what is overdue', () => {
+    const ordered = (doneAt: string): ToDoAct => act('order', { at: 'bench', done: true, said: said({ state: 'done', doneAt }) });
+    const wait = act('seals', { act: null, at: 'away', hands: { low: 0, likely: 0, high: 0 }, aloneMin: 4 * 1440, after: ['order'] });
+    const { row } = planOf(
+      inputs([job(1, [ordered(at('2026-11-24', '10:00')), wait]), job(2, [ordered(at('2026-11-20', '10:00')), wait])]),
+    );
+    expect([isoOf(row('1/seals').end), isoOf(row('2/seals').end)]).toEqual([at('2026-11-28', '10:00'), at('2026-11-27', '08:00')]);
+  });
+
   it('holds what is pinned to its time, and puts the others round it', () => {
     const pinned = said({ pinnedAt: at(TODAY, '10:00'), personId: 'tomas', machineId: 'one' });
     const people = { shop: { machines: [machine('one', 'lathe')], people: [person('tomas')] } };

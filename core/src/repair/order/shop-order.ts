@@ -1,5 +1,6 @@
 import { meanOf3, type ThreePoint } from '../../making/costing';
 import {
+  dayAfter,
   firstOrder,
   hoursOf,
   runs,
@@ -83,6 +84,8 @@ const LEAST_LEFT = 0.15;
 /** An urgent job's lateness weighs so much more. */
 const URGENT = 5;
 const DAY_MIN = 1440;
+/** When what comes on a day is there, min after midnight. */
+const MORNING_MIN = 480;
 
 export interface ShopOrderInputs {
   readonly jobs: readonly RunJob[];
@@ -132,12 +135,30 @@ function leftOf(
   };
 }
 
-/** When something that is only waited for is here at the soonest, min. */
-function waitEnds(act: ToDoAct, { now, today, momentOf }: ShopOrderInputs): number {
-  if (act.open) return now + (act.key === 'yes' ? YES_DAYS : UNDATED_DAYS) * DAY_MIN;
-  if (!act.dueOn) return 0;
+/** What is awaited, as it stands now: when it is here at the soonest, and how long it still takes of itself, min. */
+function awaited(
+  act: ToDoAct,
+  job: RunJob,
+  { now, today, momentOf }: ShopOrderInputs,
+): { readonly from: number; readonly aloneMin: number } {
+  const tomorrow = momentOf(today, DAY_MIN + MORNING_MIN);
+  const { aloneMin } = act;
+  if (act.act !== null) return { from: 0, aloneMin };
+  if (act.open) return { from: now + (act.key === 'yes' ? YES_DAYS : UNDATED_DAYS) * DAY_MIN, aloneMin };
   // What should have come already may come tomorrow.
-  return Math.max(momentOf(act.dueOn, 8 * 60), act.dueOn <= today ? momentOf(today, DAY_MIN + 8 * 60) : 0);
+  if (act.dueOn) return { from: Math.max(momentOf(act.dueOn, MORNING_MIN), act.dueOn <= today ? tomorrow : 0), aloneMin };
+  const before = act.after.map((key) => job.toDo.acts.find((a) => a.key === key));
+  const since = before.map((a) => (a?.done && a.said?.doneAt ? minuteOf(a.said.doneAt) : null));
+  if (!since.length || since.some((at) => at === null)) return { from: 0, aloneMin };
+  // Ordered or sent then, not now.
+  const left = aloneMin - (now - Math.max(...(since as number[])));
+  return left > 0 ? { from: 0, aloneMin: left } : { from: tomorrow, aloneMin: 0 };
+}
+
+/** The day from which on hours are laid out: before whatever is under way was begun, so that what was worked on it is counted. */
+function firstDay(begun: readonly { readonly act: ToDoAct }[], today: IsoDay): IsoDay {
+  const days = begun.map((a) => dayAfter(a.act.said!.startedAt!.slice(0, 10), -1));
+  return [today, ...days].sort()[0]!;
 }
 
 /** All that is to be done in the shop, as a problem, with the order that is stored put to it. */
@@ -145,11 +166,10 @@ export function shopProblem(inputs: ShopOrderInputs): ShopProblem {
   const { shop, hours, stored, now, momentOf } = inputs;
   const people = shop.people.filter((p) => !p.gone && !hoursOf(hours, p.id).notAtIt);
   const { machines } = shop;
-  const works = people.map((p) => worktimeOf(spansOf(hours, hoursOf(hours, p.id), inputs.today, momentOf)));
   const jobs = inputs.jobs.filter((j) => j.toDo.acts.some((a) => !a.done));
   const rank = new Map((stored?.placed ?? []).map((p, k) => [`${p.jobId}/${p.key}`, k]));
   const all = jobs.flatMap((job) => job.toDo.acts.filter((a) => !a.done).map((act) => ({ job, act })));
-  const started = (a: { readonly act: ToDoAct }): boolean => a.act.said?.state === 'started';
+  const started = (a: { readonly act: ToDoAct }): boolean => a.act.said?.state === 'started' && a.act.said.startedAt !== null;
   const place = (a: (typeof all)[number]): number => {
     const own = rank.get(idOf(a.job, a.act)) ?? Infinity;
     const pin = a.act.said?.pinnedAt;
@@ -162,6 +182,8 @@ export function shopProblem(inputs: ShopOrderInputs): ShopProblem {
   };
   const begun = all.filter(started).sort((a, b) => (a.act.said!.startedAt ?? '').localeCompare(b.act.said!.startedAt ?? ''));
   const open = all.filter((a) => !started(a));
+  const from = firstDay(begun, inputs.today);
+  const works = people.map((p) => worktimeOf(spansOf(hours, hoursOf(hours, p.id), from, momentOf)));
   const sorted = [...begun, ...open];
   const index = new Map(sorted.map((a, i) => [idOf(a.job, a.act), i]));
   const missing = new Map<MachineKind, number>();
@@ -179,17 +201,18 @@ export function shopProblem(inputs: ShopOrderInputs): ShopProblem {
     const who = act.act === null ? [] : person >= 0 ? [person] : can.length ? can : people.map((_, k) => k);
     const pinned = !isStarted && said?.pinnedAt ? minuteOf(said.pinnedAt) : null;
     const { notBefore } = job.toDo.urgency;
+    const wait = awaited(act, job, inputs);
     return {
       job: jobs.indexOf(job),
       handsMin: act.act === null ? 0 : meanOf3(left),
       setupMin,
       setup: act.setup,
-      aloneMin: act.aloneMin,
+      aloneMin: wait.aloneMin,
       machines: act.act === null ? [] : named >= 0 ? [named] : ofKind,
       people: who,
       // What is under way waits for nothing any more.
       after: isStarted ? [] : act.after.flatMap((key) => index.get(`${job.id}/${key}`) ?? []),
-      notBefore: isStarted ? now : Math.max(now, pinned ?? 0, notBefore ? momentOf(notBefore, 0) : 0, waitEnds(act, inputs)),
+      notBefore: isStarted ? now : Math.max(now, pinned ?? 0, notBefore ? momentOf(notBefore, 0) : 0, wait.from),
       pinned: pinned !== null && who.length === 1,
     };
   });
