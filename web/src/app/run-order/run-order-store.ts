@@ -114,11 +114,17 @@ export const RunOrderStore = signalStore(
         return minutes;
       },
 
-      /** Puts an order in force over the one that was seen. */
-      async store(placed: readonly PlacedAct[]): Promise<void> {
+      /**
+       * Puts an order in force over the one that it was made from; whatever somebody else put in force meanwhile stands.
+       *
+       * @param over version of that one; 0 where there was none
+       * @returns the version that is in force now
+       */
+      async store(placed: readonly PlacedAct[], over: number): Promise<number> {
         const order: RunOrder = { placed };
-        await api.put<RunOrderRecord>(routes.runOrder, order, store.page()?.order?.version ?? 0);
+        const { version } = await api.put<RunOrderRecord>(routes.runOrder, order, over);
         await load();
+        return version;
       },
     };
   }),

@@ -182,6 +182,17 @@ it('puts in order what its worker found, over the order that was seen; a stopped
   expect(server.changes()[0]).toMatchObject({ method: 'PUT', path: '/api/run-order', headers: { 'If-Match': '"v4"' }, body: { placed } });
 });
 
+it('does not put its order over one that somebody else put in force meanwhile', async () => {
+  const stored = { placed: [], version: 4, personId: 'tomas', at: '2026-11-26T08:00:00Z' };
+  const fixture = await page([job(1, [act('a')]), job(3, [act('a')])], { order: stored });
+  await press(fixture, 'Put it in order');
+  server.runOrder = { ...server.runOrder, order: { ...stored, version: 5 } };
+  await fixture.componentInstance['store'].load();
+  HereWorker.last((ms) => ms > 0).onmessage!({ data: { kind: 'order', placed: [], better: true } });
+  await settled(fixture);
+  expect(server.changes()[0]).toMatchObject({ path: '/api/run-order', headers: { 'If-Match': '"v4"' } });
+});
+
 it('tells what would help, as its worker plays it through', async () => {
   const fixture = await page([job(1, [act('a')], '2020-01-01')]);
   const helps = HereWorker.last((ms) => ms === 0);

@@ -167,6 +167,7 @@ export class RunOrder {
   protected putInOrder(): void {
     const inputs = this.store.inputs();
     if (!inputs || this.looking) return;
+    const over = this.store.page()?.order?.version ?? 0;
     this.share.set(0);
     const worker = newWorker();
     this.looking = worker;
@@ -177,8 +178,8 @@ export class RunOrder {
       if (!data.better && inputs.stored && !this.fresh()) return this.told.say('No better order was found: it stays as it is.');
       const before = inputs.stored;
       void this.told.doing(async () => {
-        await this.store.store(data.placed);
-        this.told.say('Put in order.', before ? () => this.store.store(before.placed) : undefined);
+        const version = await this.store.store(data.placed, over);
+        this.told.say('Put in order.', before ? () => this.store.store(before.placed, version) : undefined);
       });
     };
     worker.onerror = () => {
