@@ -108,7 +108,8 @@ export class NextThree {
   protected readonly name = computed(() => this.shop.personName(this.session.personId()).split(' ')[0] ?? '');
   private readonly words = computed(() => new MomentWords(this.shop.timeZone(), this.store.today()));
   protected readonly rows = computed(() => {
-    const plan = this.store.plan();
+    // Before anybody put it in order there is nothing to go by, and nothing to work out.
+    const plan = this.store.page()?.order ? this.store.plan() : null;
     return plan ? nextOf(plan, this.session.personId(), SHOWN) : [];
   });
 

@@ -225,7 +225,8 @@ it('makes an address for calendars, shown once', async () => {
 });
 
 it('shows whoever is at the bench their next three, and lets them begin', async () => {
-  await given([job(1, [act('a'), act('b', { after: ['a'] })]), job(3, [act('a')]), job(4, [act('a')])]);
+  const order = { placed: [], version: 1, personId: 'tomas', at: '2026-11-26T08:00:00Z' };
+  await given([job(1, [act('a'), act('b', { after: ['a'] })]), job(3, [act('a')]), job(4, [act('a')])], { order });
   server.shop = { ...server.shop, people: [server.shop.people[0]!] };
   await TestBed.inject(ShopStore).load();
   const fixture = await show(NextThree);
