@@ -45,9 +45,6 @@ export function isTimeZone(zone: string): boolean {
   }
 }
 
-/** Days whose moments are kept at once: those of the longest order, with their hours. */
-const MOST_KEPT = 5000;
-
 /**
  * Moments by the clock of a place: the minute since 1970 at which its clock shows a minute of a day. Of an hour that is skipped when clocks
  * are put on it is the one after it; of one that comes twice, the first.
@@ -55,19 +52,25 @@ const MOST_KEPT = 5000;
  * @param zone an IANA time zone
  */
 export function momentsIn(zone: string): (day: string, minuteOfDay: number) => number {
-  const kept = new Map<string, number>();
-  return (day, minuteOfDay) => {
-    const key = `${day}/${minuteOfDay}`;
-    const known = kept.get(key);
-    if (known !== undefined) return known;
+  const asked = (day: string, minuteOfDay: number): number => {
     const wanted = Date.parse(`${day}T00:00:00Z`) + minuteOfDay * 60_000;
     let at = wanted;
     for (let k = 0; k < 2; k++) {
       const { day: shownDay, time } = wallTime(new Date(at), zone);
       at += wanted - Date.parse(`${shownDay}T${time}:00Z`);
     }
-    if (kept.size >= MOST_KEPT) kept.clear();
-    kept.set(key, at / 60_000);
     return at / 60_000;
+  };
+  const kept = new Map<string, number>();
+  const midnight = (day: string): number => {
+    if (!kept.has(day)) kept.set(day, asked(day, 0));
+    return kept.get(day)!;
+  };
+  return (day, minuteOfDay) => {
+    const from = midnight(day);
+    // A day of its usual length has no clock put on or back in it.
+    const next = new Date(Date.parse(`${day}T00:00:00Z`) + 86_400_000).toISOString().slice(0, 10);
+    const usual = minuteOfDay <= 1440 && midnight(next) - from === 1440;
+    return usual ? from + minuteOfDay : asked(day, minuteOfDay);
   };
 }

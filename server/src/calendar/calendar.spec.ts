@@ -1,6 +1,6 @@
-import { randomBytes } from 'node:crypto';
+import { randomBytes, randomUUID } from 'node:crypto';
 import { choiceKey } from '@iron-patch/core';
-import { routes } from '@iron-patch/contract';
+import { HEADERS, routes } from '@iron-patch/contract';
 import request from 'supertest';
 import { caller, makeJob, type Caller } from '../testing/caller';
 import { openTestShop, type TestShop } from '../testing/test-database';
@@ -14,7 +14,8 @@ beforeEach(async () => {
 afterEach(() => shop.close());
 
 const secret = (): string => randomBytes(32).toString('base64url');
-const put = (token: string | null, tag = '*') => call.put(routes.calendar, { token }, tag);
+/** With a key, as a screen sends it, so that the answer is kept. */
+const put = (token: string | null, tag = '*') => call.put(routes.calendar, { token }, tag).set(HEADERS.idempotencyKey, randomUUID());
 const fetched = (token: string) => request(shop.app).get(routes.calendarFeed(token));
 /** Content lines unfolded, as RFC 5545 has it. */
 const lines = (ics: string): string[] => ics.replace(/\r\n[ \t]/g, '').split('\r\n');
@@ -73,8 +74,11 @@ it('is found by nobody who does not know the address; another one ends it, and i
   await put(null, '"v2"');
   expect((await fetched(two)).status).toBe(404);
   expect((await call.get(routes.runOrder)).body.calendar).toEqual({ version: 3, madeAt: null });
-  // Nowhere in the database is the secret itself.
-  const { rows } = await shop.pool.query<{ all: string }>(`select string_agg(card::text, '') as all from kept_cards`);
+  // The secret itself is neither in the card nor in what is kept of the requests.
+  const { rows } = await shop.pool.query<{ all: string }>(
+    `select (select string_agg(card::text, '') from kept_cards) || (select string_agg(to_jsonb(k)::text, '') from idempotency_keys k) as all`,
+  );
+  expect(rows[0]!.all.length).toBeGreaterThan(100);
   expect(rows[0]!.all).not.toContain(two);
   expect((await put('short', '"v3"')).body.problems[0].path).toBe('token');
 });

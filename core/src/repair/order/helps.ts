@@ -2,7 +2,6 @@ import {
   chanceBy,
   chancesOf,
   dayAfter,
-  endIn,
   hoursOf,
   offOn,
   OrderSearch,
@@ -79,11 +78,10 @@ export function helpsFor(shop: ShopProblem, order: Order, { promises }: LaidPlan
   const { problem, acts, jobs, people, held } = shop;
   const spans = acts.map((a) => a.left);
   const chancesIn = (changed: OrderProblem, how: Order): Chances => chancesOf(changed, how, spans, 200);
-  const now = chancesIn(problem, order);
   return promises
     .filter((p) => p.due < Infinity && p.chance < SAFE_SHARE)
     .slice(0, MOST_JOBS)
-    .flatMap(({ job, due, chance }): Help[] => {
+    .flatMap(({ job, due, chance, safeEnd }): Help[] => {
       const j = jobs.indexOf(job);
       const until = inputs.dayOf(due);
       const longer = people.map((p, k): Help => {
@@ -112,7 +110,7 @@ export function helpsFor(shop: ShopProblem, order: Order, { promises }: LaidPlan
         ...longer.sort((a, b) => b.then - a.then).slice(0, 1),
         { jobId: job.id, chance, then: chanceBy(firstly, j, due), kind: 'first', makesLate },
       ];
-      const end = endIn(now, j, SAFE_SHARE)!;
-      return [...options.filter((o) => o.then - chance >= LEAST_LIFT), { jobId: job.id, chance, then: SAFE_SHARE, kind: 'later', end }];
+      const later: Help[] = safeEnd === null ? [] : [{ jobId: job.id, chance, then: SAFE_SHARE, kind: 'later', end: safeEnd }];
+      return [...options.filter((o) => o.then - chance >= LEAST_LIFT), ...later];
     });
 }

@@ -36,7 +36,6 @@ export interface LaidPlan {
   readonly rows: readonly PlanRow[];
   readonly promises: readonly PromiseRow[];
   readonly at: Timed;
-  readonly cost: number;
 }
 
 /** Jobs by how they stand: the likeliest to be late first, then as they are promised. */
@@ -56,7 +55,7 @@ function promisesOf({ problem, jobs }: ShopProblem, at: Timed, chances: Chances)
  */
 export function laidPlan(shop: ShopProblem, order: Order, stored: RunOrder | null, plays?: number): LaidPlan {
   const { problem, acts, machines, people } = shop;
-  const { at, cost } = timed(problem, order);
+  const { at } = timed(problem, order);
   const told = new Map((stored?.placed ?? []).map((p) => [`${p.jobId}/${p.key}`, minuteOf(p.beginsAt)]));
   const rows = order.sequence.map((i): PlanRow => {
     const a = acts[i]!;
@@ -75,7 +74,7 @@ export function laidPlan(shop: ShopProblem, order: Order, stored: RunOrder | nul
     };
   });
   const spans = acts.map((a) => a.left);
-  return { rows, promises: promisesOf(shop, at, chancesOf(problem, order, spans, plays)), at, cost };
+  return { rows, promises: promisesOf(shop, at, chancesOf(problem, order, spans, plays)), at };
 }
 
 /** An order as it is stored. */

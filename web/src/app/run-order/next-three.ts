@@ -109,7 +109,7 @@ export class NextThree {
   private readonly words = computed(() => new MomentWords(this.shop.timeZone(), this.store.today()));
   protected readonly rows = computed(() => {
     // Before anybody put it in order there is nothing to go by, and nothing to work out.
-    const plan = this.store.page()?.order ? this.store.plan() : null;
+    const plan = this.store.page()?.order ? this.store.timed() : null;
     return plan ? nextOf(plan, this.session.personId(), SHOWN) : [];
   });
 

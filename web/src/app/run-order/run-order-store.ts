@@ -49,11 +49,16 @@ export const RunOrderStore = signalStore(
       const given = inputs();
       return given && shopProblem(given);
     });
+    /** Without the chances of promises, which take longer. */
+    const timed = computed(() => {
+      const p = problem();
+      return p && laidPlan(p, p.order, store.page()!.order, 0);
+    });
     const plan = computed(() => {
       const p = problem();
       return p && laidPlan(p, p.order, store.page()!.order);
     });
-    return { moments, today, hours, inputs, problem, plan };
+    return { moments, today, hours, inputs, problem, timed, plan };
   }),
   withMethods((store, api = inject(Api), told = inject(Told), shop = inject(ShopStore)) => {
     let asked = 0;

@@ -195,6 +195,7 @@ it('does not put its order over one that somebody else put in force meanwhile', 
 
 it('tells what would help, as its worker plays it through', async () => {
   const fixture = await page([job(1, [act('a')], '2020-01-01')]);
+  await new Promise((r) => setTimeout(r, 850));
   const helps = HereWorker.last((ms) => ms === 0);
   helps.onmessage!({
     data: {

@@ -16,8 +16,9 @@ import { PinLine } from './pin-line';
 import { NOTHING_SAID, RUN_ORDER_SOON, RunOrderStore, watchRunOrder } from './run-order-store';
 import { withSaid } from './with-said';
 
-/** How long an order is looked for, ms. */
+/** How long an order is looked for, and after what rest it is played through what would help, ms. */
 const LOOKS_FOR_MS = 4000;
+const HELPS_REST_MS = 800;
 const DAYS_SHOWN = [1, 2, 5] as const;
 /** From this width on two days are shown at first, px. */
 const WIDE_PX = 700;
@@ -54,6 +55,7 @@ export class RunOrder {
   protected readonly helps = signal<readonly Help[] | null>(null);
   private looking: Worker | null = null;
   private helping: Worker | null = null;
+  private resting: ReturnType<typeof setTimeout> | undefined;
   private readonly line = viewChild(PinLine);
 
   protected readonly words = computed(() => new MomentWords(this.shop.timeZone(), this.store.today()));
@@ -139,11 +141,13 @@ export class RunOrder {
     inject(DestroyRef).onDestroy(() => {
       this.looking?.terminate();
       this.helping?.terminate();
+      clearTimeout(this.resting);
     });
     effect(() => {
       this.store.page();
       const inputs = this.shop.loaded() ? untracked(() => this.store.inputs()) : null;
-      if (inputs) untracked(() => this.askHelps(inputs));
+      clearTimeout(this.resting);
+      if (inputs) this.resting = setTimeout(() => this.askHelps(inputs), HELPS_REST_MS);
     });
   }
 
