@@ -48,6 +48,9 @@ export const bundle = (entry, out) =>
       '--sourcemap',
       '--loader:.sql=text',
       '--log-level=error',
+      '--external:@node-rs/argon2',
+      '--external:@zxcvbn-ts/core',
+      '--external:@zxcvbn-ts/language-common',
       '--external:express',
       '--external:pg',
       '--external:helmet',
@@ -97,6 +100,7 @@ export function buildAll() {
   when('server', ['core', 'contract', 'server', 'demo/src', 'gauge/src'], join(root, 'server/dist/main.mjs'), () => {
     bundle('server/src/main.ts', 'server/dist/main.mjs');
     bundle('server/src/network.ts', 'server/dist/network.mjs');
+    bundle('server/src/sign-in/seal.ts', 'server/dist/seal.mjs');
     bundle('server/src/standings/worker.ts', 'server/dist/standing-worker.mjs');
     bundle('demo/src/main.ts', 'demo/dist/load-demo.mjs');
     bundle('gauge/src/main.ts', 'gauge/dist/gauge.mjs');

@@ -31,6 +31,8 @@ const START_MS = 180_000;
 /** A real shop starts with nobody in it; the demo has people, machines and bars of its own. */
 const settings = () => ({
   card: isDemo ? DEMO_CARD : '',
+  /** The demo signs in by a name that is picked, on this machine alone. */
+  signIn: isDemo ? 'pick' : 'password',
   directory,
   port: portIn('IRON_PATCH_PORT', 8460),
   dbPort: portIn('IRON_PATCH_DB_PORT', 8461),
@@ -190,16 +192,27 @@ const fileAmong = (args, what) => {
   return file;
 };
 
-/** Of a shop that runs or rests: PostgreSQL's dump is of one moment. */
-async function backUp(args) {
-  const file = fileAmong(args, 'backup');
+/** Does something with the database of a shop that runs or rests. */
+async function withShop(work) {
   const db = postgres(directory, settings().dbPort);
   if (!existsSync(db.data)) throw new Error(`There is no shop in ${directory} yet.`);
-  if (db.running()) {
-    db.start();
-    return console.log(backup(db, file));
-  }
-  await withDatabase((resting) => console.log(backup(resting, file)));
+  if (!db.running()) return withDatabase(work);
+  db.start();
+  return work(db);
+}
+
+/** PostgreSQL's dump is of one moment. */
+async function backUp(args) {
+  const file = fileAmong(args, 'backup');
+  await withShop((db) => console.log(backup(db, file)));
+}
+
+async function password([name]) {
+  if (!name || name.startsWith('--')) throw new Error('Say whose: ./iron-patch password "NAME"');
+  await withShop(async (db) => {
+    const { newPassword } = await import('./new-password.mjs');
+    console.log(`${name} signs in with this once, and chooses another there: ${await newPassword(db, name)}`);
+  });
 }
 
 async function bringBack(args) {
@@ -224,6 +237,7 @@ const commands = {
   stop,
   reset,
   backup: backUp,
+  password,
   restore: bringBack,
   test: async () => (await import('./test.mjs')).test(),
   shots: async (args) => (await import('./shots.mjs')).shots(args),

@@ -31,12 +31,57 @@ const lastSaid = (text) => text.split('\n').findLast((line) => !FRAME.test(line)
 export const lastLine = (file) => (existsSync(file) ? lastSaid(readFileSync(file, 'utf8')) : '');
 
 /**
+ * A server process over a shop's database, once it answers.
+ *
+ * @param options.address by which this machine reaches it
+ */
+export async function serverOver(db, { port, address, card = '', signIn = 'password', log = null }) {
+  const out = log ? openLog(log) : 'pipe';
+  const server = spawn(process.execPath, ['--enable-source-maps', join(root, 'server/dist/main.mjs')], {
+    cwd: root,
+    stdio: ['ignore', out, out],
+    env: {
+      ...process.env,
+      IRON_PATCH_PORT: String(port),
+      IRON_PATCH_DATABASE_URL: db.url(DATABASE, 'app'),
+      IRON_PATCH_OWNER_URL: db.url(DATABASE, 'owner'),
+      IRON_PATCH_MIGRATIONS: join(root, 'server/migrations'),
+      IRON_PATCH_WEB: join(root, 'web/dist'),
+      IRON_PATCH_SIGN_IN: process.env.IRON_PATCH_SIGN_IN ?? signIn,
+      IRON_PATCH_SHOP: process.env.IRON_PATCH_SHOP ?? card,
+    },
+  });
+  if (log) closeSync(out);
+  let said = '';
+  server.stdout?.on('data', (d) => (said += d));
+  server.stderr?.on('data', (d) => (said += d));
+  for (const from = Date.now(); Date.now() - from < OPENS_WITHIN_MS;) {
+    if (server.exitCode !== null || server.signalCode !== null)
+      throw new Error(`The server did not start: ${(log ? lastLine(log) : lastSaid(said)) || 'it did not say why'}`);
+    if (await healthy(address)) return server;
+    await new Promise((r) => setTimeout(r, 50));
+  }
+  server.kill('SIGKILL');
+  throw new Error(`The server did not answer within ${OPENS_WITHIN_MS / 1000} seconds${log ? `: see ${log}` : ''}.`);
+}
+
+/**
  * A running shop: its own PostgreSQL and the server over it.
  *
  * @param options.directory where the database lives; options.card file that the shop is set up from the first time, nothing for an empty
- *   one; options.log a file for the server's words, or null to drop them
+ *   one; options.log a file for the server's words, or null to drop them; options.signIn how people sign in, `password`, or `pick` on this
+ *   machine alone
  */
-export async function openShop({ directory, port, dbPort, card = '', throwAway = false, durable = !throwAway, log = null }) {
+export async function openShop({
+  directory,
+  port,
+  dbPort,
+  card = '',
+  throwAway = false,
+  durable = !throwAway,
+  log = null,
+  signIn = 'password',
+}) {
   // A wrong setting is said before anything runs.
   const network = await import('../server/dist/network.mjs');
   const placed = network.readNetwork(process.env);
@@ -55,39 +100,13 @@ export async function openShop({ directory, port, dbPort, card = '', throwAway =
   let server = null;
 
   const startServer = async () => {
-    const out = log ? openLog(log) : 'pipe';
-    server = spawn(process.execPath, ['--enable-source-maps', join(root, 'server/dist/main.mjs')], {
-      cwd: root,
-      stdio: ['ignore', out, out],
-      env: {
-        ...process.env,
-        IRON_PATCH_PORT: String(port),
-        IRON_PATCH_DATABASE_URL: db.url(DATABASE, 'app'),
-        IRON_PATCH_OWNER_URL: db.url(DATABASE, 'owner'),
-        IRON_PATCH_MIGRATIONS: join(root, 'server/migrations'),
-        IRON_PATCH_WEB: join(root, 'web/dist'),
-        IRON_PATCH_SHOP: process.env.IRON_PATCH_SHOP ?? card,
-      },
-    });
-    if (log) closeSync(out);
-    let said = '';
-    server.stdout?.on('data', (d) => (said += d));
-    server.stderr?.on('data', (d) => (said += d));
-    for (const from = Date.now(); Date.now() - from < OPENS_WITHIN_MS;) {
-      if (server.exitCode !== null || server.signalCode !== null)
-        throw new Error(`The server did not start: ${(log ? lastLine(log) : lastSaid(said)) || 'it did not say why'}`);
-      if (await healthy(address)) return;
-      await new Promise((r) => setTimeout(r, 50));
-    }
-    server.kill('SIGKILL');
-    throw new Error(`The server did not answer within ${OPENS_WITHIN_MS / 1000} seconds${log ? `: see ${log}` : ''}.`);
+    server = await serverOver(db, { port, address, card, signIn, log });
   };
 
   try {
     await startServer();
   } catch (e) {
     // A start that failed leaves nothing running.
-    if (server && server.exitCode === null) server.kill('SIGKILL');
     db.stop();
     throw e;
   }

@@ -11,6 +11,7 @@ export async function openThrowAwayShop({ durable = false, card = DEMO_CARD } = 
     port: await freePort(),
     dbPort: await freePort(),
     card,
+    signIn: 'pick',
     throwAway: true,
     durable,
   });

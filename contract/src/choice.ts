@@ -43,7 +43,7 @@ import {
 import { array, boolean, lazy, mixed, object, string, type AnyObjectSchema } from 'yup';
 import { BENCH_VALUES } from './bench-choice';
 import { FRONT_VALUES } from './front-choice';
-import { idOf, lengthOf, MOST_PIECES, numberOf, oneOf, optionalIdOf, yes } from './fields';
+import { dateText, idOf, lengthOf, MOST_PIECES, numberOf, oneOf, optionalIdOf, yes } from './fields';
 import { partInput, typedLimits } from './part';
 import { shapeOf } from './shape';
 import { requiredText, textOf, TEXT_LIMITS } from './text';
@@ -265,6 +265,14 @@ export const CHOICE_VALUES: Readonly<Record<string, AnyObjectSchema>> = {
   caution: shapeOf<CautionChoice>({
     signedBy: requiredText('Name of who decided', TEXT_LIMITS.name),
     licence: requiredText('Licence', TEXT_LIMITS.name),
+    // What was written down before anybody asked is without.
+    by: oneOf('who decided', ['shop', 'outside'] as const).optional(),
+    on: dateText('Day of the paper').when('by', ([by], schema) =>
+      by === 'outside' ? schema.required('Day of the paper is needed.') : schema,
+    ),
+    photoId: optionalIdOf('The photograph of the paper').when('by', ([by], schema) =>
+      by === 'outside' ? schema.required('A photograph of the paper is needed: take one first.') : schema,
+    ),
   }),
   accept: object({ valueMm: numberOf('Value', -20_000, 20_000, 'mm').nullable() }),
 };

@@ -89,6 +89,13 @@ export const dateOrNull = (label: string): StringSchema<string | null> =>
     .defined(`${label} is missing.`)
     .test('date', `${label} is a date like 2026-12-04.`, (v) => v === null || isDate(v));
 
+/** An ISO date that may be left out. */
+export const dateText = (label: string): StringSchema<string | undefined> =>
+  string()
+    .strict()
+    .typeError(`${label} is a date.`)
+    .test('date', `${label} is a date like 2026-12-04.`, (v) => v === undefined || isDate(v));
+
 /** A moment as the wire has it, or null. */
 export const momentOrNull = (label: string): StringSchema<string | null> => {
   const said = `${label} is a time, or nothing.`;

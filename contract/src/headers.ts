@@ -2,6 +2,8 @@
 export const HEADERS = {
   /** Id of the person at the bench; needed for everything that stores. */
   person: 'X-Person',
+  /** The PIN of the person at the bench, typed for this one act. */
+  pin: 'X-Pin',
   /** Id of the open screen, told back in live events. */
   screen: 'X-Screen',
   idempotencyKey: 'Idempotency-Key',

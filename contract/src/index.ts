@@ -24,6 +24,7 @@ export { houseRuleInput, HOUSE_GRADES, type HouseRuleInput, type HouseRulePrevie
 export { toolInput, type ToolInput } from './tool';
 export { drillSetInput, type DrillSetInput } from './drill-set';
 export { PLAIN_BAR, shopCardInput } from './shop-card';
+export { firstAccountInput, givenPasswordInput, ownPasswordInput, ownPinInput, pinSignInInput, signInInput } from './sign-in';
 export { personInput, type PersonInput } from './person';
 export { machineInput, type MachineInput } from './machine';
 export { barInput, type BarInput } from './bar';

@@ -9,6 +9,19 @@ export const routes = {
   calendar: '/api/run-order/calendar',
   /** What calendars of people fetch: outside the API, for programs without a session. */
   calendarFeed: (token: string) => `/calendar/${token}.ics`,
+  session: '/api/session',
+  sessionPin: '/api/session/pin',
+  sessionFirst: '/api/session/first',
+  sessionLock: '/api/session/lock',
+  /** Somebody touched the screen: it need not lock yet. */
+  sessionSeen: '/api/session/seen',
+  sessionOutEverywhere: '/api/session/out-everywhere',
+  ownPassword: '/api/session/password',
+  ownPin: '/api/session/own-pin',
+  accounts: '/api/accounts',
+  givenPassword: (id: string) => `/api/accounts/${id}/password`,
+  outEverywhere: (id: string) => `/api/accounts/${id}/out-everywhere`,
+  audit: '/api/audit',
   person: (id: string) => `/api/people/${id}`,
   machine: (id: string) => `/api/machines/${id}`,
   bar: (id: string) => `/api/bars/${id}`,
@@ -30,6 +43,8 @@ export const routes = {
   floorRows: '/api/floor/rows',
   promised: '/api/floor/promised',
   live: '/api/live',
+  /** The process lives; `health` says whether it can work. */
+  alive: '/api/alive',
   health: '/api/health',
   jobs: '/api/jobs',
   job: (id: string) => `/api/jobs/${id}`,

@@ -1,3 +1,4 @@
+import { ACCESSES } from '@iron-patch/core/terms/access';
 import { array, object, string, type StringSchema } from 'yup';
 import { barFields } from './bar';
 import { drillSetInput } from './drill-set';
@@ -37,7 +38,14 @@ export const shopCardInput = object({
   name: textOf('Name of the shop', TEXT_LIMITS.name).optional(),
   unit: oneOf('a unit', ['mm', 'in'] as const).notRequired(),
   decimalMark: decimalMark(),
-  people: array(object({ id: cardId(), name: requiredText('Name', TEXT_LIMITS.name), role: requiredText('Role', TEXT_LIMITS.name) }))
+  people: array(
+    object({
+      id: cardId(),
+      name: requiredText('Name', TEXT_LIMITS.name),
+      role: requiredText('Role', TEXT_LIMITS.name),
+      access: oneOf('what they may do', ACCESSES).optional(),
+    }),
+  )
     .strict()
     .required('People: a list.')
     .min(1, 'People: at least one, to stand at the bench.'),

@@ -22,3 +22,16 @@ export { PROBLEM_NAMES, PROBLEM_TYPE, type ProblemDetails } from './problem';
 export { etagOf, HEADERS, versionOf } from './headers';
 export { isTimeZone, momentsIn, ownTimeZone, wallTime, type WallTime } from './shop-day';
 export { routes } from './routes';
+export {
+  AUDIT_PAGE,
+  PASSWORD_LENGTH,
+  PIN_LENGTH,
+  type AccountRow,
+  type AuditPage,
+  type AuditRow,
+  type PersonHere,
+  type SessionResource,
+  type SessionState,
+  type SignInWay,
+} from './session';
+export { doorOf, type Door } from './doors';

@@ -30,7 +30,7 @@ interface Said {
 }
 /** Runs a command over a data folder. */
 function run(data: string, ports: Ports, ...args: string[]): Said {
-  const env = { ...process.env, IRON_PATCH_SHOP: 'demo/data/shop.json', IRON_PATCH_DATA: data, ...ports };
+  const env = { ...process.env, IRON_PATCH_SHOP: 'demo/data/shop.json', IRON_PATCH_SIGN_IN: 'pick', IRON_PATCH_DATA: data, ...ports };
   const { status, stdout, stderr } = spawnSync(process.execPath, ['tools/iron-patch.mjs', ...args], { cwd: ROOT, env, encoding: 'utf8' });
   return { code: status, text: stdout + stderr };
 }
@@ -42,12 +42,12 @@ interface Kept {
   stop(): Promise<void>;
 }
 /** A shop over a data folder, as `start` leaves it running. */
-async function keepShop(data: string): Promise<Kept> {
+async function keepShop(data: string, signIn = 'pick'): Promise<Kept> {
   const ports = await freePorts();
   const address = `http://127.0.0.1:${ports.IRON_PATCH_PORT}`;
   const keeper = spawn(process.execPath, ['tools/iron-patch.mjs', 'keep'], {
     cwd: ROOT,
-    env: { ...process.env, IRON_PATCH_SHOP: 'demo/data/shop.json', IRON_PATCH_DATA: data, ...ports },
+    env: { ...process.env, IRON_PATCH_SHOP: 'demo/data/shop.json', IRON_PATCH_SIGN_IN: signIn, IRON_PATCH_DATA: data, ...ports },
     stdio: 'ignore',
   });
   while (!(await fetch(`${address}/api/health`).catch(() => null))?.ok) {
@@ -96,6 +96,24 @@ it('is written while the shop runs, read back, kept from other eyes, and overwri
   const again = run(shop.data, shop.ports, 'backup', dump);
   expect([again.code, again.text]).toEqual([1, expect.stringContaining('a backup overwrites nothing')]);
   expect(run(shop.data, shop.ports, 'backup')).toEqual({ code: 1, text: 'iron-patch: Say which file: ./iron-patch backup FILE\n' });
+});
+
+it('gives somebody a password at the shop’s machine, to be changed at once', async () => {
+  const locked = await keepShop(newData(), 'password');
+  try {
+    const nobody = run(locked.data, locked.ports, 'password', "O'Hara");
+    expect([nobody.code, nobody.text]).toEqual([1, "iron-patch: Nobody of the shop is called O'Hara.\n"]);
+    const { code, text } = run(locked.data, locked.ports, 'password', 'maud ferrier');
+    expect([code, text]).toEqual([0, expect.stringMatching(/chooses another there: [0-9a-f]{6}(-[0-9a-f]{6}){3}\n$/)]);
+    const signed = await fetch(`${locked.address}/api/session`, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify({ name: 'Maud Ferrier', password: /: (\S+)\n$/.exec(text)![1] }),
+    });
+    expect(await signed.json()).toMatchObject({ state: 'in', personId: 'maud', borrowed: true });
+  } finally {
+    await locked.stop();
+  }
 });
 
 it('comes back whole into an empty folder, and into no other', async () => {

@@ -17,7 +17,7 @@ let said = '';
 const command = (name: string, more: Record<string, string> = {}): ChildProcess =>
   spawn(process.execPath, ['tools/iron-patch.mjs', name], {
     cwd: ROOT,
-    env: { ...process.env, IRON_PATCH_SHOP: 'demo/data/shop.json', IRON_PATCH_DATA: data, ...ports, ...more },
+    env: { ...process.env, IRON_PATCH_SHOP: 'demo/data/shop.json', IRON_PATCH_SIGN_IN: 'pick', IRON_PATCH_DATA: data, ...ports, ...more },
   });
 const healthy = async (): Promise<boolean> => (await fetch(`${address}/api/health`).catch(() => null))?.ok ?? false;
 

@@ -55,7 +55,7 @@ beforeAll(async () => {
   makeOld();
   keeper = spawn(process.execPath, ['tools/iron-patch.mjs', 'keep'], {
     cwd: ROOT,
-    env: { ...process.env, IRON_PATCH_SHOP: 'demo/data/shop.json', IRON_PATCH_DATA: data, ...ports },
+    env: { ...process.env, IRON_PATCH_SHOP: 'demo/data/shop.json', IRON_PATCH_SIGN_IN: 'pick', IRON_PATCH_DATA: data, ...ports },
   });
   let said = '';
   keeper.stdout!.on('data', (d) => (said += d));

@@ -13,6 +13,8 @@ const VIEWS: readonly {
   type?: readonly [label: string, text: string];
   click?: readonly string[];
   wait: string;
+  /** At the bench; Tomas otherwise. */
+  person?: string;
 }[] = [
   { file: 'floor', job: null, wait: 'Ramp hinge pin' },
   { file: 'receive', job: 'Ramp hinge pin', station: 'receive', wait: 'Customer' },
@@ -30,7 +32,7 @@ const VIEWS: readonly {
   { file: 'crib', job: null, path: '/crib', wait: 'Crib: instruments' },
   { file: 'rack', job: null, path: '/rack', type: ['A bar, a tube', '1 1/2 in x 14 in C45 black, bin 3'], wait: 'Understood' },
   { file: 'run-order', job: null, path: '/run-order', click: ['Put it in order', 'Close'], wait: 'Promises' },
-  { file: 'shop', job: null, path: '/shop', wait: 'Knee mill' },
+  { file: 'shop', job: null, path: '/shop', wait: 'Knee mill', person: 'maud' },
   { file: 'decide', job: 'Rocker pivot', station: 'decide', to: 'ip-fit-desk', wait: 'True the hole' },
   { file: 'routes', job: 'Grapple cylinder rod', station: 'decide', to: 'ip-routes', wait: 'Ways to put it right' },
   { file: 'draw', job: 'Mixer drive shaft', station: 'draw', wait: 'Its row' },
@@ -44,6 +46,7 @@ const VIEWS: readonly {
     type: ['Base, negative for interference', '0.07'],
     click: ['See what it moves'],
     wait: 'open job',
+    person: 'maud',
   },
   { file: 'sums', job: null, path: '/sums/sum/press', wait: 'force, greatest' },
   { file: 'return', job: 'Ramp hinge pin', station: 'return', wait: 'The report' },
@@ -56,11 +59,11 @@ const browser = await openBrowser({ width, height });
 try {
   const page = new Page(browser.driver, address!);
   await page.go('/');
-  await page.run('localStorage.setItem("iron-patch.person", JSON.stringify("tomas"))');
   const { jobs } = (await (await fetch(`${address}/api/floor?returned=1`)).json()) as { jobs: { id: string; title: string }[] };
   for (const view of VIEWS) {
     if (only && !only.split(',').includes(view.file)) continue;
     const id = jobs.find((j) => j.title === view.job)?.id;
+    await page.run('localStorage.setItem("iron-patch.person", JSON.stringify(arguments[0]))', view.person ?? 'tomas');
     await page.go(view.path ?? (view.job === null ? '/' : `/jobs/${id}/${view.station}`));
     if (view.type) await page.fill(...view.type);
     for (const name of view.click ?? []) await page.click(name);

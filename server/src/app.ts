@@ -7,6 +7,7 @@ import staticPacked from 'express-static-gzip';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { mountAlike } from './alike';
+import { mountAudit } from './audit';
 import { mountBundleIn, mountBundleOut } from './bundles';
 import { mountCalendar, mountCalendarFeed } from './calendar';
 import { mountChoices } from './choices';
@@ -49,6 +50,7 @@ import { mountReleases } from './releases';
 import { mountSearch } from './search';
 import { mountSheets } from './sheets';
 import { mountShop } from './shop';
+import { gate, mountSession, type SignIn } from './sign-in';
 import type { Bench, Standings } from './standings';
 import { mountWorkHours } from './work-hours';
 
@@ -65,9 +67,13 @@ export interface AppParts {
   /** The shop's time zone; this machine's where it is not said. */
   readonly timeZone?: string;
   readonly gaugePort?: number;
+  /** How people sign in; by picking their name where it is not said, as on a developer's own machine. */
+  readonly signIn?: SignIn;
   /** Folder of the built web application; null to serve the API alone. */
   readonly webDirectory: string | null;
 }
+
+const PICK: SignIn = { way: 'pick', lockAfterMin: 0, secure: false };
 
 /** From this size on an answer is packed, bytes. */
 const LARGE_BYTES = 2048;
@@ -95,7 +101,7 @@ function mountWeb(app: Express, directory: string): void {
 
 /** The whole HTTP side: API under /api, the web application elsewhere. */
 export function createApp({ pool, live, log, standings, bench, webDirectory, ...said }: AppParts): Express {
-  const { hosts = [], origin = null, timeZone = ownTimeZone(), gaugePort = 8463 } = said;
+  const { hosts = [], origin = null, timeZone = ownTimeZone(), gaugePort = 8463, signIn = PICK } = said;
   const app = express();
   app.disable('x-powered-by');
   // Entity tags are of versions: one of the bytes would cost every answer a digest that nobody asks for.
@@ -125,11 +131,13 @@ export function createApp({ pool, live, log, standings, bench, webDirectory, ...
   app.use(compression({ threshold: LARGE_BYTES, filter: (req, res) => req.path !== routes.live && compression.filter(req, res) }));
   app.use(doors(hosts), writesLimited());
   app.use([routes.bundles, routes.photos(':id'), routes.readingsFile(':id')], uploadsLimited());
+  app.use('/api', gate(pool, signIn));
   mountBundleIn(app, pool);
   app.use('/api', express.json({ limit: MOST_BODY, strict: true }), plainBody, (_req, res, next) => {
     res.set('Cache-Control', 'no-store');
     next();
   });
+  app.get(routes.alive, (_req, res) => void res.json({ ok: true }));
   app.get(routes.health, async (_req, res) => {
     const ready = await pool.query('select 1').then(
       () => true,
@@ -140,6 +148,8 @@ export function createApp({ pool, live, log, standings, bench, webDirectory, ...
   });
   app.head(routes.live, (_req, res) => res.end());
   app.get(routes.live, (_req, res) => live.attach(res));
+  mountSession(app, pool, signIn);
+  mountAudit(app, pool);
   mountShop(app, pool, { timeZone, gaugePort });
   mountInstruments(app, pool);
   mountShopRecord(app, pool, drillSets);
@@ -162,7 +172,7 @@ export function createApp({ pool, live, log, standings, bench, webDirectory, ...
   mountEditable(app, pool, components);
   mountEditable(app, pool, places);
   mountReadings(app, pool);
-  mountChoices(app, pool);
+  mountChoices(app, pool, signIn);
   mountReleases(app, pool);
   mountProofs(app, pool);
   mountNotes(app, pool);

@@ -1,5 +1,6 @@
 import { isTimeZone, ownTimeZone } from '@iron-patch/contract';
-import { readNetwork, type Network } from './network';
+import { onlyHere, readNetwork, type Network } from './network';
+import type { SignIn } from './sign-in';
 
 /** What the server is told from outside, by environment variables. */
 export interface Config {
@@ -18,6 +19,7 @@ export interface Config {
   readonly network: Network;
   /** Where a gauge on a screen's own machine is looked for first. */
   readonly gaugePort: number;
+  readonly signIn: SignIn;
 }
 
 const HOST_NAME = /^[\w.-]+$/;
@@ -43,10 +45,29 @@ function portIn(env: NodeJS.ProcessEnv, name: string, usual: number): number {
   return port;
 }
 
+const USUAL_LOCK_MIN = 30;
+const MOST_LOCK_MIN = 480;
+
+/** How people sign in. Without passwords nobody but this machine may open the shop. */
+function signInOf(env: NodeJS.ProcessEnv, network: Network): SignIn {
+  const way = env['IRON_PATCH_SIGN_IN'] || 'password';
+  if (way !== 'password' && way !== 'pick')
+    throw new Error(`IRON_PATCH_SIGN_IN is password, or pick for a shop without passwords: not "${way}".`);
+  if (way === 'pick' && !onlyHere(network))
+    throw new Error(
+      'Where people only pick their name, the shop opens on its own machine alone: leave out IRON_PATCH_BIND, or let people sign in with IRON_PATCH_SIGN_IN=password.',
+    );
+  const lockAfterMin = Number(env['IRON_PATCH_LOCK_MINUTES'] ?? USUAL_LOCK_MIN);
+  if (!Number.isInteger(lockAfterMin) || lockAfterMin < 0 || lockAfterMin > MOST_LOCK_MIN)
+    throw new Error(`IRON_PATCH_LOCK_MINUTES is a number of minutes from 1 to ${MOST_LOCK_MIN}, or 0 for screens that never lock.`);
+  return { way, lockAfterMin, secure: network.certificate !== null || (network.address?.startsWith('https:') ?? false) };
+}
+
 /** Reads the environment; says which variable is wrong. */
 export function readConfig(env: NodeJS.ProcessEnv): Config {
   const databaseUrl = env['IRON_PATCH_DATABASE_URL'];
   if (!databaseUrl) throw new Error('IRON_PATCH_DATABASE_URL is missing. Start with ./iron-patch demo, which sets it.');
+  const network = readNetwork(env);
   return {
     port: portIn(env, 'IRON_PATCH_PORT', 8460),
     databaseUrl,
@@ -56,7 +77,8 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
     shopFile: env['IRON_PATCH_SHOP'] || null,
     timeZone: zoneIn(env['IRON_PATCH_TIME_ZONE']),
     hosts: hostsIn(env['IRON_PATCH_HOSTS'] ?? ''),
-    network: readNetwork(env),
+    network,
+    signIn: signInOf(env, network),
     gaugePort: portIn(env, 'IRON_PATCH_GAUGE_PORT', 8463),
   };
 }

@@ -43,7 +43,7 @@ it.each([
   const network = readNetwork({ IRON_PATCH_BIND: bind });
   expect(namesOf(network, interfaces)).toEqual(names);
   expect([originOf(network, 8460, interfaces), reachedHere(network, 8460)]).toEqual([origin, here]);
-  expect(warningOf(network)).toContain('it has no sign-in yet');
+  expect(warningOf(network)).toContain('passwords too');
   expect(warningOf(network)).toContain('plain HTTP');
 });
 

@@ -90,12 +90,14 @@ export function reachedHere({ bind, certificate }: Network, port: number): strin
   return `${certificate ? 'https' : 'http'}://${inLink(host)}:${port}`;
 }
 
+/** True where no other machine can open the shop. */
+export const onlyHere = ({ bind }: Network): boolean => isLoopback(bind);
+
 /** What whoever starts the shop should know of its place on the network; empty where only this machine can open it. */
 export function warningOf({ bind, certificate }: Network): string {
-  if (isLoopback(bind)) return '';
-  const open = `Everybody on the network of ${bind} can open this shop, read it and change it: it has no sign-in yet.`;
-  const plain =
-    ' It speaks plain HTTP: whoever listens on that network reads along, and a tablet cannot open it without the network. ' +
-    'IRON_PATCH_CERTIFICATE and IRON_PATCH_KEY make it HTTPS.';
-  return open + (certificate ? '' : plain);
+  if (isLoopback(bind) || certificate) return '';
+  return (
+    `The shop speaks plain HTTP on the network of ${bind}: whoever listens there reads along, passwords too, and a tablet cannot open it ` +
+    'without the network. IRON_PATCH_CERTIFICATE and IRON_PATCH_KEY make it HTTPS.'
+  );
 }

@@ -17,6 +17,7 @@ it('sets an empty database up once, however many servers start on it', async () 
     timeZone: 'Europe/Oslo',
     network: { bind: '127.0.0.1', certificate: null, address: null },
     gaugePort: 8463,
+    signIn: { way: 'pick' as const, lockAfterMin: 0, secure: false },
   };
   const running: Running[] = [];
   try {

@@ -9,6 +9,7 @@ import { forgetOldAnswers } from './http';
 import { LiveHub } from './live';
 import { namesOf, originOf, reachedHere, warningOf } from './network';
 import { setUpShop } from './shop';
+import { forgetOldDevices } from './sign-in';
 import { Standings, type Bench } from './standings';
 
 export interface Running {
@@ -41,7 +42,10 @@ export async function start(config: Config, { bench, program }: Work, log: Logge
   await setUpShop(pool, config.shopFile);
   const live = new LiveHub(config.databaseUrl, log);
   await live.start();
-  const forget = (): void => void forgetOldAnswers(pool).catch((err: unknown) => log.warn({ err }, 'old answers were not forgotten'));
+  const forget = (): void =>
+    void Promise.all([forgetOldAnswers(pool), forgetOldDevices(pool)]).catch((err: unknown) =>
+      log.warn({ err }, 'old answers and devices were not forgotten'),
+    );
   forget();
   const daily = setInterval(forget, DAY_MS).unref();
   const standings = new Standings(pool, bench, log, program);
@@ -59,6 +63,7 @@ export async function start(config: Config, { bench, program }: Work, log: Logge
     origin: originOf(network, config.port),
     timeZone: config.timeZone,
     gaugePort: config.gaugePort,
+    signIn: config.signIn,
     webDirectory: config.webDirectory,
   });
   const server = network.certificate ? createSecure(network.certificate, app) : createPlain(app);

@@ -65,7 +65,7 @@ export class Page {
     return this.until(`the button “${name}”`, () =>
       this.driver.executeScript<WebElement | null>(
         `const wanted = arguments[0];
-         const named = [...document.querySelectorAll('button, a, summary')].filter((b) => b.getClientRects().length && !b.disabled);
+         const named = [...document.querySelectorAll('button, a, summary')].filter((b) => b.getClientRects().length && !b.disabled && !b.closest('[inert]'));
          const nameOf = (b) => (b.getAttribute('aria-label') ?? b.textContent).replace(/\\s+/g, ' ').trim();
          return named.find((b) => nameOf(b) === wanted) ?? named.find((b) => nameOf(b).startsWith(wanted)) ?? null;`,
         name,

@@ -46,26 +46,46 @@ interface Opening {
   readonly card?: boolean;
   /** What the server is told besides. */
   readonly env?: NodeJS.ProcessEnv;
+  /** `roles`: people may what the demo's card says; otherwise whoever is at the bench may do everything. */
+  readonly roles?: boolean;
+}
+
+/** A database with the demo's jobs in it, which others are made as copies of: loading them takes longer than most tests. */
+const LOADED = 'e2e_demo_loaded';
+/** Any number that nothing else locks. */
+const LOADING = 74_656_900;
+
+/** Does something to the server of databases while no other test does. */
+async function alone<T>(admin: string, work: (client: pg.Client) => Promise<T>): Promise<T> {
+  const client = new pg.Client({ connectionString: admin });
+  await client.connect();
+  try {
+    await client.query('select pg_advisory_lock($1)', [LOADING]);
+    return await work(client);
+  } finally {
+    await client.end();
+  }
 }
 
 /** Starts a shop with the demo's people and machines, or with none, empty of jobs or with those of the demo. */
-export async function openShop({ demo, card = true, env = {} }: Opening): Promise<TestShop> {
+export async function openShop({ demo, card = true, env = {}, roles = false }: Opening): Promise<TestShop> {
   const admin = process.env['IRON_PATCH_TEST_DATABASE_URL'];
   if (!admin) throw new Error('IRON_PATCH_TEST_DATABASE_URL is missing: run these through ./iron-patch test.');
   const name = `e2e_${randomUUID().replaceAll('-', '')}`;
-  await run(admin, `create database ${name} owner iron_patch_owner`);
+  const fromLoaded = demo && card;
   const databaseUrl = admin.replace(/\/[^/]*$/, `/${name}`);
   const port = await freePort();
   const address = `${env['IRON_PATCH_CERTIFICATE'] ? 'https' : 'http'}://127.0.0.1:${port}`;
   let server: ChildProcess;
-  const start = async (): Promise<void> => {
+  const start = async (more: NodeJS.ProcessEnv = env): Promise<void> => {
     server = spawn(process.execPath, [`${ROOT}/server/dist/main.mjs`], {
       cwd: ROOT,
       stdio: 'ignore',
       env: {
         ...process.env,
-        ...env,
+        ...more,
         IRON_PATCH_PORT: String(port),
+        IRON_PATCH_SIGN_IN: more['IRON_PATCH_SIGN_IN'] ?? 'pick',
         IRON_PATCH_DATABASE_URL: `${databaseUrl}?options=${encodeURIComponent('-c role=iron_patch_app')}`,
         IRON_PATCH_OWNER_URL: `${databaseUrl}?options=${encodeURIComponent('-c role=iron_patch_owner')}`,
         IRON_PATCH_MIGRATIONS: `${ROOT}/server/migrations`,
@@ -82,12 +102,23 @@ export async function openShop({ demo, card = true, env = {} }: Opening): Promis
     server.kill(signal);
     await gone;
   };
+  if (fromLoaded)
+    await alone(admin, async (client) => {
+      const { rows } = await client.query('select 1 from pg_database where datname = $1', [LOADED]);
+      if (rows.length) return void (await client.query(`create database ${name} template ${LOADED} owner iron_patch_owner`));
+      await client.query(`create database ${name} owner iron_patch_owner`);
+      await start({});
+      execFileSync(process.execPath, [`${ROOT}/demo/dist/load-demo.mjs`, `http://127.0.0.1:${port}`, `${ROOT}/demo/data/jobs`]);
+      await end('SIGTERM');
+      await client.query(`create database ${LOADED} template ${name} owner iron_patch_owner`);
+    });
+  else await run(admin, `create database ${name} owner iron_patch_owner`);
   await start();
-  if (demo) execFileSync(process.execPath, [`${ROOT}/demo/dist/load-demo.mjs`, address, `${ROOT}/demo/data/jobs`]);
+  if (!roles) await run(databaseUrl, `update people set access = 'owner'`);
   return {
     address,
     databaseUrl,
-    start,
+    start: () => start(),
     kill: () => end('SIGKILL'),
     query: (sql) => run(databaseUrl, sql),
     async close() {

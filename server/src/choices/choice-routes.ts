@@ -1,10 +1,12 @@
 import { choiceInput, routes, type ChoiceInput } from '@iron-patch/contract';
 import type { Express, Request } from 'express';
 import type { Pool } from '../db';
+import type { SignIn } from '../sign-in';
 import { bodyOf, changeOnce, idIn, notFound, personOf, stored, versionBefore } from '../http';
 import { jobById } from '../jobs';
 import { addChoice, choiceHistory } from './choice-queries';
 import { guardChoice } from './guard';
+import { guardSigned } from './guard-signed';
 
 const LONGEST_KEY = 200;
 
@@ -15,7 +17,7 @@ function keyIn(req: Request): string {
   return key;
 }
 
-export function mountChoices(app: Express, pool: Pool): void {
+export function mountChoices(app: Express, pool: Pool, signIn: SignIn): void {
   app.put(routes.choice(':id', ':key'), (req, res) =>
     changeOnce(pool, req, res, async (db) => {
       const jobId = idIn(req, 'job');
@@ -26,6 +28,7 @@ export function mountChoices(app: Express, pool: Pool): void {
       await jobById(db, jobId);
       const input = bodyOf(schema, req) as ChoiceInput;
       await guardChoice(db, jobId, key, input);
+      await guardSigned({ pool, db, req, signIn }, jobId, key, input);
       return stored(await addChoice(db, jobId, key, versionBefore(req), input, personId));
     }),
   );

@@ -94,7 +94,7 @@ it('does not hand a job back while a piece is loose', async () => {
   const held = await choose(choiceKey.returned, back);
   expect([held.status, held.body.problems[0].message]).toEqual([409, 'Account first for what is loose: half a snap ring.']);
   await choose(key, { ...fragment, settled: 'Found in the sump' }, '"v1"');
-  await choose(choiceKey.caution('vessel'), { signedBy: 'A surveyor', licence: '7' });
+  await choose(choiceKey.caution('vessel'), { signedBy: 'Tomas Quill', licence: '7', by: 'shop' });
   expect((await choose(choiceKey.returned, back)).status).toBe(201);
 });
 

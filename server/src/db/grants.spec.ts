@@ -16,6 +16,7 @@ afterAll(async () => {
 });
 
 const ADDED_TO = [
+  'audit',
   'bar_counts',
   'choices',
   'house_rule_changes',

@@ -1,4 +1,5 @@
 import type { Problem } from '@iron-patch/core';
+import { mayNotWords, type Access, type Act } from '@iron-patch/core/terms/access';
 import type { NotNow } from '../db';
 import { PROBLEM_NAMES, type ProblemDetails } from '@iron-patch/contract';
 
@@ -50,6 +51,35 @@ export const conditionNeeded = (): HttpProblem =>
 
 export const whoIsAtTheBench = (): HttpProblem =>
   make('person', 403, 'Who is at the bench?', 'Pick your name at the top right, then do it again.');
+
+/** Nobody is signed in on that device. */
+export const signInFirst = (): HttpProblem =>
+  make('signIn', 401, 'Sign in first.', 'Nobody is signed in on this screen, or everybody was signed out. What you typed is kept.');
+
+/** Somebody is, and has to say so again. */
+export const lockedNow = (): HttpProblem =>
+  make('locked', 401, 'This screen is locked.', 'Unlock it, then do it again. What you typed is kept.');
+
+/** Somebody else is at the bench than the one who is named. */
+export const notSignedInHere = (): HttpProblem =>
+  make('notHere', 401, 'They are not signed in on this screen.', 'Whoever took it signs in here; then it goes by itself.');
+
+export const mayNot = (access: Access, act: Act): HttpProblem =>
+  make('mayNot', 403, 'That is for somebody else here.', mayNotWords(access, act));
+
+/** What stands in no table of who may do what: nobody may. */
+export const notAllowed = (): HttpProblem => make('mayNot', 403, 'Nobody may do that.', 'It is nothing that this shop does.');
+
+/** Somebody came in by a password that another chose. */
+export const ownPasswordFirst = (): HttpProblem =>
+  make('locked', 401, 'Choose a password of your own first.', 'The one that you came in by was chosen by somebody else.');
+
+/** The first account cannot be made so. */
+export const notFirst = (detail: string): HttpProblem => make('held', 409, 'The first account cannot be made here.', detail);
+
+/** @param seconds until it may be tried again */
+export const waitFirst = (seconds: number): HttpProblem =>
+  make('wait', 429, 'Too many wrong ones.', `Try again in ${seconds < 90 ? `${seconds} seconds` : `${Math.ceil(seconds / 60)} minutes`}.`);
 
 export const keyUsedForAnother = (): HttpProblem =>
   make('reused', 422, 'This key was used for something else.', 'Each new record needs an Idempotency-Key of its own.');

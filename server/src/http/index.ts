@@ -14,7 +14,8 @@ export {
   type Keyed,
   type StoredAnswer,
 } from './record-once';
-export { personOf, personOrFirst, screenOf } from './person';
+export { atTheGate, letIn, personOf, personOrFirst, screenOf, type AtTheGate } from './person';
+export { did } from './did';
 export { digestOf } from './digest';
 export { doors, linksLimited, uploadsLimited, writesLimited } from './doors';
 export { plainBody } from './plain-body';

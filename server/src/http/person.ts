@@ -1,4 +1,5 @@
 import { HEADERS } from '@iron-patch/contract';
+import type { Access } from '@iron-patch/core/terms/access';
 import type { Request } from 'express';
 import type { Db } from '../db';
 import { whoIsAtTheBench } from './http-problem';
@@ -19,3 +20,14 @@ export async function personOrFirst(db: Db, req: Request): Promise<string> {
 
 /** Id of the screen that asks; empty when it did not say. */
 export const screenOf = (req: Request): string => (req.get(HEADERS.screen) ?? '').slice(0, 64);
+
+/** Who asks, as the gate found out. */
+export interface AtTheGate {
+  /** Id of the device that is signed in; null where people are picked. */
+  readonly deviceId: string | null;
+  /** What somebody may do through this request; null where they may not act through it at all. */
+  readonly accessOf: (personId: string) => Promise<Access | null>;
+}
+const gates = new WeakMap<Request, AtTheGate>();
+export const letIn = (req: Request, at: AtTheGate): void => void gates.set(req, at);
+export const atTheGate = (req: Request): AtTheGate => gates.get(req)!;

@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto';
 import { etagOf, HEADERS } from '@iron-patch/contract';
 import type { Request, Response } from 'express';
 import { inTransaction, statements, type Db, type Pool } from '../db';
+import { did } from './did';
 import { keyNeeded, keyUsedForAnother } from './http-problem';
 import { screenOf } from './person';
 import sql from './record-once.sql';
@@ -58,6 +59,7 @@ const once = (pool: Pool, req: Request, keyed: Keyed, work: Work): Promise<Answe
     const claimed = await db.query(q.claim, [keyed.key, keyed.route, keyed.hash]);
     if (claimed.rowCount === 0) return answerKept(await answerTo(db, keyed.key), keyed);
     const fresh = await work(db);
+    await did(db, req, fresh.status);
     await db.query(q.answer, [keyed.key, fresh.status, JSON.stringify(fresh.body)]);
     return fresh;
   });
@@ -96,7 +98,11 @@ export async function changeOnce(pool: Pool, req: Request, res: Response, work: 
   const condition = [req.get('If-Match') ?? '', req.get('If-None-Match') ?? ''];
   const { status, body } = key
     ? await once(pool, req, { key, route, hash: hashOf(req.body, ...condition) }, work)
-    : await inTransaction(pool, screenOf(req), work);
+    : await inTransaction(pool, screenOf(req), async (db) => {
+        const fresh = await work(db);
+        await did(db, req, fresh.status);
+        return fresh;
+      });
   if (body === null) return void res.status(204).end();
   res
     .status(status)

@@ -11,7 +11,20 @@ import {
 } from '@iron-patch/contract';
 import type { Express } from 'express';
 import type { Pool } from '../db';
-import { bodyOf, HttpProblem, idIn, invalid, isId, keyedAs, keyedPost, personOf, recordOnce, screenOf, sendAnswer } from '../http';
+import {
+  atTheGate,
+  bodyOf,
+  HttpProblem,
+  idIn,
+  invalid,
+  isId,
+  keyedAs,
+  keyedPost,
+  personOf,
+  recordOnce,
+  screenOf,
+  sendAnswer,
+} from '../http';
 import { loadSheet } from '../sheets';
 import { loadShop } from '../shop';
 import { readCsv } from './read-csv';
@@ -65,7 +78,7 @@ export function mountReadings(app: Express, pool: Pool): void {
   app.post(routes.readings(':id'), async (req, res) => {
     const keyed = keyedPost(req);
     const sent = { jobId: idIn(req, 'job'), personId: req.get(HEADERS.person) ?? '', input: req.body as unknown, keyed };
-    sendAnswer(res, await recordReading(pool, screenOf(req), sent));
+    sendAnswer(res, await recordReading(pool, screenOf(req), sent, atTheGate(req).accessOf));
   });
 
   // Those that waited in a browser, in the order in which they were typed: one that is refused keeps no other back.
@@ -73,7 +86,7 @@ export function mountReadings(app: Express, pool: Pool): void {
     const waiting = waitingIn(req.body);
     const answers: WaitingAnswer[] = [];
     try {
-      for (const one of waiting) answers.push(await recordReading(pool, screenOf(req), one).catch(refusal));
+      for (const one of waiting) answers.push(await recordReading(pool, screenOf(req), one, atTheGate(req).accessOf).catch(refusal));
     } catch (e) {
       // It cannot go on just now. What was done is told; the rest is sent again.
       if (answers.length === 0) throw e;

@@ -33,7 +33,7 @@ export interface ShopCard {
   readonly name?: string;
   readonly unit?: LengthUnit;
   readonly decimalMark?: DecimalMark;
-  readonly people: readonly Pick<PersonRecord, 'id' | 'name' | 'role'>[];
+  readonly people: readonly (Pick<PersonRecord, 'id' | 'name' | 'role'> & Partial<Pick<PersonRecord, 'access'>>)[];
   readonly lathes: readonly Lathe[];
   readonly machines?: readonly Omit<Machine, 'version'>[];
   readonly rack: readonly Omit<Bar, 'version'>[];
@@ -75,7 +75,7 @@ async function storeShop(db: Db, card: ShopCard): Promise<void> {
     decimalMark: card.decimalMark,
     walked: ['fits'],
   });
-  for (const { id, name, role } of card.people) await savePerson(db, id, 0, { name, role, gone: false });
+  for (const { id, name, role, access } of card.people) await savePerson(db, id, 0, { name, role, gone: false, access });
   for (const i of card.instruments) await db.query(q.instrument, instrumentColumns(i));
   for (const { id, name, ...lathe } of card.lathes)
     await saveMachine(db, id, 0, { ...NO_CARD, name, kind: 'lathe', lathe, removed: false });

@@ -6,6 +6,7 @@ import { createApp } from '../app';
 import { grantRights, migrate, openPool, type Pool } from '../db';
 import { LiveHub } from '../live';
 import { setUpShop } from '../shop';
+import type { SignIn } from '../sign-in';
 import { inlineBench, Standings } from '../standings';
 import type { Express } from 'express';
 
@@ -64,12 +65,25 @@ export async function openTestShop(): Promise<TestShop> {
   return serve(database);
 }
 
+/** A migrated database, served to people who sign in by password; nobody has an account yet. */
+export async function openLockedShop(more: Partial<SignIn> = {}, card?: null): Promise<TestShop> {
+  const database = await openTestDatabase();
+  await migrate(database.url, `${ROOT}/server/migrations`);
+  return serve(database, card, { way: 'password', lockAfterMin: 30, secure: false, ...more });
+}
+
 /** The server over a database that is up to date, in the role that it works in; with the demo shop's card unless told otherwise. */
-export async function serve({ pool, url, close }: TestDatabase, card: string | null = `${ROOT}/demo/data/shop.json`): Promise<TestShop> {
+export async function serve(
+  { pool, url, close }: TestDatabase,
+  card: string | null = `${ROOT}/demo/data/shop.json`,
+  signIn: SignIn | undefined = undefined,
+): Promise<TestShop> {
   await grantRights(url);
   const appPool = openPool(asApp(url));
   appPool.on('error', () => undefined);
   await setUpShop(appPool, card);
+  // Where a test is not of who may do what, whoever does everything may.
+  if (!signIn) await pool.query(`update people set access = 'owner'`);
   const log = pino({ level: 'silent' });
   const live = new LiveHub(asApp(url), log);
   await live.start();
@@ -78,7 +92,7 @@ export async function serve({ pool, url, close }: TestDatabase, card: string | n
     pool,
     url,
     live,
-    app: createApp({ pool: appPool, live, log, standings, bench: inlineBench, webDirectory: null }),
+    app: createApp({ pool: appPool, live, log, standings, bench: inlineBench, webDirectory: null, ...(signIn ? { signIn } : {}) }),
     async close() {
       await live.stop();
       await standings.close();

@@ -31,6 +31,7 @@ export const appRoutes: Routes = [
   { path: 'rack', title: 'Rack', loadComponent: () => import('./rack/rack').then((m) => m.Rack) },
   { path: 'shop', pathMatch: 'full', title: 'Shop', loadComponent: () => import('./shop/shop-page').then((m) => m.ShopPage) },
   { path: 'shop/first', title: 'Set up the shop', loadComponent: () => import('./shop/first-walk').then((m) => m.FirstWalk) },
+  { path: 'shop/done', title: 'Who did what', loadComponent: () => import('./shop/who-did-what').then((m) => m.WhoDidWhat) },
   { path: 'crib', title: 'Crib', loadComponent: () => import('./crib/crib').then((m) => m.Crib) },
   { path: 'sums', title: 'Sums', loadComponent: () => import('./sums/sums-page').then((m) => m.SumsPage) },
   { path: 'sums/:kind/:id', title: 'Sums', loadComponent: () => import('./sums/sums-page').then((m) => m.SumsPage) },

@@ -7,6 +7,7 @@ import {
   type ReadingInput,
   type RunOrderPage,
   type SawJob,
+  type SessionResource,
   type SheetRow,
   type SheetRows,
   type SheetTable,
@@ -44,6 +45,8 @@ export class FakeServer {
   history: readonly ChoiceRecord[] = [];
   /** Replies to calls that change something, taken in turn; when empty they are accepted as they are. */
   readonly replies: Reply[] = [];
+  /** Who is at the screen, as the server has it. */
+  session: SessionResource = { way: 'pick', state: 'in', personId: null, borrowed: false, here: [], lockAfterMin: 0, first: null };
   down = false;
   timeZone = 'UTC';
 
@@ -95,6 +98,7 @@ export class FakeServer {
         gaugePort: 8463,
       });
     if (path.startsWith(routes.customers)) return response(200, { customers: [this.sheet.customer], machines: [this.sheet.job.machine] });
+    if (path === routes.session) return response(200, this.session);
     const sheet = [this.sheet, ...this.others].find((x) => path === routes.sheet(x.job.id));
     if (sheet) return response(200, sheet);
     if (path === routes.alike(this.sheet.job.id)) return response(200, this.alike);

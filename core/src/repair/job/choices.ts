@@ -82,6 +82,12 @@ export interface CalledOffChoice {
 export interface CautionChoice {
   readonly signedBy: string;
   readonly licence: string;
+  /** One of the shop, by their own PIN, or somebody from outside, by their paper; left out, it was written down before this was asked. */
+  readonly by?: 'shop' | 'outside';
+  /** Day of the paper, `yyyy-mm-dd`; of somebody from outside. */
+  readonly on?: string;
+  /** Photograph of the paper, on this job; of somebody from outside. */
+  readonly photoId?: string;
 }
 
 /** What came of something that was tried once the machine was together. */
@@ -202,10 +208,15 @@ export function calledOff(sheet: JobSheet): string | null {
 }
 /** A hand-over that lets nothing pass. */
 export const NO_EXCEPTIONS = { outcome: 'passed', beforeUse: '', unproved: '', undone: '' } as const;
-/** Who decided that hazard, with name and licence; null while either is missing. */
-export function signedCaution(sheet: Pick<JobSheet, 'choices'>, hazard: string): CautionChoice | null {
+/**
+ * Who decided that hazard, with name and licence; null while either is missing. Of somebody from outside it counts with the day and a
+ * photograph of the paper that is still on the job, and only then.
+ */
+export function signedCaution(sheet: Pick<JobSheet, 'choices' | 'photos'>, hazard: string): CautionChoice | null {
   const value = sheet.choices.find((c) => c.key === choiceKey.caution(hazard))?.value as Partial<CautionChoice> | undefined;
-  return value?.signedBy?.trim() && value.licence?.trim() ? { signedBy: value.signedBy, licence: value.licence } : null;
+  if (!value?.signedBy?.trim() || !value.licence?.trim()) return null;
+  const papers = Boolean(value.on) && sheet.photos.some((p) => p.id === value.photoId);
+  return value.by === 'outside' && !papers ? null : { ...value, signedBy: value.signedBy, licence: value.licence };
 }
 /** How a component was found; null while nobody wrote it down. */
 export const chosenStrip = (sheet: JobSheet, componentId: string): StripChoice | null => valueOf(sheet, choiceKey.strip(componentId));

@@ -3,6 +3,7 @@ import type { RatesRecord, TookRow } from '../../making/costing';
 import type { WorkHoursRecord } from '../../making/run-order';
 import type { CribTool } from '../../making/tooling';
 import type { HouseRule } from '../../book/fits';
+import type { Access } from '../../terms/access';
 import type { DecimalMark, LengthUnit } from '../../terms/quantity';
 import type { PlaceKind, Holding, InstrumentKind, Quantity, Side, Suspicion } from '../../evidence/readings';
 import type { Lathe, Machine } from '../../making/setups';
@@ -52,6 +53,8 @@ export interface PersonRecord {
   readonly role: string;
   /** Works here no more: stays on record for what they did, and cannot be at the bench. */
   readonly gone: boolean;
+  /** What they may do. */
+  readonly access: Access;
   readonly version: number;
 }
 

@@ -28,7 +28,7 @@ const job = (number: number, acts: ToDoAct[], promisedOn: string | null = null, 
   toDo: { decided: true, urgency: { urgent: false, notBefore: null, why: '', ...urgency }, urgencyVersion: 0, acts },
 });
 const machine = (id: string, kind: Machine['kind']): Machine => ({ ...testShop.machines[0]!, id, name: id, kind });
-const person = (id: string, gone = false) => ({ id, name: id, role: '', gone, version: 1 });
+const person = (id: string, gone = false) => ({ id, name: id, role: '', gone, access: 'machinist' as const, version: 1 });
 /** All of the time at the part, so that minutes stay minutes. */
 const HOURS: WorkHours = { ...USUAL_HOURS, handsOnPercent: 100 };
 const inputs = (jobs: RunJob[], more: Partial<ShopOrderInputs> = {}): ShopOrderInputs => ({

@@ -18,6 +18,9 @@ export const NO_ANSWER = 'The server does not answer. What you typed is still he
 export function refusalOf(error: unknown): readonly Problem[] | null {
   if (!(error instanceof ApiProblem)) return null;
   const { status, problems, title, detail } = error.details;
-  if (status < 400 || status >= 500 || status === 408 || status === 429) return null;
+  if (status < 400 || status >= 500 || [401, 408, 429].includes(status)) return null;
   return problems ?? [{ code: 'refused', path: '', message: `${title} ${detail}` }];
 }
+
+/** True where nobody is let in until somebody signs in: asking again by itself is no use. */
+export const waitsForSignIn = (error: unknown): boolean => error instanceof ApiProblem && error.details.status === 401;

@@ -21,9 +21,10 @@ export class Api {
     return this.send<T>('POST', path, body, { [HEADERS.idempotencyKey]: key, ...(person ? { [HEADERS.person]: person } : {}) });
   }
 
-  /** Changes what was read at `version`; 0 makes the first. */
-  put<T>(path: string, body: unknown, version: number): Promise<T> {
-    return this.change<T>('PUT', path, body, version === 0 ? { 'If-None-Match': '*' } : { 'If-Match': etagOf(version) });
+  /** Changes what was read at `version`; 0 makes the first. `pin` where whoever does it is asked for theirs. */
+  put<T>(path: string, body: unknown, version: number, pin = ''): Promise<T> {
+    const condition: Record<string, string> = version === 0 ? { 'If-None-Match': '*' } : { 'If-Match': etagOf(version) };
+    return this.change<T>('PUT', path, body, condition, pin ? { [HEADERS.pin]: pin } : {});
   }
 
   delete(path: string, version: number): Promise<void> {
@@ -39,12 +40,18 @@ export class Api {
     });
   }
 
-  private async change<T>(method: string, path: string, body: unknown, condition: Record<string, string>): Promise<T> {
+  private async change<T>(
+    method: string,
+    path: string,
+    body: unknown,
+    condition: Record<string, string>,
+    more: Record<string, string> = {},
+  ): Promise<T> {
     const same = JSON.stringify([method, path, condition, body]);
     const key = this.unanswered.get(same) ?? newId();
     this.unanswered.set(same, key);
     try {
-      const answer = await this.send<T>(method, path, body, { ...condition, [HEADERS.idempotencyKey]: key });
+      const answer = await this.send<T>(method, path, body, { ...condition, ...more, [HEADERS.idempotencyKey]: key });
       this.unanswered.delete(same);
       return answer;
     } catch (e) {
@@ -53,7 +60,8 @@ export class Api {
     }
   }
 
-  private send<T>(method: string, path: string, body: unknown, headers: Record<string, string>): Promise<T> {
+  /** Asks as it is said, under no key and no condition. */
+  send<T>(method: string, path: string, body: unknown, headers: Record<string, string> = {}): Promise<T> {
     return firstValueFrom(this.http.request<T>(method, path, { body, headers }));
   }
 }

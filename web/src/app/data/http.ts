@@ -8,7 +8,7 @@ import {
   type HttpRequest,
 } from '@angular/common/http';
 import { HEADERS, PROBLEM_TYPE, type ProblemDetails } from '@iron-patch/contract/wire';
-import { catchError, throwError, timeout } from 'rxjs';
+import { catchError, Subject, throwError, timeout } from 'rxjs';
 import { ApiProblem, NoAnswer } from './answers';
 import { newId } from './new-id';
 import { readStored } from './stored';
@@ -22,6 +22,10 @@ const TIMEOUT_MS = 15_000;
 const FILE_TIMEOUT_MS = 120_000;
 /** What the page's own worker answers for a server that it cannot reach. */
 const UNREACHED = 504;
+
+/** The server let nobody in: whoever is at the bench signs in first. */
+export const signInNeeded = new Subject<void>();
+const NOBODY_LET_IN = 401;
 
 /** Says who is at the bench and which screen this is; a request that names somebody keeps the name. */
 const sayWho: HttpInterceptorFn = (req, next) => {
@@ -51,7 +55,10 @@ function problemOf(e: unknown): Error {
 const readAnswer: HttpInterceptorFn = (req: HttpRequest<unknown>, next: HttpHandlerFn) =>
   next(req).pipe(
     timeout(req.body instanceof Blob ? FILE_TIMEOUT_MS : TIMEOUT_MS),
-    catchError((e: unknown) => throwError(() => problemOf(e))),
+    catchError((e: unknown) => {
+      if (e instanceof HttpErrorResponse && e.status === NOBODY_LET_IN) signInNeeded.next();
+      return throwError(() => problemOf(e));
+    }),
   );
 
 /** Angular's client, with what every request of the shop says and every answer goes through. */

@@ -16,6 +16,8 @@ export { OpenJob } from './open-job';
 export { Outbox, type OutboxItem } from './outbox';
 export { KeptFiles } from './kept-files';
 export { PhotoOutbox, type WaitingPhoto } from './photo-outbox';
+export { IdleLock } from './idle-lock';
+export { SignIn } from './sign-in';
 export { SessionStore } from './session-store';
 export { SumsDesk, type SumsView, type TypedSum } from './sums-desk';
 export { DayPipe, ShopClock, ShopTimePipe } from './shop-clock';

@@ -1,7 +1,7 @@
 import { DestroyRef, inject, Injectable, signal } from '@angular/core';
 import { routes, type LiveEvent } from '@iron-patch/contract/wire';
 import { Subject } from 'rxjs';
-import { SCREEN_ID } from './http';
+import { SCREEN_ID, signInNeeded } from './http';
 import { readStored, writeStored } from './stored';
 
 const SEEN_KEY = 'iron-patch.line-seen';
@@ -18,6 +18,7 @@ export class Live {
   readonly news = new Subject<LiveEvent>();
   readonly back = new Subject<void>();
   private source: EventSource | null = null;
+  private resting = false;
 
   constructor() {
     inject(DestroyRef).onDestroy(() => this.disconnect());
@@ -43,8 +44,21 @@ export class Live {
     this.lostAt.set(readStored(SEEN_KEY, ''));
   }
 
+  /** Nobody is let in: the line is given up until somebody is. */
+  rest(): void {
+    this.resting = true;
+    this.disconnect();
+    this.online.set(true);
+  }
+
+  /** Takes the line up again. */
+  resume(): void {
+    this.resting = false;
+    this.connect();
+  }
+
   connect(): void {
-    if (this.source || typeof EventSource === 'undefined') return;
+    if (this.resting || this.source || typeof EventSource === 'undefined') return;
     // Past the page's own worker: a line that never ends is not for it to hand on.
     const source = new EventSource(`${routes.live}?ngsw-bypass=true`);
     let greeted = false;
@@ -65,6 +79,8 @@ export class Live {
       // A browser gives up on some failures: start again ourselves.
       if (source.readyState === EventSource.CLOSED) {
         this.source = null;
+        // Perhaps nobody is let in any more.
+        signInNeeded.next();
         setTimeout(() => this.connect(), 1000);
       }
     };

@@ -248,3 +248,19 @@ describe('with many that wait', () => {
     expect(outbox.items().map((i) => i.input.text)).toEqual(['40.101', '40.102']);
   });
 });
+
+it('waits for whoever took it where nobody is let in, sends those of others, and asks no more by itself', async () => {
+  const outbox = fresh();
+  const not = { status: 401, body: { type: '', title: 'They are not signed in on this screen.', detail: '', status: 401 } };
+  // However often it is asked for while they are put in.
+  server.replies.push(not, not, not, not);
+  for (const text of ['40.1', '40.2', '40.3']) outbox.add('job', reading(text), 40);
+  await breathe();
+  expect([outbox.waiting(), outbox.refused(), outbox.items().map((i) => i.input.text)]).toEqual([1, [], ['40.1']]);
+  const before = server.asked.length;
+  await new Promise((r) => setTimeout(r, 1500));
+  expect(server.asked).toHaveLength(before);
+  server.replies.length = 0;
+  await outbox.flush();
+  expect(outbox.waiting()).toBe(0);
+});

@@ -10,7 +10,7 @@ import {
 import type { Problem, ReadingRecord } from '@iron-patch/core';
 import { namesNow } from '@iron-patch/core/terms/names';
 import { Subject } from 'rxjs';
-import { ApiProblem, NoAnswer, refusalOf } from './answers';
+import { ApiProblem, NoAnswer, refusalOf, waitsForSignIn } from './answers';
 import { Api } from './api';
 import { PERSON_KEY } from './http';
 import { Live } from './live';
@@ -130,9 +130,9 @@ export class Outbox {
       if (left.length === 1) await this.sendOne(left[0]!);
       else await this.sendAll(left);
       return true;
-    } catch {
-      // No answer, or none that says what became of it: it stays kept and is sent again.
-      this.line.later(RETRY_MS);
+    } catch (e) {
+      // No answer, or none that says what became of it: it stays kept and is sent again, at once where somebody has to sign in first.
+      if (!waitsForSignIn(e)) this.line.later(RETRY_MS);
       return false;
     }
   }
@@ -151,12 +151,15 @@ export class Outbox {
   private async sendAll(items: readonly OutboxItem[]): Promise<void> {
     const readings = items.map(({ jobId, personId, input }): WaitingReading => ({ jobId, personId, input }));
     const { answers } = await this.api.post<WaitingAnswers>(routes.readingsWaiting, { readings });
+    let waits: Error | null = null;
     for (const [i, { status, body }] of answers.entries()) {
       const refused = status === 201 ? null : refusalOf(new ApiProblem(body as ProblemDetails));
       if (status === 201) this.store(body as ReadingRecord);
       else if (refused) this.refuse(items[i]!, refused);
-      else throw new ApiProblem(body as ProblemDetails);
+      // Whoever took it is not signed in here; those of others have gone.
+      else waits ??= new ApiProblem(body as ProblemDetails);
     }
+    if (waits) throw waits;
     if (answers.length < items.length) throw new NoAnswer('The server could not go on.');
   }
 

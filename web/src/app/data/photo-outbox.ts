@@ -2,7 +2,7 @@ import { DestroyRef, inject, Injectable, signal } from '@angular/core';
 import { routes } from '@iron-patch/contract/wire';
 import type { PhotoRecord } from '@iron-patch/core';
 import { Subject } from 'rxjs';
-import { refusalOf } from './answers';
+import { refusalOf, waitsForSignIn } from './answers';
 import { Api } from './api';
 import { PERSON_KEY } from './http';
 import { KeptFiles } from './kept-files';
@@ -104,7 +104,7 @@ export class PhotoOutbox {
       if (refused) this.mark(id, refused[0]!.message);
       else {
         this.silent.set(true);
-        this.line.later(RETRY_MS);
+        if (!waitsForSignIn(e)) this.line.later(RETRY_MS);
       }
       return refused !== null;
     }

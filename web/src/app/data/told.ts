@@ -36,6 +36,11 @@ export class Told {
     this.show({ text, bad: false, offer });
   }
 
+  /** Says why something is not done. */
+  refuse(text: string): void {
+    this.show({ text, bad: true });
+  }
+
   /** Does something and tells what becomes of it where that is bad; never throws. */
   async doing(act: () => Promise<unknown>): Promise<void> {
     try {

@@ -172,10 +172,11 @@ export const SheetStore = signalStore(
         reason = '',
         undoable = true,
         readAt?: number,
+        pin = '',
       ): Promise<ChoiceRecord | null> => {
         const before = store.sheet()!.choices.find((c) => c.key === key);
         const body: ChoiceInput = { value, reason };
-        const put = (version: number): Promise<ChoiceRecord> => api.put<ChoiceRecord>(routes.choice(jobId(), key), body, version);
+        const put = (version: number): Promise<ChoiceRecord> => api.put<ChoiceRecord>(routes.choice(jobId(), key), body, version, pin);
         // What is held against the evidence goes after the readings that were typed before it.
         const afterReadings = key.startsWith(choiceKey.act('')) || key === choiceKey.returned;
         return attempt(

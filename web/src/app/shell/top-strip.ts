@@ -3,11 +3,11 @@ import { Router, RouterLink, RouterLinkActive } from '@angular/router';
 import { countOf } from '@iron-patch/core/terms/words';
 import { otherUnit } from '@iron-patch/core/terms/quantity';
 import { STATIONS } from '@iron-patch/core/terms/stations';
-import { Live, OpenJob, Outbox, SessionStore, ShopClock, ShopStore, SumsDesk } from '../data';
+import { Live, OpenJob, Outbox, SessionStore, ShopClock, ShopStore, SignIn, SumsDesk } from '../data';
 import { KeyHelp } from './key-help';
 
 /** What lies over the page has the keys to itself. */
-const behindDialog = (): boolean => document.querySelector('nz-modal-container') !== null;
+const behindDialog = (): boolean => document.querySelector('nz-modal-container, ip-sign-in') !== null;
 /** Keys that no text has in it, for while somebody types. */
 const FUNCTION_KEYS: Readonly<Record<string, string>> = { F1: '?', F4: 'u', F8: 'f', F9: '=' };
 /** A length never has an equals sign in it: on the reading line the key is free. */
@@ -50,15 +50,22 @@ const typingIn = (target: EventTarget | null): boolean => target instanceof HTML
         {{ unit() }}
       </button>
       <button type="button" (click)="help.set(true)" aria-label="Keys, and how this screen looks" title="Key ?">?</button>
-      <label>
-        <span class="sr-only">Who is at the bench</span>
-        <select [value]="session.personId()" (change)="choose($event)" [class.ask]="!session.personId()">
-          <option value="" disabled [selected]="!session.personId()">Who is it?</option>
-          @for (p of people(); track p.id) {
-            <option [value]="p.id" [selected]="p.id === session.personId()">{{ p.name }}</option>
-          }
-        </select>
-      </label>
+      @if (signIn.byPassword()) {
+        <button type="button" class="who" aria-haspopup="dialog" title="Who is at the bench" (click)="signIn.asked.set(true)">
+          {{ me() || 'Who is it?' }}
+        </button>
+      } @else {
+        <label>
+          <span class="sr-only">Who is at the bench</span>
+          <select [value]="session.personId()" (change)="choose($event)" [class.ask]="!session.personId()">
+            <option value="" disabled [selected]="!session.personId()">Who is it?</option>
+            <option value="no" disabled>No passwords here: pick a name</option>
+            @for (p of people(); track p.id) {
+              <option [value]="p.id" [selected]="p.id === session.personId()">{{ p.name }}</option>
+            }
+          </select>
+        </label>
+      }
     </header>
     @if (help()) {
       @defer (on immediate) {
@@ -136,6 +143,13 @@ const typingIn = (target: EventTarget | null): boolean => target instanceof HTML
       width: 150px;
       min-height: 40px;
     }
+    .who {
+      max-width: 150px;
+      overflow: hidden;
+      text-overflow: ellipsis;
+      white-space: nowrap;
+      border-color: var(--strip-edge);
+    }
     select.ask {
       border-color: var(--brass);
       color: var(--brass);
@@ -192,6 +206,8 @@ export class TopStrip {
   protected readonly countOf = countOf;
   protected readonly shop = inject(ShopStore);
   protected readonly session = inject(SessionStore);
+  protected readonly signIn = inject(SignIn);
+  protected readonly me = computed(() => this.shop.personName(this.session.personId()));
   protected readonly open = inject(OpenJob);
   protected readonly outbox = inject(Outbox);
   protected readonly live = inject(Live);

@@ -1,70 +1,60 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import { CAUTIONS, choiceKey, LICENSED_HAZARDS, signedCaution, type CautionChoice, type Hazard } from '@iron-patch/core';
+import { check, choiceInput } from '@iron-patch/contract';
+import { CAUTIONS, choiceKey, LICENSED_HAZARDS, signedCaution, type CautionChoice, type Hazard, type Problem } from '@iron-patch/core';
 import { NzInputModule } from 'ng-zorro-antd/input';
-import { keptDraft } from '../data';
-import { DraftNote } from '../form';
+import { ApiProblem, DayPipe, keptDraft, SessionStore, ShopStore, SignIn } from '../data';
+import { ChooseField, DateField, DraftNote, PickField, type Option } from '../form';
 import { SheetStore } from '../sheet-data';
+import { May } from '../sign-in';
 
-/** What a licensed or certified person decides on this job: name and licence of who did. */
+type Typed = Required<CautionChoice>;
+const NOTHING: Typed = { signedBy: '', licence: '', by: 'outside', on: '', photoId: '' };
+
+/** What a licensed or certified person decides on this job: one of the shop by their own PIN, or somebody from outside by their paper. */
 @Component({
   selector: 'ip-licensed-matters',
-  imports: [FormsModule, NzInputModule, DraftNote],
+  imports: [FormsModule, NzInputModule, ChooseField, DateField, DayPipe, DraftNote, May, PickField],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `
-    <ip-draft-note [kept]="kept" />
-    @for (c of licensed(); track c.hazard) {
-      <div class="said licensed">
-        <p>
-          <b>{{ c.caution.what }}</b> {{ c.caution.why }} {{ c.caution.who }}
-        </p>
-        @if (c.signed; as s) {
-          <p role="status">Decided by {{ s.signedBy }}, {{ s.licence }}.</p>
-        } @else {
-          <form class="row" (ngSubmit)="sign(c.hazard)">
-            <input
-              nz-input
-              [name]="'by-' + c.hazard"
-              [attr.aria-label]="'Licensed person for ' + c.caution.what"
-              placeholder="Name of who decided"
-              autocomplete="off"
-              maxlength="120"
-              [ngModel]="typed()[c.hazard]?.signedBy ?? ''"
-              (ngModelChange)="type(c.hazard, { signedBy: $event })"
-            />
-            <input
-              nz-input
-              [name]="'licence-' + c.hazard"
-              [attr.aria-label]="'Licence for ' + c.caution.what"
-              placeholder="Licence or certificate"
-              autocomplete="off"
-              maxlength="120"
-              [ngModel]="typed()[c.hazard]?.licence ?? ''"
-              (ngModelChange)="type(c.hazard, { licence: $event })"
-            />
-            <button type="submit" [disabled]="!complete(c.hazard)">On record</button>
-          </form>
-        }
-      </div>
-    }
-  `,
+  templateUrl: './licensed-matters.html',
   styles: `
     .said {
       margin: 10px 0;
     }
-    .row {
-      flex-wrap: wrap;
-      margin-top: 6px;
+    form {
+      display: grid;
+      grid-template-columns: repeat(auto-fill, minmax(220px, 1fr));
+      gap: 10px;
+      align-items: end;
+      margin-top: 8px;
     }
-    input {
-      max-width: 300px;
+    .whole {
+      grid-column: 1 / -1;
     }
   `,
 })
 export class LicensedMatters {
   private readonly store = inject(SheetStore);
-  protected readonly typed = signal<Partial<Record<Hazard, CautionChoice>>>({});
+  private readonly shop = inject(ShopStore);
+  private readonly session = inject(SessionStore);
+  protected readonly signIn = inject(SignIn);
+  protected readonly typed = signal<Partial<Record<Hazard, Typed>>>({});
+  /** Never kept: of whoever signs now. */
+  protected readonly pins = signal<Partial<Record<Hazard, string>>>({});
+  protected readonly problems = signal<Partial<Record<Hazard, readonly Problem[]>>>({});
   protected readonly kept = keptDraft(() => `licensed:${this.store.sheet()!.job.id}`, { typed: this.typed });
+  protected readonly me = computed(() => this.shop.personName(this.session.personId()));
+  protected readonly bys = computed((): readonly Option[] => [
+    ['shop', this.me() ? `${this.me()}, of this shop` : 'One of this shop'],
+    ['outside', 'Somebody from outside'],
+  ]);
+  protected readonly papers = computed((): readonly Option[] => {
+    const photos = this.store.sheet()?.photos ?? [];
+    return [
+      ['', photos.length ? 'Choose the photograph' : 'Take one at Receive first'],
+      ...photos.map((p, i): Option => [p.id, p.caption || `Photograph ${i + 1}`]),
+    ];
+  });
   protected readonly licensed = computed(() => {
     const sheet = this.store.sheet();
     return LICENSED_HAZARDS.filter((h) => sheet?.job.hazards.includes(h)).map((hazard) => ({
@@ -74,20 +64,44 @@ export class LicensedMatters {
     }));
   });
 
-  protected type(hazard: Hazard, part: Partial<CautionChoice>): void {
-    this.typed.update((t) => ({ ...t, [hazard]: { ...(t[hazard] ?? { signedBy: '', licence: '' }), ...part } }));
+  protected of(hazard: Hazard): Typed {
+    return this.typed()[hazard] ?? NOTHING;
+  }
+
+  protected type(hazard: Hazard, part: Partial<Typed>): void {
+    this.typed.update((t) => ({ ...t, [hazard]: { ...this.of(hazard), ...part } }));
+    this.problems.update((p) => ({ ...p, [hazard]: [] }));
+  }
+
+  protected typePin(hazard: Hazard, pin: string): void {
+    this.pins.update((p) => ({ ...p, [hazard]: pin }));
   }
 
   protected complete(hazard: Hazard): boolean {
-    const t = this.typed()[hazard];
-    return Boolean(t?.signedBy.trim() && t.licence.trim());
+    const { by, signedBy, licence } = this.of(hazard);
+    return Boolean((by === 'shop' ? this.me() : signedBy.trim()) && licence.trim());
   }
 
-  protected sign(hazard: Hazard): void {
+  private valueOf(hazard: Hazard): CautionChoice {
+    const { by, signedBy, licence, on, photoId } = this.of(hazard);
+    if (by === 'shop') return { by, signedBy: this.me(), licence };
+    return { by, signedBy, licence, ...(on ? { on } : {}), ...(photoId ? { photoId } : {}) };
+  }
+
+  protected async sign(hazard: Hazard): Promise<void> {
     if (!this.complete(hazard)) return;
-    void this.store
-      .putChoice(choiceKey.caution(hazard), 'who decided', this.typed()[hazard])
-      .then(() => this.typed.update(({ [hazard]: _, ...rest }) => rest))
-      .catch(this.store.bug);
+    const key = choiceKey.caution(hazard);
+    const value = this.valueOf(hazard);
+    const checked = check(choiceInput(key)!, { value, reason: '' });
+    if (!checked.ok) return this.problems.update((p) => ({ ...p, [hazard]: checked.problems }));
+    try {
+      const stored = await this.store.putChoice(key, 'who decided', value, '', true, undefined, this.pins()[hazard] ?? '');
+      if (stored) this.typed.update(({ [hazard]: _, ...rest }) => rest);
+    } catch (e) {
+      this.store.bug(e);
+      const problems = e instanceof ApiProblem ? (e.details.problems ?? []) : [];
+      this.problems.update((p) => ({ ...p, [hazard]: problems }));
+    }
+    this.typePin(hazard, '');
   }
 }

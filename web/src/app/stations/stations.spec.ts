@@ -300,16 +300,23 @@ describe('Prove', () => {
     expect(server.changes()[0]!.body).toEqual({ itemId: 'job', piece: 1, segmentId: 'body', passed: true, remark: '' });
   });
 
-  it('keeps the name of the licensed person', async () => {
+  it('keeps the name of the licensed person: of the shop as themselves, from outside by their paper', async () => {
     await open({ choices: [fit, part] });
     const fixture = await show(Prove);
+    const submit = (): HTMLButtonElement => fixture.nativeElement.querySelector('.licensed button[type=submit]');
     await type(fixture, '[aria-label^="Licensed person"]', 'Surveyor');
-    expect(fixture.nativeElement.querySelector('.licensed button').disabled).toBe(true);
+    expect(submit().disabled).toBe(true);
     await type(fixture, '[aria-label^="Licence for"]', 'licence 7');
+    await press(fixture, 'On record');
+    expect(words(fixture)).toContain('A photograph of the paper is needed: take one first.');
+    expect(server.changes()).toEqual([]);
+    fixture.nativeElement.querySelector('.licensed input[type=radio]').click();
+    await fixture.whenStable();
     await press(fixture, 'On record');
     await breathe();
     await fixture.whenStable();
-    expect(words(fixture)).toContain('Decided by Surveyor, licence 7.');
+    expect(server.changes().at(-1)!.body).toMatchObject({ value: { by: 'shop', signedBy: 'Tomas Quill', licence: 'licence 7' } });
+    expect(words(fixture)).toContain('Decided by Tomas Quill, licence 7.');
   });
 });
 

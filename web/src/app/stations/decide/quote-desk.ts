@@ -5,6 +5,7 @@ import { quoteMessage, quoteState, type Problem, type QuoteRecord, type QuoteSta
 import { Api, mailFile, newId, newSecret, ShopClock, ShopStore, ShopTimePipe, Told } from '../../data';
 import { TextField } from '../../form';
 import { StateMark } from '../../mark';
+import { May } from '../../sign-in';
 import { SheetStore } from '../../sheet-data';
 import { dayWords } from '@iron-patch/core/terms/calendar';
 import { QuoteForm } from './quote-form';
@@ -20,7 +21,7 @@ const MARKS: Readonly<Record<QuoteState, StationState>> = {
 /** Quotes of a job: what was proposed, what the customer said, the link and the message that go out. */
 @Component({
   selector: 'ip-quotes',
-  imports: [QuoteForm, ShopTimePipe, StateMark, TextField],
+  imports: [May, QuoteForm, ShopTimePipe, StateMark, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section>
@@ -56,8 +57,12 @@ const MARKS: Readonly<Record<QuoteState, StationState>> = {
           <div class="row">
             <a [href]="pdf(q)" target="_blank">Quote {{ q.number }}, PDF</a>
             @if (state(q) === 'open') {
-              <button type="button" class="plain" [attr.aria-label]="'New link to quote ' + q.number" (click)="newLink(q)">New link</button>
-              <button type="button" class="plain" [attr.aria-label]="'Withdraw quote ' + q.number" (click)="ask(q)">Withdraw</button>
+              <button type="button" class="plain" ipMay="quote" [attr.aria-label]="'New link to quote ' + q.number" (click)="newLink(q)">
+                New link
+              </button>
+              <button type="button" class="plain" ipMay="quote" [attr.aria-label]="'Withdraw quote ' + q.number" (click)="ask(q)">
+                Withdraw
+              </button>
             }
           </div>
           @if (withdrawing() === q.id) {
@@ -89,7 +94,7 @@ const MARKS: Readonly<Record<QuoteState, StationState>> = {
       @if (making()) {
         <ip-quote-form (closed)="making.set(false)" (made)="show($event.quote.id, $event.token)" />
       } @else if (ways()) {
-        <button type="button" (click)="making.set(true)">{{ quotes().length ? 'Another quote' : 'Make a quote' }}</button>
+        <button type="button" ipMay="quote" (click)="making.set(true)">{{ quotes().length ? 'Another quote' : 'Make a quote' }}</button>
       }
     </section>
   `,

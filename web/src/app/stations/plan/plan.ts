@@ -17,6 +17,7 @@ import {
   type PlanChoice,
 } from '@iron-patch/core';
 import { ShopStore, ShopTimePipe } from '../../data';
+import { May } from '../../sign-in';
 import { HoldingShown, seenFigures, SheetStore } from '../../sheet-data';
 import { ChooseField, LengthInput, type Option } from '../../form';
 import { RackLine } from '../../rack/rack-line';
@@ -30,6 +31,7 @@ import { Ways } from './ways';
 @Component({
   selector: 'ip-plan',
   imports: [
+    May,
     NgTemplateOutlet,
     RouterLink,
     ChooseField,

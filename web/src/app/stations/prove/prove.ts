@@ -16,6 +16,7 @@ import {
 } from '@iron-patch/core';
 import { routes } from '@iron-patch/contract';
 import { keptDraft, ShopStore } from '../../data';
+import { May } from '../../sign-in';
 import { SheetStore } from '../../sheet-data';
 import { ItemSteps, PieceRow } from '../../items';
 import { StateMark } from '../../mark';
@@ -34,6 +35,7 @@ const WORDS: Readonly<Record<Verdict, string>> = { fits: 'fits', close: 'close',
 @Component({
   selector: 'ip-prove',
   imports: [
+    May,
     AssembledList,
     DraftNote,
     FigureButton,

@@ -21,6 +21,7 @@ import {
 import { NzCheckboxModule } from 'ng-zorro-antd/checkbox';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { keptDraft, SAME_VALUE, ShopStore, ShopTimePipe } from '../../data';
+import { May } from '../../sign-in';
 import { SheetStore } from '../../sheet-data';
 import { StateMark } from '../../mark';
 import { DraftNote } from '../../form';
@@ -34,6 +35,7 @@ const NOTHING_SAID: ReturnChoice = { lesson: '', stillToDo: '', outcome: 'passed
 @Component({
   selector: 'ip-return',
   imports: [
+    May,
     FormsModule,
     NzCheckboxModule,
     NzInputModule,
@@ -183,7 +185,7 @@ const NOTHING_SAID: ReturnChoice = { lesson: '', stillToDo: '', outcome: 'passed
           }
         </div>
       }
-      <button type="submit" class="next">
+      <button type="submit" class="next" ipMay="release">
         {{ stored() ? 'Save' : draft().outcome === 'not-passed' ? 'Hand it back, not passed' : 'Hand it back' }}
       </button>
     </form>

@@ -1,0 +1,1 @@
+export { May } from './may';
