@@ -45,7 +45,14 @@ function fill(file) {
 }
 
 const open = async (directory) =>
-  openShop({ directory, card: DEMO_CARD, port: await freePort(), dbPort: await freePort(), log: join(directory, 'server.log') });
+  openShop({
+    directory,
+    card: DEMO_CARD,
+    signIn: 'pick',
+    port: await freePort(),
+    dbPort: await freePort(),
+    log: join(directory, 'server.log'),
+  });
 
 /** A shop on a disk that fills up while somebody reads: what was acknowledged stays, what was not goes in once there is room again. */
 async function fills(directory, makeJob, sendReading) {

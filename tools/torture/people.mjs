@@ -1,3 +1,4 @@
+/* global AbortController, TextDecoderStream */
 import { randomUUID } from 'node:crypto';
 
 /** An answer may take so long; beyond it the server hangs, unless it is stopped on purpose. */
@@ -116,4 +117,63 @@ export async function editor({ screen, jobId, going, tally }) {
     await pause(15);
   }
   return { steps, refused };
+}
+
+/** A line that was lost is taken up again after so long, ms. */
+const BACK_MS = 200;
+
+/**
+ * Has a job open as a screen does: fetches it whenever the live line says that something of it was stored, and whenever the line is back.
+ *
+ * @returns the version that it shows in the end, and how often its line was taken up anew
+ */
+export async function watcher({ address, screen, jobId, going }) {
+  let shown = 0;
+  let lines = 0;
+  let wanted = true;
+  let fetching = null;
+  const fetchIt = async () => {
+    while (wanted) {
+      wanted = false;
+      const { body } = await screen.send('GET', `/api/jobs/${jobId}`);
+      shown = Math.max(shown, body.version);
+    }
+    fetching = null;
+  };
+  const look = () => {
+    wanted = true;
+    fetching ??= fetchIt();
+  };
+  const ended = new AbortController();
+  const listen = async () => {
+    while (going()) {
+      try {
+        const response = await fetch(`${address}/api/live`, { signal: ended.signal });
+        if (!response.ok) throw new Error(String(response.status));
+        lines++;
+        let rest = '';
+        for await (const text of response.body.pipeThrough(new TextDecoderStream())) {
+          const blocks = (rest + text).split('\n\n');
+          rest = blocks.pop();
+          for (const block of blocks) if (block.includes('event: hello') || block.includes(jobId)) look();
+        }
+      } catch {
+        // Lost: it is taken up again.
+      }
+      await pause(BACK_MS);
+    }
+  };
+  const line = listen();
+  while (going()) await pause(50);
+  return {
+    jobId,
+    /** Nothing is stored any more: what comes in now is the last. */
+    async settled(ms) {
+      await pause(ms);
+      ended.abort();
+      await line;
+      await fetching;
+      return { jobId, shown, lines };
+    },
+  };
 }

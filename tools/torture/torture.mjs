@@ -10,16 +10,18 @@ import { freePort, postgres } from '../postgres.mjs';
 import { DEMO_CARD, openShop } from '../shop.mjs';
 import { faultsOf, longAbsence } from './faults.mjs';
 import { fullDisk } from './full-disk.mjs';
+import { openMany } from './many.mjs';
 import { readingOf } from './people.mjs';
 import { randomOf } from './random.mjs';
 
 const MANY = 200;
 const WRITERS = 8;
 const EDITORS = 4;
+const WATCHERS = 4;
 const FUZZED = 22_000;
 /** Well again so long after whatever broke is back, on a machine that does nothing else. */
 const HEALED_MS = 2000;
-/** Those of the server's pool, and the one that listens. */
+/** Of each server: those of its pool, and the one that listens. */
 const CONNECTIONS = 11;
 const GIVEN_UP_MS = 60_000;
 const pause = (ms) => new Promise((r) => setTimeout(r, ms));
@@ -75,11 +77,11 @@ async function sendReading(address, { jobId, placeId, instrumentId, personId }, 
 }
 
 /** Milliseconds until the server says that it is well. */
-async function untilWell(address) {
+async function untilWell({ address, well }) {
   const from = performance.now();
+  const asked = well ?? (async () => (await fetch(`${address}/api/health`, { signal: AbortSignal.timeout(5000) }).catch(() => null))?.ok);
   while (performance.now() - from < GIVEN_UP_MS) {
-    if ((await fetch(`${address}/api/health`, { signal: AbortSignal.timeout(5000) }).catch(() => null))?.ok)
-      return performance.now() - from;
+    if (await asked()) return performance.now() - from;
     await pause(20);
   }
   return Infinity;
@@ -113,7 +115,7 @@ async function breakThings(shop, people, { count, random, long }) {
     expected = false;
     const pid = shop.pid();
     await fault.run();
-    const ms = await untilWell(shop.address);
+    const ms = await untilWell(shop);
     healed.push({ name: fault.name, ms });
     if (!expected && (shop.pid() !== pid || !shop.serverUp())) {
       deaths++;
@@ -127,16 +129,19 @@ async function breakThings(shop, people, { count, random, long }) {
 }
 
 /** What was stored, held against what was acknowledged. */
-function compare(shop, { acknowledged, edits }, editedJobs) {
+function compare(shop, { acknowledged, edits, screens }, editedJobs) {
   const kept = shop.db.ask('iron_patch', `select text from readings where text ~ '^39[.]9[0-9]{8}$'`).trim().split('\n').filter(Boolean);
   const there = new Set(kept);
   const acked = new Set(acknowledged);
   const steps = editedJobs.map((id) => Number(shop.db.ask('iron_patch', `select split_part(title, ' ', 2) from jobs where id = '${id}'`)));
+  const versions = new Map(editedJobs.map((id) => [id, Number(shop.db.ask('iron_patch', `select version from jobs where id = '${id}'`))]));
   const made = edits.reduce((sum, e) => sum + e.steps, 0);
   return {
     lost: acknowledged.filter((t) => !there.has(t)).length,
     doubled: kept.length - there.size,
     unasked: kept.filter((t) => !acked.has(t)).length,
+    stale: screens.filter((s) => s.shown !== versions.get(s.jobId)).length,
+    lines: screens.reduce((sum, s) => sum + s.lines, 0),
     stepsMade: made,
     stepsThere: steps.reduce((sum, n) => sum + n, 0),
     connections: Number(shop.db.ask('postgres', `select count(*) from pg_stat_activity where usename = 'iron_patch_app'`)),
@@ -146,7 +151,7 @@ function compare(shop, { acknowledged, edits }, editedJobs) {
 const ranked = (values, share) => values.toSorted((a, b) => a - b)[Math.min(Math.floor(values.length * share), values.length - 1)];
 const figure = (ms) => `${Math.round(ms)} ms`;
 
-function report({ healed, deaths }, { acknowledged, edits, tally }, found, healedMs) {
+function report({ healed, deaths }, { acknowledged, edits, tally }, found, { healedMs, processes }) {
   const times = healed.map((h) => h.ms);
   console.log(
     `  ${acknowledged.length} readings acknowledged by ${WRITERS} writers: ${found.lost} lost, ${found.doubled} doubled, ${found.unasked} that nobody sent`,
@@ -160,8 +165,9 @@ function report({ healed, deaths }, { acknowledged, edits, tally }, found, heale
       `${tally.hung} hung, slowest answer ${figure(tally.slowestMs)}`,
   );
   console.log(
-    `  the server died by itself ${deaths} times; ${found.connections} connections to the database at the end, of ${CONNECTIONS}`,
+    `  the server died by itself ${deaths} times; ${found.connections} connections to the database at the end, of ${processes * CONNECTIONS}`,
   );
+  console.log(`  ${found.stale} of ${WATCHERS} screens stale in the end; their lines were taken up ${found.lines} times`);
   console.log(
     `  well again after a fault: median ${figure(ranked(times, 0.5))}, 95 of 100 ${figure(ranked(times, 0.95))}, longest ${figure(Math.max(...times))}`,
   );
@@ -180,11 +186,12 @@ function report({ healed, deaths }, { acknowledged, edits, tally }, found, heale
     deaths,
     tally.strange.length,
     slow.length,
-    Math.max(0, found.connections - CONNECTIONS),
+    Math.max(0, found.connections - processes * CONNECTIONS),
+    found.stale,
   ];
   if (acknowledged.length === 0 || found.stepsMade === 0) throw new Error('Nothing was stored: this proves nothing.');
   if (wrong.some((n) => n > 0)) throw new Error('The torture found something: see above.');
-  console.log('  Nothing was lost, doubled or overwritten; nothing hung.');
+  console.log('  Nothing was lost, doubled or overwritten; nothing hung, no screen was stale.');
 }
 
 /** Requests of every wrong kind over all routes, by the test that knows them. */
@@ -213,18 +220,22 @@ const numberAfter = (args, name, usual) => {
   return value;
 };
 
+const opened = (processes, options) => (processes > 1 ? openMany(options, processes) : openShop(options));
+
 /** Faults of all kinds under a shop of its own while eight people read and four change the same jobs; tells figures, throws where something was wrong. */
 export async function torture(args) {
   const count = numberAfter(args, '--faults', MANY);
   const seed = numberAfter(args, '--seed', 1 + (Date.now() % 1_000_000));
   const healedMs = numberAfter(args, '--healed', HEALED_MS);
+  const processes = numberAfter(args, '--processes', 1);
   const whole = count >= MANY;
   buildAll();
-  console.log(`Torture: ${count} faults, seed ${seed}`);
+  console.log(`Torture: ${count} faults, seed ${seed}, ${processes} server${processes > 1 ? 's behind a proxy' : ''}`);
   const directory = mkdtempSync(join(tmpdir(), 'iron-patch-torture-'));
-  const shop = await openShop({
+  const shop = await opened(processes, {
     directory,
     card: DEMO_CARD,
+    signIn: 'pick',
     port: await freePort(),
     dbPort: await freePort(),
     log: join(directory, 'server.log'),
@@ -234,7 +245,8 @@ export async function torture(args) {
     for (let i = 0; i < WRITERS; i++) places.push(await makeJob(shop.address, `Pin ${i}`));
     const edited = [await makeJob(shop.address, 'Step 0'), await makeJob(shop.address, 'Step 0')];
     const editors = Array.from({ length: EDITORS }, (_, i) => ({ jobId: edited[i % 2].jobId, personId: i < 2 ? 'tomas' : 'ines' }));
-    const told = JSON.stringify({ address: shop.address, seed, writers: places, editors });
+    const watchers = Array.from({ length: WATCHERS }, (_, i) => ({ jobId: edited[i % 2].jobId }));
+    const told = JSON.stringify({ address: shop.address, seed, writers: places, editors, watchers });
     const people = fork(fileURLToPath(new URL('people-process.mjs', import.meta.url)), [told]);
     try {
       const result = once(people, 'message');
@@ -246,7 +258,7 @@ export async function torture(args) {
         work,
         edited.map((e) => e.jobId),
       );
-      report(broken, work, found, healedMs);
+      report(broken, work, found, { healedMs, processes });
     } finally {
       people.kill();
     }
@@ -254,7 +266,7 @@ export async function torture(args) {
     await shop.close();
     rmSync(directory, { recursive: true, force: true });
   }
-  if (!whole) return;
+  if (!whole || processes > 1) return;
   console.log('A full disk');
   await fullDisk(makeJob, sendReading);
   await fuzz(FUZZED);
