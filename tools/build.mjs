@@ -58,6 +58,7 @@ export const bundle = (entry, out) =>
       '--external:pdfkit',
       '--external:fontkit',
       '--external:csv-parse',
+      '--external:yazl',
       '--external:yup',
       '--external:sharp',
       '--external:qrcode',

@@ -9,6 +9,7 @@ export default {
   setupFilesAfterEnv: ['<rootDir>/src/testing/setup-jest.ts'],
   testMatch: ['<rootDir>/src/**/*.spec.ts'],
   moduleNameMapper: {
+    '^csv-parse/browser/esm/sync$': `${root}/node_modules/csv-parse/dist/cjs/sync.cjs`,
     '\\.worker-factory$': '<rootDir>/src/testing/no-worker.ts',
     '^@iron-patch/core$': `${root}/core/src/index.ts`,
     '^@iron-patch/core/testing$': `${root}/core/src/repair/job/testing.ts`,

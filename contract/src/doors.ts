@@ -21,6 +21,8 @@ const WRITES: readonly (readonly [method: string, path: string, door: Door])[] =
   ['PUT', routes.person(ANY), 'accounts'],
   ['PUT', routes.shopCard, 'shop'],
   ['PUT', routes.rates, 'shop'],
+  ['POST', routes.oldLists, 'shop'],
+  ['POST', routes.oldListWithdrawal(ANY), 'shop'],
   ['PUT', routes.machine(ANY), 'shop'],
   ['PUT', routes.houseRule(ANY), 'shop'],
   ['POST', routes.houseRulePreview(ANY), 'look'],
@@ -63,6 +65,7 @@ const LOOKS: readonly (readonly [path: string, door: Door])[] = [
   [routes.session, 'open'],
   [routes.accounts, 'accounts'],
   [routes.audit, 'accounts'],
+  [routes.everything, 'shop'],
 ];
 
 const SEGMENT = '[^/]+';

@@ -75,7 +75,7 @@ const ISO_DATE = /^\d{4}-\d{2}-\d{2}$/;
 const FIRST_DAY = '0001-01-01';
 
 /** A day of the calendar: 2026-02-30 is none, and there was no year 0. */
-function isDate(text: string): boolean {
+export function isDate(text: string): boolean {
   const at = new Date(`${text}T00:00:00Z`);
   return ISO_DATE.test(text) && text >= FIRST_DAY && !Number.isNaN(at.getTime()) && at.toISOString().startsWith(text);
 }

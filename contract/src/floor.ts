@@ -1,4 +1,4 @@
-import type { SawNeed, StationStanding, ToDo } from '@iron-patch/core';
+import type { LedgerCard, SawNeed, StationStanding, ToDo } from '@iron-patch/core';
 
 /** Where a job stands. */
 export interface Standing {
@@ -14,6 +14,8 @@ export interface Standing {
   readonly saws?: readonly SawNeed[];
   /** What it still takes, for the run order. Absent where nothing is. */
   readonly toDo?: ToDo;
+  /** What it is found by once it is handed back. Absent before. */
+  readonly ledger?: LedgerCard;
 }
 
 /** A job as the floor shows it. */

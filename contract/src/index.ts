@@ -33,6 +33,8 @@ export { shopSettingsInput, type ShopSettingsInput } from './shop-settings';
 export { instrumentCheckInput, instrumentInput, MOST_BIAS_MM, type InstrumentCheckInput, type InstrumentInput } from './instrument';
 export { MOST_PHOTO_BYTES, PHOTO_SIZES, PHOTO_TYPES, photoInput, type PhotoInput, type PhotoSize } from './photo';
 export { checkBundle, MOST_BUNDLE_BYTES } from './bundle';
+export { isDate } from './fields';
+export { oldListInput, type OldListInput } from './old-list';
 export { noteInput, type NoteInput } from './note';
 export { FLOOR_SEARCH } from './floor';
 export * from './wire';

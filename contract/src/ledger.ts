@@ -1,16 +1,23 @@
-/** A job that was handed back, as the ledger has it. */
+import type { LedgerSize } from '@iron-patch/core';
+
+/** A job that was handed back, or one of an old list, as the ledger has it. */
 export interface LedgerRow {
-  readonly jobId: string;
-  readonly number: number;
+  /** Null for one of an old list: there is no sheet of it. */
+  readonly jobId: string | null;
+  /** As the list has it where it is of one; empty where that says none. */
+  readonly number: string;
   readonly title: string;
   readonly customerName: string;
   readonly machine: string;
-  readonly returnedAt: string;
+  /** Day of the shop's calendar; null where an old list does not say it. */
+  readonly returnedOn: string | null;
   /** Handed over as not to be used yet. */
   readonly notPassed: boolean;
   readonly cause: string;
   readonly route: string;
   readonly lesson: string;
+  /** Sizes of it that are the one that was looked for. */
+  readonly sizes: readonly LedgerSize[];
   /** Jobs in which it came back. */
   readonly cameBack: readonly { readonly jobId: string; readonly number: number }[];
 }

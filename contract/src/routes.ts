@@ -39,6 +39,10 @@ export const routes = {
   search: '/api/search',
   ledger: '/api/ledger',
   ledgerSums: '/api/ledger/sums',
+  oldLists: '/api/ledger/old-lists',
+  oldListWithdrawal: (id: string) => `/api/ledger/old-lists/${id}/withdrawal`,
+  /** Everything that is on record, packed. */
+  everything: '/api/everything.zip',
   floor: '/api/floor',
   floorRows: '/api/floor/rows',
   promised: '/api/floor/promised',

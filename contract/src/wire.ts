@@ -10,6 +10,7 @@ export {
   type PromisedJob,
   type Standing,
 } from './floor';
+export type { OldListResource } from './old-list-resource';
 export { LEDGER, type LedgerCount, type LedgerPage, type LedgerRow, type LedgerSums } from './ledger';
 export type { RunOrderPage } from './run-order';
 export type { SawJob, SawnAnswer } from './saw';

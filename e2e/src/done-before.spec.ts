@@ -1,3 +1,6 @@
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { seriousProblems } from './support/axe';
 import { anEmptyBench } from './support/empty-bench';
 
@@ -27,5 +30,28 @@ it('the next of its kind is told what was done, and the lesson', async () => {
   await page.click('Say so');
   await page.sees('This is that one, come back: Seized again');
   await page.sees('Came back as 1002');
+  expect(await seriousProblems(page)).toEqual([]);
+});
+
+it('an old list comes in by its columns, is found by a size, and goes out with everything else', async () => {
+  const { page, shop } = bench();
+  const file = join(mkdtempSync(join(tmpdir(), 'old-list-')), 'cards.csv');
+  writeFileSync(file, 'Job no;Date;Customer;Machine;What;Work done\n17;4.12.2019;Orchard;Winch 2;Winch shaft;new shaft, 25 k6 seat\n');
+  await page.click('Ledger');
+  await page.sees('1 job handed back');
+  await page.click('Bring in an old list');
+  await (await page.css('input[type=file]')).sendKeys(file);
+  await page.sees('Winch shaft');
+  expect(await seriousProblems(page)).toEqual([]);
+  await page.click('Bring in 1 job');
+  await page.sees('1 job of cards.csv in the ledger.');
+  await page.click('Ledger');
+  await page.fill('What to look for in the ledger', '25 k6 seat');
+  await page.sees('1 job found.');
+  await page.sees('from an old list');
+  await page.run(`window.taken = 0; HTMLAnchorElement.prototype.click = function () { window.taken = this.download; };`);
+  await page.click('Take everything out');
+  await page.until('the file', () => page.run<boolean>('return /^iron-patch-.*\\.zip$/.test(window.taken)'));
+  expect(await shop.query('select title from old_jobs')).toEqual([{ title: 'Winch shaft' }]);
   expect(await seriousProblems(page)).toEqual([]);
 });

@@ -15,6 +15,7 @@ import { components } from './components';
 import type { Pool } from './db';
 import { mountDocuments } from './documents';
 import { places } from './places';
+import { mountEverything } from './everything';
 import { mountFloor } from './floor';
 import { mountHouseRules } from './house-rules';
 import {
@@ -37,6 +38,7 @@ import { mountLedger } from './ledger';
 import type { LiveHub } from './live';
 import { machines } from './machines';
 import { mountNotes } from './notes';
+import { mountOldLists } from './old-lists';
 import { people } from './people';
 import { mountPhotos } from './photos';
 import { mountProofs } from './proofs';
@@ -165,7 +167,9 @@ export function createApp({ pool, live, log, standings, bench, webDirectory, ...
   mountHouseRules(app, pool, { standings, bench });
   mountFloor(app, pool, standings);
   mountSearch(app, pool);
-  mountLedger(app, pool, { timeZone });
+  mountLedger(app, pool, { timeZone, standings });
+  mountOldLists(app, pool);
+  mountEverything(app, pool, { timeZone });
   mountJobs(app, pool);
   mountSheets(app, pool);
   mountAlike(app, pool);

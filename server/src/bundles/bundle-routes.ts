@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { bundleOf, type BundlePhoto } from '@iron-patch/core';
 import { checkBundle, MOST_BUNDLE_BYTES, routes } from '@iron-patch/contract';
 import express, { type Express } from 'express';
-import type { Pool } from '../db';
+import type { Db, Pool } from '../db';
 import { idIn, invalid, personOf, plainBody, recordOnce } from '../http';
 import { pixelsOf } from '../photos';
 import { loadSheet } from '../sheets';
@@ -21,17 +21,20 @@ export function mountBundleIn(app: Express, pool: Pool): void {
   );
 }
 
+/** A job as a file, with its photographs. */
+export async function bundleFile(db: Db, jobId: string): Promise<{ readonly name: string; readonly text: string }> {
+  const sheet = await loadSheet(db, jobId);
+  const photos: BundlePhoto[] = [];
+  for (const { id, caption, markers } of sheet.photos) {
+    const jpeg = await pixelsOf(db, id, 'large');
+    if (jpeg) photos.push({ id, caption, markers, jpeg: jpeg.toString('base64') });
+  }
+  return { name: `job-${sheet.job.number}.json`, text: JSON.stringify(bundleOf(sheet, await loadShop(db), photos), null, 1) };
+}
+
 export function mountBundleOut(app: Express, pool: Pool): void {
   app.get(routes.bundle(':id'), async (req, res) => {
-    const sheet = await loadSheet(pool, idIn(req, 'job'));
-    const photos: BundlePhoto[] = [];
-    for (const { id, caption, markers } of sheet.photos) {
-      const jpeg = await pixelsOf(pool, id, 'large');
-      if (jpeg) photos.push({ id, caption, markers, jpeg: jpeg.toString('base64') });
-    }
-    res
-      .attachment(`job-${sheet.job.number}.json`)
-      .type('application/json')
-      .send(JSON.stringify(bundleOf(sheet, await loadShop(pool), photos), null, 1));
+    const { name, text } = await bundleFile(pool, idIn(req, 'job'));
+    res.attachment(name).type('application/json').send(text);
   });
 }

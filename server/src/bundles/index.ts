@@ -1,1 +1,1 @@
-export { mountBundleIn, mountBundleOut } from './bundle-routes';
+export { bundleFile, mountBundleIn, mountBundleOut } from './bundle-routes';

@@ -7,7 +7,7 @@ grant select on all tables in schema public to iron_patch_app;
 grant usage on all sequences in schema public to iron_patch_app;
 -- Only added to.
 grant insert on
-  audit, bar_counts, choices, house_rule_changes, instrument_checks, kept_cards, notes, photo_pixels, proofs, quote_answers, quote_links, quote_questions, quote_withdrawals, quotes, rates, readings,
+  audit, bar_counts, choices, house_rule_changes, instrument_checks, kept_cards, notes, old_jobs, old_list_withdrawals, old_lists, photo_pixels, proofs, quote_answers, quote_links, quote_questions, quote_withdrawals, quotes, rates, readings,
   releases
   to iron_patch_app;
 -- Changed, and never taken away.

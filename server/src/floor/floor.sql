@@ -11,12 +11,12 @@ with chosen as (
         (select k.standing -> 'next' ->> 'waitsFor' from standing_cards k where k.job_id = s.job_id)))) = 0))
   order by s.urgency, j.promised_on nulls last, j.number
   limit $3)
-select j.id, j.number, j.title, j.machine, j.promised_on as "promisedOn", j.hazards, c.name as "customerName", k.standing - 'saws' - 'toDo' as standing, chosen.found
+select j.id, j.number, j.title, j.machine, j.promised_on as "promisedOn", j.hazards, c.name as "customerName", k.standing - 'saws' - 'toDo' - 'ledger' as standing, chosen.found
 from chosen join jobs j on j.id = chosen.job_id join customers c on c.id = j.customer_id left join standing_cards k on k.job_id = j.id
 order by chosen.urgency, j.promised_on nulls last, j.number
 
 -- :name rows
-select j.id, j.number, j.title, j.machine, j.promised_on as "promisedOn", j.hazards, c.name as "customerName", k.standing - 'saws' - 'toDo' as standing
+select j.id, j.number, j.title, j.machine, j.promised_on as "promisedOn", j.hazards, c.name as "customerName", k.standing - 'saws' - 'toDo' - 'ledger' as standing
 from jobs j join customers c on c.id = j.customer_id left join standing_cards k on k.job_id = j.id
 where j.id = any ($1::uuid[])
 

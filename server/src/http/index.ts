@@ -19,6 +19,6 @@ export { did } from './did';
 export { digestOf } from './digest';
 export { doors, linksLimited, uploadsLimited, writesLimited } from './doors';
 export { plainBody } from './plain-body';
-export { askedIn, bodyOf, checkedBy, idIn, isId, upToIn, versionBefore, ifMatch, wordsIn } from './input';
+export { askedIn, bodyOf, checkedBy, idIn, isId, upToIn, recordIdIn, versionBefore, ifMatch, wordsIn } from './input';
 export { mountEditable, type Editable } from './editable';
 export { mountShopRecord, shopIdIn, type ShopRecord } from './shop-record';

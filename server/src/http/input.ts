@@ -1,7 +1,7 @@
-import { check, versionOf } from '@iron-patch/contract';
+import { check, HEADERS, versionOf } from '@iron-patch/contract';
 import type { Request } from 'express';
 import type { AnyObjectSchema, InferType } from 'yup';
-import { conditionNeeded, invalid, notFound } from './http-problem';
+import { conditionNeeded, invalid, keyNeeded, notFound } from './http-problem';
 
 /** What was sent, checked by the contract's schema; every problem at once otherwise. */
 export function checkedBy<S extends AnyObjectSchema>(schema: S, sent: unknown): InferType<S> {
@@ -46,5 +46,12 @@ export const isId = (text: string): boolean => UUID.test(text);
 export function idIn(req: Request, what: string): string {
   const id = String(req.params['id']);
   if (!isId(id)) throw notFound(what);
+  return id;
+}
+
+/** The key of a new record, which is its id: what is sent twice is made once. */
+export function recordIdIn(req: Request): string {
+  const id = req.get(HEADERS.idempotencyKey) ?? '';
+  if (!isId(id)) throw keyNeeded();
   return id;
 }

@@ -1,22 +1,60 @@
-import { LEDGER, routes, type LedgerCount, type LedgerPage, type LedgerRow, type LedgerSums } from '@iron-patch/contract';
-import type { Express } from 'express';
+import { isDate, LEDGER, routes, type LedgerCount, type LedgerPage, type LedgerRow, type LedgerSums } from '@iron-patch/contract';
+import { askedSizes, type AskedSize } from '@iron-patch/core/terms/quantity';
+import type { Express, Request } from 'express';
 import { comebacksOf } from '../alike';
 import { atOneMoment, statements, type Db, type Pool } from '../db';
-import { upToIn, wordsIn } from '../http';
+import { askedIn, isId, upToIn, wordsIn } from '../http';
+import type { Standings } from '../standings';
 import sql from './ledger.sql';
 
 const q = statements(sql, ['page', 'counts', 'promised']);
 
 type Row = Omit<LedgerRow, 'cameBack'> & { readonly found: number };
 
+/** What PostgreSQL's text search takes as it is typed; it passes over other signs. */
+const PLAIN_WORD = /^[\p{L}\p{N}][\p{L}\p{N}./-]*$/u;
+
 /** A word as PostgreSQL looks for it within others; signs that stand for any letter there mean themselves. */
 const patternOf = (word: string): string => `%${word.replace(/[\\%_]/g, '\\$&')}%`;
 
-async function ledger(db: Db, words: readonly string[], upTo: number): Promise<LedgerPage> {
-  const found = (await db.query<Row>(q.page, [words.map(patternOf), upTo])).rows;
+/** What is looked for: words, days of the shop's calendar, the machine of a job. */
+interface Question {
+  readonly words: readonly string[];
+  readonly from: string | null;
+  readonly to: string | null;
+  readonly machineOf: string | null;
+  readonly upTo: number;
+  readonly timeZone: string;
+}
+
+/** The first word that is a size, alone or with a unit after it, as the bounds of what it may mean, and the words that are left. */
+function sizeIn(words: readonly string[]): { readonly sizes: readonly AskedSize[]; readonly rest: readonly string[] } {
+  for (let n = 0; n < words.length; n++)
+    for (const length of [2, 1]) {
+      const sizes = askedSizes(words.slice(n, n + length).join(' '));
+      if (n + length <= words.length && sizes.length) return { sizes, rest: [...words.slice(0, n), ...words.slice(n + length)] };
+    }
+  return { sizes: [], rest: [] };
+}
+
+async function ledger(db: Db, { words, from, to, machineOf, upTo, timeZone }: Question): Promise<LedgerPage> {
+  const { sizes, rest } = sizeIn(words);
+  const asked = [
+    words.map(patternOf),
+    upTo,
+    sizes.map((s) => s.fromMm),
+    sizes.map((s) => s.toMm),
+    rest.map(patternOf),
+    from,
+    to,
+    timeZone,
+    machineOf,
+    words.every((w) => PLAIN_WORD.test(w)) ? words : [],
+  ];
+  const found = (await db.query<Row>(q.page, asked)).rows;
   const back = await comebacksOf(
     db,
-    found.map((r) => r.jobId),
+    found.flatMap((r) => r.jobId ?? []),
   );
   return {
     rows: found.map(({ found: _, ...row }) => ({
@@ -36,10 +74,30 @@ async function sums(db: Db, timeZone: string): Promise<LedgerSums> {
   };
 }
 
-/** Everything that was handed back: looked for by words; and what all of it comes to by cause, by route, by promise. */
-export function mountLedger(app: Express, pool: Pool, { timeZone }: { readonly timeZone: string }): void {
+/** A day that is asked for; null where it is none. */
+function dayIn(req: Request, name: string): string | null {
+  const day = askedIn(req, name);
+  return isDate(day) ? day : null;
+}
+
+/** Everything that was handed back: looked for by words, size, day and machine; and what all of it comes to by cause, by route, by promise. */
+export function mountLedger(
+  app: Express,
+  pool: Pool,
+  { timeZone, standings }: { readonly timeZone: string; readonly standings: Standings },
+): void {
   app.get(routes.ledger, async (req, res) => {
-    res.json(await atOneMoment(pool, (db) => ledger(db, wordsIn(req, LEDGER), upToIn(req, LEDGER))));
+    const machineOf = askedIn(req, 'machineOf');
+    const question = {
+      words: wordsIn(req, LEDGER),
+      from: dayIn(req, 'from'),
+      to: dayIn(req, 'to'),
+      machineOf: isId(machineOf) ? machineOf : null,
+      upTo: upToIn(req, LEDGER),
+      timeZone,
+    };
+    await standings.refreshChanged();
+    res.json(await atOneMoment(pool, (db) => ledger(db, question)));
   });
 
   app.get(routes.ledgerSums, async (_req, res) => {

@@ -1,5 +1,6 @@
 import { routes, type LedgerPage, type LedgerSums } from '@iron-patch/contract';
-import { caller, makeJob, type Caller } from '../testing/caller';
+import { randomUUID } from 'node:crypto';
+import { caller, makeJob, readingBody, type Caller, type MadeJob } from '../testing/caller';
 import { openTestShop, type TestShop } from '../testing/test-database';
 
 let shop: TestShop;
@@ -10,8 +11,8 @@ beforeAll(async () => {
 });
 afterAll(() => shop.close());
 
-const ledger = async (find = '', upTo = ''): Promise<LedgerPage> =>
-  (await call.get(`${routes.ledger}?find=${encodeURIComponent(find)}&upTo=${upTo}`)).body as LedgerPage;
+const ledger = async (find = '', upTo = '', more = ''): Promise<LedgerPage> =>
+  (await call.get(`${routes.ledger}?find=${encodeURIComponent(find)}&upTo=${upTo}${more}`)).body as LedgerPage;
 const sums = async (): Promise<LedgerSums> => (await call.get(routes.ledgerSums)).body as LedgerSums;
 /** Stores a choice past the guards of its key: what they ask for has its own tests. */
 const choose = (jobId: string, key: string, version: number, value: unknown, at = '2026-11-20T10:00:00Z') =>
@@ -101,6 +102,66 @@ it('follows a customer and a job that are called otherwise, and one that is take
   await choose(jobId, 'returned', 4, null);
 });
 
+describe('what it is found by', () => {
+  const HANDED = { lesson: '', stillToDo: '', outcome: 'passed', beforeUse: '', unproved: '', undone: '' };
+  let made: MadeJob;
+  beforeAll(async () => {
+    made = await makeJob(call, {
+      title: 'Loader tilt',
+      customerName: 'Quarry',
+      machine: 'Loader 7',
+      complaint: 'knocks; plate says QX-4471',
+    });
+    await call.post(routes.readings(made.jobId), readingBody(made.bodyId, '31.93'));
+    await call.post(routes.readings(made.jobId), readingBody(made.boreId, '33.18', { instrumentId: 'tele' }));
+    const value = { findingId: 'bent', componentId: made.pinId, placeId: null, atMm: null, clockDeg: null, words: '', removed: false };
+    await call.put(routes.choice(made.jobId, `finding:${randomUUID()}`), { value, reason: '' }, '*');
+    await choose(made.jobId, 'returned', 1, HANDED, '2026-11-22T10:00:00Z');
+  });
+  const found = async (text: string, more = ''): Promise<string[]> => (await ledger(text, '', more)).rows.map((r) => r.title);
+
+  it('sizes that were read, as closely as they are typed, in either unit, together with their words', async () => {
+    for (const text of ['31.93', '31.9', '31.93 mm', '1.257 in', '31.93 body', 'body 31.93', 'loader 31.93', '33.2 bore'])
+      expect([text, await found(text)]).toEqual([text, ['Loader tilt']]);
+    // The bore is not the size of the body, and 31.93 in is no size of it.
+    for (const text of ['31.93 bore', '31.95', '31.93 in', '33.2 body']) expect([text, await found(text)]).toEqual([text, []]);
+    expect((await ledger('31.93')).rows[0]!.sizes).toEqual([
+      { name: 'Hinge pin, Body', mm: expect.closeTo(31.93, 2), kind: 'found', words: '' },
+    ]);
+    expect((await ledger('loader')).rows[0]!.sizes).toEqual([]);
+  });
+
+  it('fault, complaint, material and the names of its parts', async () => {
+    for (const text of ['bent', 'qx-4471', 'hinge pin quarry', 'barrel bore bent'])
+      expect([text, await found(text)]).toEqual([text, ['Loader tilt']]);
+    expect(await found('bent gland')).toEqual([]);
+  });
+
+  it('the day that it was handed back, by the calendar of the shop', async () => {
+    expect(await found('loader', '&from=2026-11-22&to=2026-11-22')).toEqual(['Loader tilt']);
+    expect(await found('loader', '&from=2026-11-23')).toEqual([]);
+    expect(await found('loader', '&to=2026-11-21')).toEqual([]);
+    for (const odd of ['&from=2026-02-30', '&from=x', '&to=', '&from=a&from=b', '&machineOf=x'])
+      expect(await found('loader', odd)).toEqual(['Loader tilt']);
+  });
+
+  it('its machine, where that is the same customer’s', async () => {
+    const again = await makeJob(call, { title: 'Loader lift', customerName: 'Quarry', machine: ' loader 7' });
+    const other = await makeJob(call, { title: 'Not theirs', customerName: 'Others', machine: 'Loader 7' });
+    await choose(other.jobId, 'returned', 1, HANDED);
+    expect(await found('', `&machineOf=${again.jobId}`)).toEqual(['Loader tilt']);
+    expect(await found('', `&machineOf=${randomUUID()}`)).toEqual([]);
+  });
+
+  it('goes with the job when it is taken up again', async () => {
+    await choose(made.jobId, 'returned', 2, null);
+    expect([await found('31.93'), await found('qx-4471')]).toEqual([[], []]);
+    await choose(made.jobId, 'returned', 3, HANDED);
+    expect(await found('31.93')).toEqual(['Loader tilt']);
+    await choose(made.jobId, 'returned', 4, null);
+  });
+});
+
 it('answers soon among ten thousand that were handed back', async () => {
   for (let from = 0; from < 10_000; from += 500)
     await shop.pool.query(
@@ -114,16 +175,30 @@ it('answers soon among ten thousand that were handed back', async () => {
                           ('considered:x', '{"name": "new shaft", "state": "chosen", "removed": false}')) said (key, value)`,
       [from],
     );
+  await shop.pool.query(
+    `insert into ledger_cards (job_id, words)
+     select id, to_tsvector('simple', title || ' ' || machine || ' hinge pin bearing bronze worn one side ' || number || ' ' || md5(id::text)) from jobs
+     on conflict do nothing`,
+  );
+  await shop.pool.query(
+    `insert into ledger_sizes (job_id, name, mm, kind, said)
+     select j.id, 'Pin, seat ' || n, 20 + (j.number % 400) * 0.1 + n, 'made', 'k6' from jobs j, generate_series(1, 8) n`,
+  );
+  // Worked out already: nothing is caught up with beside what is asked.
+  await shop.pool.query('update standings set of_change = changed, urgency = 2');
   await shop.pool.query('analyze');
-  const times: number[] = [];
-  // The best of seven: what it takes where the machine has nothing else to do.
-  for (let i = 0; i < 7; i++) {
-    const from = performance.now();
-    expect((await ledger('shaft 77')).found).toBeGreaterThan(0);
-    times.push(performance.now() - from);
-  }
+  const best = async (text: string): Promise<number> => {
+    const times: number[] = [];
+    // The best of seven: what it takes where the machine has nothing else to do.
+    for (let i = 0; i < 7; i++) {
+      const from = performance.now();
+      expect((await ledger(text)).found).toBeGreaterThan(0);
+      times.push(performance.now() - from);
+    }
+    return Math.min(...times);
+  };
+  for (const text of ['shaft 77', '25 k6 seat', 'bronze baler one', '']) expect([text, (await best(text)) < 100]).toEqual([text, true]);
   const from = performance.now();
   expect((await sums()).causes[0]).toEqual({ id: 'dry', jobs: 10_002, cameBack: 1 });
   expect(performance.now() - from).toBeLessThan(1000);
-  expect(Math.min(...times)).toBeLessThan(100);
 }, 60_000);

@@ -1,15 +1,13 @@
 import type { PhotoRecord, Problem } from '@iron-patch/core';
-import { HEADERS, MOST_PHOTO_BYTES, PHOTO_SIZES, photoInput, routes, type PhotoInput } from '@iron-patch/contract';
+import { MOST_PHOTO_BYTES, PHOTO_SIZES, photoInput, routes, type PhotoInput } from '@iron-patch/contract';
 import express, { type Express } from 'express';
 import pLimit from 'p-limit';
 import type { Db, Pool } from '../db';
-import { bodyOf, changedByAnother, changeOnce, idIn, ifMatch, invalid, keyNeeded, notFound, personOf, recordOnce } from '../http';
+import { bodyOf, changedByAnother, changeOnce, idIn, ifMatch, invalid, notFound, personOf, recordIdIn, recordOnce } from '../http';
 import { jobById } from '../jobs';
 import { placesOf } from '../places';
 import { insertPhoto, photoById, pixelsOf, removePhoto, updatePhoto } from './photo-queries';
 import { readPicture } from './picture';
-
-const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/;
 
 /** A marker may stand for a place of the same job only. */
 async function checkMarkers(db: Db, jobId: string, { markers }: PhotoInput): Promise<void> {
@@ -34,8 +32,7 @@ export function mountPhotos(app: Express, pool: Pool): void {
 
   // The picture itself is the body; its id is the idempotency key, so that a picture sent twice is kept once.
   app.post(routes.photos(':id'), express.raw({ type: 'image/*', limit: MOST_PHOTO_BYTES }), async (req, res) => {
-    const id = req.get(HEADERS.idempotencyKey);
-    if (!id || !UUID.test(id)) throw keyNeeded();
+    const id = recordIdIn(req);
     await personOf(pool, req);
     await jobById(pool, idIn(req, 'job'));
     const picture = await inTurn(() => readPicture(Buffer.isBuffer(req.body) ? req.body : Buffer.alloc(0)));

@@ -1,14 +1,12 @@
-import { HEADERS, quoteInput, quoteLinkInput, quoteWithdrawalInput, routes, wallTime, type QuoteInput } from '@iron-patch/contract';
+import { quoteInput, quoteLinkInput, quoteWithdrawalInput, routes, wallTime, type QuoteInput } from '@iron-patch/contract';
 import { quoteCard, quoteState, workOut, type Problem, type QuoteRecord, type QuoteTold, type Repair } from '@iron-patch/core';
 import type { Express, Request } from 'express';
 import type { Db, Pool } from '../db';
-import { bodyOf, idIn, invalid, keyNeeded, personOf, recordOnce } from '../http';
+import { bodyOf, idIn, invalid, personOf, recordIdIn, recordOnce } from '../http';
 import { loadSheet } from '../sheets';
 import { loadShop } from '../shop';
 import { quotePaper } from './quote-paper';
 import { addLink, addQuote, quoteById, withdrawQuote } from './quote-queries';
-
-const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/;
 
 /** What a quote names is of its job as it stands, and it runs for a day at least. */
 function quoteProblems(
@@ -60,8 +58,7 @@ export function mountQuotes(app: Express, pool: Pool, { timeZone }: QuoteSetting
   };
 
   app.post(routes.quotes(':id'), (req, res) => {
-    const id = req.get(HEADERS.idempotencyKey);
-    if (!id || !UUID.test(id)) throw keyNeeded();
+    const id = recordIdIn(req);
     return recordOnce(pool, req, res, async (db) => ({ status: 201, body: await make(db, req, id) }));
   });
 

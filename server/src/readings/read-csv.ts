@@ -1,13 +1,7 @@
 import { CsvError, parse } from 'csv-parse/sync';
-import { asItWas, bad, good, type Outcome } from '@iron-patch/core';
+import { asItWas, bad, delimiterOf, good, type Outcome } from '@iron-patch/core';
 
 export type CsvRow = Readonly<Record<string, string>>;
-
-/** Comma or semicolon, whichever the header has more of: spreadsheets write both. */
-const delimiterOf = (text: string): string => {
-  const header = text.slice(0, text.indexOf('\n') < 0 ? undefined : text.indexOf('\n'));
-  return header.split(';').length > header.split(',').length ? ';' : ',';
-};
 
 /** A CSV file with a header row as records; a reason when it is no table. */
 export function readCsv(text: string): Outcome<CsvRow[]> {

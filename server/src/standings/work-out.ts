@@ -1,4 +1,4 @@
-import { calledOff, movedByShop, sawNeeds, workOut, type JobSheet, type MovedJob, type Shop } from '@iron-patch/core';
+import { calledOff, ledgerCard, movedByShop, sawNeeds, workOut, type JobSheet, type MovedJob, type Shop } from '@iron-patch/core';
 import type { Standing } from '@iron-patch/contract';
 
 /** Jobs to work out, as they are stored. */
@@ -17,8 +17,9 @@ export interface WorkedOut {
 function standingOf(sheet: JobSheet, shop: Shop): WorkedOut {
   const jobId = sheet.job.id;
   try {
-    const { stations, next, items, toDo } = workOut(sheet, shop);
+    const { stations, next, places, items, toDo } = workOut(sheet, shop);
     const off = calledOff(sheet) !== null;
+    const ledger = ledgerCard(sheet, places, items);
     const saws = off ? [] : sawNeeds(items, sheet);
     const standing = {
       stations,
@@ -26,6 +27,7 @@ function standingOf(sheet: JobSheet, shop: Shop): WorkedOut {
       ...(off ? { calledOff: true as const } : {}),
       ...(saws.length ? { saws } : {}),
       ...(toDo.acts.length ? { toDo } : {}),
+      ...(ledger ? { ledger } : {}),
     };
     return { jobId, standing, error: null };
   } catch (e) {

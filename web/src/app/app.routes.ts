@@ -24,6 +24,7 @@ export const appRoutes: Routes = [
     title: 'House rules',
     loadComponent: () => import('./house-rules/house-rules').then((m) => m.HouseRules),
   },
+  { path: 'ledger/old-lists', title: 'Old lists', loadComponent: () => import('./ledger/old-lists').then((m) => m.OldLists) },
   { path: 'ledger', title: 'Ledger', loadComponent: () => import('./ledger/ledger').then((m) => m.Ledger) },
   { path: 'run-order', title: 'Run order', loadComponent: () => import('./run-order/run-order').then((m) => m.RunOrder) },
   { path: 'find', title: 'Find', loadComponent: () => import('./find/find').then((m) => m.Find) },

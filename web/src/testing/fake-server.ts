@@ -4,6 +4,7 @@ import {
   type FloorJob,
   type LedgerPage,
   type LedgerSums,
+  type OldListResource,
   type ReadingInput,
   type RunOrderPage,
   type SawJob,
@@ -39,6 +40,8 @@ export class FakeServer {
   alike: readonly DoneBefore[] = [];
   /** The ledger, whatever is looked for in it. */
   ledger: LedgerPage & LedgerSums = { rows: [], found: 0, causes: [], routes: [], promised: { kept: 0, late: 0 } };
+  /** Lists of old jobs that came in. */
+  oldLists: readonly OldListResource[] = [];
   /** What all open jobs still take, and their order. */
   runOrder: RunOrderPage = { jobs: [], order: null, hours: null, calendar: { version: 0, madeAt: null } };
   /** What was chosen before under a key, newest first. */
@@ -102,6 +105,7 @@ export class FakeServer {
     const sheet = [this.sheet, ...this.others].find((x) => path === routes.sheet(x.job.id));
     if (sheet) return response(200, sheet);
     if (path === routes.alike(this.sheet.job.id)) return response(200, this.alike);
+    if (path === routes.oldLists) return response(200, this.oldLists);
     if (path.startsWith(routes.ledger)) return response(200, this.ledger);
     if (path.endsWith('/history')) return response(200, this.history);
     if (path.startsWith(routes.sheetRows(this.sheet.job.id))) return response(200, this.rows(new URL(path, 'http://here')));

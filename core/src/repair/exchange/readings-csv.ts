@@ -40,8 +40,8 @@ const FORMULA = /^[=+@\t\r]|^-(?!\d*\.?\d+$)/;
 /** A cell that was disarmed on its way out, as it was. */
 export const asItWas = (text: string): string => (text.startsWith("'") && FORMULA.test(text.slice(1)) ? text.slice(1) : text);
 
-/** Quotes a cell, and disarms one that a spreadsheet would take for a formula. */
-function cell(value: string | number | null): string {
+/** A cell of a CSV file (RFC 4180), quoted where it must be, and disarmed where a spreadsheet would take it for a formula; null is empty. */
+export function csvCell(value: string | number | null): string {
   const text = value === null ? '' : String(value);
   const safe = FORMULA.test(text) ? `'${text}` : text;
   return /[",\n\r;]/.test(safe) ? `"${safe.replaceAll('"', '""')}"` : safe;
@@ -72,7 +72,7 @@ export function readingsToCsv(sheet: JobSheet, shop: Shop): string {
       instrument: shop.instruments.find((i) => i.id === r.instrumentId)?.name ?? '',
       person: shop.people.find((p) => p.id === r.personId)?.name ?? '',
     };
-    return [READINGS_CSV_COLUMNS.map((c) => cell(CELLS[c](row))).join(',')];
+    return [READINGS_CSV_COLUMNS.map((c) => csvCell(CELLS[c](row))).join(',')];
   });
   return [READINGS_CSV_COLUMNS.join(','), ...rows, ''].join('\r\n');
 }

@@ -121,4 +121,5 @@ export {
   type QuoteTold,
 } from './quote';
 export { comebackOf, doneBefore, type ComebackChoice, type DoneBefore } from './done-before';
+export { ledgerCard, type LedgerCard, type LedgerSize } from './ledger-card';
 export { SIZE_SHARE, traitsOf, type JobTraits } from './likeness';

@@ -14,13 +14,13 @@ export type Leaning = 'to-come' | 'past';
 const pad = (n: number, digits = 2): string => String(n).padStart(digits, '0');
 
 /** Milliseconds of a day at midnight of UTC; NaN for a day that the calendar does not have. */
-function timeOf(year: number, month: number, day: number): number {
+export function timeOf(year: number, month: number, day: number): number {
   const iso = `${pad(year, 4)}-${pad(month)}-${pad(day)}`;
   const at = Date.parse(`${iso}T00:00:00Z`);
   return Number.isNaN(at) || new Date(at).toISOString().slice(0, 10) !== iso ? NaN : at;
 }
 
-const isoOf = (time: number): IsoDay => new Date(time).toISOString().slice(0, 10);
+export const isoOf = (time: number): IsoDay => new Date(time).toISOString().slice(0, 10);
 
 interface Parts {
   readonly day: number;
@@ -32,7 +32,8 @@ interface Parts {
 const yearOf = (text: string | undefined): number | null =>
   text === undefined || text === '' ? null : text.length <= 2 ? 2000 + Number(text) : Number(text);
 
-const monthOf = (word: string): number => MONTHS.indexOf(word.slice(0, 3)) + 1;
+/** 1 for `jan` and `january`; 0 where it is no month. */
+export const monthOf = (word: string): number => MONTHS.indexOf(word.slice(0, 3)) + 1;
 
 function partsOf(text: string): Parts | 'two-ways' | null {
   const iso = /^(\d{4})-(\d{1,2})-(\d{1,2})$/.exec(text);

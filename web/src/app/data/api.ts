@@ -1,9 +1,13 @@
-import { HttpClient } from '@angular/common/http';
+import { HttpClient, HttpContext, HttpEventType } from '@angular/common/http';
 import { inject, Injectable } from '@angular/core';
 import { etagOf, HEADERS } from '@iron-patch/contract/wire';
-import { firstValueFrom } from 'rxjs';
+import { filter, firstValueFrom, fromEvent, map, takeUntil, tap } from 'rxjs';
 import { refusalOf } from './answers';
+import { WITHIN_MS } from './http';
 import { newId } from './new-id';
+
+/** A shop of many years is packed within that, ms. */
+const PACKED_WITHIN_MS = 20 * 60_000;
 
 /** JSON over HTTP with the headers that the contract asks for. Everything rejects with an `ApiProblem` or a `NoAnswer`. */
 @Injectable({ providedIn: 'root' })
@@ -38,6 +42,24 @@ export class Api {
       'Content-Type': file.type,
       ...(person ? { [HEADERS.person]: person } : {}),
     });
+  }
+
+  /**
+   * Fetches a file of any size.
+   *
+   * @param given ends it early
+   * @param got is told how many bytes of it came
+   * @returns null where it was ended
+   */
+  file(path: string, given: AbortSignal, got: (bytes: number) => void): Promise<Blob | null> {
+    const context = new HttpContext().set(WITHIN_MS, PACKED_WITHIN_MS);
+    const coming = this.http.get(path, { responseType: 'blob', observe: 'events', reportProgress: true, context }).pipe(
+      tap((e) => e.type === HttpEventType.DownloadProgress && got(e.loaded)),
+      filter((e) => e.type === HttpEventType.Response),
+      map((e) => e.body),
+      takeUntil(fromEvent(given, 'abort')),
+    );
+    return firstValueFrom(coming, { defaultValue: null });
   }
 
   private async change<T>(

@@ -1,4 +1,5 @@
 import {
+  HttpContextToken,
   HttpErrorResponse,
   provideHttpClient,
   withFetch,
@@ -20,6 +21,8 @@ export const PERSON_KEY = 'iron-patch.person';
 const TIMEOUT_MS = 15_000;
 /** A picture over a slow line. */
 const FILE_TIMEOUT_MS = 120_000;
+/** How long an answer may take, or the next piece of it, ms; for what takes longer than others. */
+export const WITHIN_MS = new HttpContextToken<number | null>(() => null);
 /** What the page's own worker answers for a server that it cannot reach. */
 const UNREACHED = 504;
 
@@ -54,7 +57,7 @@ function problemOf(e: unknown): Error {
 /** Waits only so long, and turns every failure into one of two: a problem that the server told, or no answer. */
 const readAnswer: HttpInterceptorFn = (req: HttpRequest<unknown>, next: HttpHandlerFn) =>
   next(req).pipe(
-    timeout(req.body instanceof Blob ? FILE_TIMEOUT_MS : TIMEOUT_MS),
+    timeout(req.context.get(WITHIN_MS) ?? (req.body instanceof Blob ? FILE_TIMEOUT_MS : TIMEOUT_MS)),
     catchError((e: unknown) => {
       if (e instanceof HttpErrorResponse && e.status === NOBODY_LET_IN) signInNeeded.next();
       return throwError(() => problemOf(e));

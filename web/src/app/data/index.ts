@@ -18,6 +18,7 @@ export { KeptFiles } from './kept-files';
 export { PhotoOutbox, type WaitingPhoto } from './photo-outbox';
 export { IdleLock } from './idle-lock';
 export { SignIn } from './sign-in';
+export { saveFile } from './save-file';
 export { SessionStore } from './session-store';
 export { SumsDesk, type SumsView, type TypedSum } from './sums-desk';
 export { DayPipe, ShopClock, ShopTimePipe } from './shop-clock';

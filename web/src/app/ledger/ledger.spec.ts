@@ -9,8 +9,8 @@ import { ShopStore } from '../data';
 import { Ledger } from './ledger';
 
 const row = (number: number, more: Partial<LedgerPage['rows'][number]> = {}): LedgerPage['rows'][number] => ({
-  ...{ jobId: `j${number}`, number, title: 'Ramp pin', customerName: 'Ferry', machine: 'Ramp', returnedAt: '2026-10-14T09:00:00Z' },
-  ...{ notPassed: false, cause: 'ran dry', route: 'new pin', lesson: 'Grease it', cameBack: [] },
+  ...{ jobId: `j${number}`, number: String(number), title: 'Ramp pin', customerName: 'Ferry', machine: 'Ramp', returnedOn: '2026-10-14' },
+  ...{ notPassed: false, cause: 'ran dry', route: 'new pin', lesson: 'Grease it', sizes: [], cameBack: [] },
   ...more,
 });
 const page = (more: Partial<LedgerPage & LedgerSums> = {}): LedgerPage & LedgerSums => ({
@@ -63,7 +63,7 @@ it('looks for words once the hand rests, shows more, and says when nothing is th
   await rest();
   await fixture.whenStable();
   expect(asked().at(-1)).toBe('/api/ledger?find=gland&upTo=30');
-  expect(words(fixture)).toContain('No job that was handed back has these words.');
+  expect(words(fixture)).toContain('No job that was handed back is like that.');
   expect(words(await open(page({ rows: [], found: 0, causes: [], routes: [], promised: { kept: 0, late: 0 } })))).toContain(
     'Nothing was handed back yet.',
   );
@@ -77,4 +77,28 @@ it('keeps what it has where no answer comes, and says so', async () => {
   await fixture.whenStable();
   expect(words(fixture)).toContain('The server does not answer');
   expect(words(fixture)).toContain('1003 Ramp pin');
+});
+
+it('shows which sizes are the one that was looked for, and what is of an old list, which has no sheet', async () => {
+  const size = { name: 'Bush, bore', mm: 25.0112, kind: 'made' as const, words: 'H7' };
+  const fixture = await open(
+    page({ rows: [row(1003, { sizes: [size, size, size, size, size] }), row(17, { jobId: null, returnedOn: null })] }),
+  );
+  const text = words(fixture);
+  expect(text.match(/25\.011 mm, Bush, bore, made: H7/g)).toHaveLength(4);
+  expect(text).toContain('Ferry, Ramp; no day said; from an old list');
+  const links = [...(fixture.nativeElement as HTMLElement).querySelectorAll('article a')].map((a) => a.getAttribute('href'));
+  expect(links).toContain('/jobs/j1003');
+  expect(links).not.toContain('/jobs/j17');
+});
+
+it('asks for days and for one machine alone', async () => {
+  const fixture = await open(page());
+  fixture.componentRef.setInput('machineOf', 'j1003');
+  await type(fixture, 'input[name=from]', '1 Oct 2026');
+  await rest();
+  await fixture.whenStable();
+  expect(asked().at(-1)).toBe('/api/ledger?find=&from=2026-10-01&machineOf=j1003&upTo=30');
+  expect(words(fixture)).toContain('One machine alone');
+  expect(words(fixture)).toContain('60 jobs found.');
 });

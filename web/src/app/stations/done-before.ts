@@ -17,6 +17,9 @@ import { putChecked } from './put-checked';
     @if (all().length || comeback()) {
       <section aria-label="Done before">
         <h2>Done before</h2>
+        @if (machine(); as m) {
+          <p><a class="all" routerLink="/ledger" [queryParams]="{ machineOf: m }">All that this machine has had done here</a></p>
+        }
         @for (d of all(); track d.jobId) {
           <article [class.on]="d.jobId === comeback()?.ofJobId">
             <p class="head">
@@ -106,6 +109,9 @@ import { putChecked } from './put-checked';
       min-height: 32px;
       text-decoration: underline;
     }
+    .all {
+      text-decoration: underline;
+    }
     .back b {
       color: var(--out);
     }
@@ -136,6 +142,11 @@ export class DoneBeforePanel {
   protected readonly asking = signal('');
   protected readonly why = signal('');
   protected readonly problems = signal<readonly Problem[]>([]);
+  /** The job, where it says which machine it is of. */
+  protected readonly machine = computed(() => {
+    const job = this.store.sheet()?.job;
+    return job?.machine ? job.id : null;
+  });
   /** What others are held against: where it changes they are looked for anew. */
   private readonly traits = computed(() => {
     const sheet = this.store.sheet();

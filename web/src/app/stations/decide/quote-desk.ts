@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { Clipboard } from '@angular/cdk/clipboard';
 import { check, quoteWithdrawalInput, routes } from '@iron-patch/contract';
 import { quoteMessage, quoteState, type Problem, type QuoteRecord, type QuoteState, type StationState } from '@iron-patch/core';
-import { Api, mailFile, newId, newSecret, ShopClock, ShopStore, ShopTimePipe, Told } from '../../data';
+import { Api, mailFile, newId, newSecret, saveFile, ShopClock, ShopStore, ShopTimePipe, Told } from '../../data';
 import { TextField } from '../../form';
 import { StateMark } from '../../mark';
 import { May } from '../../sign-in';
@@ -206,12 +206,7 @@ export class QuoteDesk {
   protected save(q: QuoteRecord): void {
     const { subject, text } = this.message(q);
     const mail = mailFile(this.store.sheet()!.customer.contact.trim(), subject, text);
-    const address = URL.createObjectURL(new Blob([mail], { type: 'message/rfc822' }));
-    const a = document.createElement('a');
-    a.href = address;
-    a.download = `quote-${q.card.jobNumber}-${q.number}.eml`;
-    a.click();
-    URL.revokeObjectURL(address);
+    saveFile(new Blob([mail], { type: 'message/rfc822' }), `quote-${q.card.jobNumber}-${q.number}.eml`);
   }
 
   protected ask({ id }: QuoteRecord): void {

@@ -1,0 +1,1 @@
+export { mountEverything } from './everything-routes';

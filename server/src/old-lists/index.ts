@@ -1,0 +1,1 @@
+export { mountOldLists } from './old-list-routes';
