@@ -8,6 +8,11 @@ import { freePort, postgres } from './postgres.mjs';
 const bin = (name) => join(root, 'node_modules/.bin', name);
 let passed = 0;
 let failed = 0;
+/** How long something takes, for whoever looks at where the time goes. */
+const clock = () => {
+  const from = performance.now();
+  return () => `${Math.round((performance.now() - from) / 1000)} s`;
+};
 
 /** Runs a program to its end. */
 const run = (command, args, env = {}) =>
@@ -24,10 +29,11 @@ const run = (command, args, env = {}) =>
 
 /** One check that passes or fails as a whole. */
 async function check(title, command, args) {
+  const took = clock();
   const { status, told } = await run(command, args);
   if (status === 0) passed++;
   else failed++;
-  console.log(`${title} ... ${status === 0 ? 'good' : `wrong\n${told}`}`);
+  console.log(`${title} ... ${status === 0 ? `good, ${took()}` : `wrong\n${told}`}`);
 }
 
 /** A set of Jest projects; each test counts. */
@@ -35,13 +41,14 @@ async function jest(title, projects, env) {
   const directory = mkdtempSync(join(tmpdir(), 'iron-patch-jest-'));
   const file = join(directory, 'result.json');
   const args = ['--selectProjects', ...projects, '--json', `--outputFile=${file}`, '--forceExit', '--maxWorkers=2'];
+  const took = clock();
   const { told } = await run(bin('jest'), args, env);
   try {
     const result = JSON.parse(readFileSync(file, 'utf8'));
     passed += result.numPassedTests;
     const wrong = result.numFailedTests + result.numRuntimeErrorTestSuites;
     failed += wrong;
-    console.log(`${title} ... ${wrong ? `${wrong} wrong` : `${result.numPassedTests} good`}`);
+    console.log(`${title} ... ${wrong ? `${wrong} wrong` : `${result.numPassedTests} good`}, ${took()}`);
     if (wrong) for (const suite of result.testResults.filter((s) => s.status === 'failed')) console.log(suite.message);
   } catch {
     failed++;

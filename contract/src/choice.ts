@@ -256,6 +256,10 @@ export const CHOICE_VALUES: Readonly<Record<string, AnyObjectSchema>> = {
     beforeUse: textOf('Before it is used', TEXT_LIMITS.large),
     unproved: textOf('Why it goes out unproved', TEXT_LIMITS.text),
     undone: textOf('Why planned acts are left', TEXT_LIMITS.text),
+    // Hand-overs of before anybody asked are without.
+    oldParts: textOf('Old parts', TEXT_LIMITS.line).optional(),
+    beforePhotoId: optionalIdOf('The picture of before'),
+    afterPhotoId: optionalIdOf('The picture of after'),
   }),
   'called-off': shapeOf<CalledOffChoice>({
     off: boolean().strict().typeError('Called off: yes or no.').required('Called off: yes or no.'),

@@ -1,7 +1,7 @@
 import type { QuoteTold } from '@iron-patch/core';
 import { array, object, string, type InferType } from 'yup';
 import { tokenOf } from './secret';
-import { dateOrNull, idOf } from './fields';
+import { dateOrNull, idOf, numberOf } from './fields';
 import { moneyOf } from './rates';
 import { shapeOf } from './shape';
 import { requiredText, textOf, TEXT_LIMITS } from './text';
@@ -20,6 +20,16 @@ export const quoteInput = shapeOf<QuoteTold>({
   notIncluded: textOf('What is not included', TEXT_LIMITS.text),
   stopAtMinor: moneyOf('Stop and ask at').nullable().defined('Stop and ask at: a price, or none.'),
   validUntil: dateOrNull('Valid until').required('Say until when it is valid.'),
+  ready: array(
+    object({
+      wayId: idOf('Way'),
+      day: dateOrNull('Ready by').required('Say by when it is ready.'),
+      chance: numberOf('Chance', 0, 1).nullable().defined('Chance: a share, or none.'),
+    }),
+  )
+    .strict()
+    .required('Ready by: a list.')
+    .max(MOST_WAYS, `At most ${MOST_WAYS} ways.`),
   photoIds: array(idOf('Photograph')).strict().required('Photographs: a list.').max(MOST_PHOTOS, `At most ${MOST_PHOTOS} photographs.`),
 }).shape({ token: tokenOf() });
 export type QuoteInput = QuoteTold & { readonly token: string };

@@ -84,6 +84,7 @@ export const routes = {
   slip: (id: string) => `/api/jobs/${id}/slip.pdf`,
   firstArticle: (id: string) => `/api/jobs/${id}/first-article.pdf`,
   outsideSlip: (id: string) => `/api/jobs/${id}/outside.pdf`,
+  deliveryNote: (id: string) => `/api/jobs/${id}/delivery.pdf`,
   report: (id: string) => `/api/jobs/${id}/report.pdf`,
   drawing: (id: string) => `/api/jobs/${id}/drawing.svg`,
   drawingPdf: (id: string) => `/api/jobs/${id}/drawing.pdf`,

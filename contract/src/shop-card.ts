@@ -38,6 +38,7 @@ export const shopCardInput = object({
   name: textOf('Name of the shop', TEXT_LIMITS.name).optional(),
   unit: oneOf('a unit', ['mm', 'in'] as const).notRequired(),
   decimalMark: decimalMark(),
+  warranty: textOf('Warranty', TEXT_LIMITS.large).optional(),
   people: array(
     object({
       id: cardId(),

@@ -70,7 +70,14 @@ let shop: Kept;
 interface Floor {
   readonly jobs: readonly { readonly id: string; readonly number: number }[];
 }
-const get = async (of: Kept, path: string): Promise<unknown> => (await fetch(of.address + path)).json();
+/** Asks as the page does: again a moment later where it is told that the shop cannot answer just now. */
+async function get(of: Kept, path: string): Promise<unknown> {
+  for (let tries = 0; ; tries++) {
+    const res = await fetch(of.address + path);
+    if (res.status !== 503 || tries === 20) return res.json();
+    await new Promise((r) => setTimeout(r, 250));
+  }
+}
 const everything = async (of: Kept): Promise<unknown[]> => {
   const { jobs } = (await get(of, '/api/floor?returned=1')) as Floor;
   return Promise.all([...jobs].sort((a, b) => a.number - b.number).map((j) => get(of, `/api/jobs/${j.id}/sheet`)));

@@ -26,6 +26,7 @@ it('a quote is made of the ways, and its link told once', async () => {
   await page.click('Put them side by side');
   await page.sees('3 Buy it');
   await page.click('Make a quote');
+  await page.sees('times in 100, as the run order stands');
   await page.fill('Stop and ask at', '250');
   await page.fill('In your words', 'The groove is where it broke.');
   await page.click('Make the quote');

@@ -1,10 +1,12 @@
-import { dayWords, inMark, inTrueSize, itemSheet, sceneDxf, sceneSvg, seenAt, workOut } from '@iron-patch/core';
+import { chosenReturn, dayWords, inMark, inTrueSize, itemSheet, sceneDxf, sceneSvg, seenAt, workOut } from '@iron-patch/core';
 import { routes, wallTime } from '@iron-patch/contract';
 import type { Express, Request, Response } from 'express';
 import type { Pool } from '../db';
 import { idIn, notFound } from '../http';
+import { pixelsOf } from '../photos';
 import { loadSheet } from '../sheets';
 import { loadShop } from '../shop';
+import { deliveryNote } from './delivery-note';
 import { drawingPdf } from './drawing';
 import { firstArticlePaper } from './first-article';
 import { outsideSlipPaper } from './outside-slip';
@@ -31,7 +33,7 @@ export function mountDocuments(app: Express, pool: Pool, { timeZone, origin }: P
 
   app.get(routes.slip(':id'), async (req, res) => {
     const { sheet, repair, shop } = await load(req);
-    sendFile(res, `job-${sheet.job.number}-slip.pdf`, 'application/pdf', await jobSlip(sheet, repair, shop.card.decimalMark));
+    sendFile(res, `job-${sheet.job.number}-slip.pdf`, 'application/pdf', await jobSlip(sheet, repair, shop));
   });
 
   app.get(routes.label(':id'), async (req, res) => {
@@ -52,7 +54,22 @@ export function mountDocuments(app: Express, pool: Pool, { timeZone, origin }: P
 
   app.get(routes.report(':id'), async (req, res) => {
     const { sheet, repair, shop } = await load(req);
-    sendFile(res, `job-${sheet.job.number}-report.pdf`, 'application/pdf', await report(sheet, repair, shop, timeZone));
+    const handed = chosenReturn(sheet);
+    const pictures = [];
+    for (const [name, id] of [
+      ['Before', handed?.beforePhotoId],
+      ['After', handed?.afterPhotoId],
+    ] as const) {
+      const jpeg = id && sheet.photos.some((p) => p.id === id) ? await pixelsOf(pool, id, 'large') : null;
+      if (jpeg) pictures.push({ name, jpeg });
+    }
+    sendFile(res, `job-${sheet.job.number}-report.pdf`, 'application/pdf', await report(sheet, repair, shop, timeZone, pictures));
+  });
+
+  app.get(routes.deliveryNote(':id'), async (req, res) => {
+    const { sheet, repair, shop } = await load(req);
+    const paper = await deliveryNote(sheet, repair, shop, timeZone, wallTime(new Date(), timeZone).day);
+    sendFile(res, `job-${sheet.job.number}-delivery.pdf`, 'application/pdf', paper);
   });
 
   app.get([routes.drawing(':id'), routes.drawingPdf(':id'), routes.drawingDxf(':id')], async (req, res) => {

@@ -1,7 +1,9 @@
 import { BLOCK_KINDS, inMark, itemSheet, workOut, type JobSheet } from '@iron-patch/core';
 import { drawnPin, testChoice, testReading, testSheet, testShop } from '@iron-patch/core/testing';
 import { TEXT_LIMITS } from '@iron-patch/contract';
+import sharp from 'sharp';
 import { textOfPdf } from '../testing/text-of-pdf';
+import { deliveryNote } from './delivery-note';
 import { drawingPdf } from './drawing';
 import { firstArticlePaper } from './first-article';
 import { outsideSlipPaper } from './outside-slip';
@@ -25,10 +27,9 @@ describe('a face that holds every sign', () => {
   it('what no face holds is told apart from nothing', () => expect(printed('a 🦊 b', 'bold').text).toBe('a ? b'));
 });
 
-const slipText = (sheet: JobSheet, shop = testShop): Promise<string[]> =>
-  jobSlip(sheet, workOut(sheet, shop), shop.card.decimalMark).then(textOfPdf);
+const slipText = (sheet: JobSheet, shop = testShop): Promise<string[]> => jobSlip(sheet, workOut(sheet, shop), shop).then(textOfPdf);
 const reportText = (sheet: JobSheet, shop = testShop): Promise<string[]> =>
-  report(sheet, workOut(sheet, shop), shop, 'UTC').then(textOfPdf);
+  report(sheet, workOut(sheet, shop), shop, 'UTC', []).then(textOfPdf);
 const squeezed = (text: string): string => text.replace(/\s+/g, '');
 
 describe('the drawing', () => {
@@ -224,4 +225,71 @@ it('tells a place as it was found and, beside it, as it was after an act', () =>
     ['Barrel bore', '40.16', '40.31', '12'],
     ['Barrel bore, after act 1, bored', '40.50', '40.50', '4'],
   ]);
+});
+
+describe('what a customer takes along', () => {
+  const handed = {
+    lesson: 'x',
+    stillToDo: 'Grease weekly',
+    outcome: 'passed',
+    beforeUse: '',
+    unproved: '',
+    undone: '',
+    oldParts: 'In the box, kept a month',
+  };
+  const warranted = { ...testShop, card: { ...testShop.card, warranty: 'Twelve months on what we made.' } };
+  const note = async (sheet: JobSheet, shop = testShop): Promise<string> =>
+    textOfPdf(await deliveryNote(sheet, workOut(sheet, shop), shop, 'UTC', '2026-12-01'))
+      .join(' ')
+      .replace(/\s+/g, ' ');
+
+  it('says what is handed over, the old parts, what is still to do, the shop’s warranty, and has lines to sign on', async () => {
+    const text = await note(drawn({ choices: [...drawn().choices, testChoice('returned', handed)] }), warranted);
+    for (const words of [
+      'Delivery note',
+      'made new',
+      'In the box, kept a month',
+      'Grease weekly',
+      'Twelve months on what we made.',
+      'Signature',
+    ])
+      expect(text).toContain(words);
+    const before = await note(testSheet());
+    expect(before).toContain('1 Dec 2026');
+    expect(before).not.toContain('Warranty');
+  });
+
+  it('says large that it is not passed', async () => {
+    const not = { ...handed, outcome: 'not-passed', beforeUse: 'Have the brake tested' };
+    const text = await note(testSheet({ choices: [testChoice('returned', not)] }));
+    expect(text).toContain('HANDED OVER, NOT PASSED');
+    expect(text).toContain('Have the brake tested');
+  });
+
+  it('a hand-over of before old parts were asked for says nothing of them', async () => {
+    const { oldParts: _, ...old } = handed;
+    const sheet = testSheet({ choices: [testChoice('returned', old)] });
+    expect((await reportText(sheet)).join('')).not.toContain('Old parts');
+    expect(await note(sheet)).toContain('Old parts Nothing is on record.');
+  });
+
+  it('pictures of before and after stand on the report, and the slip has the hours against the estimate', async () => {
+    const jpeg = await sharp({ create: { width: 800, height: 300, channels: 3, background: '#886644' } })
+      .jpeg()
+      .toBuffer();
+    const both = await report(testSheet(), workOut(testSheet(), warranted), warranted, 'UTC', [
+      { name: 'Before', jpeg },
+      { name: 'After', jpeg },
+    ]);
+    expect(textOfPdf(both).join(' ')).toContain('Before and after');
+    expect(both.toString('latin1').match(/\/Subtype \/Image/g)).toHaveLength(2);
+    const spent = { act: 'turn', itemId: null, minutes: 90, day: '2026-11-27', remark: '', removed: false };
+    const rates = { currency: 'crowns', hourMinor: 4000, machineHourMinor: {}, kgMinor: {}, wastePercent: 0, markUpPercent: 0 };
+    const priced = { ...testShop, rates: { ...testShop.rates, ...rates } as typeof testShop.rates };
+    const slip = (await slipText(drawn({ choices: [...drawn().choices, testChoice('spent:a', spent)] }), priced)).join(' ');
+    expect(slip).toContain('Time against the estimate');
+    // An hour and a half at 40.
+    expect(slip).toContain('as spent 60.00 crowns');
+    expect((await slipText(drawn())).join(' ')).not.toContain('Time against the estimate');
+  });
 });

@@ -1,31 +1,36 @@
 import {
   capital,
   CAUTIONS,
+  COST_ACTS,
+  customersWay,
   formatLength,
+  handsPrice,
   isDrawn,
   materialOf,
+  moneyWords,
   onDial,
   sentence,
   sawFraction,
   showValue,
+  spentAgainst,
   turnsWords,
   writtenDimension,
   type BlockPlan,
-  type DecimalMark,
   type Dimension,
   type JobSheet,
   type PartFinding,
   type PlanFinding,
   type Repair,
+  type Shop,
 } from '@iron-patch/core';
 import { Paper } from './paper';
 import { drawPart } from './part-picture';
 
-/** The slip for the machine: sizes, stock, set-ups, ladder and cautions. */
-export function jobSlip(sheet: JobSheet, repair: Repair, mark: DecimalMark): Promise<Buffer> {
+/** The slip for the machine: sizes, stock, set-ups, ladder and cautions; and, once hours are on record, what it took. */
+export function jobSlip(sheet: JobSheet, repair: Repair, shop: Shop): Promise<Buffer> {
   const { job } = sheet;
   const { unit } = job;
-  const paper = new Paper(`Job slip ${job.number}`, mark);
+  const paper = new Paper(`Job slip ${job.number}`, shop.card.decimalMark);
   paper.heading(job.number, job.title, `Job slip for the machine. ${sheet.customer.name}, ${job.machine}. All sizes in ${unit} at 20 °C.`);
   const drawn = repair.items.filter((i) => i.part);
   const rest = repair.items.filter((i) => !i.part && !i.item.proposed);
@@ -48,6 +53,7 @@ export function jobSlip(sheet: JobSheet, repair: Repair, mark: DecimalMark): Pro
       item.kind === 'buy' ? `To buy: ${item.size || 'size not on record'}. ${item.source}` : item.steps.map((s) => s.what).join('; ');
     paper.paragraph(words || 'Nothing is on record of how.');
   }
+  ofTime(paper, sheet, shop);
   return paper.finish();
 }
 
@@ -59,6 +65,31 @@ function ofBlock(paper: Paper, { job }: JobSheet, { stock, setUps }: BlockPlan):
     paper.section(`Set-up ${s.number}: ${s.title}`);
     paper.paragraph(`Hold: ${s.hold}. Zero: ${s.zeroFace}. ${s.operations.join('; ')}. ${s.cautions.join(' ')}`);
   }
+}
+
+const hours = (minutes: number | null): string => (minutes === null ? '' : (minutes / 60).toFixed(1));
+
+/** What it took against what was estimated when its way was chosen, and what that comes to at the shop's hour. */
+function ofTime(paper: Paper, sheet: JobSheet, { rates }: Shop): void {
+  const rows = spentAgainst(sheet);
+  if (!rows.some((r) => r.tookMin !== null)) return;
+  const sum = (of: 'estimatedMin' | 'tookMin'): number => rows.reduce((s, r) => s + (r[of] ?? 0), 0);
+  paper.section('Time against the estimate');
+  paper.table(
+    ['Act', 'estimated, h', 'took, h'],
+    [
+      ...rows.map((r) => [COST_ACTS[r.act].name, hours(r.estimatedMin), hours(r.tookMin)]),
+      ['All', hours(sum('estimatedMin')), hours(sum('tookMin'))],
+    ],
+    [4, 2, 2],
+  );
+  const way = customersWay(sheet.quotes);
+  const quoted =
+    way && way.priceMinor !== null ? ` Quoted with all that is in it: ${moneyWords(way.priceMinor, rates?.currency ?? '')}.` : '';
+  if (rates)
+    paper.paragraph(
+      `Hands as estimated ${moneyWords(100 * handsPrice(sum('estimatedMin'), rates), rates.currency)}, as spent ${moneyWords(100 * handsPrice(sum('tookMin'), rates), rates.currency)}.${quoted}`,
+    );
 }
 
 /** What the machine needs of one item. */

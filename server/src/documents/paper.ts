@@ -11,6 +11,8 @@ const HAIRLINE = '#C9CFC8';
 const LOWEST_PT = PAGE.heightPt - 52;
 const CELL_GAP_PT = 6;
 const ROW_GAP_PT = 2.5;
+/** Height that photographs on a paper fit into. */
+const PICTURE_PT = 190;
 /** A title stands with at least that much of what follows it. */
 const KEPT_TOGETHER_PT = 60;
 
@@ -111,6 +113,42 @@ export class Paper {
       if (this.room(heightOf(row, plain))) draw(header, head);
       draw(row, plain);
     }
+  }
+
+  /** Lines to be filled in by hand, side by side. */
+  blanks(names: readonly string[]): void {
+    const { doc } = this;
+    const heightPt = 46;
+    this.room(heightPt);
+    const y = doc.y + 26;
+    const width = CONTENT_PT / names.length;
+    names.forEach((name, i) => {
+      const x = PAGE.marginPt + i * width;
+      doc
+        .moveTo(x, y)
+        .lineTo(x + width - 3 * CELL_GAP_PT, y)
+        .lineWidth(0.75)
+        .strokeColor(INK)
+        .stroke();
+      this.at(name, x, y + 3, width, { sizePt: 8, colour: QUIET });
+    });
+    doc.x = PAGE.marginPt;
+    doc.y = y + 18;
+  }
+
+  /** Photographs side by side, each under what it is of. */
+  pictures(all: readonly { readonly name: string; readonly jpeg: Buffer }[]): void {
+    const { doc } = this;
+    this.room(PICTURE_PT + 20);
+    const y = doc.y;
+    const width = CONTENT_PT / Math.max(2, all.length);
+    all.forEach(({ name, jpeg }, i) => {
+      const x = PAGE.marginPt + i * width;
+      this.at(name, x, y, width, { weight: 'bold', sizePt: 10 });
+      doc.image(jpeg, x, y + 15, { fit: [width - 2 * CELL_GAP_PT, PICTURE_PT] });
+    });
+    doc.x = PAGE.marginPt;
+    doc.y = y + PICTURE_PT + 22;
   }
 
   /** The finished bytes, every page with its foot. */

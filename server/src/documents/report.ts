@@ -37,7 +37,13 @@ function toldOf({ name, kind, quantity, route, size, steps, tried }: JobItem): s
 }
 
 /** The report for the customer: what was wrong, what was made, what it measures, what is still to do. */
-export function report(sheet: JobSheet, repair: Repair, shop: Shop, timeZone: string): Promise<Buffer> {
+export function report(
+  sheet: JobSheet,
+  repair: Repair,
+  shop: Shop,
+  timeZone: string,
+  pictures: readonly { readonly name: string; readonly jpeg: Buffer }[],
+): Promise<Buffer> {
   const { job } = sheet;
   const { unit } = job;
   const both = (mm: number): string => `${formatLength(mm, unit)} (${formatLength(mm, otherUnit(unit))})`;
@@ -104,8 +110,20 @@ export function report(sheet: JobSheet, repair: Repair, shop: Shop, timeZone: st
     const signed = signedCaution(sheet, h);
     if (signed && job.hazards.includes(h)) paper.paragraph(`${CAUTIONS[h].what} Decided by ${signed.signedBy}, ${signed.licence}.`);
   }
+  if (pictures.length) {
+    paper.section('Before and after');
+    paper.pictures(pictures);
+  }
+  if (handed?.oldParts) {
+    paper.section('Old parts');
+    paper.quoted(handed.oldParts);
+  }
   paper.section('What you still do');
   paper.quoted(handed?.stillToDo || 'Nothing is on record.');
   for (const h of job.hazards) paper.paragraph(`${CAUTIONS[h].what} ${CAUTIONS[h].who}`);
+  if (shop.card.warranty) {
+    paper.section('Warranty');
+    paper.quoted(shop.card.warranty);
+  }
   return paper.finish();
 }

@@ -10,7 +10,7 @@ import { addLink, addQuote, quoteById, withdrawQuote } from './quote-queries';
 
 /** What a quote names is of its job as it stands, and it runs for a day at least. */
 function quoteProblems(
-  { wayIds, photoIds, validUntil }: QuoteTold,
+  { wayIds, photoIds, validUntil, ready }: QuoteTold,
   { routes: ways }: Repair,
   photos: readonly string[],
   today: string,
@@ -24,6 +24,12 @@ function quoteProblems(
     ...(photoIds.every((id) => photos.includes(id))
       ? []
       : [{ code: 'unknown', path: 'photoIds', message: 'Pick photographs of this job.' }]),
+    ...ready.flatMap(({ wayId, day }, i) => [
+      ...(day >= today ? [] : [{ code: 'past', path: `ready.${i}.day`, message: 'It can be ready today at the soonest.' }]),
+      ...(wayIds.includes(wayId) && ready.findIndex((r) => r.wayId === wayId) === i
+        ? []
+        : [{ code: 'unknown', path: `ready.${i}.wayId`, message: 'Each way of the quote once.' }]),
+    ]),
     ...(validUntil >= today ? [] : [{ code: 'past', path: 'validUntil', message: 'It has to be valid today at least.' }]),
   ];
 }

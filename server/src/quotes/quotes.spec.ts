@@ -22,6 +22,7 @@ const told = (wayIds: readonly string[], more: object = {}) => ({
   notIncluded: 'Seals of the other cylinder',
   stopAtMinor: 50_000,
   validUntil: '2999-12-31',
+  ready: [] as readonly object[],
   photoIds: [],
   token: secret(),
   ...more,
@@ -60,7 +61,7 @@ describe('a quote', () => {
     expect([first.status, again.body]).toEqual([201, first.body]);
     const sheet = await sheetOf(job.jobId);
     const { shop: card } = (await call.get(routes.shop)).body;
-    const { token, ...said } = input;
+    const { token, ...said } = { ...input, ready: [] };
     expect(sheet.quotes).toHaveLength(1);
     expect(sheet.quotes[0]!.card).toEqual(quoteCard(sheet, workOut(sheet, card).routes, card, said, sheet.quotes[0]!.card.madeOn));
     expect(sheet.quotes[0]!.card.ways.map((w) => w.priceMinor! > 0)).toEqual([true, true]);
@@ -73,6 +74,23 @@ describe('a quote', () => {
     await expect(shop.pool.query(`delete from quote_answers`)).resolves.toMatchObject({ rowCount: 0 });
   });
 
+  it('keeps by when each way is ready, with its chance, which the customer is not told', async () => {
+    const job = await weighed();
+    const [first, second] = job.wayIds;
+    const ready = [{ wayId: second, day: '2999-03-04', chance: 0.8125 }];
+    expect((await call.post(routes.quotes(job.jobId), told(job.wayIds, { ready }))).status).toBe(201);
+    const { ways } = (await sheetOf(job.jobId)).quotes[0]!.card;
+    expect(ways.find((w) => w.id === second)).toMatchObject({ readyBy: '2999-03-04', readyChance: 0.8125 });
+    expect(ways.find((w) => w.id === first)).toMatchObject({ readyChance: null });
+    const twice = { ready: [...ready, ...ready] };
+    const past = { ready: [{ ...ready[0], day: '2020-01-01' }] };
+    for (const [more, path] of [
+      [twice, 'ready.1.wayId'],
+      [past, 'ready.0.day'],
+    ] as const)
+      expect((await call.post(routes.quotes(job.jobId), told(job.wayIds, more))).body.problems[0].path).toBe(path);
+  });
+
   it('refuses what is no quote at its field, and nobody', async () => {
     const job = await weighed();
     const wrong = async (more: object): Promise<string[]> =>
@@ -83,6 +101,9 @@ describe('a quote', () => {
     expect(await wrong({ photoIds: [randomUUID()] })).toEqual(['photoIds']);
     expect(await wrong({ validUntil: '2020-01-01' })).toEqual(['validUntil']);
     expect(await wrong({ validUntil: null })).toEqual(['validUntil']);
+    const [wayId] = (await weighed()).wayIds;
+    expect(await wrong({ ready: [{ wayId, day: '2999-01-01', chance: 0.8 }] })).toEqual(['ready.0.wayId']);
+    expect(await wrong({ ready: [{ wayId, day: '2026-02-30', chance: 2 }] })).toEqual(['ready.0.day', 'ready.0.chance']);
     expect(await wrong({ token: 'short' })).toEqual(['token']);
     expect(await wrong({ stopAtMinor: 1.5 })).toEqual(['stopAtMinor']);
     expect((await caller(shop, '').post(routes.quotes(job.jobId), told(job.wayIds))).status).toBe(403);

@@ -128,7 +128,7 @@ describe('a shop without a card', () => {
     const { card, people, machines, instruments, rack, houseRules } = (await nobody.get(routes.shop)).body.shop as Shop;
     expect([people, machines, instruments, rack]).toEqual([[], [], [], []]);
     expect(houseRules.map((r) => r.id)).toContain('grease');
-    expect(card).toEqual({ name: '', unit: 'mm', decimalMark: '.', walked: [], version: 1 });
+    expect(card).toEqual({ name: '', unit: 'mm', decimalMark: '.', walked: [], warranty: '', version: 1 });
     const named = await nobody.put(routes.shopCard, { name: 'Upper Forge', unit: 'in', walked: ['name'] }, '"v1"');
     expect(named.body).toMatchObject({ name: 'Upper Forge', unit: 'in', decimalMark: '.', version: 2 });
     expect((await nobody.put(routes.machine('mill'), machine(), '*')).status).toBe(403);

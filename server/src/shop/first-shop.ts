@@ -33,6 +33,7 @@ export interface ShopCard {
   readonly name?: string;
   readonly unit?: LengthUnit;
   readonly decimalMark?: DecimalMark;
+  readonly warranty?: string;
   readonly people: readonly (Pick<PersonRecord, 'id' | 'name' | 'role'> & Partial<Pick<PersonRecord, 'access'>>)[];
   readonly lathes: readonly Lathe[];
   readonly machines?: readonly Omit<Machine, 'version'>[];
@@ -73,6 +74,7 @@ async function storeShop(db: Db, card: ShopCard): Promise<void> {
     name: card.name ?? '',
     unit: card.unit ?? unit,
     decimalMark: card.decimalMark,
+    warranty: card.warranty,
     walked: ['fits'],
   });
   for (const { id, name, role, access } of card.people) await savePerson(db, id, 0, { name, role, gone: false, access });

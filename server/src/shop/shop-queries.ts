@@ -21,9 +21,9 @@ export const shopCard = async (db: Db): Promise<ShopCardRecord> => (await db.que
 export async function changeShopCard(
   db: Db,
   version: number,
-  { name, unit, decimalMark, walked }: ShopSettingsInput,
+  { name, unit, decimalMark, walked, warranty }: ShopSettingsInput,
 ): Promise<ShopCardRecord> {
-  const changed = await db.query(q.changeCard, [version, name, unit, decimalMark, walked]);
+  const changed = await db.query(q.changeCard, [version, name, unit, decimalMark, walked, warranty]);
   if (changed.rowCount === 0) throw changedByAnother(await shopCard(db));
   return shopCard(db);
 }

@@ -1,8 +1,8 @@
 -- :name card
-select name, unit, decimal_mark as "decimalMark", walked, version from shop_cards
+select name, unit, decimal_mark as "decimalMark", walked, warranty, version from shop_cards
 
 -- :name changeCard
-update shop_cards set name = $2, unit = $3, decimal_mark = coalesce($4, decimal_mark), walked = $5, version = version + 1 where version = $1
+update shop_cards set name = $2, unit = $3, decimal_mark = coalesce($4, decimal_mark), walked = $5, warranty = coalesce($6, warranty), version = version + 1 where version = $1
 
 -- :name customersById
 select id, name, contact from customers where id = any ($1::uuid[])

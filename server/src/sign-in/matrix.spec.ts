@@ -103,6 +103,7 @@ const WHO: Readonly<Record<string, string>> = {
   'GET /api/jobs/:id/label.pdf': 'omadr',
   'GET /api/jobs/:id/first-article.pdf': 'omadr',
   'GET /api/jobs/:id/outside.pdf': 'omadr',
+  'GET /api/jobs/:id/delivery.pdf': 'omadr',
   'GET /api/jobs/:id/report.pdf': 'omadr',
   'GET /api/jobs/:id/drawing.svg': 'omadr',
   'GET /api/jobs/:id/drawing.pdf': 'omadr',

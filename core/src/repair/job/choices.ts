@@ -70,6 +70,11 @@ export interface ReturnChoice {
   readonly unproved: string;
   /** Why planned acts were neither done nor called off; empty where none is left. */
   readonly undone: string;
+  /** What becomes of the old parts; absent where nobody was asked. */
+  readonly oldParts?: string | undefined;
+  /** Photographs of before and after on the report; null or absent where there is none. */
+  readonly beforePhotoId?: string | null | undefined;
+  readonly afterPhotoId?: string | null | undefined;
 }
 
 /** A job that is not gone on with: made by mistake, or the customer took it back. Everything of it stays on record. */

@@ -54,7 +54,7 @@ export { movedByShop, type MovedJob, type ShopMove } from './shop-moves';
 export { isStraightened, PRESS_CAUTION, type LoggedPush, type PressChoice, type PressFinding, type PushChoice } from './pressed';
 export type { BeadChoice, LaidBead, WeldChoice, WeldFinding } from './welded';
 export { trialsOf, trialWords, type Trial, type TrialChoice, type TriedFinding } from './tried';
-export type { RunChoice, ToDo, ToDoAct, UrgencyChoice } from './to-do';
+export { toDoIfChosen, type RunChoice, type ToDo, type ToDoAct, type UrgencyChoice } from './to-do';
 export { seenAt, workOut, type Job, type Repair } from './repair';
 export {
   choiceOf,
@@ -114,10 +114,12 @@ export {
   moneyWords,
   priceWords,
   quoteCard,
+  readyAfterYes,
   quoteMessage,
   quoteState,
   readyWords,
   type QuoteState,
+  type QuoteReady,
   type QuoteTold,
 } from './quote';
 export { comebackOf, doneBefore, type ComebackChoice, type DoneBefore } from './done-before';

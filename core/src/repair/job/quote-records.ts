@@ -16,6 +16,8 @@ export interface QuotedWay {
   /** Who else has to decide, or does it; empty where it is the shop's own. */
   readonly decides: string;
   readonly readyBy: IsoDay;
+  /** The chance of it when the quote was made, 0 to 1: for the shop alone. Null where nobody looked at the run order; absent in old quotes. */
+  readonly readyChance?: number | null;
 }
 
 /** Exactly what a customer is shown. It never changes. */

@@ -1,6 +1,6 @@
 import { choiceKey } from './choices';
 import { proposeRoute } from './considered';
-import { customersWay, priceWords, quoteCard, quoteMessage, quoteState } from './quote';
+import { customersWay, priceWords, quoteCard, readyAfterYes, quoteMessage, quoteState } from './quote';
 import type { QuoteAnswer, QuoteRecord } from './quote-records';
 import type { JobSheet, Shop } from './records';
 import { workOut } from './repair';
@@ -21,7 +21,15 @@ const decided = withChoices(
   [choiceKey.considered('a'), proposeRoute('larger-pin', pin, [], 0, 1)],
   [choiceKey.considered('b'), proposeRoute('buy', pin, [], 1, 1)],
 );
-const told = { wayIds: ['b', 'a', 'gone'], words: '', notIncluded: '', stopAtMinor: null, validUntil: '2026-12-12', photoIds: ['none'] };
+const told = {
+  wayIds: ['b', 'a', 'gone'],
+  words: '',
+  notIncluded: '',
+  stopAtMinor: null,
+  validUntil: '2026-12-12',
+  photoIds: ['none'],
+  ready: [],
+};
 const card = quoteCard(decided, workOut(decided, shop).routes, shop, told, '2026-11-27');
 const quote = (more: Partial<QuoteRecord> = {}): QuoteRecord => ({
   ...{
@@ -112,4 +120,15 @@ describe('the message that goes out', () => {
     // The day is reckoned from that of the quote, and says so.
     expect(text).toContain('if you say yes on 27 Nov, else later by as many days.');
   });
+});
+
+it('is ready later by as many days as the yes came later, and no sooner than was told', () => {
+  const way = { ...card.ways[0]!, readyBy: '2026-12-30' };
+  const ready = (yesOn: string): string => readyAfterYes(way, { madeOn: '2026-11-27' }, yesOn);
+  expect(['2026-11-27', '2026-11-28', '2026-12-04', '2026-11-20'].map(ready)).toEqual([
+    '2026-12-30',
+    '2026-12-31',
+    '2027-01-06',
+    '2026-12-30',
+  ]);
 });

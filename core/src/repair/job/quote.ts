@@ -8,6 +8,14 @@ import type { JobSheet, Shop } from './records';
 import type { QuoteCard, QuotedWay, QuoteRecord } from './quote-records';
 import type { RouteFinding } from './route-finding';
 
+/** By when a way can be ready. */
+export interface QuoteReady {
+  readonly wayId: string;
+  readonly day: IsoDay;
+  /** As the run order stood, 0 to 1; null where that was not looked at. */
+  readonly chance: number | null;
+}
+
 /** What somebody says of a quote; all else is of the job as it stands. */
 export interface QuoteTold {
   readonly wayIds: readonly string[];
@@ -16,11 +24,13 @@ export interface QuoteTold {
   readonly stopAtMinor: number | null;
   readonly validUntil: IsoDay;
   readonly photoIds: readonly string[];
+  /** By when each way can be ready; of one that is not told it goes by its hours and what it waits for alone. */
+  readonly ready: readonly QuoteReady[];
 }
 
 const minor = (whole: number): number => Math.round(whole * 100);
 
-function quotedWay({ route, price, unpriced, waitDays, minutes }: RouteFinding, today: IsoDay): QuotedWay {
+function quotedWay({ route, price, unpriced, waitDays, minutes }: RouteFinding, ready: QuoteReady | null, today: IsoDay): QuotedWay {
   const { name, lasts, lastsWhy, risk, decides } = route.value;
   return {
     id: route.id,
@@ -32,7 +42,8 @@ function quotedWay({ route, price, unpriced, waitDays, minutes }: RouteFinding, 
     lasts: [LASTS_WORDS[lasts], lastsWhy].filter(Boolean).join(': '),
     risk,
     decides,
-    readyBy: readyOn(today, waitDays ?? 0, minutes.limits!.upper),
+    readyBy: ready?.day ?? readyOn(today, waitDays ?? 0, minutes.limits!.upper),
+    readyChance: ready?.chance ?? null,
   };
 }
 
@@ -57,7 +68,7 @@ export function quoteCard(
     cause: chosenRoute(sheet)?.cause ?? '',
     madeOn: today,
     validUntil: told.validUntil,
-    ways: asked.map((r) => quotedWay(r, today)),
+    ways: asked.map((r) => quotedWay(r, told.ready.find((x) => x.wayId === r.route.id) ?? null, today)),
     words: told.words,
     notIncluded: told.notIncluded,
     stopAtMinor: told.stopAtMinor,
@@ -120,6 +131,14 @@ export function priceWords({ priceMinor, lowMinor, highMinor, unpriced }: Quoted
 /** By when a way can be ready: reckoned from the day of the quote, so that it says so. */
 export const readyWords = ({ readyBy }: QuotedWay, { madeOn }: Pick<QuoteCard, 'madeOn'>): string =>
   `ready by ${dayWords(readyBy, 'whole')} if you say yes on ${dayWords(madeOn, 'short')}, else later by as many days`;
+
+/**
+ * By when a way is ready that the customer said yes to: later than was told by as many days as the yes came later than the quote.
+ *
+ * @param yesOn day of the yes
+ */
+export const readyAfterYes = ({ readyBy }: QuotedWay, { madeOn }: Pick<QuoteCard, 'madeOn'>, yesOn: IsoDay): IsoDay =>
+  new Date(Date.parse(readyBy) + Math.max(0, Date.parse(yesOn) - Date.parse(madeOn))).toISOString().slice(0, 10);
 
 /** The message that goes with a link: its subject, and its text to paste. */
 export function quoteMessage(card: QuoteCard, link: string): { readonly subject: string; readonly text: string } {

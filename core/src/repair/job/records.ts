@@ -65,6 +65,8 @@ export interface ShopCardRecord {
   readonly decimalMark: DecimalMark;
   /** Steps of the first walk round the shop that are done with, or were passed over on purpose. */
   readonly walked: readonly string[];
+  /** What it stands for, on papers that a customer is given; empty where it says nothing. */
+  readonly warranty: string;
   readonly version: number;
 }
 

@@ -49,7 +49,7 @@ export const testBar = (id: string, more: Partial<Bar> = {}): Bar => ({
 
 /** A shop and a job for tests: a headed pin in the barrel of the published check case. */
 export const testShop: Shop = {
-  card: { name: 'Ferry Lane Works', unit: 'mm', decimalMark: '.', walked: [], version: 1 },
+  card: { name: 'Ferry Lane Works', unit: 'mm', decimalMark: '.', walked: [], warranty: '', version: 1 },
   people: [{ id: 'tomas', name: 'Tomas Quill', role: 'machinist', gone: false, access: 'owner', version: 1 }],
   instruments: [
     testInstrument('tele', { name: 'Telescoping gauge and mic', kind: 'telescoping-gauge', rangeLowMm: 8, rangeHighMm: 150 }),

@@ -275,20 +275,39 @@ export interface ToDoInputs {
   readonly stations: readonly StationStanding[];
 }
 
+/** The way that a job goes: since when, and whether the customer's yes to it is waited for. */
+interface Going {
+  readonly way: RouteFinding | null;
+  readonly since: string;
+  readonly asks: boolean;
+}
+
+/**
+ * What a job would still take if a way were chosen now, and the customer had said yes to it.
+ *
+ * @param at now, ISO
+ */
+export const toDoIfChosen = (inputs: ToDoInputs, way: RouteFinding, at: string): ToDo => toDoGoing(inputs, { way, since: at, asks: false });
+
 /**
  * What a job still takes: the acts of its chosen way, else of its items; what it waits for among them; nothing of one that is handed back.
  * What its stations show as done is done; the rest somebody says.
  */
-export function toDoOf({ sheet, shop, routes, items, stations }: ToDoInputs): ToDo {
+export function toDoOf(inputs: ToDoInputs): ToDo {
+  const { sheet, routes } = inputs;
+  const way = routes.find((r) => r.route.value.state === 'chosen') ?? null;
+  const since = sheet.choices.find((c) => c.key === way?.route.key)?.at ?? sheet.job.receivedAt;
+  return toDoGoing(inputs, { way, since, asks: true });
+}
+
+function toDoGoing({ sheet, shop, items, stations }: ToDoInputs, { way: chosen, since: chosenAt, asks }: Going): ToDo {
   const state = new Map(stations.map((s) => [s.id, s.state]));
   const urgency = valueOf<UrgencyChoice>(sheet, choiceKey.urgency) ?? { urgent: false, notBefore: null, why: '' };
   const urgencyVersion = versionOfChoice(sheet, choiceKey.urgency);
-  const chosen = routes.find((r) => r.route.value.state === 'chosen') ?? null;
   if (state.get('return') === 'done' || calledOff(sheet) !== null) return { decided: chosen !== null, urgency, urgencyVersion, acts: [] };
-  const chosenAt = sheet.choices.find((c) => c.key === chosen?.route.key)?.at ?? sheet.job.receivedAt;
   const on = items.filter((i) => !i.item.off);
   let drafts = chosen ? ofWay(chosen, chosenAt, on) : ofItems(on, sheet, tookBy(shop.took));
-  const yes = consideredRoutes(sheet).length ? quoteWaits(sheet, chosen ? { id: chosen.route.id, at: chosenAt } : null) : null;
+  const yes = asks && consideredRoutes(sheet).length ? quoteWaits(sheet, chosen ? { id: chosen.route.id, at: chosenAt } : null) : null;
   if (yes) {
     const first: readonly (CostAct | null)[] = ['open', 'measure', null];
     drafts = [

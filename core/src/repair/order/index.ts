@@ -12,4 +12,5 @@ export {
   type ShopProblem,
 } from './shop-order';
 export { laidPlan, nextOf, placedOf, SAFE_SHARE, type LaidPlan, type PlanRow, type PromiseRow } from './plan-rows';
+export { readyChance, readyIf, type ReadyChances } from './ready';
 export { helpsFor, type Help } from './helps';

@@ -6,6 +6,7 @@ import type { Machine } from '../../making/setups';
 import type { RunChoice, ToDo, ToDoAct } from '../job';
 import { helpsFor } from './helps';
 import { laidPlan, nextOf, placedOf } from './plan-rows';
+import { readyChance, readyIf } from './ready';
 import { isoOf, minuteOf, shopProblem, workedBetween, type RunJob, type RunOrder, type ShopOrderInputs } from './shop-order';
 
 /** A Thursday; UTC is the shop's clock. */
@@ -271,4 +272,47 @@ it('counts minutes of work between two moments by somebody’s hours', () => {
   expect(workedBetween(work, utc(TODAY, 660), utc(TODAY, 780))).toBe(90);
   expect(workedBetween(null, 5, 3)).toBe(0);
   expect(minuteOf(isoOf(NOW))).toBe(NOW);
+});
+
+describe('when a job would be ready', () => {
+  const dayOf = (minute: number): string => isoOf(minute).slice(0, 10);
+  const wide = { low: 120, likely: 300, high: 900 };
+  const behind = job(1, [act('a', { hands: { low: 900, likely: 900, high: 900 }, machineId: 'one', said: said({ personId: 'tomas' }) })]);
+  const one = inputs([behind], { shop: { machines: [machine('one', 'lathe')], people: [person('tomas')] } });
+
+  it('is behind what stands in the order, and makes nobody wait', () => {
+    // Fifteen hours from Thursday at eight, eight a day: Friday afternoon; five more end on Monday.
+    const stored: RunOrder = { placed: placedOf(planOf(one).plan) };
+    const given = { ...one, stored };
+    const ready = readyIf(given, job(2, [act('x', { hands: { low: 300, likely: 300, high: 300 } })]), dayOf);
+    expect(ready).toEqual({ days: [{ day: '2026-11-30', chance: 1 }], safe: '2026-11-30', open: [] });
+    // Alone in the shop it is done today.
+    expect(readyIf(inputs([]), job(2, [act('x')]), dayOf).safe).toBe(TODAY);
+  });
+
+  it('counts the same plays as the order once the job is in it', () => {
+    const asked = job(2, [act('x', { hands: wide }), act('y', { hands: wide, after: ['x'], at: 'bench', act: 'assemble' })]);
+    const ready = readyIf(one, asked, dayOf);
+    for (const day of ['2026-11-27', '2026-11-30', '2026-12-01', '2026-12-02', '2026-12-04']) {
+      const given = { ...one, jobs: [behind, { ...asked, promisedOn: day }] };
+      const { promises } = laidPlan(shopProblem(given), shopProblem({ ...one, jobs: [behind, asked] }).order, null);
+      expect([day, readyChance(ready, day)]).toEqual([day, expect.closeTo(promises.find((p) => p.job.id === 'j2')!.chance, 10)]);
+    }
+    expect(ready.days.map((d) => d.chance)).toEqual([...ready.days.map((d) => d.chance)].sort((a, b) => a - b));
+    expect(ready.days.at(-1)!.chance).toBe(1);
+    expect(readyChance(ready, ready.safe)).toBeGreaterThanOrEqual(0.8);
+    expect(readyChance(ready, '2026-11-25')).toBe(0);
+  });
+
+  it('takes the place of the job as it stands now, says what it waits for, and is today where nothing is left', () => {
+    const now = job(2, [act('x', { hands: { low: 6000, likely: 6000, high: 6000 } })]);
+    const wait = act('w', { act: null, at: 'away', hands: { low: 0, likely: 0, high: 0 }, open: true, name: 'a gland' });
+    const ready = readyIf(inputs([now]), job(2, [wait, act('x', { after: ['w'] })]), dayOf);
+    expect([ready.open, ready.safe]).toEqual([['a gland'], '2026-12-03']);
+    expect(readyIf(inputs([now]), job(2, [act('x', { done: true })]), dayOf)).toEqual({
+      days: [{ day: TODAY, chance: 1 }],
+      safe: TODAY,
+      open: [],
+    });
+  });
 });

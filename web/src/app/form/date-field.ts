@@ -25,7 +25,7 @@ const pad = (n: number): string => String(n).padStart(2, '0');
       <input
         nz-input
         autocomplete="off"
-        placeholder="no date"
+        [placeholder]="placeholder()"
         [id]="id"
         [name]="name()"
         [value]="text()"
@@ -88,6 +88,8 @@ export class DateField extends FormField<string | null> {
   private readonly clock = inject(ShopClock);
   /** Which way a day without a year lies. */
   readonly leaning = input<Leaning>('to-come');
+  /** What stands there while no day is given. */
+  readonly placeholder = input('no date');
   protected readonly open = signal(false);
   protected readonly text = signal('');
   /** Why what stands there is no day; a form with one is not saved. */

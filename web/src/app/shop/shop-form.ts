@@ -22,6 +22,7 @@ const MARKS: readonly Option[] = [
         <ip-pick label="Unit that jobs start in" [options]="units" formControlName="unit" />
         <ip-pick label="Decimal mark" [options]="marks" formControlName="decimalMark" />
       </div>
+      <ip-text label="Warranty, on the report and the delivery note" name="warranty" [rows]="2" formControlName="warranty" />
     </form>
   `,
 })
@@ -34,13 +35,13 @@ export class ShopForm {
   protected readonly marks = MARKS;
   private readonly card = computed(() => this.shop.shop().card);
   private readonly now = computed<ShopSettingsInput>(() => {
-    const { name, unit, decimalMark, walked } = this.card();
-    return { name, unit, decimalMark, walked: [...walked] };
+    const { name, unit, decimalMark, warranty, walked } = this.card();
+    return { name, unit, decimalMark, warranty, walked: [...walked] };
   }, SAME_VALUE);
   private readonly version = linkedSignal(() => this.card().version);
   protected readonly form = new RecordForm<ShopSettingsInput>({
     keptAs: () => 'shop-card',
-    start: { name: '', unit: 'mm', decimalMark: '.', walked: [] },
+    start: { name: '', unit: 'mm', decimalMark: '.', warranty: '', walked: [] },
     untouched: this.now,
     check: (v) => check(shopSettingsInput, v),
     rests: { version: this.version },

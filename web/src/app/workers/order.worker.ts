@@ -1,7 +1,7 @@
 /// <reference lib="webworker" />
 import { momentsIn, wallTime } from '@iron-patch/contract/wire';
 import { OrderSearch, timed } from '@iron-patch/core/making/run-order';
-import { helpsFor, laidPlan, placedOf, shopProblem } from '@iron-patch/core/repair/order';
+import { helpsFor, laidPlan, placedOf, readyIf, shopProblem } from '@iron-patch/core/repair/order';
 import type { OrderMessage, OrderQuestion } from './order-message';
 
 /** Rounds of looking between two reports, ms. */
@@ -10,13 +10,15 @@ const STEP_MS = 60;
 const LEAST_BETTER = 0.01;
 
 /** Puts acts in order and reports between steps, or tells what would help; ending the worker cancels it. */
-addEventListener('message', ({ data: { inputs, zone, forMs } }: MessageEvent<OrderQuestion>) => {
+addEventListener('message', ({ data: { inputs, zone, forMs, ifChosen } }: MessageEvent<OrderQuestion>) => {
   const tell = (message: OrderMessage): void => postMessage(message);
   const momentOf = momentsIn(zone);
+  const dayOf = (minute: number): string => wallTime(new Date(minute * 60_000), zone).day;
+  if (ifChosen)
+    return ifChosen.forEach(({ wayId, job }) => tell({ kind: 'ready', wayId, ready: readyIf({ ...inputs, momentOf }, job, dayOf) }));
   const shop = shopProblem({ ...inputs, momentOf });
   if (forMs === 0) {
     const plan = laidPlan(shop, shop.order, inputs.stored);
-    const dayOf = (minute: number): string => wallTime(new Date(minute * 60_000), zone).day;
     return tell({ kind: 'helps', helps: helpsFor(shop, shop.order, plan, { ...inputs, momentOf, dayOf }) });
   }
   const before = timed(shop.problem, shop.order).cost;

@@ -1,13 +1,22 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { Clipboard } from '@angular/cdk/clipboard';
 import { check, quoteWithdrawalInput, routes } from '@iron-patch/contract';
-import { quoteMessage, quoteState, type Problem, type QuoteRecord, type QuoteState, type StationState } from '@iron-patch/core';
+import {
+  quoteMessage,
+  quoteState,
+  readyAfterYes,
+  type Problem,
+  type QuoteRecord,
+  type QuoteState,
+  type StationState,
+} from '@iron-patch/core';
 import { Api, mailFile, newId, newSecret, saveFile, ShopClock, ShopStore, ShopTimePipe, Told } from '../../data';
 import { TextField } from '../../form';
 import { StateMark } from '../../mark';
 import { May } from '../../sign-in';
 import { SheetStore } from '../../sheet-data';
 import { dayWords } from '@iron-patch/core/terms/calendar';
+import { jobInputOf } from '../job-input';
 import { QuoteForm } from './quote-form';
 
 const MARKS: Readonly<Record<QuoteState, StationState>> = {
@@ -34,6 +43,19 @@ const MARKS: Readonly<Record<QuoteState, StationState>> = {
             <span class="quiet">{{ shop.personName(q.personId) }}, {{ q.at | shopTime }}; {{ names(q) }}</span>
           </p>
           <p [class.said]="state(q) === 'yes'" [class.bad]="state(q) === 'no'">{{ words(q) }}</p>
+          @if (promise(q); as day) {
+            <div class="row">
+              @if (promisedOn() === day) {
+                <p class="quiet">Promised for {{ dayOf(day) }}, as was told.</p>
+              } @else {
+                <button type="button" class="next" ipMay="receive" (click)="promiseIt(day)">Promise {{ dayOf(day) }}</button>
+                <p class="quiet">
+                  The customer was told so.
+                  {{ promisedOn() ? 'The ticket says ' + dayOf(promisedOn()!) + '.' : 'The ticket promises no day yet.' }}
+                </p>
+              }
+            </div>
+          }
           @for (n of q.questions; track n.at) {
             <p class="said" data-verbatim>{{ n.name }} asks, {{ n.at | shopTime }}: “{{ n.text }}”</p>
           }
@@ -180,6 +202,23 @@ export class QuoteDesk {
     if (withdrawn) return `Withdrawn by ${this.shop.personName(withdrawn.personId, 'somebody')}: ${withdrawn.why}`;
     const until = dayWords(card.validUntil);
     return this.state(q) === 'expired' ? `It ran out on ${until} without an answer.` : `Waits for the customer, until ${until}.`;
+  }
+
+  /** The day that the customer reckons with who said yes; null where nobody did, or another quote came after. */
+  protected promise(q: QuoteRecord): string | null {
+    const way = q.card.ways.find((w) => w.id === q.answer?.wayId);
+    return way && q === this.quotes().at(-1) ? readyAfterYes(way, q.card, this.clock.dayOf(q.answer!.at)) : null;
+  }
+
+  protected readonly promisedOn = computed(() => this.store.sheet()?.job.promisedOn ?? null);
+  protected readonly dayOf = (day: string): string => dayWords(day);
+
+  protected async promiseIt(day: string): Promise<void> {
+    await this.told.doing(async () => {
+      const sheet = this.store.sheet()!;
+      const saved = await this.store.saveJob({ ...jobInputOf(sheet), promisedOn: day }, sheet.job.version);
+      if (saved) this.told.say(`Promised for ${dayWords(day)}.`);
+    });
   }
 
   protected pdf = ({ id }: QuoteRecord): string => routes.quotePdf(id);

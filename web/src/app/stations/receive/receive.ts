@@ -1,29 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { routes, type JobInput } from '@iron-patch/contract';
-import type { JobSheet } from '@iron-patch/core';
+import { routes } from '@iron-patch/contract';
 import { SAME_VALUE } from '../../data';
 import { SheetStore } from '../../sheet-data';
 import { DoneBeforePanel } from '../done-before';
+import { jobInputOf } from '../job-input';
 import { CallOff } from './call-off';
 import { JobForm, type StoreJob } from './job-form';
 import { Photos } from './photos';
-
-const inputOf = ({ job, customer }: JobSheet): JobInput => ({
-  customerName: customer.name,
-  customerContact: customer.contact,
-  title: job.title,
-  machine: job.machine,
-  complaint: job.complaint,
-  want: job.want,
-  changes: [...job.changes],
-  restBy: job.restBy,
-  askBefore: job.askBefore,
-  pieces: job.pieces,
-  promisedOn: job.promisedOn,
-  unit: job.unit,
-  shopTempC: job.shopTempC,
-  hazards: [...job.hazards],
-});
 
 /** The counter ticket of a job that is in. */
 @Component({
@@ -54,7 +37,7 @@ export class Receive {
   protected readonly bundle = computed(() => routes.bundle(this.store.sheet()!.job.id));
   protected readonly now = computed(() => {
     const sheet = this.store.sheet();
-    return sheet && { start: inputOf(sheet), version: sheet.job.version };
+    return sheet && { start: jobInputOf(sheet), version: sheet.job.version };
   }, SAME_VALUE);
 
   protected readonly save: StoreJob = async (input, base) => {

@@ -1,7 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
-import { routes } from '@iron-patch/contract';
 import {
   choiceKey,
   chosenReturn,
@@ -27,6 +26,8 @@ import { StateMark } from '../../mark';
 import { DraftNote } from '../../form';
 import { CautionNote } from '../../show';
 import { LicensedMatters } from '../licensed-matters';
+import { GoesWithIt } from './goes-with-it';
+import { ReturnPapers } from './papers';
 import { TimeSpent } from './time-spent';
 
 const NOTHING_SAID: ReturnChoice = { lesson: '', stillToDo: '', outcome: 'passed', beforeUse: '', unproved: '', undone: '' };
@@ -45,6 +46,8 @@ const NOTHING_SAID: ReturnChoice = { lesson: '', stillToDo: '', outcome: 'passed
     ShopTimePipe,
     RouterLink,
     DraftNote,
+    GoesWithIt,
+    ReturnPapers,
     TimeSpent,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -101,10 +104,7 @@ const NOTHING_SAID: ReturnChoice = { lesson: '', stillToDo: '', outcome: 'passed
           }
         </tbody>
       </table>
-      <p class="papers no-print">
-        <a [href]="report()" target="_blank">Report for the customer, PDF</a><a [href]="slip()" target="_blank">Job slip, PDF</a
-        ><a [href]="csv()">Readings as CSV</a>
-      </p>
+      <ip-return-papers class="no-print" />
       @for (h of otherHazards(); track h) {
         <ip-caution [hazard]="h" />
       }
@@ -120,7 +120,7 @@ const NOTHING_SAID: ReturnChoice = { lesson: '', stillToDo: '', outcome: 'passed
           name="todo"
           maxlength="4000"
           [ngModel]="draft().stillToDo"
-          (ngModelChange)="set('stillToDo', $event)"
+          (ngModelChange)="more({ stillToDo: $event })"
         ></textarea>
       </label>
       <label
@@ -131,9 +131,10 @@ const NOTHING_SAID: ReturnChoice = { lesson: '', stillToDo: '', outcome: 'passed
           name="lesson"
           maxlength="4000"
           [ngModel]="draft().lesson"
-          (ngModelChange)="set('lesson', $event)"
+          (ngModelChange)="more({ lesson: $event })"
         ></textarea>
       </label>
+      <ip-goes-with-it [of]="draft()" (changed)="more($event)" />
       @if (needs('unproved')) {
         <label
           >Why it goes out with what is not proved (printed on the report)
@@ -143,7 +144,7 @@ const NOTHING_SAID: ReturnChoice = { lesson: '', stillToDo: '', outcome: 'passed
             name="unproved"
             maxlength="4000"
             [ngModel]="draft().unproved"
-            (ngModelChange)="set('unproved', $event)"
+            (ngModelChange)="more({ unproved: $event })"
           ></textarea>
         </label>
       }
@@ -156,7 +157,7 @@ const NOTHING_SAID: ReturnChoice = { lesson: '', stillToDo: '', outcome: 'passed
             name="undone"
             maxlength="4000"
             [ngModel]="draft().undone"
-            (ngModelChange)="set('undone', $event)"
+            (ngModelChange)="more({ undone: $event })"
           ></textarea>
         </label>
       }
@@ -174,7 +175,7 @@ const NOTHING_SAID: ReturnChoice = { lesson: '', stillToDo: '', outcome: 'passed
             name="beforeUse"
             maxlength="600"
             [ngModel]="draft().beforeUse"
-            (ngModelChange)="set('beforeUse', $event)"
+            (ngModelChange)="more({ beforeUse: $event })"
           ></textarea>
         </label>
       }
@@ -249,11 +250,6 @@ const NOTHING_SAID: ReturnChoice = { lesson: '', stillToDo: '', outcome: 'passed
       padding: 14px 18px;
       margin-bottom: 16px;
     }
-    .papers {
-      display: flex;
-      gap: 22px;
-      margin: 12px 0;
-    }
     form:not(.row) {
       display: grid;
       gap: 10px;
@@ -293,9 +289,6 @@ export class Return {
   protected readonly problems = signal<readonly string[]>([]);
   protected readonly holds = computed(() => this.store.repair()?.holds ?? []);
   protected readonly otherHazards = computed(() => this.sheet().job.hazards.filter((h) => !LICENSED_HAZARDS.includes(h)));
-  protected readonly report = computed(() => routes.report(this.sheet().job.id));
-  protected readonly slip = computed(() => routes.slip(this.sheet().job.id));
-  protected readonly csv = computed(() => routes.readingsCsv(this.sheet().job.id));
 
   protected readonly span = spanWords;
   protected readonly words = provedWords;
@@ -314,8 +307,8 @@ export class Return {
     return this.holds().some((h) => h.passedBy === field) || this.draft()[field] !== '';
   }
 
-  protected set(field: 'lesson' | 'stillToDo' | 'unproved' | 'undone' | 'beforeUse', text: string): void {
-    this.draft.update((d) => ({ ...d, [field]: text }));
+  protected more(what: Partial<ReturnChoice>): void {
+    this.draft.update((d) => ({ ...d, ...what }));
   }
 
   protected pass(passed: boolean): void {
