@@ -13,6 +13,7 @@ import {
   type RunChoice,
   type SpentChoice,
   type ThreePoint,
+  type StandingStillChoice,
   type UrgencyChoice,
 } from '@iron-patch/core';
 import { array, string, type AnyObjectSchema } from 'yup';
@@ -80,6 +81,8 @@ export const FRONT_VALUES: Readonly<Record<string, AnyObjectSchema>> = {
         costMinor: moneyOf('Price').nullable(),
         leadDays: numberOf('Days until it is here', 0, 1000).nullable(),
         outside: yes('Done elsewhere'),
+        // What was weighed before anybody asked is without.
+        least: count().optional(),
       }),
     )
       .strict()
@@ -125,6 +128,10 @@ export const FRONT_VALUES: Readonly<Record<string, AnyObjectSchema>> = {
     personId: string().strict().nullable().defined('Who: a person, or nobody.').max(60, 'Who is an id.'),
     machineId: textOf('Machine', TEXT_LIMITS.name),
     pinnedAt: momentOrNull('Pinned to'),
+  }),
+  'standing-still': shapeOf<StandingStillChoice>({
+    dayMinor: moneyOf('A day without it'),
+    why: textOf('Why', TEXT_LIMITS.line),
   }),
   urgency: shapeOf<UrgencyChoice>({
     urgent: yes('Urgent'),

@@ -19,13 +19,13 @@ const seriousProblems = (): Promise<string[]> => problemsOn(maud.page);
 const STATIONS = ['receive', 'strip', 'measure', 'decide', 'draw', 'plan', 'cut', 'prove', 'return'];
 
 it.each(STATIONS)('%s of a whole job', async (station) => {
-  await maud.open('Ramp hinge pin', station);
+  await maud.turnTo('Ramp hinge pin', station);
   await maud.page.settled();
   expect(await seriousProblems()).toEqual([]);
 });
 
 it.each(STATIONS)('%s of a job that has hardly begun', async (station) => {
-  await maud.open('Capstan shaft', station);
+  await maud.turnTo('Capstan shaft', station);
   await maud.page.settled();
   expect(await seriousProblems()).toEqual([]);
 });
@@ -35,21 +35,21 @@ it.each([
   ['cut', 'Depths and settings'],
   ['cut', 'Practise on a simulated lathe'],
 ])('%s of a shaft with keyseats: %s', async (station, press) => {
-  await maud.open('Mixer drive shaft', station);
+  await maud.turnTo('Mixer drive shaft', station);
   await maud.page.click(press);
   await maud.page.settled();
   expect(await seriousProblems()).toEqual([]);
 });
 
 it.each(['sum/press', 'sum/single-point', 'sum/o-ring', 'table/unc-unf', 'table/materials'])('the bench: %s', async (path) => {
-  await maud.page.go(`/sums/${path}`);
+  await maud.page.turnTo(`/sums/${path}`);
   await maud.page.sees('Look up, or find a sum');
   await maud.page.settled();
   expect(await seriousProblems()).toEqual([]);
 });
 
 it.each(['What fits what', 'Parts to order', 'Loose pieces', 'Point of no return'])('strip of a job in pieces: %s', async (tab) => {
-  await maud.open('Grapple cylinder rod', 'strip');
+  await maud.turnTo('Grapple cylinder rod', 'strip');
   await maud.page.click(tab);
   await maud.page.settled();
   expect(await seriousProblems()).toEqual([]);
@@ -64,21 +64,21 @@ it.each(['Rod, straightness', 'Chromed rod', 'Piston thread', 'Depth to the ring
 });
 
 it('a photograph with its markers', async () => {
-  await maud.open('Ramp hinge pin', 'receive');
+  await maud.turnTo('Ramp hinge pin', 'receive');
   await maud.page.click('Open picture As it came in');
   await maud.page.sees('Set a marker in the middle');
   expect(await seriousProblems()).toEqual([]);
 });
 
 it('the crib, with an instrument to check', async () => {
-  await maud.page.go('/crib');
+  await maud.page.turnTo('/crib');
   await maud.page.click('Check Caliper 150');
   await maud.page.settled();
   expect(await seriousProblems()).toEqual([]);
 });
 
 it('house rules, with what a change would move', async () => {
-  await maud.page.go('/house-rules');
+  await maud.page.turnTo('/house-rules');
   await maud.page.fill('Base, negative for interference', '0.07 mm');
   await maud.page.click('See what it moves');
   await maud.page.sees('open jobs');
@@ -86,35 +86,35 @@ it('house rules, with what a change would move', async () => {
 });
 
 it('the bench when something is looked up', async () => {
-  await maud.page.go('/sums');
+  await maud.page.turnTo('/sums');
   await maud.page.fill('Look up, or find a sum', '3/8 24');
   await maud.page.sees('3/8-24 UNF');
   expect(await seriousProblems()).toEqual([]);
 });
 
 it('the floor, a new job, the forms of Strip, the keys and the import', async () => {
-  await maud.page.go('/');
+  await maud.page.turnTo('/');
   await maud.page.sees('Ramp hinge pin');
   expect(await seriousProblems()).toEqual([]);
   await maud.page.click('New job');
   await maud.page.click('Take it in');
   await maud.page.sees('Customer is needed.');
   expect(await seriousProblems()).toEqual([]);
-  await maud.open('Ramp hinge pin', 'strip');
+  await maud.turnTo('Ramp hinge pin', 'strip');
   await maud.page.click('Change Hinge pin');
   await maud.page.click('Add a place to measure on Ramp barrel');
   expect(await seriousProblems()).toEqual([]);
   await maud.page.click('Keys');
   await maud.page.sees('To the reading line');
   expect(await seriousProblems()).toEqual([]);
-  await maud.open('Ramp hinge pin', 'measure');
+  await maud.turnTo('Ramp hinge pin', 'measure');
   await maud.page.click('Bring in readings');
   await maud.page.sees('A table with a header row');
   expect(await seriousProblems()).toEqual([]);
 });
 
 it('wears its look: fonts, colours and no request leaves the shop', async () => {
-  await maud.open('Roller spindle', 'cut');
+  await maud.turnTo('Roller spindle', 'cut');
   await maud.page.sees('Next cut');
   await maud.page.settled();
   const seen = await maud.page.run<{ family: string; size: string; blue: string; loaded: boolean; foreign: string[] }>(

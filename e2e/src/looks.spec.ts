@@ -41,7 +41,7 @@ describe.each(['Dark', 'High contrast'])('%s', (word) => {
   });
 
   it.each(['receive', 'strip', 'measure', 'decide', 'draw', 'plan', 'cut', 'prove', 'return'])('%s can be read', async (station) => {
-    await bench.visit.open('Ramp hinge pin', station);
+    await bench.visit.turnTo('Ramp hinge pin', station);
     await bench.page.settled();
     expect(await seriousProblems(bench.page)).toEqual([]);
   });
@@ -49,7 +49,7 @@ describe.each(['Dark', 'High contrast'])('%s', (word) => {
   it.each(['/', '/jobs/new', '/crib', '/rack', '/ledger', '/shop', '/house-rules', '/sums/sum/press', '/sums/table/unc-unf'])(
     '%s can be read',
     async (path) => {
-      await bench.page.go(path);
+      await bench.page.turnTo(path);
       await bench.page.settled();
       expect(await seriousProblems(bench.page)).toEqual([]);
     },

@@ -24,6 +24,12 @@ export class Page {
     await this.driver.get(this.address + path);
   }
 
+  /** Turns to another place as the browser's own back does, without loading the page anew. */
+  async turnTo(path: string): Promise<void> {
+    await this.run('history.pushState(null, "", arguments[0]); dispatchEvent(new PopStateEvent("popstate"));', path);
+    await this.until(`to be at ${path}`, () => this.run<boolean>('return location.pathname + location.search === arguments[0]', path));
+  }
+
   /** Waits until something holds; tells what it waited for. */
   async until<T>(what: string, look: () => Promise<T | null | undefined | false>): Promise<T> {
     const deadline = Date.now() + PATIENCE_MS;

@@ -174,6 +174,19 @@ describe('price', () => {
     expect([none.total, none.minutes.value]).toEqual([null, 300]);
   });
 
+  it('of what is sold by the dozen a dozen is paid, and said', () => {
+    const buy = (count: number, least?: number) =>
+      priceOf(input({ acts: [], stock: [], bought: [{ what: 'key', count, costMinor: 200, least }], postageMinor: 0 }), {
+        ...rates,
+        minimumMinor: 0,
+        taxPercent: 0,
+      }).total!;
+    // 2.00 and 15 % on it: 2.30 each.
+    expect([buy(2).value, buy(2, 12).value, buy(14, 12).value]).toEqual([4.6, 27.6, 32.2]);
+    expect(JSON.stringify(buy(2, 12))).toContain('12, the fewest that are sold (2 needed), at 2.00');
+    expect(JSON.stringify(buy(14, 12))).toContain('14 at 2.00');
+  });
+
   it('its span is that of the hours alone: what is bought stands', () => {
     const act = { name: 'turn', hands: { low: 60, likely: 120, high: 240 }, machineId: null, machineName: '', from: { rule: '' } };
     const { total, minutes } = priceOf(input({ acts: [act] }), { ...rates, taxPercent: 0, consumablesPercent: 0 });

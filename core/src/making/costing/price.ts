@@ -28,6 +28,8 @@ export interface PricedBuy {
   readonly count: number;
   /** Each; null while nobody asked. */
   readonly costMinor: number | null;
+  /** The fewest that are sold at once; absent where any number is. */
+  readonly least?: number | undefined;
 }
 
 export interface PriceInput {
@@ -99,10 +101,11 @@ function stockFigure({ what, materialId, massKg, priceMinor }: PricedStock, id: 
   return workedOut(id, what, whole(massKg * kg * (1 + rates.wastePercent / 100)), how, [], money);
 }
 
-function boughtFigure({ what, count, costMinor }: PricedBuy, id: string, { markUpPercent }: Rates): Figure | null {
+function boughtFigure({ what, count, costMinor, least = 1 }: PricedBuy, id: string, { markUpPercent }: Rates): Figure | null {
   if (costMinor === null) return null;
-  const how = `${count} at ${whole(costMinor).toFixed(2)}, and ${percent(markUpPercent)} on it`;
-  return workedOut(id, what, whole(Math.round(costMinor * (1 + markUpPercent / 100)) * count), how, [], money);
+  const paid = Math.max(count, least);
+  const how = `${paid}${paid > count ? `, the fewest that are sold (${count} needed),` : ''} at ${whole(costMinor).toFixed(2)}, and ${percent(markUpPercent)} on it`;
+  return workedOut(id, what, whole(Math.round(costMinor * (1 + markUpPercent / 100)) * paid), how, [], money);
 }
 
 /**

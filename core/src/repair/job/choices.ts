@@ -122,6 +122,7 @@ export const choiceKey = {
   calledOff: 'called-off',
   comeback: 'comeback',
   urgency: 'urgency',
+  standingStill: 'standing-still',
   nominal: (placeId: string): string => `nominal:${placeId}`,
   fit: (placeId: string): string => `fit:${placeId}`,
   running: (placeId: string): string => `running:${placeId}`,

@@ -38,6 +38,8 @@ export interface ConsideredBuy {
   readonly leadDays: number | null;
   /** It is an act of another shop, and the part is away. */
   readonly outside: boolean;
+  /** The fewest that are sold at once; absent where any number is. */
+  readonly least?: number | undefined;
 }
 
 export const CONSIDERED_STATES = ['considered', 'chosen', 'dropped'] as const;

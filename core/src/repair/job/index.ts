@@ -122,6 +122,7 @@ export {
   type QuoteReady,
   type QuoteTold,
 } from './quote';
+export { allInAll, dayWithoutIt, type StandingStillChoice } from './standing-still';
 export { comebackOf, doneBefore, type ComebackChoice, type DoneBefore } from './done-before';
 export { ledgerCard, type LedgerCard, type LedgerSize } from './ledger-card';
 export { SIZE_SHARE, traitsOf, type JobTraits } from './likeness';

@@ -56,6 +56,7 @@ const CHOICE_ACTS: Readonly<Record<string, Act>> = {
   'called-off': 'receive',
   comeback: 'receive',
   urgency: 'order',
+  'standing-still': 'receive',
 };
 
 /**

@@ -58,6 +58,7 @@ const CHOSEN: Readonly<Record<string, string>> = {
   'called-off': 'called a job off or took it up again',
   comeback: 'said what it comes back from',
   urgency: 'said how urgent it is',
+  'standing-still': 'said what a day without it costs',
   nominal: 'said what a place was',
   fit: 'chose a fit',
   running: 'said what a pair runs at',

@@ -61,6 +61,16 @@ const WHERE: readonly Option[] = [
           [problems]="told()"
           (valueChange)="change(i, { leadDays: $event })"
         />
+        <ip-number
+          [label]="i ? '' : 'Sold from'"
+          [spoken]="'Sold from, ' + (i + 1)"
+          [name]="'boughtLeast' + i"
+          placeholder="1"
+          [value]="b.least ?? null"
+          [path]="i + '.least'"
+          [problems]="told()"
+          (valueChange)="change(i, { least: $event ?? undefined })"
+        />
         <button type="button" class="plain" [attr.aria-label]="'Remove bought ' + (i + 1)" (click)="remove(i)">Remove</button>
       </div>
     }
@@ -74,7 +84,7 @@ const WHERE: readonly Option[] = [
     }
     .buy {
       display: grid;
-      grid-template-columns: minmax(130px, 2fr) minmax(120px, 1fr) 84px 104px 104px auto;
+      grid-template-columns: minmax(130px, 2fr) minmax(120px, 1fr) 84px 104px 104px 84px auto;
       gap: 6px 12px;
       align-items: end;
       width: 100%;

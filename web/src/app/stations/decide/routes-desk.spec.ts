@@ -43,6 +43,28 @@ it('offers the ways of what was found and to buy it; side by side they have hour
   expect(words(priced)).not.toContain('Put them side by side');
 });
 
+it('what a day without it costs the customer stands beside the price of each way', async () => {
+  const of = (days: number, least?: number) => ({
+    ...{ stock: [], acts: [], postageMinor: 0 },
+    bought: [{ what: 'pin', count: 1, costMinor: 10_000, leadDays: days, outside: false, least }],
+  });
+  const still = testChoice(choiceKey.standingStill, { dayMinor: 5000, why: '' });
+  const fixture = await desk(RATES, considered('a', 'buy', of(0)), considered('b', 'buy', of(0, 3)), still);
+  const [first, second] = [...(fixture.nativeElement as HTMLElement).querySelectorAll('article')].map((a) =>
+    a.textContent.replace(/\s+/g, ' '),
+  );
+  const days = Number(/(\d+) days? without it/.exec(first!)![1]);
+  // 100, and 15 % on it, and 50 a day; three at least are sold of the other.
+  expect(first).toContain(`price and days without it: ${115 + 50 * days},`);
+  expect(second).toContain(`price and days without it: ${345 + 50 * days},`);
+  const unsaid = await desk(RATES, considered('a', 'buy', of(9)));
+  expect(words(unsaid)).not.toContain('without it:');
+  await type(unsaid, 'input[name=dayWithoutIt]', '80');
+  await press(unsaid, 'Save it');
+  await after(unsaid);
+  expect(sent()).toEqual([['standing-still', { dayMinor: 8000, why: '' }]]);
+});
+
 it('neither chooses one nor puts it away without a reason', async () => {
   const fixture = await desk(RATES, considered('a', 'larger-pin'));
   await press(fixture, 'Not this');

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, output, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import {
+  allInAll,
   barSize,
   choiceKey,
   choiceOf,
@@ -13,6 +14,7 @@ import {
   placeWithUnit,
   capital,
   countOf,
+  dayWithoutIt,
   estimatedNow,
   customersWay,
   proposeRoute,
@@ -24,6 +26,7 @@ import {
   type ConsideredBuy,
   type ConsideredChoice,
   type ConsideredStock,
+  type Figure,
   type FindingId,
   type JobItem,
   type Lasts,
@@ -40,6 +43,9 @@ import { SheetStore } from '../../sheet-data';
 import { FigureButton } from '../../show';
 import { dayWords } from '@iron-patch/core/terms/calendar';
 import { RouteForm } from './route-form';
+import { StandingStill } from './standing-still';
+
+const DAY_MS = 86_400_000;
 
 /** How a life looks beside that of the new thing. */
 const MARKS: Readonly<Record<Lasts, StationState | Verdict>> = { weeks: 'out', 'years-fewer': 'close', 'as-new': 'fits', longer: 'fits' };
@@ -47,7 +53,7 @@ const MARKS: Readonly<Record<Lasts, StationState | Verdict>> = { weeks: 'out', '
 /** Ways to put it right, side by side: price, hours, life, risk, what each takes; one is chosen and lays out its items. */
 @Component({
   selector: 'ip-routes',
-  imports: [FigureButton, RouteForm, RouterLink, StateMark, TextField],
+  imports: [FigureButton, RouteForm, RouterLink, StandingStill, StateMark, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './routes-desk.html',
   styleUrl: './routes-desk.less',
@@ -105,8 +111,26 @@ export class RoutesDesk {
     return `${many}${what}${outside ? ', elsewhere' : ''}${leadDays === null ? '' : `, ${countOf(leadDays, 'day')}`}`;
   }
 
-  protected ready({ minutes, waitDays }: RouteFinding): string {
-    return dayWords(readyOn(this.clock.today(), waitDays ?? 0, minutes.limits!.upper), 'weekday');
+  private readyDay({ minutes, waitDays }: RouteFinding): string {
+    return readyOn(this.clock.today(), waitDays ?? 0, minutes.limits!.upper);
+  }
+
+  protected ready(way: RouteFinding): string {
+    return dayWords(this.readyDay(way), 'weekday');
+  }
+
+  private daysTo(way: RouteFinding): number {
+    return Math.round((Date.parse(this.readyDay(way)) - Date.parse(this.clock.today())) / DAY_MS);
+  }
+
+  protected days(way: RouteFinding): string {
+    return countOf(this.daysTo(way), 'day');
+  }
+
+  /** Price and days without it; null where nobody said what a day costs. */
+  protected allInAll(way: RouteFinding): Figure | null {
+    const dayMinor = dayWithoutIt(this.store.sheet() ?? { choices: [] });
+    return dayMinor === null ? null : allInAll(way, this.daysTo(way), dayMinor);
   }
 
   protected readyNote({ undated }: RouteFinding): string {
