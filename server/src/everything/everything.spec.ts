@@ -52,6 +52,8 @@ it('has every job as a file that can come in again, and every table as rows', as
   expect(rows(all['tables/readings.csv']!)).toMatchObject([{ text: '1.5716 in', place_id: made.bodyId }]);
   expect(all['read-me.txt']).toContain('./iron-patch backup');
   await nothingIsLeft();
+  const taken = await shop.pool.query(`select person_id, method from audit where path = $1`, [routes.everything]);
+  expect(taken.rows).toEqual([{ person_id: 'tomas', method: 'GET' }]);
 });
 
 it('leaves secrets here', async () => {

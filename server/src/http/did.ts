@@ -15,7 +15,7 @@ function sentIn(req: Request): string | null {
   return kept && req.body !== undefined && !Buffer.isBuffer(req.body) ? JSON.stringify(req.body) : null;
 }
 
-/** Puts on record who did what, in the transaction that does it. */
+/** Puts on record who did what: in the transaction that does it, where something is stored. */
 export async function did(db: Db, req: Request, status: number, personId: string = req.get(HEADERS.person) ?? ''): Promise<void> {
   await db.query(q.did, [personId, atTheGate(req).deviceId, req.method, req.path, status, sentIn(req)]);
 }

@@ -43,6 +43,7 @@ const WORDS: readonly (readonly [method: string, path: string, words: string])[]
   ['PUT', routes.photo(':id'), 'changed a photograph'],
   ['DELETE', routes.photo(':id'), 'took a photograph off'],
   ['POST', routes.quotes(':id'), 'made a quote'],
+  ['GET', routes.everything, 'took everything on record out'],
   ['POST', routes.oldLists, 'brought in an old list'],
   ['POST', routes.oldListWithdrawal(':id'), 'took an old list back'],
   ['POST', routes.quoteLink(':id'), 'made a link to a quote'],
