@@ -121,6 +121,8 @@ export async function bench() {
   bundle('core/src/evidence/simulated/known-truth.bench.ts', 'core/dist/known-truth.bench.mjs');
   bundle('core/src/making/coach/coach.bench.ts', 'core/dist/coach.bench.mjs');
   bundle('core/src/making/run-order/run-order.bench.ts', 'core/dist/run-order.bench.mjs');
+  bundle('core/src/making/run-order/classical-worker.bench.ts', 'core/dist/classical.worker.mjs');
+  bundle('e2e/src/bench-order.ts', 'e2e/dist/bench-order.mjs');
   bundle('e2e/src/bench.ts', 'e2e/dist/bench.mjs');
   bundle('e2e/src/bench-many.ts', 'e2e/dist/bench-many.mjs');
   console.log('Working out');
@@ -130,6 +132,7 @@ export async function bench() {
   node(join(root, 'core/dist/coach.bench.mjs'));
   console.log('Run order');
   node(join(root, 'core/dist/run-order.bench.mjs'));
+  node(join(root, 'e2e/dist/bench-order.mjs'), root, '5000');
   console.log('The book');
   node(join(root, 'core/dist/book.bench.mjs'));
   console.log('Web build');
