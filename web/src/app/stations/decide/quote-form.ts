@@ -52,6 +52,14 @@ const USUAL_DAYS = 14;
     .ready p {
       margin: 24px 0 0;
     }
+    @media (max-width: 760px) {
+      .ready {
+        grid-template-columns: minmax(0, 1fr);
+      }
+      .ready p {
+        margin: 0 0 8px;
+      }
+    }
     .doubt {
       color: var(--close);
       font-weight: 600;

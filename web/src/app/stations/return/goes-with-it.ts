@@ -52,6 +52,7 @@ import { SheetStore } from '../../sheet-data';
       display: grid;
       grid-template-columns: repeat(2, minmax(0, 1fr));
       gap: 6px 16px;
+      align-items: end;
     }
     figure {
       margin: 0;
