@@ -27,14 +27,30 @@ interface Question {
   readonly timeZone: string;
 }
 
-/** The first word that is a size, alone or with a unit after it, as the bounds of what it may mean, and the words that are left. */
-function sizeIn(words: readonly string[]): { readonly sizes: readonly AskedSize[]; readonly rest: readonly string[] } {
-  for (let n = 0; n < words.length; n++)
-    for (const length of [2, 1]) {
-      const sizes = askedSizes(words.slice(n, n + length).join(' '));
-      if (n + length <= words.length && sizes.length) return { sizes, rest: [...words.slice(0, n), ...words.slice(n + length)] };
-    }
-  return { sizes: [], rest: [] };
+/** A size among words: its bounds, the words that are left, and how surely it is one. */
+interface SizeAmong {
+  readonly sizes: readonly AskedSize[];
+  readonly rest: readonly string[];
+  readonly sure: number;
+}
+
+/** `k6`, `H7`, in small letters. */
+const FIT = /^[a-z]{1,2}\d{1,2}$/;
+
+/**
+ * The size that is looked for: the word that is most surely one, the first of several. One with a unit, a point or a stroke is surer than a
+ * whole number before a fit, and that than any other number, which may be that of a machine.
+ */
+function sizeIn(words: readonly string[]): SizeAmong {
+  const among = words.flatMap((word, n) =>
+    [2, 1].flatMap((length): SizeAmong[] => {
+      const text = words.slice(n, n + length).join(' ');
+      const sizes = n + length <= words.length ? askedSizes(text) : [];
+      const sure = length === 2 || /\D/.test(word) ? 2 : FIT.test(words[n + 1] ?? '') ? 1 : 0;
+      return sizes.length ? [{ sizes, rest: [...words.slice(0, n), ...words.slice(n + length)], sure }] : [];
+    }),
+  );
+  return among.reduce((best, s) => (s.sure > best.sure ? s : best), among[0] ?? { sizes: [], rest: [], sure: 0 });
 }
 
 async function ledger(db: Db, { words, from, to, machineOf, upTo, timeZone }: Question): Promise<LedgerPage> {

@@ -121,7 +121,18 @@ describe('what it is found by', () => {
   const found = async (text: string, more = ''): Promise<string[]> => (await ledger(text, '', more)).rows.map((r) => r.title);
 
   it('sizes that were read, as closely as they are typed, in either unit, together with their words', async () => {
-    for (const text of ['31.93', '31.9', '31.93 mm', '1.257 in', '31.93 body', 'body 31.93', 'loader 31.93', '33.2 bore'])
+    for (const text of [
+      '31.93',
+      '31.9',
+      '31.93 mm',
+      '1.257 in',
+      '31.93 body',
+      'body 31.93',
+      'loader 7 31.9',
+      '7 31.93 mm loader',
+      'loader 31.93',
+      '33.2 bore',
+    ])
       expect([text, await found(text)]).toEqual([text, ['Loader tilt']]);
     // The bore is not the size of the body, and 31.93 in is no size of it.
     for (const text of ['31.93 bore', '31.95', '31.93 in', '33.2 body']) expect([text, await found(text)]).toEqual([text, []]);
