@@ -131,7 +131,6 @@ export const FRONT_VALUES: Readonly<Record<string, AnyObjectSchema>> = {
   }),
   'standing-still': shapeOf<StandingStillChoice>({
     dayMinor: moneyOf('A day without it'),
-    why: textOf('Why', TEXT_LIMITS.line),
   }),
   urgency: shapeOf<UrgencyChoice>({
     urgent: yes('Urgent'),

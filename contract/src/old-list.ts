@@ -1,13 +1,13 @@
 import { MOST_OLD_JOBS, OLD_FIELDS, type OldField } from '@iron-patch/core';
 import { array, object, type InferType } from 'yup';
 import { dateOrNull, numberOf } from './fields';
-import { requiredText, textOf } from './text';
+import { requiredText, textOf, TEXT_LIMITS } from './text';
 
 const textOfField = (field: OldField) => textOf(OLD_FIELDS[field].name, OLD_FIELDS[field].most);
 
 /** A list of jobs of before the program, with all of its rows. */
 export const oldListInput = object({
-  name: requiredText('Name of the list', 120),
+  name: requiredText('Name of the list', TEXT_LIMITS.name),
   jobs: array(
     object({
       line: numberOf('Row', 1, 1_000_000).integer('Row is a whole number.'),

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { bundleOf, type BundlePhoto } from '@iron-patch/core';
+import { bundleOf, type BundlePhoto, type Shop } from '@iron-patch/core';
 import { checkBundle, MOST_BUNDLE_BYTES, routes } from '@iron-patch/contract';
 import express, { type Express } from 'express';
 import type { Db, Pool } from '../db';
@@ -21,20 +21,20 @@ export function mountBundleIn(app: Express, pool: Pool): void {
   );
 }
 
-/** A job as a file, with its photographs. */
-export async function bundleFile(db: Db, jobId: string): Promise<{ readonly name: string; readonly text: string }> {
+/** A job as a file, with its photographs, and what of the shop it names. */
+export async function bundleFile(db: Db, jobId: string, shop: Shop): Promise<{ readonly name: string; readonly text: string }> {
   const sheet = await loadSheet(db, jobId);
   const photos: BundlePhoto[] = [];
   for (const { id, caption, markers } of sheet.photos) {
     const jpeg = await pixelsOf(db, id, 'large');
     if (jpeg) photos.push({ id, caption, markers, jpeg: jpeg.toString('base64') });
   }
-  return { name: `job-${sheet.job.number}.json`, text: JSON.stringify(bundleOf(sheet, await loadShop(db), photos), null, 1) };
+  return { name: `job-${sheet.job.number}.json`, text: JSON.stringify(bundleOf(sheet, shop, photos), null, 1) };
 }
 
 export function mountBundleOut(app: Express, pool: Pool): void {
   app.get(routes.bundle(':id'), async (req, res) => {
-    const { name, text } = await bundleFile(pool, idIn(req, 'job'));
+    const { name, text } = await bundleFile(pool, idIn(req, 'job'), await loadShop(pool));
     res.attachment(name).type('application/json').send(text);
   });
 }

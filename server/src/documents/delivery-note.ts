@@ -1,4 +1,5 @@
 import {
+  choiceKey,
   chosenReturn,
   countOf,
   customersWay,
@@ -11,6 +12,7 @@ import {
   type Shop,
 } from '@iron-patch/core';
 import { wallTime } from '@iron-patch/contract';
+import { toldExceptions } from './exceptions';
 import { Paper } from './paper';
 
 const KIND_WORDS: Readonly<Record<JobItem['kind'], string>> = {
@@ -24,7 +26,7 @@ const KIND_WORDS: Readonly<Record<JobItem['kind'], string>> = {
 export function deliveryNote(sheet: JobSheet, repair: Repair, shop: Shop, timeZone: string, today: string): Promise<Buffer> {
   const { job } = sheet;
   const handed = chosenReturn(sheet);
-  const saidAt = sheet.choices.find((c) => c.key === 'returned' && c.value !== null)?.at;
+  const saidAt = sheet.choices.find((c) => c.key === choiceKey.returned && c.value !== null)?.at;
   const day = saidAt ? wallTime(saidAt, timeZone).day : today;
   const paper = new Paper(`Delivery note ${job.number}`, shop.card.decimalMark);
   paper.heading(
@@ -35,21 +37,19 @@ export function deliveryNote(sheet: JobSheet, repair: Repair, shop: Shop, timeZo
   if (handed?.outcome === 'not-passed') paper.banner('HANDED OVER, NOT PASSED', `Before it is used: ${handed.beforeUse}`);
   paper.section('What is handed over');
   const items = repair.items.filter(({ item, part }) => !item.off && (!item.proposed || part !== null));
-  const soft = softParts(sheet);
+  // What was only put on the list is not in it.
+  const soft = softParts(sheet).filter(({ value }) => value.ordered);
   if (items.length || soft.length)
     paper.table(
       ['What', 'pieces', ''],
       [
         ...items.map(({ item }) => [item.name, String(item.quantity), [KIND_WORDS[item.kind], item.size].filter(Boolean).join(', ')]),
-        ...soft.map(({ value: s }) => [
-          `${s.what.replaceAll('-', ' ')} ${s.size}`.trim(),
-          String(s.count),
-          s.ordered ? 'new' : 'not ordered',
-        ]),
+        ...soft.map(({ value: s }) => [`${s.what.replaceAll('-', ' ')} ${s.size}`.trim(), String(s.count), 'new']),
       ],
       [6, 1, 3],
     );
   else paper.paragraph(`${countOf(job.pieces, 'piece')}, as received.`);
+  if (handed) toldExceptions(paper, handed);
   const way = customersWay(sheet.quotes);
   const quote = sheet.quotes.find((q) => way && q.card.ways.includes(way));
   if (way && quote) {

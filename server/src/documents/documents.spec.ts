@@ -264,6 +264,13 @@ describe('what a customer takes along', () => {
     const text = await note(testSheet({ choices: [testChoice('returned', not)] }));
     expect(text).toContain('HANDED OVER, NOT PASSED');
     expect(text).toContain('Have the brake tested');
+    const soft = (size: string, ordered: boolean) =>
+      testChoice(`soft:${size}`, { componentId: null, what: 'o-ring', size, count: 2, ordered, removed: false });
+    const left = testChoice('returned', { ...handed, undone: 'No plater open before spring' });
+    const parts = await note(testSheet({ choices: [left, soft('25x3', true), soft('30x3', false)] }));
+    expect(parts).toContain('Planned and not done: No plater open before spring');
+    // What nobody ordered is not handed over.
+    expect([parts.includes('o ring 25x3'), parts.includes('30x3')]).toEqual([true, false]);
   });
 
   it('a hand-over of before old parts were asked for says nothing of them', async () => {

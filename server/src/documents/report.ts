@@ -23,6 +23,7 @@ import {
 } from '@iron-patch/core';
 import { wallTime } from '@iron-patch/contract';
 import { measuredRows } from './measured-rows';
+import { toldExceptions } from './exceptions';
 import { Paper } from './paper';
 
 const VERDICT_WORDS: Readonly<Record<Verdict, string>> = { fits: 'fits', close: 'close to a limit', out: 'out', unknown: 'not measured' };
@@ -101,11 +102,7 @@ export function report(
       [6, 3, 4],
     );
   }
-  for (const [what, why] of [
-    ['Not proved', handed?.unproved],
-    ['Planned and not done', handed?.undone],
-  ])
-    if (why) paper.quoted(`${what}: ${why}`, 11);
+  if (handed) toldExceptions(paper, handed);
   for (const h of LICENSED_HAZARDS) {
     const signed = signedCaution(sheet, h);
     if (signed && job.hazards.includes(h)) paper.paragraph(`${CAUTIONS[h].what} Decided by ${signed.signedBy}, ${signed.licence}.`);

@@ -6,6 +6,7 @@ import { csvCell } from '@iron-patch/core';
 import { ZipFile } from 'yazl';
 import { bundleFile } from '../bundles';
 import { atOneMoment, statements, type Db, type Pool } from '../db';
+import { loadShop } from '../shop';
 import sql from './everything.sql';
 import { STAYS } from './tables';
 
@@ -14,7 +15,7 @@ const q = statements(sql, ['jobs', 'tables', 'next', 'close']);
 const READ_ME = `What this shop has on record, as it stood at one moment.
 
 jobs/    a file for each job: its readings as typed, drawing, choices, notes and photographs. Each can be brought into another shop's
-         Iron Patch as it is (Floor, Bring a job in).
+         Iron Patch as it is (New job, Bring in a job file).
 tables/  the same and all the rest as tables: comma-separated, UTF-8, a header row, a point for decimals, lengths in mm, times in UTC.
          A cell that a spreadsheet would take for a formula has a ' before it.
 
@@ -54,8 +55,9 @@ async function addAll(zip: ZipFile, db: Db, signal: AbortSignal): Promise<void> 
   const { rows: tables } = await db.query<{ name: string }>(q.tables);
   for (const { name } of tables) if (!(name in STAYS)) await add(`tables/${name}.csv`, Readable.from(csvOf(db, name)));
   const { rows: jobs } = await db.query<{ id: string }>(q.jobs);
+  const shop = await loadShop(db);
   for (const { id } of jobs) {
-    const { name, text } = await bundleFile(db, id);
+    const { name, text } = await bundleFile(db, id, shop);
     await add(`jobs/${name}`, Readable.from([text]));
   }
   zip.end();

@@ -1,6 +1,7 @@
 import { LASTS_WORDS } from '../../evidence/diagnosis';
 import { readyOn } from '../../making/costing';
-import { dayWords, type IsoDay } from '../../terms/calendar';
+import { dayAfter } from '../../making/run-order';
+import { dayWords, daysUntil, type IsoDay } from '../../terms/calendar';
 import { capital } from '../../terms/words';
 import { CAUTIONS } from './cautions.data';
 import { chosenRoute } from './choices';
@@ -138,7 +139,7 @@ export const readyWords = ({ readyBy }: QuotedWay, { madeOn }: Pick<QuoteCard, '
  * @param yesOn day of the yes
  */
 export const readyAfterYes = ({ readyBy }: QuotedWay, { madeOn }: Pick<QuoteCard, 'madeOn'>, yesOn: IsoDay): IsoDay =>
-  new Date(Date.parse(readyBy) + Math.max(0, Date.parse(yesOn) - Date.parse(madeOn))).toISOString().slice(0, 10);
+  dayAfter(readyBy, Math.max(0, daysUntil(madeOn, yesOn)));
 
 /** The message that goes with a link: its subject, and its text to paste. */
 export function quoteMessage(card: QuoteCard, link: string): { readonly subject: string; readonly text: string } {

@@ -7,7 +7,6 @@ import type { RouteFinding } from './route-finding';
 export interface StandingStillChoice {
   /** A day of the calendar, in the smallest coin. */
   readonly dayMinor: number;
-  readonly why: string;
 }
 
 /** What a day without it costs the customer, in the smallest coin; null where nobody said. */

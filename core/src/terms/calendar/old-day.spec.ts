@@ -1,4 +1,4 @@
-import { guessDayOrder, oldDay } from '.';
+import { daysUntil, guessDayOrder, oldDay } from '.';
 
 const TODAY = '2026-12-04';
 const day = (text: string, order: Parameters<typeof oldDay>[1] = 'dmy'): string | null => oldDay(text, order, TODAY);
@@ -57,4 +57,13 @@ it('agrees with every day of a century, written each way', () => {
     const iso = at.toISOString().slice(0, 10);
     expect([day(`${d}.${m}.${y}`), day(`${m}/${d}/${y}`, 'mdy'), day(at.toUTCString().slice(5, 16))]).toEqual([iso, iso, iso]);
   }
+});
+
+it('counts days over months, leap years and clocks that are put back', () => {
+  expect([
+    daysUntil('2026-11-28', '2026-12-14'),
+    daysUntil('2024-02-28', '2024-03-01'),
+    daysUntil('2026-10-24', '2026-10-26'),
+    daysUntil('2026-01-02', '2026-01-01'),
+  ]).toEqual([16, 2, 2, -1]);
 });

@@ -1,4 +1,4 @@
-import { askedSizes } from './asked-size';
+import { askedSizes, sizeAmong } from './asked-size';
 
 /** Each size with the ends of the band, by hand. */
 it.each([
@@ -23,3 +23,22 @@ it('takes a fraction for inches, a sixty-fourth either way', () => {
 });
 
 it.each(['', 'pin', '-4', '0', '1/0', 'nominal'])('is empty for %j', (text) => expect(askedSizes(text)).toEqual([]));
+
+describe('a size among words', () => {
+  const among = (text: string) => {
+    const { sizes, rest } = sizeAmong(text.split(' '));
+    return [sizes[0] && [sizes[0].fromMm, sizes[0].toMm], rest.join(' ')];
+  };
+
+  it('is the one with a unit, a point or a stroke, else the whole number before a fit, else the first', () => {
+    expect(among('winch 2 25.01 bore')).toEqual([[expect.closeTo(25.005, 9), expect.closeTo(25.015, 9)], 'winch 2 bore']);
+    expect(among('winch 2 25 k6 seat')).toEqual([[24.5, 25.5], 'winch 2 k6 seat']);
+    expect(among('7 30 mm loader')).toEqual([[29.5, 30.5], '7 loader']);
+    expect(among('25 seat 30')).toEqual([[24.5, 25.5], 'seat 30']);
+  });
+
+  it('is none where no word is one', () => {
+    expect(among('k6 seat')).toEqual([undefined, '']);
+    expect(sizeAmong([])).toEqual({ sizes: [], rest: [], sure: 0 });
+  });
+});

@@ -26,3 +26,29 @@ export function askedSizes(text: string): readonly AskedSize[] {
   }
   return found;
 }
+
+/** A size among words: its bounds, the words that are left, and how surely it is one. */
+export interface SizeAmong {
+  readonly sizes: readonly AskedSize[];
+  readonly rest: readonly string[];
+  readonly sure: number;
+}
+
+/** `k6`, `H7`, in small letters. */
+const FIT = /^[a-z]{1,2}\d{1,2}$/;
+
+/**
+ * The size that is looked for: the word that is most surely one, the first of several. One with a unit, a point or a stroke is surer than a
+ * whole number before a fit, and that than any other number, which may be that of a machine.
+ */
+export function sizeAmong(words: readonly string[]): SizeAmong {
+  const among = words.flatMap((word, n) =>
+    [2, 1].flatMap((length): SizeAmong[] => {
+      const text = words.slice(n, n + length).join(' ');
+      const sizes = n + length <= words.length ? askedSizes(text) : [];
+      const sure = length === 2 || /\D/.test(word) ? 2 : FIT.test(words[n + 1] ?? '') ? 1 : 0;
+      return sizes.length ? [{ sizes, rest: [...words.slice(0, n), ...words.slice(n + length)], sure }] : [];
+    }),
+  );
+  return among.reduce((best, s) => (s.sure > best.sure ? s : best), among[0] ?? { sizes: [], rest: [], sure: 0 });
+}

@@ -1,5 +1,5 @@
 export { REFERENCE_TEMP_C } from './reference-temperature';
-export { askedSizes, type AskedSize } from './asked-size';
+export { askedSizes, sizeAmong, type AskedSize, type SizeAmong } from './asked-size';
 export { MM_PER_INCH, MM_PER_THOU, toUnit, fromUnit, otherUnit, roundStart, type LengthUnit } from './units';
 export {
   USUAL_DECIMALS,

@@ -1,6 +1,6 @@
 import { computed, DestroyRef, effect, inject, Injectable, signal, untracked } from '@angular/core';
 import { toDoIfChosen } from '@iron-patch/core';
-import type { ReadyChances, RunJob } from '@iron-patch/core/repair/order';
+import type { ReadyChances, RunJob, ShopOrderInputs } from '@iron-patch/core/repair/order';
 import { ShopStore } from '../../data';
 import { RunOrderStore } from '../../run-order/run-order-store';
 import { SheetStore } from '../../sheet-data';
@@ -35,12 +35,12 @@ export class ReadyBy {
     effect(() => {
       const inputs = this.order.inputs();
       const ifChosen = this.ifChosen();
-      if (inputs && ifChosen) untracked(() => this.ask({ ...inputs }, ifChosen));
+      if (inputs && ifChosen) untracked(() => this.ask(inputs, ifChosen));
     });
     inject(DestroyRef).onDestroy(() => this.worker?.terminate());
   }
 
-  private ask({ momentOf: _, ...inputs }: NonNullable<ReturnType<typeof this.order.inputs>>, ifChosen: OrderQuestion['ifChosen']): void {
+  private ask({ momentOf: _, ...inputs }: ShopOrderInputs, ifChosen: OrderQuestion['ifChosen']): void {
     this.worker?.terminate();
     const worker = newWorker();
     this.worker = worker;

@@ -41,11 +41,9 @@ import { TextField } from '../../form';
 import { StateMark } from '../../mark';
 import { SheetStore } from '../../sheet-data';
 import { FigureButton } from '../../show';
-import { dayWords } from '@iron-patch/core/terms/calendar';
+import { daysUntil, dayWords } from '@iron-patch/core/terms/calendar';
 import { RouteForm } from './route-form';
 import { StandingStill } from './standing-still';
-
-const DAY_MS = 86_400_000;
 
 /** How a life looks beside that of the new thing. */
 const MARKS: Readonly<Record<Lasts, StationState | Verdict>> = { weeks: 'out', 'years-fewer': 'close', 'as-new': 'fits', longer: 'fits' };
@@ -120,7 +118,7 @@ export class RoutesDesk {
   }
 
   private daysTo(way: RouteFinding): number {
-    return Math.round((Date.parse(this.readyDay(way)) - Date.parse(this.clock.today())) / DAY_MS);
+    return daysUntil(this.clock.today(), this.readyDay(way));
   }
 
   protected days(way: RouteFinding): string {

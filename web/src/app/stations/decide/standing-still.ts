@@ -40,9 +40,9 @@ export class StandingStill {
 
   protected async save(): Promise<void> {
     const dayMinor = fromWhole(this.typed());
-    const value = dayMinor === null ? null : { dayMinor, why: '' };
-    if (value === null) return void this.store.putChoice(choiceKey.standingStill, 'what a day costs', null).catch(this.store.bug);
-    const { problems } = await putChecked(this.store, choiceKey.standingStill, 'what a day without it costs', value);
+    const what = 'what a day without it costs';
+    if (dayMinor === null) return void this.store.putChoice(choiceKey.standingStill, what, null).catch(this.store.bug);
+    const { problems } = await putChecked(this.store, choiceKey.standingStill, what, { dayMinor });
     this.problems.set(problems);
   }
 }
