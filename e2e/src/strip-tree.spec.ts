@@ -62,6 +62,23 @@ it('the same by touch, without dragging, and what is in it is never offered', as
   expect(offered).not.toContain(inner);
 });
 
+it('what came out of something is folded away and out again, by touch and by the arrow keys of a tree', async () => {
+  const { page } = bench;
+  const all = await names();
+  const [outer, inner] = [all[0]!, all.at(-1)!];
+  const node = await page.css(`nz-tree-view [role=treeitem][aria-label="${outer}"]`);
+  expect(await node.getAttribute('aria-level')).toBe('1');
+  expect(await (await page.css(`nz-tree-view [role=treeitem][aria-label="${inner}"]`)).getAttribute('aria-level')).toBe('2');
+  await page.click(`What came out of ${outer}`);
+  await page.until('it to be folded', async () => !(await names()).includes(inner));
+  await node.sendKeys(Key.ARROW_RIGHT);
+  await page.until('it to lie open', async () => (await names()).includes(inner));
+  await node.sendKeys(Key.ARROW_LEFT);
+  await page.until('it to be folded by the key', async () => !(await names()).includes(inner));
+  await page.click(`What came out of ${outer}`);
+  await page.until('it to lie open again', async () => (await names()).join() === all.join());
+});
+
 it('a component and its place that were removed come back, the newest first', async () => {
   const { page } = bench;
   await page.click('Add a component');

@@ -25,7 +25,10 @@ import { SumsPanel } from './sums/sums-panel';
         <router-outlet />
       }
     </main>
-    <ip-told />
+    <!-- It stays once it is there: its keys are heard, and it takes its own message away. -->
+    @defer (when told.message()) {
+      <ip-told />
+    }
     @if (sums.open()) {
       @defer (on immediate) {
         <ip-sums-panel [attr.inert]="over()" />
@@ -81,7 +84,7 @@ export class App {
   /** Something lies over the page: nothing below it can be reached. */
   protected readonly over = () => (this.signIn.closed() || this.signIn.asked() ? '' : null);
   private readonly live = inject(Live);
-  private readonly told = inject(Told);
+  protected readonly told = inject(Told);
   protected readonly failed = () => !this.shop.loaded() && !this.live.online() && !this.signIn.closed();
 
   constructor() {

@@ -35,13 +35,24 @@ export class Api {
     return this.change<void>('DELETE', path, undefined, { 'If-Match': etagOf(version) });
   }
 
-  /** Sends a file as it is; its id is its key, so that it is kept once however often it is sent. */
-  postFile<T>(path: string, file: Blob, key: string, person?: string): Promise<T> {
-    return this.send<T>('POST', path, file, {
+  /**
+   * Sends a file as it is; its id is its key, so that it is kept once however often it is sent.
+   *
+   * @param person who typed it, where that is another than who is at the bench now
+   * @param gone is told which share of it went, 0 to 1
+   */
+  postFile<T>(path: string, file: Blob, key: string, person = '', gone: (share: number) => void = () => undefined): Promise<T> {
+    const headers = {
       [HEADERS.idempotencyKey]: key,
       'Content-Type': file.type,
       ...(person ? { [HEADERS.person]: person } : {}),
-    });
+    };
+    const going = this.http.request<T>('POST', path, { body: file, headers, observe: 'events', reportProgress: true }).pipe(
+      tap((e) => e.type === HttpEventType.UploadProgress && gone(e.total ? e.loaded / e.total : 0)),
+      filter((e) => e.type === HttpEventType.Response),
+      map((e) => e.body as T),
+    );
+    return firstValueFrom(going);
   }
 
   /**

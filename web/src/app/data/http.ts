@@ -1,6 +1,7 @@
 import {
   HttpContextToken,
   HttpErrorResponse,
+  HttpXhrBackend,
   provideHttpClient,
   withFetch,
   withInterceptors,
@@ -8,6 +9,7 @@ import {
   type HttpInterceptorFn,
   type HttpRequest,
 } from '@angular/common/http';
+import { inject } from '@angular/core';
 import { HEADERS, PROBLEM_TYPE, type ProblemDetails } from '@iron-patch/contract/wire';
 import { catchError, Subject, throwError, timeout } from 'rxjs';
 import { ApiProblem, NoAnswer } from './answers';
@@ -64,5 +66,9 @@ const readAnswer: HttpInterceptorFn = (req: HttpRequest<unknown>, next: HttpHand
     }),
   );
 
+/** A file whose way out is to be told goes by the older client: `fetch` says nothing of how much went. */
+const tellWhatWent: HttpInterceptorFn = (req, next) =>
+  req.reportProgress && req.body instanceof Blob ? inject(HttpXhrBackend).handle(req) : next(req);
+
 /** Angular's client, with what every request of the shop says and every answer goes through. */
-export const HTTP = provideHttpClient(withFetch(), withInterceptors([sayWho, readAnswer]));
+export const HTTP = provideHttpClient(withFetch(), withInterceptors([sayWho, readAnswer, tellWhatWent]));

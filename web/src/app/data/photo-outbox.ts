@@ -44,6 +44,8 @@ export class PhotoOutbox {
   readonly silent = signal(false);
   /** The browser had no room to keep one: until it is sent the page must stay open. */
   readonly full = signal(false);
+  /** The one that goes out just now, and how much of it went. */
+  readonly going = signal<{ readonly id: string; readonly percent: number } | null>(null);
   readonly acknowledged = new Subject<PhotoRecord>();
 
   constructor() {
@@ -94,7 +96,9 @@ export class PhotoOutbox {
 
   private async send({ id, jobId, file, personId }: WaitingPhoto): Promise<boolean> {
     try {
-      const stored = await this.api.postFile<PhotoRecord>(routes.photos(jobId), file, id, personId);
+      const stored = await this.api.postFile<PhotoRecord>(routes.photos(jobId), file, id, personId, (share) =>
+        this.going.set({ id, percent: Math.round(100 * share) }),
+      );
       this.silent.set(false);
       this.acknowledged.next(stored);
       this.drop(id);
@@ -107,6 +111,8 @@ export class PhotoOutbox {
         if (!waitsForSignIn(e)) this.line.later(RETRY_MS);
       }
       return refused !== null;
+    } finally {
+      this.going.set(null);
     }
   }
 

@@ -3,22 +3,22 @@ import { Router } from '@angular/router';
 import { MOST_BUNDLE_BYTES, routes, type JobInput } from '@iron-patch/contract';
 import type { JobRecord } from '@iron-patch/core';
 import { Api, ApiProblem, newId, SessionStore, ShopStore } from '../data';
+import { FileField } from '../form';
 import { JobForm, NO_JOB, type StoreJob } from '../stations/receive/job-form';
 
 const SHOWN_PROBLEMS = 5;
 /** Something broken comes over the counter. */
 @Component({
   selector: 'ip-new-job',
-  imports: [JobForm],
+  imports: [FileField, JobForm],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section>
       <header>
         <h1>New job</h1>
-        <label class="file"
-          >{{ bringing() ? 'Bringing it in' : 'Bring in a job file' }}
-          <input class="sr-only" type="file" accept=".json,application/json" [disabled]="bringing()" (change)="bring($event)" />
-        </label>
+        <ip-file accept=".json,application/json" [busy]="bringing()" (picked)="bring($event[0])">{{
+          bringing() ? 'Bringing it in' : 'Bring in a job file'
+        }}</ip-file>
       </header>
       <ip-job-form keptAs="job:new" [start]="start" action="Take it in" [store]="save" />
       @if (message()) {
@@ -27,7 +27,7 @@ const SHOWN_PROBLEMS = 5;
     </section>
   `,
   styles:
-    'section { max-width: 1000px; margin: 0 auto; padding: 20px 24px 40px; background: var(--sheet); min-height: 100%; } header { display: flex; align-items: center; gap: 20px; margin-bottom: 12px; } h1 { font-size: 24px; } .file { margin-left: auto; color: var(--blue); border: 1px solid var(--blue); border-radius: 2px; min-height: 44px; padding: 0 16px; display: inline-flex; align-items: center; cursor: pointer; font: 600 16px var(--label); } .file:focus-within { outline: 3px solid var(--accent); }',
+    'section { max-width: 1000px; margin: 0 auto; padding: 20px 24px 40px; background: var(--sheet); min-height: 100%; } header { display: flex; align-items: center; gap: 20px; margin-bottom: 12px; } h1 { font-size: 24px; } ip-file { margin-left: auto; }',
 })
 export class NewJob {
   private readonly api = inject(Api);
@@ -38,10 +38,7 @@ export class NewJob {
   protected readonly message = signal('');
 
   /** Makes a job out of a file that Iron Patch once gave out. */
-  protected async bring(event: Event): Promise<void> {
-    const input = event.target as HTMLInputElement;
-    const file = input.files?.[0];
-    input.value = '';
+  protected async bring(file: File | undefined): Promise<void> {
     if (!file) return;
     if (file.size > MOST_BUNDLE_BYTES) return this.message.set('The file is over 64 MB. Is it the right one?');
     this.bringing.set(true);

@@ -3,6 +3,7 @@ export { CheckList } from './check-list';
 export { ChooseField, type Option } from './choose-field';
 export { DateField } from './date-field';
 export { DraftNote } from './draft-note';
+export { FileField } from './file-field';
 export { FormFrame } from './form-frame';
 export { LengthInput } from './length-input';
 export { MATERIAL_OPTIONS } from './material-options';

@@ -18,7 +18,7 @@ import {
 } from '@iron-patch/core';
 import { dayWords } from '@iron-patch/core/terms/calendar';
 import { Api, ApiProblem, newId, ShopClock, ShopStore, Told } from '../data';
-import { ChooseField, PickField, TextField, type Option } from '../form';
+import { ChooseField, FileField, PickField, TextField, type Option } from '../form';
 import { May } from '../sign-in/may';
 import { readTable, textOf, type Table } from './read-table';
 
@@ -36,7 +36,7 @@ const ORDERS: readonly Option[] = [
 /** Brings in a shop's own list of jobs of before: which column is what, what is wrong with it, what it comes to; and the lists that came in. */
 @Component({
   selector: 'ip-old-lists',
-  imports: [ChooseField, May, PickField, ReactiveFormsModule, RouterLink, TextField],
+  imports: [ChooseField, FileField, May, PickField, ReactiveFormsModule, RouterLink, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './old-lists.html',
   styleUrl: './old-lists.less',
@@ -95,8 +95,7 @@ export class OldLists {
     if (lists) this.lists.set(lists);
   }
 
-  protected async file(event: Event): Promise<void> {
-    const chosen = (event.target as HTMLInputElement).files?.[0];
+  protected async file(chosen: File | undefined): Promise<void> {
     if (!chosen) return;
     this.table.set(null);
     this.refused.set([]);

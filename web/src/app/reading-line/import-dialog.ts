@@ -5,7 +5,7 @@ import { NzInputModule } from 'ng-zorro-antd/input';
 import { NzModalModule } from 'ng-zorro-antd/modal';
 import { NamedDialog } from '../show';
 import { ApiProblem, keptDraft, newId, NO_ANSWER } from '../data';
-import { DraftNote } from '../form';
+import { DraftNote, FileField } from '../form';
 import { SheetStore } from '../sheet-data';
 
 const MOST_BYTES = 2_000_000;
@@ -14,7 +14,7 @@ const SHOWN_PROBLEMS = 12;
 /** Readings from a file or a paste: all or none, every bad row listed. */
 @Component({
   selector: 'ip-import-dialog',
-  imports: [FormsModule, NzModalModule, NamedDialog, NzInputModule, DraftNote],
+  imports: [FormsModule, NzModalModule, NamedDialog, NzInputModule, DraftNote, FileField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <nz-modal [nzVisible]="true" nzTitle="Bring in readings" (nzOnCancel)="closed.emit()" [nzFooter]="null" [nzWidth]="760">
@@ -22,7 +22,7 @@ const SHOWN_PROBLEMS = 12;
         <p>
           A table with a header row: <code>{{ needed }}</code>, and if wanted <code>instrument, part_temp_c</code>. Commas or semicolons.
         </p>
-        <p><input type="file" accept=".csv,text/csv,text/plain" aria-label="CSV file" (change)="file($event)" /></p>
+        <p><ip-file accept=".csv,text/csv,text/plain" (picked)="file($event[0])">Choose a CSV file</ip-file></p>
         <ip-draft-note [kept]="kept" />
         <textarea
           nz-input
@@ -70,8 +70,7 @@ export class ImportDialog {
   /** A table that was dropped here is another than one that was being pasted. */
   protected readonly kept = keptDraft(() => `table:${this.store.sheet()!.job.id}:${this.text().length}`, { csv: this.csv, key: this.key });
 
-  protected async file(event: Event): Promise<void> {
-    const chosen = (event.target as HTMLInputElement).files?.[0];
+  protected async file(chosen: File | undefined): Promise<void> {
     if (!chosen) return;
     if (chosen.size > MOST_BYTES)
       this.problems.set([{ code: 'too-large', path: '', message: 'The file is over 2 MB. Is it the right one?' }]);

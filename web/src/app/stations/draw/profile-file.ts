@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, inject, linkedSignal, output, signal } from '@angular/core';
 import { partFromProfile, type LengthUnit, type Part } from '@iron-patch/core';
+import { FileField } from '../../form';
 import { SheetStore } from '../../sheet-data';
 import { dxfProfile } from './dxf-profile';
 
@@ -9,13 +10,11 @@ const MOST_BYTES = 5_000_000;
 /** Begins with a half outline out of a drawing file. */
 @Component({
   selector: 'ip-profile-file',
+  imports: [FileField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="row">
-      <label class="file">
-        Open a DXF file
-        <input class="sr-only" type="file" accept=".dxf" [disabled]="busy()" (change)="open($event)" />
-      </label>
+      <ip-file accept=".dxf" [busy]="busy()" (picked)="open($event[0])">Open a DXF file</ip-file>
       <span class="units" role="group" aria-label="Unit of a file that does not say its own">
         @for (u of units; track u) {
           <button type="button" [attr.aria-pressed]="unit() === u" [class.on]="unit() === u" (click)="unit.set(u)">{{ u }}</button>
@@ -33,17 +32,6 @@ const MOST_BYTES = 5_000_000;
       flex-wrap: wrap;
       gap: 10px 16px;
       align-items: center;
-    }
-    .file {
-      border: 1px solid var(--blue);
-      border-radius: 2px;
-      color: var(--blue);
-      cursor: pointer;
-      font: 600 16px var(--label);
-      padding: 10px 16px;
-    }
-    .file:focus-within {
-      outline: 3px solid var(--brass);
     }
     .units {
       display: flex;
@@ -64,14 +52,10 @@ export class ProfileFile {
   protected readonly said = signal('');
   protected readonly bad = signal(false);
 
-  protected async open(event: Event): Promise<void> {
-    const input = event.target as HTMLInputElement;
-    const file = input.files?.[0];
+  protected async open(file: File | undefined): Promise<void> {
     if (!file) return;
     this.busy.set(true);
     await this.read(file);
-    // The same file can be opened again after it was put right.
-    input.value = '';
     this.busy.set(false);
   }
 

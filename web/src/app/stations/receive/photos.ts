@@ -1,23 +1,22 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MOST_PHOTO_BYTES, PHOTO_TYPES, routes } from '@iron-patch/contract';
 import type { PhotoRecord } from '@iron-patch/core';
+import { NzProgressModule } from 'ng-zorro-antd/progress';
 import { PhotoOutbox } from '../../data';
+import { FileField } from '../../form';
 import { SheetStore } from '../../sheet-data';
 import { PhotoSheet } from './photo-sheet';
 
 /** The job's photographs: taken with the camera or from a file, each a sheet of its own with markers. */
 @Component({
   selector: 'ip-photos',
-  imports: [PhotoSheet],
+  imports: [FileField, NzProgressModule, PhotoSheet],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section (drop)="dropped($event)" (dragover)="$event.preventDefault()">
       <header>
         <h2>Photographs</h2>
-        <label class="take no-print">
-          Take or choose pictures
-          <input class="sr-only" type="file" multiple [accept]="types" (change)="chosen($event)" />
-        </label>
+        <ip-file class="no-print" [accept]="types" [multiple]="true" (picked)="take($event)">Take or choose pictures</ip-file>
       </header>
       @if (photos().length) {
         <ul>
@@ -41,6 +40,13 @@ import { PhotoSheet } from './photo-sheet';
           <p class="said" [class.bad]="p.refused">
             {{ p.name }}:
             {{ p.refused || (outbox.silent() ? 'the server does not answer. It is kept here and goes by itself.' : 'on its way') }}
+            @if (outbox.going()?.id === p.id) {
+              <nz-progress
+                nzSize="small"
+                [nzPercent]="outbox.going()!.percent"
+                [attr.aria-label]="outbox.going()!.percent + ' percent of ' + p.name + ' sent'"
+              />
+            }
             @if (p.refused || outbox.silent()) {
               <button type="button" (click)="outbox.again(p.id)">Send again</button>
               <button type="button" (click)="outbox.drop(p.id)">Remove</button>
@@ -65,21 +71,6 @@ import { PhotoSheet } from './photo-sheet';
       align-items: center;
       gap: 20px;
       min-height: 48px;
-    }
-    .take {
-      border: 1px solid var(--blue);
-      color: var(--blue);
-      border-radius: 2px;
-      min-height: 44px;
-      padding: 0 16px;
-      display: inline-flex;
-      align-items: center;
-      cursor: pointer;
-      font: 600 16px var(--label);
-    }
-    .take:focus-within {
-      outline: 3px solid var(--accent);
-      outline-offset: 1px;
     }
     ul {
       display: flex;
@@ -131,12 +122,6 @@ export class Photos {
     return p.caption || `${this.photos().indexOf(p) + 1}`;
   }
 
-  protected chosen(event: Event): void {
-    const input = event.target as HTMLInputElement;
-    this.take([...(input.files ?? [])]);
-    input.value = '';
-  }
-
   protected dropped(event: DragEvent): void {
     event.preventDefault();
     this.take([...(event.dataTransfer?.files ?? [])]);
@@ -146,7 +131,7 @@ export class Photos {
     this.turnedAway.update((all) => all.filter((t) => t !== told));
   }
 
-  private take(files: readonly File[]): void {
+  protected take(files: readonly File[]): void {
     for (const file of files) {
       const refusal = this.refusal(file);
       if (refusal) this.turnedAway.update((all) => [...all, `${file.name}: ${refusal}`]);
