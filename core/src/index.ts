@@ -26,6 +26,7 @@ export * from './evidence/proof';
 export * from './repair/exchange';
 export * from './evidence/diagnosis';
 export * from './terms/stations';
+export * from './terms/trade';
 export * from './repair/job';
 export * from './repair/drawn';
 export * from './repair/shop';

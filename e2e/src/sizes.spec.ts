@@ -39,16 +39,34 @@ const sideways = (): Promise<number> =>
      return Math.max(...all.map((e) => e.scrollWidth - e.clientWidth));`,
   );
 
-it.each(screensOf(() => jobId))('%s is pushed sideways at no size', async (_, path, sees) => {
+/** Words that are drawn smaller than 12 px on the screen, whatever they were drawn in before a picture was fitted into its place. */
+const tooSmall = (): Promise<string[]> =>
+  tomas.page.run<string[]>(
+    `const found = new Set();
+     const walk = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
+     while (walk.nextNode()) {
+       const { parentElement: e, data } = walk.currentNode;
+       if (!data.trim() || !e.getClientRects().length || e.closest('.sr-only, style, script, option')) continue;
+       const scale = e instanceof SVGGraphicsElement ? e.getScreenCTM().a : 1;
+       const px = parseFloat(getComputedStyle(e).fontSize) * scale;
+       if (px < 11.95) found.add(px.toFixed(1) + ' px: ' + data.trim().slice(0, 40) + ' in ' + e.closest('[class], svg')?.getAttribute('class'));
+     }
+     return [...found];`,
+  );
+
+it.each(screensOf(() => jobId))('%s is pushed sideways at no size, and no word of it is smaller than 12 px', async (_, path, sees) => {
   await tomas.page.turnTo(path());
   await tomas.page.sees(sees);
   const wide: string[] = [];
+  const small: string[] = [];
   for (const [width, height] of SIZES) {
     await sized(width, height);
     await tomas.page.settled();
     if ((await sideways()) > 1) wide.push(`${width} x ${height}`);
+    small.push(...(await tooSmall()).map((t) => `${width} x ${height}: ${t}`));
   }
   expect(wide).toEqual([]);
+  expect(small).toEqual([]);
 });
 
 it.each(SIZES)('the reading line has its button on the screen at %d x %d', async (width, height) => {

@@ -66,12 +66,12 @@ export class Page {
     return this.until(selector, async () => (await this.driver.findElements(By.css(selector)))[0]);
   }
 
-  /** A button or link by its accessible name, or the start of its text. */
+  /** A button, a tab or a link by its accessible name, or the start of its text. */
   button(name: string): Promise<WebElement> {
     return this.until(`the button “${name}”`, () =>
       this.driver.executeScript<WebElement | null>(
         `const wanted = arguments[0];
-         const named = [...document.querySelectorAll('button, a, summary')].filter((b) => b.getClientRects().length && !b.disabled && !b.closest('[inert]'));
+         const named = [...document.querySelectorAll('button, a, summary, [role=tab]')].filter((b) => b.getClientRects().length && !b.disabled && !b.closest('[inert]'));
          const nameOf = (b) => (b.getAttribute('aria-label') ?? b.textContent).replace(/\\s+/g, ' ').trim();
          return named.find((b) => nameOf(b) === wanted) ?? named.find((b) => nameOf(b).startsWith(wanted)) ?? null;`,
         name,

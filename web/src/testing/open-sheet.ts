@@ -52,10 +52,10 @@ export const withServerIds = (sheet: JobSheet): JobSheet =>
     ),
   ) as JobSheet;
 
-/** Presses a button by the start of its name. */
+/** Presses a button or a tab by the start of its name. */
 export async function press(fixture: ComponentFixture<unknown>, name: string): Promise<void> {
-  const buttons = [...(fixture.nativeElement as HTMLElement).querySelectorAll('button')];
-  const nameOf = (b: HTMLButtonElement): string => (b.getAttribute('aria-label') ?? b.textContent ?? '').replace(/\s+/g, ' ').trim();
+  const buttons = [...(fixture.nativeElement as HTMLElement).querySelectorAll<HTMLElement>('button, [role=tab]')];
+  const nameOf = (b: HTMLElement): string => (b.getAttribute('aria-label') ?? b.textContent ?? '').replace(/\s+/g, ' ').trim();
   const button = buttons.find((b) => nameOf(b) === name) ?? buttons.find((b) => nameOf(b).startsWith(name));
   if (!button) throw new Error(`There is no button “${name}” among ${buttons.map(nameOf).join(', ')}.`);
   button.click();

@@ -9,8 +9,12 @@ import {
   type LengthUnit,
   type Verdict,
 } from '@iron-patch/core';
+import { FormsModule } from '@angular/forms';
+import { NzInputModule } from 'ng-zorro-antd/input';
+import { NzTableModule, type NzTableSortFn } from 'ng-zorro-antd/table';
 import { DayPipe, OpenJob, ShopClock, ShopStore } from '../data';
 import { StateMark } from '../mark';
+import { SortHead } from '../show';
 import { DrillSets } from './drill-sets';
 import { InstrumentCheck } from './instrument-check';
 import { Tools } from './tools';
@@ -18,43 +22,57 @@ import { InstrumentForm } from './instrument-form';
 
 const SOON_DAYS = 30;
 const DAY_MS = 86_400_000;
+/** As many are seen at a glance; what looks for one among more appears then. */
+const FEW_INSTRUMENTS = 8;
+/** All on one page. */
+const MOST_INSTRUMENTS = 10_000;
 
 /** The crib: each instrument with its range, what it is good for, when it was calibrated, and what its last check found; and the drills. */
 @Component({
   selector: 'ip-crib',
-  imports: [DrillSets, Tools, StateMark, InstrumentForm, InstrumentCheck, DayPipe],
+  imports: [DayPipe, DrillSets, FormsModule, InstrumentCheck, InstrumentForm, NzInputModule, NzTableModule, SortHead, StateMark, Tools],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="page">
       <header>
         <h1>Crib: instruments</h1>
         <span class="quiet">What an instrument reads too big is taken off every reading from its last check on.</span>
+        @if (all().length > few) {
+          <input
+            nz-input
+            type="search"
+            placeholder="Name, kind, range"
+            aria-label="Find an instrument"
+            [ngModel]="find()"
+            (ngModelChange)="find.set($event)"
+          />
+        }
         <button type="button" [class.on]="opened() === 'new'" (click)="open('new')">Add an instrument</button>
       </header>
       @if (opened() === 'new') {
         <ip-instrument-form (closed)="open('')" />
       }
       <div class="scroll" tabindex="0" role="region" aria-label="Instruments">
-        <table class="plain">
+        <nz-table #table [nzData]="instruments()" [nzShowPagination]="false" [nzPageSize]="most" [nzNoResult]="nothing">
           <thead>
             <tr>
-              <th>Instrument</th>
-              <th class="num">range</th>
-              <th class="num">±95 %</th>
-              <th class="num">reads too big</th>
-              <th>Calibrated, due</th>
+              @for (h of heads; track h.name) {
+                <th [class.num]="h.num" [nzSortFn]="h.order" [nzSortOrder]="null" [nzSortDirections]="['ascend', 'descend', null]">
+                  <button type="button" class="head">{{ h.name }}</button>
+                </th>
+              }
               <th>Last check</th>
               <th><span class="sr-only">Change</span></th>
             </tr>
           </thead>
           <tbody>
-            @for (i of instruments(); track i.id) {
+            @for (i of table.data; track i.id) {
               <tr [class.overdue]="due(i) === 'out'">
                 <td>
                   <b>{{ i.name }}</b>
                   <small>{{ kinds[i.kind].name }}, {{ i.unit }}</small>
                 </td>
-                <td class="num">{{ show(i.rangeLowMm, 0) }} to {{ show(i.rangeHighMm, unit() === 'mm' ? 0 : 1) }}</td>
+                <td class="num">{{ range(i) }}</td>
                 <td class="num">{{ show(2 * uncertainty(i)) }}</td>
                 <td class="num">{{ show(bias(i)) }}</td>
                 <td>
@@ -79,13 +97,18 @@ const DAY_MS = 86_400_000;
                   <td colspan="7"><ip-instrument-form [record]="i" (closed)="open('')" /></td>
                 </tr>
               }
-            } @empty {
-              <tr>
-                <td colspan="7" class="quiet">The crib is empty. Add the instruments that hang in it.</td>
-              </tr>
             }
           </tbody>
-        </table>
+        </nz-table>
+        <ng-template #nothing>
+          <p class="quiet">
+            @if (all().length) {
+              No instrument has “{{ find() }}” in it. <button type="button" (click)="find.set('')">Show all</button>
+            } @else {
+              The crib is empty. Add the instruments that hang in it.
+            }
+          </p>
+        </ng-template>
       </div>
       <ip-tools />
       <ip-drill-sets />
@@ -113,6 +136,9 @@ const DAY_MS = 86_400_000;
     }
     header button {
       margin-left: auto;
+    }
+    header input {
+      max-width: 240px;
     }
     h1 {
       font-size: 24px;
@@ -145,7 +171,26 @@ export class Crib {
   protected readonly unit = inject(OpenJob).unit as () => LengthUnit;
   protected readonly kinds = INSTRUMENT_KINDS;
   protected readonly opened = signal('');
-  protected readonly instruments = computed(() => this.shop.shop().instruments);
+  protected readonly most = MOST_INSTRUMENTS;
+  protected readonly few = FEW_INSTRUMENTS;
+  protected readonly find = signal('');
+  protected readonly all = computed(() => this.shop.shop().instruments);
+  protected readonly instruments = computed(() => {
+    const words = this.find().toLowerCase().split(/\s+/).filter(Boolean);
+    return this.all().filter((i) => {
+      const text = `${i.name} ${INSTRUMENT_KINDS[i.kind].name} ${i.unit} ${this.range(i)}`.toLowerCase();
+      return words.every((w) => text.includes(w));
+    });
+  });
+  /** As they were added until a head is touched. */
+  protected readonly heads: readonly { readonly name: string; readonly num: boolean; readonly order: NzTableSortFn<InstrumentRecord> }[] = [
+    { name: 'Instrument', num: false, order: (p, q) => p.name.localeCompare(q.name, 'en', { numeric: true }) },
+    { name: 'Range', num: true, order: (p, q) => p.rangeLowMm - q.rangeLowMm || p.rangeHighMm - q.rangeHighMm },
+    { name: '±95 %', num: true, order: (p, q) => this.uncertainty(p) - this.uncertainty(q) },
+    { name: 'Reads too big', num: true, order: (p, q) => this.bias(p) - this.bias(q) },
+    // Without a date after every date: what is due soonest comes first.
+    { name: 'Calibrated, due', num: false, order: (p, q) => (p.dueOn ?? '9999').localeCompare(q.dueOn ?? '9999') },
+  ];
   private readonly clock = inject(ShopClock);
 
   protected open(what: string): void {
@@ -154,6 +199,10 @@ export class Crib {
 
   protected show(mm: number, decimals?: number): string {
     return formatLength(mm, this.unit(), decimals);
+  }
+
+  protected range(i: InstrumentRecord): string {
+    return `${this.show(i.rangeLowMm, 0)} to ${this.show(i.rangeHighMm, this.unit() === 'mm' ? 0 : 1)}`;
   }
 
   protected uncertainty(i: InstrumentRecord): number {

@@ -2,12 +2,14 @@ import { ChangeDetectionStrategy, Component, computed, input } from '@angular/co
 import { formatLength, formatPlace, type IndicatorFinding, type LengthUnit } from '@iron-patch/core';
 import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
-import { ChartFrame, type ChartBox, type Numbers, type Tick } from '../show';
+import { ChartFrame, ownWidth, type ChartBox, type Numbers, type Tick } from '../show';
 
+/** As wide as it is meant to be. */
 const BOX: ChartBox = { width: 720, height: 176, left: 70, right: 20, bottom: 40 };
 const TOP = 24;
 const MEANING = 'Under each station where it lies and the total reading; the hand points to its high spot, 0° to the right.';
 const DIAL_R = 15;
+const LEAST_PX = 300;
 
 /** The bow of a shaft along its axis, a clock with the high spot over each station, and where to press. */
 @Component({
@@ -15,14 +17,14 @@ const DIAL_R = 15;
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [ChartFrame],
   template: `
-    <ip-chart [box]="box" [xs]="xs()" [ys]="ticks()" [spoken]="spoken()" [numbers]="numbers()" [meaning]="meaning">
-      <svg:line class="zero" [attr.x1]="box.left" [attr.x2]="right" [attr.y1]="zero()" [attr.y2]="zero()" />
+    <ip-chart [box]="box()" [xs]="xs()" [ys]="ticks()" [spoken]="spoken()" [numbers]="numbers()" [meaning]="meaning">
+      <svg:line class="zero" [attr.x1]="box().left" [attr.x2]="right()" [attr.y1]="zero()" [attr.y2]="zero()" />
       <svg:path [attr.d]="path()" />
       @for (s of stations(); track s.x) {
         <svg:line class="stem" [attr.x1]="s.x" [attr.x2]="s.x" [attr.y1]="zero()" [attr.y2]="s.y" />
         <svg:circle class="dial" [attr.cx]="s.x" [attr.cy]="s.y - 22" [attr.r]="dialR" />
         <svg:line class="hand" [attr.x1]="s.x" [attr.y1]="s.y - 22" [attr.x2]="s.hx" [attr.y2]="s.hy" />
-        <svg:text class="total" [attr.x]="s.x" [attr.y]="box.height - 2" text-anchor="middle">{{ s.total }}</svg:text>
+        <svg:text class="total" [attr.x]="s.x" [attr.y]="box().height - 2" text-anchor="middle">{{ s.total }}</svg:text>
       }
       @if (press(); as p) {
         <svg:path class="press" [attr.d]="'M' + (p - 9) + ' 4 L' + (p + 9) + ' 4 L' + p + ' 20 Z'" />
@@ -31,6 +33,9 @@ const DIAL_R = 15;
     </ip-chart>
   `,
   styles: `
+    :host {
+      display: block;
+    }
     .total {
       font: 700 13px var(--figures);
       fill: var(--ink);
@@ -69,9 +74,10 @@ const DIAL_R = 15;
 export class IndicatorMap {
   readonly finding = input.required<IndicatorFinding>();
   readonly unit = input.required<LengthUnit>();
-  protected readonly box = BOX;
+  private readonly width = ownWidth(BOX.width, LEAST_PX);
+  protected readonly box = computed((): ChartBox => ({ ...BOX, width: this.width() }));
   protected readonly meaning = MEANING;
-  protected readonly right = BOX.width - BOX.right;
+  protected readonly right = computed(() => this.box().width - BOX.right);
   protected readonly dialR = DIAL_R;
   private readonly map = computed(() => [...this.finding().map].sort((p, q) => p.stationMm - q.stationMm));
   /** Bow in the plane of the bend; without a bend the eccentricity. */
@@ -87,7 +93,7 @@ export class IndicatorMap {
     const at = this.map().map((s) => s.stationMm);
     return scaleLinear()
       .domain([Math.min(...at), Math.max(...at)])
-      .range([BOX.left + DIAL_R, BOX.width - BOX.right - DIAL_R]);
+      .range([BOX.left + DIAL_R, this.right() - DIAL_R]);
   });
   private readonly y = computed(() => {
     const high = Math.max(...this.bows().map(Math.abs), 0.005);

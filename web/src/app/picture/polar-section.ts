@@ -1,6 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import { diameterAt, formatLength, type LengthUnit, type Section } from '@iron-patch/core';
 
+/** Width at which everything is written into it, px. */
+const WHOLE_PX = 220;
 const R = 62;
 const CX = 110;
 const CY = 96;
@@ -13,11 +15,20 @@ const NICE = [1, 2, 2.5, 5, 10, 20, 25, 50, 100, 200, 250, 500, 1000, 2000, 5000
   selector: 'ip-polar-section',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <svg viewBox="0 0 220 202" [attr.width]="widthPx()" [attr.height]="widthPx() * 0.92" role="img" [attr.aria-label]="spoken()">
+    <svg
+      viewBox="0 0 220 188"
+      [class.small]="small()"
+      [attr.width]="widthPx()"
+      [attr.height]="widthPx() * 0.85"
+      role="img"
+      [attr.aria-label]="spoken()"
+    >
       <circle [attr.cx]="cx" [attr.cy]="cy" [attr.r]="r" class="round" />
       <path [attr.d]="path()" class="shape" />
-      @for (s of spokes; track s.deg) {
-        <text [attr.x]="s.x" [attr.y]="s.y" text-anchor="middle" class="clock">{{ s.deg }}°</text>
+      @if (!small()) {
+        @for (s of spokes; track s.deg) {
+          <text [attr.x]="s.x" [attr.y]="s.y" text-anchor="middle" class="clock">{{ s.deg }}°</text>
+        }
       }
       @if (section().longAxisDeg !== null) {
         <line [attr.x1]="end(1).x" [attr.y1]="end(1).y" [attr.x2]="end(-1).x" [attr.y2]="end(-1).y" class="axis" />
@@ -26,14 +37,18 @@ const NICE = [1, 2, 2.5, 5, 10, 20, 25, 50, 100, 200, 250, 500, 1000, 2000, 5000
         <text [attr.x]="cx" [attr.y]="cy - 3" text-anchor="middle" class="oval">
           {{ section().ovalityKind === 'at-least' ? '≥ ' : '' }}{{ oval() }}
         </text>
-        <text [attr.x]="cx" [attr.y]="cy + 18" text-anchor="middle" class="sub">
-          {{ section().longAxisDeg === null ? 'oval' : 'oval, along ' + Math.round(section().longAxisDeg!) + '°' }}
-        </text>
+        @if (!small()) {
+          <text [attr.x]="cx" [attr.y]="cy + 18" text-anchor="middle" class="sub">
+            {{ section().longAxisDeg === null ? 'oval' : 'oval, along ' + Math.round(section().longAxisDeg!) + '°' }}
+          </text>
+        }
       } @else {
-        <text [attr.x]="cx" [attr.y]="cy + 5" text-anchor="middle" class="sub">oval not known</text>
+        <text [attr.x]="cx" [attr.y]="cy + 5" text-anchor="middle" class="sub">{{ small() ? '?' : 'oval not known' }}</text>
       }
-      <text x="0" y="198" class="sub">{{ times() === 1 ? '' : 'shape drawn ' + times() + ' times larger' }}</text>
     </svg>
+    @if (times() !== 1) {
+      <p class="scale">{{ small() ? times() + ' times' : 'shape drawn ' + times() + ' times larger' }}</p>
+    }
   `,
   styles: `
     :host {
@@ -71,12 +86,25 @@ const NICE = [1, 2, 2.5, 5, 10, 20, 25, 50, 100, 200, 250, 500, 1000, 2000, 5000
       stroke: var(--sheet);
       stroke-width: 3px;
     }
+    .small .oval,
+    .small .sub {
+      font-size: 26px;
+    }
+    .small + .scale {
+      text-align: center;
+    }
+    .scale {
+      font: 400 13px var(--label);
+      color: var(--quiet);
+    }
   `,
 })
 export class PolarSection {
   readonly section = input.required<Section>();
   readonly unit = input.required<LengthUnit>();
-  readonly widthPx = input(220);
+  readonly widthPx = input(WHOLE_PX);
+  /** Too small to be read: one number and the shape. */
+  protected readonly small = computed(() => this.widthPx() < WHOLE_PX);
   protected readonly Math = Math;
   protected readonly r = R;
   protected readonly cx = CX;

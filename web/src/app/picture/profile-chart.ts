@@ -3,10 +3,12 @@ import { formatLength, formatPlace, madeSizeMm, type PlaceFinding } from '@iron-
 import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
 import { SheetStore } from '../sheet-data';
-import { ChartFrame, type ChartBox, type Numbers, type Tick } from '../show';
+import { ChartFrame, ownWidth, type ChartBox, type Numbers, type Tick } from '../show';
 
+/** As wide as it is meant to be. */
 const BOX: ChartBox = { width: 720, height: 150, left: 84, right: 16, bottom: 28 };
 const TOP = 16;
+const LEAST_PX = 300;
 const NICE = [1, 2, 5, 10, 20, 50, 100, 200, 500, 1000, 2000, 5000];
 
 /** Size along the axis, drawn far larger across than along, with the scale said: smallest to largest a bar, the means a line, the believed original beside it. */
@@ -15,10 +17,10 @@ const NICE = [1, 2, 5, 10, 20, 50, 100, 200, 500, 1000, 2000, 5000];
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [ChartFrame],
   template: `
-    <ip-chart [box]="box" [xs]="xs()" [ys]="ticks()" [spoken]="spoken()" [numbers]="numbers()" [meaning]="meaning()">
+    <ip-chart [box]="box()" [xs]="xs()" [ys]="ticks()" [spoken]="spoken()" [numbers]="numbers()" [meaning]="meaning()">
       @if (originalY(); as y) {
-        <svg:line class="original" [attr.x1]="box.left" [attr.x2]="right" [attr.y1]="y" [attr.y2]="y" />
-        <svg:text class="word" [attr.x]="right" [attr.y]="y - 5" text-anchor="end">made to {{ originalText() }}</svg:text>
+        <svg:line class="original" [attr.x1]="box().left" [attr.x2]="right()" [attr.y1]="y" [attr.y2]="y" />
+        <svg:text class="word" [attr.x]="right()" [attr.y]="y - 5" text-anchor="end">made to {{ originalText() }}</svg:text>
       }
       @for (b of bars(); track b.x) {
         <svg:line class="bar" [attr.x1]="b.x" [attr.x2]="b.x" [attr.y1]="b.low" [attr.y2]="b.high" />
@@ -30,6 +32,9 @@ const NICE = [1, 2, 5, 10, 20, 50, 100, 200, 500, 1000, 2000, 5000];
     </ip-chart>
   `,
   styles: `
+    :host {
+      display: block;
+    }
     .word {
       font: 400 13px var(--label);
       fill: var(--quiet);
@@ -56,8 +61,9 @@ const NICE = [1, 2, 5, 10, 20, 50, 100, 200, 500, 1000, 2000, 5000];
 export class ProfileChart {
   protected readonly store = inject(SheetStore);
   readonly finding = input.required<PlaceFinding>();
-  protected readonly box = BOX;
-  protected readonly right = BOX.width - BOX.right;
+  private readonly width = ownWidth(BOX.width, LEAST_PX);
+  protected readonly box = computed((): ChartBox => ({ ...BOX, width: this.width() }));
+  protected readonly right = computed(() => this.box().width - BOX.right);
   private readonly sections = computed(() => this.finding().shape?.sections ?? []);
   private readonly original = computed(() => madeSizeMm(this.finding(), this.store.repair()?.places ?? []));
   private readonly x = computed(() => {
@@ -65,7 +71,7 @@ export class ProfileChart {
     const at = this.sections().map((s) => s.stationMm);
     return scaleLinear()
       .domain([Math.min(startMm, ...at), Math.max(startMm + lengthMm, ...at)])
-      .range([BOX.left, BOX.width - BOX.right]);
+      .range([BOX.left, this.right()]);
   });
   private readonly y = computed(() => {
     const original = this.original();

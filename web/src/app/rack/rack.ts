@@ -4,32 +4,34 @@ import { FormsModule } from '@angular/forms';
 import { routes, type BarInput } from '@iron-patch/contract';
 import { barSize, FINISH_WORDS, formatLength, materialName, UNKNOWN_MATERIAL, type Bar, type BarCount } from '@iron-patch/core';
 import { NzInputModule } from 'ng-zorro-antd/input';
+import { NzTableModule, type NzTableSortFn } from 'ng-zorro-antd/table';
 import { Api, OpenJob, ShopStore, ShopTimePipe, Told } from '../data';
+import { SortHead } from '../show';
 import { BarForm } from './bar-form';
 import { priceText } from './bar-words';
 import { RackLine } from './rack-line';
 
-type Column = 'material' | 'size' | 'length' | 'pieces' | 'place';
-
-const ORDERS: Readonly<Record<Column, (p: Bar, q: Bar) => number>> = {
-  material: (p, q) => materialName(p.materialId).localeCompare(materialName(q.materialId)) || p.diameterMm - q.diameterMm,
-  size: (p, q) => p.diameterMm - q.diameterMm || p.lengthMm - q.lengthMm,
-  length: (p, q) => p.lengthMm - q.lengthMm,
-  pieces: (p, q) => p.pieces - q.pieces,
-  place: (p, q) => p.place.localeCompare(q.place, 'en', { numeric: true }),
-};
-const HEADS: readonly (readonly [Column, string, boolean])[] = [
-  ['material', 'Material', false],
-  ['size', 'Size', true],
-  ['length', 'Length', true],
-  ['pieces', 'Pieces', true],
-  ['place', 'Place', false],
+/** Heads that sort; the first does so from the start. */
+const HEADS: readonly { readonly name: string; readonly num: boolean; readonly inUnit: boolean; readonly order: NzTableSortFn<Bar> }[] = [
+  {
+    name: 'Material',
+    num: false,
+    inUnit: false,
+    order: (p, q) => materialName(p.materialId).localeCompare(materialName(q.materialId)) || p.diameterMm - q.diameterMm,
+  },
+  { name: 'Size', num: true, inUnit: true, order: (p, q) => p.diameterMm - q.diameterMm || p.lengthMm - q.lengthMm },
+  { name: 'Length', num: true, inUnit: true, order: (p, q) => p.lengthMm - q.lengthMm },
+  { name: 'Pieces', num: true, inUnit: false, order: (p, q) => p.pieces - q.pieces },
+  { name: 'Place', num: false, inUnit: false, order: (p, q) => p.place.localeCompare(q.place, 'en', { numeric: true }) },
 ];
+
+/** All on one page: a rack is looked over, not leafed through. */
+const MOST_BARS = 10_000;
 
 /** The rack: what lies there, where, and how it was counted. Plan saws from it. */
 @Component({
   selector: 'ip-rack',
-  imports: [RouterLink, FormsModule, NzInputModule, RackLine, BarForm, ShopTimePipe],
+  imports: [RouterLink, FormsModule, NzInputModule, NzTableModule, SortHead, RackLine, BarForm, ShopTimePipe],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './rack.html',
   styleUrl: './rack.less',
@@ -41,7 +43,7 @@ export class Rack {
   protected readonly unit = inject(OpenJob).unit;
   protected readonly heads = HEADS;
   protected readonly find = signal('');
-  protected readonly sort = signal<{ readonly by: Column; readonly down: boolean }>({ by: 'material', down: false });
+  protected readonly most = MOST_BARS;
   protected readonly opened = signal('');
   protected readonly counts = signal<readonly BarCount[] | null>(null);
   protected readonly finish = FINISH_WORDS;
@@ -50,13 +52,10 @@ export class Rack {
   protected readonly all = computed(() => this.shop.shop().rack);
   protected readonly bars = computed(() => {
     const words = this.find().toLowerCase().split(/\s+/).filter(Boolean);
-    const { by, down } = this.sort();
-    return this.all()
-      .filter((b) => {
-        const text = `${this.size(b)} ${materialName(b.materialId)} ${b.place} ${FINISH_WORDS[b.finish]}`.toLowerCase();
-        return words.every((w) => text.includes(w));
-      })
-      .sort((p, q) => (down ? -1 : 1) * ORDERS[by](p, q));
+    return this.all().filter((b) => {
+      const text = `${this.size(b)} ${materialName(b.materialId)} ${b.place} ${FINISH_WORDS[b.finish]}`.toLowerCase();
+      return words.every((w) => text.includes(w));
+    });
   });
 
   protected size(b: Bar): string {
@@ -65,10 +64,6 @@ export class Rack {
 
   protected length(b: Bar): string {
     return formatLength(b.lengthMm, this.unit(), this.unit() === 'mm' ? 0 : 1);
-  }
-
-  protected sortBy(by: Column): void {
-    this.sort.update((s) => ({ by, down: s.by === by && !s.down }));
   }
 
   protected who(c: BarCount): string {

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { routes, type AuditPage, type AuditRow } from '@iron-patch/contract/wire';
+import { NzTableModule } from 'ng-zorro-antd/table';
 import { Api, ShopStore, ShopTimePipe, Told } from '../data';
 import { ChooseField, type Option } from '../form';
 import { doneWords, jobOf } from './done-words';
@@ -8,7 +9,7 @@ import { doneWords, jobOf } from './done-words';
 /** Everything that was stored, by whom and when; readings stand on their jobs with who took them. */
 @Component({
   selector: 'ip-who-did-what',
-  imports: [RouterLink, ChooseField, ShopTimePipe],
+  imports: [RouterLink, ChooseField, NzTableModule, ShopTimePipe],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="page">
@@ -16,7 +17,7 @@ import { doneWords, jobOf } from './done-words';
       <p class="quiet">Kept by the database, and only added to. What was measured stands on its job, with who read it.</p>
       <ip-choose class="who" label="Whose" name="whose" [options]="people()" [value]="person()" (valueChange)="ask($event)" />
       @if (rows().length) {
-        <table class="plain">
+        <nz-table #table [nzData]="rows()" [nzShowPagination]="false" [nzFrontPagination]="false">
           <thead>
             <tr>
               <th scope="col">When</th>
@@ -26,7 +27,7 @@ import { doneWords, jobOf } from './done-words';
             </tr>
           </thead>
           <tbody>
-            @for (r of rows(); track r.seq) {
+            @for (r of table.data; track r.seq) {
               <tr>
                 <td>{{ r.at | shopTime: 'year' }}</td>
                 <td>{{ shop.personName(r.personId, 'nobody known') }}</td>
@@ -48,7 +49,7 @@ import { doneWords, jobOf } from './done-words';
               </tr>
             }
           </tbody>
-        </table>
+        </nz-table>
         @if (next(); as before) {
           <button type="button" class="more" (click)="more(before)">Earlier</button>
         }

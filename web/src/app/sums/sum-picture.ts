@@ -2,8 +2,11 @@ import { ChangeDetectionStrategy, Component, computed, input } from '@angular/co
 import type { Mark } from '@iron-patch/core/sums';
 import { extent } from 'd3-array';
 import { scaleLinear } from 'd3-scale';
+import { ownWidth } from '../show';
 
+/** As wide as it is meant to be. */
 const WIDTH = 470;
+const LEAST_PX = 240;
 const HEIGHT = 190;
 const ROOM = 26;
 
@@ -29,8 +32,8 @@ interface Size {
   selector: 'ip-sum-picture',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <svg [attr.viewBox]="'0 0 ' + width + ' ' + height" width="100%" role="img" [attr.aria-label]="'Picture: ' + spoken()">
-      <rect [attr.width]="width" [attr.height]="height" class="ground" />
+    <svg [attr.viewBox]="'0 0 ' + width() + ' ' + height" width="100%" role="img" [attr.aria-label]="'Picture: ' + spoken()">
+      <rect [attr.width]="width()" [attr.height]="height" class="ground" />
       @for (l of lines(); track $index) {
         <path [attr.d]="l.d" [class]="l.style" />
       }
@@ -108,18 +111,18 @@ interface Size {
 })
 export class SumPicture {
   readonly marks = input.required<readonly Mark[]>();
-  protected readonly width = WIDTH;
+  protected readonly width = ownWidth(WIDTH, LEAST_PX);
   protected readonly height = HEIGHT;
 
   /** One scale for both directions, the drawing in the middle. */
   private readonly place = computed(() => {
     const [x0, x1] = extent(this.marks().flatMap(xs)) as [number, number];
     const [y0, y1] = extent(this.marks().flatMap(ys)) as [number, number];
-    const scale = Math.min((WIDTH - 2 * ROOM) / Math.max(x1 - x0, 1e-6), (HEIGHT - 2 * ROOM) / Math.max(y1 - y0, 1e-6));
+    const scale = Math.min((this.width() - 2 * ROOM) / Math.max(x1 - x0, 1e-6), (HEIGHT - 2 * ROOM) / Math.max(y1 - y0, 1e-6));
     const [mx, my] = [(x0 + x1) / 2, (y0 + y1) / 2];
     const x = scaleLinear()
       .domain([mx, mx + 1])
-      .range([WIDTH / 2, WIDTH / 2 + scale]);
+      .range([this.width() / 2, this.width() / 2 + scale]);
     const y = scaleLinear()
       .domain([my, my + 1])
       .range([HEIGHT / 2, HEIGHT / 2 - scale]);

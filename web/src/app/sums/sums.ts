@@ -132,6 +132,17 @@ const MOST_ENTRIES = 12;
         grid-template-columns: 200px minmax(0, 1fr);
       }
     }
+    /* A telephone: the list above, short; the sum below as wide as the screen. */
+    @media (max-width: 600px) {
+      :host {
+        grid-template: auto minmax(0, 1fr) / minmax(0, 1fr);
+      }
+      nav {
+        max-height: 30vh;
+        border-right: 0;
+        border-bottom: 1px solid var(--hairline);
+      }
+    }
     @media print {
       :host {
         display: block;

@@ -11,12 +11,13 @@ import {
   type StationId,
 } from '@iron-patch/core';
 import { StateMark } from '../mark';
+import { StationWords } from './station-words';
 import { SheetStore } from '../sheet-data';
 
 /** The chain behind the chosen number, in words; before one is chosen, the number that matters most now. */
 @Component({
   selector: 'ip-working',
-  imports: [StateMark],
+  imports: [StateMark, StationWords],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section aria-label="Working" aria-live="polite">
@@ -68,6 +69,7 @@ import { SheetStore } from '../sheet-data';
         <p class="quiet note">{{ asked()!.nominal.note }}</p>
       }
     </section>
+    <ip-station-words class="no-print" [station]="station()" />
   `,
   styles: `
     :host {
@@ -76,6 +78,9 @@ import { SheetStore } from '../sheet-data';
       border-left: 1px solid var(--hairline);
       padding: 14px 18px;
       overflow: auto;
+    }
+    ip-station-words {
+      margin-top: 24px;
     }
     h2 {
       color: var(--quiet);

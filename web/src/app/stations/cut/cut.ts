@@ -26,6 +26,7 @@ import { PressLog } from './press-log';
 import { ReadSizes } from './read-sizes';
 import { SecondThoughts } from './second-thoughts';
 import { SetBySet } from './set-by-set';
+import { StationWords } from '../../working/station-words';
 import { TriedFit } from '../tried-fit';
 import { WeldLog } from './weld-log';
 import { Spoken } from './spoken';
@@ -45,6 +46,7 @@ const TITLES: Readonly<Record<Advice['state'], string>> = {
 @Component({
   selector: 'ip-cut',
   imports: [
+    StationWords,
     RouterLink,
     StateMark,
     DialPicture,

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { NgTemplateOutlet } from '@angular/common';
 import { routes } from '@iron-patch/contract';
 import {
   PLACE_KINDS,
@@ -15,12 +16,13 @@ import {
   type ReadingRecord,
   type StationState,
 } from '@iron-patch/core';
+import { NzTableModule } from 'ng-zorro-antd/table';
 import { ShopStore, ShopTimePipe } from '../../data';
 import { StateMark } from '../../mark';
 import { IndicatorMap, PolarSection, ProfileChart } from '../../picture';
 import { ImportDialog } from '../../reading-line/import-dialog';
 import { SheetStore } from '../../sheet-data';
-import { FigureButton } from '../../show';
+import { FigureButton, OnPaper } from '../../show';
 import { Advice } from './advice';
 import { Disputes } from './disputes';
 import { StandingOutNote } from './standing-out';
@@ -30,7 +32,8 @@ import { SeenForm } from './seen-form';
 import { SpotGrid } from './spot-grid';
 import { StatesOfPart } from './states-of-part';
 
-const RECENT = 6;
+/** More readings than these are drawn as they are scrolled to. */
+const FEW_READINGS = 40;
 /** Sections drawn side by side; the grid tells of all. */
 const MOST_SECTIONS = 12;
 
@@ -38,6 +41,8 @@ const MOST_SECTIONS = 12;
 @Component({
   selector: 'ip-measure',
   imports: [
+    NgTemplateOutlet,
+    NzTableModule,
     PolarSection,
     ProfileChart,
     IndicatorMap,
@@ -69,7 +74,9 @@ export class Measure {
     const at = (mm: number): string => formatPlace(mm, this.store.unit());
     return step ? `step between ${at(step.fromMm)} and ${at(step.toMm)} ${this.store.unit()}` : '';
   });
-  protected readonly shown = signal(RECENT);
+  protected readonly few = FEW_READINGS;
+  protected readonly paper = inject(OnPaper);
+  protected readonly byId = (_: number, r: ReadingRecord): string => r.id;
   protected readonly asFound = computed(() => placeInHand(this.store.repair()?.places ?? [], this.store.selection().spanId));
   /** In the state that is looked at. */
   protected readonly finding = computed<PlaceFinding | null>(() => {
@@ -85,7 +92,7 @@ export class Measure {
     const sections = f?.shape?.sections ?? [];
     return sections.find((s) => at !== null && Math.abs(s.stationMm - at) < 0.25) ?? f?.shape?.mostOval ?? null;
   });
-  protected readonly recent = computed(() => [...(this.finding()?.readings ?? [])].reverse().slice(0, this.shown()));
+  protected readonly newestFirst = computed(() => [...(this.finding()?.readings ?? [])].reverse());
   protected readonly csv = computed(() => routes.readingsCsv(this.store.sheet()!.job.id));
 
   protected stateOf(f: PlaceFinding): StationState {

@@ -1,7 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MOST_PHOTO_BYTES, PHOTO_TYPES, routes } from '@iron-patch/contract';
 import type { PhotoRecord } from '@iron-patch/core';
-import { NzProgressModule } from 'ng-zorro-antd/progress';
 import { PhotoOutbox } from '../../data';
 import { FileField } from '../../form';
 import { SheetStore } from '../../sheet-data';
@@ -10,7 +9,7 @@ import { PhotoSheet } from './photo-sheet';
 /** The job's photographs: taken with the camera or from a file, each a sheet of its own with markers. */
 @Component({
   selector: 'ip-photos',
-  imports: [FileField, NzProgressModule, PhotoSheet],
+  imports: [FileField, PhotoSheet],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section (drop)="dropped($event)" (dragover)="$event.preventDefault()">
@@ -41,11 +40,7 @@ import { PhotoSheet } from './photo-sheet';
             {{ p.name }}:
             {{ p.refused || (outbox.silent() ? 'the server does not answer. It is kept here and goes by itself.' : 'on its way') }}
             @if (outbox.going()?.id === p.id) {
-              <nz-progress
-                nzSize="small"
-                [nzPercent]="outbox.going()!.percent"
-                [attr.aria-label]="outbox.going()!.percent + ' percent of ' + p.name + ' sent'"
-              />
+              <progress max="100" [value]="outbox.going()!.percent" [attr.aria-label]="'Sending ' + p.name"></progress>
             }
             @if (p.refused || outbox.silent()) {
               <button type="button" (click)="outbox.again(p.id)">Send again</button>

@@ -29,23 +29,25 @@ const TOP = 40;
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (nodes().length) {
-      <svg [attr.viewBox]="'0 0 790 ' + height()" role="img" [attr.aria-label]="spoken()">
-        <text class="head" [attr.x]="left" y="18" text-anchor="end">outside</text>
-        <text class="head" [attr.x]="right" y="18">inside</text>
-        @for (l of lines(); track $index) {
-          <line [attr.x1]="l.x1" [attr.y1]="l.y1" [attr.x2]="l.x2" [attr.y2]="l.y2" />
-          <text class="play" [attr.x]="l.x2 - 16" [attr.y]="l.y2 - 9" text-anchor="end">{{ l.words }}</text>
-        }
-        @for (n of nodes(); track n.id) {
-          <circle [attr.cx]="n.x" [attr.cy]="n.y" r="6" />
-          <text class="name" [attr.x]="n.anchor === 'end' ? n.x - 14 : n.x + 14" [attr.y]="n.y" [attr.text-anchor]="n.anchor">
-            {{ n.name }}
-          </text>
-          <text class="under" [attr.x]="n.anchor === 'end' ? n.x - 14 : n.x + 14" [attr.y]="n.y + 17" [attr.text-anchor]="n.anchor">
-            {{ n.under }}
-          </text>
-        }
-      </svg>
+      <div class="scroll" tabindex="0">
+        <svg [attr.viewBox]="'0 0 790 ' + height()" role="img" [attr.aria-label]="spoken()">
+          <text class="head" [attr.x]="left" y="18" text-anchor="end">outside</text>
+          <text class="head" [attr.x]="right" y="18">inside</text>
+          @for (l of lines(); track $index) {
+            <line [attr.x1]="l.x1" [attr.y1]="l.y1" [attr.x2]="l.x2" [attr.y2]="l.y2" />
+            <text class="play" [attr.x]="l.x2 - 16" [attr.y]="l.y2 - 9" text-anchor="end">{{ l.words }}</text>
+          }
+          @for (n of nodes(); track n.id) {
+            <circle [attr.cx]="n.x" [attr.cy]="n.y" r="6" />
+            <text class="name" [attr.x]="n.anchor === 'end' ? n.x - 14 : n.x + 14" [attr.y]="n.y" [attr.text-anchor]="n.anchor">
+              {{ n.name }}
+            </text>
+            <text class="under" [attr.x]="n.anchor === 'end' ? n.x - 14 : n.x + 14" [attr.y]="n.y + 17" [attr.text-anchor]="n.anchor">
+              {{ n.under }}
+            </text>
+          }
+        </svg>
+      </div>
       <p class="quiet">Say what a place fits together with where the place itself is changed.</p>
     } @else {
       <p class="quiet">No places yet. Add the worn part and what it runs in, each with its places to measure.</p>
@@ -54,6 +56,7 @@ const TOP = 40;
   styles: `
     svg {
       width: 100%;
+      min-width: 690px;
       max-width: 820px;
       display: block;
     }

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { CAUTIONS, earlierRepairs, fragments, looseFragments, softParts, inSentence } from '@iron-patch/core';
+import { NzTabsModule } from 'ng-zorro-antd/tabs';
 import { SheetStore } from '../../sheet-data';
 import { CautionNote } from '../../show';
 import { ComponentTree } from './component-tree';
@@ -14,7 +15,7 @@ type Tab = (typeof TABS)[number];
 /** What came apart, what fits together with what, what is ordered, what is loose, and what may be destroyed only once it is measured. */
 @Component({
   selector: 'ip-strip',
-  imports: [ComponentTree, FitsMap, ToOrder, LoosePieces, NoReturn, CautionNote],
+  imports: [CautionNote, ComponentTree, FitsMap, LoosePieces, NoReturn, NzTabsModule, ToOrder],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section>
@@ -30,36 +31,42 @@ type Tab = (typeof TABS)[number];
           <ip-caution [hazard]="h" />
         }
       }
-      <div class="tabs" role="group" aria-label="Strip">
-        @for (t of tabs; track t) {
-          <button type="button" [attr.aria-pressed]="tab() === t" [class.on]="tab() === t" (click)="store.turnTo(t)">
-            {{ t }}{{ counts()[t] }}
-          </button>
-        }
-      </div>
       @if (held() && tab() !== 'Point of no return') {
         <p class="said bad" role="alert">
           The point of no return: {{ held() }} is planned, and what it takes is not on record yet.
           <button type="button" (click)="store.turnTo('Point of no return')">See what is missing</button>
         </p>
       }
-      @switch (tab()) {
-        @case ('What came apart') {
-          <ip-component-tree (destroy)="destroy($event)" />
+      <nz-tabs
+        [nzAnimated]="false"
+        [nzDestroyInactiveTabPane]="true"
+        [nzSelectedIndex]="tabs.indexOf(tab())"
+        (nzSelectedIndexChange)="store.turnTo(tabs[$event]!)"
+      >
+        @for (t of tabs; track t) {
+          <nz-tab [nzTitle]="t + counts()[t]">
+            <ng-template nz-tab>
+              @switch (t) {
+                @case ('What came apart') {
+                  <ip-component-tree (destroy)="destroy($event)" />
+                }
+                @case ('What fits what') {
+                  <ip-fits-map />
+                }
+                @case ('Parts to order') {
+                  <ip-to-order />
+                }
+                @case ('Loose pieces, earlier repairs') {
+                  <ip-loose-pieces />
+                }
+                @default {
+                  <ip-no-return [meant]="meant()" />
+                }
+              }
+            </ng-template>
+          </nz-tab>
         }
-        @case ('What fits what') {
-          <ip-fits-map />
-        }
-        @case ('Parts to order') {
-          <ip-to-order />
-        }
-        @case ('Loose pieces, earlier repairs') {
-          <ip-loose-pieces />
-        }
-        @default {
-          <ip-no-return [meant]="meant()" />
-        }
-      }
+      </nz-tabs>
     </section>
   `,
   styles: `

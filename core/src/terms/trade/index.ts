@@ -1,0 +1,1 @@
+export { wordsAt, type ExplainedWord, type TradeWord } from './trade-words';
