@@ -1,4 +1,4 @@
-import { mkdtemp, writeFile } from 'node:fs/promises';
+import { mkdtemp, readFile, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { Key } from 'selenium-webdriver';
@@ -43,6 +43,26 @@ it('takes a photograph, marks a place on it by keyboard too, and finds it again'
   expect(photo!.markers[0]).toMatchObject({ x: expect.closeTo(0.46, 6), y: expect.closeTo(0.48, 6), text: 'scored' });
   expect(photo!.markers[0]!.placeId).not.toBeNull();
   expect(photo!.markers[1]!.x).toBeCloseTo(0.8, 1);
+});
+
+it('tells over a slow line how much of a photograph went', async () => {
+  const { page, browser } = maud;
+  const large = join(await mkdtemp(join(tmpdir(), 'photo-')), 'large.jpg');
+  // What stands behind the end of a JPEG is no picture, and has to go over the line all the same.
+  await writeFile(large, Buffer.concat([await readFile(PHOTO), Buffer.alloc(1_500_000)]));
+  await browser.slow(400_000);
+  await page.run(
+    `window.shares = [];
+     new MutationObserver(() => { const p = document.querySelector('progress[aria-label="Sending large.jpg"]'); if (p) shares.push(p.value); })
+       .observe(document.querySelector('ip-photos'), { subtree: true, childList: true, attributes: true });`,
+  );
+  await (await page.css('ip-photos input[type=file]')).sendKeys(large);
+  await page.sees('large.jpg: on its way');
+  await page.seesNot('large.jpg: on its way');
+  await browser.slow(null);
+  const shares = await page.run<number[]>('return window.shares');
+  expect(shares.filter((s) => s > 0 && s < 100).length).toBeGreaterThan(2);
+  expect(shares).toEqual([...shares].sort((p, q) => p - q));
 });
 
 it('says what is wrong with a file that is no picture, and keeps the rest', async () => {

@@ -60,7 +60,17 @@ export interface Browser {
   screenshot(file: string): Promise<void>;
   /** Pulls the plug of this browser's network, or puts it back. */
   offline(off: boolean): Promise<void>;
+  /** What the page sends goes out as slowly as this, bytes a second; null: as fast as it can. */
+  slow(bytesPerSecond: number | null): Promise<void>;
   close(): Promise<void>;
+}
+
+/** Cuts or slows the page's line. */
+async function line(driver: Driver, offline: boolean, uploadThroughput: number): Promise<void> {
+  await driver.sendDevToolsCommand('Network.enable', {});
+  // The page's own worker has a network of its own, which this does not reach: it is passed by for as long.
+  await driver.sendDevToolsCommand('Network.setBypassServiceWorker', { bypass: offline || uploadThroughput > 0 });
+  await driver.sendDevToolsCommand('Network.emulateNetworkConditions', { offline, latency: 0, downloadThroughput: -1, uploadThroughput });
 }
 
 /** A fresh headless Chromium with a true 1280 x 800 page, started with `flags` besides. */
@@ -82,13 +92,8 @@ export async function openBrowser(size: { width: number; height: number } = SCRE
     async screenshot(file) {
       await writeFile(file, Buffer.from(await driver.takeScreenshot(), 'base64'));
     },
-    async offline(off) {
-      await (driver as Driver).sendDevToolsCommand('Network.enable', {});
-      // The page's own worker has a network of its own, which this does not cut: it is passed by for as long.
-      await (driver as Driver).sendDevToolsCommand('Network.setBypassServiceWorker', { bypass: off });
-      const none = { latency: 0, downloadThroughput: -1, uploadThroughput: -1 };
-      await (driver as Driver).sendDevToolsCommand('Network.emulateNetworkConditions', { offline: off, ...none });
-    },
+    offline: (off) => line(driver as Driver, off, -1),
+    slow: (bytes) => line(driver as Driver, false, bytes ?? -1),
     async close() {
       await driver.quit();
       await rm(profile, { recursive: true, force: true, maxRetries: 3 });

@@ -7,13 +7,7 @@ import { NzUploadModule, type NzUploadFile } from 'ng-zorro-antd/upload';
   imports: [NzUploadModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <nz-upload
-      [nzMultiple]="multiple()"
-      [nzAccept]="accept()"
-      [nzDisabled]="busy()"
-      [nzShowUploadList]="false"
-      [nzBeforeUpload]="take"
-    >
+    <nz-upload [nzMultiple]="multiple()" [nzAccept]="accept()" [nzDisabled]="busy()" [nzShowUploadList]="false" [nzBeforeUpload]="take">
       <ng-content />
     </nz-upload>
   `,

@@ -1,4 +1,5 @@
 export { CautionNote } from './caution';
+export { CopyTable } from './copy-table';
 export { NamedDialog } from './named-dialog';
 export { FigureButton } from './figure';
 export { LengthPipe } from './length-pipe';

@@ -16,11 +16,13 @@ import { NzPopoverModule } from 'ng-zorro-antd/popover';
           <button
             type="button"
             nz-popover
+            #bubble="nzPopover"
             nzPopoverTrigger="click"
             nzPopoverPlacement="topLeft"
             nzPopoverOverlayClassName="ip-word"
             [nzPopoverContent]="w.means"
             (nzPopoverVisibleChange)="said($event, w)"
+            (keydown.escape)="bubble.hide()"
           >
             {{ w.word }}
           </button>

@@ -21,6 +21,7 @@ import {
   inSentence,
 } from '@iron-patch/core';
 import { scaleLinear } from 'd3-scale';
+import { CopyTable } from '../../show';
 import { SheetStore } from '../../sheet-data';
 import { LengthInput } from '../../form';
 import { RunningForm } from './running-form';
@@ -71,7 +72,7 @@ const LAST_TICK = 92;
 /** All schools on one scale against the hole as it was measured; one is picked, or a target of one's own dragged or typed. */
 @Component({
   selector: 'ip-fit-desk',
-  imports: [LengthInput, RunningForm, NgTemplateOutlet],
+  imports: [CopyTable, LengthInput, RunningForm, NgTemplateOutlet],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './fit-desk.html',
   styleUrl: './fit-desk.less',
