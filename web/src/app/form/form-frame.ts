@@ -12,6 +12,8 @@ import {
   untracked,
 } from '@angular/core';
 import { countOf } from '@iron-patch/core/terms/words';
+import type { Act } from '@iron-patch/core/terms/access';
+import { May } from '../sign-in/may';
 import { DraftNote } from './draft-note';
 import type { RecordForm } from './record-form';
 
@@ -25,7 +27,7 @@ import type { RecordForm } from './record-form';
   // Sits on the form itself: the fields inside are its own directive's.
   // eslint-disable-next-line @angular-eslint/component-selector
   selector: 'form[ip-form]',
-  imports: [DraftNote],
+  imports: [DraftNote, May],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { novalidate: '', autocomplete: 'off', '(submit)': 'submit($event)', '(keydown.escape)': 'leave($event)' },
   template: `
@@ -63,7 +65,11 @@ import type { RecordForm } from './record-form';
         @if (closable()) {
           <button type="button" class="cancel" (click)="leave()">Cancel</button>
         }
-        <button type="submit" [class.next]="next()" [disabled]="of().busy()">{{ of().busy() ? 'Saving' : save() }}</button>
+        @if (may(); as act) {
+          <button type="submit" [ipMay]="act" [class.next]="next()" [disabled]="of().busy()">{{ of().busy() ? 'Saving' : save() }}</button>
+        } @else {
+          <button type="submit" [class.next]="next()" [disabled]="of().busy()">{{ of().busy() ? 'Saving' : save() }}</button>
+        }
       </div>
     }
   `,
@@ -78,6 +84,8 @@ export class FormFrame {
   readonly closable = input(true);
   /** True where saving is the one next thing to do. */
   readonly next = input(true);
+  /** What somebody must be allowed to save it; null where everybody is. */
+  readonly may = input<Act | null>(null);
   readonly left = output<void>();
   protected readonly asking = signal(false);
   protected readonly count = (n: number): string => countOf(n, 'thing');
@@ -119,7 +127,9 @@ export class FormFrame {
   }
 
   private first(selector: string): void {
-    this.element.querySelector<HTMLElement>(selector)?.focus();
+    const found = this.element.querySelector<HTMLElement>(selector);
+    // A box keeps its own input inside of what carries its name.
+    (found?.matches('label') ? found.querySelector<HTMLElement>('input') : found)?.focus();
   }
 
   private afterDrawing(act: () => void): void {

@@ -53,6 +53,8 @@ export interface FormTerms<V extends object> {
   readonly groups?: readonly string[];
   /** What the fields hold while nobody typed, where that moves on by itself. */
   readonly untouched?: () => V;
+  /** What the fields of a form that stays hold for the next record, once one was stored. */
+  readonly next?: (saved: V) => V;
 }
 
 const NOTHING: readonly Problem[] = [];
@@ -142,9 +144,11 @@ export class RecordForm<V extends object> {
     this.group.markAllAsTouched();
     if (this.group.invalid) return this.refusals.update((n) => n + 1);
     this.busy.set(true);
+    const value = this.value();
     try {
-      if (!(await this.terms.save(this.value()))) return;
+      if (!(await this.terms.save(value))) return;
       this.refusals.set(0);
+      if (this.terms.next) this.open(this.terms.next(value));
       this.kept.done();
       this.terms.close?.();
     } catch (e) {

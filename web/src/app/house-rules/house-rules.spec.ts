@@ -104,7 +104,7 @@ it('says at its field what is wrong, and asks the server nothing', async () => {
   await type(fixture, 'input[name=name]', '');
   await press(fixture, 'See what it moves');
   expect(words(fixture)).toContain('Name is needed.');
-  expect(words(fixture)).toContain('Rate is a number');
+  expect(words(fixture)).toContain('steep');
   expect(server.changes()).toEqual([]);
 });
 

@@ -124,7 +124,7 @@ describe('Decide', () => {
     const fixture = await show(Decide);
     await type(fixture, 'textarea[name=cause]', 'Ran dry.');
     await press(fixture, 'Save cause and route');
-    expect(words(fixture)).toContain('Write down both');
+    expect(words(fixture)).toContain('Route is needed.');
     expect(server.changes()).toEqual([]);
     await type(fixture, 'textarea[name=route]', 'New pin.');
     await press(fixture, 'Save cause and route');
@@ -328,9 +328,9 @@ describe('Return', () => {
     await type(fixture, 'textarea[name=lesson]', 'Grease it.');
     await type(fixture, 'textarea[name=unproved]', 'Maud: trial fit only.');
     await press(fixture, 'Hand it back');
-    expect(fixture.nativeElement.querySelector('[role=alert]').textContent.trim()).toBe(
+    expect([...fixture.nativeElement.querySelectorAll('.wrong li')].map((li) => li.textContent.trim())).toEqual([
       "Part of a vessel's ramp. Name and licence of who decided are missing.",
-    );
+    ]);
     fixture.nativeElement.querySelector('input[type=checkbox]').click();
     await fixture.whenStable();
     await press(fixture, 'Hand it back, not passed');

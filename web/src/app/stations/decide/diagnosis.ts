@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, linkedSignal, signal } from '@angular/core';
-import { FormsModule } from '@angular/forms';
+import { ReactiveFormsModule } from '@angular/forms';
+import { check, choiceInput } from '@iron-patch/contract';
 import {
   CAUSE_IDS,
   CAUSES,
@@ -15,22 +16,27 @@ import {
   type FindingChoice,
   type FindingId,
   type Item,
+  type RouteChoice,
 } from '@iron-patch/core';
-import { NzInputModule } from 'ng-zorro-antd/input';
-import { keptDraft, SAME_VALUE, newId } from '../../data';
+import { newId, SAME_VALUE } from '../../data';
 import { PlacePicker } from '../../picture';
 import { SheetStore } from '../../sheet-data';
-import { ChooseField, DraftNote, LengthInput, type Option } from '../../form';
+import { ChooseField, FormFrame, inValue, LengthInput, RecordForm, TextField, type Option } from '../../form';
 import { DoneBeforePanel } from '../done-before';
 import { QuoteDesk } from './quote-desk';
 import { RoutesDesk } from './routes-desk';
 
 const SHOWN_REASONS = 3;
 
+/** Cause and route as their form has them. */
+type CauseFields = Required<Pick<RouteChoice, 'cause' | 'route' | 'causeId' | 'cure'>>;
+const NOTHING: CauseFields = { cause: '', route: '', causeId: '', cure: '' };
+const SCHEMA = choiceInput(choiceKey.route)!;
+
 /** What was found and where, the likely causes with what speaks for them, the root cause, and what is done against it. */
 @Component({
   selector: 'ip-diagnosis',
-  imports: [FormsModule, NzInputModule, ChooseField, LengthInput, DraftNote, RoutesDesk, QuoteDesk, DoneBeforePanel],
+  imports: [ChooseField, DoneBeforePanel, FormFrame, LengthInput, QuoteDesk, ReactiveFormsModule, RoutesDesk, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './diagnosis.html',
   styleUrl: './diagnosis.less',
@@ -53,30 +59,26 @@ export class Diagnosis {
   protected readonly findingId = signal<string>('tight-then-loose');
   protected readonly componentId = linkedSignal(() => this.components()[0]?.[0] ?? '');
   protected readonly atMm = signal<number | null>(null);
-  private readonly stored = computed(() => {
+  private readonly stored = computed((): CauseFields => {
     const sheet = this.store.sheet();
-    return sheet ? chosenRoute(sheet) : null;
+    const { cause, route, causeId = '', cure = '' } = (sheet && chosenRoute(sheet)) ?? NOTHING;
+    return { cause, route, causeId, cure };
   }, SAME_VALUE);
-  protected readonly cause = linkedSignal(() => this.stored()?.cause ?? '');
-  protected readonly route = linkedSignal(() => this.stored()?.route ?? '');
-  protected readonly causeId = linkedSignal<string>(() => this.stored()?.causeId ?? '');
-  protected readonly cure = linkedSignal(() => this.stored()?.cure ?? '');
-  protected readonly cures = computed(() => (this.causeId() ? CAUSES[this.causeId() as CauseId].cures : []));
-  protected readonly routes = computed(() => routesOf(this.store.sheet() ?? { choices: [] }));
-  protected readonly problem = signal('');
   private readonly version = computed(() => versionOfChoice(this.store.sheet()!, choiceKey.route));
   private readonly readAt = linkedSignal(() => this.version());
-  protected readonly kept = keptDraft(
-    () => `diagnosis:${this.store.sheet()!.job.id}`,
-    { cause: this.cause, route: this.route, causeId: this.causeId, cure: this.cure },
-    {
-      untouched: () => {
-        const { cause = '', route = '', causeId = '', cure = '' } = this.stored() ?? {};
-        return { cause, route, causeId, cure };
-      },
-      rests: { readAt: this.readAt },
-    },
-  );
+  protected readonly form = new RecordForm<CauseFields>({
+    keptAs: () => `diagnosis:${this.store.sheet()!.job.id}`,
+    start: NOTHING,
+    untouched: this.stored,
+    check: (value) => inValue(check(SCHEMA, { value, reason: '' })),
+    rests: { readAt: this.readAt },
+    save: (v) => this.store.putChoice(choiceKey.route, 'cause and route', v, '', true, this.readAt()),
+  });
+  protected readonly cures = computed(() => {
+    const { causeId } = this.form.value();
+    return causeId ? CAUSES[causeId as CauseId].cures : [];
+  });
+  protected readonly routes = computed(() => routesOf(this.store.sheet() ?? { choices: [] }));
 
   constructor() {
     inject(DestroyRef).onDestroy(() => this.picker.cancel());
@@ -137,22 +139,12 @@ export class Diagnosis {
 
   /** Takes a likely cause over as the root cause; its words stand in for none written yet. */
   protected choose(id: string): void {
-    this.causeId.set(id);
-    if (id && !this.cause().trim()) this.cause.set(CAUSES[id as CauseId].name);
+    this.form.set({ causeId: id });
+    if (id && !this.form.value().cause.trim()) this.form.set({ cause: CAUSES[id as CauseId].name });
   }
 
   protected addTo(field: 'cure' | 'route', words: string): void {
-    const text = this[field]();
-    if (!text.includes(words)) this[field].set(text.trim() ? `${text.trim()}; ${words}` : words);
-  }
-
-  protected save(): void {
-    if (!this.cause().trim() || !this.route().trim()) return this.problem.set('Write down both: why it wore, and what is done.');
-    this.problem.set('');
-    const value = { cause: this.cause(), route: this.route(), causeId: this.causeId(), cure: this.cure() };
-    void this.store
-      .putChoice(choiceKey.route, 'cause and route', value, '', true, this.readAt())
-      .then((saved) => saved && this.kept.done())
-      .catch(this.store.bug);
+    const text = this.form.value()[field];
+    if (!text.includes(words)) this.form.set({ [field]: text.trim() ? `${text.trim()}; ${words}` : words });
   }
 }

@@ -1,4 +1,5 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { ReactiveFormsModule, type FormGroup } from '@angular/forms';
 import { routes } from '@iron-patch/contract';
 import type { ReturnChoice } from '@iron-patch/core';
 import { ChooseField, TextField, type Option } from '../../form';
@@ -7,41 +8,32 @@ import { SheetStore } from '../../sheet-data';
 /** What goes with a hand-over: the old parts, and a picture of before and after on the report. */
 @Component({
   selector: 'ip-goes-with-it',
-  imports: [ChooseField, TextField],
+  imports: [ChooseField, ReactiveFormsModule, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <ip-text
-      label="Old parts: go back with it, kept how long, or scrapped"
-      name="oldParts"
-      [value]="of().oldParts ?? ''"
-      (valueChange)="changed.emit({ oldParts: $event })"
-    />
-    @if (pictures().length > 1) {
-      <div class="pair">
-        <ip-choose
-          label="Picture of before, on the report"
-          name="beforePhoto"
-          [options]="pictures()"
-          [value]="of().beforePhotoId ?? ''"
-          (valueChange)="changed.emit({ beforePhotoId: $event || null })"
-        />
-        <ip-choose
-          label="Picture of after"
-          name="afterPhoto"
-          [options]="pictures()"
-          [value]="of().afterPhotoId ?? ''"
-          (valueChange)="changed.emit({ afterPhotoId: $event || null })"
-        />
-        @for (p of shown(); track p.what) {
-          <figure>
-            <img [src]="p.src" [alt]="p.what" />
-            <figcaption>{{ p.what }}</figcaption>
-          </figure>
-        }
-      </div>
-    } @else {
-      <p class="quiet">Photographs taken at Receive can stand on the report as before and after.</p>
-    }
+    <ng-container [formGroup]="group()">
+      <ip-text label="Old parts: go back with it, kept how long, or scrapped" name="oldParts" formControlName="oldParts" />
+      @if (pictures().length > 1) {
+        <div class="pair">
+          <ip-choose
+            label="Picture of before, on the report"
+            name="beforePhoto"
+            [options]="pictures()"
+            [orNull]="true"
+            formControlName="beforePhotoId"
+          />
+          <ip-choose label="Picture of after" name="afterPhoto" [options]="pictures()" [orNull]="true" formControlName="afterPhotoId" />
+          @for (p of shown(); track p.what) {
+            <figure>
+              <img [src]="p.src" [alt]="p.what" />
+              <figcaption>{{ p.what }}</figcaption>
+            </figure>
+          }
+        </div>
+      } @else {
+        <p class="quiet">Photographs taken at Receive can stand on the report as before and after.</p>
+      }
+    </ng-container>
   `,
   styles: `
     :host {
@@ -67,8 +59,9 @@ import { SheetStore } from '../../sheet-data';
 })
 export class GoesWithIt {
   private readonly store = inject(SheetStore);
-  readonly of = input.required<ReturnChoice>();
-  readonly changed = output<Partial<ReturnChoice>>();
+  /** The hand-over's form, and what it holds. */
+  readonly group = input.required<FormGroup>();
+  readonly of = input.required<Pick<ReturnChoice, 'beforePhotoId' | 'afterPhotoId'>>();
   protected readonly pictures = computed((): readonly Option[] => {
     const photos = this.store.sheet()?.photos ?? [];
     return photos.length ? [['', 'none'], ...photos.map((p, i): Option => [p.id, p.caption || `Picture ${i + 1}`])] : [];

@@ -1,6 +1,7 @@
-import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
-import { FormsModule } from '@angular/forms';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, linkedSignal, untracked } from '@angular/core';
+import { ReactiveFormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
+import { check, choiceInput, noteInput } from '@iron-patch/contract';
 import {
   choiceKey,
   chosenReturn,
@@ -8,44 +9,62 @@ import {
   provedOf,
   provedWords,
   formatLength,
+  good,
   LICENSED_HAZARDS,
   otherUnit,
   spanWords,
   STATION_NAMES,
   stillHeld,
   versionOfChoice,
+  type Outcome,
+  type Problem,
   type ReturnChoice,
   inSentence,
 } from '@iron-patch/core';
-import { NzCheckboxModule } from 'ng-zorro-antd/checkbox';
-import { NzInputModule } from 'ng-zorro-antd/input';
-import { keptDraft, SAME_VALUE, ShopStore, ShopTimePipe } from '../../data';
-import { May } from '../../sign-in';
+import { SAME_VALUE, ShopStore, ShopTimePipe } from '../../data';
 import { SheetStore } from '../../sheet-data';
 import { StateMark } from '../../mark';
-import { DraftNote } from '../../form';
+import { CheckBox, FormFrame, inValue, RecordForm, TextField } from '../../form';
 import { CautionNote } from '../../show';
 import { LicensedMatters } from '../licensed-matters';
 import { GoesWithIt } from './goes-with-it';
 import { ReturnPapers } from './papers';
 import { TimeSpent } from './time-spent';
 
-const NOTHING_SAID: ReturnChoice = { lesson: '', stillToDo: '', outcome: 'passed', beforeUse: '', unproved: '', undone: '' };
+/** A hand-over as its form has it: a box for what the choice has a word for, and nothing that was not asked. */
+interface ReturnFields extends Omit<Required<ReturnChoice>, 'outcome' | 'oldParts' | 'beforePhotoId' | 'afterPhotoId'> {
+  readonly notPassed: boolean;
+  readonly oldParts: string;
+  readonly beforePhotoId: string | null;
+  readonly afterPhotoId: string | null;
+}
+const NOTHING_SAID: ReturnFields = {
+  ...{ stillToDo: '', lesson: '', oldParts: '', beforePhotoId: null, afterPhotoId: null },
+  ...{ unproved: '', undone: '', notPassed: false, beforeUse: '' },
+};
+const SCHEMA = choiceInput(choiceKey.returned)!;
+
+function fieldsOf(stored: ReturnChoice | null): ReturnFields {
+  if (!stored) return NOTHING_SAID;
+  const { outcome, oldParts = '', beforePhotoId = null, afterPhotoId = null, ...same } = stored;
+  return { ...NOTHING_SAID, ...same, oldParts, beforePhotoId, afterPhotoId, notPassed: outcome === 'not-passed' };
+}
+
+const choiceFrom = ({ notPassed, ...same }: ReturnFields): ReturnChoice => ({ ...same, outcome: notPassed ? 'not-passed' : 'passed' });
 
 /** The hand-over: the report with measured sizes, what the customer still does, and one lesson. */
 @Component({
   selector: 'ip-return',
   imports: [
-    May,
-    FormsModule,
-    NzCheckboxModule,
-    NzInputModule,
     CautionNote,
+    CheckBox,
+    FormFrame,
+    ReactiveFormsModule,
+    TextField,
     LicensedMatters,
     StateMark,
     ShopTimePipe,
     RouterLink,
-    DraftNote,
     GoesWithIt,
     ReturnPapers,
     TimeSpent,
@@ -110,85 +129,39 @@ const NOTHING_SAID: ReturnChoice = { lesson: '', stillToDo: '', outcome: 'passed
       }
     </section>
     <ip-time-spent />
-    <form (ngSubmit)="save()">
-      <ip-draft-note [kept]="kept" />
-      <label
-        >What the customer still does: gasket, oil, run-in
-        <textarea
-          nz-input
-          rows="2"
-          name="todo"
-          maxlength="4000"
-          [ngModel]="draft().stillToDo"
-          (ngModelChange)="more({ stillToDo: $event })"
-        ></textarea>
-      </label>
-      <label
-        >One lesson for the next repair of the same thing
-        <textarea
-          nz-input
-          rows="2"
-          name="lesson"
-          maxlength="4000"
-          [ngModel]="draft().lesson"
-          (ngModelChange)="more({ lesson: $event })"
-        ></textarea>
-      </label>
-      <ip-goes-with-it [of]="draft()" (changed)="more($event)" />
+    <form
+      ip-form
+      [formGroup]="form.group"
+      [of]="form"
+      may="release"
+      [closable]="false"
+      [save]="stored() ? 'Save' : form.value().notPassed ? 'Hand it back, not passed' : 'Hand it back'"
+    >
+      <ip-text label="What the customer still does: gasket, oil, run-in" name="todo" [rows]="2" formControlName="stillToDo" />
+      <ip-text label="One lesson for the next repair of the same thing" name="lesson" [rows]="2" formControlName="lesson" />
+      <ip-goes-with-it [group]="form.group" [of]="form.value()" />
       @if (needs('unproved')) {
-        <label
-          >Why it goes out with what is not proved (printed on the report)
-          <textarea
-            nz-input
-            rows="2"
-            name="unproved"
-            maxlength="4000"
-            [ngModel]="draft().unproved"
-            (ngModelChange)="more({ unproved: $event })"
-          ></textarea>
-        </label>
+        <ip-text
+          label="Why it goes out with what is not proved (printed on the report)"
+          name="unproved"
+          [rows]="2"
+          formControlName="unproved"
+        />
       }
       @if (needs('undone')) {
-        <label
-          >Why what was planned is left (printed on the report)
-          <textarea
-            nz-input
-            rows="2"
-            name="undone"
-            maxlength="4000"
-            [ngModel]="draft().undone"
-            (ngModelChange)="more({ undone: $event })"
-          ></textarea>
-        </label>
+        <ip-text label="Why what was planned is left (printed on the report)" name="undone" [rows]="2" formControlName="undone" />
       }
-      @if (needs('beforeUse') || draft().outcome === 'not-passed') {
-        <label nz-checkbox name="notPassed" [ngModel]="draft().outcome === 'not-passed'" (ngModelChange)="pass(!$event)"
-          >It goes out not passed: not to be used as it is</label
-        >
+      @if (needs('beforeUse') || form.value().notPassed) {
+        <ip-check label="It goes out not passed: not to be used as it is" name="notPassed" formControlName="notPassed" />
       }
-      @if (draft().outcome === 'not-passed') {
-        <label
-          >What must be done before it is used, and by whom (large on the report and the tag)
-          <textarea
-            nz-input
-            rows="2"
-            name="beforeUse"
-            maxlength="600"
-            [ngModel]="draft().beforeUse"
-            (ngModelChange)="more({ beforeUse: $event })"
-          ></textarea>
-        </label>
+      @if (form.value().notPassed) {
+        <ip-text
+          label="What must be done before it is used, and by whom (large on the report and the tag)"
+          name="beforeUse"
+          [rows]="2"
+          formControlName="beforeUse"
+        />
       }
-      @if (problems().length) {
-        <div role="alert">
-          @for (p of problems(); track $index) {
-            <p class="problem">{{ p }}</p>
-          }
-        </div>
-      }
-      <button type="submit" class="next" ipMay="release">
-        {{ stored() ? 'Save' : draft().outcome === 'not-passed' ? 'Hand it back, not passed' : 'Hand it back' }}
-      </button>
     </form>
     <section>
       <h2>Notes</h2>
@@ -199,18 +172,8 @@ const NOTHING_SAID: ReturnChoice = { lesson: '', stillToDo: '', outcome: 'passed
       } @empty {
         <p class="quiet">None.</p>
       }
-      <form class="row" (ngSubmit)="addNote()">
-        <input
-          nz-input
-          class="grow"
-          name="note"
-          aria-label="New note"
-          autocomplete="off"
-          maxlength="4000"
-          [ngModel]="note()"
-          (ngModelChange)="note.set($event)"
-        />
-        <button type="submit" [disabled]="!note().trim()">Add note</button>
+      <form ip-form [formGroup]="note.group" [of]="note" save="Add note" [closable]="false" [next]="false">
+        <ip-text spoken="New note" name="note" formControlName="text" />
       </form>
     </section>
   `,
@@ -250,19 +213,6 @@ const NOTHING_SAID: ReturnChoice = { lesson: '', stillToDo: '', outcome: 'passed
       padding: 14px 18px;
       margin-bottom: 16px;
     }
-    form:not(.row) {
-      display: grid;
-      gap: 10px;
-      justify-items: start;
-      margin-bottom: 20px;
-    }
-    form label {
-      width: 100%;
-      font-size: 15px;
-    }
-    .grow {
-      flex: 1;
-    }
     .note {
       margin: 4px 0;
     }
@@ -277,17 +227,24 @@ export class Return {
   protected readonly sheet = computed(() => this.store.sheet()!);
   protected readonly route = computed(() => chosenRoute(this.sheet()));
   protected readonly stored = computed(() => chosenReturn(this.sheet()), SAME_VALUE);
-  protected readonly draft = linkedSignal<ReturnChoice>(() => this.stored() ?? NOTHING_SAID);
-  protected readonly note = signal('');
+  protected readonly holds = computed(() => this.store.repair()?.holds ?? []);
   private readonly version = computed(() => versionOfChoice(this.sheet(), choiceKey.returned));
   private readonly readAt = linkedSignal(() => this.version());
-  protected readonly kept = keptDraft(
-    () => `hand-over:${this.sheet().job.id}`,
-    { draft: this.draft, note: this.note },
-    { untouched: () => ({ draft: this.stored() ?? NOTHING_SAID, note: '' }), rests: { readAt: this.readAt } },
-  );
-  protected readonly problems = signal<readonly string[]>([]);
-  protected readonly holds = computed(() => this.store.repair()?.holds ?? []);
+  protected readonly form = new RecordForm<ReturnFields>({
+    keptAs: () => `hand-over:${this.sheet().job.id}`,
+    start: NOTHING_SAID,
+    untouched: () => fieldsOf(this.stored()),
+    check: (v) => this.checked(v),
+    rests: { readAt: this.readAt },
+    save: (v) => this.store.putChoice(choiceKey.returned, 'the hand-over', choiceFrom(v), '', true, this.readAt()),
+  });
+  protected readonly note = new RecordForm<{ readonly text: string }>({
+    keptAs: () => `note:${this.sheet().job.id}`,
+    start: { text: '' },
+    check: (v) => check(noteInput, { station: 'return', text: v.text }),
+    save: (v) => this.store.addNote({ station: 'return', text: v.text }),
+    next: () => ({ text: '' }),
+  });
   protected readonly otherHazards = computed(() => this.sheet().job.hazards.filter((h) => !LICENSED_HAZARDS.includes(h)));
 
   protected readonly span = spanWords;
@@ -302,32 +259,29 @@ export class Return {
     return this.shop.personName(id);
   }
 
+  constructor() {
+    // What holds it back can change under what is written.
+    effect(() => {
+      this.holds();
+      untracked(() => this.form.group.updateValueAndValidity());
+    });
+  }
+
   /** Whether something is held that this reason would let pass, or the reason is on record. */
   protected needs(field: 'unproved' | 'undone' | 'beforeUse'): boolean {
-    return this.holds().some((h) => h.passedBy === field) || this.draft()[field] !== '';
+    return this.holds().some((h) => h.passedBy === field) || this.form.value()[field] !== '';
   }
 
-  protected more(what: Partial<ReturnChoice>): void {
-    this.draft.update((d) => ({ ...d, ...what }));
-  }
-
-  protected pass(passed: boolean): void {
-    this.draft.update((d) => ({ ...d, outcome: passed ? 'passed' : 'not-passed' }));
-  }
-
-  protected save(): void {
-    const given = this.draft();
-    const lesson = given.lesson.trim() ? [] : ['Write one lesson: it is what the next repair of this thing starts from.'];
-    this.problems.set([...lesson, ...stillHeld(this.holds(), given).map((h) => h.message)]);
-    if (this.problems().length) return;
-    void this.store
-      .putChoice(choiceKey.returned, 'the hand-over', given, '', true, this.readAt())
-      .then((saved) => saved && this.kept.done())
-      .catch(this.store.bug);
-  }
-
-  protected async addNote(): Promise<void> {
-    const added = await this.store.addNote({ station: 'return', text: this.note() }).catch(this.store.or(null));
-    if (added) this.note.set('');
+  /** By its own shape, and by what still holds the job back, each at the field whose reason would let it pass. */
+  private checked(fields: ReturnFields): Outcome<unknown> {
+    const given = choiceFrom(fields);
+    const shape = inValue(check(SCHEMA, { value: given, reason: '' }));
+    const held = stillHeld(this.holds(), given).map((h): Problem => ({
+      code: h.code,
+      path: h.passedBy === 'beforeUse' && !fields.notPassed ? 'notPassed' : (h.passedBy ?? ''),
+      message: h.message,
+    }));
+    const problems = [...(shape.ok ? [] : shape.problems), ...held];
+    return problems.length ? { ok: false, problems } : good(fields);
   }
 }

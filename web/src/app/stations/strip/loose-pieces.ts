@@ -1,4 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ReactiveFormsModule } from '@angular/forms';
+import { check, choiceInput } from '@iron-patch/contract';
 import {
   choiceKey,
   earlierRepairs,
@@ -11,7 +13,7 @@ import {
 import { keptDraft, newId } from '../../data';
 import { StateMark } from '../../mark';
 import { SheetStore } from '../../sheet-data';
-import { ChooseField, DraftNote, type Option, TextField } from '../../form';
+import { ChooseField, DraftNote, FormFrame, inValue, RecordForm, TextField, type Option } from '../../form';
 
 const JUDGED: readonly Option[] = [
   ['not known', 'not known yet'],
@@ -19,10 +21,13 @@ const JUDGED: readonly Option[] = [
   ['the fault', 'the fault'],
 ];
 
+const PIECE = choiceInput(choiceKey.fragment('any'))!;
+const REPAIR = choiceInput(choiceKey.earlier('any'))!;
+
 /** Earlier repairs, which are clues, and loose pieces, which must be accounted for before the thing is closed. */
 @Component({
   selector: 'ip-loose-pieces',
-  imports: [ChooseField, TextField, StateMark, DraftNote],
+  imports: [ChooseField, DraftNote, FormFrame, ReactiveFormsModule, StateMark, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <ip-draft-note [kept]="kept" />
@@ -59,10 +64,11 @@ const JUDGED: readonly Option[] = [
           None on record. A broken ring, a ball, a chip still in the housing: list it, and the job does not go back before it is found.
         </p>
       }
-      <form class="add" (submit)="$event.preventDefault(); addPiece()">
-        <ip-text label="What is loose" name="looseWhat" [value]="what()" (valueChange)="what.set($event)" />
-        <ip-text label="Where it may be" name="looseWhere" [value]="where()" (valueChange)="where.set($event)" />
-        <button type="submit" [disabled]="!what().trim()">Add a loose piece</button>
+      <form ip-form [formGroup]="piece.group" [of]="piece" save="Add a loose piece" [closable]="false" [next]="false">
+        <div class="grid2">
+          <ip-text label="What is loose" name="looseWhat" formControlName="what" />
+          <ip-text label="Where it may be" name="looseWhere" formControlName="where" />
+        </div>
       </form>
     </section>
     <section>
@@ -90,10 +96,11 @@ const JUDGED: readonly Option[] = [
           None on record. A remade pin that was too small, a home-made groove, a crooked insert: often they are the fault.
         </p>
       }
-      <form class="add" (submit)="$event.preventDefault(); addRepair()">
-        <ip-text label="What was done before" name="earlierWhat" [value]="earlier()" (valueChange)="earlier.set($event)" />
-        <ip-choose label="To" name="earlierOf" [options]="components()" [value]="of()" (valueChange)="of.set($event)" />
-        <button type="submit" [disabled]="!earlier().trim()">Add an earlier repair</button>
+      <form ip-form [formGroup]="repair.group" [of]="repair" save="Add an earlier repair" [closable]="false" [next]="false">
+        <div class="grid2">
+          <ip-text label="What was done before" name="earlierWhat" formControlName="what" />
+          <ip-choose label="To" name="earlierOf" [options]="components()" [orNull]="true" formControlName="componentId" />
+        </div>
       </form>
     </section>
   `,
@@ -119,13 +126,6 @@ const JUDGED: readonly Option[] = [
     label {
       font-size: 15px;
     }
-    .add {
-      display: grid;
-      grid-template-columns: 1fr 1fr auto;
-      gap: 18px;
-      margin-top: 10px;
-      align-items: end;
-    }
   `,
 })
 export class LoosePieces {
@@ -138,12 +138,31 @@ export class LoosePieces {
     ...(this.store.sheet()?.components ?? []).map((c) => [c.id, c.name] as const),
   ]);
   protected readonly texts = signal<Readonly<Record<string, string>>>({});
-  protected readonly what = signal('');
-  protected readonly where = signal('');
-  protected readonly earlier = signal('');
-  protected readonly of = signal('');
-  protected readonly kept = keptDraft(() => `pieces:${this.store.sheet()!.job.id}`, {
-    ...{ texts: this.texts, what: this.what, where: this.where, earlier: this.earlier, of: this.of },
+  /** How pieces were accounted for, as it is being typed. */
+  protected readonly kept = keptDraft(() => `pieces:${this.store.sheet()!.job.id}`, { texts: this.texts });
+  private readonly pieceId = signal(newId());
+  protected readonly piece = new RecordForm<Pick<FragmentChoice, 'what' | 'where'>>({
+    keptAs: () => `piece:${this.store.sheet()!.job.id}`,
+    start: { what: '', where: '' },
+    check: (v) => inValue(check(PIECE, { value: { ...v, settled: '', removed: false }, reason: '' })),
+    rests: { id: this.pieceId },
+    save: (v) => this.put(choiceKey.fragment(this.pieceId()), v.what, { ...v, settled: '', removed: false }),
+    next: () => {
+      this.pieceId.set(newId());
+      return { what: '', where: '' };
+    },
+  });
+  private readonly repairId = signal(newId());
+  protected readonly repair = new RecordForm<Pick<EarlierRepairChoice, 'what' | 'componentId'>>({
+    keptAs: () => `earlier:${this.store.sheet()!.job.id}`,
+    start: { what: '', componentId: null },
+    check: (v) => inValue(check(REPAIR, { value: { ...v, judged: 'not known', removed: false }, reason: '' })),
+    rests: { id: this.repairId },
+    save: (v) => this.put(choiceKey.earlier(this.repairId()), v.what, { ...v, judged: 'not known', removed: false }),
+    next: () => {
+      this.repairId.set(newId());
+      return { what: '', componentId: null };
+    },
   });
 
   protected nameOf(id: string | null): string {
@@ -161,7 +180,7 @@ export class LoosePieces {
   }
 
   protected putPiece(f: Item<FragmentChoice>, change: Partial<FragmentChoice>): void {
-    this.put(f.key, f.value.what, { ...f.value, ...change });
+    void this.put(f.key, f.value.what, { ...f.value, ...change }).catch(this.store.bug);
   }
 
   protected judge(r: Item<EarlierRepairChoice>, event: Event): void {
@@ -169,20 +188,7 @@ export class LoosePieces {
   }
 
   protected putRepair(r: Item<EarlierRepairChoice>, change: Partial<EarlierRepairChoice>): void {
-    this.put(r.key, r.value.what, { ...r.value, ...change });
-  }
-
-  protected addPiece(): void {
-    const value: FragmentChoice = { what: this.what().trim(), where: this.where().trim(), settled: '', removed: false };
-    this.put(choiceKey.fragment(newId()), value.what, value, () => {
-      this.what.set('');
-      this.where.set('');
-    });
-  }
-
-  protected addRepair(): void {
-    const value: EarlierRepairChoice = { componentId: this.of() || null, what: this.earlier().trim(), judged: 'not known', removed: false };
-    this.put(choiceKey.earlier(newId()), value.what, value, () => this.earlier.set(''));
+    void this.put(r.key, r.value.what, { ...r.value, ...change }).catch(this.store.bug);
   }
 
   private of_<T>(list: (sheet: NonNullable<ReturnType<typeof this.store.sheet>>) => T[]): T[] {
@@ -190,7 +196,7 @@ export class LoosePieces {
     return sheet ? list(sheet) : [];
   }
 
-  private put(key: string, what: string, value: unknown, after: () => void = () => undefined): void {
-    void this.store.putChoice(key, inSentence(what), value).then(after).catch(this.store.bug);
+  private put(key: string, what: string, value: unknown): Promise<unknown> {
+    return this.store.putChoice(key, inSentence(what), value);
   }
 }

@@ -1,12 +1,14 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
+import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
+import { ReactiveFormsModule } from '@angular/forms';
 import { Router } from '@angular/router';
+import { check, choiceInput } from '@iron-patch/contract';
 import {
   ACT_KINDS,
   ACTS,
   atStake,
   choiceKey,
   type ActChoice,
-  type ActKind,
   type AtStake,
   type PointOfNoReturn,
   type Verdict,
@@ -15,7 +17,7 @@ import {
 import { keptDraft, newId } from '../../data';
 import { StateMark } from '../../mark';
 import { SheetStore } from '../../sheet-data';
-import { ChooseField, DraftNote, type Option, TextField } from '../../form';
+import { ChooseField, DraftNote, FormFrame, inValue, RecordForm, TextField, type Option } from '../../form';
 
 const STATE_WORDS: Readonly<Record<PointOfNoReturn['state'], string>> = {
   held: 'Not yet: record these first',
@@ -25,10 +27,16 @@ const STATE_WORDS: Readonly<Record<PointOfNoReturn['state'], string>> = {
 };
 const STATE_MARK: Readonly<Record<PointOfNoReturn['state'], Verdict>> = { held: 'out', overridden: 'close', clear: 'fits', done: 'fits' };
 
+/** One more act as its form has it. */
+type ActFields = Pick<ActChoice, 'kind' | 'componentId' | 'placeId' | 'where'>;
+const NOTHING: ActFields = { kind: 'saw', componentId: '', placeId: null, where: '' };
+const SCHEMA = choiceInput(choiceKey.act('any'))!;
+const actOf = (fields: ActFields): ActChoice => ({ ...fields, where: fields.where.trim(), state: 'planned', override: '', removed: false });
+
 /** Acts that destroy evidence: what each takes with it, and what of that must still be measured before it is done. */
 @Component({
   selector: 'ip-no-return',
-  imports: [ChooseField, TextField, StateMark, DraftNote],
+  imports: [ChooseField, DraftNote, FormFrame, ReactiveFormsModule, StateMark, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @for (p of points(); track p.act.id) {
@@ -77,18 +85,17 @@ const STATE_MARK: Readonly<Record<PointOfNoReturn['state'], Verdict>> = { held: 
       </article>
     }
     <ip-draft-note [kept]="kept" />
-    <form (submit)="$event.preventDefault(); plan()">
+    <form ip-form [formGroup]="form.group" [of]="form" save="Put it on the plan" [closable]="false" [next]="false">
       <h2>Plan an act that cannot be undone</h2>
       <div class="grid4">
-        <ip-choose label="What is done" name="actKind" [options]="kinds" [value]="kind()" (valueChange)="setKind($event)" />
-        <ip-choose label="To which component" name="actComponent" [options]="components()" [value]="to()" (valueChange)="to.set($event)" />
-        <ip-choose label="Which place of it" name="actPlace" [options]="places()" [value]="place()" (valueChange)="place.set($event)" />
-        <ip-text label="Where" name="actWhere" [value]="where()" (valueChange)="where.set($event)" />
+        <ip-choose label="What is done" name="actKind" [options]="kinds" formControlName="kind" />
+        <ip-choose label="To which component" name="actComponent" [options]="components()" formControlName="componentId" />
+        <ip-choose label="Which place of it" name="actPlace" [options]="places()" [orNull]="true" formControlName="placeId" />
+        <ip-text label="Where" name="actWhere" formControlName="where" />
       </div>
       @if (preview().length) {
         <p class="quiet">{{ preview().length }} thing{{ preview().length > 1 ? 's' : '' }} would be lost that are not on record yet.</p>
       }
-      <button type="submit" [disabled]="!to()">Put it on the plan</button>
     </form>
   `,
   styles: `
@@ -127,12 +134,6 @@ const STATE_MARK: Readonly<Record<PointOfNoReturn['state'], Verdict>> = { held: 
       align-items: flex-end;
       margin-top: 6px;
     }
-    .grid4 {
-      display: grid;
-      grid-template-columns: repeat(4, 1fr);
-      gap: 10px 18px;
-      margin: 6px 0 10px;
-    }
   `,
 })
 export class NoReturn {
@@ -148,24 +149,48 @@ export class NoReturn {
   protected readonly components = computed<readonly Option[]>(() =>
     (this.store.sheet()?.components ?? []).map((c) => [c.id, c.name] as const),
   );
-  protected readonly kind = signal<ActKind>('saw');
-  protected readonly to = linkedSignal(() => this.meant() || (this.components()[0]?.[0] ?? ''));
+  private readonly id = signal(newId());
+  /** The component that is meant, else the first. */
+  private readonly start = computed((): ActFields => ({ ...NOTHING, componentId: this.meant() || (this.components()[0]?.[0] ?? '') }));
+  protected readonly form = new RecordForm<ActFields>({
+    keptAs: () => `act:${this.store.sheet()!.job.id}`,
+    start: NOTHING,
+    untouched: this.start,
+    check: (v) => inValue(check(SCHEMA, { value: actOf(v), reason: '' })),
+    rests: { id: this.id },
+    save: (v) => this.store.putChoice(choiceKey.act(this.id()), 'the plan', actOf(v)),
+    next: () => {
+      this.id.set(newId());
+      return this.start();
+    },
+  });
   protected readonly places = computed<readonly Option[]>(() => [
     ['', 'All of it'],
-    ...(this.store.sheet()?.places ?? []).filter((f) => f.componentId === this.to()).map((f) => [f.id, f.name] as const),
+    ...(this.store.sheet()?.places ?? [])
+      .filter((f) => f.componentId === this.form.value().componentId)
+      .map((f) => [f.id, f.name] as const),
   ]);
-  protected readonly place = linkedSignal({ source: this.to, computation: () => '' });
-  protected readonly where = signal('');
   protected readonly reasons = signal<Readonly<Record<string, string>>>({});
-  protected readonly kept = keptDraft(() => `acts:${this.store.sheet()!.job.id}`, { where: this.where, reasons: this.reasons });
+  /** Reasons as they are being typed. */
+  protected readonly kept = keptDraft(() => `acts:${this.store.sheet()!.job.id}`, { reasons: this.reasons });
   protected readonly preview = computed<AtStake[]>(() => {
     const [sheet, repair] = [this.store.shown(), this.store.repair()];
-    const about = { componentId: this.to(), placeId: this.place() || null };
-    return sheet && repair && this.to() ? atStake(sheet, about, repair.places).filter((s) => !s.onRecord) : [];
+    const { componentId, placeId } = this.form.value();
+    return sheet && repair && componentId ? atStake(sheet, { componentId, placeId }, repair.places).filter((s) => !s.onRecord) : [];
   });
 
-  protected setKind(kind: string): void {
-    this.kind.set(kind as ActKind);
+  constructor() {
+    // Who came here to saw something means that, whatever stood here.
+    effect(() => {
+      const meant = this.meant();
+      if (meant) untracked(() => this.form.set({ componentId: meant }));
+    });
+    // A place is one of its component: with another component it is all of that.
+    let before = '';
+    this.form.group.controls['componentId']!.valueChanges.pipe(takeUntilDestroyed()).subscribe((now: string) => {
+      if (before && now !== before) this.form.set({ placeId: null });
+      before = now;
+    });
   }
 
   protected reason(p: PointOfNoReturn, event: Event): void {
@@ -180,25 +205,6 @@ export class NoReturn {
   protected put(p: PointOfNoReturn, change: Partial<ActChoice>): void {
     const what = `${ACTS[p.act.value.kind].name.toLowerCase()}, ${inSentence(p.componentName)}`;
     void this.store.putChoice(p.act.key, what, { ...p.act.value, ...change }).catch(this.store.bug);
-  }
-
-  protected plan(): void {
-    const act: ActChoice = {
-      componentId: this.to(),
-      placeId: this.place() || null,
-      kind: this.kind(),
-      where: this.where().trim(),
-      state: 'planned',
-      override: '',
-      removed: false,
-    };
-    void this.store
-      .putChoice(choiceKey.act(newId()), 'the plan', act)
-      .then(() => {
-        this.where.set('');
-        this.kept.done();
-      })
-      .catch(this.store.bug);
   }
 
   protected measure(s: AtStake): void {

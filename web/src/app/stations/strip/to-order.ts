@@ -1,19 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
+import { ReactiveFormsModule } from '@angular/forms';
 import { check, choiceInput } from '@iron-patch/contract';
-import {
-  choiceKey,
-  orderSizes,
-  SOFT_KINDS,
-  softParts,
-  type Item,
-  type Problem,
-  type SoftKind,
-  type SoftPartChoice,
-} from '@iron-patch/core';
-import { keptDraft, newId } from '../../data';
+import { choiceKey, orderSizes, SOFT_KINDS, softParts, type Item, type SoftKind, type SoftPartChoice } from '@iron-patch/core';
+import { newId } from '../../data';
 import { StateMark } from '../../mark';
 import { SheetStore } from '../../sheet-data';
-import { ChooseField, DraftNote, LengthInput, type Option, TextField } from '../../form';
+import { ChooseField, FormFrame, inValue, LengthInput, NumberField, RecordForm, TextField, type Option } from '../../form';
 
 const KIND_WORDS: Readonly<Record<SoftKind, string>> = {
   'o-ring': 'O-ring',
@@ -39,10 +32,27 @@ const ASKS: Readonly<Record<SoftKind, readonly [first: string, second: string]>>
   other: ['', ''],
 };
 
+/** One more for the list as its form has it, with what was measured of the old one. */
+interface OrderFields {
+  readonly what: SoftKind;
+  readonly componentId: string | null;
+  readonly first: number | null;
+  readonly second: number | null;
+  readonly size: string;
+  readonly count: number | null;
+}
+const NOTHING: OrderFields = { what: 'o-ring', componentId: null, first: null, second: null, size: '', count: 1 };
+const SCHEMA = choiceInput(choiceKey.soft('any'))!;
+const softOf = ({ what, componentId, size, count }: OrderFields): unknown => ({
+  ...{ componentId, what, size, count },
+  ordered: false,
+  removed: false,
+});
+
 /** Soft parts and fasteners that are replaced, each by the size under which it is ordered. */
 @Component({
   selector: 'ip-to-order',
-  imports: [ChooseField, TextField, LengthInput, StateMark, DraftNote],
+  imports: [ChooseField, FormFrame, LengthInput, NumberField, ReactiveFormsModule, StateMark, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (items().length) {
@@ -83,29 +93,16 @@ const ASKS: Readonly<Record<SoftKind, readonly [first: string, second: string]>>
     } @else {
       <p class="quiet">Nothing yet. Whatever soft was disturbed is replaced: list it with its size before it is thrown away.</p>
     }
-    <ip-draft-note [kept]="kept" />
-    <form (submit)="$event.preventDefault(); add()" novalidate>
+    <form ip-form [formGroup]="form.group" [of]="form" save="Put on the list" [closable]="false" [next]="false">
       <div class="grid4">
-        <ip-choose label="What" name="softKind" [options]="options" [value]="kind()" (valueChange)="setKind($event)" />
+        <ip-choose label="What" name="softKind" [options]="options" formControlName="what" />
         @if (asks()[0]) {
-          <ip-length
-            [label]="asks()[0] + ', measured'"
-            [mm]="first()"
-            [unit]="store.unit()"
-            [optional]="true"
-            (mmChange)="first.set($event)"
-          />
+          <ip-length [label]="asks()[0] + ', measured'" [unit]="store.unit()" [optional]="true" formControlName="first" />
         }
         @if (asks()[1]) {
-          <ip-length
-            [label]="asks()[1] + ', measured'"
-            [mm]="second()"
-            [unit]="store.unit()"
-            [optional]="true"
-            (mmChange)="second.set($event)"
-          />
+          <ip-length [label]="asks()[1] + ', measured'" [unit]="store.unit()" [optional]="true" formControlName="second" />
         }
-        <ip-choose label="Belongs to" name="softOf" [options]="components()" [value]="of()" (valueChange)="of.set($event)" />
+        <ip-choose label="Belongs to" name="softOf" [options]="components()" [orNull]="true" formControlName="componentId" />
       </div>
       @if (sizes().length) {
         <div class="row" role="group" aria-label="Sizes from the tables">
@@ -113,9 +110,9 @@ const ASKS: Readonly<Record<SoftKind, readonly [first: string, second: string]>>
             <button
               type="button"
               class="size"
-              [attr.aria-pressed]="size() === s.name"
-              [class.on]="size() === s.name"
-              (click)="size.set(s.name)"
+              [attr.aria-pressed]="form.value().size === s.name"
+              [class.on]="form.value().size === s.name"
+              (click)="form.set({ size: s.name })"
             >
               <b>{{ s.name }}</b> {{ s.words }}
             </button>
@@ -123,24 +120,8 @@ const ASKS: Readonly<Record<SoftKind, readonly [first: string, second: string]>>
         </div>
       }
       <div class="grid4">
-        <ip-text
-          label="Size to order"
-          name="softSize"
-          [value]="size()"
-          path="value.size"
-          [problems]="problems()"
-          (valueChange)="size.set($event)"
-        />
-        <ip-text
-          label="How many"
-          name="softCount"
-          inputmode="numeric"
-          [value]="count()"
-          path="value.count"
-          [problems]="problems()"
-          (valueChange)="count.set($event)"
-        />
-        <button type="submit">Put on the list</button>
+        <ip-text label="Size to order" name="softSize" formControlName="size" />
+        <ip-number label="How many" name="softCount" formControlName="count" />
       </div>
     </form>
   `,
@@ -148,19 +129,6 @@ const ASKS: Readonly<Record<SoftKind, readonly [first: string, second: string]>>
     :host {
       display: grid;
       gap: 14px;
-    }
-    form {
-      display: grid;
-      gap: 10px;
-    }
-    .grid4 {
-      display: grid;
-      grid-template-columns: repeat(4, 1fr);
-      gap: 10px 18px;
-      align-items: start;
-    }
-    .grid4 > button {
-      margin-top: 23px;
     }
     .size {
       color: var(--ink);
@@ -194,24 +162,32 @@ export class ToOrder {
     ['', 'the whole thing'],
     ...(this.store.sheet()?.components ?? []).map((c) => [c.id, c.name] as const),
   ]);
-  protected readonly kind = signal<SoftKind>('o-ring');
-  protected readonly of = signal('');
-  protected readonly first = signal<number | null>(null);
-  protected readonly second = signal<number | null>(null);
-  protected readonly size = signal('');
-  protected readonly count = signal('1');
-  protected readonly problems = signal<readonly Problem[]>([]);
-  protected readonly kept = keptDraft(() => `to-order:${this.store.sheet()!.job.id}`, {
-    ...{ kind: this.kind, of: this.of, first: this.first, second: this.second, size: this.size, count: this.count },
+  private readonly key = signal(newId());
+  protected readonly form = new RecordForm<OrderFields>({
+    keptAs: () => `to-order:${this.store.sheet()!.job.id}`,
+    start: NOTHING,
+    check: (v) => inValue(check(SCHEMA, { value: softOf(v), reason: '' })),
+    rests: { key: this.key },
+    save: (v) => this.store.putChoice(choiceKey.soft(this.key()), 'the list', softOf(v)),
+    next: ({ what, componentId }) => {
+      this.key.set(newId());
+      return { ...NOTHING, what, componentId };
+    },
   });
-  protected readonly asks = computed(() => ASKS[this.kind()]);
-  protected readonly sizes = computed(() => orderSizes(this.kind(), this.first(), this.second(), this.store.unit()));
+  protected readonly asks = computed(() => ASKS[this.form.value().what]);
+  protected readonly sizes = computed(() => {
+    const { what, first, second } = this.form.value();
+    return orderSizes(what, first, second, this.store.unit());
+  });
 
-  protected setKind(kind: string): void {
-    this.kind.set(kind as SoftKind);
-    this.first.set(null);
-    this.second.set(null);
-    this.size.set('');
+  constructor() {
+    // What was measured of one kind says nothing of another.
+    const { what } = this.form.group.controls;
+    let before: SoftKind = NOTHING.what;
+    what!.valueChanges.pipe(takeUntilDestroyed()).subscribe((now: SoftKind) => {
+      if (now !== before) this.form.set({ first: null, second: null, size: '' });
+      before = now;
+    });
   }
 
   protected nameOf(id: string | null): string {
@@ -220,27 +196,5 @@ export class ToOrder {
 
   protected put(i: Item<SoftPartChoice>, change: Partial<SoftPartChoice>): void {
     void this.store.putChoice(i.key, i.value.size, { ...i.value, ...change }).catch(this.store.bug);
-  }
-
-  protected add(): void {
-    const value = {
-      componentId: this.of() || null,
-      what: this.kind(),
-      size: this.size(),
-      count: Number(this.count()),
-      ordered: false,
-      removed: false,
-    };
-    const key = choiceKey.soft(newId());
-    const checked = check(choiceInput(key)!, { value, reason: '' });
-    this.problems.set(checked.ok ? [] : checked.problems);
-    if (!checked.ok) return;
-    void this.store
-      .putChoice(key, 'the list', value)
-      .then(() => {
-        this.setKind(this.kind());
-        this.kept.done();
-      })
-      .catch(this.store.bug);
   }
 }
