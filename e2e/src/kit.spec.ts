@@ -125,3 +125,35 @@ it('of two thousand readings those are drawn that are looked at, and all of them
   expect(await page.run<number>('return window.onPaper')).toBeGreaterThanOrEqual(2000);
   await page.until('few of them again', async () => (await drawn()) < 60);
 });
+
+it('a place is made by two touches on the picture, and holds what is typed next', async () => {
+  const { page, shop } = bench;
+  await page.click('Add a place with its readings');
+  await page.click('Hinge pin');
+  await page.click('Touch it on the picture');
+  const touch = async (share: number): Promise<void> => {
+    const over = await page.css('.over');
+    const { width } = await over.getRect();
+    await page.driver
+      .actions()
+      .move({ origin: over, x: Math.round((share - 0.5) * width) })
+      .click()
+      .perform();
+  };
+  await page.sees('Touch where it begins');
+  await touch(0.6);
+  await page.sees('Touch where it ends');
+  await touch(0.4);
+  const text = await (await page.css('#pencil')).getAttribute('value');
+  const [, from, long] = /^Hinge pin \/ place \d+ from ([\d.]+), ([\d.]+) long: $/.exec(text ?? '')!.map(Number);
+  expect(from! + long!).toBeLessThan(120);
+  await page.keys('39.95 39.94');
+  await page.click('Put it down');
+  await page.until('the place', async () => {
+    const [place] = await shop.query<{ start: number; length: number }>(
+      `select start_mm::float as start, length_mm::float as length from places p where name ~ '^Place [0-9]+$' and p.component_id in
+       (select id from components where job_id = '${jobId}')`,
+    );
+    return place && Math.abs(place.start - from!) < 1e-6 && Math.abs(place.length - long!) < 1e-6;
+  });
+});

@@ -66,9 +66,11 @@ it('what came out of something is folded away and out again, by touch and by the
   const { page } = bench;
   const all = await names();
   const [outer, inner] = [all[0]!, all.at(-1)!];
-  const node = await page.css(`nz-tree-view [role=treeitem][aria-label="${outer}"]`);
+  const item = (name: string): Promise<WebElement> =>
+    page.driver.findElement(By.xpath(`//nz-tree-view//*[@role="treeitem"][article/header/h2[normalize-space(.)="${name}"]]`));
+  const node = await item(outer);
   expect(await node.getAttribute('aria-level')).toBe('1');
-  expect(await (await page.css(`nz-tree-view [role=treeitem][aria-label="${inner}"]`)).getAttribute('aria-level')).toBe('2');
+  expect(await (await item(inner)).getAttribute('aria-level')).toBe('2');
   await page.click(`What came out of ${outer}`);
   await page.until('it to be folded', async () => !(await names()).includes(inner));
   await node.sendKeys(Key.ARROW_RIGHT);

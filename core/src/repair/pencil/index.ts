@@ -1,3 +1,3 @@
-export { clocksOfMany, parsePencil, type PencilGroup, type PencilLine } from './parse-pencil';
+export { clocksOfMany, parsePencil, withoutPlace, type PencilGroup, type PencilLine } from './parse-pencil';
 export { pencilPlace, type NewComponent, type NewPlace, type PencilPlace } from './pencil-place';
 export { USUAL_PARTS, type UsualPart } from './usual-places.data';

@@ -1,5 +1,5 @@
 import * as fc from 'fast-check';
-import { parsePencil } from './index';
+import { parsePencil, withoutPlace } from './index';
 
 const line = (text: string, unit: 'mm' | 'in' = 'mm') => {
   const parsed = parsePencil(text, unit);
@@ -64,4 +64,18 @@ it('never throws, and loses no reading', () => {
     }),
   );
   fc.assert(fc.property(fc.string(), (text) => ['string', 'object'].includes(typeof line(text))));
+});
+
+it.each([
+  ['shaft / bearing seat from 12, 40 long', 'shaft / bearing seat'],
+  ['seat 1 1/2 long', 'seat'],
+  ['seat, starts at 0.5 in in press hole', 'seat in press hole'],
+  ['long seat', 'long seat'],
+])('%s, where it lies taken out', (head, bare) => {
+  expect(withoutPlace(head)).toBe(bare);
+});
+
+it('a place said anew is read as it was said', () => {
+  const parsed = parsePencil(`${withoutPlace('shaft / seat from 12, 40 long')} from 8, 30 long: 20.01`, 'mm');
+  expect(parsed.ok && [parsed.value.startMm, parsed.value.lengthMm, parsed.value.name]).toEqual([8, 30, 'Seat']);
 });

@@ -66,6 +66,9 @@ function takeOut(head: string, pattern: RegExp, unit: LengthUnit): Outcome<{ rea
   return parsed.ok ? good({ head: head.replace(found[0], ' ').trim(), mm: parsed.value.valueMm }) : parsed;
 }
 
+/** The head of a line without where its place begins and how long it is, so that both can be said anew. */
+export const withoutPlace = (head: string): string => ` ${head}`.replace(LONG, '').replace(FROM, '').trim();
+
 /** Readings of a line, parted by blanks; one with a blank in it (`1 3/16`, `15 thou`) is kept together, or parted by a semicolon. */
 function textsOf(said: string): string[] {
   return said

@@ -32,7 +32,7 @@ const STEP_MM = 0.5;
       (pointermove)="overMm.set(placeOf($event))"
       (click)="picker.answer(placeOf($event))"
     />
-    <svg:text x="18" y="88" class="said">Touch the place</svg:text>
+    <svg:text x="18" y="88" class="said">{{ picker.words() }}</svg:text>
     @if (overMm() !== null) {
       <svg:line [attr.x1]="px()" [attr.x2]="px()" y1="0" [attr.y2]="heightPx()" class="line" />
       <svg:text [attr.x]="px() + 8" y="34" class="said fig">{{ told() }}</svg:text>

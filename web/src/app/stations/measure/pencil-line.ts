@@ -3,6 +3,7 @@ import {
   ChangeDetectionStrategy,
   Component,
   computed,
+  DestroyRef,
   inject,
   Injector,
   input,
@@ -15,9 +16,11 @@ import type { PlaceInput } from '@iron-patch/contract';
 import {
   countOf,
   choiceKey,
+  formatPlace,
   PLACE_KINDS,
   isDiameter,
   parsePencil,
+  withoutPlace,
   pencilPlace,
   USUAL_PARTS,
   type PencilPlace,
@@ -25,6 +28,7 @@ import {
 } from '@iron-patch/core';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { DecimalMarks, ApiProblem, keptDraft, newId, NoAnswer, ShopStore } from '../../data';
+import { PlacePicker } from '../../picture';
 import { ReadQueue, SheetStore } from '../../sheet-data';
 
 /** What any part may have. */
@@ -70,6 +74,9 @@ const ANY_PART: UsualPart = { name: '', places: ['body', 'bore', 'land', 'seat',
             @for (m of mates(); track m) {
               <button type="button" class="mate" (click)="runsIn(m)">in {{ m }}</button>
             }
+            @if (pictured()) {
+              <button type="button" class="mate" [attr.aria-pressed]="picker.asking()" (click)="touch()">Touch it on the picture</button>
+            }
           </p>
         }
         <p id="pencil-said" class="understood" aria-live="polite" [class.problem]="problem()">{{ problem() || said() }}</p>
@@ -89,6 +96,9 @@ export class PencilLine {
   protected readonly marks = inject(DecimalMarks);
   /** True while nothing else can be done here. */
   readonly first = input(false);
+  protected readonly picker = inject(PlacePicker);
+  /** There is something to touch. */
+  protected readonly pictured = computed(() => (this.store.sheet()?.places.length ?? 0) > 0);
   private readonly field = viewChild<ElementRef<HTMLInputElement>>('entry');
   protected readonly text = signal('');
   protected readonly busy = signal(false);
@@ -157,6 +167,10 @@ export class PencilLine {
     return read.ok ? words(read.value) : '';
   });
 
+  constructor() {
+    inject(DestroyRef).onDestroy(() => this.picker.cancel());
+  }
+
   /** Starts a line with a place that was touched; the numbers are typed after it. */
   protected begin(place: string): void {
     this.write(`${this.part()} / ${place}: `);
@@ -166,6 +180,26 @@ export class PencilLine {
   protected runsIn(mate: string): void {
     const [head, ...rest] = this.text().split(':');
     this.write(`${head!.trim()} in ${mate}:${rest.join(':')}`);
+  }
+
+  /** Two touches on the picture say where it begins and how long it is; the line has its name, or gets one. */
+  protected touch(): void {
+    if (this.picker.asking()) return this.picker.cancel();
+    this.picker.ask(
+      (begin) => this.picker.ask((end) => this.lies(Math.min(begin, end), Math.max(begin, end)), 'Touch where it ends'),
+      'Touch where it begins',
+    );
+  }
+
+  private lies(fromMm: number, toMm: number): void {
+    const sheet = this.store.sheet()!;
+    const component = sheet.components.find((c) => c.name === this.part());
+    const unit = sheet.job.unit;
+    const size = (mm: number): string => formatPlace(mm, unit);
+    const many = sheet.places.filter((p) => p.componentId === component?.id).length;
+    const [head, ...rest] = (this.text().trim() || `${this.part()} / place ${many + 1}:`).split(':');
+    const where = `from ${size(fromMm - (component?.axisOffsetMm ?? 0))}, ${size(toMm - fromMm)} long`;
+    this.write(`${withoutPlace(head!)} ${where}:${rest.join(':') || ' '}`);
   }
 
   /** Writes into the line for a hand that types on at once. */

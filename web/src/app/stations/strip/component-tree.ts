@@ -50,12 +50,7 @@ function branches(all: readonly ComponentRecord[], parentId: string | null = nul
   template: `
     @if (tree().length) {
       <nz-tree-view aria-label="What came out of what" nzNoAnimation [nzDataSource]="ids()" [nzLevelAccessor]="depthOf">
-        <nz-tree-node
-          *nzTreeNodeDef="let id"
-          [nzExpandable]="branch(id).inner > 0"
-          [attr.aria-label]="branch(id).component.name"
-          (expandedChange)="fold(branch(id).component, !$event)"
-        >
+        <nz-tree-node *nzTreeNodeDef="let id" [nzExpandable]="branch(id).inner > 0" (expandedChange)="fold(branch(id).component, !$event)">
           @let b = branch(id);
           @let c = b.component;
           <article
