@@ -79,3 +79,30 @@ it.each(SIZES)('the reading line has its button on the screen at %d x %d', async
   );
   expect([left >= 0, top >= 0, right <= width, bottom <= height]).toEqual([true, true, true, true]);
 });
+
+/** A tablet of ten inches, its 1280 px over 217 mm; seen from two metres. Somebody with good eyes reads letters of five minutes of arc. */
+const MM_PER_PX = 217 / 1280;
+const AWAY_MM = 2000;
+const READ_ARCMIN = 5;
+/** Capital letters and figures are about seven tenths as high as their type. */
+const CAPITAL = 0.7;
+
+it.each([
+  [1280, 800],
+  [1024, 768],
+] as const)('the next number at Cut, its band and what the dial reads are legible from two metres at %d x %d', async (width, height) => {
+  await sized(width, height);
+  await tomas.open('Roller spindle', 'cut');
+  await tomas.page.css('.reads');
+  const lines = await tomas.page.run<{ name: string; px: number; bottom: number }[]>(
+    `return ['.dial', '.reads', '.huge', '.band'].map((name) => {
+       const e = document.querySelector(name);
+       return { name, px: parseFloat(getComputedStyle(e).fontSize), bottom: e.getBoundingClientRect().bottom };
+     });`,
+  );
+  const foot = await tomas.page.run<number>(`return document.querySelector('ip-reading-line').getBoundingClientRect().top`);
+  for (const { name, px, bottom } of lines) {
+    const arcmin = (Math.atan((px * CAPITAL * MM_PER_PX) / AWAY_MM) * 180 * 60) / Math.PI;
+    expect([name, arcmin >= READ_ARCMIN, bottom <= foot]).toEqual([name, true, true]);
+  }
+});
