@@ -99,8 +99,45 @@ it('goes back and on by keys, keeps why it was changed, and brings an older draw
   await page.click('Drawn before');
   await page.sees('The nut is thicker');
   await page.sees('Length of Step 3 30.000, was 24.000');
-  await page.click('Bring back the drawing of version 1');
+  await page.click('Bring it back: the drawing of version 1');
   await over('128.00');
   await page.click('Forget the changes');
+  await over('134.00');
+});
+
+it('gets longer in the middle of a stretch, another diameter with its keyseat, and a shoulder where a ring was', async () => {
+  const { page } = tomas;
+  const over = async (mm: string): Promise<void> => page.sees(`${mm} over all`);
+  const named = (words: string): Promise<string[]> =>
+    page
+      .run<string[]>(`return [...document.querySelectorAll('ip-part-acts [role=status] li')].map((l) => l.textContent.trim())`)
+      .then((all) => all.filter((l) => l.includes(words)));
+  await page.click('Longer, thicker, a shoulder instead of a ring');
+  await page.choose('Which stretch', 'Step 2');
+  await page.fill('Parted from its left end at', '30.8');
+  await page.fill('By: shorter below 0', '12');
+  await page.click('Change the length');
+  await page.sees('Ring groove lies there: choose a place beside it.');
+  await page.fill('Parted from its left end at', '10');
+  await page.click('Change the length');
+  await over('146.00');
+  expect(await named('left wall')).toEqual(['ring groove, left wall from the left end 42.350, was 30.350']);
+
+  await page.choose('Which diameter', 'Step');
+  await page.fill('Its new diameter', '40');
+  await page.click('Change the diameter');
+  // DIN 6885: 30 takes 8 x 7, 40 takes 12 x 8.
+  await page.until('the key of the new shaft', async () => (await named('keyseat, width'))[0]?.includes('12.000, was 8.000'));
+
+  await page.fill('Diameter of the shoulder', '32');
+  await page.click('Put the shoulder there');
+  await page.sees('would have to come on over step, which is thicker.');
+  await page.choose('It stands', 'left of what it holds');
+  await page.click('Put the shoulder there');
+  await page.until('the groove to be gone', async () => (await named('Ring groove gone')).length === 1);
+  expect(await seriousProblems(page)).toEqual([]);
+  await control('z');
+  await control('z');
+  await control('z');
   await over('134.00');
 });

@@ -16,6 +16,17 @@ export function cutSpan(f: PartFeature, host: Host): CutSpan | null {
   return xs.length ? { fromMm: Math.min(...xs), toMm: Math.max(...xs) } : null;
 }
 
+/** From where to where a feature lies; what cuts nothing lies where it says, null where it is all of its surface. */
+export function liesAt(f: PartFeature, host: Host): CutSpan | null {
+  const cut = cutSpan(f, host);
+  if (cut || !('atMm' in f)) return cut;
+  const { fromMm, toMm } = host.surface;
+  const there = kindOf(f.kind).mirrored(f, toMm - fromMm) as unknown as { readonly atMm: number };
+  // What it reaches from its place to the right is what its mirror image is told by.
+  const reach = toMm - fromMm - f.atMm - there.atMm;
+  return { fromMm: fromMm + f.atMm, toMm: fromMm + f.atMm + reach };
+}
+
 /** Where everything that is cut into the outside of a part lies, with its radius there, mm. */
 export const outsideCuts = (part: Part): (CutSpan & { readonly id: string; readonly name: string; readonly radiusMm: number })[] =>
   part.features.flatMap((f) => {

@@ -61,5 +61,7 @@ export function joinedFinding(item: JobItem, joined: readonly Joined[]): PartFin
     unlimited: [],
     volumeMm3: null,
     mass: null,
+    balance: null,
+    unbalance: null,
   };
 }

@@ -10,7 +10,9 @@ import {
   isDiameterOfSurface,
   isUnread,
   limitsOf,
+  balancesAtMm,
   massKg,
+  unbalanceOf,
   placeAll,
   validatePart,
   volumeMm3,
@@ -65,6 +67,10 @@ export interface PartFinding {
   readonly unlimited: readonly DimensionFinding[];
   readonly volumeMm3: number | null;
   readonly mass: Figure | null;
+  /** Where a turned part balances, from its zero face; null for a block, and while something is wrong with it. */
+  readonly balance: Figure | null;
+  /** What its eccentric stretches put out of balance, g mm; null without any, and where the material is not known. */
+  readonly unbalance: Figure | null;
 }
 
 interface Fitted {
@@ -232,6 +238,8 @@ export function partFinding(
     problems: checked.ok ? [] : checked.problems,
     unlimited: dimensions.filter((d) => d.limits === null || waits(d)),
     volumeMm3: volume,
+    balance: checked.ok ? balanceOf(part) : null,
+    unbalance: checked.ok ? unbalanceFigure(part) : null,
     mass:
       mass === null
         ? null
@@ -255,4 +263,17 @@ export function predictedPlay(size: Figure, mate: FitFinding): { readonly tight:
     tight: sumOf(`${id}.play-tight`, 'play at the tightest place', [plus(tightest), minus(size)]),
     loose: sumOf(`${id}.play-loose`, 'play at the widest place', [plus(widest), minus(size)]),
   };
+}
+
+function balanceOf(part: Part): Figure | null {
+  const atMm = balancesAtMm(part);
+  const how = 'from the zero face; what is milled or drilled counts at its middle';
+  return atMm === null ? null : workedOut('part.balance', 'the new part balances at', atMm, how, []);
+}
+
+function unbalanceFigure(part: Part): Figure | null {
+  const found = unbalanceOf(part);
+  if (!found) return null;
+  const how = `mass of each eccentric stretch times its throw, g mm (ISO 21940-2); heavy at ${Math.round(found.clockDeg)}°`;
+  return workedOut('part.unbalance', 'unbalance of its eccentrics, g mm', found.gMm, how, [], { measure: 'ratio' });
 }

@@ -144,5 +144,7 @@ export function reworkFinding(
     unlimited: dimensions.filter((d) => d.limits === null),
     volumeMm3: null,
     mass: null,
+    balance: null,
+    unbalance: null,
   };
 }

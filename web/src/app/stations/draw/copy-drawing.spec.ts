@@ -73,6 +73,6 @@ it('every drawing that was saved is told with who, why and what changed, and com
   await fixture.whenStable();
   expect(words(fixture)).toContain('The lugs are wider');
   expect(words(fixture)).toContain('Length of body 130.000, was 111.600.');
-  await press(fixture, 'Bring back the drawing of version 1');
+  await press(fixture, 'Bring it back: the drawing of version 1');
   expect(store.draftPart()!.outside[1]!.lengthMm).toBeCloseTo(111.6, 6);
 });

@@ -43,6 +43,7 @@ import { DrawingHistory } from './drawing-history';
 import { FeatureRow } from './feature-row';
 import { LimitsTable } from './limits-table';
 import { OtherThread } from './other-thread';
+import { PartActs } from './part-acts';
 import { ReworkTable } from './rework-table';
 import { StackPanel } from './stack-panel';
 import { StrengthPanel } from './strength-panel';
@@ -71,6 +72,7 @@ const FIELDS = /^(name|why|block\.\w+|block\.cuts\.\d+\.(?!on$)\w+|(outside\.\d+
     FeatureRow,
     LimitsTable,
     OtherThread,
+    PartActs,
     ReworkTable,
     StackPanel,
     StrengthPanel,

@@ -43,7 +43,7 @@ const MOST_CHANGES = 8;
                 } @else {
                   <button
                     type="button"
-                    [attr.aria-label]="'Bring back the drawing of version ' + k.record.version"
+                    [attr.aria-label]="'Bring it back: the drawing of version ' + k.record.version"
                     (click)="store.draft(k.part, true)"
                   >
                     Bring it back
