@@ -101,3 +101,22 @@ it('are cut in and out, tried in the hole, and one is scrapped', async () => {
   // Both trials and the withdrawal of one.
   expect(await count(`choices where key like 'trial:%'`)).toBe(3);
 });
+
+it('are seen joined, each where it sits', async () => {
+  const { page } = bench();
+  await page.click('Draw');
+  await page.click('Add an item');
+  await page.choose('What is done', 'Join');
+  await page.fill('Name', 'Press them in');
+  await page.fill('What is done, one step a line', 'Press the bush in');
+  await page.tick('1 Bush');
+  await page.click('Save item');
+  await page.until('the picture of both', () =>
+    page.run<boolean>(`return document.querySelector('ip-part-picture .title')?.textContent.trim() === 'Joined'`),
+  );
+  await page.sees('What is joined, where it sits');
+  // The hole of the sprocket lies at 0 to 30 of the axis, and the body of the bush in it.
+  const spoken = await page.run<string>(`return document.querySelector('ip-part-picture svg').getAttribute('aria-label')`);
+  expect(spoken).toMatch(/^Joined, half section: .*Body/);
+  expect(await seriousProblems(page)).toEqual([]);
+});

@@ -3,6 +3,7 @@ import { originalSizeMm } from './made-size';
 import { pictureModel } from './picture';
 import { boundsOf, type Primitive } from '../../making/scene';
 import { seenAt, workOut } from './repair';
+import { newPart } from '../../making/part';
 import { drawnPin, testChoice, testItem, testSheet, testShop } from './testing';
 
 const places = testSheet().places.map((f) =>
@@ -79,4 +80,55 @@ it('shows a block in its views, and keeps the axis of what came in', () => {
   expect(model).toMatchObject({ shows: 'block', spans: [], toMm: 120 });
   const { fromX, toX } = boundsOf(model.lines);
   expect(toX - fromX).toBeGreaterThan(60 + 40);
+});
+
+describe('what is joined', () => {
+  const bush = { ...newPart('plain-bush', 'Bush', 42, 40), features: [] };
+  const outsideId = bush.outside[0]!.id;
+  const pressed = { ...bush, outside: bush.outside.map((s) => ({ ...s, fitsPlaceIds: ['barrel'] })) };
+  const cuts = [{ placeId: 'barrel', sizeMm: 42, limits: { lowerDev: 0, upperDev: 0.025, text: 'H7' } }];
+  const sheet = (after: readonly string[]) =>
+    testSheet({
+      places,
+      choices: [
+        testChoice(choiceKey.item('bore'), testItem('rework', 'Ramp barrel', { componentIds: ['barrel-part'], cuts })),
+        testChoice(choiceKey.item('bush'), testItem('make', 'Bush')),
+        testChoice(`${choiceKey.part}:bush`, pressed),
+        testChoice(choiceKey.item('press'), testItem('join', 'Press it in', { after })),
+      ],
+    });
+  const seen = (after: readonly string[]) => pictureModel(seenAt(workOut(sheet(after), testShop), 'press'), 'new');
+
+  it('lies where it sits: the bush in the middle of its hole, the bored hole round it', () => {
+    const model = seen(['bore', 'bush']);
+    expect(model.shows).toBe('joined');
+    // The barrel's bore lies from 36 to 76 of the axis.
+    expect(model.spans).toMatchObject([{ id: `bush.${outsideId}`, fromMm: 36, toMm: 76 }]);
+    expect(model.mates).toEqual([]);
+    const areas = model.lines.filter((l) => l.kind === 'area' && l.fill === 'section');
+    const tops = areas.map((a) => Math.max(...(a as Extract<Primitive, { kind: 'area' }>).points.map(([, y]) => y)));
+    // Metal of the barrel round it, and the bush up to the hole.
+    expect(tops.some((y) => y > 30)).toBe(true);
+    expect(tops.some((y) => y < 22)).toBe(true);
+  });
+
+  it('is shown in what it sits in also where that is not cut, and as found where nothing of it is drawn', () => {
+    expect(seen(['bush']).lines.length).toBeGreaterThan(0);
+    expect(seen(['bush']).shows).toBe('joined');
+    expect(seen([]).shows).toBe('found');
+  });
+
+  it('sits home against its head', () => {
+    const flanged = newPart('flanged-bush', 'Bush', 42, 46);
+    const fitted = { ...flanged, outside: flanged.outside.map((s) => (s.kind === 'head' ? s : { ...s, fitsPlaceIds: ['barrel'] })) };
+    const own = {
+      ...sheet(['bush']),
+      choices: [...sheet(['bush']).choices, { ...testChoice(`${choiceKey.part}:bush`, fitted), version: 2 }],
+    };
+    const { spans, fromMm } = pictureModel(seenAt(workOut(own, testShop), 'press'), 'new');
+    const [head, body] = [flanged.outside[0]!, flanged.outside[1]!];
+    expect(spans.find((s) => s.id === `bush.${body.id}`)!.fromMm).toBeCloseTo(36, 9);
+    expect(fromMm).toBeCloseTo(Math.min(0, 36 - head.lengthMm), 9);
+    expect(spans.find((s) => s.id === `bush.${body.id}`)!.toMm).toBeCloseTo(36 + body.lengthMm, 9);
+  });
 });

@@ -1,6 +1,6 @@
 import { isDiameter } from '../../evidence/readings';
 import { liesTurned, outsideCuts, turnedContour } from '../../making/drawing';
-import { isDrawn, outline, type OutlinePoint } from '../../making/part';
+import { isDrawn, outline, placeOutside, type OutlinePoint, type PlacedSurface } from '../../making/part';
 import { bodyLines, boreLines, boundsOf, partLines, type Primitive } from '../../making/scene';
 import type { PictureFinding } from './diagnosis-finding';
 import { madeSizeMm } from './made-size';
@@ -31,8 +31,8 @@ export interface PictureStation {
   readonly wearMm: number | null;
 }
 
-/** What a picture shows: what came in, the new part, a component that is cut, or a block in its views. */
-export type Pictured = 'found' | 'part' | 'rework' | 'block';
+/** What a picture shows: what came in, the new part, a component that is cut, what is joined where it sits, or a block in its views. */
+export type Pictured = 'found' | 'part' | 'rework' | 'joined' | 'block';
 
 /**
  * Everything that the picture and its lanes draw, on one axis in mm from the worn part's zero face. Of a block the lines are its views in true
@@ -141,7 +141,11 @@ function newPart({ part, problems, segments }: PartFinding): Drawing {
 const HULL_TIMES = 1.5;
 
 /** Components that stay as they will be: cut places at their new size, the others as found. */
-function reworked(places: readonly PlaceFinding[], componentIds: readonly string[], { dimensions }: PartFinding): Drawing {
+function reworked(
+  places: readonly PlaceFinding[],
+  componentIds: readonly string[],
+  { dimensions }: Pick<PartFinding, 'dimensions'>,
+): Drawing {
   const newSize = (f: PlaceFinding): number | undefined => dimensions.find((d) => d.dimension.key === f.place.id)?.figure.value;
   const radius = (f: PlaceFinding): number => (newSize(f) ?? 2 * radiusOf(f)) / 2;
   const measured = places.filter((f) => componentIds.includes(f.component.id) && isDiameter(f.place.kind));
@@ -161,7 +165,74 @@ function reworked(places: readonly PlaceFinding[], componentIds: readonly string
   return { shows: 'rework', contour: [], lines, spans: cut.map((f) => spanOf(f, radius(f))), cuts: [] };
 }
 
-function drawingOf({ places, part, at }: Repair, which: 'worn' | 'new', old: Drawing): Drawing {
+const middle = (fromMm: number, toMm: number): number => (fromMm + toMm) / 2;
+
+/**
+ * The first measured place that a made part sits in or on, and how far it is moved along the axis to sit there: home against its head or shoulder
+ * where it has one on one side, else middle on middle.
+ */
+function seatOf(
+  { part, segments }: PartFinding,
+  places: readonly PlaceFinding[],
+): { readonly componentId: string; readonly byMm: number } | null {
+  for (const { segment } of segments) {
+    const seat = places.find((f) => segment.fitsPlaceIds.includes(f.place.id));
+    if (!seat) continue;
+    const row = placeOutside(part);
+    const at = row.findIndex((s) => s.id === segment.id);
+    const thicker = (s: PlacedSurface | undefined): boolean => s !== undefined && Math.max(s.leftMm, s.rightMm) > segment.diameterMm;
+    const [head, foot] = at < 0 ? [false, false] : [thicker(row[at - 1]), thicker(row[at + 1])];
+    const byMm =
+      head === foot
+        ? middle(axisStartMm(seat), end(seat)) - middle(segment.fromMm, segment.toMm)
+        : head
+          ? axisStartMm(seat) - segment.fromMm
+          : end(seat) - segment.toMm;
+    return { componentId: seat.component.id, byMm };
+  }
+  return null;
+}
+
+const along = (l: Primitive, byMm: number): Primitive => {
+  if (l.kind === 'path' || l.kind === 'area') return { ...l, points: l.points.map(([x, y]) => [x + byMm, y] as const) };
+  return { ...l, x: l.x + byMm };
+};
+
+/** Components with the parts that go into them or onto them, each where it sits: the wide ones under the narrow. Null where nothing of it is drawn. */
+function joined({ items, places, at }: Repair): Drawing | null {
+  const parts = items.filter((i) => at!.item.after.includes(i.item.id) && i.part && !i.part.problems.length);
+  const cut = parts.filter((i) => i.item.kind === 'rework');
+  const made = parts.flatMap(({ item, part }) => {
+    if (item.kind !== 'make' || !isDrawn(part!.part) || part!.part.block) return [];
+    const drawing = newPart(part!);
+    const seat = seatOf(part!, places);
+    const byMm = seat?.byMm ?? 0;
+    const spans = drawing.spans.map((s) => ({ ...s, id: `${item.id}.${s.id}`, fromMm: s.fromMm + byMm, toMm: s.toMm + byMm }));
+    const radiusMm = Math.max(...spans.map((s) => s.radiusMm));
+    return [{ in: seat?.componentId ?? [], lines: drawing.lines.map((l) => along(l, byMm)), spans, radiusMm }];
+  });
+  if (!made.length) return null;
+  const ids = [...new Set([...at!.item.componentIds, ...cut.flatMap((i) => i.item.componentIds), ...made.flatMap((m) => m.in)])];
+  // What a new part takes the place of is not there any more.
+  const replaced = new Set(parts.filter((i) => i.item.kind === 'make').flatMap((i) => i.item.componentIds));
+  const base = reworked(
+    places,
+    ids.filter((id) => !replaced.has(id)),
+    { dimensions: cut.flatMap((i) => i.part!.dimensions) },
+  );
+  const inward = [...made].sort((p, q) => q.radiusMm - p.radiusMm);
+  return {
+    shows: 'joined',
+    contour: [],
+    lines: [...base.lines, ...inward.flatMap((m) => m.lines)],
+    spans: inward.flatMap((m) => m.spans),
+    cuts: [],
+  };
+}
+
+function drawingOf(repair: Repair, which: 'worn' | 'new', old: Drawing): Drawing {
+  const { places, part, at } = repair;
+  if (which === 'new' && at?.item.kind === 'join') return joined(repair) ?? old;
   if (which === 'new' && part && isDrawn(part.part)) return newPart(part);
   if (which === 'new' && part && at?.item.kind === 'rework') return reworked(places, at.item.componentIds, part);
   return old;
@@ -174,6 +245,12 @@ function ghostOf(old: Drawing, now: Drawing): Primitive[] {
   return lines.flatMap((l) => (l.kind === 'path' ? [{ ...l, style: 'hidden' as const }] : []));
 }
 
+/** Components that the picture draws itself: no mates of what is drawn. */
+const componentsIn = ({ at, items }: Repair): readonly string[] => [
+  ...(at?.item.componentIds ?? []),
+  ...items.filter((i) => at?.item.after.includes(i.item.id)).flatMap((i) => i.item.componentIds),
+];
+
 /**
  * The picture of a job.
  *
@@ -182,7 +259,7 @@ function ghostOf(old: Drawing, now: Drawing): Primitive[] {
 export function pictureModel(repair: Repair, which: 'worn' | 'new'): PictureModel {
   const asFound = found(repair.places);
   const drawing = drawingOf(repair, which, asFound);
-  const cut = drawing.shows === 'rework' ? (repair.at?.item.componentIds ?? []) : [];
+  const cut = drawing.shows === 'rework' || drawing.shows === 'joined' ? componentsIn(repair) : [];
   const mates = repair.places
     .filter((f) => f.component.role === 'mate' && isDiameter(f.place.kind) && !cut.includes(f.component.id))
     .map((f) => spanOf(f));

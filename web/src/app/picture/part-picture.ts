@@ -28,6 +28,7 @@ const SHOWN: Readonly<Record<Pictured, string>> = {
   found: 'As found',
   part: 'New part',
   rework: 'As it is to be cut',
+  joined: 'Joined',
   block: 'New part',
 };
 /** What a block's views show, in words. */
