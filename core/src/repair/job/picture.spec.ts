@@ -3,7 +3,7 @@ import { originalSizeMm } from './made-size';
 import { pictureModel } from './picture';
 import { boundsOf, type Primitive } from '../../making/scene';
 import { seenAt, workOut } from './repair';
-import { newPart } from '../../making/part';
+import { newPart, type Part } from '../../making/part';
 import { drawnPin, testChoice, testItem, testSheet, testShop } from './testing';
 
 const places = testSheet().places.map((f) =>
@@ -87,13 +87,13 @@ describe('what is joined', () => {
   const outsideId = bush.outside[0]!.id;
   const pressed = { ...bush, outside: bush.outside.map((s) => ({ ...s, fitsPlaceIds: ['barrel'] })) };
   const cuts = [{ placeId: 'barrel', sizeMm: 42, limits: { lowerDev: 0, upperDev: 0.025, text: 'H7' } }];
-  const sheet = (after: readonly string[]) =>
+  const sheet = (after: readonly string[], part: Part = pressed) =>
     testSheet({
       places,
       choices: [
         testChoice(choiceKey.item('bore'), testItem('rework', 'Ramp barrel', { componentIds: ['barrel-part'], cuts })),
         testChoice(choiceKey.item('bush'), testItem('make', 'Bush')),
-        testChoice(`${choiceKey.part}:bush`, pressed),
+        testChoice(`${choiceKey.part}:bush`, part),
         testChoice(choiceKey.item('press'), testItem('join', 'Press it in', { after })),
       ],
     });
@@ -125,7 +125,7 @@ describe('what is joined', () => {
       ...sheet(['bush']),
       choices: [...sheet(['bush']).choices, { ...testChoice(`${choiceKey.part}:bush`, fitted), version: 2 }],
     };
-    const { spans, fromMm } = pictureModel(seenAt(workOut(own, testShop), 'press'), 'new');
+    const { spans, fromMm } = pictureModel(seenAt(workOut(sheet(['bush'], fitted), testShop), 'press'), 'new');
     const [head, body] = [flanged.outside[0]!, flanged.outside[1]!];
     expect(spans.find((s) => s.id === `bush.${body.id}`)!.fromMm).toBeCloseTo(36, 9);
     expect(fromMm).toBeCloseTo(Math.min(0, 36 - head.lengthMm), 9);
