@@ -125,7 +125,8 @@ function clocksFor({ kind, side, suspicions }: PlanInput): number[] {
 function instrumentsFor({ kind, side, suspicions }: PlanInput): InstrumentKind[] {
   if (isIndicator(kind)) return ['indicator'];
   if (kind === 'depth') return ['depth-mic', 'depth-rod', 'caliper'];
-  if (kind === 'length' || kind === 'groove' || kind === 'flats' || kind === 'key') return ['micrometer', 'caliper', 'depth-mic'];
+  if (kind === 'groove' || kind === 'keyseat') return ['caliper'];
+  if (kind === 'length' || kind === 'flats' || kind === 'key') return ['micrometer', 'caliper', 'depth-mic'];
   if (!isDiameter(kind)) return ['caliper', 'micrometer'];
   if (side === 'outside') return ['micrometer', 'caliper'];
   // A three-point head is blind to an oval, a two-point gauge to three lobes.

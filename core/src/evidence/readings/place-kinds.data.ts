@@ -64,8 +64,12 @@ export const isDiameter = (kind: PlaceKind): boolean => kind === 'diameter' || k
 /** Whether a kind of place is read by an indicator, not as a size. */
 export const isIndicator = (kind: PlaceKind): boolean => PLACE_KINDS[kind].quantities[0] === 'indicator';
 
-/** What an instrument must read for a quantity on that side of the metal. */
-export const readsFor = (quantity: Quantity, side: 'outside' | 'inside'): Reads => {
+/** Kinds whose width lies between two walls: no outside mic goes in there. A key's lies over it. */
+const WALLED: readonly PlaceKind[] = ['groove', 'keyseat'];
+
+/** What an instrument must read for a quantity of that kind of place on that side of the metal. */
+export const readsFor = (quantity: Quantity, side: 'outside' | 'inside', kind: PlaceKind): Reads => {
   const { reads } = QUANTITIES[quantity];
+  if (quantity === 'width' && WALLED.includes(kind)) return 'gap';
   return reads === 'outside' && side === 'inside' ? 'inside' : reads;
 };

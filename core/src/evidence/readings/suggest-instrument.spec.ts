@@ -1,4 +1,6 @@
 import type { Reads } from './instruments.data';
+import { planFor } from './measuring-plan';
+import { readsFor } from './place-kinds.data';
 import { instrumentsFor, type Suggestable } from './suggest-instrument';
 
 const instrument = (id: string, kind: Suggestable['kind'], unit: 'mm' | 'in', rangeLowMm: number, rangeHighMm: number): Suggestable => ({
@@ -42,4 +44,19 @@ it('takes what the plan reaches for first, and what there is where the crib lack
   expect(instrumentsFor(crib, 'inside', 40, 'mm', ['bore-head', 'telescoping-gauge'])[0]?.id).toBe('head');
   expect(instrumentsFor(crib, 'inside', 90, 'mm', ['bore-head', 'telescoping-gauge'])[0]?.id).toBe('tele');
   expect(instrumentsFor(crib, 'outside', 20, 'mm', ['indicator'])[0]?.id).toBe('mic-0-25');
+});
+
+describe('a width', () => {
+  const mic = { id: 'mic', kind: 'micrometer', unit: 'mm', rangeLowMm: 0, rangeHighMm: 25 } as const;
+  const jaws = { id: 'jaws', kind: 'caliper', unit: 'mm', rangeLowMm: 0, rangeHighMm: 150 } as const;
+  const named = (kind: 'groove' | 'keyseat' | 'key'): string[] =>
+    instrumentsFor([mic, jaws], readsFor('width', 'outside', kind), 8, 'mm', planFor(plan(kind)).instruments).map((i) => i.id);
+  const plan = (kind: 'groove' | 'keyseat' | 'key') =>
+    ({ kind, side: 'outside', startMm: 0, lengthMm: 30, suspicions: [], unit: 'mm' }) as const;
+
+  it('between two walls is read by what goes in there: no anvils do; over a key by a mic', () => {
+    expect(named('groove')).toEqual(['jaws']);
+    expect(named('keyseat')).toEqual(['jaws']);
+    expect(named('key')).toEqual(['mic', 'jaws']);
+  });
 });

@@ -121,10 +121,6 @@ describe('what is joined', () => {
   it('sits home against its head', () => {
     const flanged = newPart('flanged-bush', 'Bush', 42, 46);
     const fitted = { ...flanged, outside: flanged.outside.map((s) => (s.kind === 'head' ? s : { ...s, fitsPlaceIds: ['barrel'] })) };
-    const own = {
-      ...sheet(['bush']),
-      choices: [...sheet(['bush']).choices, { ...testChoice(`${choiceKey.part}:bush`, fitted), version: 2 }],
-    };
     const { spans, fromMm } = pictureModel(seenAt(workOut(sheet(['bush'], fitted), testShop), 'press'), 'new');
     const [head, body] = [flanged.outside[0]!, flanged.outside[1]!];
     expect(spans.find((s) => s.id === `bush.${body.id}`)!.fromMm).toBeCloseTo(36, 9);

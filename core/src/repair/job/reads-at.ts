@@ -16,6 +16,6 @@ export function readsAt(
 ): { readonly side: 'outside' | 'inside'; readonly reads: Reads } {
   const what = placeId === null ? repair.part?.dimensions.find((d) => d.dimension.key === segmentId)?.dimension.what : undefined;
   if (what) return { side: sideRead(what), reads: READ_AS[what] ?? 'length' };
-  const side = repair.places.find((f) => f.place.id === placeId)?.place.side ?? 'outside';
-  return { side, reads: readsFor(spot.quantity, side) };
+  const { side, kind } = repair.places.find((f) => f.place.id === placeId)?.place ?? { side: 'outside', kind: 'diameter' };
+  return { side, reads: readsFor(spot.quantity, side, kind) };
 }

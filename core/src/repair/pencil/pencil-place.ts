@@ -100,7 +100,7 @@ export function pencilPlace(
       },
     }));
   });
-  const reads = readsFor(quantities[0], line.side);
+  const reads = readsFor(quantities[0], line.side, line.kind);
   const seen = readings[0] ? parseLength(readings[0].text, { unit, allowZero: true, allowNegative: true }) : null;
   const sizeMm = seen?.ok && reads !== 'indicator' ? seen.value.valueMm : null;
   const reach = instrumentsFor(shop.instruments, reads, sizeMm, unit, plan.instruments);

@@ -240,7 +240,7 @@ export class PlaceForm implements OnInit {
     const seen = this.store.repair()?.places.find((f) => f.shape && f.component.id === this.componentId())?.shape?.meanMm ?? null;
     const kind = this.draft().kind ?? 'diameter';
     const size = isDiameter(kind) ? seen : null;
-    const reads = readsFor(PLACE_KINDS[kind].quantities[0], side);
+    const reads = readsFor(PLACE_KINDS[kind].quantities[0], side, kind);
     return (instrumentsFor(instruments, reads, size, this.store.sheet()!.job.unit, kinds)[0] ?? instruments[0])?.id ?? '';
   }
 }
