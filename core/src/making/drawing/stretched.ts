@@ -23,7 +23,7 @@ function moved(f: PartFeature, host: Host, cut: Cut): PartFeature | null {
   if (span.fromMm >= gone - EDGE_MM) return 'atMm' in f ? { ...f, atMm: f.atMm + cut.byMm } : f;
   const through = span.fromMm < cut.atMm + EDGE_MM && span.toMm > gone - EDGE_MM;
   return through && 'lengthMm' in f && f.kind !== 'chamfer' && f.lengthMm + cut.byMm > EDGE_MM
-    ? ({ ...f, lengthMm: f.lengthMm + cut.byMm } as PartFeature)
+    ? { ...f, lengthMm: f.lengthMm + cut.byMm }
     : null;
 }
 

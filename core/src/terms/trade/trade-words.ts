@@ -3,7 +3,8 @@ import type { StationId } from '../stations';
 /** What a word of the trade means here, in a sentence that somebody who is new to it understands. */
 export const TRADE_WORDS = {
   allowance: 'Allowance|The play that is chosen for the new part before it is made.',
-  backlash: 'Backlash|How far a handwheel turns before its slide follows. Every size is come up to from the same side, so that it does not count.',
+  backlash:
+    'Backlash|How far a handwheel turns before its slide follows. Every size is come up to from the same side, so that it does not count.',
   belly: 'Belly|Thicker or thinner in the middle than at both ends.',
   blank: 'Blank|The piece of bar that is sawn off for one part or several.',
   clock: 'Clock|The direction round the part in which a reading is taken: 0° is level to the right, and it counts to the left.',

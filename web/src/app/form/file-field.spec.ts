@@ -1,4 +1,4 @@
-import { Component } from '@angular/core';
+import { ChangeDetectionStrategy, Component } from '@angular/core';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { BASE } from '../../testing/base';
 import { FileField } from './file-field';
@@ -7,6 +7,7 @@ const picked: (readonly File[])[] = [];
 
 @Component({
   imports: [FileField],
+  changeDetection: ChangeDetectionStrategy.OnPush,
   template: '<ip-file accept=".csv,image/png" [multiple]="true" (picked)="got($event)">Choose a list</ip-file>',
 })
 class Host {

@@ -1,4 +1,5 @@
-import { DestroyRef, Directive, inject, OnInit, signal } from '@angular/core';
+import type { OnInit } from '@angular/core';
+import { DestroyRef, Directive, inject, signal } from '@angular/core';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { NzThAddOnComponent, type NzTableSortOrder } from 'ng-zorro-antd/table';
 

@@ -99,6 +99,7 @@ const FIELDS = /^(name|why|block\.\w+|block\.cuts\.\d+\.(?!on$)\w+|(outside\.\d+
       gap: 4px 14px;
       align-items: center;
       min-height: 44px;
+      max-width: 310px;
       white-space: nowrap;
     }
     .bore {
