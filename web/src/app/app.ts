@@ -25,8 +25,8 @@ import { SumsPanel } from './sums/sums-panel';
         <router-outlet />
       }
     </main>
-    <!-- It stays once it is there: its keys are heard, and it takes its own message away. -->
-    @defer (when told.message()) {
+    <!-- Fetched while the line is up: what it tells may be that the line is down. -->
+    @defer (on idle) {
       <ip-told />
     }
     @if (sums.open()) {
@@ -84,7 +84,7 @@ export class App {
   /** Something lies over the page: nothing below it can be reached. */
   protected readonly over = () => (this.signIn.closed() || this.signIn.asked() ? '' : null);
   private readonly live = inject(Live);
-  protected readonly told = inject(Told);
+  private readonly told = inject(Told);
   protected readonly failed = () => !this.shop.loaded() && !this.live.online() && !this.signIn.closed();
 
   constructor() {

@@ -55,6 +55,8 @@ it('a zone is another at the new size: ISO 286, k6 is +15 +2 at 30 and +18 +2 at
   );
   const sizes: Part = { ...shaft, limits: { a: { lowerDev: -0.02, upperDev: 0, text: '29.98 to 30.00' } } };
   expect(to(sizes, 40).limits).toEqual({});
+  // So near that they could be taken for limits of it.
+  expect(to(sizes, 30.5).limits).toEqual({});
   expect(limitsLost(sizes, to(sizes, 40))).toEqual(['Limits 29.98 to 30.00 of seat were of the old size: say them anew.']);
   const plain: Part = { ...shaft, limits: { a: { lowerDev: -0.02, upperDev: 0.02, text: '±0.02' } } };
   expect(to(plain, 40).limits).toEqual(plain.limits);

@@ -47,12 +47,14 @@ function following(f: PartFeature, host: Host, toMm: number): PartFeature | null
 }
 
 /** Limits that were typed of the diameter, of the new one: a zone is another at another size, two sizes were those of the old one. */
-function limitsAt(limits: TypedLimits, toMm: number): TypedLimits | null {
-  const anew = parseLimits(limits.text, toMm, 'mm');
-  if (!anew.ok) return null;
-  // Deviations in thou or with another mark stand as they were read.
-  return /^[a-z]/i.test(limits.text) ? anew.value : limits;
+function limitsAt(limits: TypedLimits, fromMm: number, toMm: number): TypedLimits | null {
+  const [was, is] = [fromMm, toMm].map((mm) => parseLimits(limits.text, mm, 'mm'));
+  if (!was?.ok || !is?.ok) return null;
+  if (/^[a-z]/i.test(limits.text)) return is.value;
+  // Deviations read the same at every size, in whatever unit: they stand as they were read. Two sizes do not.
+  return Math.abs(was.value.lowerDev - is.value.lowerDev) < SAME_DEV_MM ? limits : null;
 }
+const SAME_DEV_MM = 1e-9;
 
 /**
  * A turned part with another diameter of one surface, and what hangs on it following: a keyseat and a ring's groove by their standard where they were by
@@ -77,7 +79,7 @@ export function rescaled(part: Part, surfaceId: string, toMm: number): Outcome<P
   }
   const typed = part.limits[surfaceId];
   const { [surfaceId]: _, ...others } = part.limits;
-  const own = typed && limitsAt(typed, toMm);
+  const own = typed && limitsAt(typed, surface.diameterMm, toMm);
   const sized = <T extends { readonly id: string }>(all: readonly T[]): T[] =>
     all.map((s) => (s.id === surfaceId ? { ...s, diameterMm: toMm } : s));
   return good({

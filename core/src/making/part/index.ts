@@ -77,7 +77,7 @@ export { validatePart } from './validate-part';
 export { boreOutlines, outline, type OutlinePoint } from './outline';
 export { sideMarks, type PlacedMark } from './side-marks';
 export { massKg, volumeMm3 } from './volume';
-export { balancesAtMm, unbalanceOf, type Unbalance } from './balance';
+export { balancesAtMm, unbalanceOf } from './balance';
 export { edge, newPart, PART_KINDS, type PartKind } from './templates';
 export { upgradePart } from './upgrade-part';
 export { parseLimits } from './parse-limits';

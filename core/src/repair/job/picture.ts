@@ -115,6 +115,8 @@ interface Drawing {
   readonly lines: readonly Primitive[];
   readonly spans: readonly PictureSpan[];
   readonly cuts: readonly PictureSpan[];
+  /** Components that it draws itself: no mates of what is drawn. */
+  readonly own: readonly string[];
 }
 
 const found = (places: readonly PlaceFinding[]): Drawing => {
@@ -122,19 +124,19 @@ const found = (places: readonly PlaceFinding[]): Drawing => {
     .filter((f) => f.component.role === 'worn' && f.place.side === 'outside' && isDiameter(f.place.kind))
     .sort((p, q) => axisStartMm(p) - axisStartMm(q));
   const contour = outlineOf(worn, radiusOf);
-  return { shows: 'found', contour, lines: contour.length ? bodyLines(contour) : [], spans: worn.map((f) => spanOf(f)), cuts: [] };
+  return { shows: 'found', contour, lines: contour.length ? bodyLines(contour) : [], spans: worn.map((f) => spanOf(f)), cuts: [], own: [] };
 };
 
 function newPart({ part, problems, segments }: PartFinding): Drawing {
-  if (part.block) return { shows: 'block', contour: [], lines: problems.length ? [] : partLines(part), spans: [], cuts: [] };
+  if (part.block) return { shows: 'block', contour: [], lines: problems.length ? [] : partLines(part), spans: [], cuts: [], own: [] };
   const spans = segments.flatMap(({ segment: s }) =>
     s.side === 'outside' ? [{ id: s.id, name: s.name, fromMm: s.fromMm, toMm: s.toMm, radiusMm: s.diameterMm / 2 }] : [],
   );
   // What is cut into a drawing with problems may lie anywhere: its bare surfaces show.
   const contour = outline({ ...part, features: [] });
   return problems.length
-    ? { shows: 'part', contour, lines: bodyLines(contour), spans, cuts: [] }
-    : { shows: 'part', contour, lines: partLines(part), spans, cuts: outsideCuts(part) };
+    ? { shows: 'part', contour, lines: bodyLines(contour), spans, cuts: [], own: [] }
+    : { shows: 'part', contour, lines: partLines(part), spans, cuts: outsideCuts(part), own: [] };
 }
 
 /** Metal round a hole whose outside nobody measured is drawn this many times as thick as the hole is wide. */
@@ -162,7 +164,7 @@ function reworked(
     return own.length ? [...body, ...insides.flatMap((f) => boreLines(outlineOf([f], radius)))] : [];
   });
   const cut = measured.filter((f) => newSize(f) !== undefined);
-  return { shows: 'rework', contour: [], lines, spans: cut.map((f) => spanOf(f, radius(f))), cuts: [] };
+  return { shows: 'rework', contour: [], lines, spans: cut.map((f) => spanOf(f, radius(f))), cuts: [], own: componentIds };
 }
 
 const middle = (fromMm: number, toMm: number): number => (fromMm + toMm) / 2;
@@ -227,6 +229,7 @@ function joined({ items, places, at }: Repair): Drawing | null {
     lines: [...base.lines, ...inward.flatMap((m) => m.lines)],
     spans: inward.flatMap((m) => m.spans),
     cuts: [],
+    own: ids,
   };
 }
 
@@ -245,12 +248,6 @@ function ghostOf(old: Drawing, now: Drawing): Primitive[] {
   return lines.flatMap((l) => (l.kind === 'path' ? [{ ...l, style: 'hidden' as const }] : []));
 }
 
-/** Components that the picture draws itself: no mates of what is drawn. */
-const componentsIn = ({ at, items }: Repair): readonly string[] => [
-  ...(at?.item.componentIds ?? []),
-  ...items.filter((i) => at?.item.after.includes(i.item.id)).flatMap((i) => i.item.componentIds),
-];
-
 /**
  * The picture of a job.
  *
@@ -259,15 +256,14 @@ const componentsIn = ({ at, items }: Repair): readonly string[] => [
 export function pictureModel(repair: Repair, which: 'worn' | 'new'): PictureModel {
   const asFound = found(repair.places);
   const drawing = drawingOf(repair, which, asFound);
-  const cut = drawing.shows === 'rework' || drawing.shows === 'joined' ? componentsIn(repair) : [];
   const mates = repair.places
-    .filter((f) => f.component.role === 'mate' && isDiameter(f.place.kind) && !cut.includes(f.component.id))
+    .filter((f) => f.component.role === 'mate' && isDiameter(f.place.kind) && !drawing.own.includes(f.component.id))
     .map((f) => spanOf(f));
   const old = asFound.lines;
   const drawn = drawing.shows === 'block' ? old : drawing.lines;
   const { fromX, toX, toY } = boundsOf(drawn.filter((l) => l.kind === 'area'));
   const xs = [...(drawn.length ? [fromX, toX] : []), ...mates.flatMap((m) => [m.fromMm, m.toMm])];
-  const { contour: _, ...shown } = drawing;
+  const { contour: _contour, own: _own, ...shown } = drawing;
   return {
     ...shown,
     ghost: drawing.shows === 'part' ? ghostOf(asFound, drawing) : [],

@@ -1,1 +1,1 @@
-export { wordsAt, type ExplainedWord, type TradeWord } from './trade-words';
+export { wordsAt, type ExplainedWord } from './trade-words';

@@ -18,8 +18,8 @@ export interface Offer {
 }
 
 /**
- * What cannot be told at a field: shown at the foot of the screen until somebody closes it, or a while where it is good news; said to a
- * screen reader; a bug goes to the log as well.
+ * What cannot be told at a field: shown under the strip until somebody closes it or the next is told; said to a screen reader; a bug goes to
+ * the log as well.
  */
 @Injectable({ providedIn: 'root' })
 export class Told {

@@ -118,6 +118,8 @@ export class Photos {
   }
 
   protected dropped(event: DragEvent): void {
+    // What fell on the button itself is in its hands already.
+    if (event.defaultPrevented) return;
     event.preventDefault();
     this.take([...(event.dataTransfer?.files ?? [])]);
   }
