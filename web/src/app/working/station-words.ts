@@ -45,8 +45,8 @@ import { NzPopoverModule } from 'ng-zorro-antd/popover';
     }
     button {
       border: 0;
-      padding: 0;
-      min-height: 40px;
+      padding: 0 2px;
+      min-height: 44px;
       color: var(--ink);
       font: 400 15px var(--text);
       text-decoration: underline dotted var(--quiet);
