@@ -2,12 +2,11 @@ import { keySeats } from '../../book/keys';
 import { ringsFor } from '../../book/rings';
 import { bad, good, type Outcome } from '../../terms/outcome';
 import { inSentence } from '../../terms/words';
-import { hostOf, parseLimits, placeAll, ringOf, type Host, type Part, type PartFeature, type TypedLimits } from '../part';
+import { hostOf, keyOf, parseLimits, placeAll, ringOf, type Host, type Part, type PartFeature, type TypedLimits } from '../part';
 
 /** The seat that the book has for a shaft, where this one was the book's for its own. */
-function bookSeat(f: Extract<PartFeature, { kind: 'keyseat' }>, fromMm: number, toMm: number): { widthMm: number; depthMm: number } | null {
-  const own = keySeats(fromMm, f.widthMm);
-  const listed = own.ok && own.value.find((k) => Math.abs(k.fromCrownMm - f.depthMm) < 0.011);
+function bookSeat(f: Extract<PartFeature, { kind: 'keyseat' }>, host: Host, toMm: number): { widthMm: number; depthMm: number } | null {
+  const listed = keyOf(f, host);
   const there = keySeats(toMm);
   const key = there.ok && listed && there.value.find((k) => k.standard === listed.standard);
   return key ? { widthMm: key.widthMm, depthMm: key.fromCrownMm } : null;
@@ -21,7 +20,7 @@ function following(f: PartFeature, host: Host, toMm: number): PartFeature | null
     case 'thread':
       return null;
     case 'keyseat':
-      return { ...f, ...bookSeat(f, fromMm, toMm) };
+      return { ...f, ...bookSeat(f, host, toMm) };
     case 'ring-groove': {
       const own = f.ring === 'book' ? ringOf(f, host) : undefined;
       const found = own ? ringsFor(own.on, toMm) : null;

@@ -41,6 +41,7 @@ export {
   isCutBackHere,
   kindOf,
   processOf,
+  keyOf,
   ringOf,
   type FeatureKindId,
   type PartFeature,

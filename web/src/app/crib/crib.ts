@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import {
   biasAtMm,
   formatLength,
+  havingWords,
   INSTRUMENT_KINDS,
   instrumentUncertaintyMm,
   otherUnit,
@@ -176,11 +177,8 @@ export class Crib {
   protected readonly find = signal('');
   protected readonly all = computed(() => this.shop.shop().instruments);
   protected readonly instruments = computed(() => {
-    const words = this.find().toLowerCase().split(/\s+/).filter(Boolean);
-    return this.all().filter((i) => {
-      const text = `${i.name} ${INSTRUMENT_KINDS[i.kind].name} ${i.unit} ${this.range(i)}`.toLowerCase();
-      return words.every((w) => text.includes(w));
-    });
+    const has = havingWords(this.find());
+    return this.all().filter((i) => has(`${i.name} ${INSTRUMENT_KINDS[i.kind].name} ${i.unit} ${this.range(i)}`));
   });
   /** As they were added until a head is touched. */
   protected readonly heads: readonly { readonly name: string; readonly num: boolean; readonly order: NzTableSortFn<InstrumentRecord> }[] = [

@@ -2,7 +2,16 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { RouterLink } from '@angular/router';
 import { FormsModule } from '@angular/forms';
 import { routes, type BarInput } from '@iron-patch/contract';
-import { barSize, FINISH_WORDS, formatLength, materialName, UNKNOWN_MATERIAL, type Bar, type BarCount } from '@iron-patch/core';
+import {
+  barSize,
+  FINISH_WORDS,
+  formatLength,
+  havingWords,
+  materialName,
+  UNKNOWN_MATERIAL,
+  type Bar,
+  type BarCount,
+} from '@iron-patch/core';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { NzTableModule, type NzTableSortFn } from 'ng-zorro-antd/table';
 import { Api, OpenJob, ShopStore, ShopTimePipe, Told } from '../data';
@@ -51,11 +60,8 @@ export class Rack {
   protected readonly price = priceText;
   protected readonly all = computed(() => this.shop.shop().rack);
   protected readonly bars = computed(() => {
-    const words = this.find().toLowerCase().split(/\s+/).filter(Boolean);
-    return this.all().filter((b) => {
-      const text = `${this.size(b)} ${materialName(b.materialId)} ${b.place} ${FINISH_WORDS[b.finish]}`.toLowerCase();
-      return words.every((w) => text.includes(w));
-    });
+    const has = havingWords(this.find());
+    return this.all().filter((b) => has(`${this.size(b)} ${materialName(b.materialId)} ${b.place} ${FINISH_WORDS[b.finish]}`));
   });
 
   protected size(b: Bar): string {

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input, linkedSignal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { cellText, tableCsv, type BookTable } from '@iron-patch/core/book/look-up';
+import { havingWords } from '@iron-patch/core/terms/words';
 
 /** One table of the book in its own unit: filtered by typing, printed, taken away as CSV. */
 @Component({
@@ -103,8 +104,8 @@ export class BookTableView {
   protected readonly numeric = computed(() => this.table().columns.map((_, i) => this.raw().some((r) => typeof r[i] === 'number')));
   private readonly rows = computed(() => this.raw().map((r) => r.map((c) => cellText(c, this.table().unit))));
   protected readonly shown = computed(() => {
-    const words = this.find().toLowerCase().split(/\s+/).filter(Boolean);
-    return this.rows().filter((r) => words.every((w) => r.join(' ').toLowerCase().includes(w)));
+    const has = havingWords(this.find());
+    return this.rows().filter((r) => has(r.join(' ')));
   });
   protected readonly csv = computed(() => `data:text/csv;charset=utf-8,${encodeURIComponent(tableCsv(this.table()))}`);
 

@@ -94,6 +94,7 @@ export type { Chamfer, CrossHole, Treatment };
 export { aSide, isCutBackHere, processOf } from './treatment';
 export { beforeLimits } from './before-treatment';
 export { hardenedBy } from './hardness';
+export { keyOf } from './keyseat';
 export { ringOf } from './ring-groove';
 
 /** The fields of a kind by name, in the order in which they are asked for. */

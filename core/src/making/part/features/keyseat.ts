@@ -37,14 +37,14 @@ function extent(f: Keyseat): { from: number; to: number } {
   return { from: f.atMm - (closed(f, 'left') ? run : 0), to: f.atMm + f.lengthMm + (closed(f, 'right') ? run : 0) };
 }
 
-/** The key of the book whose seat this is in this shaft. */
-function bookKey(f: Keyseat, host: Host): KeySeat | undefined {
+/** The key of the book whose seat this is in this shaft; undefined where it is none's. */
+export function keyOf(f: Pick<Keyseat, 'widthMm' | 'depthMm'>, host: Host): KeySeat | undefined {
   const found = keySeats(host.surface.leftMm, f.widthMm);
   return found.ok ? found.value.find((k) => Math.abs(k.fromCrownMm - f.depthMm) < 0.011) : undefined;
 }
 
 function limits(f: Keyseat, host: Host): { width?: BookLimits; depth?: BookLimits } {
-  const key = bookKey(f, host);
+  const key = keyOf(f, host);
   if (key?.standard !== 'DIN 6885') return {};
   const zone = keyZones(key).find((z) => z.zone === 'N9');
   return {
