@@ -24,10 +24,16 @@ export class Page {
     await this.driver.get(this.address + path);
   }
 
-  /** Turns to another place as the browser's own back does, without loading the page anew. */
+  /** Turns to another place as the browser's own back does, without loading the page anew. A screen may add to its address what it opens with. */
   async turnTo(path: string): Promise<void> {
     await this.run('history.pushState(null, "", arguments[0]); dispatchEvent(new PopStateEvent("popstate"));', path);
-    await this.until(`to be at ${path}`, () => this.run<boolean>('return location.pathname + location.search === arguments[0]', path));
+    await this.until(`to be at ${path}`, () =>
+      this.run<boolean>(
+        `const asked = new URL(arguments[0], location.href), { searchParams } = new URL(location.href);
+         return location.pathname === asked.pathname && [...asked.searchParams].every(([name, value]) => searchParams.get(name) === value);`,
+        path,
+      ),
+    );
   }
 
   /** Waits until something holds; tells what it waited for. */
