@@ -1,5 +1,6 @@
 import { THREADS, type Thread } from '../../book/threads';
 import { kindOf, type Chamfer, type FeatureKindId, type PartFeature } from './features';
+import { isBlockShape, newBlock, type BlockShape } from './block';
 import type { End } from './feature-kind';
 import { hostOf } from './host';
 import { type Bore, type Part } from './part';
@@ -19,7 +20,7 @@ export type PartKind =
   | 'spacer'
   | 'repair-ring'
   | 'gland'
-  | 'block';
+  | BlockShape;
 
 export const PART_KINDS: Readonly<Record<PartKind, string>> = {
   'plain-pin': 'Plain pin',
@@ -36,6 +37,9 @@ export const PART_KINDS: Readonly<Record<PartKind, string>> = {
   'repair-ring': 'Repair ring',
   gland: 'Gland',
   block: 'Block',
+  link: 'Link',
+  cap: 'Bearing cap',
+  jaw: 'Jaw',
 };
 
 /** A 45° chamfer at an end of a surface. */
@@ -84,7 +88,7 @@ interface Shape {
   readonly cuts?: (part: Part) => readonly PartFeature[];
 }
 
-type Round = Exclude<PartKind, 'block'>;
+type Round = Exclude<PartKind, BlockShape>;
 
 /** A stretch by its share of the length and of the body's diameter. */
 const stretch = (id: string, name: string, lengthMm: number, diameterMm: number): Surface =>
@@ -186,14 +190,14 @@ const SHAPES: Readonly<Record<Round, (d: number, l: number) => Shape>> = {
 
 /**
  * A first drawing of that kind around a body, to be edited: heads are 1.4 times the body, bush walls an eighth of it, threads the usual coarse one
- * nearest to the body's size.
+ * nearest to the body's size; blocks have the cuts that their kind is known by.
  *
- * @param bodyMm diameter of the fitting body, or width and height of a block, mm
+ * @param bodyMm diameter of the fitting body, or width of a block, mm
  * @param lengthMm overall length, mm
  */
 export function newPart(kind: PartKind, name: string, bodyMm: number, lengthMm: number): Part {
   const base = { name, materialId: 'steel-c45', bores: [], limits: {}, outside: [], features: [] };
-  if (kind === 'block') return { ...base, block: { lengthMm, widthMm: bodyMm, heightMm: bodyMm, cuts: [] } };
+  if (isBlockShape(kind)) return { ...base, block: newBlock(kind, bodyMm, lengthMm) };
   const { materialId = base.materialId, outside, bores = [], edges, cuts = () => [] } = SHAPES[kind](bodyMm, lengthMm);
   const bare: Part = { ...base, materialId, outside, bores, block: null };
   const c = Math.min(1, bodyMm / 10);

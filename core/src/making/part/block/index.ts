@@ -5,3 +5,4 @@ export { BLOCK_KINDS, cutFieldsOf, cutKindOf, FACE_OPTIONS, type BlockCut, type 
 export { blockDimensions, cutSurface } from './block-dimensions';
 export { blockProblems, MOST_BLOCK_MM } from './validate-block';
 export { blockVolumeMm3, solidsOf } from './block-volume';
+export { isBlockShape, newBlock, type BlockShape } from './shapes';

@@ -1,0 +1,39 @@
+import { cutInHand, proofInHand, sizeInHand } from './in-hand';
+
+const cut = (id: string, state: string) => ({ segment: { segment: { id } }, advice: { state } }) as never;
+const proof = (key: string, more: { gauged?: boolean; mustProve?: boolean; next?: boolean } = {}) =>
+  ({
+    gauged: more.gauged ?? false,
+    dimension: { dimension: { key }, mustProve: more.mustProve ?? true },
+    plan: { next: (more.next ?? true) ? {} : null },
+  }) as never;
+const keyOf = (p: unknown): string => (p as { dimension: { dimension: { key: string } } }).dimension.dimension.key;
+
+it('at Cut it is the diameter picked, else the first that is not in its limits, else the first', () => {
+  const cuts = [cut('a', 'in'), cut('b', 'on'), cut('c', 'on')];
+  expect(cutInHand({ cuts }, 'c')).toBe(cuts[2]);
+  expect(cutInHand({ cuts }, null)).toBe(cuts[1]);
+  expect(cutInHand({ cuts }, 'gone')).toBe(cuts[1]);
+  expect(cutInHand({ cuts: [cuts[0]!] }, null)).toBe(cuts[0]);
+  expect(cutInHand({ cuts: [] }, null)).toBeNull();
+});
+
+it('what is no diameter is in hand only where it was picked', () => {
+  const sizes = [{ key: 'g.width' }] as never[];
+  expect(sizeInHand({ sizes }, 'g.width')).toBe(sizes[0]);
+  expect(sizeInHand({ sizes }, null)).toBeNull();
+});
+
+it('at Prove it is the one picked, else the first that must be and is not read all round, never one that is gauged', () => {
+  const proofs = [
+    proof('nut', { gauged: true }),
+    proof('free', { mustProve: false }),
+    proof('done', { next: false }),
+    proof('seat'),
+    proof('land'),
+  ];
+  expect(keyOf(proofInHand({ proofs }, null))).toBe('seat');
+  expect(keyOf(proofInHand({ proofs }, 'done'))).toBe('done');
+  expect(keyOf(proofInHand({ proofs }, 'nut'))).toBe('seat');
+  expect(proofInHand({ proofs: [proof('done', { next: false })] }, null)).toBeNull();
+});
