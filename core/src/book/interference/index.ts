@@ -7,15 +7,6 @@ export {
   type PressResult,
   type StressJudgement,
 } from './press';
-export {
-  shrinkWays,
-  COLD_STEEL_ALPHA_PER_K,
-  coldAlphaPerK,
-  HEAT_LIMIT_C,
-  type ColdBath,
-  type Heated,
-  type ShrinkQuestion,
-  type ShrinkWay,
-} from './shrink';
+export { shrinkWays, coldAlphaPerK, HEAT_LIMIT_C, type ColdBath, type Heated, type ShrinkQuestion, type ShrinkWay } from './shrink';
 export { pressLayers, type Layer, type LayersResult } from './layers';
 export { hoopAtBore, trescaInside, type Elastic, type Ring } from './elastic';

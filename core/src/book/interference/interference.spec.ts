@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { materialOf } from '../materials';
 import { pressLayers } from './layers';
 import { boreBeforePressing, press, pressurePerMm, type PressFit } from './press';
-import { COLD_STEEL_ALPHA_PER_K, coldAlphaPerK, shrinkWays } from './shrink';
+import { coldAlphaPerK, shrinkWays } from './shrink';
 
 const steel = { ...materialOf('steel-c45')!, youngMpa: 210_000, poisson: 0.3 };
 const bronze = materialOf('bronze-tin')!;
@@ -136,7 +136,7 @@ describe('shrink', () => {
     enteringMm: 0.05,
     hubAlphaPerK: 11.5e-6,
     heated: 'cast iron or soft steel',
-    shaftAlphaColdPerK: COLD_STEEL_ALPHA_PER_K,
+    shaftAlphaColdPerK: 8.5e-6,
     roomC: 20,
   } as const;
   const ways = (question: Parameters<typeof shrinkWays>[0]) => {

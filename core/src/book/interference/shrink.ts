@@ -15,7 +15,6 @@ const COLD_ALPHA_PER_K = {
   aluminium: 18e-6,
   magnesium: 21e-6,
 } as const;
-export const COLD_STEEL_ALPHA_PER_K = COLD_ALPHA_PER_K.steel;
 
 /** Materials of the book by the row of DIN 7190 that they fall under. */
 const COLD_ROW: Readonly<Record<string, keyof typeof COLD_ALPHA_PER_K>> = {

@@ -1,6 +1,6 @@
 import { bad, good, type Outcome } from '../../terms/outcome';
 import { MM_PER_INCH } from '../../terms/quantity';
-import { CLEVIS_PINS, PIN_SOURCES, SPLIT_PINS, TAPER_PINS_INCH, TAPER_PINS_MM } from './pins.data';
+import { PIN_SOURCES, SPLIT_PINS, TAPER_PINS_INCH, TAPER_PINS_MM } from './pins.data';
 
 /** The split pin, named by its hole in mm, for a bolt or a clevis pin; a problem where none is made for that diameter. */
 export function splitPinFor(what: 'bolt' | 'clevis pin', diameterMm: number): Outcome<number> {
@@ -52,6 +52,3 @@ export const nextTaperPins = (worn: { readonly largeMm: number; readonly smallMm
     .filter((p) => p.largeMm > worn.largeMm && p.smallMm > worn.smallMm)
     .sort((p, q) => p.largeMm - q.largeMm)
     .map((p) => p.pin);
-
-/** The split-pin hole of a clevis pin, mm; undefined for a diameter that is none. */
-export const clevisSplitHole = (diameterMm: number): number | undefined => CLEVIS_PINS.find(([d]) => d === diameterMm)?.[1];

@@ -10,7 +10,7 @@ export {
   type ORing,
   type RingHardness,
 } from './orings';
-export { LIP_SEAL_SIZES, LIP_SEAL_SHAFT, lipSealsFor, type LipSeal } from './lip-seals';
+export { LIP_SEAL_SIZES, LIP_SEAL_SHAFT, type LipSeal } from './lip-seals';
 export {
   GAP_SOURCE,
   LIP_SEAL_INCH_SOURCE,

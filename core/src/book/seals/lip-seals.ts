@@ -46,7 +46,3 @@ export const LIP_SEAL_SHAFT = {
   leadInDeg: [15, 30],
   words: 'Ground without lead (plunge, no feed marks), Ra 0.2 to 0.5 µm, 45 HRC or harder where dirt comes in; lead-in 15° to 30°.',
 } as const;
-
-/** Lip seals for a shaft, nearest size first. */
-export const lipSealsFor = (shaftMm: number, how = 4): LipSeal[] =>
-  [...LIP_SEAL_SIZES].sort((a, b) => Math.abs(a.shaftMm - shaftMm) - Math.abs(b.shaftMm - shaftMm) || a.boreMm - b.boreMm).slice(0, how);

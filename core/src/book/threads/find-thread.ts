@@ -43,7 +43,7 @@ function special(text: string): Thread | undefined {
 
 /**
  * The thread that people mean by what they type: its words must begin the name's words, in their order; the common one wins. A pair
- * that is in no series is a special.
+ * that is in no series is a special. Undefined for words that name none.
  *
  * @example findThread('3/8 16') // 3/8-16 UNC
  * @example findThread('M8x1.25') // M8

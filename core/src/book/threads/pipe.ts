@@ -39,7 +39,7 @@ export function taperPipe(name: string): readonly PipeSize[] | undefined {
   );
 }
 
-/** Published straight drills of a tapered pipe thread, mm: without a taper reamer, and before one. */
+/** Published straight drills of a tapered pipe thread, mm: without a taper reamer, and before one, null where none is published. */
 export function taperDrillsMm(name: string): { readonly plainMm: number; readonly reamedMm: number | null } | undefined {
   const npt = NPT_DRILLS_IN[name.replace(/ NPT$/, '')];
   if (name.endsWith(' NPT') && npt) return { plainMm: npt[0] * MM_PER_INCH, reamedMm: npt[1] * MM_PER_INCH };

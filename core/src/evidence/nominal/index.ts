@@ -3,7 +3,7 @@ export { INCH_PRIOR, UNEVEN_WEAR, WITNESS_TIMES, type Use } from './judgement.da
 export { wearDensity, type NominalEvidence } from './likelihood';
 export { recoverMachine, type MachineBelief, type MachinePlace } from './machine';
 export type { UnitWitness } from './machine';
-export { recoverNominal, recoverNominals, type DecidingReading, type RankedNominal, type RecoveredNominal } from './recover';
+export { recoverNominals, type DecidingReading, type RankedNominal, type RecoveredNominal } from './recover';
 export {
   machineScore,
   probabilityBuckets,

@@ -1,10 +1,14 @@
 import { candidatesBetween } from './candidates';
 import { wearDensity } from './likelihood';
-import { recoverNominal, recoverNominals } from './recover';
+import type { NominalEvidence } from './likelihood';
+import { recoverNominals, type RecoveredNominal } from './recover';
 import { normalDraws, seededRandom } from '../proof';
 import { machineScore, probabilityBuckets, wornMachine } from './worn-machines';
 
-const first = (r: ReturnType<typeof recoverNominal>): string => r.ranked[0]!.name;
+/** One place by itself. */
+const recoverNominal = (e: NominalEvidence, inchPrior = 0.5): RecoveredNominal =>
+  recoverNominals([{ ...e, id: 'it', twinIds: [] }], inchPrior).byPlace.get('it')!;
+const first = (r: RecoveredNominal): string => r.ranked[0]!.name;
 
 describe('what was it?', () => {
   it('finds 40 mm f7 from an unworn land, whatever the worn place shows', () => {

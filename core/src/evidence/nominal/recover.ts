@@ -183,7 +183,3 @@ export function recoverNominals(
   }
   return { inch: belief.inch, byPlace };
 }
-
-/** What was it? One place by itself. */
-export const recoverNominal = (e: NominalEvidence, inchPrior = 0.5): RecoveredNominal =>
-  recoverNominals([{ ...e, id: 'it', twinIds: [] }], inchPrior).byPlace.get('it')!;

@@ -65,7 +65,7 @@ export function idealMm(part: TruePart, i: SimulatedInstrument, at: ReadingPlace
 }
 
 /**
- * One reading with the instrument's bias, its scatter, its resolution and the warmth of part and instrument.
+ * One reading with the instrument's bias, its scatter, its resolution and the warmth of part and instrument, mm; null where the part has nothing there.
  *
  * @param normal standard normal draws
  */

@@ -219,7 +219,7 @@ export const standingAt = (t: ToolHabit, dialMm: number): number =>
 
 const HALVINGS = 24;
 
-/** The deepest setting of the dial, between two, for which something that grows with it is still true; the shallower where it never is. */
+/** The deepest setting of the dial, mm, between two, for which something that grows with it is still true; the shallower where it never is. */
 export function deepest(fromMm: number, toMm: number, holds: (dialMm: number) => boolean): number {
   let [good, bad] = [fromMm, toMm];
   if (holds(bad)) return bad;

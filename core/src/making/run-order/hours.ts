@@ -64,8 +64,10 @@ export const USUAL_HOURS: WorkHours = {
   people: {},
 };
 
+/** Somebody of whom nothing was said. */
 export const USUAL_PERSON: PersonHours = { week: null, machines: null, off: [], extra: [], notAtIt: false };
 
+/** Somebody's own hours; the shop's where nothing was said of them. */
 export const hoursOf = ({ people }: WorkHours, personId: string): PersonHours => people[personId] ?? USUAL_PERSON;
 
 /** Kinds of machines that somebody runs. */
@@ -75,8 +77,10 @@ const DAY_MS = 86_400_000;
 /** Days that are laid out: longer than any order of a small shop. */
 const HORIZON_DAYS = 250;
 
+/** The day so many days later, or earlier where `days` is below 0. */
 export const dayAfter = (day: IsoDay, days: number): IsoDay =>
   new Date(Date.parse(`${day}T00:00:00Z`) + days * DAY_MS).toISOString().slice(0, 10);
+/** 1 for Monday to 7 for Sunday (ISO 8601). */
 export const weekdayOf = (day: IsoDay): number => new Date(`${day}T00:00:00Z`).getUTCDay() || 7;
 
 const covers =

@@ -15,6 +15,7 @@ export interface Laid {
   readonly beforeAt: Int32Array;
 }
 
+/** A problem in flat arrays, as the search goes through it thousands of times a second. */
 export function laidOut(problem: OrderProblem): Laid {
   const { acts, now } = problem;
   const setups = new Map<string, number>([['', 0]]);

@@ -24,6 +24,7 @@ const NOTES_MM = SHEET_MM.width - 2 * FRAME_MM - TITLE.width - 8;
 /** Notes take no more than this of the sheet's height, mm, while their letters can be smaller. */
 const NOTES_MOST_MM = 80;
 
+/** Words on a sheet, from their lower left corner or their middle; places and height of letters in mm of paper, up is more. */
 export const text = (x: number, y: number, words: string, heightMm: number, anchor: 'start' | 'middle' = 'start'): Primitive => ({
   kind: 'text',
   x,
@@ -32,6 +33,7 @@ export const text = (x: number, y: number, words: string, heightMm: number, anch
   anchor,
   heightMm,
 });
+/** A line through points in mm of paper. */
 export const path = (points: readonly (readonly [number, number])[], style: LineStyle, closed = false): Primitive => ({
   kind: 'path',
   points,

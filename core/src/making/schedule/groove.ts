@@ -21,7 +21,7 @@ function groove(f: Grooved, host: Host): { readonly depthMm: number; readonly wi
   return { depthMm: Math.abs(floor - host.radiusAt((from + to) / 2)), widthMm: to - from };
 }
 
-/** A groove plunged with a tool narrower than it, wall by wall, by the cross-slide dial. */
+/** A groove plunged with a tool narrower than it, wall by wall, by the cross-slide dial; null where it takes nothing off the round. */
 export function grooveSchedule(f: Grooved, host: Host, { partingMm, unit }: Bench): Omit<Schedule, 'id' | 'title'> | null {
   const g = groove(f, host);
   if (!g || g.depthMm < 1e-6) return null;

@@ -13,8 +13,9 @@ type HolePattern = Extract<PartFeature, { kind: 'hole-pattern' }>;
 /** Deepest side cut of an ordinary end mill, mm. */
 const MILL_CUT_MM = 1;
 
-/** Depth of a flat below the round, and how wide it comes, mm. */
+/** Depth of a flat below the round, of two that face each other, mm. */
 export const flatDepthMm = (roundMm: number, acrossMm: number): number => (roundMm - acrossMm) / 2;
+/** How wide a flat comes in the round, mm; 0 where it does not touch it. */
 export const flatWidthMm = (roundMm: number, acrossMm: number): number => Math.sqrt(Math.max(0, roundMm ** 2 - acrossMm ** 2));
 
 /** From an edge found with a finder to the centre line, mm; a paper between them comes on top. */
@@ -26,6 +27,7 @@ function tapFor(thread: string): ToolNeed[] {
   return t ? [{ kind: 'tap', thread: t.name }] : [];
 }
 
+/** Flats and hexagons by index: down from touching the round; measured over a face and the round where their number is odd. */
 export const flatsSchedule: Scheduler<Flats> = (f, host) => {
   const d = host.surface.leftMm;
   const odd = f.count % 2 === 1;
@@ -52,6 +54,7 @@ export const flatsSchedule: Scheduler<Flats> = (f, host) => {
   };
 };
 
+/** A screw slot over the middle of an end. */
 export const slotSchedule: Scheduler<Slot> = (f, host, { finderMm, unit }) => ({
   settings: [
     setting(
@@ -68,6 +71,7 @@ export const slotSchedule: Scheduler<Slot> = (f, host, { finderMm, unit }) => ({
   words: ['Find both edges: half of the way between them is the centre.'],
 });
 
+/** A spline by index, one side of every tooth after the other. */
 export const splineSchedule: Scheduler<Spline> = (f, host) => ({
   settings: [
     setting(f, 'index', 'index each time', (2 * Math.PI) / f.teeth, '360° over the teeth', null, 'angle'),
@@ -79,6 +83,7 @@ export const splineSchedule: Scheduler<Spline> = (f, host) => ({
   words: ['Cut one side of all teeth, shift over by a tooth and the cutter, cut the other; try the hub.'],
 });
 
+/** A hole across: found from an edge, a pilot, pecks, then what is sunk or tapped. */
 export const crossHoleSchedule: Scheduler<CrossHole> = (f, host, { finderMm, unit }) => {
   const d = host.surface.leftMm;
   const deep = f.reach === 'to depth' ? f.depthMm : f.reach === 'through' ? d : d / 2 - host.beyondAt(host.surface.fromMm + f.atMm);

@@ -3,6 +3,7 @@ import { setting, type Schedule, type Scheduler } from './schedule';
 
 type Eccentric = Extract<PartFeature, { kind: 'eccentric' }>;
 
+/** An eccentric stretch: how far its axis is moved, and what an indicator swings. */
 export const eccentricSchedule: Scheduler<Eccentric> = (f) => ({
   settings: [
     setting(f, 'swing', 'indicator swings, in all', 2 * f.throwMm, 'twice the offset'),

@@ -124,7 +124,7 @@ export function defaultSchoolOf({ runs, options }: Pick<FitFinding, 'runs' | 'op
 }
 
 /**
- * The option of a pin typed or dragged at the fit desk: its largest size is the target, the hole is kept.
+ * The option of a pin typed or dragged at the fit desk: its largest size is the target, the hole is kept. Null while the hole is not read.
  *
  * @param upperMm largest that the pin may be, mm
  */

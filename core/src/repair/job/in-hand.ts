@@ -3,7 +3,7 @@ import type { ProofFinding } from './proof-finding';
 import type { Repair } from './repair';
 import type { SizeCut } from './size-cut';
 
-/** The diameter that is cut now: the one picked, else the first that is not in its limits, else the first. */
+/** The diameter that is cut now: the one picked, else the first that is not in its limits, else the first; null where nothing is turned. */
 export const cutInHand = ({ cuts }: Pick<Repair, 'cuts'>, spanId: string | null): CutFinding | null =>
   cuts.find((c) => c.segment.segment.id === spanId) ?? cuts.find((c) => c.advice.state !== 'in') ?? cuts[0] ?? null;
 

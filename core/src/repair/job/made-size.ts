@@ -10,7 +10,7 @@ export const SAME_SIZE_SHARE = 0.05;
 
 /**
  * The size that a place was made to, from which its wear is counted: that of an unworn land of the same part and size; without
- * one what it was, by name.
+ * one what it was, by name, mm; null where neither is known.
  */
 export function madeSizeMm(f: PlaceFinding, all: readonly PlaceFinding[]): number | null {
   const seen = f.shape?.meanMm;

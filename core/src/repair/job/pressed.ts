@@ -70,6 +70,7 @@ const HARD = { HRC: 40, HV: 392, HB: 371 } as const;
 /** Strain of the surface beyond which cold straightening is not gone on with. Ours. */
 const STRAIN_MOST = 0.02;
 
+/** Whether one of an item's steps straightens it. */
 export const isStraightened = ({ steps }: Pick<JobItem, 'steps'>): boolean => steps.some((s) => s.act === 'straighten');
 
 /** The place of an item's components that was read for straightness; undefined where none was. */

@@ -99,7 +99,9 @@ export interface ShopOrderInputs {
 }
 
 const idOf = (job: RunJob, act: Pick<ToDoAct, 'key'>): string => `${job.id}/${act.key}`;
+/** A moment as minutes since 1970, as the run order counts them; not a number for text that is no moment. */
 export const minuteOf = (iso: string): number => Date.parse(iso) / 60_000;
+/** The moment of a minute since 1970, as ISO text in UTC. */
 export const isoOf = (minute: number): string => new Date(Math.round(minute * 60_000)).toISOString();
 
 /** The end of the working day on which something is promised; of the day itself where nobody works then. */

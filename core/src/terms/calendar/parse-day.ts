@@ -20,6 +20,7 @@ export function timeOf(year: number, month: number, day: number): number {
   return Number.isNaN(at) || new Date(at).toISOString().slice(0, 10) !== iso ? NaN : at;
 }
 
+/** The day, in UTC, of a time in ms since 1970. */
 export const isoOf = (time: number): IsoDay => new Date(time).toISOString().slice(0, 10);
 
 interface Parts {

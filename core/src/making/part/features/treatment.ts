@@ -97,6 +97,7 @@ export interface Treatment extends FeatureBase {
   readonly masked: string;
 }
 
+/** What the book has of a treatment's process. */
 export const processOf = ({ process }: Pick<Treatment, 'process'>): Process => PROCESSES[process];
 
 /** The layer, or what is left on, at its thinnest and thickest. */
