@@ -99,26 +99,33 @@ function itemFinding(item: JobItem, index: number, given: ItemInputs, joined: re
   const readings = live.filter((r) => r.itemId === item.id && (r.purpose !== 'proof' || counts(r.takenAt) || stays(r.segmentId)));
   const proofs = sheet.proofs.filter((p) => p.itemId === item.id && (counts(p.at) || stays(p.segmentId)));
   const tried = trialsOf(sheet, item.id);
-  const worked = (n: number | null): Omit<PieceFinding, 'piece'> => {
+  const isJoin = item.kind === 'join';
+  // Each piece of what is joined is proved again: a bush of four has four bores, the housing that they go into is one.
+  const often = (of: Pick<JobItem, 'quantity'>): number => Math.max(of.quantity, item.quantity);
+  const quantity = isJoin && part ? Math.max(...joined.map((j) => often(j.item))) : item.quantity;
+  const worked = (n: number | null, own: PartFinding | null): Omit<PieceFinding, 'piece'> => {
     const of = { live: readings.filter((r) => r.piece === n), proofs: proofs.filter((p) => p.piece === n) };
     const trials = tried.filter((t) => t.piece === n);
-    const proved = proofFindings(part, { ...of, trials: trials.filter((t) => counts(t.triedAt)) }, sheet, shop);
+    const proved = proofFindings(own, { ...of, trials: trials.filter((t) => counts(t.triedAt)) }, sheet, shop);
     return {
-      cuts: cutFindings(part, machine, of.live, proved, trials, sheet, shop),
-      sizes: sizeCuts(part, plan, of.live, proved, trials, sheet, shop),
+      cuts: cutFindings(own, machine, of.live, proved, trials, sheet, shop),
+      sizes: sizeCuts(own, plan, of.live, proved, trials, sheet, shop),
       proofs: proved,
     };
   };
-  // Of a batch most pieces are not begun: they are all alike.
-  let blank: Omit<PieceFinding, 'piece'> | null = null;
+  // Of a batch most pieces are not begun: those of as many things are all alike.
+  const blanks = new Map<number, Omit<PieceFinding, 'piece'>>();
   const begun = new Set([...readings, ...proofs, ...tried].map((x) => x.piece));
-  const pieces = piecesOf(sheet, item).map((piece): PieceFinding => {
-    if (begun.has(piece.number)) return { piece, ...worked(piece.number) };
-    blank ??= worked(null);
+  const pieces = piecesOf(sheet, { id: item.id, quantity }).map((piece): PieceFinding => {
+    const there = joined.filter((j) => piece.number <= often(j.item));
+    const own = isJoin && there.length < joined.length ? joinedFinding(item, there) : part;
+    if (begun.has(piece.number)) return { piece, ...worked(piece.number, own) };
+    const blank = blanks.get(there.length) ?? worked(null, own);
+    blanks.set(there.length, blank);
     return { piece, ...blank };
   });
   // What joining moves is of the items that it joins: they have released it.
-  const frozen = item.kind === 'join' ? [] : ofItem(releasable(part, plan?.frozen ?? ofBlock?.stock ?? []), item, sheet.job.id);
+  const frozen = isJoin ? [] : ofItem(releasable(part, plan?.frozen ?? ofBlock?.stock ?? []), item, sheet.job.id);
   return {
     item,
     number: index + 1,

@@ -88,6 +88,37 @@ describe('proved again once it is joined', () => {
     const keys = joined(bushJob(join([step('Weld it on, three tacks first')]))).part!.dimensions.map((d) => d.dimension.key);
     expect(keys).toEqual(['job.body', 'job.hole']);
   });
+  it('of three bushes that are pressed in each: three pieces, read and passed for themselves', () => {
+    const three: [string, unknown] = [choiceKey.item('job'), testItem('make', 'Bush', { componentIds: ['pin'], quantity: 3 })];
+    const sheet = bushJob(three, join([step('Press the bush in', '2026-11-22T09:00:00Z')]));
+    const { pieces, part } = joined(sheet);
+    expect(pieces.map((p) => [p.piece.number, p.proofs.length])).toEqual([
+      [1, 1],
+      [2, 1],
+      [3, 1],
+    ]);
+    const { key } = part!.dimensions[0]!.dimension;
+    const second = testReading({
+      ...{ purpose: 'proof', itemId: 'join', piece: 2, segmentId: key, valueMm: part!.dimensions[0]!.figure.value, instrumentId: 'tele' },
+      takenAt: '2026-11-22T10:00:00Z',
+    });
+    const read = joined({ ...sheet, readings: [...sheet.readings, second] }).pieces;
+    expect(read.map((p) => p.proofs[0]!.readings.length)).toEqual([0, 1, 0]);
+    expect(workOut(sheet, testShop).holds.filter((h) => h.message.includes('joined is not measured'))).toHaveLength(3);
+  });
+  it('the one housing that they go into is proved once, with the first of them', () => {
+    const sheet = bushJob(
+      [choiceKey.item('job'), testItem('make', 'Bush', { componentIds: ['pin'], quantity: 2 })],
+      [choiceKey.item('other'), testItem('make', 'Ring', { quantity: 1 })],
+      [`${choiceKey.part}:other`, { ...newPart('spacer', 'Ring', 50, 20), limits: { body: { lowerDev: -0.02, upperDev: 0, text: 'h' } } }],
+      join([step('Weld it on, three tacks first')], { after: ['job', 'other'] }),
+    );
+    const keys = joined(sheet).pieces.map((p) => p.proofs.map((q) => q.dimension.dimension.key.split('.')[0]));
+    expect(keys).toEqual([
+      ['job', 'job', 'other', 'other'],
+      ['job', 'job'],
+    ]);
+  });
   it('nothing where no step moves sizes, or somebody says that it does not', () => {
     expect(joined(bushJob(join([step('Pin it across')]))).part).toBeNull();
     expect(joined(bushJob(join([{ ...step('Press the bush in'), moves: false }]))).part).toBeNull();
