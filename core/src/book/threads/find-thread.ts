@@ -2,23 +2,45 @@ import { parseNumber } from '../../terms/quantity';
 import { THREADS } from './all-threads';
 import { specialMetric, specialUnified, type Thread } from './thread';
 
-/** Size and pitch with what parts them taken out: `3/8 - 16 unc` and `3/8-16 UNC` are the same words. */
+/** Size and pitch with what parts them taken out: `3/8 - 16 unc`, `3/8-16unc` and `3/8-16 UNC` are the same words, and so are `G1/2` and `G 1/2`. */
 const words = (text: string): string[] =>
   text
     .toLowerCase()
+    .trim()
     .replace(/^m\s+/, 'm')
+    .replace(/^(g|r|npt|tr|bspp|bspt|bsp)(?=\d)/, '$1 ')
+    .replace(/(\d)(unc|unf|unef|uns|un|bsw|bsf|ba|bspp|bspt|bsp|npt|acme)$/, '$1 $2')
     .split(/[\s×x*-]+/)
     .filter(Boolean);
 
-/** Every way that people name a thread: a coarse metric one with its pitch too, a numbered one without its sign. */
-const spoken = (thread: Thread): string[][] => {
+/** Series in which a size has one pitch: named without it, `3/8 UNC`. */
+const ONE_PITCH = ['UNC', 'UNF', 'UNEF', 'ACME'];
+/** What pipe threads are called beside their standards' letters. */
+const PIPE_WORDS: Readonly<Record<string, readonly string[]>> = { G: ['bsp', 'bspp'], R: ['bspt'] };
+
+const INCH_SIZES = new Set(THREADS.flatMap((t) => (t.system === 'unified' ? [words(t.name)[0]!] : [])));
+
+/** Every way that people name a thread: a coarse metric one with its pitch too, one of a series without it, a numbered one without its sign. */
+function spoken(thread: Thread): string[][] {
   const own = words(thread.name);
-  return [
+  const size = own.slice(1);
+  const named = [
     own,
     ...(thread.system === 'metric' && thread.series === 'coarse' ? [[own[0]!, String(thread.pitchMm)]] : []),
-    ...(own[0]!.startsWith('#') ? [[own[0]!.slice(1), ...own.slice(1)]] : []),
+    ...(ONE_PITCH.includes(thread.series) ? [[...own.slice(0, -2), own.at(-1)!]] : []),
+    ...(PIPE_WORDS[thread.series] ?? []).flatMap((word) => [
+      [word, ...size],
+      [...size, word],
+    ]),
+    ...(thread.series === 'NPT' ? [[own.at(-1)!, ...own.slice(0, -1)]] : []),
   ];
-};
+  return named.flatMap((list) => {
+    if (!list[0]!.startsWith('#')) return [list];
+    const number = list[0]!.slice(1);
+    // `1 unc` is of an inch: without its sign and pitch a number is only one where no inch has that size.
+    return list !== own && INCH_SIZES.has(number) ? [list] : [list, [number, ...list.slice(1)]];
+  });
+}
 
 const index = THREADS.flatMap((thread) => spoken(thread).map((list) => ({ thread, words: list })));
 
@@ -43,7 +65,7 @@ function special(text: string): Thread | undefined {
 
 /**
  * The thread that people mean by what they type: its words must begin the name's words, in their order; the common one wins. A pair
- * that is in no series is a special. Undefined for words that name none.
+ * that is in no series is a special. Undefined for words that name none, and for a system without a size.
  *
  * @example findThread('3/8 16') // 3/8-16 UNC
  * @example findThread('M8x1.25') // M8
@@ -51,7 +73,7 @@ function special(text: string): Thread | undefined {
  */
 export function findThread(text: string): Thread | undefined {
   const typed = words(text.replace(/(\d),(\d)/g, '$1.$2'));
-  if (!typed.length) return undefined;
+  if (!/\d/.test(text)) return undefined;
   const found = index.filter((e) => typed.every((w, i) => (i < 2 ? e.words[i] === w : e.words[i]?.startsWith(w))));
   return (found.find((e) => e.thread.common) ?? found[0])?.thread ?? special(text);
 }
