@@ -17,13 +17,17 @@ const within = (valueMm: number, expectedMm: number): boolean =>
   valueMm < 2 * expectedMm &&
   valueMm > expectedMm / 2;
 
-/** The point, the unit, thou for inch, or a first digit that slipped: what would bring a number near what is expected. */
-function slips(valueMm: number, unit: LengthUnit, expectedMm: number): Slip[] {
-  const inUnit = toUnit(valueMm, unit);
-  const leading = toUnit(expectedMm, unit).toFixed(4);
-  const firstDigit = fromUnit(Number(leading.slice(0, 3) + inUnit.toFixed(4).slice(3)), unit);
-  return [...coarseSlips(valueMm, unit), { mm: firstDigit, why: 'a digit slipped' }];
+/** The first digit of a size, read or typed one too low or too high: a ten or a unit of the scale beside the right one. */
+function firstDigit(valueMm: number, unit: LengthUnit, expectedMm: number): Slip[] {
+  const step = 10 ** Math.floor(Math.log10(toUnit(expectedMm, unit)) + 1e-9);
+  return [step, -step].map((s) => ({ mm: valueMm + fromUnit(s, unit), why: 'the first digit is one off' }));
 }
+
+/** The point, the unit, thou for inch, or a first digit one off: what would bring a number near what is expected. */
+const slips = (valueMm: number, unit: LengthUnit, expectedMm: number): Slip[] => [
+  ...coarseSlips(valueMm, unit),
+  ...firstDigit(valueMm, unit, expectedMm),
+];
 
 /**
  * Asks again when a reading cannot be right: 0.491 or 7.491 where 0.749 was expected.
