@@ -29,6 +29,22 @@ it.each([
     'bearing seat, 40 long from 12: 19.98 19.97',
     { name: 'Bearing seat', lengthMm: 40, startMm: 12, groups: [{ stationMm: null, texts: ['19.98', '19.97'] }] },
   ],
+  [
+    'peg / press end: 18.02, 18.01, 20 long, in press hole',
+    { component: 'peg', name: 'Press end', lengthMm: 20, mate: 'press hole', groups: [{ stationMm: null, texts: ['18.02', '18.01'] }] },
+  ],
+  [
+    'peg / press end: @3 18.02 18.01 @12 18.03 18.02; 1 1/2 in long from 4 in the press hole',
+    {
+      lengthMm: expect.closeTo(38.1, 9),
+      startMm: 4,
+      mate: 'press hole',
+      groups: [{ stationMm: 3 }, { stationMm: 12, texts: ['18.03', '18.02'] }],
+    },
+  ],
+  ['bearing seat from 12 in press hole: 18.02', { startMm: 12, mate: 'press hole', name: 'Bearing seat' }],
+  ['seat: 0.748 in 0.749 in', { mate: null, groups: [{ stationMm: null, texts: ['0.748 in', '0.749 in'] }] }],
+  ['seat: 0.748 in 0.749 in in housing', { mate: 'housing', groups: [{ stationMm: null, texts: ['0.748 in', '0.749 in'] }] }],
   ['land 12 long: 40.00', { unworn: true, lengthMm: 12 }],
   ['ring groove: 0.046 0.812', { kind: 'groove', side: 'outside', groups: [{ stationMm: null, texts: ['0.046', '0.812'] }] }],
   ['thread, left end: 9.47 10.58', { kind: 'thread', name: 'Thread, left end' }],
@@ -50,6 +66,8 @@ it.each([
   ['seat: @3', 'no-readings'],
   ['seat: 20 21 @12 20 21', 'no-station'],
   ['ring groove: 1 2 3', 'how-many'],
+  ['seat: 18.o2 18.02', 'unknown-unit'],
+  ['seat: 18..02 18.02', 'not-a-number'],
 ])('asks about %s: %s', (text, code) => expect(line(text)).toBe(code));
 
 it('never throws, and loses no reading', () => {

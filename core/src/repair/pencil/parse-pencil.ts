@@ -53,10 +53,15 @@ const CLOCKS: Readonly<Record<number, readonly number[]>> = {
 export const clocksOfMany = (n: number): readonly number[] | null => CLOCKS[n] ?? null;
 const COUNTS = '1, 2, 3, 4, 6 or 8';
 
-const LENGTH_WORD = String.raw`(\d[\d.,/]*(?:\s*-?\s*\d+\/\d+)?\s*(?:mm|in|")?)`;
+/** The unit, not the word before a mate: `from 4 in press hole` lies in the hole. */
+const UNIT_WORD = String.raw`(?:mm|"|in(?!\s+(?!(?:long|wide|from|starts|in|on|fits|runs)\b)[a-z]))`;
+const LENGTH_WORD = String.raw`(\d[\d.,/]*(?:\s*-?\s*\d+\/\d+)?\s*${UNIT_WORD}?)`;
 const LONG = new RegExp(String.raw`[,\s]+${LENGTH_WORD}\s*(?:long|wide)\b`, 'i');
 const FROM = new RegExp(String.raw`[,\s]+(?:from|starts at)\s+${LENGTH_WORD}`, 'i');
 const MATE = /\s+(?:in|on|fits|runs in|runs on)\s+(?:the\s+)?(.+)$/i;
+/** What is said of a place behind its readings: words, which no reading begins with but for its unit. */
+const BEHIND =
+  /[,;]?\s+(?=(?:in|on|fits|runs in|runs on)\s+(?!in\b)[a-z]|from\s+\d|starts at\s+\d|\d[\d.,/]*(?:\s*-?\s*\d+\/\d+)?\s*(?:mm|in|")?\s*(?:long|wide)\b)/i;
 
 /** A size said in the head of a line, taken out of it. */
 function takeOut(head: string, pattern: RegExp, unit: LengthUnit): Outcome<{ readonly head: string; readonly mm: number | null }> {
@@ -74,7 +79,7 @@ function textsOf(said: string): string[] {
   return said
     .split(';')
     .flatMap((part) => part.trim().match(/\d+\s+\d+\/\d+(?:\s*(?:mm|in|"))?|[^\s]+(?:\s+(?:mm|in|thou|tenths?|")(?![a-z]))?/g) ?? [])
-    .map((t) => t.trim())
+    .map((t) => t.replace(/,+$/, '').trim())
     .filter(Boolean);
 }
 
@@ -86,6 +91,10 @@ function groupsOf(said: string, kind: PlaceKind, unit: LengthUnit): Outcome<Penc
     const station = at && parseLength(at[1]!, { unit, allowZero: true });
     if (station && !station.ok) return { ok: false, problems: [{ ...station.problems[0]!, path: 'stations' }] };
     const texts = textsOf(at ? part.slice(at[0].length) : part);
+    for (const text of texts) {
+      const size = parseLength(text, { unit, allowZero: true, allowNegative: true });
+      if (!size.ok) return { ok: false, problems: [{ ...size.problems[0]!, path: 'readings' }] };
+    }
     if (!texts.length && !at) continue;
     if (!texts.length) return bad('no-readings', `Nothing was read at ${at![1]}.`, 'readings');
     if (grid && !clocksOfMany(texts.length))
@@ -101,7 +110,7 @@ function groupsOf(said: string, kind: PlaceKind, unit: LengthUnit): Outcome<Penc
 
 /**
  * A line of a pencil sheet: `jaw / swivel hole: @3 20.32 20.41 20.49 20.40 @12 20.33 20.40 20.48 20.41`, `peg / press end in press hole:
- * 18.02`, `ring groove: 0.046 0.812`, `land 12 long: 40.00`. What stands before the stroke is the component; what stands after a colon was
+ * 18.02`, `ring groove: 0.046 0.812`, `land 12 long: 40.00`, `peg / press end: 18.02 18.01, 20 long, in press hole`. What stands before the stroke is the component; what stands after a colon was
  * read, two readings at 0° and 90°, three at 60° each, four at 45°. `@` names a station.
  *
  * @param unit of a bare size; each reading keeps its own text
@@ -109,7 +118,11 @@ function groupsOf(said: string, kind: PlaceKind, unit: LengthUnit): Outcome<Penc
 export function parsePencil(raw: string, unit: LengthUnit): Outcome<PencilLine> {
   const [headText, ...rest] = raw.trim().split(':');
   if (rest.length > 1) return bad('colons', 'One colon a line: before it the place, after it what was read.', 'name');
-  const [first, second] = headText!.split(/\s+\/\s+|\s*\/\s+(?=[^\d])/);
+  // Said before the colon or behind the readings, it is of the place.
+  const behind = BEHIND.exec(rest[0] ?? '')?.index ?? rest[0]?.length ?? 0;
+  const said = rest[0]?.slice(0, behind) ?? '';
+  const whole = `${headText!} ${(rest[0]?.slice(behind) ?? '').replace(/^[,;\s]+/, '')}`.trim();
+  const [first, second] = whole.split(/\s+\/\s+|\s*\/\s+(?=[^\d])/);
   const component = second === undefined ? null : first!.trim();
   const long = takeOut(` ${second ?? first!}`, LONG, unit);
   if (!long.ok) return long;
@@ -121,7 +134,7 @@ export function parsePencil(raw: string, unit: LengthUnit): Outcome<PencilLine> 
   if (!/\p{L}/u.test(name)) return bad('no-name', 'Begin with the name of the place, such as: bearing seat: 19.98 19.97', 'name');
   const words = name.toLowerCase();
   const kind = KIND_WORDS.find(([pattern]) => pattern.test(words))?.[1] ?? 'diameter';
-  const groups = groupsOf(rest[0] ?? '', kind, unit);
+  const groups = groupsOf(said, kind, unit);
   if (!groups.ok) return groups;
   return good({
     component,

@@ -4,7 +4,8 @@ import { workOut } from '@iron-patch/core';
 import type { ReadingInput } from '@iron-patch/contract';
 import { FakeServer } from '../../testing/fake-server';
 import { breathe, openSheet, press, show, type, words } from '../../testing/open-sheet';
-import type { SheetStore } from '../sheet-data';
+import { TestBed } from '@angular/core/testing';
+import { ReadQueue, type SheetStore } from '../sheet-data';
 import { ReadingLine } from './reading-line';
 import { corrected, lineTarget } from './spot';
 
@@ -151,6 +152,56 @@ describe('typing on the line', () => {
     await press(fixture, 'It is right');
     await breathe();
     expect(sent()[1]).toMatchObject({ text: '4.022', confirmed: true });
+  });
+
+  it('a doubt is gone at another spot: nothing that was offered there can be taken here', async () => {
+    const fixture = await line();
+    await enter(fixture, '4.022');
+    expect(words(fixture)).toContain('It is right');
+    store.select({ spanId: 'body', stationMm: 60, clockDeg: 0, quantity: 'size' });
+    await fixture.whenStable();
+    expect(words(fixture)).not.toContain('It is right');
+    expect(sent()).toEqual([]);
+  });
+
+  it('a doubted reading of a pencil line is never taken for another place: it waits until somebody goes on', async () => {
+    const queue = TestBed.inject(ReadQueue);
+    const spot = (clockDeg: number) => ({ stationMm: 20, clockDeg, quantity: 'size' as const });
+    const fixture = await line();
+    queue.add([
+      { placeId: 'barrel', spot: spot(0), text: '4.022' },
+      { placeId: 'barrel', spot: spot(45), text: '40.22' },
+    ]);
+    await fixture.whenStable();
+    expect(words(fixture)).toContain('It is right');
+    store.select({ spanId: 'body', stationMm: 60, clockDeg: 0, quantity: 'size' });
+    await fixture.whenStable();
+    expect(fixture.nativeElement.querySelector('#reading').value).toBe('');
+    expect(words(fixture)).toContain('2 readings of the line for barrel bore not taken yet: 4.022 is next.');
+    expect(sent()).toEqual([]);
+    await press(fixture, 'Go on with them');
+    await fixture.whenStable();
+    expect(fixture.nativeElement.querySelector('#reading').value).toBe('4.022');
+    await press(fixture, 'Take 40.22');
+    await breathe();
+    await fixture.whenStable();
+    expect(sent().map((s) => [s.placeId, s.clockDeg, s.text])).toEqual([
+      ['barrel', 0, '40.2200 mm'],
+      ['barrel', 45, '40.22'],
+    ]);
+  });
+
+  it('those that wait can be left out', async () => {
+    const queue = TestBed.inject(ReadQueue);
+    const fixture = await line();
+    queue.add([{ placeId: 'barrel', spot: { stationMm: 20, clockDeg: 0, quantity: 'size' }, text: '4.022' }]);
+    await fixture.whenStable();
+    store.select({ spanId: 'body', stationMm: 60, clockDeg: 0, quantity: 'size' });
+    await fixture.whenStable();
+    await press(fixture, 'Leave them out');
+    await fixture.whenStable();
+    expect(words(fixture)).not.toContain('not taken yet');
+    expect(sent()).toEqual([]);
   });
 
   it('says what is wrong and keeps what was typed', async () => {

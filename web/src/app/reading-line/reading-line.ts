@@ -12,6 +12,7 @@ import {
   signal,
   untracked,
   viewChild,
+  type WritableSignal,
 } from '@angular/core';
 import {
   decimalsInOther,
@@ -23,12 +24,9 @@ import {
   formatWithUnit,
   inState,
   INSTRUMENT_KINDS,
-  instrumentsFor,
   otherUnit,
   MOST_MISTYPED_MM,
   parseLength,
-  readsAt,
-  readsIt,
   sameSpot,
   unitShownBy,
   type LengthUnit,
@@ -42,9 +40,11 @@ import { DecimalMarks, SessionStore, ShopStore } from '../data';
 import { ReadQueue, SheetStore, type QueuedReading, type TypedReading } from '../sheet-data';
 import { GaugeLink, GaugePanel } from '../gauge';
 import { ImportDialog } from './import-dialog';
+import { instrumentCalled, lineInstrument } from './line-instrument';
 import { OutboxAlerts } from './outbox-alerts';
+import { WaitingReadings } from './waiting-readings';
 import { NOWHERE, nothingAsked, numberIn, PAUSE_MS } from './line-words';
-import { corrected, lineTarget, type LineTarget, type Standing } from './spot';
+import { besideSpot, corrected, lineTarget, type LineTarget, type Standing } from './spot';
 import { typedReading } from './typed-reading';
 
 /**
@@ -53,7 +53,7 @@ import { typedReading } from './typed-reading';
  */
 @Component({
   selector: 'ip-reading-line',
-  imports: [ImportDialog, GaugePanel, OutboxAlerts],
+  imports: [ImportDialog, GaugePanel, OutboxAlerts, WaitingReadings],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './reading-line.html',
   styleUrl: './reading-line.less',
@@ -70,13 +70,9 @@ export class ReadingLine {
   protected readonly gaugeOut = signal(this.gauge.state() !== 'off');
   private readonly entry = viewChild<ElementRef<HTMLInputElement>>('entry');
   protected readonly text = signal('');
-  /** A reading that was typed with its place stands in the line until it is taken or given up. */
-  private readonly holding = signal(false);
-  protected readonly doubt = signal<ReadingDoubt | null>(null);
-  protected readonly said = signal<{ readonly text: string; readonly bad: boolean } | null>(null);
   protected readonly pasted = signal<string | null>(null);
   /** The spot is read once more, to see how well it repeats: both readings stay. */
-  protected readonly again = linkedSignal({ source: () => JSON.stringify(this.target()?.spot ?? null), computation: () => false });
+  protected readonly again = linkedSignal({ source: () => this.where(), computation: () => false });
   protected readonly temp = signal('');
   protected readonly target = computed(() => {
     const repair = this.store.repair();
@@ -86,10 +82,14 @@ export class ReadingLine {
     const t = this.target();
     return t ? `${t.purpose}${t.placeId ?? `${t.itemId}${t.segmentId}`}${t.spot.quantity}` : '';
   });
+  private readonly where = computed(() => this.place() + JSON.stringify(this.target()?.spot ?? null));
+  /** What is asked or said is about the spot that it was asked at: elsewhere it is gone, and can't be answered. */
+  protected readonly doubt = this.atItsSpot<ReadingDoubt>();
+  protected readonly said = this.atItsSpot<{ readonly text: string; readonly bad: boolean }>();
   /** The instrument stays with a place until somebody takes another. */
   protected readonly instrumentId = linkedSignal({
     source: this.place,
-    computation: () => this.instrumentFor(this.target()),
+    computation: () => lineInstrument(this.target(), this.store.repair(), this.shop.shop(), this.store.sheet()?.job.unit ?? 'mm'),
   });
   protected readonly dialText = linkedSignal(() => {
     const t = this.target();
@@ -147,10 +147,19 @@ export class ReadingLine {
     });
     // What was typed with its place goes through the line reading by reading; one that is doubted holds up the next.
     effect(() => {
-      const next = this.queue.head();
-      const here = next && this.store.repair()?.places.some((f) => f.place.id === next.placeId);
+      const next = this.queue.first((id) => this.store.repair()?.places.some((f) => f.place.id === id) ?? false);
       // One that is doubted or being put right is waited for.
-      if (here && !this.holding() && this.text() === '' && this.station() === 'measure') untracked(() => this.readNext(next));
+      const free = !this.queue.inLine() && !this.queue.paused() && this.text() === '';
+      if (next && free && this.station() === 'measure') untracked(() => this.readNext(next));
+    });
+    // One that stands in the line is of its own spot: it waits again once somebody looks at another.
+    effect(() => {
+      const [held, t] = [this.queue.inLine(), this.target()];
+      if (!held || (t?.placeId === held.placeId && sameSpot(t.spot, held.spot))) return;
+      untracked(() => {
+        this.queue.putBack();
+        this.empty();
+      });
     });
     // A gauge types wherever the cursor is: at the measuring stations it is here.
     effect(() => {
@@ -206,18 +215,16 @@ export class ReadingLine {
     this.enter();
   }
 
-  private readNext({ placeId, spot, text }: QueuedReading): void {
-    this.queue.shift();
-    this.holding.set(true);
+  private readNext(next: QueuedReading): void {
+    const { placeId, spot, text } = next;
+    this.queue.take(next);
     this.store.select({ spanId: placeId, ...spot });
     this.text.set(text);
     this.enter();
   }
 
-  /** The gauge's own instrument, where the crib has one of that name. */
   protected gaugeInstrument(name: string): void {
-    const plain = (n: string): string => n.split(',')[0]!.trim().toLowerCase();
-    const own = this.shop.shop().instruments.find((i) => plain(i.name) === plain(name));
+    const own = instrumentCalled(name, this.shop.shop());
     if (own) this.instrumentId.set(own.id);
   }
 
@@ -274,13 +281,21 @@ export class ReadingLine {
   }
 
   protected clear(): void {
-    this.holding.set(false);
+    this.queue.settled();
+    this.empty();
+    this.focus();
+  }
+
+  private atItsSpot<T>(): WritableSignal<T | null> {
+    return linkedSignal<string, T | null>({ source: this.where, computation: () => null });
+  }
+
+  private empty(): void {
     this.text.set('');
     // A gauge types and enters within one frame: to the binding nothing changed then, and the number would stay in the line.
     const input = this.entry()?.nativeElement;
     if (input) input.value = '';
     this.forget();
-    this.focus();
   }
 
   protected forget(): void {
@@ -296,18 +311,6 @@ export class ReadingLine {
 
   protected pickInstrument(event: Event): void {
     this.instrumentId.set((event.target as HTMLSelectElement).value);
-  }
-
-  /** The one planned for the place, else what a machinist would reach for. */
-  private instrumentFor(target: LineTarget | null): string {
-    const { instruments } = this.shop.shop();
-    const repair = this.store.repair();
-    const reads = target && repair ? readsAt(repair, target).reads : 'outside';
-    const size = reads === 'indicator' ? null : (target?.expectedMm ?? null);
-    const planned = instruments.find((i) => i.id === target?.instrumentId);
-    if (planned && readsIt(planned, reads, size)) return planned.id;
-    const [suggested] = instrumentsFor(instruments, reads, size, this.store.sheet()?.job.unit ?? 'mm');
-    return (suggested ?? planned ?? instruments[0])?.id ?? '';
   }
 
   private say(text: string, bad: boolean): void {
@@ -348,9 +351,7 @@ export class ReadingLine {
   }
 
   private step(t: LineTarget, by: number): void {
-    const all = (this.store.repair()?.places ?? []).flatMap((f) => f.planned.map((spot) => ({ spanId: f.place.id, ...spot })));
-    const at = all.findIndex((s) => s.spanId === t.placeId && sameSpot(s, t.spot));
-    const to = all[at + by];
+    const to = besideSpot(this.store.repair()?.places ?? [], t, by);
     if (to) this.store.select(to);
   }
 }

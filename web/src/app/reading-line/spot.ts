@@ -181,3 +181,9 @@ export function lineTarget(repair: Repair, station: StationId, selection: Select
   if (station === 'prove') return proofTarget(repair, selection, unit);
   return foundTarget(repair, selection, unit);
 }
+
+/** The planned spot so many after the one of a target, or before it; undefined at the ends of the plan. */
+export function besideSpot(places: Repair['places'], t: LineTarget, by: number): (Spot & { readonly spanId: string }) | undefined {
+  const all = places.flatMap((f) => f.planned.map((spot) => ({ spanId: f.place.id, ...spot })));
+  return all[all.findIndex((s) => s.spanId === t.placeId && sameSpot(s, t.spot)) + by];
+}

@@ -156,8 +156,12 @@ export class PencilLine {
     return pencilPlace(parsed.value, sheet, this.shop.shop(), inHand);
   });
   protected readonly problem = computed(() => {
-    const read = this.read();
-    return this.tried() && !read.ok ? read.problems[0]!.message : '';
+    if (!this.tried()) return '';
+    const own = (id: string): boolean => this.store.sheet()!.places.some((p) => p.id === id);
+    const [read, held] = [this.read(), this.queue.inLine()];
+    const next = held && own(held.placeId) ? held : this.queue.first(own);
+    if (!read.ok) return read.problems[0]!.message;
+    return next ? `${next.text} of the line before stands in the line at the foot: settle that first.` : '';
   });
   /** How the line is understood, while it is typed. */
   protected readonly said = computed(() => {
@@ -227,7 +231,7 @@ export class PencilLine {
   protected async put(): Promise<void> {
     this.tried.set(true);
     const read = this.read();
-    if (!read.ok || this.busy()) return;
+    if (!read.ok || this.busy() || this.problem()) return;
     this.busy.set(true);
     try {
       if (!(await this.putDown(read.value))) return;
