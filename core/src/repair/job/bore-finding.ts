@@ -18,7 +18,7 @@ import { isDiameter } from '../../evidence/readings';
 import { plus, minus, ruled, sumOf, workedOut, type Figure } from '../../terms/working';
 import { chosenFit, type FitChoice } from './choices';
 import type { PlaceFinding } from './place-finding';
-import { isTrued, type FitFinding } from './fit-finding';
+import { clearanceWords, isTrued, type FitFinding } from './fit-finding';
 import { makerClearance } from './fit-desk';
 import type { JobSheet, Shop } from './records';
 import { runsHere, type RunsHere } from './runs-here';
@@ -120,7 +120,7 @@ function figuresFor(
       : ruled(`${id}.trued`, `${name} turned true`, target.shaftLargestMm, 'size chosen at Decide');
   const largest = choice.hole === 'true' ? trued() : shaft.largest!;
   const smallest = choice.hole === 'true' ? largest : shaft.smallest!;
-  const clearance = ruled(`${id}.clearance`, 'clearance', target.clearanceMm, target.words);
+  const clearance = ruled(`${id}.clearance`, clearanceWords(target.clearanceMm, 'clearance'), target.clearanceMm, target.words);
   const lower = sumOf(`${id}.bore-lower`, 'smallest the bore may be', [plus(largest), plus(clearance)], { note: 'at 20 °C' });
   const width = ruled(
     `${id}.bore-width`,

@@ -136,6 +136,9 @@ export const ownOption = (
     ? optionFor({ kind: 'own', clearanceMm: hole.shape.smallestMm - upperMm }, hole, setting, truedMm ?? upperMm, runs.kind)
     : null;
 
+/** What a clearance is called that may be below nothing. */
+export const clearanceWords = (mm: number, words: string): string => (mm < 0 ? 'clearance, below nothing: an interference' : words);
+
 function figuresFor(hole: PlaceFinding, target: PinTarget, choice: FitChoice, unit: LengthUnit): FitFigures {
   const id = hole.place.id;
   const name = inSentence(hole.place.name);
@@ -145,7 +148,7 @@ function figuresFor(hole: PlaceFinding, target: PinTarget, choice: FitChoice, un
       : ruled(`${id}.trued`, `${name} bored true`, target.holeSmallestMm, 'size chosen at Decide');
   const holeFigure = choice.hole === 'true' ? truedHole() : hole.smallest!;
   const largest = choice.hole === 'true' ? holeFigure : hole.largest!;
-  const clearance = ruled(`${id}.clearance`, 'running clearance', target.clearanceMm, target.words);
+  const clearance = ruled(`${id}.clearance`, clearanceWords(target.clearanceMm, 'running clearance'), target.clearanceMm, target.words);
   const upper = sumOf(`${id}.pin-upper`, 'largest the new part may be', [plus(holeFigure), minus(clearance)], { note: 'at 20 °C' });
   const width = ruled(
     `${id}.pin-width`,

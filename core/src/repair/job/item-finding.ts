@@ -4,6 +4,7 @@ import type { Lathe } from '../../making/setups';
 import type { BoreFinding } from './bore-finding';
 import { blockPlan, type BlockPlan } from './block-plan';
 import { chosenPlan } from './choices';
+import { inCutOrder } from './cut-order';
 import { cutFindings, type CutFinding } from './cut-finding';
 import type { FitFinding } from './fit-finding';
 import { movedLastAt, type JobItem } from './items';
@@ -108,7 +109,7 @@ function itemFinding(item: JobItem, index: number, given: ItemInputs, joined: re
     const trials = tried.filter((t) => t.piece === n);
     const proved = proofFindings(own, { ...of, trials: trials.filter((t) => counts(t.triedAt)) }, sheet, shop);
     return {
-      cuts: cutFindings(own, machine, of.live, proved, trials, sheet, shop),
+      cuts: inCutOrder(cutFindings(own, machine, of.live, proved, trials, sheet, shop), plan),
       sizes: sizeCuts(own, plan, of.live, proved, trials, sheet, shop),
       proofs: proved,
     };

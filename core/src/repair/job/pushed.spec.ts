@@ -39,7 +39,7 @@ const thinOf = (lengthMm: number, powerKw: number | null = null) =>
   planOf(lengthMm, powerKw).setUps[0]!.pushed.find((p) => p.segmentId === 'a')!;
 
 it('a stout shaft is hardly pushed, a slender one gets a belly, and it is said', () => {
-  expect(thinOf(40).words).toBe('');
+  expect(thinOf(16).words).toBe('');
   const slender = thinOf(220);
   expect(slender.words).toContain('with a belly');
   expect(slender.bend.value).toBeGreaterThan(thinOf(120).bend.value);
@@ -58,6 +58,6 @@ it('the bend is what the push of the last cut does to a beam as thick', () => {
 });
 
 it('a motor that is too weak for the roughing is told', () => {
-  expect(thinOf(40, 0.5).words).toContain('the motor has 0.5');
-  expect(thinOf(40, 15).words).toBe('');
+  expect(thinOf(16, 0.5).words).toContain('the motor has 0.5');
+  expect(thinOf(16, 15).words).toBe('');
 });

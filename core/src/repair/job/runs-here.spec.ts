@@ -55,6 +55,25 @@ it('a bearing of an inch series speaks for an inch machine, a metric one little 
   expect(witnesses(20.4, 44.6)).toEqual([]);
 });
 
+describe('what is pressed', () => {
+  const pair = (holeMm: number, pinMm: number, name = 'Hole') => {
+    const base = testSheet();
+    const places = base.places.map((p) => (p.id === 'barrel' ? { ...p, name } : p));
+    const at = (placeId: string, mm: number) => [0, 90].map((clockDeg) => testReading({ placeId, stationMm: 5, clockDeg, valueMm: mm }));
+    return fitOf(testSheet({ places, readings: [...at('barrel', holeMm), ...at('body', pinMm)] })).runs;
+  };
+  it('is known by a pin larger than its hole, worn or not: wear only takes off', () => {
+    expect(pair(18, 18.02)).toMatchObject({ kind: 'pressed-bush', chosen: false });
+    expect(pair(18, 18.003).kind).toBeNull();
+  });
+  it('is known by what the place is called, unless there is play in it', () => {
+    expect(pair(18, 18.001, 'Press hole')).toMatchObject({ kind: 'pressed-bush', why: expect.stringContaining('press hole') });
+    expect(pair(18, 17.99, 'Press hole').kind).toBeNull();
+    expect(pair(18, 17.9, 'Press hole').kind).toBe('running-grease');
+    expect(pair(18, 18.001, 'Compressor bore').kind).toBeNull();
+  });
+});
+
 describe('a bearing seat', () => {
   it.each(['grease', 'free-oil', 'close', 'iso:f7', 'inch:RC3', 'press-bush'])('is never sized by %s', (school) => {
     const f = fitOf(sized(30, [runs('bearing-inner'), fitted(school)]));

@@ -16,8 +16,10 @@ export interface RunsHere {
 const BEARING_WEAR_MM = 0.06;
 /** Play beyond this share of the size is the play of something that moves. */
 const MOVING_SHARE = 0.0015;
-/** Interference of unworn places beyond this is no accident of measuring, mm. */
+/** Interference beyond this is no accident of measuring, mm: wear only ever makes it less. */
 const PRESSED_MM = 0.004;
+/** A place that is called so was pressed. */
+const PRESSED = /\bpress(ed)?\b/i;
 
 const near = (mm: number, listed: number): boolean => Math.abs(mm - listed) <= BEARING_WEAR_MM;
 
@@ -44,8 +46,9 @@ function propose(place: Sized, places: readonly Sized[]): Omit<RunsHere, 'chosen
   const holeMm = hole?.place.side === 'inside' ? hole.shape?.smallestMm : undefined;
   const pinMm = pin?.place.side === 'outside' ? pin.shape?.largestMm : undefined;
   if (holeMm === undefined || pinMm === undefined) return { kind: null, why: 'only one side of the pair is measured' };
-  const unworn = hole!.place.land === 'unworn' && pin!.place.land === 'unworn';
-  if (unworn && pinMm - holeMm > PRESSED_MM) return { kind: 'pressed-bush', why: 'the unworn pin is larger than its hole' };
+  if (pinMm - holeMm > PRESSED_MM) return { kind: 'pressed-bush', why: 'the pin is larger than its hole' };
+  const called = [hole!, pin!].find((f) => PRESSED.test(f.place.name));
+  if (called && pinMm >= holeMm) return { kind: 'pressed-bush', why: `it is called ${inSentence(called.place.name)}, and has no play` };
   if (holeMm - pinMm > MOVING_SHARE * holeMm) return { kind: 'running-grease', why: 'both are worn by moving on each other' };
   return { kind: null, why: 'it neither shows wear of moving nor a press' };
 }

@@ -42,6 +42,11 @@ it.each([
       groups: [{ stationMm: 3 }, { stationMm: 12, texts: ['18.03', '18.02'] }],
     },
   ],
+  [
+    'peg / swivel end: 19.80 19.60, 15 long from 20, in swivel hole',
+    { lengthMm: 15, startMm: 20, mate: 'swivel hole', name: 'Swivel end' },
+  ],
+  ['bearing seat from 12, 40 long, in press hole: 18.02', { startMm: 12, lengthMm: 40, mate: 'press hole', name: 'Bearing seat' }],
   ['bearing seat from 12 in press hole: 18.02', { startMm: 12, mate: 'press hole', name: 'Bearing seat' }],
   ['seat: 0.748 in 0.749 in', { mate: null, groups: [{ stationMm: null, texts: ['0.748 in', '0.749 in'] }] }],
   ['seat: 0.748 in 0.749 in in housing', { mate: 'housing', groups: [{ stationMm: null, texts: ['0.748 in', '0.749 in'] }] }],

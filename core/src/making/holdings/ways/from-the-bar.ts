@@ -14,6 +14,19 @@ function secondHolding({ lathe }: Work, held: PlacedSurface | null, cuts: readon
   return lathe.holdings?.some((h) => h.kind === 'collet') && fits ? 'collet' : 'soft-jaws';
 }
 
+/** How much of the diameter falls from one surface to the next on the way from the free end to the chuck, mm: a tool comes at it from behind. */
+export function fallsMm(outside: readonly PlacedSurface[], free: 'near' | 'far'): number {
+  const inwards = free === 'near' ? outside : [...outside].reverse();
+  const [begins, ends] = free === 'near' ? (['leftMm', 'rightMm'] as const) : (['rightMm', 'leftMm'] as const);
+  return inwards.slice(1).reduce((sum, s, i) => sum + Math.max(inwards[i]![ends] - s[begins], 0), 0);
+}
+
+const ZERO_FACES = {
+  head: 'plain end, head towards the chuck',
+  near: 'zero end, far end towards the chuck',
+  far: 'far end, zero end towards the chuck',
+} as const;
+
 /** Everything that can be reached in one holding of the bar, which is cut off last; then the end that was cut off. */
 export const fromTheBar: HoldingWay = {
   name: 'All from the bar, cut off last',
@@ -22,20 +35,22 @@ export const fromTheBar: HoldingWay = {
   plan: (work) => {
     const { outside, cuts, barMm, lengthMm } = work;
     const headLast = outside.at(-1)?.kind === 'head' && outside.length > 1;
-    const free = headLast ? 'near' : 'far';
+    // The thicker end stays at the bar, so that shoulders face the tool.
+    const free = headLast || fallsMm(outside, 'near') < fallsMm(outside, 'far') - 1e-9 ? 'near' : 'far';
+    const chuck = free === 'near' ? 'far' : 'near';
     const lathe = cuts.filter((c) => c.by === 'lathe' && !c.offAxis);
     const first = lathe.filter((c) => c.from === free || c.from === 'either');
     const second = lathe.filter((c) => !first.includes(c));
-    const held = gripOn(work, first, headLast ? 'far' : 'near');
+    const held = gripOn(work, first, chuck);
     const holding = secondHolding(work, held, second);
     return good([
       turningSetUp(work, {
         ...{ title: 'Turn complete from the bar', holding: 'three-jaw', locates: { on: 'stock' }, free, cuts: first },
         ...{ overhangMm: lengthMm, heldMm: barMm, heldOn: '', facesFirst: true, toLength: false, partsOff: true },
-        zeroFace: headLast ? 'plain end, head towards the chuck' : 'far end, zero end towards the chuck',
+        zeroFace: ZERO_FACES[headLast ? 'head' : free],
       }),
       turningSetUp(work, {
-        ...{ title: 'Face the end that was cut off', holding, free: headLast ? 'far' : 'near', cuts: second },
+        ...{ title: 'Face the end that was cut off', holding, free: chuck, cuts: second },
         locates: held ? { on: 'surface', id: held.id } : { on: 'stock' },
         ...{ overhangMm: 0, heldMm: held?.diameterMm ?? barMm, heldOn: held ? `on ${held.name}` : '' },
         ...{ zeroFace: 'the end that was cut off', facesFirst: false, toLength: true, partsOff: false },
