@@ -1,4 +1,5 @@
-import { testInstrument, testShop, testSheet } from '../job/testing';
+import type { JobSheet } from '../job';
+import { testInstrument, testPlace, testShop, testSheet } from '../job/testing';
 import { parsePencil, pencilPlace, type PencilLine, type PencilPlace } from './index';
 
 const shop = {
@@ -75,4 +76,24 @@ it('reads a groove in its own order, at one spot', () => {
   const placed = put('tube / ring groove: 3.20 84.60', empty) as PencilPlace;
   expect(placed.readings.map((r) => r.spot.quantity)).toEqual(['width', 'groove-size']);
   expect(placed.place.clocksDeg).toEqual([0]);
+});
+
+describe('what a place runs in', () => {
+  const jaw = { ...testSheet().components[1]!, id: 'jaw', name: 'Jaw', axisOffsetMm: 0 };
+  const hole = testPlace('swivel', { name: 'Swivel hole', componentId: 'jaw', side: 'inside', startMm: 2, lengthMm: 15 });
+  const sheet = (more: Partial<JobSheet> = {}): JobSheet =>
+    testSheet({ components: [testSheet().components[0]!, jaw], places: [hole], readings: [], ...more });
+  const moved = (text: string, on = sheet()) => (put(text, on) as PencilPlace).moved;
+
+  it('comes to lie where they meet, once somebody says where that is', () => {
+    expect(moved('Hinge pin / swivel end from 20, 15 long, in swivel hole: 19.80')).toMatchObject({ id: 'jaw', axisOffsetMm: 18 });
+    expect(moved('Hinge pin / swivel end, 15 long, in swivel hole: 19.80')).toBeNull();
+    expect(moved('Hinge pin / swivel end from 20: 19.80')).toBeNull();
+  });
+  it('stays where somebody put it, or where something else of it runs', () => {
+    const put30 = sheet({ components: [testSheet().components[0]!, { ...jaw, axisOffsetMm: 30 }] });
+    expect(moved('Hinge pin / swivel end from 20, in swivel hole: 19.80', put30)).toBeNull();
+    const other = testPlace('other', { name: 'Other', componentId: 'pin', matesPlaceId: 'swivel' });
+    expect(moved('Hinge pin / swivel end from 20, in swivel hole: 19.80', sheet({ places: [hole, other] }))).toBeNull();
+  });
 });

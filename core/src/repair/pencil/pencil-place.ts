@@ -20,6 +20,8 @@ export interface PencilPlace {
   readonly there: PlaceRecord | null;
   readonly place: NewPlace;
   readonly readings: readonly { readonly spot: Spot; readonly text: string }[];
+  /** What it runs in, moved along the axis to where they meet; null where that is said already, or nobody said where. */
+  readonly moved: ComponentRecord | null;
 }
 
 const same = (p: string, q: string): boolean => p.trim().toLowerCase() === q.trim().toLowerCase();
@@ -53,6 +55,19 @@ function componentFor(line: PencilLine, sheet: JobSheet, inHandId: string | null
     verdict: role === 'worn' ? 'remake' : null,
     asFound: '',
   });
+}
+
+/**
+ * The component of a mate, so that the mate begins where the place begins that runs in it: only one that still lies at the start, with nothing else of
+ * it on record that runs with something.
+ */
+function movedToMeet(mate: PlaceRecord | null, startMm: number | null, sheet: JobSheet, axisOffsetMm: number): ComponentRecord | null {
+  const component = sheet.components.find((c) => c.id === mate?.componentId);
+  if (!mate || startMm === null || !component || component.axisOffsetMm !== 0) return null;
+  const own = sheet.places.filter((p) => p.componentId === component.id);
+  const placed = own.some((p) => p.matesPlaceId !== null || sheet.places.some((o) => o.matesPlaceId === p.id));
+  const meets = axisOffsetMm + startMm - mate.startMm;
+  return placed || meets === 0 ? null : { ...component, axisOffsetMm: meets };
 }
 
 /** Where it was read, and how long the place is taken to be where nobody said. */
@@ -133,5 +148,6 @@ export function pencilPlace(
           instrumentId: instrument?.id ?? '',
         },
     readings: readings.map((r) => ({ ...r, text: inUnit(r.text) })),
+    moved: there ? null : movedToMeet(mate, line.startMm, sheet, component.value.axisOffsetMm),
   });
 }

@@ -247,12 +247,17 @@ export class PencilLine {
     }
   }
 
-  private async putDown({ component, there, place: asked, readings }: PencilPlace): Promise<boolean> {
+  private async putDown({ component, there, place: asked, readings, moved }: PencilPlace): Promise<boolean> {
     const on = 'id' in component ? component : await this.store.addComponent(component, `${this.key()} component`);
     if (!on) return false;
     const input = { ...structuredClone(asked), componentId: on.id } as PlaceInput;
     const place = there ? await this.store.savePlace(there, input) : await this.store.addPlace(input, this.key());
     if (!place) return false;
+    const mate = moved && this.store.sheet()!.components.find((c) => c.id === moved.id);
+    if (mate) {
+      const { id: _, jobId: __, version: ___, ...was } = mate;
+      await this.store.saveComponent(mate, { ...was, axisOffsetMm: moved.axisOffsetMm });
+    }
     this.store.select({ spanId: place.id, stationMm: null, clockDeg: null });
     const { grid, quantities } = PLACE_KINDS[place.kind];
     // What a pencil sheet leaves out of a groove or a thread was not taken: it is not asked for, and can be read all the same.
