@@ -50,6 +50,7 @@ export function doubtInputFor(repair: Repair, shop: Shop, jobUnit: LengthUnit, a
   // Turning goes towards the axis, boring away from it: the size falls or grows with the dial either way.
   const into = cut?.segment.segment.side === 'inside' ? -1 : 1;
   const lathe = repair.at?.lathe;
+  const proved = at.purpose === 'proof' ? repair.proofs.find((p) => p.dimension.dimension.key === at.segmentId) : undefined;
   return {
     valueMm: at.valueMm,
     unit: at.unit,
@@ -66,6 +67,7 @@ export function doubtInputFor(repair: Repair, shop: Shop, jobUnit: LengthUnit, a
     expectedMm: last ? null : at.expectedMm,
     taken: own && reads !== 'indicator' ? weighables(own, at.spot.quantity, shop).filter((r) => r.id !== at.supersedesId) : [],
     scaleMm: scaleOf(repair, own),
+    limits: proved?.limits ?? null,
     cut: cut
       ? {
           side: cut.segment.segment.side,

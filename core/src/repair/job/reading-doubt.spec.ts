@@ -20,12 +20,33 @@ const at = (more: Partial<DoubtInput>): DoubtInput => ({
   expectedMm: null,
   taken: [],
   scaleMm: [],
+  limits: null,
   cut: null,
   ...more,
 });
 const offers = (more: Partial<DoubtInput>): string[] => (doubtOf(at(more))?.offers ?? []).map((o) => o.words);
 const other = (valueMm: number, stationMm: number, clockDeg: number) =>
   ({ id: `${stationMm} ${clockDeg}`, stationMm, clockDeg, valueMm, uMm: 0.002, points: 2, unit: 'mm', decimals: 3 }) as const;
+
+describe('what is proved', () => {
+  const limits = { lowerMm: 20.226, upperMm: 20.239 };
+  const mic = testInstrument('mic-25', { rangeLowMm: 0, rangeHighMm: 25 });
+  const about = (valueMm: number, more: Partial<DoubtInput> = {}) =>
+    doubtOf(at({ valueMm, limits, instrument: mic, expectedMm: 20.232, ...more }));
+  it('may be out of its limits, but not by the size of another place', () => {
+    expect(about(20.45)).toBeNull();
+    expect(about(19.95)).toBeNull();
+    expect(about(18.025)!.message).toBe('18.025 mm where 20.226 mm to 20.239 mm was to come out. Of another place, or misread?');
+  });
+  it('offers what a slip of the thimble or of the point would make right', () => {
+    expect(about(20.732)!.offers[0]).toMatchObject({ kind: 'take', valueMm: expect.closeTo(20.232, 9) });
+    expect(about(2.0232)!.offers[0]).toMatchObject({ kind: 'take', valueMm: expect.closeTo(20.232, 9) });
+  });
+  it('of wide limits is asked about later, and an indicator’s reading never', () => {
+    expect(about(18.9, { limits: { lowerMm: 19.9, upperMm: 20.5 } })).toBeNull();
+    expect(about(0.02, { reads: 'indicator', expectedMm: null })).toBeNull();
+  });
+});
 
 describe('what an instrument cannot show', () => {
   it('is asked about, with the instruments that can', () => {

@@ -46,6 +46,8 @@ export interface DoubtInput {
   readonly taken: readonly Weighable[];
   /** Other sizes of the same part, and what it was: the scale of a first reading. */
   readonly scaleMm: readonly number[];
+  /** Limits of what is proved; null for anything else. */
+  readonly limits: { readonly lowerMm: number; readonly upperMm: number } | null;
   /** At the lathe: size before this cut, and what the dial says that it is now; nulls before the first. */
   readonly cut: { readonly side: Side; readonly beforeMm: number | null; readonly dialMm: number | null } | null;
 }
@@ -60,6 +62,9 @@ const HEAT_SHARE = 0.0006;
 /** A first size within these times the other sizes of the part is nothing strange. */
 const SCALE_TIMES = 8;
 const MOST_INSTRUMENTS = 2;
+/** A finished size is out of its limits by no more than this, mm, or than so many times their width, or it is another size. */
+const PROVED_LEAST_MM = 0.3;
+const PROVED_WIDTHS = 3;
 
 /** As many decimals as show the number whole, at least those that were typed. */
 function wholeDecimals(mm: number, unit: LengthUnit, atLeast: number): number {
@@ -154,6 +159,21 @@ function doubtAmongOthers(i: DoubtInput): ReadingDoubt | null {
   };
 }
 
+/** What was cut to size is near its size: a number far from it belongs to another place, or was slipped. */
+function doubtProved(i: DoubtInput): ReadingDoubt | null {
+  if (!i.limits || i.reads === 'indicator') return null;
+  const { lowerMm, upperMm } = i.limits;
+  const room = Math.max(PROVED_LEAST_MM, PROVED_WIDTHS * (upperMm - lowerMm));
+  const near = (mm: number): boolean => mm >= lowerMm - room && mm <= upperMm + room;
+  if (near(i.valueMm)) return null;
+  const slip = [...fineSlips(i.valueMm, i.unit, i.decimals), ...coarseSlips(i.valueMm, i.unit)].find((s) => near(s.mm));
+  const show = (mm: number): string => formatWithUnit(mm, i.unit);
+  return {
+    message: `${show(i.valueMm)} where ${show(lowerMm)} to ${show(upperMm)} was to come out. Of another place, or misread?`,
+    offers: [...(slip ? [takeIt(slip, i.unit, i.decimals)] : []), { kind: 'keep', words: KEEP }],
+  };
+}
+
 function doubtCoarse(i: DoubtInput): ReadingDoubt | null {
   const coarse = doubtReading(i.valueMm, i.unit, i.expectedMm);
   if (!coarse) return null;
@@ -180,12 +200,12 @@ function doubtFirst(i: DoubtInput): ReadingDoubt | null {
 
 /**
  * Doubts a reading before it stands: by the instrument's range, by what the dial took off, by the repeats, directions and stations
- * beside it, by what is expected, by the size of the part. The finest expectation that there is asks first.
+ * beside it, by the limits of what is proved, by what is expected, by the size of the part. The finest expectation that there is asks first.
  *
  * @returns null when the reading may stand
  */
 export function doubtOf(i: DoubtInput): ReadingDoubt | null {
-  const doubt = doubtRange(i) ?? doubtCut(i) ?? doubtAmongOthers(i) ?? doubtCoarse(i) ?? doubtFirst(i);
+  const doubt = doubtRange(i) ?? doubtCut(i) ?? doubtProved(i) ?? doubtAmongOthers(i) ?? doubtCoarse(i) ?? doubtFirst(i);
   if (Math.abs(i.valueMm) <= MOST_LENGTH_MM) return doubt;
   // Longer than anything in a shop: it is not kept, only what else it may have been is offered.
   const told = formatWithUnit(i.valueMm, i.unit, i.decimals);

@@ -7,7 +7,7 @@ import { breathe, openSheet, press, show, type, words } from '../../testing/open
 import { TestBed } from '@angular/core/testing';
 import { ReadQueue, type SheetStore } from '../sheet-data';
 import { ReadingLine } from './reading-line';
-import { corrected, lineTarget } from './spot';
+import { afterReading, corrected, lineTarget } from './spot';
 
 const nothing = { spanId: null, stationMm: null, clockDeg: null, quantity: null };
 const half = testSheet().readings.filter((r) => r.placeId !== 'barrel' || r.stationMm < 20);
@@ -83,6 +83,22 @@ describe('where the line stands', () => {
     expect(at([...head, proof(0, 'body'), proof(90, 'body')])!.spot).toMatchObject({ clockDeg: 0, stationMm: expect.closeTo(25, 0) });
     expect(at([...head, ...end])!.spot).toMatchObject({ clockDeg: 0, stationMm: expect.closeTo(103, 0) });
     expect(at([...head, ...end, proof(0, 'body', 103), proof(90, 'body', 103)])).toBeNull();
+  });
+});
+
+describe('where it goes after a reading', () => {
+  const at = (readings: readonly ReturnType<typeof testReading>[]) => {
+    const repair = workOut(testSheet({ choices: planned, readings: [...testSheet().readings, ...readings] }), testShop);
+    return { repair, target: lineTarget(repair, 'prove', { ...nothing, spanId: 'head' }, 'mm')! };
+  };
+  const proof = (clockDeg: number) => testReading({ purpose: 'proof', segmentId: 'head', clockDeg, stationMm: 60, valueMm: 56 });
+
+  it('a proved dimension that is picked stays in the line until it is read all round, then the next one comes', () => {
+    const half = at([proof(0)]);
+    expect(afterReading(half.repair, half.target)).toBeNull();
+    const whole = at([proof(0), proof(90)]);
+    expect(afterReading(whole.repair, whole.target)).toMatchObject({ spanId: null });
+    expect(lineTarget(whole.repair, 'prove', nothing, 'mm')!.segmentId).toBe('body');
   });
 });
 

@@ -22,7 +22,6 @@ import {
   doubtOf,
   formatLength,
   formatWithUnit,
-  inState,
   INSTRUMENT_KINDS,
   otherUnit,
   MOST_MISTYPED_MM,
@@ -43,8 +42,8 @@ import { ImportDialog } from './import-dialog';
 import { instrumentCalled, lineInstrument } from './line-instrument';
 import { OutboxAlerts } from './outbox-alerts';
 import { WaitingReadings } from './waiting-readings';
-import { NOWHERE, nothingAsked, numberIn, PAUSE_MS } from './line-words';
-import { besideSpot, corrected, lineTarget, type LineTarget, type Standing } from './spot';
+import { nothingAsked, numberIn, PAUSE_MS } from './line-words';
+import { afterReading, besideSpot, corrected, lineTarget, type LineTarget, type Standing } from './spot';
 import { typedReading } from './typed-reading';
 
 /**
@@ -342,12 +341,9 @@ export class ReadingLine {
     this.focus();
   }
 
-  /** After a reading: the next planned spot of the place, then of the next place. */
   private onward(t: LineTarget): void {
-    if (t.purpose !== 'found') return;
-    const finding = this.store.repair()?.places.find((f) => f.place.id === t.placeId);
-    const next = (finding && inState(finding, t.afterActId))?.next ?? null;
-    this.store.select(next ? { spanId: t.placeId, afterActId: t.afterActId, ...next } : NOWHERE);
+    const next = afterReading(this.store.repair(), t);
+    if (next) this.store.select(next);
   }
 
   private step(t: LineTarget, by: number): void {

@@ -4,6 +4,7 @@ import {
   proofInHand,
   PLACE_KINDS,
   inHand,
+  inState,
   placeWithUnit,
   isDiameter,
   isReadAllRound,
@@ -20,6 +21,7 @@ import {
   type StationId,
 } from '@iron-patch/core';
 import type { Selection } from '../sheet-data';
+import { NOWHERE } from './line-words';
 
 /** A reading that stands at a spot. */
 export type Standing = Pick<ReadingRecord, 'id' | 'instrumentId'>;
@@ -186,4 +188,17 @@ export function lineTarget(repair: Repair, station: StationId, selection: Select
 export function besideSpot(places: Repair['places'], t: LineTarget, by: number): (Spot & { readonly spanId: string }) | undefined {
   const all = places.flatMap((f) => f.planned.map((spot) => ({ spanId: f.place.id, ...spot })));
   return all[all.findIndex((s) => s.spanId === t.placeId && sameSpot(s, t.spot)) + by];
+}
+
+/** Where the line goes once a reading is kept: the next planned spot of the place, then of the next; null where it stays. */
+export function afterReading(repair: Repair | null, t: LineTarget): Partial<Selection> | null {
+  if (t.purpose === 'cut') return null;
+  if (t.purpose === 'proof') {
+    // A dimension that is read all round lets the next come.
+    const proof = repair?.proofs.find((p) => p.dimension.dimension.key === t.segmentId);
+    return proof?.plan?.next ? null : NOWHERE;
+  }
+  const finding = repair?.places.find((f) => f.place.id === t.placeId);
+  const next = (finding && inState(finding, t.afterActId))?.next ?? null;
+  return next ? { spanId: t.placeId, afterActId: t.afterActId, ...next } : NOWHERE;
 }
