@@ -1,15 +1,5 @@
 import { wallTime } from '@iron-patch/contract';
-import {
-  countOf,
-  dayWords,
-  firstArticle,
-  formatLength,
-  inSentence,
-  spanWords,
-  type JobSheet,
-  type Repair,
-  type Shop,
-} from '@iron-patch/core';
+import { countOf, dayWords, firstArticle, formatLength, foretoldWords, type JobSheet, type Repair, type Shop } from '@iron-patch/core';
 import { Paper } from './paper';
 
 /** Every dimension of every piece: limits, what was read, with what and how often, who passed it; the play as it was drawn. */
@@ -30,10 +20,7 @@ export function firstArticlePaper(sheet: JobSheet, repair: Repair, shop: Shop, t
       a.rows.map((r) => [r.name, r.from, r.to, r.read, r.by, r.result]),
       [4, 2, 2, 3, 4, 4],
     );
-    for (const { mate, play } of a.plays)
-      paper.paragraph(
-        `Play in ${inSentence(mate.hole.place.name)}: ${spanWords(show(play.lowMm), show(play.highMm))} in 95 of 100 places, ${show(play.meanMm)} on the average.`,
-      );
+    for (const { mate, play } of a.plays) paper.paragraph(foretoldWords(mate.hole.place.name, play, show));
   }
   if (!articles.length) paper.paragraph('Nothing of this job is made to a drawing.');
   return paper.finish();

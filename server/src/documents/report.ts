@@ -7,7 +7,7 @@ import {
   LICENSED_HAZARDS,
   otherUnit,
   signedCaution,
-  spanWords,
+  playWords,
   type AssembledState,
   type JobSheet,
   provedOf,
@@ -19,7 +19,6 @@ import {
   type Repair,
   type Shop,
   type Verdict,
-  inSentence,
 } from '@iron-patch/core';
 import { wallTime } from '@iron-patch/contract';
 import { measuredRows } from './measured-rows';
@@ -84,8 +83,10 @@ export function report(
       paper.paragraph(`An indicator showed ${both(press.bend.totalMm)} in all before it was straightened, ${both(press.totalMm)} after.`);
   }
   const play = made.flatMap((m) => m.proof.play);
-  for (const p of play)
-    paper.paragraph(`Play in ${inSentence(p.mate.hole.place.name)}: ${spanWords(both(p.tight.value), both(p.loose.value))}.`);
+  for (const p of play) {
+    const { name, words } = playWords(p.mate.hole.place.name, p.tight.value, p.loose.value, both);
+    paper.paragraph(`${name}: ${words}.`);
+  }
   for (const { name, proof } of made)
     for (const t of proof.tried?.trials.slice(-1) ?? [])
       paper.quoted(`${name}, tried: ${[trialWords(t, unit), t.remark].filter(Boolean).join('; ')}.`);

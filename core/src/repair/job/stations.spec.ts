@@ -31,6 +31,8 @@ it('a hole waits for its shaft only where a shaft is on record', () => {
   const holesAlone = { ...base, places: barrel, choices: [] };
   expect(state(holesAlone, 'strip').state).toBe('done');
   expect(state({ ...holesAlone, places: [...barrel, testPlace('body', {})] }, 'strip').waitsFor).toContain('fits together with');
+  // Said at the shaft or at the hole, it is one pair.
+  expect(state({ ...holesAlone, places: [...barrel, testPlace('body', { matesPlaceId: barrel[0]!.id })] }, 'strip').state).toBe('done');
 });
 
 describe('where nothing new is made', () => {

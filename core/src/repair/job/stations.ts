@@ -50,6 +50,7 @@ function strip({ sheet, places, noReturn }: StandingInputs): Standing {
     (f) =>
       f.component.role === 'mate' &&
       f.place.matesPlaceId === null &&
+      !round.some((w) => w.place.matesPlaceId === f.place.id) &&
       round.some((w) => w.component.role === 'worn' && w.place.side !== f.place.side),
   );
   if (places.length === 0) return underWay('the places to measure');

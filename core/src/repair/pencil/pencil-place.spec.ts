@@ -20,7 +20,7 @@ const put = (text: string, sheet = testSheet(), inHand: string | null = null): P
 
 it('makes what a sheet begins with: the part, not known of what, and the place with its readings', () => {
   const placed = put('jaw / swivel hole: @3 20.32 20.41 20.49 20.40 @12 20.33 20.40 20.48 20.41', empty) as PencilPlace;
-  expect(placed.component).toMatchObject({ name: 'Jaw', role: 'mate', materialId: 'unknown' });
+  expect(placed.component).toMatchObject({ name: 'Jaw', role: 'mate', materialId: 'unknown', verdict: 'reuse' });
   expect(placed.place).toMatchObject({
     ...{ name: 'Swivel hole', kind: 'diameter', side: 'inside', startMm: 0, lengthMm: 15 },
     ...{ stationsMm: [3, 12], clocksDeg: [0, 45, 90, 135], instrumentId: 'tele' },

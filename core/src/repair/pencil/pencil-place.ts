@@ -52,7 +52,7 @@ function componentFor(line: PencilLine, sheet: JobSheet, inHandId: string | null
     role,
     materialId: 'unknown',
     axisOffsetMm: 0,
-    verdict: role === 'worn' ? 'remake' : null,
+    verdict: role === 'worn' ? 'remake' : 'reuse',
     asFound: '',
   });
 }

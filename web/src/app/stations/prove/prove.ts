@@ -12,7 +12,7 @@ import {
   signProblems,
   type Problem,
   writtenDimension,
-  inSentence,
+  playWords,
 } from '@iron-patch/core';
 import { routes } from '@iron-patch/contract';
 import { keptDraft, ShopStore } from '../../data';
@@ -120,7 +120,6 @@ const WORDS: Readonly<Record<Verdict, string>> = { fits: 'fits', close: 'close',
 })
 export class Prove {
   protected readonly store = inject(SheetStore);
-  protected readonly inSentence = inSentence;
   private readonly shop = inject(ShopStore);
   protected readonly paper = computed(() => routes.firstArticle(this.store.sheet()!.job.id));
   protected readonly words = WORDS;
@@ -134,6 +133,8 @@ export class Prove {
   protected readonly shownProofs = computed(() => (this.all() ? this.proofs() : this.proofs().filter((p) => !this.others().includes(p))));
   protected readonly open = computed(() => this.proofs().some((p) => p.measured && !p.signed));
   protected readonly close = computed(() => this.proofs().some((p) => p.verdict === 'close' && !p.signed));
+  protected readonly playName = ({ mate, tight, loose }: ProofFinding['play'][number]): string =>
+    playWords(mate.hole.place.name, tight.value, loose.value, (mm) => this.show(mm)).name;
   protected readonly plays = computed(() =>
     this.proofs().flatMap((p) => p.play.map((x) => ({ ...x, expected: p.measured === null, inputs: playInputs(p, x.mate) }))),
   );

@@ -12,14 +12,13 @@ import {
   good,
   LICENSED_HAZARDS,
   otherUnit,
-  spanWords,
+  playWords,
   STATION_NAMES,
   stillHeld,
   versionOfChoice,
   type Outcome,
   type Problem,
   type ReturnChoice,
-  inSentence,
 } from '@iron-patch/core';
 import { SAME_VALUE, ShopStore, ShopTimePipe } from '../../data';
 import { SheetStore } from '../../sheet-data';
@@ -115,9 +114,10 @@ const choiceFrom = ({ notPassed, ...same }: ReturnFields): ReturnChoice => ({ ..
               <td class="fig">{{ words(p, both) ?? 'not measured' }} <ip-state [state]="p.verdict" /></td>
             </tr>
             @for (x of p.play; track x.mate.hole.place.id) {
+              @let told = play(x.mate.hole.place.name, x.tight.value, x.loose.value, both);
               <tr>
-                <th scope="row">Play in {{ inSentence(x.mate.hole.place.name) }}</th>
-                <td class="fig">{{ span(both(x.tight.value), both(x.loose.value)) }}</td>
+                <th scope="row">{{ told.name }}</th>
+                <td class="fig">{{ told.words }}</td>
               </tr>
             }
           }
@@ -221,7 +221,6 @@ const choiceFrom = ({ notPassed, ...same }: ReturnFields): ReturnChoice => ({ ..
 export class Return {
   protected readonly store = inject(SheetStore);
   protected readonly proved = computed(() => provedOf(this.store.repair()!));
-  protected readonly inSentence = inSentence;
   private readonly shop = inject(ShopStore);
   protected readonly names = STATION_NAMES;
   protected readonly sheet = computed(() => this.store.sheet()!);
@@ -247,7 +246,7 @@ export class Return {
   });
   protected readonly otherHazards = computed(() => this.sheet().job.hazards.filter((h) => !LICENSED_HAZARDS.includes(h)));
 
-  protected readonly span = spanWords;
+  protected readonly play = playWords;
   protected readonly words = provedWords;
 
   protected both = (mm: number): string => {

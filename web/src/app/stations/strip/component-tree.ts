@@ -92,7 +92,7 @@ function branches(all: readonly ComponentRecord[], parentId: string | null = nul
               }
               <h2>{{ c.name }}</h2>
               <span class="quiet"
-                >{{ roles[c.role] }}, {{ material(c) }}{{ c.verdict ? ', ' + verdicts[c.verdict].toLowerCase() : '' }}</span
+                >{{ roles[c.role] }}, {{ material(c) }}, {{ c.verdict ? verdicts[c.verdict].toLowerCase() : 'no verdict yet' }}</span
               >
               <span class="push"></span>
               <button type="button" class="plain" [attr.aria-label]="'As found: ' + c.name" (click)="open('s' + c.id)">As found</button>
