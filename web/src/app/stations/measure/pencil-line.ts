@@ -34,6 +34,12 @@ import { ReadQueue, SheetStore } from '../../sheet-data';
 /** What any part may have. */
 const ANY_PART: UsualPart = { name: '', places: ['body', 'bore', 'land', 'seat', 'hole', 'overall length'] };
 
+/** How stations and sizes are said, in lengths of the job. */
+const HINTS = {
+  mm: '@3 before them says at which station; behind them 40 long from 20',
+  in: '@1/4 before them says at which station; behind them 1 1/2 long from 3/4',
+} as const;
+
 /** A place where its number is taken: one line of the pencil sheet makes it, says what it runs in, and holds what was read. */
 @Component({
   selector: 'ip-pencil-line',
@@ -167,7 +173,7 @@ export class PencilLine {
   protected readonly said = computed(() => {
     const read = this.read();
     if (!this.text().trim())
-      return 'Two readings stand at 0° and 90°, three at 60° each, four at 45°. @3 before them says at which station; 40 long, in press hole.';
+      return `Two readings stand at 0° and 90°, three at 60° each, four at 45°. ${HINTS[this.store.sheet()!.job.unit]}, in press hole.`;
     return read.ok ? words(read.value) : '';
   });
 
