@@ -67,6 +67,7 @@ export {
   type BlockHole,
   type Face,
   type Solid,
+  isBlockShape,
 } from './block';
 export { fieldProblem } from './field-problem';
 export { fittings, type Fitting } from './fitting';

@@ -66,6 +66,13 @@ describe('what is pressed', () => {
     expect(pair(18, 18.02)).toMatchObject({ kind: 'pressed-bush', chosen: false });
     expect(pair(18, 18.003).kind).toBeNull();
   });
+  it('is known by a part that is a bush, also one that has walked; a pin of a bush is none', () => {
+    const base = testSheet();
+    const of = (name: string) =>
+      fitOf({ ...base, components: base.components.map((c) => (c.id === 'pin' ? { ...c, name } : c)) }).runs.kind;
+    expect(of('Bronze bush')).toBe('pressed-bush');
+    expect(of('Bush pin')).toBe('running-grease');
+  });
   it('is known by what the place is called, unless there is play in it', () => {
     expect(pair(18, 18.001, 'Press hole')).toMatchObject({ kind: 'pressed-bush', why: expect.stringContaining('press hole') });
     expect(pair(18, 17.99, 'Press hole').kind).toBeNull();

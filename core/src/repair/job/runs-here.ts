@@ -20,6 +20,8 @@ const MOVING_SHARE = 0.0015;
 const PRESSED_MM = 0.004;
 /** A place that is called so was pressed. */
 const PRESSED = /\bpress(ed)?\b/i;
+/** What is called so sits pressed in its hole, however loose it has become. */
+const BUSH = /\b(bush|bushing|sleeve|liner)$/i;
 
 const near = (mm: number, listed: number): boolean => Math.abs(mm - listed) <= BEARING_WEAR_MM;
 
@@ -46,6 +48,7 @@ function propose(place: Sized, places: readonly Sized[]): Omit<RunsHere, 'chosen
   const holeMm = hole?.place.side === 'inside' ? hole.shape?.smallestMm : undefined;
   const pinMm = pin?.place.side === 'outside' ? pin.shape?.largestMm : undefined;
   if (holeMm === undefined || pinMm === undefined) return { kind: null, why: 'only one side of the pair is measured' };
+  if (BUSH.test(pin!.component.name)) return { kind: 'pressed-bush', why: `${inSentence(pin!.component.name)} sits pressed in its hole` };
   if (pinMm - holeMm > PRESSED_MM) return { kind: 'pressed-bush', why: 'the pin is larger than its hole' };
   const called = [hole!, pin!].find((f) => PRESSED.test(f.place.name));
   if (called && pinMm >= holeMm) return { kind: 'pressed-bush', why: `it is called ${inSentence(called.place.name)}, and has no play` };

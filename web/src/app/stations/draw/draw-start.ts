@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, output, si
 import {
   countOf,
   formatWithUnit,
+  isBlockShape,
   materialOf,
   newPart,
   originalSizeMm,
@@ -51,13 +52,7 @@ import { ProfileFile } from './profile-file';
       </div>
       <div class="row sizes">
         <ip-length label="Overall length" [mm]="length()" [unit]="store.unit()" [allowZero]="false" (mmChange)="length.set($event ?? 0)" />
-        <ip-length
-          [label]="kind() === 'block' ? 'Width and height, about' : 'Body diameter, about'"
-          [mm]="body()"
-          [unit]="store.unit()"
-          [allowZero]="false"
-          (mmChange)="bodyTyped.set($event)"
-        />
+        <ip-length [label]="acrossWords()" [mm]="body()" [unit]="store.unit()" [allowZero]="false" (mmChange)="bodyTyped.set($event)" />
         <button type="button" [class.next]="!read()" [disabled]="!(length() > 0 && body() > 0)" (click)="begin()">Draw it</button>
       </div>
       <p class="quiet">It starts with usual proportions; every size can be changed, and the body follows its fit.</p>
@@ -124,6 +119,11 @@ export class DrawStart {
   readonly drawn = output<Part>();
   protected readonly kinds = Object.entries(PART_KINDS) as [PartKind, string][];
   protected readonly kind = signal<PartKind>('headed-pin');
+  protected readonly acrossWords = computed(() => {
+    const kind = this.kind();
+    if (kind === 'block') return 'Width and height, about';
+    return isBlockShape(kind) ? 'Width, about' : 'Body diameter, about';
+  });
   protected readonly length = signal(100);
   protected readonly bodyTyped = signal<number | null>(null);
   protected readonly body = computed(() => {
