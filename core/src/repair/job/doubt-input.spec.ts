@@ -1,7 +1,7 @@
 import { choiceKey } from './choices';
 import { doubtInputFor, type AboutToKeep } from './doubt-input';
 import { workOut } from './repair';
-import { drawnPin, testChoice, testReading, testSheet, testShop } from './testing';
+import { drawnPin, testChoice, testPlace, testReading, testSheet, testShop } from './testing';
 
 const base: AboutToKeep = {
   ...{ purpose: 'found', placeId: 'body', segmentId: null, afterActId: null },
@@ -21,6 +21,14 @@ it('a place that was read is held against its own readings, but not against the 
 it('the scale is what else was read of the same component, never the mate', () => {
   expect(input().scaleMm).toEqual([39.975]);
   expect(input(testSheet(), { placeId: 'barrel' }).scaleMm).toEqual([]);
+});
+
+it('the pitch of a thread is on no scale of diameters', () => {
+  const base = testSheet();
+  const sheet = { ...base, places: [...base.places, testPlace('thread', { name: 'Thread', kind: 'thread' })] };
+  const spot = (quantity: 'major' | 'crests') => ({ placeId: 'thread', spot: { stationMm: 10, clockDeg: 0, quantity }, valueMm: 1.5 });
+  expect(input(sheet, spot('major')).scaleMm.length).toBeGreaterThan(0);
+  expect(input(sheet, spot('crests')).scaleMm).toEqual([]);
 });
 
 describe('a cut', () => {

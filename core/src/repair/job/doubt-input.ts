@@ -1,4 +1,4 @@
-import { PLACE_KINDS, INSTRUMENT_KINDS, QUANTITIES, type Spot } from '../../evidence/readings';
+import { INSTRUMENT_KINDS, QUANTITIES, type Spot } from '../../evidence/readings';
 import type { LengthUnit } from '../../terms/quantity';
 import { diameterForCrossDial } from '../../making/setups';
 import { instrumentOf } from './bias';
@@ -29,11 +29,9 @@ export interface AboutToKeep {
   readonly supersedesId: string | null;
 }
 
-/** Sizes of the part that a first reading belongs to: its other places, and what this one was. */
-function scaleOf(repair: Repair, own: PlaceFinding | undefined): number[] {
-  if (!own) return [];
-  const { quantity } = { quantity: PLACE_KINDS[own.place.kind].quantities[0] };
-  if (QUANTITIES[quantity].reads !== 'outside') return [];
+/** Sizes of the part that a first reading of a diameter belongs to: those of its other places. A pitch or a width is on no such scale. */
+function scaleOf(repair: Repair, own: PlaceFinding | undefined, { quantity }: Spot): number[] {
+  if (!own || QUANTITIES[quantity].reads !== 'outside') return [];
   // As it was found, a place that was bored or dressed since tells about how large it is.
   const others = repair.places.filter((f) => f !== own && f.component.id === own.component.id);
   return others.flatMap((f) => (f.shape ? [f.shape.meanMm] : []));
@@ -66,7 +64,7 @@ export function doubtInputFor(repair: Repair, shop: Shop, jobUnit: LengthUnit, a
     // A cut is held against the dial, which is finer.
     expectedMm: last ? null : at.expectedMm,
     taken: own && reads !== 'indicator' ? weighables(own, at.spot.quantity, shop).filter((r) => r.id !== at.supersedesId) : [],
-    scaleMm: scaleOf(repair, own),
+    scaleMm: scaleOf(repair, own, at.spot),
     limits: proved?.limits ?? null,
     cut: cut
       ? {

@@ -78,9 +78,18 @@ export const withoutPlace = (head: string): string => ` ${head}`.replace(LONG, '
 function textsOf(said: string): string[] {
   return said
     .split(';')
-    .flatMap((part) => part.trim().match(/\d+\s+\d+\/\d+(?:\s*(?:mm|in|"))?|[^\s]+(?:\s+(?:mm|in|thou|tenths?|")(?![a-z]))?/g) ?? [])
+    .flatMap((part) => part.trim().match(/\d+\s+\d+\/\d+(?:\s*(?:mm|in|"))?|[^\s]+(?:\s+(?:mm|in|thou|tenths?|tpi|")(?![a-z]))?/g) ?? [])
     .map((t) => t.replace(/,+$/, '').trim())
     .filter(Boolean);
+}
+
+/** A thread's pitch is a small share of its diameter: a second number beyond that is how many there are to the inch. */
+const PITCH_SHARE = 0.3;
+function threadTexts(texts: readonly string[], unit: LengthUnit): readonly string[] {
+  const [major, second] = texts.map((t) => parseLength(t, { unit }));
+  const bare = /^\d+([.,]\d+)?$/.test(texts[1] ?? '');
+  if (!bare || !major?.ok || !second?.ok || second.value.valueMm <= PITCH_SHARE * major.value.valueMm) return texts;
+  return [texts[0]!, `${texts[1]} tpi`, ...texts.slice(2)];
 }
 
 function groupsOf(said: string, kind: PlaceKind, unit: LengthUnit): Outcome<PencilGroup[]> {
@@ -90,7 +99,8 @@ function groupsOf(said: string, kind: PlaceKind, unit: LengthUnit): Outcome<Penc
     const at = /^@\s*(\d+\s+\d+\/\d+|[^\s]+)/.exec(part);
     const station = at && parseLength(at[1]!, { unit, allowZero: true });
     if (station && !station.ok) return { ok: false, problems: [{ ...station.problems[0]!, path: 'stations' }] };
-    const texts = textsOf(at ? part.slice(at[0].length) : part);
+    const told = textsOf(at ? part.slice(at[0].length) : part);
+    const texts = kind === 'thread' ? threadTexts(told, unit) : told;
     for (const text of texts) {
       const size = parseLength(text, { unit, allowZero: true, allowNegative: true });
       if (!size.ok) return { ok: false, problems: [{ ...size.problems[0]!, path: 'readings' }] };

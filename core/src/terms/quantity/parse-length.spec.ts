@@ -143,3 +143,16 @@ describe('parse and print', () => {
     );
   });
 });
+
+it.each([
+  ['22 tpi', 25.4 / 22],
+  ['11.5tpi', 25.4 / 11.5],
+  ['8 threads per inch', 3.175],
+] as const)('threads to the inch are a pitch: %s', (text, mm) => {
+  expect(parseLength(text, { unit: 'mm' })).toMatchObject({ ok: true, value: { valueMm: expect.closeTo(mm, 9), unit: 'in', text } });
+});
+
+it('no threads to the inch are no pitch', () => {
+  expect(parseLength('0 tpi', { unit: 'in' })).toMatchObject({ ok: false, problems: [{ code: 'zero' }] });
+  expect(parseLength('tpi', { unit: 'in' }).ok).toBe(false);
+});

@@ -176,8 +176,22 @@ function fromExpected(text: string, amount: Amount, o: ParseLengthOptions): Type
   return text.startsWith('-') || isDifference ? counted(text, amount, o.expectedMm, 1) : null;
 }
 
+/** Threads to the inch, as a pitch gauge is marked: the pitch of one. */
+const TO_THE_INCH = /^([\d.,]+)\s*(?:tpi|threads? (?:an|per) inch)$/i;
+const PITCH_DECIMALS = 5;
+
+function parseToTheInch(text: string, many: string): Outcome<TypedLength> {
+  const number = parseNumber(many);
+  if (!number.ok) return number;
+  return number.value.value === 0
+    ? bad('zero', 'No threads to the inch are no pitch.', '', 0)
+    : good({ text, valueMm: MM_PER_INCH / number.value.value, unit: 'in', decimals: PITCH_DECIMALS });
+}
+
 function parseAny(text: string, o: ParseLengthOptions): Outcome<TypedLength> {
   const plain = plainSigns(text);
+  const many = TO_THE_INCH.exec(plain)?.[1];
+  if (many) return parseToTheInch(plain, many);
   const overUnder = OVER_UNDER.exec(plain);
   if (overUnder) return parseOverUnder(overUnder, o);
   const sum = parseSum(plain, o);
@@ -189,7 +203,7 @@ function parseAny(text: string, o: ParseLengthOptions): Outcome<TypedLength> {
 
 /**
  * Reads a length as typed at the bench: `0.7491`, `.7491`, `19.027mm`, `3/4`, `1 3/16`, `6-13/32`, `1½`, `15 thou`, `12 micron`,
- * `1 1/2 + 2 thou`, `+3 thou over nominal`, `3 thou under`, `-0.02 over 40mm`, `40,25`, and `37,960` where what is expected settles it.
+ * `22 tpi`, `1 1/2 + 2 thou`, `+3 thou over nominal`, `3 thou under`, `-0.02 over 40mm`, `40,25`, and `37,960` where what is expected settles it.
  *
  * @returns millimetres with the text and unit as typed, or a reason with the character where it goes wrong
  * @example parseLength('1 3/16', { unit: 'mm' }) // 30.1625 mm, typed in inch
