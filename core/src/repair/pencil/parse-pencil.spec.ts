@@ -62,6 +62,7 @@ it.each([
   ['Seat DE: 1.1814', { name: 'Seat DE', groups: [{ stationMm: null, texts: ['1.1814'] }] }],
   ['body: 1 3/16; 1 3/16 15 thou', { groups: [{ stationMm: null, texts: ['1 3/16', '1 3/16', '15 thou'] }] }],
   ['rod', { name: 'Rod', groups: [] }],
+  ['seat 2', { name: 'Seat 2', groups: [] }],
   ['overall length: 7 3/32', { kind: 'length', groups: [{ stationMm: null, texts: ['7 3/32'] }] }],
 ])('%s', (text, what) => expect(line(text)).toMatchObject(what));
 
@@ -69,6 +70,9 @@ it.each([
   ['', 'no-name'],
   ['19.98', 'no-name'],
   [': 19.98', 'no-name'],
+  ['shaft / seal land 1.125', 'no-colon'],
+  ['seal land 1.125 1.124', 'no-colon'],
+  ['body 1 3/16', 'no-colon'],
   ['seat: 1: 2', 'colons'],
   ['seat: 1 2 3 4 5', 'how-many'],
   ['seat: @3', 'no-readings'],
@@ -104,4 +108,9 @@ it.each([
 it('a place said anew is read as it was said', () => {
   const parsed = parsePencil(`${withoutPlace('shaft / seat from 12, 40 long')} from 8, 30 long: 20.01`, 'mm');
   expect(parsed.ok && [parsed.value.startMm, parsed.value.lengthMm, parsed.value.name]).toEqual([8, 30, 'Seat']);
+});
+
+it('says where the colon belongs', () => {
+  const told = parsePencil('shaft / seal land 1.125 1.124', 'in');
+  expect(told.ok ? '' : told.problems[0]!.message).toBe('Write a colon before what was read: seal land: 1.125 1.124');
 });

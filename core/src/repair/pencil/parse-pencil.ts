@@ -71,6 +71,9 @@ function takeOut(head: string, pattern: RegExp, unit: LengthUnit): Outcome<{ rea
   return parsed.ok ? good({ head: head.replace(found[0], ' ').trim(), mm: parsed.value.valueMm }) : parsed;
 }
 
+/** Numbers at the end of a head are readings without their colon; `seat 2` is a name. */
+const READ = /(?:\s+(?:\d*[.,]\d+|\d+\s+\d+\/\d+)(?:\s*(?:mm|in|"))?)+$/;
+
 /** The head of a line without where its place begins and how long it is, so that both can be said anew. */
 export const withoutPlace = (head: string): string => ` ${head}`.replace(LONG, '').replace(FROM, '').trim();
 
@@ -141,6 +144,8 @@ export function parsePencil(raw: string, unit: LengthUnit): Outcome<PencilLine> 
   const mated = MATE.exec(from.value.head);
   const name = (mated ? from.value.head.slice(0, mated.index) : from.value.head).replace(/[,\s]+$/, '').trim();
   if (component === '') return bad('no-component', 'Name the component before the stroke, or leave the stroke out.', 'component');
+  if (rest[0] === undefined && READ.test(name))
+    return bad('no-colon', `Write a colon before what was read: ${name.replace(READ, (read) => `: ${read.trim()}`)}`, 'name');
   if (!/\p{L}/u.test(name)) return bad('no-name', 'Begin with the name of the place, such as: bearing seat: 19.98 19.97', 'name');
   const words = name.toLowerCase();
   const kind = KIND_WORDS.find(([pattern]) => pattern.test(words))?.[1] ?? 'diameter';
