@@ -4,6 +4,7 @@ import { inSentence } from '../../terms/words';
 import { axisStartMm, meanOf, originalSizeMm, type JobItem, type JobSheet, type PlaceFinding } from '../job';
 import { cutsOf } from './cuts';
 import { endToEnd, type ReadStretch } from './stretches';
+import { withSeats } from './seats';
 import { boresOf, drawnId, outsideOf, readStretch, type Evidence } from './surfaces';
 
 /** A drawing out of the readings, with what they did not tell. */
@@ -78,13 +79,14 @@ export function partFromEvidence(
   const holes = boresOf(side('inside'), of('inside'), partLengthMm(body), evidence, unit);
   const bored = { ...body, bores: holes.bores };
   const cuts = cutsOf(own, bored, zeroMm, sheet);
-  const drawn = onlyWhatGoes({ ...bored, features: cuts.flatMap((c) => (c.feature ? [c.feature] : [])) });
+  const seated = withSeats(bored, evidence.seats, unit);
+  const drawn = onlyWhatGoes({ ...seated.part, features: cuts.flatMap((c) => (c.feature ? [c.feature] : [])) });
   // A fit gives the size of what runs on something that stays; what wore and fits nothing is a guess until somebody says what it was.
   const placed = [...bored.outside, ...bored.bores.flatMap((b) => b.surfaces)];
   const worn = own.flatMap((f) => {
     const s = placed.find((o) => o.id === drawnId(f.place.id));
     const told = f.place.kind === 'thread' || f.place.land === 'unworn' || originalSizeMm(f) !== null;
-    return s && !s.fitsPlaceIds.length && !told
+    return s && !s.fitsPlaceIds.length && !told && !seated.part.limits[s.id]
       ? [`What ${inSentence(f.place.name)} was is not known: drawn as found, worn as it is.`]
       : [];
   });
@@ -94,6 +96,7 @@ export function partFromEvidence(
     doubts: [
       ...out.doubts,
       ...holes.doubts,
+      ...seated.doubts,
       ...cuts.flatMap((c) => (c.doubt ? [c.doubt] : [])),
       ...drawn.doubts,
       ...worn,

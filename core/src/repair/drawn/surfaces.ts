@@ -1,7 +1,7 @@
 import { isDiameter } from '../../evidence/readings';
 import { surface, unreadId, type Bore, type Surface } from '../../making/part';
 import type { LengthUnit } from '../../terms/quantity';
-import type { BoreFinding, FitFinding, PlaceFinding } from '../job';
+import type { BoreFinding, FitFinding, PlaceFinding, SeatFinding } from '../job';
 import { axisStartMm, meanOf, originalSizeMm } from '../job';
 import { endToEnd, type ReadStretch, type Stretch } from './stretches';
 
@@ -62,6 +62,8 @@ export interface Evidence {
   readonly places: readonly PlaceFinding[];
   readonly fits: readonly FitFinding[];
   readonly bores: readonly BoreFinding[];
+  /** Seats of bearings that are not here to be measured. */
+  readonly seats: readonly SeatFinding[];
 }
 
 /** A surface from a stretch; `times` tells two of one place apart. */

@@ -16,6 +16,7 @@ it('reads a line of a pencil sheet', () => {
     lengthMm: null,
     mate: null,
     unworn: false,
+    suspicions: [],
     groups: [
       { stationMm: 3, texts: ['20.32', '20.41', '20.49', '20.40'] },
       { stationMm: 12, texts: ['20.33', '20.40', '20.48', '20.41'] },
@@ -50,6 +51,9 @@ it.each([
   ['bearing seat from 12 in press hole: 18.02', { startMm: 12, mate: 'press hole', name: 'Bearing seat' }],
   ['seat: 0.748 in 0.749 in', { mate: null, groups: [{ stationMm: null, texts: ['0.748 in', '0.749 in'] }] }],
   ['seat: 0.748 in 0.749 in in housing', { mate: 'housing', groups: [{ stationMm: null, texts: ['0.748 in', '0.749 in'] }] }],
+  ['bearing seat left: 0.9845', { suspicions: ['bearing'], unworn: false }],
+  ['shaft / seal land: 1.125', { suspicions: ['seal-groove'], unworn: false }],
+  ['bearing length: 20', { kind: 'length', suspicions: [] }],
   ['land 12 long: 40.00', { unworn: true, lengthMm: 12 }],
   ['ring groove: 0.046 0.812', { kind: 'groove', side: 'outside', groups: [{ stationMm: null, texts: ['0.046', '0.812'] }] }],
   ['thread, left end: 9.47 10.58', { kind: 'thread', name: 'Thread, left end' }],

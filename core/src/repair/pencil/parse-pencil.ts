@@ -1,7 +1,7 @@
 import { capital } from '../../terms/words';
 import { bad, good, type Outcome } from '../../terms/outcome';
 import { parseLength, type LengthUnit } from '../../terms/quantity';
-import { PLACE_KINDS, FOUR_CLOCKS, type PlaceKind, type Side } from '../../evidence/readings';
+import { FOUR_CLOCKS, isDiameter, PLACE_KINDS, type PlaceKind, type Side, type Suspicion } from '../../evidence/readings';
 
 /** What was read at one station of a place, as it was typed, in the order of the clock or of what is read there. */
 export interface PencilGroup {
@@ -22,6 +22,8 @@ export interface PencilLine {
   /** Name of the place that it runs in or on. */
   readonly mate: string | null;
   readonly unworn: boolean;
+  /** What its name says of what wears there. */
+  readonly suspicions: readonly Suspicion[];
   readonly groups: readonly PencilGroup[];
 }
 
@@ -39,6 +41,11 @@ const KIND_WORDS: readonly (readonly [RegExp, PlaceKind])[] = [
 ];
 const INSIDE = /\b(hole|bore|inside|housing|eye|socket|barrel|cylinder|bush(ing)? bore)\b/;
 const UNWORN = /\b(land|unworn|never ran)\b/;
+/** A place that is called so carries a bearing, or a lip runs on it: no unworn land then. */
+const SUSPECTED: readonly (readonly [RegExp, Suspicion])[] = [
+  [/\bbearing\b/, 'bearing'],
+  [/\b(seal|lip)\b/, 'seal-groove'],
+];
 
 /** Directions round the clock that so many readings of a section are taken in. */
 const CLOCKS: Readonly<Record<number, readonly number[]>> = {
@@ -151,6 +158,7 @@ export function parsePencil(raw: string, unit: LengthUnit): Outcome<PencilLine> 
   const kind = KIND_WORDS.find(([pattern]) => pattern.test(words))?.[1] ?? 'diameter';
   const groups = groupsOf(said, kind, unit);
   if (!groups.ok) return groups;
+  const suspicions = isDiameter(kind) ? SUSPECTED.flatMap(([pattern, what]) => (pattern.test(words) ? [what] : [])) : [];
   return good({
     component,
     name: capital(name),
@@ -159,7 +167,8 @@ export function parsePencil(raw: string, unit: LengthUnit): Outcome<PencilLine> 
     startMm: from.value.mm,
     lengthMm: long.value.mm,
     mate: mated ? mated[1]!.trim() : null,
-    unworn: UNWORN.test(words),
+    unworn: UNWORN.test(words) && !suspicions.length,
+    suspicions,
     groups: groups.value,
   });
 }

@@ -136,7 +136,7 @@ export function pencilPlace(
       : {
           name: line.name,
           kind: line.kind,
-          suspicions: [],
+          suspicions: [...line.suspicions],
           detail: { ...NO_DETAIL, supportsMm: [], lengthAssumed: assumed && grid },
           side: line.side,
           startMm: span.startMm,
