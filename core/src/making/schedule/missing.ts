@@ -2,10 +2,12 @@ import { toUnit, type LengthUnit } from '../../terms/quantity';
 import { hangingFor, TOOL_WORDS, type CribTool } from '../tooling';
 import type { Schedule, ToolNeed } from './schedule';
 
+const LIST = new Intl.ListFormat('en', { style: 'long', type: 'conjunction' });
+
 /** A tool that a plan asks for and the crib has not. */
 export interface MissingTool {
-  /** Of the feature that it is for. */
-  readonly id: string;
+  /** Of the features that it is for. */
+  readonly ids: readonly string[];
   readonly words: string;
 }
 
@@ -23,10 +25,14 @@ function needWords(need: ToolNeed, unit: LengthUnit): string {
   return 'sizeMm' in need ? `${name}, ${plain(need.sizeMm, unit)}` : `${name} no wider than ${plain(need.atMostMm, unit)}`;
 }
 
-/** What has to be bought, ground or borrowed first. A crib where no tool of a kind is listed tells nothing of that kind: then none of it is missed. */
-export const missingTools = (schedules: readonly Schedule[], crib: readonly CribTool[], unit: LengthUnit): MissingTool[] =>
-  schedules.flatMap((s) =>
-    s.tools
-      .filter((need) => crib.some((t) => t.kind === need.kind) && !hangs(need, crib))
-      .map((need) => ({ id: s.id, words: `${needWords(need, unit)}, for ${s.title}` })),
-  );
+/** What has to be bought, ground or borrowed first, each once with all that it is for. A crib where no tool of a kind is listed tells nothing of that kind: then none of it is missed. */
+export function missingTools(schedules: readonly Schedule[], crib: readonly CribTool[], unit: LengthUnit): MissingTool[] {
+  const wanted = new Map<string, Schedule[]>();
+  for (const s of schedules)
+    for (const need of s.tools) {
+      if (!crib.some((t) => t.kind === need.kind) || hangs(need, crib)) continue;
+      const words = needWords(need, unit);
+      wanted.set(words, [...(wanted.get(words) ?? []), s]);
+    }
+  return [...wanted].map(([words, of]) => ({ ids: of.map((s) => s.id), words: `${words}, for ${LIST.format(of.map((s) => s.title))}` }));
+}

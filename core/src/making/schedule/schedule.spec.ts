@@ -223,7 +223,11 @@ describe('tools that are missed', () => {
     tools.map((t, i) => ({ ...{ id: `${i}`, kind: 'end-mill', sizeMm: null, thread: '', note: '', pieces: 1, version: 1 }, ...t }));
   const seat = withOne('keyseat', { cutter: 'end-mill', widthMm: 10, depthMm: 5, lengthMm: 30 }, 32);
   it('are those that the crib lists others of, but not that one', () => {
-    expect(missingTools([seat], crib({ sizeMm: 6 }), 'mm')).toEqual([{ id: 'f', words: 'End mill, 10 mm, for It' }]);
+    expect(missingTools([seat], crib({ sizeMm: 6 }), 'mm')).toEqual([{ ids: ['f'], words: 'End mill, 10 mm, for It' }]);
+    const other = { ...seat, id: 'g', title: 'That' };
+    expect(missingTools([seat, other], crib({ sizeMm: 6 }), 'mm')).toEqual([
+      { ids: ['f', 'g'], words: 'End mill, 10 mm, for It and That' },
+    ]);
     expect(missingTools([seat], crib({ sizeMm: 6 }, { sizeMm: 10 }), 'mm')).toEqual([]);
     expect(missingTools([seat], crib({ kind: 'reamer', sizeMm: 12 }), 'mm')).toEqual([]);
   });

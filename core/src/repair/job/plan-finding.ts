@@ -281,7 +281,7 @@ export function planFinding(
     ways,
     noWays: no,
     missing: missingTools(schedules, shop.tools, sheet.job.unit).flatMap((m) => {
-      const setUp = held.setUps.find((s) => s.cuts.includes(m.id))?.number;
+      const setUp = held.setUps.find((s) => m.ids.some((id) => s.cuts.includes(id)))?.number;
       return setUp === undefined ? [] : [{ words: m.words, setUp }];
     }),
     runOuts: held.asked.map((asked) => ({ asked, most: mostFigure(asked, sheet.job.unit) })),

@@ -53,6 +53,7 @@ it.each([
   ['seat: 0.748 in 0.749 in in housing', { mate: 'housing', groups: [{ stationMm: null, texts: ['0.748 in', '0.749 in'] }] }],
   ['bearing seat left: 0.9845', { suspicions: ['bearing'], unworn: false }],
   ['shaft / seal land: 1.125', { suspicions: ['seal-groove'], unworn: false }],
+  ['housing / bearing bore: 47.01', { side: 'inside', suspicions: [] }],
   ['bearing length: 20', { kind: 'length', suspicions: [] }],
   ['land 12 long: 40.00', { unworn: true, lengthMm: 12 }],
   ['ring groove: 0.046 0.812', { kind: 'groove', side: 'outside', groups: [{ stationMm: null, texts: ['0.046', '0.812'] }] }],

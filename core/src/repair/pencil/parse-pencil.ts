@@ -158,12 +158,15 @@ export function parsePencil(raw: string, unit: LengthUnit): Outcome<PencilLine> 
   const kind = KIND_WORDS.find(([pattern]) => pattern.test(words))?.[1] ?? 'diameter';
   const groups = groupsOf(said, kind, unit);
   if (!groups.ok) return groups;
-  const suspicions = isDiameter(kind) ? SUSPECTED.flatMap(([pattern, what]) => (pattern.test(words) ? [what] : [])) : [];
+  const side = kind !== 'cross-hole' && INSIDE.test(words) ? 'inside' : 'outside';
+  // Which ring of a bearing sits in a hole its name does not tell.
+  const suspicions =
+    isDiameter(kind) && side === 'outside' ? SUSPECTED.flatMap(([pattern, what]) => (pattern.test(words) ? [what] : [])) : [];
   return good({
     component,
     name: capital(name),
     kind,
-    side: kind === 'cross-hole' ? 'outside' : INSIDE.test(words) ? 'inside' : 'outside',
+    side,
     startMm: from.value.mm,
     lengthMm: long.value.mm,
     mate: mated ? mated[1]!.trim() : null,
