@@ -1,6 +1,7 @@
 import { cutInHand, proofInHand, sizeInHand } from './in-hand';
 
-const cut = (id: string, state: string) => ({ segment: { segment: { id } }, advice: { state } }) as never;
+const cut = (id: string, state: string, read = 0) =>
+  ({ segment: { segment: { id } }, advice: { state }, readings: Array.from({ length: read }) }) as never;
 const proof = (key: string, more: { gauged?: boolean; mustProve?: boolean; next?: boolean } = {}) =>
   ({
     gauged: more.gauged ?? false,
@@ -16,6 +17,9 @@ it('at Cut it is the diameter picked, else the first that is not in its limits, 
   expect(cutInHand({ cuts }, 'gone')).toBe(cuts[1]);
   expect(cutInHand({ cuts: [cuts[0]!] }, null)).toBe(cuts[0]);
   expect(cutInHand({ cuts: [] }, null)).toBeNull();
+  // What is begun is gone on with, whatever stands before it.
+  const begun = [cut('a', 'in', 3), cut('b', 'on'), cut('c', 'on', 2)];
+  expect(cutInHand({ cuts: begun }, null)).toBe(begun[2]);
 });
 
 it('what is no diameter is in hand only where it was picked', () => {

@@ -3,9 +3,14 @@ import type { ProofFinding } from './proof-finding';
 import type { Repair } from './repair';
 import type { SizeCut } from './size-cut';
 
-/** The diameter that is cut now: the one picked, else the first that is not in its limits, else the first; null where nothing is turned. */
-export const cutInHand = ({ cuts }: Pick<Repair, 'cuts'>, spanId: string | null): CutFinding | null =>
-  cuts.find((c) => c.segment.segment.id === spanId) ?? cuts.find((c) => c.advice.state !== 'in') ?? cuts[0] ?? null;
+/**
+ * The diameter that is cut now: the one picked, else one that is begun and not in its limits, else the first that is not, else the first; null where
+ * nothing is turned.
+ */
+export function cutInHand({ cuts }: Pick<Repair, 'cuts'>, spanId: string | null): CutFinding | null {
+  const left = cuts.filter((c) => c.advice.state !== 'in');
+  return cuts.find((c) => c.segment.segment.id === spanId) ?? left.find((c) => c.readings.length > 0) ?? left[0] ?? cuts[0] ?? null;
+}
 
 /** What is cut now and is no diameter of a surface; null unless it was picked. */
 export const sizeInHand = ({ sizes }: Pick<Repair, 'sizes'>, spanId: string | null): SizeCut | null =>
