@@ -25,7 +25,10 @@ function needWords(need: ToolNeed, unit: LengthUnit): string {
   return 'sizeMm' in need ? `${name}, ${plain(need.sizeMm, unit)}` : `${name} no wider than ${plain(need.atMostMm, unit)}`;
 }
 
-/** What has to be bought, ground or borrowed first, each once with all that it is for. A crib where no tool of a kind is listed tells nothing of that kind: then none of it is missed. */
+/**
+ * What has to be bought, ground or borrowed first, each once with all that it is for. A crib where no tool of a kind is listed tells nothing of that
+ * kind: then none of it is missed.
+ */
 export function missingTools(schedules: readonly Schedule[], crib: readonly CribTool[], unit: LengthUnit): MissingTool[] {
   const wanted = new Map<string, Schedule[]>();
   for (const s of schedules)

@@ -3,7 +3,7 @@ import { dialDecimals, type Dial } from '@iron-patch/core';
 import { scaleLinear } from 'd3-scale';
 
 const WIDTH = 548;
-const LEFT = 14;
+const LEFT = 24;
 /** Lines shown to each side of where the tool goes. */
 const LINES_AROUND = 22;
 
