@@ -6,6 +6,9 @@ it.each([
   [3.997, 'mm', 40, 39.97],
   [1.575, 'mm', 40, 40.005],
   [29.97, 'mm', 40, 39.97],
+  [0.491 * 25.4, 'in', 0.749 * 25.4, 0.7491 * 25.4],
+  [0.16, 'mm', 40.1, 40.16],
+  [2.5, 'mm', 42.3, 42.5],
   [687.8 * 25.4, 'in', 0.688 * 25.4, 0.6878 * 25.4],
 ] as const)('%d mm in a job of %s where %d is expected: %s is offered', (mm, unit, expected, offered) => {
   const doubt = doubtReading(mm, unit, expected);

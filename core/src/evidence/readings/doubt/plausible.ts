@@ -17,13 +17,23 @@ const within = (valueMm: number, expectedMm: number): boolean =>
   valueMm < 2 * expectedMm &&
   valueMm > expectedMm / 2;
 
-/** The first digit of a size, read or typed one too low or too high: a ten or a unit of the scale beside the right one. */
+/**
+ * The first digit of a size: one too low or too high, a ten or a unit of the scale beside the right one, or left out, `0.491` for 0.7491 and `0.16`
+ * for 40.16.
+ */
 function firstDigit(valueMm: number, unit: LengthUnit, expectedMm: number): Slip[] {
-  const step = 10 ** Math.floor(Math.log10(toUnit(expectedMm, unit)) + 1e-9);
-  return [step, -step].map((s) => ({ mm: valueMm + fromUnit(s, unit), why: 'the first digit is one off' }));
+  const [value, expected] = [toUnit(valueMm, unit), toUnit(expectedMm, unit)];
+  const step = 10 ** Math.floor(Math.log10(expected) + 1e-9);
+  const first = Math.floor(expected / step + 1e-9) * step;
+  // Behind the point those that follow move up into its place; before it they stand where they stood.
+  const leftOut = step < 1 ? first + value / 10 : first + (value % step);
+  return [
+    ...[step, -step].map((s) => ({ mm: fromUnit(value + s, unit), why: 'the first digit is one off' })),
+    ...(value < step * (step < 1 ? 10 : 1) ? [{ mm: fromUnit(leftOut, unit), why: 'the first digit is left out' }] : []),
+  ];
 }
 
-/** The point, the unit, thou for inch, or a first digit one off: what would bring a number near what is expected. */
+/** The point, the unit, thou for inch, or a first digit that is one off or left out: what would bring a number near what is expected. */
 const slips = (valueMm: number, unit: LengthUnit, expectedMm: number): Slip[] => [
   ...coarseSlips(valueMm, unit),
   ...firstDigit(valueMm, unit, expectedMm),
