@@ -62,13 +62,17 @@ const COUNTS = '1, 2, 3, 4, 6 or 8';
 
 /** The unit, not the word before a mate: `from 4 in press hole` lies in the hole. */
 const UNIT_WORD = String.raw`(?:mm|"|in(?!\s+(?!(?:long|wide|from|starts|in|on|fits|runs)\b)[a-z]))`;
-const LENGTH_WORD = String.raw`(\d(?:[\d.,/]*\d)?(?:\s*-?\s*\d+\/\d+)?\s*${UNIT_WORD}?)`;
+const NUMBER_WORD = String.raw`\d(?:[\d.,/]*\d)?(?:\s*-?\s*\d+\/\d+)?`;
+const LENGTH_WORD = String.raw`(${NUMBER_WORD}\s*${UNIT_WORD}?)`;
+const MEETS = '(?:in|on|fits|runs in|runs on)';
 const LONG = new RegExp(String.raw`[,\s]+${LENGTH_WORD}\s*(?:long|wide)\b`, 'i');
 const FROM = new RegExp(String.raw`[,\s]+(?:from|starts at)\s+${LENGTH_WORD}`, 'i');
-const MATE = /\s+(?:in|on|fits|runs in|runs on)\s+(?:the\s+)?(.+)$/i;
+const MATE = new RegExp(String.raw`\s+${MEETS}\s+(?:the\s+)?(.+)$`, 'i');
 /** What is said of a place behind its readings: words, which no reading begins with but for its unit. */
-const BEHIND =
-  /[,;]?\s+(?=(?:in|on|fits|runs in|runs on)\s+(?!in\b)[a-z]|from\s+\d|starts at\s+\d|\d(?:[\d.,/]*\d)?(?:\s*-?\s*\d+\/\d+)?\s*(?:mm|in|")?\s*(?:long|wide)\b)/i;
+const BEHIND = new RegExp(
+  String.raw`[,;]?\s+(?=${MEETS}\s+(?!in\b)[a-z]|(?:from|starts at)\s+\d|${NUMBER_WORD}\s*(?:mm|in|")?\s*(?:long|wide)\b)`,
+  'i',
+);
 
 /** A size said in the head of a line, taken out of it. */
 function takeOut(head: string, pattern: RegExp, unit: LengthUnit): Outcome<{ readonly head: string; readonly mm: number | null }> {

@@ -26,7 +26,7 @@ function firstDigit(valueMm: number, unit: LengthUnit, expectedMm: number): Slip
   const step = 10 ** Math.floor(Math.log10(expected) + 1e-9);
   const first = Math.floor(expected / step + 1e-9) * step;
   // Behind the point those that follow move up into its place; before it they stand where they stood.
-  const leftOut = step < 1 ? first + value / 10 : first + (value % step);
+  const leftOut = step < 1 ? first + value / 10 : first + value;
   return [
     ...[step, -step].map((s) => ({ mm: fromUnit(value + s, unit), why: 'the first digit is one off' })),
     ...(value < step * (step < 1 ? 10 : 1) ? [{ mm: fromUnit(leftOut, unit), why: 'the first digit is left out' }] : []),

@@ -278,11 +278,12 @@ export class PencilLine {
 }
 
 /** `Inside diameter of Jaw (new), 15 long: 4 readings at 3`. */
-function words({ component, there, place, readings }: PencilPlace): string {
+function words({ component, there, place, readings, moved }: PencilPlace): string {
   const on = 'id' in component ? component.name : `${component.name}, a new component`;
   const what = there
     ? `more of ${place.name}`
     : `${place.name}, ${place.side === 'inside' ? 'inside' : 'outside'}: ${PLACE_KINDS[place.kind].name.toLowerCase()}`;
   const many = readings.length === 0 ? 'nothing read yet' : countOf(readings.length, 'reading');
-  return `On ${on}: ${what}; ${many}.`;
+  const meets = moved ? ` ${moved.name} comes to lie where they meet.` : '';
+  return `On ${on}: ${what}; ${many}.${meets}`;
 }
