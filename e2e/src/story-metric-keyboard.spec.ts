@@ -16,16 +16,23 @@ afterAll(async () => {
 
 const MOST_TABS = 160;
 
-/** Tabs on until the focus is on something of that name, as one who cannot use a mouse does. */
+/** In the page: whether what an element is called begins with that. */
+const CALLED = `const called = (e, name) =>
+  [e.getAttribute('aria-label'), ...[...(e.labels ?? [])].map((l) => l.textContent), ['BUTTON', 'A', 'SUMMARY'].includes(e.tagName) ? e.textContent : null]
+    .filter(Boolean)
+    .some((n) => n.replace(/\\s+/g, ' ').trim().startsWith(name));`;
+
+/** Tabs on until the focus is on something of that name, as one who cannot use a mouse does once it is in sight. */
 async function tabTo(name: string): Promise<void> {
   const { page } = ines;
+  await page.until(`“${name}” to be there`, async () =>
+    page.run<boolean>(
+      `${CALLED} return [...document.querySelectorAll('button, a, summary, input, select, textarea, [tabindex]')].some((e) => called(e, arguments[0]));`,
+      name,
+    ),
+  );
   for (let i = 0; i < MOST_TABS; i++) {
-    const here = await page.run<string[]>(
-      `const e = document.activeElement;
-       const names = [e.getAttribute('aria-label'), ...[...(e.labels ?? [])].map((l) => l.textContent), ['BUTTON', 'A', 'SUMMARY'].includes(e.tagName) ? e.textContent : null];
-       return names.filter(Boolean).map((n) => n.replace(/\\s+/g, ' ').trim());`,
-    );
-    if (here.some((n) => n.startsWith(name))) return;
+    if (await page.run<boolean>(`${CALLED} return called(document.activeElement, arguments[0]);`, name)) return;
     await page.keys(Key.TAB);
   }
   throw new Error(`The keyboard never comes to “${name}”. The page says:\n${(await page.text()).slice(0, 1200)}`);

@@ -1,6 +1,7 @@
 import { By, error, Key, type WebDriver, type WebElement } from 'selenium-webdriver';
 
-const PATIENCE_MS = 10_000;
+/** A screen's own code may come late where two browsers share a busy machine. */
+const PATIENCE_MS = 30_000;
 const POLL_MS = 40;
 
 /** What a person does with the page: look for words, click, type. Everything waits for what it needs. */
