@@ -15,7 +15,7 @@ const SIZES = [
 function checkCut(block: Block, c: BlockCut, i: number): Problem[] {
   const kind = cutKindOf(c.kind);
   const at = (field: string, message: string): Problem => ({ path: `block.cuts.${i}.${field}`, code: 'feature', message });
-  if (!(c.on in FACE_NAMES)) return [at('on', `${c.name || kind.name}: choose a face.`)];
+  if (!Object.hasOwn(FACE_NAMES, c.on)) return [at('on', `${c.name || kind.name}: choose a face.`)];
   const told = Object.entries(cutFieldsOf(c.kind)).flatMap(([field, spec]) => {
     const message = fieldProblem(spec, (c as unknown as Readonly<Record<string, unknown>>)[field]);
     return message ? [at(field, message)] : [];

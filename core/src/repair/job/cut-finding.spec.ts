@@ -1,0 +1,49 @@
+import { choiceKey } from './choices';
+import { cutFindings } from './cut-finding';
+import type { ReadingRecord } from './records';
+import { workOut } from './repair';
+import { drawnPin, testChoice, testReading, testSheet, testShop } from './testing';
+
+const LIMITS = { lowerDev: -0.02, upperDev: 0, text: '+0 -0.02' };
+const pin = { ...drawnPin(), outside: drawnPin().outside.map((s) => ({ ...s, fitsPlaceIds: [] })), limits: { body: LIMITS } };
+const sheet = testSheet({ choices: [testChoice(choiceKey.part, pin)] });
+const { part } = workOut(sheet, testShop).items[0]!;
+const machine = { lathe: testShop.lathes[0]!, tool: 'carbide' as const };
+const cut = (valueMm: number, dial: number, more: Partial<ReadingRecord> = {}): ReadingRecord =>
+  testReading({ purpose: 'cut', segmentId: 'body', stationMm: 60, valueMm, dial, instrumentId: 'mic', ...more });
+const bodyOf = (live: readonly ReadingRecord[]) =>
+  cutFindings(part, machine, live, [], [], sheet, testShop).find((c) => c.segment.segment.id === 'body')!;
+
+it('nothing is cut where nothing is drawn, or on no machine', () => {
+  expect(cutFindings(null, machine, [], [], [], sheet, testShop)).toEqual([]);
+  expect(cutFindings(part, null, [], [], [], sheet, testShop)).toEqual([]);
+});
+
+it('before the first reading it knows no rest', () => {
+  const body = bodyOf([]);
+  expect(body).toMatchObject({ left: null, cuts: [], partTempC: 20 });
+});
+
+it('what is left is the last size less the middle of the limits, 39.99', () => {
+  const body = bodyOf([cut(42, 0), cut(41.2, 0.0157)]);
+  expect(body.left!.value).toBeCloseTo(41.2 - 39.99, 9);
+  expect(body.cuts.map((c) => c.measuredMm)).toEqual([expect.closeTo(42, 6), expect.closeTo(41.2, 6)]);
+});
+
+it('warm from the cut it reads large: steel of 41 at 45 °C by 0.0118, which is taken off', () => {
+  const body = bodyOf([cut(41, 0, { partTempC: 45 })]);
+  expect(41 - body.cuts[0]!.measuredMm).toBeCloseTo(41 * 11.5e-6 * 25, 3);
+  expect(body.partTempC).toBe(45);
+});
+
+it('readings of another surface, and proofs, are no cuts of it', () => {
+  expect(bodyOf([cut(42, 0, { segmentId: 'head' }), cut(42, 0, { purpose: 'proof' })]).cuts).toEqual([]);
+});
+
+it('a dust that hurts is told while it is cut, and no file or emery advised', () => {
+  const burning = { ...sheet, job: { ...sheet.job, hazards: ['magnesium' as const] } };
+  const [first] = cutFindings(part, machine, [cut(40.01, 0)], [], [], burning, testShop);
+  const body = cutFindings(part, machine, [cut(40.004, 0)], [], [], burning, testShop).find((c) => c.segment.segment.id === 'body')!;
+  expect(first!.cautions.some((c) => c.dust)).toBe(true);
+  expect(body.advice.abrasive).toBe(false);
+});
