@@ -88,10 +88,10 @@ describe('what it takes away, against points counted in the solid', () => {
   it('one that runs out at an end takes its corners too', () => {
     const closed = removed(seat({ cutter: 'end-mill', atMm: 72, lengthMm: 28, widthMm: 8, depthMm: 4 }));
     const open = removed(seat({ cutter: 'end-mill', atMm: 72, lengthMm: 28, widthMm: 8, depthMm: 4, open: 'right' }));
-    const corners = (gone: number): number => gone / 4;
-    // Two corners of 4 x 4 less a quarter circle each, some 3.8 deep.
-    expect(corners(open - closed)).toBeGreaterThan(0.8 * 0.5 * 16 * (1 - Math.PI / 4) * 2);
-    expect(open - closed).toBeLessThan(2 * 16 * (1 - Math.PI / 4) * 4);
+    // Two corners of 4 x 4 less a quarter circle each; the seat is 3.34 deep at its walls and 4 in the middle.
+    const corners = 2 * 16 * (1 - Math.PI / 4);
+    expect(open - closed).toBeGreaterThan(3.34 * corners);
+    expect(open - closed).toBeLessThan(4 * corners);
   });
 });
 
