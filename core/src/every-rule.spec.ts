@@ -1,8 +1,13 @@
-import { readdirSync, readFileSync } from 'node:fs';
-import { dirname, join } from 'node:path';
+interface Files {
+  readonly readdirSync: (folder: string, how: { recursive: true; encoding: 'utf8' }) => string[];
+  readonly readFileSync: (file: string, encoding: 'utf8') => string;
+}
+const { readdirSync, readFileSync } = jest.requireActual<Files>('node:fs');
 
-const files = readdirSync(__dirname, { recursive: true, encoding: 'utf8' }).filter((f) => f.endsWith('.ts'));
-const textOf = (file: string): string => readFileSync(join(__dirname, file), 'utf8');
+const dirname = (file: string): string => file.slice(0, Math.max(file.lastIndexOf('/'), 0));
+const here = dirname(expect.getState().testPath!);
+const files = readdirSync(here, { recursive: true, encoding: 'utf8' }).filter((f) => f.endsWith('.ts'));
+const textOf = (file: string): string => readFileSync(`${here}/${file}`, 'utf8');
 /** What the specs of each folder say, in one. */
 const specs = new Map<string, string>();
 for (const file of files) if (file.endsWith('.spec.ts')) specs.set(dirname(file), (specs.get(dirname(file)) ?? '') + textOf(file));
