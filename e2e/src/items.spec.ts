@@ -236,10 +236,18 @@ it('a jaw block: drawn, its bore limited, released without a lathe, read and tri
   await page.click('Plan');
   await page.sees('Square the block');
   await page.sees('Hole 2: Tap M8, started in the same setting');
+  await page.sees('Holes, from two edges');
+  const row = await page.run<string>(
+    'return document.querySelector("ip-block-steps tbody tr:nth-child(2)").innerText.replace(/\\s+/g, " ")',
+  );
+  expect(row).toMatch(/^B Hole 2 top .*7\.000 .*from the left .*10\.000 .*from the front .*% of thread/);
+  expect(await seriousProblems(page)).toEqual([]);
   await page.click('Release for cutting');
   await page.sees('Released');
   await page.click('Cut');
   await page.until('the line at the bore', async () => (await line.where()).startsWith('Hole, before the first cut'));
+  // What is only drilled is made by the same steps, at the machine too.
+  await page.sees('Holes, from two edges');
 
   await page.click('Prove');
   await page.until('the line at the bore', async () => (await line.where()).startsWith('Hole, finished and cold, at '));

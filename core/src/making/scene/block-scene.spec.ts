@@ -78,7 +78,16 @@ it('the sheet has its sizes, its notes, room for all of it, and hidden lines on 
   const words = { title: 'Jaw', length: '60', width: '40', height: '30', notes: ['first-angle projection'] };
   const scene = blockSheet(block(cut('h', 'hole', 'top', {})), words);
   const texts = scene.primitives.flatMap((p) => (p.kind === 'text' ? [p.text] : []));
-  expect(texts).toEqual(['A', '60', '40', '30', 'first-angle projection']);
+  expect(texts).toEqual(['from the front', 'A', 'from above', 'from the left', '60', '40', '30', 'first-angle projection']);
+  // Each name lies under its own view, clear of the next.
+  const named = scene.primitives.flatMap((p) =>
+    p.kind === 'text' && p.text.startsWith('from ') ? [[p.text, p.x, p.y + p.heightMm < 0]] : [],
+  );
+  expect(named).toEqual([
+    ['from the front', 30, true],
+    ['from above', 30, true],
+    ['from the left', 60 + GAP + 20, true],
+  ]);
   const room = boundsOf(scene.primitives);
   expect(room.fromX >= scene.fromX && room.toX <= scene.toX && room.fromY >= scene.fromY && room.toY <= scene.toY).toBe(true);
   expect(sceneDxf(scene)).toContain('HIDDEN');

@@ -8,9 +8,12 @@ const gapOf = (b: Block): number => Math.min(Math.max(GAP.share * Math.max(b.len
 const MARGIN_MM = 30;
 const TEXT_MM = 3.5;
 const ROW_MM = 5;
+/** A view's name stands so far under it, mm, in the room between two views. */
+const underMm = (b: Block): number => Math.max(5, 0.38 * gapOf(b));
 
 /** A view in first-angle projection: which face is looked at, and where its axes lie on the sheet. */
 interface View {
+  readonly words: string;
   readonly face: Face;
   /** Axis that is looked along, and the two of the sheet. */
   readonly into: BlockAxis;
@@ -23,9 +26,9 @@ interface View {
 }
 
 const viewsOf = (b: Block): View[] => [
-  { face: 'front', into: 'y', across: 'x', up: 'z', mirrored: false, atX: 0, atY: 0 },
-  { face: 'top', into: 'z', across: 'x', up: 'y', mirrored: false, atX: 0, atY: -gapOf(b) - b.widthMm },
-  { face: 'left', into: 'x', across: 'y', up: 'z', mirrored: true, atX: b.lengthMm + gapOf(b), atY: 0 },
+  { words: 'from the front', face: 'front', into: 'y', across: 'x', up: 'z', mirrored: false, atX: 0, atY: 0 },
+  { words: 'from above', face: 'top', into: 'z', across: 'x', up: 'y', mirrored: false, atX: 0, atY: -gapOf(b) - b.widthMm },
+  { words: 'from the left', face: 'left', into: 'x', across: 'y', up: 'z', mirrored: true, atX: b.lengthMm + gapOf(b), atY: 0 },
 ];
 
 /** The two axes of a solid's section, in its own order. */
@@ -72,12 +75,12 @@ function solidLines(s: Solid, block: Block, view: View): Primitive[] {
 }
 
 /** Letters of the holes, as in the hole table: A, B, … Z, AA. */
-function holeLetters(block: Block): ReadonlyMap<string, string> {
+export function holeLetters(block: Block): ReadonlyMap<string, string> {
   const letter = (i: number): string => (i >= 26 ? letter(Math.floor(i / 26) - 1) : '') + String.fromCharCode(65 + (i % 26));
   return new Map(block.cuts.filter((c) => c.kind === 'hole').map((c, i) => [c.id, letter(i)]));
 }
 
-/** The block's lines in three views, seen edges full and hidden ones dashed, holes with their letters. */
+/** The block's lines in three views, seen edges full and hidden ones dashed, holes with their letters, each view with its name. */
 export function blockLines(block: Block): Primitive[] {
   const letters = holeLetters(block);
   const solids = solidsOf(block);
@@ -102,7 +105,11 @@ export function blockLines(block: Block): Primitive[] {
           : [];
       return [...all.flatMap((s) => solidLines(s, block, view)), ...named];
     });
-    return [{ kind: 'path', points: box, closed: true, style: 'edge' }, ...marks];
+    return [
+      { kind: 'path', points: box, closed: true, style: 'edge' },
+      ...marks,
+      { kind: 'text', x: view.atX + w / 2, y: view.atY - underMm(block), text: view.words, anchor: 'middle', heightMm: TEXT_MM },
+    ];
   });
 }
 
@@ -122,7 +129,7 @@ export function blockSheet(block: Block, words: BlockWords): Scene {
     ...{ kind: 'text', x, y, text: t, anchor, heightMm: TEXT_MM },
   });
   const gap = gapOf(block);
-  const foot = -gap - widthMm;
+  const foot = -gap - widthMm - underMm(block) + 5;
   const sizes = [
     text(lengthMm / 2, heightMm + 5, words.length),
     text(lengthMm + gap + widthMm / 2, heightMm + 5, words.width),

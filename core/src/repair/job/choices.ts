@@ -5,7 +5,7 @@ import type { TouchedEdge } from '../../making/setups';
 import type { AxialStack } from '../../making/drawing';
 import type { KnownLoad } from '../../making/strength';
 import type { Spot } from '../../evidence/readings';
-import type { JobSheet } from './records';
+import type { ChoiceRecord, JobSheet } from './records';
 import type { PairKind } from './runs-here.data';
 import type { SeenChoice, SettleChoice, SkipChoice, StripChoice } from './strip-records';
 
@@ -168,6 +168,8 @@ export const loggedChoices = <T extends { readonly removed: boolean }>(
     return value && !value.removed ? [{ ...value, id: c.key.slice(head.length), personId: c.personId }] : [];
   });
 
+/** It stands on the screen only so far: nothing is stored of it before it has a time. */
+export const isUnsaved = ({ at }: Pick<ChoiceRecord, 'at'>): boolean => at === '';
 /** The version of a choice that stands; 0 where none was made. */
 export const versionOfChoice = (sheet: JobSheet, key: string): number => sheet.choices.find((c) => c.key === key)?.version ?? 0;
 

@@ -34,6 +34,7 @@ export { expectedAt } from './expected';
 export type { DimensionFinding, LimitsFrom, PartFinding, SegmentFinding } from './part-finding';
 export { STEP_ACT_IDS, STEP_ACTS, stepActOf, type StepAct, type StepActRow } from './step-acts.data';
 export type { BlockPlan } from './block-plan';
+export type { HoleRow } from './hole-table';
 export { askedHere, type AskedHere } from './asked-here';
 export { drawingSheet, itemSheet, unitBehind, writtenDimension, writtenValue } from './drawing-sheet';
 export { rungFigure, usualPlan, type PlanFinding, type PlannedRunOut, type PlannedSetUp } from './plan-finding';

@@ -87,7 +87,7 @@ function itemFinding(item: JobItem, index: number, given: ItemInputs, joined: re
   const { live, sheet, shop } = given;
   const part = partOf(item, given, joined);
   const plan = planFinding(part, sheet, shop, item);
-  const ofBlock = blockPlan(part);
+  const ofBlock = blockPlan(part, shop.drillSets);
   const chosen = chosenPlan(sheet, item.planKey);
   const lathe = plan?.lathe ?? shop.lathes.find((l) => l.id === chosen?.latheId) ?? shop.lathes[0] ?? null;
   const machine = lathe && { lathe, tool: (plan?.plan ?? chosen)?.tool ?? 'carbide' };

@@ -2,7 +2,7 @@ import { formatWithUnit } from '../../terms/quantity';
 import type { StationStanding } from '../../terms/stations';
 import { inSentence } from '../../terms/words';
 import type { BoreFinding } from './bore-finding';
-import { chosenPlan } from './choices';
+import { chosenPlan, isUnsaved } from './choices';
 import type { CutFinding } from './cut-finding';
 import type { FitFinding } from './fit-finding';
 import { goodPieces, isCutToSize, type ItemFinding, type PieceFinding } from './item-finding';
@@ -57,7 +57,7 @@ export function together(named: readonly (readonly [name: string, standing: Stan
 
 const named = (item: ItemFinding): string => inSentence(item.item.name);
 
-function draw(item: ItemFinding, { fits }: Given): Standing {
+function draw(item: ItemFinding, { sheet, fits }: Given): Standing {
   const { part } = item;
   const { kind, steps } = item.item;
   if (kind === 'buy') return notNeeded;
@@ -73,7 +73,9 @@ function draw(item: ItemFinding, { fits }: Given): Standing {
   )
     return underWay('which surface fits the mate');
   const [bare] = part.unlimited;
-  return bare ? underWay(`limits for the ${bare.dimension.label}`) : done;
+  if (bare) return underWay(`limits for the ${bare.dimension.label}`);
+  const drawing = sheet.choices.find((c) => c.key === item.item.partKey);
+  return drawing && isUnsaved(drawing) ? underWay('the drawing to be saved') : done;
 }
 
 function plan(item: ItemFinding, { sheet }: Given): Standing {

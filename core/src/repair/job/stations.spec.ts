@@ -1,5 +1,6 @@
+import { choiceKey } from './choices';
 import type { JobSheet } from './records';
-import { testChoice, testPlace, testReading, testSheet, testShop } from './testing';
+import { drawnPin, testChoice, testPlace, testReading, testSheet, testShop } from './testing';
 import { workOut } from './repair';
 
 /** A station waits for what this job needs, and for nothing else. */
@@ -66,3 +67,13 @@ function fullyRead(sheet: JobSheet) {
     f.stationsMm.flatMap((stationMm) => f.clocksDeg.map((clockDeg) => testReading({ placeId: f.id, stationMm, clockDeg, valueMm: 39.95 }))),
   );
 }
+
+it('a drawing is not done while it stands on the screen only', () => {
+  const drawn = testChoice(choiceKey.part, drawnPin());
+  const made = testSheet({ choices: [drawn] });
+  expect(state(made, 'draw').state).toBe('done');
+  expect(state({ ...made, choices: [{ ...drawn, at: '' }] }, 'draw')).toMatchObject({
+    state: 'under-way',
+    waitsFor: 'the drawing to be saved',
+  });
+});

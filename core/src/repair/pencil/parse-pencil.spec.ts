@@ -62,6 +62,12 @@ it.each([
   ['stud / thread: 0.312 22', { kind: 'thread', groups: [{ stationMm: null, texts: ['0.312', '22 tpi'] }] }],
   ['thread, right end: 9.47 24 tpi', { kind: 'thread', groups: [{ stationMm: null, texts: ['9.47', '24 tpi'] }] }],
   ['thread, right end: 9.97 1.5', { kind: 'thread', groups: [{ stationMm: null, texts: ['9.97', '1.5'] }] }],
+  ['jaw / screw hole A: 8.52 1.5', { kind: 'thread', side: 'inside', groups: [{ texts: ['8.52', '1.5'] }] }],
+  ['jaw / screw hole C: 7.95 16', { kind: 'thread', groups: [{ texts: ['7.95', '16 tpi'] }] }],
+  ['jaw / hole C: 7.95 16 tpi', { kind: 'thread', side: 'inside' }],
+  ['jaw / tapped hole: 8.52', { kind: 'thread', side: 'inside' }],
+  ['cap / bolt hole: 10.52 10.61', { kind: 'diameter', side: 'inside', groups: [{ texts: ['10.52', '10.61'] }] }],
+  ['engine / stud, plain part: 12.01', { kind: 'diameter' }],
   ['flats 5/8: 0.625', { kind: 'flats' }],
   ['keyseat: 0.1875 0.11', { kind: 'keyseat' }],
   ['Seat DE: 1.1814', { name: 'Seat DE', groups: [{ stationMm: null, texts: ['1.1814'] }] }],
@@ -85,6 +91,11 @@ it.each([
   ['ring groove: 1 2 3', 'how-many'],
   ['seat: 18.o2 18.02', 'unknown-unit'],
   ['seat: 18..02 18.02', 'not-a-number'],
+  ['rod / thread: M10', 'thread-name'],
+  ['rod / thread: 3/8-24', 'thread-name'],
+  ['jaw / screw hole: M10', 'thread-name'],
+  ['jaw / hole: 3/8-16', 'thread-name'],
+  ['rod / seat: M999', 'not-a-number'],
 ])('asks about %s: %s', (text, code) => expect(line(text)).toBe(code));
 
 it('never throws, and loses no reading', () => {

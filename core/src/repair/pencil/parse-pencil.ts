@@ -1,3 +1,4 @@
+import { findThread } from '../../book/threads';
 import { capital } from '../../terms/words';
 import { bad, good, type Outcome } from '../../terms/outcome';
 import { parseLength, type LengthUnit } from '../../terms/quantity';
@@ -29,7 +30,7 @@ export interface PencilLine {
 
 /** Words of a name that tell what is measured there; the first that fits counts. */
 const KIND_WORDS: readonly (readonly [RegExp, PlaceKind])[] = [
-  [/\bthread(ed|s)?\b/, 'thread'],
+  [/\b(thread(ed|s)?|tapped)\b/, 'thread'],
   [/\b(ring )?groove\b/, 'groove'],
   [/\b(keyseat|keyway)\b/, 'keyseat'],
   [/\bkey\b/, 'key'],
@@ -97,6 +98,19 @@ function textsOf(said: string): string[] {
     .filter(Boolean);
 }
 
+/** What has a thread where a pitch, or how many go to the inch, stands behind its diameter. */
+const SCREWED = /\b(screw|bolt|stud|nut)s?\b/;
+/** `M10`, `3/8-16`: it may be looked up. */
+const THREAD_NAME = /^M\s?\d|\d-\d/i;
+/** Two readings of one diameter never lie so far apart: the second is of something else. */
+const NO_DIAMETER = 1.5;
+function saysThread(words: string, texts: readonly string[], unit: LengthUnit): boolean {
+  if (texts.some((t) => /tpi$/i.test(t) || (THREAD_NAME.test(t) && findThread(t)))) return true;
+  if (!SCREWED.test(words) || texts.length !== 2) return false;
+  const [p, q] = texts.map((t) => parseLength(t, { unit })).map((x) => (x.ok ? x.value.valueMm : 0));
+  return p! > 0 && q! > 0 && Math.max(p! / q!, q! / p!) > NO_DIAMETER;
+}
+
 /** A thread's pitch is a small share of its diameter: a second number beyond that is how many there are to the inch. */
 const PITCH_SHARE = 0.3;
 function threadTexts(texts: readonly string[], unit: LengthUnit): readonly string[] {
@@ -106,9 +120,15 @@ function threadTexts(texts: readonly string[], unit: LengthUnit): readonly strin
   return [texts[0]!, `${texts[1]} tpi`, ...texts.slice(2)];
 }
 
+/** A thread's name is no reading: what to write instead. */
+const namesThread = (text: string, kind: PlaceKind): Outcome<never> | null =>
+  kind === 'thread' && findThread(text)
+    ? bad('thread-name', `${text} is a name: write it before the colon, and behind it what the crests measure and the pitch.`, 'readings')
+    : null;
+
 function groupsOf(said: string, kind: PlaceKind, unit: LengthUnit): Outcome<PencilGroup[]> {
   const groups: PencilGroup[] = [];
-  const { grid, quantities, name } = PLACE_KINDS[kind];
+  const { grid, quantities, name: kindName } = PLACE_KINDS[kind];
   for (const part of said.split(/(?=@)/)) {
     const at = /^@\s*(\d+\s+\d+\/\d+|[^\s]+)/.exec(part);
     const station = at && parseLength(at[1]!, { unit, allowZero: true });
@@ -116,6 +136,8 @@ function groupsOf(said: string, kind: PlaceKind, unit: LengthUnit): Outcome<Penc
     const told = textsOf(at ? part.slice(at[0].length) : part);
     const texts = kind === 'thread' ? threadTexts(told, unit) : told;
     for (const text of texts) {
+      const name = namesThread(text, kind);
+      if (name) return name;
       const size = parseLength(text, { unit, allowZero: true, allowNegative: true });
       if (!size.ok) return { ok: false, problems: [{ ...size.problems[0]!, path: 'readings' }] };
     }
@@ -124,7 +146,7 @@ function groupsOf(said: string, kind: PlaceKind, unit: LengthUnit): Outcome<Penc
     if (grid && !clocksOfMany(texts.length))
       return bad('how-many', `${texts.length} readings round one section: write ${COUNTS}, and @ before the next station.`, 'readings');
     if (!grid && texts.length > quantities.length)
-      return bad('how-many', `${name}: at most ${quantities.length} numbers here.`, 'readings');
+      return bad('how-many', `${kindName}: at most ${quantities.length} numbers here.`, 'readings');
     groups.push({ stationMm: station?.ok ? station.value.valueMm : null, texts });
   }
   if (groups.length > 1 && groups.some((g) => g.stationMm === null))
@@ -160,7 +182,8 @@ export function parsePencil(raw: string, unit: LengthUnit): Outcome<PencilLine> 
     return bad('no-colon', `Write a colon before what was read: ${name.replace(READ, (read) => `: ${read.trim()}`)}`, 'name');
   if (!/\p{L}/u.test(name)) return bad('no-name', 'Begin with the name of the place, such as: bearing seat: 19.98 19.97', 'name');
   const words = name.toLowerCase();
-  const kind = KIND_WORDS.find(([pattern]) => pattern.test(words))?.[1] ?? 'diameter';
+  const named = KIND_WORDS.find(([pattern]) => pattern.test(words))?.[1] ?? 'diameter';
+  const kind = named === 'diameter' && saysThread(words, textsOf(said), unit) ? 'thread' : named;
   const groups = groupsOf(said, kind, unit);
   if (!groups.ok) return groups;
   const side = kind !== 'cross-hole' && INSIDE.test(words) ? 'inside' : 'outside';

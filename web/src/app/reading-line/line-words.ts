@@ -13,6 +13,7 @@ export function nothingAsked(station: StationId, repair: Repair | null, sheet: J
   const atMachine = station === 'cut' || (station === 'prove' && !repair?.part);
   if (at && at.item.kind !== 'make' && atMachine && (at.item.kind === 'join' || !isCutToSize(at)))
     return 'Nothing of this item is cut to a size: what is done stands above.';
+  if (station === 'cut' && repair?.blockPlan) return 'It is made by the steps above, then read at Prove.';
   if (station === 'cut' || station === 'prove') return 'Draw and plan the part first: then its cuts and proofs are typed here.';
   return sheet?.places.length
     ? 'All planned readings are in. To correct or repeat one, touch its number at Measure.'

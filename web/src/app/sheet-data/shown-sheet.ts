@@ -22,7 +22,7 @@ export function shownSheet(sheet: JobSheet, outbox: readonly OutboxItem[], draft
   const drafted = Object.entries(drafts).map(([itemId, { part }]): ChoiceRecord => {
     const key = partKeyOf(sheet.job.id, itemId);
     const before = sheet.choices.find((c) => c.key === key);
-    return { ...(before ?? { jobId: sheet.job.id, key, reason: '', personId: '', at: '', version: 0 }), value: part };
+    return { ...(before ?? { jobId: sheet.job.id, key, reason: '', personId: '', version: 0 }), at: '', value: part };
   });
   return {
     ...sheet,

@@ -42,6 +42,8 @@ export interface BlockKind<C extends CutBase> {
   /** What will not do, beside fields out of their range. */
   check(c: C, block: Box): FeatureProblem[];
   dimensions(c: C, block: Box): CutDimension[];
+  /** The same as far from the opposite edge, along one of its face's axes; what lies in the middle, or goes all along, stays as it is. */
+  across(c: C, block: Box, axis: 'u' | 'v'): C;
   /** What it takes away; bodies of one cut do not cross. */
   solids(c: C, block: Box): Solid[];
   /** Acts that make it, in order: together they make each dimension once. */

@@ -27,6 +27,7 @@ import { ReadSizes } from './read-sizes';
 import { SecondThoughts } from './second-thoughts';
 import { SetBySet } from './set-by-set';
 import { StationWords } from '../../working/station-words';
+import { BlockSteps } from '../block-steps';
 import { TriedFit } from '../tried-fit';
 import { WeldLog } from './weld-log';
 import { Spoken } from './spoken';
@@ -46,6 +47,7 @@ const TITLES: Readonly<Record<Advice['state'], string>> = {
 @Component({
   selector: 'ip-cut',
   imports: [
+    BlockSteps,
     StationWords,
     RouterLink,
     StateMark,
@@ -80,6 +82,7 @@ export class Cut {
     computation: (reads, before) => reads || (before?.value ?? false),
   });
   protected readonly plan = computed(() => this.store.repair()?.plan ?? null);
+  protected readonly block = computed(() => this.store.repair()?.blockPlan ?? null);
   /** The set-up that was touched, as long as the diameter in hand is of it or it has none; else that diameter's own. */
   protected readonly setUp = computed((): PlannedSetUp | null => {
     const touched = this.held.touched();

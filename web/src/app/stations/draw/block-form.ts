@@ -2,13 +2,17 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, output } f
 import {
   BLOCK_KINDS,
   blockLines,
+  cutFieldsOf,
   cutKindOf,
+  edgesOf,
   FACE_OPTIONS,
+  oppositeOf,
   type Block,
   type BlockCut,
   type BlockCutId,
   type DimensionFinding,
   type Face,
+  type FieldSpec,
   type Problem,
 } from '@iron-patch/core';
 import { newId } from '../../data';
@@ -70,6 +74,9 @@ const SIZES = [
               }
             </span>
           }
+          @for (axis of againAlong(c, i); track axis) {
+            <button type="button" class="again" (click)="again(c, axis)">Again from the {{ opposite(c, axis) }} edge</button>
+          }
           @if (fitted(c); as d) {
             <span class="quiet">diameter from its fit <ip-figure [figure]="d.figure" [size]="18" [strong]="true" /></span>
           }
@@ -94,6 +101,7 @@ const SIZES = [
       padding-top: 6px;
     }
     .under {
+      margin-left: 17px;
       display: flex;
       flex-wrap: wrap;
       gap: 8px 18px;
@@ -131,11 +139,18 @@ export class BlockForm {
   protected readonly lines = computed(() => (this.problems().length ? [] : blockLines(this.block())));
 
   protected kindName = (c: BlockCut): string => cutKindOf(c.kind).name;
-  protected fields(c: BlockCut): (typeof BLOCK_KINDS)[BlockCutId]['fields'] {
-    const { fields } = BLOCK_KINDS[c.kind];
-    if (!this.fitted(c)) return fields;
-    const { diameterMm: _, ...rest } = fields as Record<string, unknown>;
-    return rest as typeof fields;
+  /** On a face that is chosen it is known which edges places count from; a diameter that a fit gives is not asked for. */
+  protected fields(c: BlockCut): Readonly<Record<string, FieldSpec>> {
+    const [u, v] = edgesOf(c.on);
+    const counts = 'way' in c ? { middleMm: `Middle line from the ${c.way === 'along' ? v : u} edge` } : {};
+    const centre = c.kind === 'hole' ? { atMm: `Centre from the ${u} edge`, upMm: `Centre from the ${v} edge` } : {};
+    const labels = new Map<string, string>(Object.entries({ ...counts, ...centre }));
+    const labelled = ([field, spec]: [string, FieldSpec]): [string, FieldSpec] => [
+      field,
+      { ...spec, label: labels.get(field) ?? spec.label },
+    ];
+    const asked = Object.entries(cutFieldsOf(c.kind)).filter(([field]) => field !== 'diameterMm' || !this.fitted(c));
+    return Object.fromEntries(asked.map(labelled));
   }
   protected fitted(c: BlockCut): DimensionFinding | null {
     const d = this.found()(c.id);
@@ -164,8 +179,6 @@ export class BlockForm {
 
   protected add(kind: BlockCutId): void {
     const block = this.block();
-    const { name } = cutKindOf(kind);
-    const like = block.cuts.filter((c) => c.kind === kind).length;
     const fits = kind === 'hole' ? { fitsPlaceIds: [] } : {};
     const added = {
       ...cutKindOf(kind).start(block, 'top'),
@@ -173,9 +186,35 @@ export class BlockForm {
       id: newId().slice(0, 8),
       kind,
       on: 'top',
-      name: like ? `${name} ${like + 1}` : name,
+      name: this.freshName(cutKindOf(kind).name),
     };
     this.changed.emit({ ...block, cuts: [...block.cuts, added as unknown as BlockCut] });
+  }
+
+  /** The axes of its face along which the same on the other side is another one, and right. */
+  protected againAlong(c: BlockCut, index: number): readonly ('u' | 'v')[] {
+    if (this.problems().some((p) => p.path.startsWith(`block.cuts.${index}.`))) return [];
+    const is = (o: BlockCut): string => JSON.stringify({ ...o, id: '', name: '' });
+    const there = new Set(this.block().cuts.map(is));
+    return (['u', 'v'] as const).filter((axis) => !there.has(is(this.across(c, axis))));
+  }
+  protected opposite = (c: BlockCut, axis: 'u' | 'v'): string => oppositeOf(c.on, axis);
+
+  /** The same cut as far from the opposite edge, as one more. */
+  protected again(c: BlockCut, axis: 'u' | 'v'): void {
+    const added = { ...this.across(c, axis), id: newId().slice(0, 8), name: this.freshName(c.name.replace(/ \d+$/, '')) };
+    this.changed.emit({ ...this.block(), cuts: [...this.block().cuts, added] });
+  }
+
+  private across = (c: BlockCut, axis: 'u' | 'v'): BlockCut => cutKindOf(c.kind).across(c, this.block(), axis) as BlockCut;
+
+  /** That name, with the first number behind it that nothing else has. */
+  private freshName(name: string): string {
+    const names = new Set(this.block().cuts.map((c) => c.name));
+    if (!names.has(name)) return name;
+    let n = 2;
+    while (names.has(`${name} ${n}`)) n++;
+    return `${name} ${n}`;
   }
 
   protected remove(id: string): void {

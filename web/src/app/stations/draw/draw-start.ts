@@ -8,6 +8,7 @@ import {
   originalSizeMm,
   PART_KINDS,
   partLengthMm,
+  readLengthMm,
   type EvidenceDrawing,
   type Part,
   type PartKind,
@@ -51,11 +52,17 @@ import { ProfileFile } from './profile-file';
         }
       </div>
       <div class="row sizes">
-        <ip-length label="Overall length" [mm]="length()" [unit]="store.unit()" [allowZero]="false" (mmChange)="length.set($event ?? 0)" />
+        <ip-length
+          label="Overall length"
+          [mm]="length()"
+          [unit]="store.unit()"
+          [allowZero]="false"
+          (mmChange)="lengthTyped.set($event ?? 0)"
+        />
         <ip-length [label]="acrossWords()" [mm]="body()" [unit]="store.unit()" [allowZero]="false" (mmChange)="bodyTyped.set($event)" />
         <button type="button" [class.next]="!read()" [disabled]="!(length() > 0 && body() > 0)" (click)="begin()">Draw it</button>
       </div>
-      <p class="quiet">It starts with usual proportions; every size can be changed, and the body follows its fit.</p>
+      <p class="quiet">It starts with usual proportions; every size can be changed{{ follows() }}.</p>
     </section>
     <section class="start">
       <h2>Or from another job</h2>
@@ -124,7 +131,13 @@ export class DrawStart {
     if (kind === 'block') return 'Width and height, about';
     return isBlockShape(kind) ? 'Width, about' : 'Body diameter, about';
   });
-  protected readonly length = signal(100);
+  protected readonly lengthTyped = signal<number | null>(null);
+  /** As it was read, unless another is typed. */
+  protected readonly length = computed(() => {
+    const { places } = this.store.repair() ?? { places: [] };
+    return this.lengthTyped() ?? readLengthMm(places, this.store.item()?.componentIds ?? []) ?? 100;
+  });
+  protected readonly follows = computed(() => (isBlockShape(this.kind()) ? '' : ', and the body follows its fit'));
   protected readonly bodyTyped = signal<number | null>(null);
   protected readonly body = computed(() => {
     const worn = this.store.repair()?.places.find((f) => f.component.role === 'worn' && f.place.land === 'worn');

@@ -1,5 +1,5 @@
 import { choiceKey } from '@iron-patch/core';
-import { drawnPin, testChoice, testSheet } from '@iron-patch/core/testing';
+import { drawnPin, testChoice, testPlace, testReading, testSheet } from '@iron-patch/core/testing';
 import { FakeServer } from '../../../testing/fake-server';
 import { openSheet, press, show, type, words } from '../../../testing/open-sheet';
 import { Draw } from './draw';
@@ -70,4 +70,32 @@ it('takes a taper as it is said, and says it every way', async () => {
   await type(fixture, 'input[name=taper]', 'steeper');
   expect(words(fixture)).toContain('Write the taper as 1:20');
   expect(store.draftPart()!.outside[1]!.farDiameterMm).toBe(farDiameterMm);
+});
+
+it('begins a block as long as the old one was read, and puts a hole again from the opposite edges', async () => {
+  const length = testPlace('long', { name: 'Length', kind: 'length', stationsMm: [0], clocksDeg: [0] });
+  const read = testReading({ placeId: 'long', quantity: 'length', valueMm: 96, instrumentId: 'mic' });
+  const sheet = testSheet({ places: [length], readings: [read], choices: [] });
+  const store = await openSheet(new FakeServer(sheet));
+  const fixture = await show(Draw);
+  await press(fixture, 'Block');
+  await press(fixture, 'Draw it');
+  const block = () => store.draftPart()!.block!;
+  expect(block().lengthMm).toBe(96);
+  await press(fixture, 'Add a hole');
+  // In the middle both ways it would be the same hole.
+  expect(words(fixture)).not.toContain('Again from');
+  store.draft({
+    ...store.draftPart()!,
+    block: { ...block(), widthMm: 60, cuts: [{ ...block().cuts[0]!, atMm: 13, upMm: 11, diameterMm: 8.5 }] },
+  } as never);
+  await fixture.whenStable();
+  await press(fixture, 'Again from the right edge');
+  await press(fixture, 'Again from the back edge');
+  expect(block().cuts.map((c) => [c.name, 'atMm' in c && c.atMm, 'upMm' in c && c.upMm])).toEqual([
+    ['Hole', 13, 11],
+    ['Hole 2', 83, 11],
+    ['Hole 3', 13, 49],
+  ]);
+  expect(new Set(block().cuts.map((c) => c.id)).size).toBe(3);
 });

@@ -23,6 +23,7 @@ import {
   withoutPlace,
   pencilPlace,
   USUAL_PARTS,
+  type ComponentRecord,
   type PencilPlace,
   type UsualPart,
 } from '@iron-patch/core';
@@ -277,9 +278,12 @@ export class PencilLine {
   }
 }
 
-/** `Inside diameter of Jaw (new), 15 long: 4 readings at 3`. */
+/** What a new component counts as until somebody says otherwise at Strip. */
+const AS: Partial<Record<ComponentRecord['role'], string>> = { worn: 'the worn one', mate: 'one that stays' };
+
+/** `On Jaw, a new component, the worn one: Seat, outside: diameter; 4 readings.` */
 function words({ component, there, place, readings, moved }: PencilPlace): string {
-  const on = 'id' in component ? component.name : `${component.name}, a new component`;
+  const on = 'id' in component ? component.name : [component.name, 'a new component', AS[component.role]].filter(Boolean).join(', ');
   const what = there
     ? `more of ${place.name}`
     : `${place.name}, ${place.side === 'inside' ? 'inside' : 'outside'}: ${PLACE_KINDS[place.kind].name.toLowerCase()}`;

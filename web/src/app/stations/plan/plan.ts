@@ -22,6 +22,7 @@ import { HoldingShown, seenFigures, SheetStore } from '../../sheet-data';
 import { ChooseField, LengthInput, type Option } from '../../form';
 import { RackLine } from '../../rack/rack-line';
 import { FigureButton } from '../../show';
+import { BlockSteps } from '../block-steps';
 import { OutsideLink } from '../outside-link';
 import { SetUpSheet } from './set-up-sheet';
 import { SetUpStrip } from './set-up-strip';
@@ -34,6 +35,7 @@ import { Ways } from './ways';
     May,
     NgTemplateOutlet,
     RouterLink,
+    BlockSteps,
     ChooseField,
     FigureButton,
     LengthInput,
@@ -84,14 +86,6 @@ import { Ways } from './ways';
     section {
       border-top: 1px solid var(--hairline);
       padding: 10px 0;
-    }
-    ol {
-      list-style: decimal;
-      padding-left: 22px;
-      font-size: 15px;
-    }
-    li {
-      margin: 4px 0;
     }
     .said {
       margin: 6px 0;

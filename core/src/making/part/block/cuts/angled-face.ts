@@ -1,7 +1,7 @@
 import { faceOf } from '../box';
 import type { BlockKind, CutBase } from '../block-kind';
 import { milled } from '../solids';
-import { EDGE_OPTIONS, EDGES, type Edge } from './step';
+import { acrossFrom, EDGE_OPTIONS, EDGES, type Edge } from './step';
 import { badDepth, share } from './on-face';
 
 /** A face milled off at an angle along a whole edge: a bevel, a wedge. */
@@ -34,6 +34,7 @@ export const angledFace: BlockKind<AngledFace> = {
     { name: 'width', what: 'length', label: 'width on the face', value: c.widthMm },
     { name: 'angle', what: 'angle', label: 'angle to the face', value: c.angleDeg },
   ],
+  across: (c, _, axis) => ({ ...c, edge: acrossFrom(c.edge, axis) }),
   solids: (c, block) => {
     const { along, far } = EDGES[c.edge];
     const { uMm, vMm } = faceOf(block, c.on);

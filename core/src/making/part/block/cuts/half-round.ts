@@ -1,7 +1,7 @@
 import { type Box, faceOf } from '../box';
 import type { BlockKind, CutBase } from '../block-kind';
 import { milled } from '../solids';
-import { DIRECTION_OPTIONS, edgesOf, leavesFace, LEAST_FLOOR_MM, middleOf, share } from './on-face';
+import { DIRECTION_OPTIONS, edgesOf, fromOppositeMm, LEAST_FLOOR_MM, leavesFace, middleOf, share } from './on-face';
 
 /** A half-round seat over the whole of a face: what a cap or a clamp has of the bore that it shares with its other half. */
 export interface HalfRound extends CutBase {
@@ -71,6 +71,8 @@ export const halfRound: BlockKind<HalfRound> = {
       { name: 'bottom', what: 'depth', label: 'depth to its bottom', value: c.centreMm + c.diameterMm / 2 },
     ];
   },
+  across: (c, block, axis) =>
+    (axis === 'v') === (c.way === 'along') ? { ...c, middleMm: fromOppositeMm(block, c.on, axis, c.middleMm) } : c,
   solids: (c, block) => [milled(block, c.on, c.way === 'along' ? 'u' : 'v', profileOf(c), areaMm2(c), [0, along(c, block)])],
   operations: () => [
     {

@@ -3,7 +3,7 @@ import { flankMm, isHoleOf, minorMm, threadBook } from '../../book-thread';
 import { type Box, faceOf } from '../box';
 import type { BlockKind, CutBase, CutDimension, Solid } from '../block-kind';
 import { drilled } from '../solids';
-import { badDepth, edgesOf, leavesFace, middleOf, share } from './on-face';
+import { badDepth, edgesOf, fromOppositeMm, leavesFace, middleOf, share } from './on-face';
 
 /** A hole square to a face: drilled, reamed or bored, plain or tapped, with what is sunk at its mouth. */
 export interface BlockHole extends CutBase {
@@ -148,6 +148,8 @@ export const hole: BlockKind<BlockHole> = {
         : []),
     ];
   },
+  across: (c, block, axis) =>
+    axis === 'u' ? { ...c, atMm: fromOppositeMm(block, c.on, axis, c.atMm) } : { ...c, upMm: fromOppositeMm(block, c.on, axis, c.upMm) },
   solids: (c, block) => [drilled(block, c.on, [c.atMm, c.upMm], c.diameterMm / 2, 0, deep(c, block)), ...mouthSolids(c, block)],
   operations: (c, block) => {
     const by = { drilled: 'Drill', reamed: 'Drill under size and ream', bored: 'Drill and bore' }[c.made];

@@ -25,5 +25,5 @@ export const cutKindOf = (id: BlockCutId): BlockKind<CutBase> => BLOCK_KINDS[id]
 /** The fields of a kind by name, in the order in which they are asked for. */
 export const cutFieldsOf = (id: BlockCutId): Readonly<Record<string, FieldSpec>> => BLOCK_KINDS[id].fields;
 
-export { FACE_OPTIONS } from './on-face';
+export { edgesOf, FACE_OPTIONS, oppositeOf } from './on-face';
 export type { BlockHole };

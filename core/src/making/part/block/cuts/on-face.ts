@@ -1,6 +1,6 @@
 import { formatLength } from '../../../../terms/quantity';
 import type { FeatureProblem } from '../../feature-kind';
-import { type Box, edgeOf, faceOf, FACES, FACE_NAMES, type Face } from '../box';
+import { type Box, edgeOf, faceOf, FACES, FACE_NAMES, sizeAlong, type Face } from '../box';
 
 type Sizes = Box;
 
@@ -16,6 +16,14 @@ export const DIRECTION_OPTIONS: readonly (readonly ['along' | 'across', string])
 
 /** From which edges a place on that face is counted. */
 export const edgesOf = (on: Face): readonly [u: string, v: string] => [edgeOf(FACES[on].u), edgeOf(FACES[on].v)];
+
+/** From which edge the same number is counted on the other side. */
+export const oppositeOf = (on: Face, axis: 'u' | 'v'): string => ({ x: 'right', y: 'back', z: 'upper' })[FACES[on][axis]];
+
+/** A place as far from the opposite edge, mm from the edge that places are counted from. */
+export const fromOppositeMm = (block: Sizes, on: Face, axis: 'u' | 'v', mm: number): number =>
+  // To a millionth of a millimetre: what begins at the very edge begins at 0.
+  Number((sizeAlong(block, FACES[on][axis]) - mm).toFixed(6));
 
 /** A stretch that leaves the face. */
 export function leavesFace(block: Sizes, on: Face, way: 'u' | 'v', fromMm: number, toMm: number, field: string): FeatureProblem[] {

@@ -1,7 +1,7 @@
 import { type Box, faceOf } from '../box';
 import type { BlockKind, CutBase, Solid } from '../block-kind';
 import { sunk } from '../solids';
-import { badDepth, DIRECTION_OPTIONS, edgesOf, leavesFace, middleOf, share } from './on-face';
+import { badDepth, DIRECTION_OPTIONS, edgesOf, fromOppositeMm, leavesFace, middleOf, share } from './on-face';
 
 /** A slot milled into a face: open at both ends, or between two places with the cutter's round ends. */
 export interface BlockSlot extends CutBase {
@@ -106,6 +106,12 @@ export const slot: BlockKind<BlockSlot> = {
           ]
         : []),
     ];
+  },
+  across: (c, block, axis) => {
+    const opposite = (mm: number): number => fromOppositeMm(block, c.on, axis, mm);
+    const sideways = (axis === 'v') === (c.way === 'along');
+    if (sideways) return { ...c, middleMm: opposite(c.middleMm) };
+    return c.ends === 'open' ? c : { ...c, fromMm: opposite(c.toMm), toMm: opposite(c.fromMm) };
   },
   solids: (c, block): Solid[] => {
     const { points, areaMm2 } = outlineOf(c, block);

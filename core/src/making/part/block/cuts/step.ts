@@ -11,6 +11,11 @@ export const EDGES = {
   high: { words: 'back or upper edge', along: 'u', far: true },
 } as const;
 export type Edge = keyof typeof EDGES;
+/** The edge opposite to one along an axis of the face; the same where the axis runs along it. */
+export const acrossFrom = (edge: Edge, axis: 'u' | 'v'): Edge => {
+  const { along, far } = EDGES[edge];
+  return along === axis ? edge : (Object.keys(EDGES) as Edge[]).find((e) => EDGES[e].along === along && EDGES[e].far !== far)!;
+};
 export const EDGE_OPTIONS = (Object.keys(EDGES) as Edge[]).map((e) => [e, EDGES[e].words] as const);
 
 /** A step along a whole edge of a face. */
@@ -40,6 +45,7 @@ export const step: BlockKind<BlockStep> = {
     { name: 'width', what: 'length', label: 'width', value: c.widthMm },
     { name: 'depth', what: 'depth', label: 'depth', value: c.depthMm },
   ],
+  across: (c, _, axis) => ({ ...c, edge: acrossFrom(c.edge, axis) }),
   solids: (c, block) => {
     const { along, far } = EDGES[c.edge];
     const { uMm, vMm } = faceOf(block, c.on);

@@ -1,0 +1,70 @@
+import { DRILLS, drillWords, inCrib, nearestDrills, type Drill, type DrillSet } from '../../book/drills';
+import { findThread, tapHole } from '../../book/threads';
+import { drillBeforeReamer, firstDrill } from '../../making/process';
+import { edgesOf, FACE_NAMES, type BlockHole } from '../../making/part';
+import { holeLetters } from '../../making/scene';
+import type { Figure } from '../../terms/working';
+import type { DimensionFinding, PartFinding } from './part-finding';
+
+/** A hole of a block as it is found from two edges. */
+export interface HoleRow {
+  readonly id: string;
+  /** As on the drawing: A, B. */
+  readonly letter: string;
+  readonly name: string;
+  readonly face: string;
+  /** From which edges: the left one, the front one. */
+  readonly edges: readonly [first: string, second: string];
+  readonly first: Figure;
+  readonly second: Figure;
+  /** The drill that goes through first, and what it leaves. */
+  readonly drill: string;
+}
+
+const nearest = (mm: number): string => drillWords(nearestDrills(mm, undefined, 1)[0]!);
+
+/** Of the drills within limits one that hangs in the crib, else the nearest to their middle. */
+function within({ figure, limits }: DimensionFinding, sets: readonly DrillSet[]): Drill | undefined {
+  const [lower, upper] = limits ? [limits.lowerMm, limits.upperMm] : [figure.value, figure.value];
+  const off = (d: Drill): number => Math.abs(d.diameterMm - figure.value);
+  return DRILLS.filter((d) => d.diameterMm >= lower - 1e-6 && d.diameterMm <= upper + 1e-6).sort(
+    (p, q) => Number(inCrib(sets, q)) - Number(inCrib(sets, p)) || off(p) - off(q),
+  )[0];
+}
+
+function drillOf(c: BlockHole, diameter: DimensionFinding, sets: readonly DrillSet[]): string {
+  const mm = diameter.figure.value;
+  const thread = c.thread ? findThread(c.thread) : undefined;
+  if (thread) {
+    const hole = tapHole(thread, 75, undefined, (d) => inCrib(sets, d));
+    const best = hole.ok ? hole.value.drills[0] : undefined;
+    return best ? `${drillWords(best.drill)}, ${best.percent.toFixed(0)} % of thread` : 'none: bore it';
+  }
+  if (c.made === 'drilled') {
+    const found = within(diameter, sets);
+    return found ? drillWords(found) : `${nearest(mm)} is nearest, and outside its limits`;
+  }
+  const before = c.made === 'reamed' ? drillBeforeReamer(mm, sets) : firstDrill(mm, sets);
+  return before ? `${nearest(before.diameterMm)}, then ${c.made}` : `none: ${c.made}`;
+}
+
+/**
+ * The holes of a drawn block, found from two edges of their faces, with the drill for each; none of a turned part.
+ *
+ * @param sets drills of the crib: one that hangs there comes first
+ */
+export function holeTable({ part: { block }, dimensions }: PartFinding, sets: readonly DrillSet[]): HoleRow[] {
+  if (!block) return [];
+  const letters = holeLetters(block);
+  const byKey = new Map(dimensions.map((d) => [d.dimension.key, d]));
+  return block.cuts.flatMap((c): HoleRow[] => {
+    const [diameter, at, up] = [c.id, `${c.id}.at`, `${c.id}.up`].map((key) => byKey.get(key));
+    if (c.kind !== 'hole' || !diameter || !at || !up) return [];
+    return [
+      {
+        ...{ id: c.id, letter: letters.get(c.id)!, name: c.name, face: FACE_NAMES[c.on], edges: edgesOf(c.on) },
+        ...{ first: at.figure, second: up.figure, drill: drillOf(c, diameter, sets) },
+      },
+    ];
+  });
+}
