@@ -117,6 +117,7 @@ async function recording(shop, jobId, placeId) {
 export async function bench() {
   buildAll();
   bundle('core/src/repair/job/repair.bench.ts', 'core/dist/repair.bench.mjs');
+  bundle('core/src/repair/drawn/drawing.bench.ts', 'core/dist/drawing.bench.mjs');
   bundle('core/src/book/look-up/book.bench.ts', 'core/dist/book.bench.mjs');
   bundle('core/src/evidence/simulated/known-truth.bench.ts', 'core/dist/known-truth.bench.mjs');
   bundle('core/src/making/coach/coach.bench.ts', 'core/dist/coach.bench.mjs');
@@ -127,6 +128,7 @@ export async function bench() {
   bundle('e2e/src/bench-many.ts', 'e2e/dist/bench-many.mjs');
   console.log('Working out');
   node(join(root, 'core/dist/repair.bench.mjs'));
+  node(join(root, 'core/dist/drawing.bench.mjs'));
   console.log('Known truth');
   node(join(root, 'core/dist/known-truth.bench.mjs'));
   node(join(root, 'core/dist/coach.bench.mjs'));

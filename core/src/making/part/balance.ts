@@ -1,10 +1,8 @@
 import { materialOf } from '../../book/materials';
 import type { ContourPoint } from './feature-kind';
-import { kindOf } from './features';
-import { hostOf } from './host';
 import { boreOutlines, outline } from './outline';
 import type { Part } from './part';
-import { volumeMm3 } from './volume';
+import { takenFrom, volumeMm3 } from './volume';
 
 /** First moment of a frustum about the plane x = 0, mm⁴: π ∫ x r² dx with r going evenly from r1 to r2. */
 function momentMm4(from: ContourPoint, to: ContourPoint): number {
@@ -25,12 +23,10 @@ const momentOf = (points: readonly ContourPoint[]): number => points.slice(1).re
 export function balancesAtMm(part: Part): number | null {
   const volume = part.block ? 0 : volumeMm3(part);
   if (volume <= 0) return null;
-  const cuts = part.features.reduce((sum, f) => {
-    const host = hostOf(part, f.on);
-    const cut = host ? kindOf(f.kind).cut(f, host) : null;
-    if (cut?.shape !== 'other' || !cut.marks.length) return sum;
-    const ends = cut.marks.flatMap((m) => (m.kind === 'circle' ? [m.atMm - m.radiusMm, m.atMm + m.radiusMm] : [m.fromMm, m.toMm]));
-    return sum + (cut.removedMm3() * (Math.min(...ends) + Math.max(...ends))) / 2;
+  const cuts = takenFrom(part).reduce((sum, { cut: { marks }, mm3 }) => {
+    if (!marks.length) return sum;
+    const ends = marks.flatMap((m) => (m.kind === 'circle' ? [m.atMm - m.radiusMm, m.atMm + m.radiusMm] : [m.fromMm, m.toMm]));
+    return sum + (mm3 * (Math.min(...ends) + Math.max(...ends))) / 2;
   }, 0);
   return (momentOf(outline(part)) - boreOutlines(part).reduce((s, b) => s + momentOf(b), 0) - cuts) / volume;
 }

@@ -1,6 +1,7 @@
 import { materialOf } from '../../book/materials';
+import { keeper } from '../../terms/kept';
 import { blockVolumeMm3 } from './block';
-import type { ContourPoint } from './feature-kind';
+import type { ContourPoint, FeatureCut } from './feature-kind';
 import { kindOf } from './features';
 import { hostOf } from './host';
 import { frustumMm3 } from './integrate';
@@ -11,13 +12,22 @@ import type { Part } from './part';
 const revolved = (points: readonly ContourPoint[]): number =>
   points.slice(1).reduce((s, p, i) => s + frustumMm3(p.x - points[i]!.x, points[i]!.r, p.r), 0);
 
-/** What milling, drilling and threading take away, mm³. Where two of them cross, their common part counts twice. */
-const removedMm3 = (part: Part): number =>
-  part.features.reduce((sum, f) => {
-    const host = hostOf(part, f.on);
-    const cut = host ? kindOf(f.kind).cut(f, host) : null;
-    return sum + (cut?.shape === 'other' ? cut.removedMm3() : 0);
-  }, 0);
+/** Something milled, drilled or threaded, with what it takes away, mm³. */
+interface Taken {
+  readonly cut: Extract<FeatureCut, { shape: 'other' }>;
+  readonly mm3: number;
+}
+const keepTaken = keeper<Part, readonly Taken[]>();
+
+/** What is cut otherwise than by turning; integrated once for volume, mass and balance. Where two cross, their common part counts twice. */
+export const takenFrom = (part: Part): readonly Taken[] =>
+  keepTaken(part, [], () =>
+    part.features.flatMap((f): Taken[] => {
+      const host = hostOf(part, f.on);
+      const cut = host ? kindOf(f.kind).cut(f, host) : null;
+      return cut?.shape === 'other' ? [{ cut, mm3: cut.removedMm3() }] : [];
+    }),
+  );
 
 /**
  * Volume of the finished part, mm³: outside by its contour, less the bores, less what is cut across.
@@ -27,7 +37,7 @@ const removedMm3 = (part: Part): number =>
 export const volumeMm3 = (part: Part): number => (part.block ? blockVolumeMm3(part.block) : turnedMm3(part));
 
 const turnedMm3 = (part: Part): number =>
-  revolved(outline(part)) - boreOutlines(part).reduce((s, b) => s + revolved(b), 0) - removedMm3(part);
+  revolved(outline(part)) - boreOutlines(part).reduce((s, b) => s + revolved(b), 0) - takenFrom(part).reduce((s, t) => s + t.mm3, 0);
 
 /** Mass of the finished part, kg; null when the material is unknown. */
 export function massKg(part: Part): number | null {

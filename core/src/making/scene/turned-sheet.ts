@@ -42,11 +42,12 @@ interface Pointed extends Flag {
 }
 
 function flagsOf(part: Part, words: SheetWords, scale: number): Pointed[] {
+  const row = placeOutside(part);
   const radiusAt = (x: number): number => {
-    const s = placeOutside(part).find((o) => x >= o.fromMm - 1e-9 && x <= o.toMm + 1e-9);
+    const s = row.find((o) => x >= o.fromMm - 1e-9 && x <= o.toMm + 1e-9);
     return s ? Math.max(s.leftMm, s.rightMm) / 2 : 0;
   };
-  const sizes = placeOutside(part).map((s): Pointed => {
+  const sizes = row.map((s): Pointed => {
     const x = (s.fromMm + s.toMm) / 2;
     return { x: x * scale, text: words.diameters[s.id] ?? '', downToMm: radiusAt(x) };
   });
