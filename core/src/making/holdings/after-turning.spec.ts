@@ -1,12 +1,8 @@
 import { hostOf, kindOf, newPart, surface, type FeatureKindId, type Part, type PartFeature } from '../part';
 import { afterTurning } from './after-turning';
 import { workOf } from './work';
+import { TEST_LATHE } from './testing-lathe';
 
-const lathe = {
-  ...{ id: 'l', name: 'Lathe', readout: null, gearsRpm: [100], swingMm: 330, centresMm: 760 },
-  cross: { unit: 'mm', perTurn: 5, perLine: 0.05, reads: 'diameter' },
-  carriage: { unit: 'mm', perTurn: 20, perLine: 0.1 },
-} as const;
 const bush: Part = {
   ...newPart('plain-pin', 'Crank', 40, 100),
   features: [],
@@ -18,7 +14,7 @@ const afterOf = (unit: 'mm' | 'in', ...features: readonly (readonly [FeatureKind
     ([kind, on, own], i) =>
       ({ ...kindOf(kind).start(hostOf(bush, on)!), id: `f${i}`, kind, on, name: 'It', ...own }) as unknown as PartFeature,
   );
-  return afterTurning(workOf({ ...bush, features: made }, lathe, 45, unit));
+  return afterTurning(workOf({ ...bush, features: made }, TEST_LATHE, 45, unit));
 };
 
 it('what is only turned needs nothing more', () => {

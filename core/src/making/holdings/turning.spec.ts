@@ -2,12 +2,8 @@ import { newPart, surface, type Part } from '../part';
 import { cutsOf } from './cut';
 import { turningSetUp, type Turning } from './turning';
 import { workOf } from './work';
+import { TEST_LATHE } from './testing-lathe';
 
-const lathe = {
-  ...{ id: 'l', name: 'Lathe', readout: null, gearsRpm: [100], swingMm: 330, centresMm: 760 },
-  cross: { unit: 'mm', perTurn: 5, perLine: 0.05, reads: 'diameter' },
-  carriage: { unit: 'mm', perTurn: 20, perLine: 0.1 },
-} as const;
 const shaft: Part = {
   ...newPart('plain-pin', 'Shaft', 40, 100),
   features: [],
@@ -18,7 +14,7 @@ const bored: Part = {
   bores: [{ id: 'bore', from: 'near', through: true, surfaces: [surface('hole', 'cylinder', 'Bore', 100, 12)] }],
 };
 const setUp = (own: Partial<Turning> = {}, part: Part = shaft) =>
-  turningSetUp(workOf(part, lathe, 45, 'mm'), {
+  turningSetUp(workOf(part, TEST_LATHE, 45, 'mm'), {
     ...{ title: 'One', holding: 'three-jaw', locates: { on: 'stock' }, free: 'near', cuts: cutsOf(part, 'mm'), overhangMm: 60 },
     ...{ heldMm: 45, heldOn: 'on the stock', zeroFace: 'the zero end', facesFirst: true, toLength: false, partsOff: false },
     ...own,

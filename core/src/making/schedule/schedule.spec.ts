@@ -1,27 +1,13 @@
 import { hostOf, kindOf, newPart, surface, type FeatureKindId, type Part, type PartFeature } from '../part';
 import type { CribTool } from '../tooling';
-import { missingTools, schedulesOf, type Bench, type Schedule } from '.';
+import { missingTools, schedulesOf, type Schedule } from '.';
+import { TEST_BENCH } from './testing-bench';
 
-const BENCH: Bench = {
-  lathe: {
-    name: 'Lathe',
-    cross: { unit: 'mm', perTurn: 5, perLine: 0.05, reads: 'diameter' },
-    carriage: { unit: 'mm', perTurn: 20, perLine: 0.1 },
-    gearsRpm: [70, 200, 500, 1200],
-  },
-  drillSets: [],
-  drillSpeedMMin: 25,
-  holeMm: null,
-  cutMm: (s) => s.diameterMm,
-  partingMm: 3,
-  finderMm: 10,
-  unit: 'mm',
-};
 const shaft = (d: number, l = 100): Part => ({ ...newPart('plain-pin', 'Shaft', d, l), features: [] });
 function withOne(kind: FeatureKindId, own: object, d = 25, part: Part = shaft(d)): Schedule {
   const on = part.outside[0]!.id;
   const f = { ...kindOf(kind).start(hostOf(part, on)!), ...own, id: 'f', kind, on, name: 'It' } as unknown as PartFeature;
-  const [schedule] = schedulesOf({ ...part, features: [f] }, BENCH);
+  const [schedule] = schedulesOf({ ...part, features: [f] }, TEST_BENCH);
   if (!schedule) throw new Error('no schedule');
   return schedule;
 }
@@ -100,7 +86,7 @@ describe('a thread', () => {
         lengthMm: 40,
         end: 'right',
       } as unknown as PartFeature;
-      return schedulesOf({ ...part, features: [f] }, { ...BENCH, lathe: { ...BENCH.lathe, ...lathe } })[0]!.words.join(' ');
+      return schedulesOf({ ...part, features: [f] }, { ...TEST_BENCH, lathe: { ...TEST_BENCH.lathe, ...lathe } })[0]!.words.join(' ');
     };
     const inch = { leadscrewMm: 25.4 / 8, wheels: [30, 40, 60, 127] };
     expect(on('M20 x 1.5', 20, inch)).toContain('60 drives 127, any wheel between; exact. The half-nuts stay closed');
@@ -131,7 +117,7 @@ describe('a thread', () => {
         hand: 'right',
         starts: 1,
       } as PartFeature;
-      return schedulesOf({ ...part, features: [f] }, BENCH)[0]!;
+      return schedulesOf({ ...part, features: [f] }, TEST_BENCH)[0]!;
     };
     // 12 - 1.29904 x 1.75 x 0.75 is 10.295.
     expect(nut('M12 x 1.75', 10.2).words[0]).toMatch(/Drill 10\.3/);
@@ -152,7 +138,7 @@ describe('a thread', () => {
       hand: 'right',
       starts: 1,
     } as PartFeature;
-    expect(schedulesOf({ ...part, features: [f] }, BENCH)).toEqual([]);
+    expect(schedulesOf({ ...part, features: [f] }, TEST_BENCH)).toEqual([]);
   });
 });
 
@@ -211,7 +197,7 @@ it('a taper is set by the compound or the tailstock', () => {
   // Morse 3: 0.60235 in per foot, compound 1° 26' 16".
   const perFoot = 0.60235;
   const cone = { ...surface('t', 'taper', 'Taper', 81, 24.05), farDiameterMm: 24.05 - (81 * perFoot) / 12 };
-  const [s] = schedulesOf({ ...shaft(30), outside: [cone] }, BENCH);
+  const [s] = schedulesOf({ ...shaft(30), outside: [cone] }, TEST_BENCH);
   const [compound, over] = s!.settings.map((x) => x.figure.value);
   expect((compound! * 180) / Math.PI).toBeCloseTo(1 + 26 / 60 + 16 / 3600, 3);
   // Over the taper's own length it is half the change of diameter.

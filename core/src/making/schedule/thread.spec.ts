@@ -1,16 +1,8 @@
 import { hostOf, kindOf, newPart, surface, type Part, type PartFeature } from '../part';
 import type { Bench } from './schedule';
 import { overWiresOf, threadSchedule } from './thread';
+import { TEST_BENCH } from './testing-bench';
 
-const BENCH: Bench = {
-  lathe: {
-    name: 'Lathe',
-    cross: { unit: 'mm', perTurn: 5, perLine: 0.05, reads: 'diameter' },
-    carriage: { unit: 'mm', perTurn: 20, perLine: 0.1 },
-    gearsRpm: [70, 200, 500, 1200],
-  },
-  ...{ drillSets: [], drillSpeedMMin: 25, holeMm: null, cutMm: (s) => s.diameterMm, partingMm: 3, finderMm: 10, unit: 'mm' },
-};
 type Thread = Extract<PartFeature, { kind: 'thread' }>;
 const outside = (d: number): Part => ({
   ...newPart('plain-pin', 'Shaft', d, 100),
@@ -26,7 +18,7 @@ const threadOn = (part: Part, on: string, own: Partial<Thread>): readonly [Threa
   return [{ ...kindOf('thread').start(host), id: 't', kind: 'thread', on, name: 'Thread', ...own } as unknown as Thread, host];
 };
 const of = (part: Part, on: string, own: Partial<Thread>, bench: Partial<Bench> = {}) =>
-  threadSchedule(...threadOn(part, on, own), { ...BENCH, ...bench })!;
+  threadSchedule(...threadOn(part, on, own), { ...TEST_BENCH, ...bench })!;
 const value = (s: ReturnType<typeof of>, name: string): number => s.settings.find((x) => x.figure.key.endsWith(`.${name}`))!.figure.value;
 const words = (s: ReturnType<typeof of>): string => s.words.join(' ');
 
@@ -73,7 +65,7 @@ describe('an outside thread', () => {
 
 describe('the half-nuts', () => {
   const nuts = (thread: string, d: number, leadscrewMm?: number, own: Partial<Thread> = {}): string =>
-    words(of(outside(d), 's', { thread, ...own }, { lathe: { ...BENCH.lathe, ...(leadscrewMm ? { leadscrewMm } : {}) } }));
+    words(of(outside(d), 's', { thread, ...own }, { lathe: { ...TEST_BENCH.lathe, ...(leadscrewMm ? { leadscrewMm } : {}) } }));
 
   it('stay closed for a metric thread on a screw of 8 to the inch', () => expect(nuts('M20', 20, 25.4 / 8)).toContain('stay closed'));
   it('close by the dial for 12 to the inch on 8 to the inch', () =>
@@ -106,5 +98,6 @@ describe('an inside thread', () => {
 });
 
 it('a thread that the book does not know, or that nobody named, has none', () => {
-  for (const thread of ['', '   ', 'a coarse one']) expect(threadSchedule(...threadOn(outside(20), 's', { thread }), BENCH)).toBeNull();
+  for (const thread of ['', '   ', 'a coarse one'])
+    expect(threadSchedule(...threadOn(outside(20), 's', { thread }), TEST_BENCH)).toBeNull();
 });

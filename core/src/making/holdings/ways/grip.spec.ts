@@ -2,19 +2,15 @@ import { newPart, surface, type Part } from '../../part';
 import { addedFeature } from '../../drawing';
 import { workOf } from '../work';
 import { gripOn, leastGripMm } from './grip';
+import { TEST_LATHE } from '../testing-lathe';
 
-const lathe = {
-  ...{ id: 'l', name: 'Lathe', readout: null, gearsRpm: [100], swingMm: 330, centresMm: 760 },
-  cross: { unit: 'mm', perTurn: 5, perLine: 0.05, reads: 'diameter' },
-  carriage: { unit: 'mm', perTurn: 20, perLine: 0.1 },
-} as const;
 const shaft: Part = {
   ...newPart('plain-pin', 'Shaft', 20, 40),
   outside: [surface('a', 'cylinder', 'Short', 20, 20), surface('b', 'cylinder', 'Long', 60, 30), surface('c', 'cylinder', 'Other', 20, 20)],
   features: [],
 };
 const held = (part: Part, cut: readonly string[], end: 'near' | 'far' = 'near'): string | undefined => {
-  const work = workOf(part, lathe, 45, 'mm');
+  const work = workOf(part, TEST_LATHE, 45, 'mm');
   return gripOn(
     work,
     work.cuts.filter((c) => cut.includes(c.id)),

@@ -1,12 +1,9 @@
 import { newPart, surface, type Part } from '../../part';
 import { workOf } from '../work';
 import { twoEnds } from './two-ends';
+import { TEST_LATHE } from '../testing-lathe';
 
-const lathe = {
-  ...{ id: 'l', name: 'Lathe', readout: null, gearsRpm: [100], swingMm: 330, centresMm: 760, spindleBoreMm: 28 },
-  cross: { unit: 'mm', perTurn: 5, perLine: 0.05, reads: 'diameter' },
-  carriage: { unit: 'mm', perTurn: 20, perLine: 0.1 },
-} as const;
+const lathe = { ...TEST_LATHE, spindleBoreMm: 28 };
 type Step = readonly [id: string, lengthMm: number, diameterMm: number];
 const shaft = (...steps: readonly Step[]): Part => ({
   ...newPart('plain-pin', 'Shaft', 20, 40),
