@@ -38,14 +38,14 @@ function drillOf(c: BlockHole, diameter: DimensionFinding, sets: readonly DrillS
   if (thread) {
     const hole = tapHole(thread, 75, undefined, (d) => inCrib(sets, d));
     const best = hole.ok ? hole.value.drills[0] : undefined;
-    return best ? `${drillWords(best.drill)}, ${best.percent.toFixed(0)} % of thread` : 'none: bore it';
+    return best ? `${drillWords(best.drill)}, ${best.percent.toFixed(0)} % of thread` : 'no drill is right: bore it';
   }
   if (c.made === 'drilled') {
     const found = within(diameter, sets);
     return found ? drillWords(found) : `${nearest(mm)} is nearest, and outside its limits`;
   }
   const before = c.made === 'reamed' ? drillBeforeReamer(mm, sets) : firstDrill(mm, sets);
-  return before ? `${nearest(before.diameterMm)}, then ${c.made}` : `none: ${c.made}`;
+  return before ? `${nearest(before.diameterMm)}, then ${c.made}` : `no drill before it: ${c.made}`;
 }
 
 /**

@@ -98,21 +98,20 @@ function textsOf(said: string): string[] {
     .filter(Boolean);
 }
 
-/** What has a thread where a pitch, or how many go to the inch, stands behind its diameter. */
+/** What has a thread where a pitch stands behind its diameter; a larger number may be a counterbore's. */
 const SCREWED = /\b(screw|bolt|stud|nut)s?\b/;
-/** `M10`, `3/8-16`: it may be looked up. */
-const THREAD_NAME = /^M\s?\d|\d-\d/i;
-/** Two readings of one diameter never lie so far apart: the second is of something else. */
-const NO_DIAMETER = 1.5;
+/** A thread's pitch is a small share of its diameter. */
+const PITCH_SHARE = 0.3;
+/** `M10`, `3/8-16`: a name, where a plain number or fraction is a size. */
+const isThreadName = (text: string): boolean => /^M\s?\d|\d-\d/i.test(text) && findThread(text) !== undefined;
 function saysThread(words: string, texts: readonly string[], unit: LengthUnit): boolean {
-  if (texts.some((t) => /tpi$/i.test(t) || (THREAD_NAME.test(t) && findThread(t)))) return true;
+  if (texts.some((t) => /tpi$/i.test(t) || isThreadName(t))) return true;
   if (!SCREWED.test(words) || texts.length !== 2) return false;
   const [p, q] = texts.map((t) => parseLength(t, { unit })).map((x) => (x.ok ? x.value.valueMm : 0));
-  return p! > 0 && q! > 0 && Math.max(p! / q!, q! / p!) > NO_DIAMETER;
+  return q! > 0 && q! <= PITCH_SHARE * p!;
 }
 
-/** A thread's pitch is a small share of its diameter: a second number beyond that is how many there are to the inch. */
-const PITCH_SHARE = 0.3;
+/** A second number beyond the share of a pitch is how many there are to the inch. */
 function threadTexts(texts: readonly string[], unit: LengthUnit): readonly string[] {
   const [major, second] = texts.map((t) => parseLength(t, { unit }));
   const bare = /^\d+([.,]\d+)?$/.test(texts[1] ?? '');
@@ -122,7 +121,7 @@ function threadTexts(texts: readonly string[], unit: LengthUnit): readonly strin
 
 /** A thread's name is no reading: what to write instead. */
 const namesThread = (text: string, kind: PlaceKind): Outcome<never> | null =>
-  kind === 'thread' && findThread(text)
+  kind === 'thread' && isThreadName(text)
     ? bad('thread-name', `${text} is a name: write it before the colon, and behind it what the crests measure and the pitch.`, 'readings')
     : null;
 
