@@ -1,7 +1,6 @@
 import type { Quantity } from '../../evidence/readings';
 import { isDiameterOfSurface, type Dimension } from '../../making/part';
-import { meanOf, originalSizeMm, type DimensionFinding, type PlaceFinding } from '../job';
-import { placeOf } from './surfaces';
+import { meanOf, originalSizeMm, placeOf, type DimensionFinding, type PlaceFinding } from '../job';
 
 /** A dimension of the drawing beside the place that it was drawn from. */
 export interface Compared {

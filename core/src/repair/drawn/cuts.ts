@@ -1,7 +1,6 @@
 import { placeAll, type Part, type PartFeature, type PlacedSurface } from '../../making/part';
 import { inSentence } from '../../terms/words';
-import { axisStartMm, chosenSeen, meanOf, type JobSheet, type PlaceFinding } from '../job';
-import { drawnId } from './surfaces';
+import { axisStartMm, chosenSeen, drawnId, meanOf, type JobSheet, type PlaceFinding } from '../job';
 
 /** A feature drawn from a place, or why it is not. */
 export type DrawnCut = { readonly feature: PartFeature; readonly doubt?: string } | { readonly feature: null; readonly doubt: string };

@@ -1,11 +1,11 @@
 import { materialOf, UNKNOWN_MATERIAL } from '../../book/materials';
 import { partLengthMm, validatePart, type Part } from '../../making/part';
 import { inSentence } from '../../terms/words';
-import { axisStartMm, meanOf, originalSizeMm, type JobItem, type JobSheet, type PlaceFinding } from '../job';
+import { axisStartMm, drawnId, meanOf, originalSizeMm, type JobItem, type JobSheet, type PlaceFinding } from '../job';
 import { cutsOf } from './cuts';
 import { endToEnd, type ReadStretch } from './stretches';
 import { withSeats } from './seats';
-import { boresOf, drawnId, outsideOf, readStretch, type Evidence } from './surfaces';
+import { boresOf, outsideOf, readStretch, type Evidence } from './surfaces';
 
 /** A drawing out of the readings, with what they did not tell. */
 export interface EvidenceDrawing {

@@ -2,7 +2,7 @@ import { validatePart } from '../../making/part';
 import { jobItems, workOut, type JobSheet } from '../job';
 import { testInstrument, testPlace, testReading, testSheet, testShop } from '../job/testing';
 import { partFromEvidence } from './from-evidence';
-import { drawnId } from './surfaces';
+import { drawnId } from '../job';
 
 const exact = testInstrument('exact', { uMm: 0.001, repeatMm: 0.001, rangeLowMm: 0, rangeHighMm: 1000 });
 const shop = { ...testShop, instruments: [...testShop.instruments, exact] };

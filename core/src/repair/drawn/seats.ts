@@ -1,8 +1,7 @@
 import type { Part } from '../../making/part';
 import { formatWithUnit, type LengthUnit } from '../../terms/quantity';
 import { inSentence } from '../../terms/words';
-import type { SeatFinding } from '../job';
-import { drawnId } from './surfaces';
+import { drawnId, type SeatFinding } from '../job';
 
 /** A drawing with its bearing seats by the table, and what the table could not say. */
 export interface SeatedPart {

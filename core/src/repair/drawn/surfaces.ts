@@ -2,15 +2,8 @@ import { isDiameter } from '../../evidence/readings';
 import { surface, unreadId, type Bore, type Surface } from '../../making/part';
 import type { LengthUnit } from '../../terms/quantity';
 import type { BoreFinding, FitFinding, PlaceFinding, SeatFinding } from '../job';
-import { axisStartMm, meanOf, originalSizeMm } from '../job';
+import { axisStartMm, drawnId, meanOf, originalSizeMm } from '../job';
 import { endToEnd, type ReadStretch, type Stretch } from './stretches';
-
-/** Where something of the drawing comes from a place, its id says so. */
-const HEAD = 'of-';
-/** Id of what is drawn from a place: it lasts as long as the place does. */
-export const drawnId = (placeId: string): string => HEAD + placeId;
-/** The place that something of a drawing was drawn from; null for anything else. */
-export const placeOf = (id: string): string | null => (id.startsWith(HEAD) ? id.slice(HEAD.length) : null);
 
 /** Diameters at the ends of a measured taper, by the line through its stations, mm. */
 function taperEnds(f: PlaceFinding): readonly [number, number] | null {

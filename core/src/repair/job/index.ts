@@ -128,3 +128,4 @@ export { allInAll, dayWithoutIt, type StandingStillChoice } from './standing-sti
 export { comebackOf, doneBefore, type ComebackChoice, type DoneBefore } from './done-before';
 export { ledgerCard, type LedgerCard, type LedgerSize } from './ledger-card';
 export { SIZE_SHARE, traitsOf, type JobTraits } from './likeness';
+export { drawnId, placeOf } from './drawn-id';

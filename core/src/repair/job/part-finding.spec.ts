@@ -1,8 +1,9 @@
 import { newPart, surface, type Part } from '../../making/part';
 import { choiceKey } from './choices';
+import { drawnId } from './drawn-id';
 import { partFinding, predictedPlay } from './part-finding';
 import { workOut } from './repair';
-import { drawnPin, testChoice, testSheet, testShop } from './testing';
+import { drawnPin, testChoice, testPlace, testSheet, testShop } from './testing';
 import type { JobSheet } from './records';
 
 const FIT = { schoolId: 'own:0.0500', hole: 'keep', truedMm: null };
@@ -50,6 +51,24 @@ describe('who gives a diameter its limits', () => {
       mustProve: true,
       limits: { lowerMm: expect.closeTo(24.8, 9), upperMm: expect.closeTo(25.2, 9) },
     });
+  });
+
+  it('nobody, where a bearing sat and nothing tells which: the general tolerance is no seat', () => {
+    const base = newPart('plain-pin', 'Shaft', 23.4, 60);
+    const on = { ...base, features: [], outside: base.outside.map((s) => ({ ...s, id: drawnId('seat') })) };
+    const sat = (suspicions: readonly 'bearing'[], limits: Part['limits'] = {}) =>
+      of(
+        testSheet({
+          places: [...testSheet().places, testPlace('seat', { name: 'Bearing seat', suspicions })],
+          choices: [testChoice(choiceKey.part, { ...on, limits })],
+        }),
+        drawnId('seat'),
+      );
+    expect(sat([])).toMatchObject({ from: 'general' });
+    expect(sat(['bearing'])).toMatchObject({ limits: null, from: 'none', mustProve: true });
+    expect(sat(['bearing']).words).toContain('the general tolerance will not do');
+    const k5 = { lowerDev: 0.002, upperDev: 0.011, text: 'k5' };
+    expect(sat(['bearing'], { [drawnId('seat')]: k5 })).toMatchObject({ from: 'typed', limits: { lowerMm: expect.closeTo(23.402, 6) } });
   });
 
   it('a stretch that nobody read has none, and says what is wanted', () => {

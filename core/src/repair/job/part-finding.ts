@@ -26,6 +26,7 @@ import { minus, plus, sumOf, tabled, typed, workedOut, type Figure, type Measure
 import { beforeTreatment, treatmentOf } from './before-treatment';
 import type { BoreFinding } from './bore-finding';
 import { chosenPart } from './choices';
+import { isDrawnFrom } from './drawn-id';
 import type { FitFinding } from './fit-finding';
 import type { JobSheet } from './records';
 
@@ -216,7 +217,12 @@ export function partFinding(
   const mates = new Map(all.map((s) => [s.id, matesOf(s, s.inside ? [] : fits, s.inside ? bores : [])]));
   const fitted = new Map(all.map((s) => [s.id, fittedOutside(mates.get(s.id)!.fits) ?? fittedBore(mates.get(s.id)!.bores)]));
   const part = withSizes(drawn, (s) => fitted.get(s.id)?.sizeMm ?? s.diameterMm);
-  const own = dimensionsOf(part).map((d) => dimensionFinding(part, d, isDiameterOfSurface(d) ? (fitted.get(d.key) ?? null) : null));
+  // What a bearing sat on is a seat, whoever drew it: no general tolerance there.
+  const bearings = sheet.places.filter((p) => p.suspicions.includes('bearing'));
+  const carries = (d: Dimension): boolean => isDiameterOfSurface(d) && bearings.some((p) => isDrawnFrom(d.surface.id, p.id));
+  const own = dimensionsOf(part)
+    .map((d) => (carries(d) ? { ...d, seat: true } : d))
+    .map((d) => dimensionFinding(part, d, isDiameterOfSurface(d) ? (fitted.get(d.key) ?? null) : null));
   const byKey = new Map(own.map((d) => [d.dimension.key, d]));
   const dimensions = own.map((d) => {
     const f = d.dimension.before && treatmentOf(part, d.dimension.surface.id);

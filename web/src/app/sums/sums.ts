@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, output } from '@angular/core';
 import { inBookWords, lookUp, TABLES } from '@iron-patch/core/book/look-up';
-import { SUMS, type Sum } from '@iron-patch/core/sums';
+import { SUMS, sumOfId, type Sum } from '@iron-patch/core/sums';
 import { DecimalMarks, OpenJob, SumsDesk, type SumsView } from '../data';
 import { BookTableView } from './book-table';
 import { LookedUp } from './looked-up';
@@ -173,7 +173,7 @@ export class Sums {
   protected readonly table = computed(() =>
     this.desk.view().kind === 'table' ? TABLES.find((t) => t.id === this.desk.view().id) : undefined,
   );
-  protected readonly sum = computed<Sum>(() => SUMS.find((s) => s.id === this.desk.view().id) ?? SUMS[0]!);
+  protected readonly sum = computed<Sum>(() => sumOfId(this.desk.view().id) ?? SUMS[0]!);
 
   protected isOn(kind: SumsView['kind'], id: string): boolean {
     const view = this.desk.view();
