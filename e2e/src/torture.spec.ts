@@ -12,7 +12,9 @@ it.each([
     cwd: root,
     encoding: 'utf8',
   });
-  expect([status, stderr]).toEqual([0, '']);
+  // What it found stands in what it printed.
+  if (status !== 0) throw new Error(stdout + stderr);
+  expect(stderr).toBe('');
   expect(stdout).toContain('0 lost, 0 doubled, 0 that nobody sent');
   expect(stdout).toContain('0 of 4 screens stale');
   expect(Number(/(\d+) readings acknowledged/.exec(stdout)?.[1])).toBeGreaterThan(100);

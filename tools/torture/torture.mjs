@@ -76,6 +76,9 @@ async function sendReading(address, { jobId, placeId, instrumentId, personId }, 
   return response?.status ?? 0;
 }
 
+/** A connection that is nobody's any more is gone within so many milliseconds. */
+const GONE_MS = 10_000;
+
 /** Milliseconds until the server says that it is well. */
 async function untilWell({ address, well }) {
   const from = performance.now();
@@ -128,8 +131,16 @@ async function breakThings(shop, people, { count, random, long }) {
   return { healed, deaths };
 }
 
+/** Connections to the database once those of killed servers are gone, which the database notices within seconds; all there are where they stay. */
+async function connectionsLeft(shop, most) {
+  const count = () => Number(shop.db.ask('postgres', `select count(*) from pg_stat_activity where usename = 'iron_patch_app'`));
+  const until = Date.now() + GONE_MS;
+  while (count() > most && Date.now() < until) await pause(200);
+  return count();
+}
+
 /** What was stored, held against what was acknowledged. */
-function compare(shop, { acknowledged, edits, screens }, editedJobs) {
+function compare(shop, { acknowledged, edits, screens }, editedJobs, connections) {
   const kept = shop.db.ask('iron_patch', `select text from readings where text ~ '^39[.]9[0-9]{8}$'`).trim().split('\n').filter(Boolean);
   const there = new Set(kept);
   const acked = new Set(acknowledged);
@@ -144,7 +155,7 @@ function compare(shop, { acknowledged, edits, screens }, editedJobs) {
     lines: screens.reduce((sum, s) => sum + s.lines, 0),
     stepsMade: made,
     stepsThere: steps.reduce((sum, n) => sum + n, 0),
-    connections: Number(shop.db.ask('postgres', `select count(*) from pg_stat_activity where usename = 'iron_patch_app'`)),
+    connections,
   };
 }
 
@@ -257,6 +268,7 @@ export async function torture(args) {
         shop,
         work,
         edited.map((e) => e.jobId),
+        await connectionsLeft(shop, processes * CONNECTIONS),
       );
       report(broken, work, found, { healedMs, processes });
     } finally {
