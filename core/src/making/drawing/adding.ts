@@ -28,14 +28,15 @@ const lengthMm = (unit: LengthUnit): number => roundStart(unit, 10, 0.5);
 const sideOf = (part: Part, surfaceId: string | null): 'outside' | 'inside' | null =>
   placeAll(part).find((s) => s.id === surfaceId)?.side ?? null;
 
-/** A name that nothing else of the drawing has: `Keyseat 2`. */
-function freshName(part: Part, name: string): string {
-  const taken = new Set([...placeAll(part), ...part.features].map((x) => x.name));
+/** A name that none of these has: `Keyseat 2`. */
+export function freshName(named: readonly { readonly name: string }[], name: string): string {
+  const taken = new Set(named.map((x) => x.name));
   for (let n = 1; ; n++) {
     const said = n === 1 ? name : `${name} ${n}`;
     if (!taken.has(said)) return said;
   }
 }
+const freshIn = (part: Part, name: string): string => freshName([...placeAll(part), ...part.features], name);
 
 /** A stretch of the outside behind that one, or at the end, where the chamfer of the part's end goes along. */
 export function addedSurface(part: Part, kind: SurfaceKind, name: string, after: string | null, id: string, unit: LengthUnit): Added {
@@ -43,7 +44,7 @@ export function addedSurface(part: Part, kind: SurfaceKind, name: string, after:
   const at = found < 0 ? part.outside.length : found + 1;
   const before = part.outside[at - 1];
   const size = (before?.diameterMm ?? 25) * (kind === 'head' ? 1.4 : STEP_SHARE);
-  const plain = surface(id, kind, freshName(part, name), lengthMm(unit), size);
+  const plain = surface(id, kind, freshIn(part, name), lengthMm(unit), size);
   const own = kind === 'taper' ? { ...plain, diameterMm: before?.diameterMm ?? 25, farDiameterMm: size } : plain;
   const last = at === part.outside.length;
   const features = part.features.map((f) =>
@@ -78,7 +79,7 @@ export function addedFeature(part: Part, on: string, kindId: FeatureKindId, id: 
   const host = hostOf(part, on);
   if (!host) return null;
   const kind = kindOf(kindId);
-  const own = { ...kind.start(host), id, kind: kindId, on, name: freshName(part, kind.name), ...change } as unknown as PartFeature;
+  const own = { ...kind.start(host), id, kind: kindId, on, name: freshIn(part, kind.name), ...change } as unknown as PartFeature;
   return { part: { ...part, features: [...part.features, own] }, ownerId: id };
 }
 
@@ -98,7 +99,7 @@ export function copied(part: Part, featureId: string, id: string): Added | null 
   const twin = same ? { ...there, atMm: lengthMm - f.atMm } : there;
   // Its own kind's name, so that the second keyseat is not "Keyseat 1 2".
   return {
-    part: { ...part, features: [...part.features, { ...twin, id, name: freshName(part, f.name.replace(/ \d+$/, '')) }] },
+    part: { ...part, features: [...part.features, { ...twin, id, name: freshIn(part, f.name.replace(/ \d+$/, '')) }] },
     ownerId: id,
   };
 }

@@ -6,6 +6,7 @@ import {
   cutKindOf,
   edgesOf,
   FACE_OPTIONS,
+  freshName,
   oppositeOf,
   type Block,
   type BlockCut,
@@ -75,7 +76,7 @@ const SIZES = [
             </span>
           }
           @for (axis of againAlong(c, i); track axis) {
-            <button type="button" class="again" (click)="again(c, axis)">Again from the {{ opposite(c, axis) }} edge</button>
+            <button type="button" (click)="again(c, axis)">Again from the {{ opposite(c, axis) }} edge</button>
           }
           @if (fitted(c); as d) {
             <span class="quiet">diameter from its fit <ip-figure [figure]="d.figure" [size]="18" [strong]="true" /></span>
@@ -186,7 +187,7 @@ export class BlockForm {
       id: newId().slice(0, 8),
       kind,
       on: 'top',
-      name: this.freshName(cutKindOf(kind).name),
+      name: freshName(block.cuts, cutKindOf(kind).name),
     };
     this.changed.emit({ ...block, cuts: [...block.cuts, added as unknown as BlockCut] });
   }
@@ -202,20 +203,11 @@ export class BlockForm {
 
   /** The same cut as far from the opposite edge, as one more. */
   protected again(c: BlockCut, axis: 'u' | 'v'): void {
-    const added = { ...this.across(c, axis), id: newId().slice(0, 8), name: this.freshName(c.name.replace(/ \d+$/, '')) };
+    const added = { ...this.across(c, axis), id: newId().slice(0, 8), name: freshName(this.block().cuts, c.name.replace(/ \d+$/, '')) };
     this.changed.emit({ ...this.block(), cuts: [...this.block().cuts, added] });
   }
 
   private across = (c: BlockCut, axis: 'u' | 'v'): BlockCut => cutKindOf(c.kind).across(c, this.block(), axis) as BlockCut;
-
-  /** That name, with the first number behind it that nothing else has. */
-  private freshName(name: string): string {
-    const names = new Set(this.block().cuts.map((c) => c.name));
-    if (!names.has(name)) return name;
-    let n = 2;
-    while (names.has(`${name} ${n}`)) n++;
-    return `${name} ${n}`;
-  }
 
   protected remove(id: string): void {
     this.changed.emit({ ...this.block(), cuts: this.block().cuts.filter((c) => c.id !== id) });
