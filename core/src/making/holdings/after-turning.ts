@@ -1,3 +1,4 @@
+import { keeper } from '../../terms/kept';
 import { formatWithUnit } from '../../terms/quantity';
 import { inSentence } from '../../terms/words';
 import { processOf } from '../part';
@@ -35,8 +36,12 @@ function tail(
   ];
 }
 
-/** What follows the turning whichever way it was held: eccentrics, what is cut across the axis, keyways, and what is not cut at all. */
-export function afterTurning(work: Work): SetUpDraft[] {
+const keepAfter = keeper<Work, readonly SetUpDraft[]>();
+
+/** What follows the turning whichever way it was held, so once for all of them: eccentrics, what is cut across the axis, keyways, and what is not cut at all. */
+export const afterTurning = (work: Work): readonly SetUpDraft[] => keepAfter(work, [], () => allAfter(work));
+
+function allAfter(work: Work): SetUpDraft[] {
   const { cuts } = work;
   const eccentric = cuts.filter((c) => c.offAxis);
   const swing = work.part.features.flatMap((f) =>

@@ -29,8 +29,18 @@ function besides(row: readonly PlacedSurface[], s: PlacedSurface): { left: Place
   };
 }
 
-/** Where a feature on that surface sits; null where the part has no such surface. */
-export function hostOf(part: Pick<Part, 'outside' | 'bores' | 'features'>, surfaceId: string): Host | null {
+type WithSurfaces = Pick<Part, 'outside' | 'bores' | 'features'>;
+
+const keepHosts = keeper<WithSurfaces, Map<string, Host | null>>();
+
+/** Where a feature on that surface sits; null where the part has no such surface. Worked out once for all that is cut there. */
+export function hostOf(part: WithSurfaces, surfaceId: string): Host | null {
+  const known = keepHosts(part, [part.outside, part.bores, part.features], () => new Map());
+  if (!known.has(surfaceId)) known.set(surfaceId, hostAt(part, surfaceId));
+  return known.get(surfaceId)!;
+}
+
+function hostAt(part: WithSurfaces, surfaceId: string): Host | null {
   const { outside, bores } = placed(part);
   const row = [outside, ...bores].find((r) => r.some((s) => s.id === surfaceId));
   const surface = row?.find((s) => s.id === surfaceId);

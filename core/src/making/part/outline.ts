@@ -1,3 +1,4 @@
+import { keeper } from '../../terms/kept';
 import type { ContourPoint } from './feature-kind';
 import { kindOf } from './features';
 import { hostOf, placed } from './host';
@@ -37,8 +38,10 @@ function contourOf(part: Part, row: readonly PlacedSurface[]): OutlinePoint[] {
     });
 }
 
+const keepOutline = keeper<Part, readonly OutlinePoint[]>();
+
 /** The outside contour from the zero face to the far end with all that is turned into it; starts and ends on the part, not on the axis. */
-export const outline = (part: Part): OutlinePoint[] => contourOf(part, placed(part).outside);
+export const outline = (part: Part): readonly OutlinePoint[] => keepOutline(part, [], () => contourOf(part, placed(part).outside));
 
 /** The contour of each bore from left to right. */
 export const boreOutlines = (part: Part): OutlinePoint[][] => placed(part).bores.map((row) => contourOf(part, row));

@@ -1,3 +1,4 @@
+import { keeper } from '../../terms/kept';
 import { good, type Outcome, type Problem } from '../../terms/outcome';
 import { inSentence } from '../../terms/words';
 import { materialOf } from '../../book/materials';
@@ -114,8 +115,12 @@ function checkTreatments({ features }: Part, say: Say): void {
   });
 }
 
-/** Checks a part that somebody drew. All problems at once, each with its path. */
-export function validatePart(part: Part): Outcome<Part> {
+const keepChecked = keeper<Part, Outcome<Part>>();
+
+/** Checks a part that somebody drew, once. All problems at once, each with its path. */
+export const validatePart = (part: Part): Outcome<Part> => keepChecked(part, [], () => checkedPart(part));
+
+function checkedPart(part: Part): Outcome<Part> {
   const problems: Problem[] = [];
   const say: Say = (path, code, message) => problems.push({ path, code, message });
   if (!materialOf(part.materialId)) say('materialId', 'material', 'Choose a material.');

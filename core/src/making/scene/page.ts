@@ -12,7 +12,8 @@ export interface Sheet extends Scene {
 export const SHEET_MM = { width: 297, height: 210 } as const;
 export const FRAME_MM = 10;
 /** Scales that a machinist reads without thinking (ISO 5455). */
-export const SCALES = [10, 5, 2, 1, 0.5, 0.2, 0.1, 0.05] as const;
+export const SMALLEST_SCALE = 0.05;
+export const SCALES = [10, 5, 2, 1, 0.5, 0.2, 0.1, SMALLEST_SCALE] as const;
 /** `1 to 2`, `2 to 1`. */
 export const scaleWords = (scale: number): string => (scale >= 1 ? `${scale} to 1` : `1 to ${Math.round(1 / scale)}`);
 
@@ -55,6 +56,13 @@ const box = (x: number, y: number, width: number, height: number): Primitive =>
 /** Letters of the usual height, or as much smaller as it takes for a text to go on its width: nothing of it is cut off. */
 const fitting = (words: string, widthMm: number, usualMm: number): number => Math.min(usualMm, widthMm / textWidthMm(words, 1));
 
+/** What is made of the first of several that fits so, of the last where none does; what comes after it is not made at all. */
+export function firstThat<T, U>(all: readonly [...T[], T], make: (from: T) => U, fits: (made: U) => boolean): U {
+  let made = make(all[0]);
+  for (let i = 1; i < all.length && !fits(made); i++) made = make(all[i]!);
+  return made;
+}
+
 /** What stands at the foot of a sheet. */
 export interface Foot {
   readonly name: string;
@@ -65,11 +73,11 @@ export interface Foot {
 
 /** The frame, the title block and the notes; and how high above the sheet's lower edge they reach, mm. */
 export function sheetFoot({ name, fields, notes }: Foot): { readonly primitives: readonly Primitive[]; readonly topMm: number } {
-  const set = NOTE_LETTERS.map((letter) => {
+  const noted = (letter: number) => {
     const lines = notes.flatMap((n) => wrapped(n, Math.floor(NOTES_MM / textWidthMm('x', letter))));
     return { letter, lines, height: lines.length * letter * NOTE_ROW };
-  });
-  const notesAs = set.find((s) => s.height <= NOTES_MOST_MM) ?? set.at(-1)!;
+  };
+  const notesAs = firstThat(NOTE_LETTERS, noted, (s) => s.height <= NOTES_MOST_MM);
   const top = FRAME_MM + Math.max(TITLE.height, notesAs.height + 4);
   const left = SHEET_MM.width - FRAME_MM - TITLE.width;
   const rowMm = (TITLE.height - 10) / Math.ceil(fields.length / 2);

@@ -1,6 +1,19 @@
 import { hostOf, largestDiameterMm, outline, partLengthMm, placeOutside, type Part, type PartFeature } from '../part';
 import { flagRows, spread, textWidthMm, type Flag } from './flags';
-import { FRAME_MM, moved, path, SCALES, scaleWords, SHEET_MM, sheetFoot, text, type Foot, type Sheet } from './page';
+import {
+  firstThat,
+  FRAME_MM,
+  moved,
+  path,
+  SCALES,
+  scaleWords,
+  SHEET_MM,
+  SMALLEST_SCALE,
+  sheetFoot,
+  text,
+  type Foot,
+  type Sheet,
+} from './page';
 import { partLines } from './part-scene';
 import type { Primitive } from './scene';
 
@@ -155,8 +168,10 @@ export function partSheet(part: Part, words: SheetWords): Sheet {
   };
   const foot = sheetFoot({ ...words, fields: [...words.fields, ['scale', '10 to 1']] });
   const room = { width: SHEET_MM.width - 2 * FRAME_MM - 2 * BESIDE_MM, height: SHEET_MM.height - FRAME_MM - foot.topMm - 6 };
-  const tried = SCALES.map(measure);
-  const { scale, flags, rows, right, width, height } = tried.find((t) => t.width <= room.width && t.height <= room.height) ?? tried.at(-1)!;
+  const fits = (t: ReturnType<typeof measure>): boolean => t.width <= room.width && t.height <= room.height;
+  // Where the bare part is too large nothing of it has to be set out.
+  const bare = SCALES.filter((s) => length * s <= room.width && 2 * radius * s <= room.height);
+  const { scale, flags, rows, right, width, height } = firstThat([...bare, SMALLEST_SCALE], measure, fits);
   const x0 = FRAME_MM + BESIDE_MM + (room.width - width) / 2;
   const y0 = foot.topMm + 3 + (room.height - height) / 2 + LENGTHS_MM + radius * scale;
   const base = y0 + radius * scale + CLEAR_MM;

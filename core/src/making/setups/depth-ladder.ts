@@ -1,3 +1,4 @@
+import { keeper } from '../../terms/kept';
 import { inSentence } from '../../terms/words';
 import { hostOf, kindOf, partLengthMm, placeBore, placeOutside, type FeatureKindId, type Part, type PlacedSurface } from '../part';
 import { toTurns, type DialTurns } from './dial';
@@ -56,8 +57,12 @@ const OPEN = { metal: null, roomMm: Infinity, plunged: false, ofGroove: false } 
 /** Features at an end of a surface: that end itself is a shoulder or a face, and stands on the ladder as that. */
 const EDGE_KINDS: readonly FeatureKindId[] = ['chamfer', 'fillet', 'weld-prep'];
 
-/** Ends of what is turned into a surface, and centres of what is drilled across it. */
-function featureEdges(part: Part): Edge[] {
+const keepFeatureEdges = keeper<Part, readonly Edge[]>();
+
+/** Ends of what is turned into a surface, and centres of what is drilled across it: the same from either end. */
+const featureEdges = (part: Part): readonly Edge[] => keepFeatureEdges(part, [], () => edgesOfFeatures(part));
+
+function edgesOfFeatures(part: Part): Edge[] {
   return part.features.flatMap((f): Edge[] => {
     const host = hostOf(part, f.on);
     if (!host) return [];
