@@ -1,3 +1,4 @@
+import { withLater } from '../../terms/kept';
 import type { Figure } from '../../terms/working';
 import { isDiameterOfSurface } from '../../making/part';
 import type { Lathe } from '../../making/setups';
@@ -86,11 +87,12 @@ export function itemFindings(items: readonly JobItem[], given: ItemInputs): Item
 function itemFinding(item: JobItem, index: number, given: ItemInputs, joined: readonly ItemFinding[]): ItemFinding {
   const { live, sheet, shop } = given;
   const part = partOf(item, given, joined);
-  const plan = planFinding(part, sheet, shop, item);
+  // What is drawn has to follow each number at once: how it is held and cut is worked out where somebody asks for it.
+  const lazy = withLater({}, { plan: () => planFinding(part, sheet, shop, item) });
   const ofBlock = blockPlan(part, shop.drillSets);
   const chosen = chosenPlan(sheet, item.planKey);
-  const lathe = plan?.lathe ?? shop.lathes.find((l) => l.id === chosen?.latheId) ?? shop.lathes[0] ?? null;
-  const machine = lathe && { lathe, tool: (plan?.plan ?? chosen)?.tool ?? 'carbide' };
+  const lathe = shop.lathes.find((l) => l.id === chosen?.latheId) ?? shop.lathes[0] ?? null;
+  const machine = lathe && { lathe, tool: chosen?.tool ?? 'carbide' };
   // What was read and signed before something moved the sizes tells nothing of what they are now.
   const since = movedLastAt(item);
   const counts = (time: string): boolean => since === -Infinity || Date.parse(time) > since;
@@ -108,11 +110,13 @@ function itemFinding(item: JobItem, index: number, given: ItemInputs, joined: re
     const of = { live: readings.filter((r) => r.piece === n), proofs: proofs.filter((p) => p.piece === n) };
     const trials = tried.filter((t) => t.piece === n);
     const proved = proofFindings(own, { ...of, trials: trials.filter((t) => counts(t.triedAt)) }, sheet, shop);
-    return {
-      cuts: inCutOrder(cutFindings(own, machine, of.live, proved, trials, sheet, shop), plan),
-      sizes: sizeCuts(own, plan, of.live, proved, trials, sheet, shop),
-      proofs: proved,
-    };
+    return withLater(
+      { proofs: proved },
+      {
+        cuts: () => inCutOrder(cutFindings(own, machine, of.live, proved, trials, sheet, shop), lazy.plan),
+        sizes: () => sizeCuts(own, lazy.plan, of.live, proved, trials, sheet, shop),
+      },
+    );
   };
   // Of a batch most pieces are not begun: those of as many things are all alike.
   const blanks = new Map<number, Omit<PieceFinding, 'piece'>>();
@@ -120,18 +124,21 @@ function itemFinding(item: JobItem, index: number, given: ItemInputs, joined: re
   const pieces = piecesOf(sheet, { id: item.id, quantity }).map((piece): PieceFinding => {
     const there = joined.filter((j) => piece.number <= often(j.item));
     const own = isJoin && there.length < joined.length ? joinedFinding(item, there) : part;
-    if (begun.has(piece.number)) return { piece, ...worked(piece.number, own) };
+    if (begun.has(piece.number)) return withPiece(worked(piece.number, own), piece);
     const blank = blanks.get(there.length) ?? worked(null, own);
     blanks.set(there.length, blank);
-    return { piece, ...blank };
+    return withPiece(blank, piece);
   });
   // What joining moves is of the items that it joins: they have released it.
-  const frozen = isJoin ? [] : ofItem(releasable(part, plan?.frozen ?? ofBlock?.stock ?? []), item, sheet.job.id);
-  return {
+  const frozen = withLater(
+    {},
+    { figures: () => (isJoin ? [] : ofItem(releasable(part, lazy.plan?.frozen ?? ofBlock?.stock ?? []), item, sheet.job.id)) },
+  );
+  const release = newestRelease(sheet, item.id);
+  const own = {
     item,
     number: index + 1,
     part,
-    plan,
     blockPlan: ofBlock,
     lathe,
     press: pressFinding(item, given.places, sheet),
@@ -141,10 +148,16 @@ function itemFinding(item: JobItem, index: number, given: ItemInputs, joined: re
       sheet,
     ),
     pieces,
-    releasable: frozen,
-    moved: movedFigures(frozen, newestRelease(sheet, item.id), sheet),
   };
+  return withLater(own, {
+    plan: () => lazy.plan,
+    releasable: () => frozen.figures,
+    moved: () => (release ? movedFigures(frozen.figures, release, sheet) : []),
+  });
 }
+
+const withPiece = (worked: Omit<PieceFinding, 'piece'>, piece: Piece): PieceFinding =>
+  withLater({ piece, proofs: worked.proofs }, { cuts: () => worked.cuts, sizes: () => worked.sizes });
 
 /** Something of it is cut to a size: not where a component is only straightened. */
 export const isCutToSize = ({ item, part }: Pick<ItemFinding, 'item' | 'part'>): boolean =>

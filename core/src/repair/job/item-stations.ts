@@ -110,9 +110,9 @@ function cutPiece({ cuts, proofs }: PieceFinding, { sheet }: Given): Standing {
 }
 
 function cutParts(item: ItemFinding, given: Given): Standing {
+  if (!newestRelease(given.sheet, item.item.id)) return notYet('the release for cutting');
   const { moved } = item;
   if (moved.length) return out(`${moved.length} released number${moved.length > 1 ? 's' : ''} moved: accept or release again`);
-  if (!newestRelease(given.sheet, item.item.id)) return notYet('the release for cutting');
   return ofPieces(item, (p) => cutPiece(p, given));
 }
 

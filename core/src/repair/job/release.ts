@@ -63,9 +63,8 @@ export const HOLDINGS_KEY = 'plan.holdings';
 /** A stop of a set-up. */
 const STOP = /(^|\.)set-up\.\d+\./;
 
-/** Every released number that an input moved and that nobody has accepted at its new value; none while nothing is released. */
-export function movedFigures(now: readonly Figure[], release: ReleaseRecord | null, sheet: JobSheet): MovedFigure[] {
-  if (!release) return [];
+/** Every released number that an input moved and that nobody has accepted at its new value. */
+export function movedFigures(now: readonly Figure[], release: ReleaseRecord, sheet: JobSheet): MovedFigure[] {
   const current = new Map(now.map((f) => [f.key, f]));
   const held = release.figures.some((f) => f.key.endsWith(HOLDINGS_KEY));
   const gone = release.figures.flatMap((frozen): MovedFigure[] => {

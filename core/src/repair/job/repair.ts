@@ -21,6 +21,7 @@ import { readAsReworked } from './reworked';
 import type { SizeCut } from './size-cut';
 import { routeFindings, type RouteFinding } from './route-finding';
 import { seatFindings, type SeatFinding } from './seat-finding';
+import { withLater } from '../../terms/kept';
 import { toDoOf, type ToDo } from './to-do';
 import type { StationStanding } from '../../terms/stations';
 import { nextMove, standings } from './stations';
@@ -77,23 +78,23 @@ export function seenAt(job: Job, itemId: string | null, piece: number | null = n
   const at = job.items.find((i) => i.item.id === itemId) ?? job.items[0] ?? null;
   const pieces = at?.pieces ?? [];
   const own = pieces.find((p) => p.piece.number === piece) ?? pieces.find((p) => p.piece.scrapped === null) ?? null;
-  return {
-    ...job,
-    at,
-    piece: own,
-    part: at?.part ?? null,
-    plan: at?.plan ?? null,
-    blockPlan: at?.blockPlan ?? null,
-    cuts: own?.cuts ?? [],
-    sizes: own?.sizes ?? [],
-    proofs: own?.proofs ?? [],
-    releasable: at?.releasable ?? [],
-    moved: at?.moved ?? [],
-  };
+  return withLater(job, {
+    at: () => at,
+    piece: () => own,
+    part: () => at?.part ?? null,
+    plan: () => at?.plan ?? null,
+    blockPlan: () => at?.blockPlan ?? null,
+    cuts: () => own?.cuts ?? [],
+    sizes: () => own?.sizes ?? [],
+    proofs: () => own?.proofs ?? [],
+    releasable: () => at?.releasable ?? [],
+    moved: () => at?.moved ?? [],
+  });
 }
 
 /**
- * Works out everything that follows from a job's inputs, seen at its first item. Pure: the same in the browser and on the server.
+ * Works out everything that follows from a job's inputs, seen at its first item. Pure: the same in the browser and on the server. Plans, cuts and
+ * what they come to are worked out when first asked for: the sheet and the shop must not change after.
  *
  * @param sheet the job's stored inputs, readings oldest first
  */
@@ -117,7 +118,7 @@ export function workOut(sheet: JobSheet, shop: Shop): Repair {
   const holds = handOverHolds(sheet, items, assembled);
   const stations = standings({ sheet, places, noReturn, diagnosis, fits, bores, items, assembled, holds });
   const routes = routeFindings(sheet, places, shop);
-  const job: Job = {
+  const job = {
     live,
     places,
     pointsOfNoReturn: noReturn,
@@ -131,7 +132,6 @@ export function workOut(sheet: JobSheet, shop: Shop): Repair {
     next: calledOff(sheet) === null ? nextMove(stations) : null,
     assembled,
     holds,
-    toDo: toDoOf({ sheet, shop, routes, items, stations }),
   };
-  return seenAt(job, null);
+  return seenAt(withLater(job, { toDo: () => toDoOf({ sheet, shop, routes, items, stations }) }), null);
 }

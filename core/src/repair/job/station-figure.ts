@@ -64,7 +64,7 @@ function ofDecision({ fits, bores, seats }: Repair, spanId: string | null): Foun
  * @param spanId id of a place or, of the new part, of a segment; null for none
  */
 export function stationFigure(repair: Repair, station: StationId, spanId: string | null): Figure | null {
-  const { places, part, plan, cuts, proofs } = repair;
+  const { places, part } = repair;
   const segment = part?.segments.find((s) => s.segment.id === spanId || s.fits.some((f) => f.hole.place.id === spanId));
   const id = segment?.segment.id;
   switch (station) {
@@ -78,14 +78,16 @@ export function stationFigure(repair: Repair, station: StationId, spanId: string
     case 'draw':
       return (segment ?? part?.segments.find((s) => s.fits.length) ?? part?.segments[0])?.diameter ?? null;
     case 'plan':
-      return segment?.diameter ?? plan?.need.length ?? null;
+      return segment?.diameter ?? repair.plan?.need.length ?? null;
     case 'cut':
-      return (cuts.find((c) => c.segment.segment.id === id) ?? cuts.find((c) => c.left))?.left ?? null;
+      return (repair.cuts.find((c) => c.segment.segment.id === id) ?? repair.cuts.find((c) => c.left))?.left ?? null;
     case 'prove':
     case 'return':
       return (
-        (proofs.find((p) => p.dimension.dimension.key === (id ?? spanId)) ?? proofs.find((p) => p.dimension.from === 'fit' && p.measured))
-          ?.measured ?? null
+        (
+          repair.proofs.find((p) => p.dimension.dimension.key === (id ?? spanId)) ??
+          repair.proofs.find((p) => p.dimension.from === 'fit' && p.measured)
+        )?.measured ?? null
       );
   }
 }

@@ -1,1 +1,2 @@
 export { keeper, sameMembers } from './keeper';
+export { withLater } from './later';
