@@ -99,6 +99,8 @@ export interface Host {
   readonly surfaces: readonly PlacedSurface[];
   /** Name of a surface or feature of the part; undefined where it has none of that id. */
   readonly nameOf: (id: string) => string | undefined;
+  /** Clock angle of a feature of the part; undefined where it has none. */
+  readonly clockOf: (id: string) => number | undefined;
 }
 
 /** What sort of number a dimension is: how it is read, and by what. */

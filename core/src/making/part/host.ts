@@ -58,6 +58,10 @@ function hostAt(part: WithSurfaces, surfaceId: string): Host | null {
     rightMm: right ? right.leftMm / 2 : null,
     partLengthMm: partLengthMm(part),
     surfaces: [...outside, ...bores.flat()],
+    clockOf: (id) => {
+      const f = part.features.find((x) => x.id === id);
+      return f && 'clockDeg' in f ? f.clockDeg : undefined;
+    },
     nameOf: (id) => [...outside, ...bores.flat(), ...part.features].find((x) => x.id === id)?.name,
   };
 }

@@ -71,6 +71,8 @@ export {
   type Solid,
   isBlockShape,
 } from './block';
+export { clockWords, onceRound, timedWords } from './features/clock';
+export { standsWords } from './stands';
 export { fieldProblem } from './field-problem';
 export { fittings, type Fitting } from './fitting';
 export { hostOf, radiusAt } from './host';

@@ -8,9 +8,6 @@ type Woodruff = Extract<PartFeature, { kind: 'woodruff-seat' }>;
 /** Deepest cut of an end mill in a keyseat, as a share of its diameter. */
 const CUT_SHARE = 0.25;
 
-const clock = (f: { readonly clockDeg: number; readonly timedTo: string }): string =>
-  f.timedTo ? `Turn it to ${f.clockDeg}° from what it is timed to before the first cut, and lock the head.` : '';
-
 /** A parallel keyseat, set both ways: from the flat that the cutter just leaves, and measured over the other side of the shaft. */
 export const keyseatSchedule: Scheduler<Keyseat> = (f, host) => {
   const d = host.surface.leftMm;
@@ -34,11 +31,10 @@ export const keyseatSchedule: Scheduler<Keyseat> = (f, host) => {
     tools: [{ kind: milled ? 'end-mill' : 'cutter', sizeMm: f.widthMm }],
     cuts: milled ? { on: null, toMm: equalCuts(f.depthMm, CUT_SHARE * f.widthMm) } : null,
     words: [
-      clock(f),
       milled
         ? 'Mill it a size under, then each wall by itself: a cutter that ploughs full width cuts wide. A slot drill goes straight down, an end mill wants a hole.'
         : 'Conventional feed, the arbor’s run-out checked: it adds to the width.',
-    ].filter(Boolean),
+    ],
   };
 };
 
@@ -59,6 +55,6 @@ export const woodruffSchedule: Scheduler<Woodruff> = (f, host) => {
     ],
     tools: [{ kind: 'cutter', sizeMm: f.widthMm }],
     cuts: null,
-    words: [clock(f), 'A third of turning speed, straight down and straight out.'].filter(Boolean),
+    words: ['A third of turning speed, straight down and straight out.'],
   };
 };

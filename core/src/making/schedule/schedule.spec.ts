@@ -36,9 +36,26 @@ describe('a keyseat', () => {
     expect(seat.cuts!.toMm).toEqual([2, 4]);
     expect(withOne('keyseat', { cutter: 'end-mill', widthMm: 8, depthMm: 4.1 }).cuts!.toMm.at(-1)).toBeCloseTo(4.1, 9);
   });
-  it('says where it is turned to', () => {
-    expect(withOne('keyseat', { clockDeg: 90, timedTo: 'k' }).words[0]).toContain('90°');
-    expect(withOne('keyseat', {}).words.join()).not.toContain('Turn it to');
+  it('says where it stands from what it is timed to, whatever is on top on the drawing', () => {
+    const on = shaft(25).outside[0]!.id;
+    const key = (id: string, atMm: number, clockDeg: number, timedTo: string) =>
+      ({
+        ...kindOf('keyseat').start(hostOf(shaft(25), on)!),
+        id,
+        kind: 'keyseat',
+        on,
+        name: id,
+        atMm,
+        lengthMm: 20,
+        clockDeg,
+        timedTo,
+      }) as PartFeature;
+    const part = { ...shaft(25), features: [key('Gear', 5, 30, ''), key('Output', 60, 120, 'Gear')] };
+    const [gear, output] = schedulesOf(part, TEST_BENCH);
+    expect(output!.words[0]).toBe(
+      'It stands 90° clockwise of gear seen from the right end, counter-clockwise seen from the left: set it there before the first cut, and lock it.',
+    );
+    expect(gear!.words.join()).not.toContain('It stands');
   });
 });
 

@@ -1,4 +1,4 @@
-import { hostOf, placeAll, partLengthMm, type FeatureKindId, type Part, type PartFeature } from '../part';
+import { hostOf, placeAll, partLengthMm, timedWords, type FeatureKindId, type Part, type PartFeature } from '../part';
 import { boreSchedules } from './bored';
 import { grooveSchedule } from './groove';
 import { keyseatSchedule, woodruffSchedule } from './keyseat';
@@ -42,8 +42,11 @@ const OF_KIND: OfKind = {
 function ofFeature(part: Part, f: PartFeature, bench: Bench): Schedule[] {
   const host = hostOf(part, f.on);
   const scheduler = OF_KIND[f.kind] as Scheduler<PartFeature> | null;
-  const made = host && scheduler?.(f, host, bench);
-  return made && (made.settings.length || made.words.length) ? [{ id: f.id, title: f.name, ...made }] : [];
+  if (!host) return [];
+  const made = scheduler?.(f, host, bench) ?? { settings: [], tools: [], cuts: null, words: [] };
+  const timed = 'clockDeg' in f ? timedWords(f, host) : '';
+  const words = timed ? [`It stands ${timed}: set it there before the first cut, and lock it.`, ...made.words] : made.words;
+  return made.settings.length || words.length ? [{ id: f.id, title: f.name, ...made, words }] : [];
 }
 
 /** Everything of a turned part that has to be set by more than its own dimensions. */

@@ -1,4 +1,4 @@
-import { placeAll, type Part, type PartFeature, type PlacedSurface } from '../../making/part';
+import { onceRound, placeAll, type Part, type PartFeature, type PlacedSurface } from '../../making/part';
 import { inSentence } from '../../terms/words';
 import { axisStartMm, chosenSeen, drawnId, meanOf, type JobSheet, type PlaceFinding } from '../job';
 
@@ -121,6 +121,14 @@ const DRAWN: Readonly<Partial<Record<PlaceFinding['place']['kind'], (spot: Spot,
 /** What is not round the axis or has no place in a drawing of ours. */
 const NOT_DRAWN: readonly PlaceFinding['place']['kind'][] = ['depth', 'wall'];
 
+/** Where a place stands round the part: what is told from another one counts on from there. Told in a ring, it counts as typed. */
+function clockOn(sheet: JobSheet, placeId: string, asked: readonly string[] = []): number {
+  const seen = chosenSeen(sheet, placeId);
+  const own = seen?.clockDeg ?? 0;
+  const from = seen?.timedToPlaceId;
+  return from && !asked.includes(from) ? onceRound(own + clockOn(sheet, from, [...asked, placeId])) : own;
+}
+
 /**
  * What was measured as cut into the part, feature by feature.
  *
@@ -136,7 +144,9 @@ export function cutsOf(places: readonly PlaceFinding[], part: Part, zeroMm: numb
     const draw = DRAWN[f.place.kind];
     if (!draw) return [];
     const from = axisStartMm(f) - zeroMm;
-    const middle = from + f.place.lengthMm / 2;
+    // A groove is as long as it was read, whatever its place was taken for.
+    const long = (f.place.kind === 'groove' ? meanOf(f, 'width') : null) ?? f.place.lengthMm;
+    const middle = from + long / 2;
     const on = rows.find((s) => s.side === f.place.side && s.fromMm <= middle + 1e-6 && s.toMm >= middle - 1e-6);
     if (!on) return [{ feature: null, doubt: `${f.place.name} is not drawn: nothing was read of what it is cut into.` }];
     const seen = chosenSeen(sheet, f.place.id);
@@ -147,7 +157,7 @@ export function cutsOf(places: readonly PlaceFinding[], part: Part, zeroMm: numb
           f,
           on,
           atMm: Math.max(from - on.fromMm, 0),
-          clock: { clockDeg: seen?.clockDeg ?? 0, timedTo },
+          clock: { clockDeg: clockOn(sheet, f.place.id), timedTo },
           base: { id: drawnId(f.place.id) + (f.place.kind === 'thread' ? '-thread' : ''), name: f.place.name, on: on.id },
         },
         zeroMm,

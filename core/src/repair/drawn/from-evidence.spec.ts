@@ -176,6 +176,42 @@ it('grooves, keyseats, threads, flats and cross holes are cut where they were re
   expect(by('of-flat')).toMatchObject({ kind: 'flats', on: 'of-seat', atMm: 10, acrossMm: 21 });
 });
 
+it('what is told from another place counts on from where that stands, clockwise from the right end', () => {
+  const told = (clockDeg: number, timedToPlaceId: string | null) => ({
+    surface: '',
+    hardness: null,
+    scale: 'HRC' as const,
+    clockDeg,
+    timedToPlaceId,
+  });
+  const keyed = (gear: ReturnType<typeof told>, out: ReturnType<typeof told>) => {
+    const sheet = jobOf(
+      [
+        diameter('seat', 0, 120, 35),
+        read('gear', 'keyseat', 10, 30, { width: 10.01, 'key-depth': 5.02 }),
+        read('out', 'keyseat', 70, 30, { width: 10.01, 'key-depth': 5.02 }),
+      ],
+      [testChoice(choiceKey.seen('gear'), gear), testChoice(choiceKey.seen('out'), out)],
+    );
+    const { features } = drawn(sheet)!.part;
+    return ['of-gear', 'of-out'].map((id) => {
+      const f = features.find((x) => x.id === id);
+      return f?.kind === 'keyseat' ? [f.clockDeg, f.timedTo] : null;
+    });
+  };
+  expect(keyed(told(30, null), told(90, 'gear'))).toEqual([
+    [30, ''],
+    [120, 'of-gear'],
+  ]);
+  expect(keyed(told(300, null), told(90, 'gear'))[1]).toEqual([30, 'of-gear']);
+  expect(keyed(told(30, 'seat'), told(90, null))).toEqual([
+    [30, ''],
+    [90, ''],
+  ]);
+  // Each told from the other: what was typed stands.
+  expect(keyed(told(30, 'out'), told(90, 'gear')).map((k) => k![0])).toEqual([120, 120]);
+});
+
 it('tells what was found and what it was beside what it becomes', () => {
   const plain = jobOf([diameter('seat', 0, 60, 24.95), read('ring', 'groove', 50, 1.3, { width: 1.32, 'groove-size': 23.85 })]);
   const { part } = drawn(plain)!;

@@ -77,7 +77,7 @@ export interface SeenChoice {
   readonly surface: string;
   readonly hardness: number | null;
   readonly scale: 'HRC' | 'HB' | 'HV';
-  /** Clock position, and the place that it is told from. */
+  /** Clockwise seen from the right end, °: from the top, or from the place that it is told from. */
   readonly clockDeg: number | null;
   readonly timedToPlaceId: string | null;
 }

@@ -78,6 +78,18 @@ it('reads a groove in its own order, at one spot', () => {
   expect(placed.place.clocksDeg).toEqual([0]);
 });
 
+it.each([
+  ['tube / ring groove from 8.10: 3.20 84.60', 'mm', 3.2],
+  ['tube / ring groove from 8.10, 5 long: 3.20 84.60', 'mm', 5],
+  ['shaft / ring groove from 3.85: 1.6 mm 28.6 mm', 'in', 1.6],
+  ['shaft / overall length: 11 1/4', 'in', 285.75],
+  ['shaft / keyseat from 1: 0.25 0.141', 'in', 25.4],
+  ['shaft / ring groove from 2: wide', 'mm', null],
+] as const)('%s (%s) lies on %s mm of the part', (text, unit, lengthMm) => {
+  const placed = put(text, { ...empty, job: { ...empty.job, unit } });
+  expect(typeof placed === 'string' ? null : placed.place.lengthMm).toEqual(lengthMm === null ? null : expect.closeTo(lengthMm, 9));
+});
+
 describe('what a place runs in', () => {
   const jaw = { ...testSheet().components[1]!, id: 'jaw', name: 'Jaw', axisOffsetMm: 0 };
   const hole = testPlace('swivel', { name: 'Swivel hole', componentId: 'jaw', side: 'inside', startMm: 2, lengthMm: 15 });

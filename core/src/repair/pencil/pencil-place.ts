@@ -70,13 +70,22 @@ function movedToMeet(mate: PlaceRecord | null, startMm: number | null, sheet: Jo
   return placed || meets === 0 ? null : { ...component, axisOffsetMm: meets };
 }
 
+/** Kinds whose first reading is how long they are along the part: nobody says it twice. */
+const READ_ALONG: readonly PencilLine['kind'][] = ['groove', 'length'];
+
+function readAlongMm({ kind, groups }: PencilLine, unit: LengthUnit): number | null {
+  const first = groups[0]?.texts[0];
+  const read = READ_ALONG.includes(kind) && first !== undefined ? parseLength(first, { unit }) : null;
+  return read?.ok ? read.value.valueMm : null;
+}
+
 /** Where it was read, and how long the place is taken to be where nobody said. */
 function spanOf(line: PencilLine, unit: LengthUnit): { startMm: number; lengthMm: number; assumed: boolean; stationsMm: number[] } {
   const startMm = line.startMm ?? 0;
   const said = line.groups.flatMap((g) => (g.stationMm === null ? [] : [g.stationMm]));
   // As far past the last station as the first is from the end.
   const told = said.length ? Math.max(...said) + Math.max(Math.min(...said) - startMm, 1) - startMm : ASSUMED_MM[unit];
-  const lengthMm = line.lengthMm ?? told;
+  const lengthMm = line.lengthMm ?? readAlongMm(line, unit) ?? told;
   const stationsMm = said.length ? said : line.groups.length ? [startMm + lengthMm / 2] : [];
   return { startMm, lengthMm, assumed: line.lengthMm === null, stationsMm };
 }

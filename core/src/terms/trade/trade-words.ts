@@ -7,7 +7,7 @@ export const TRADE_WORDS = {
     'Backlash|How far a handwheel turns before its slide follows. Every size is come up to from the same side, so that it does not count.',
   belly: 'Belly|Thicker or thinner in the middle than at both ends.',
   blank: 'Blank|The piece of bar that is sawn off for one part or several.',
-  clock: 'Clock|The direction round the part in which a reading is taken: 0° is level to the right, and it counts to the left.',
+  clock: 'Clock|Where round the part something is, seen from the right end of the picture: 0° on top, 90° to the right, on clockwise.',
   comeback: 'Comeback|A job that comes in again with the same trouble.',
   concentration: 'Stress concentration|Where the shape changes sharply the load crowds together: that is where a shaft begins to crack.',
   fit: 'Fit|A letter and a number, as in H7 or k6: the letter says where the limits lie, the number how far they are apart (ISO 286).',

@@ -114,8 +114,8 @@ export class IndicatorMap {
       return {
         x,
         y,
-        hx: x + DIAL_R * Math.cos(t),
-        hy: y - 22 - DIAL_R * Math.sin(t),
+        hx: x + DIAL_R * Math.sin(t),
+        hy: y - 22 - DIAL_R * Math.cos(t),
         total: formatLength(s.totalMm, this.unit()),
       };
     }),

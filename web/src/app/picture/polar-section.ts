@@ -136,8 +136,8 @@ export class PolarSection {
   }
 }
 
-/** 0° lies level to the right and angles turn left, as a reading states them. */
+/** 0° lies on top and angles run clockwise, as seen from the right end of the part. */
 function place(deg: number, radius: number): { x: number; y: number } {
   const t = (deg * Math.PI) / 180;
-  return { x: CX + radius * Math.cos(t), y: CY - radius * Math.sin(t) };
+  return { x: CX + radius * Math.sin(t), y: CY - radius * Math.cos(t) };
 }

@@ -113,14 +113,14 @@ export const crossHole: FeatureKind<CrossHole> = {
     if (f.thread && !findThread(f.thread)) return [{ field: 'thread', message: 'Say which thread: M6, 1/4-20.' }];
     return [];
   },
-  dimensions: (f) => {
+  dimensions: (f, host) => {
     const t = f.thread ? findThread(f.thread) : undefined;
     return [
       { name: 'at', what: 'position', label: 'centre from the left end', value: f.atMm },
       { name: 'diameter', what: 'inside', label: t ? `hole to tap ${t.name}` : 'diameter', value: f.diameterMm },
       ...(f.reach === 'to depth' ? [{ name: 'depth', what: 'depth' as const, label: 'depth from the crown', value: f.depthMm }] : []),
       ...(f.sinkMm > f.diameterMm ? [{ name: 'sink', what: 'inside' as const, label: 'mouth of the countersink', value: f.sinkMm }] : []),
-      ...clockDimension(f),
+      ...clockDimension(f, host),
     ];
   },
   cut: (f, host) => ({

@@ -40,12 +40,12 @@ export const eccentric: FeatureKind<Eccentric> = {
       ? [{ field: 'diameterMm', message: 'It leaves no metal on its near side.' }]
       : [];
   },
-  dimensions: (f) => [
+  dimensions: (f, host) => [
     { name: 'at', what: 'position', label: 'beginning from the left end', value: f.atMm },
     { name: 'length', what: 'length', label: 'length', value: f.lengthMm },
     { name: 'diameter', what: 'outside', label: 'diameter', value: f.diameterMm, seat: true },
     { name: 'throw', what: 'position', label: 'offset of its axis', value: f.throwMm },
-    ...clockDimension(f),
+    ...clockDimension(f, host),
   ],
   cut: (f, host) => {
     const R = host.radiusAt(at(host, f.atMm + f.lengthMm / 2));

@@ -53,11 +53,11 @@ export const flats: FeatureKind<Flats> = {
     if (d >= radius(host)) return [{ field: 'acrossMm', message: 'It cuts nothing: the round is smaller than that.' }];
     return d <= host.beyondAt(at(host, f.atMm + f.lengthMm / 2)) ? [{ field: 'acrossMm', message: 'It leaves no metal.' }] : [];
   },
-  dimensions: (f) => [
+  dimensions: (f, host) => [
     { name: 'at', what: 'position', label: 'beginning from the left end', value: f.atMm },
     { name: 'length', what: 'length', label: 'length', value: f.lengthMm },
     { name: 'across', what: 'across', label: 'across', value: f.acrossMm },
-    ...clockDimension(f),
+    ...clockDimension(f, host),
   ],
   cut: (f, host) => {
     const R = radius(host);

@@ -55,11 +55,11 @@ export const holePattern: FeatureKind<HolePattern> = {
     if (f.thread && !findThread(f.thread)) return [{ field: 'thread', message: 'Say which thread: M6, 3/8-16.' }];
     return [];
   },
-  dimensions: (f) => [
+  dimensions: (f, host) => [
     { name: 'diameter', what: 'inside', label: f.thread ? `hole to tap ${f.thread}` : 'diameter', value: f.diameterMm },
     { name: 'depth', what: 'depth', label: 'depth', value: f.depthMm },
     ...(f.circleMm > 0 ? [{ name: 'circle', what: 'position' as const, label: 'circle', value: f.circleMm }] : []),
-    ...clockDimension(f),
+    ...clockDimension(f, host),
   ],
   cut: (f, host) => {
     return {

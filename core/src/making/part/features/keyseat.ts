@@ -152,7 +152,7 @@ export const keyseat: FeatureKind<Keyseat> = {
         seat: true,
         ...(book.depth ? { book: book.depth } : {}),
       },
-      ...clockDimension(f),
+      ...clockDimension(f, host),
     ];
   },
   cut: (f, host) => {

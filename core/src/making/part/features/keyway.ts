@@ -79,7 +79,7 @@ export const keyway: FeatureKind<Keyway> = {
     return [
       { name: 'width', what: 'width', label: 'width', value: f.widthMm, seat: true, ...(book.width ? { book: book.width } : {}) },
       { name: 'over', what: 'width', label: 'over the bore', value: f.overMm, seat: true, ...(book.over ? { book: book.over } : {}) },
-      ...clockDimension(f),
+      ...clockDimension(f, host),
     ];
   },
   cut: (f, host) => {

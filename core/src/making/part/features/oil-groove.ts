@@ -48,12 +48,12 @@ export const oilGroove: FeatureKind<OilGroove> = {
     if (f.depthMm > f.radiusMm) return [{ field: 'depthMm', message: 'It is deeper than the radius of its bottom.' }];
     return badFloor(host, floorMm(f, host), at(host, f.atMm), 'depthMm');
   },
-  dimensions: (f) => [
+  dimensions: (f, host) => [
     { name: 'at', what: 'position', label: 'beginning from the left end', value: f.atMm },
     { name: 'length', what: 'length', label: 'length', value: f.lengthMm },
     { name: 'radius', what: 'edge', label: 'radius of its bottom', value: f.radiusMm },
     { name: 'depth', what: 'depth', label: 'depth', value: f.depthMm },
-    ...clockDimension(f),
+    ...clockDimension(f, host),
   ],
   cut: (f, host) => ({
     shape: 'other',

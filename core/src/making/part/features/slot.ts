@@ -35,10 +35,10 @@ export const slot: FeatureKind<Slot> = {
     if (host.surface.kind === 'taper') return [{ field: 'on', message: 'A slot is cut across a cylinder here.' }];
     return f.depthMm > lengthOf(host) ? [{ field: 'depthMm', message: `It is deeper than ${host.surface.name} is long.` }] : [];
   },
-  dimensions: (f) => [
+  dimensions: (f, host) => [
     { name: 'width', what: 'width', label: 'width', value: f.widthMm },
     { name: 'depth', what: 'depth', label: 'depth', value: f.depthMm },
-    ...clockDimension(f),
+    ...clockDimension(f, host),
   ],
   cut: (f, host) => {
     const [R, half, x] = [radiusAtEnd(host, f.end), f.widthMm / 2, endAt(host, f.end)];

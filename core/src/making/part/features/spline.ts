@@ -52,12 +52,12 @@ export const spline: FeatureKind<Spline> = {
       ? [{ field: 'toothMm', message: 'So many teeth of that width do not stand side by side.' }]
       : [];
   },
-  dimensions: (f) => [
+  dimensions: (f, host) => [
     { name: 'at', what: 'position', label: 'beginning from the left end', value: f.atMm },
     { name: 'length', what: 'length', label: 'length', value: f.lengthMm },
     { name: 'tooth', what: 'across', label: 'width of a tooth', value: f.toothMm, seat: true },
     { name: 'root', what: 'outside', label: 'diameter between the teeth', value: f.rootMm },
-    ...clockDimension(f),
+    ...clockDimension(f, host),
   ],
   cut: (f, host) => {
     const [R, r] = [radius(host), f.rootMm / 2];

@@ -60,11 +60,11 @@ export const woodruffSeat: FeatureKind<WoodruffSeat> = {
     if (f.depthMm >= f.cutterMm / 2) return [{ field: 'depthMm', message: 'The cutter’s arbor would rub: it is sunk to its middle.' }];
     return f.depthMm >= radius(host) ? [{ field: 'depthMm', message: 'It would reach the middle of the shaft.' }] : [];
   },
-  dimensions: (f) => [
+  dimensions: (f, host) => [
     { name: 'at', what: 'position', label: 'centre from the left end', value: f.atMm },
     { name: 'width', what: 'width', label: 'width', value: f.widthMm, seat: true },
     { name: 'depth', what: 'depth', label: 'depth from the crown', value: f.depthMm, seat: true },
-    ...clockDimension(f),
+    ...clockDimension(f, host),
   ],
   cut: (f, host) => {
     const reach = halfLengthMm(f);

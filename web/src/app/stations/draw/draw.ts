@@ -23,6 +23,7 @@ import {
   kindOf,
   mirrored,
   placeAll,
+  standsWords,
   type AskedHere,
   type Bore,
   type DimensionFinding,
@@ -243,6 +244,7 @@ export class Draw {
   );
   protected readonly allSurfaces = computed<readonly Option[]>(() => placeAll(this.part() ?? NOTHING).map((s) => [s.id, s.name]));
 
+  protected readonly stands = standsWords;
   protected clocked(but: string): readonly Option[] {
     return this.part()!.features.flatMap((f): Option[] => (f.id !== but && 'clockDeg' in f ? [[f.id, f.name]] : []));
   }

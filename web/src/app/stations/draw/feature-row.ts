@@ -120,6 +120,9 @@ interface Row {
         }
       }
       <ng-content />
+      @if (stands()) {
+        <p class="quiet">{{ stands() }}</p>
+      }
     </fieldset>
   `,
   styles: `
@@ -132,6 +135,10 @@ interface Row {
       padding: 2px 0 2px 14px;
       margin: 4px 0 8px;
       min-width: 0;
+    }
+    .quiet {
+      grid-column: 1 / -1;
+      margin: 0 0 4px;
     }
     legend {
       font: 600 15px var(--label);
@@ -153,6 +160,8 @@ export class FeatureRow {
   /** Where it stands in the drawing: `features.3`. */
   readonly path = input.required<string>();
   readonly problems = input<readonly Problem[]>([]);
+  /** Where it stands round the part, in words. */
+  readonly stands = input('');
   /** Features that it can be timed to: id and name. */
   readonly others = input<readonly Option[]>([]);
   /** Features and surfaces that it can name. */

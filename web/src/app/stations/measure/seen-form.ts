@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal } from '@angular/core';
 import { ReactiveFormsModule } from '@angular/forms';
 import { check, choiceInput } from '@iron-patch/contract';
-import { choiceKey, chosenSeen, versionOfChoice, type PlaceFinding, type SeenChoice } from '@iron-patch/core';
+import { choiceKey, chosenSeen, clockWords, inSentence, versionOfChoice, type PlaceFinding, type SeenChoice } from '@iron-patch/core';
 import { SheetStore } from '../../sheet-data';
 import { SAME_VALUE } from '../../data';
 import { ChooseField, FormFrame, inValue, NumberField, type Option, RecordForm, TextField } from '../../form';
@@ -29,6 +29,9 @@ const SCHEMA = choiceInput(choiceKey.seen('any'))!;
         <ip-number label="Clock position, °" name="clockPosition" formControlName="clockDeg" />
         <ip-choose label="Told from" name="timedTo" [options]="others()" [orNull]="true" formControlName="timedToPlaceId" />
       </div>
+      @if (stands(); as words) {
+        <p class="quiet" aria-live="polite">{{ words }}</p>
+      }
     </form>
   `,
   styles:
@@ -50,6 +53,13 @@ export class SeenForm {
     check: (value) => inValue(check(SCHEMA, { value, reason: '' })),
     rests: { readAt: this.readAt },
     save: (v) => this.store.putChoice(this.key(), `what was seen of ${this.finding().place.name}`, v, '', true, this.readAt()),
+  });
+  /** Where it stands, as each end of the picture has it: so nobody turns it the wrong way. */
+  protected readonly stands = computed(() => {
+    const { clockDeg, timedToPlaceId } = this.form.value();
+    if (clockDeg === null || !Number.isFinite(clockDeg)) return '';
+    const other = this.store.sheet()!.places.find((f) => f.id === timedToPlaceId);
+    return `It stands ${clockWords(clockDeg, other ? inSentence(other.name) : 'the top')}.`;
   });
   protected readonly others = computed<readonly Option[]>(() => [
     ['', 'nothing'],
