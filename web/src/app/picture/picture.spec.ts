@@ -184,13 +184,21 @@ describe('a section', () => {
     );
   });
 
-  it('is longest along its long axis', async () => {
+  it('is longest along its long axis: 0° is on top', async () => {
     await open();
     const d = (await show(PolarSection, { section: oval, unit: 'mm' })).nativeElement.querySelector('.shape').getAttribute('d') as string;
     const points = d.match(/-?\d+\.\d+ -?\d+\.\d+/g)!.map((p) => p.split(' ').map(Number) as [number, number]);
     const width = Math.max(...points.map((p) => p[0])) - Math.min(...points.map((p) => p[0]));
     const height = Math.max(...points.map((p) => p[1])) - Math.min(...points.map((p) => p[1]));
-    expect(width).toBeGreaterThan(1.1 * height);
+    expect(height).toBeGreaterThan(1.1 * width);
+  });
+
+  it('runs clockwise: 45° leans to the right of the top', async () => {
+    await open();
+    const axis = (await show(PolarSection, { section: { ...oval, longAxisDeg: 45 }, unit: 'mm' })).nativeElement.querySelector('.axis');
+    const at = (name: string): number => Number(axis.getAttribute(name));
+    expect(at('x1') - at('x2')).toBeCloseTo(at('y2') - at('y1'), 6);
+    expect(at('x1')).toBeGreaterThan(at('x2'));
   });
 
   it('does not pretend to know an oval it cannot see', async () => {
