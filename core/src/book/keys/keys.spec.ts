@@ -1,7 +1,7 @@
 import { B17_1_ROWS, DIN6885_ROWS, DIN6888_ROWS } from './keys.data';
 import { chordHeightMm, isListedFor, keyDepthOverMm, keySeats } from './keyseat';
 import { WOODRUFF, woodruffSeat } from './woodruff';
-import { keyZones } from './zones';
+import { keySeatLimits, keyZones } from './zones';
 
 const seats = (shaft: number) => {
   const s = keySeats(shaft);
@@ -144,4 +144,37 @@ it('a seat may be deeper by 0.1 to a key 6 x 6, 0.2 to 32 x 18, 0.3 from 36 x 20
   ]);
   expect(over.find(([b]) => b === 8)).toEqual([8, 7, 0.2]);
   expect(over.find(([b]) => b === 36)).toEqual([36, 20, 0.3]);
+});
+
+// Handbook tables of ASME B17.1: shaft, key; width of the seat; floor to the opposite side of the shaft; bore to roof, in.
+it.each([
+  [1, 0.25, [0.25, 0.252], [0.844, 0.859], [1.114, 1.124]],
+  [1.5, 0.375, [0.375, 0.377], [1.274, 1.289], [1.669, 1.679]],
+  [2.5, 0.625, [0.625, 0.628], [2.133, 2.148], [2.778, 2.788]],
+])('an inch seat in a shaft of %f in for a key of %f has the limits of class 1', (shaftIn, keyIn, width, opposite, over) => {
+  const shaftMm = shaftIn * 25.4;
+  const square = seats(shaftMm).find((k) => k.standard === 'ASME B17.1 square')!;
+  expect(square.widthMm / 25.4).toBeCloseTo(keyIn, 9);
+  const { shaft, hub } = keySeatLimits(square);
+  const inches = ({ lower, upper }: { lower: number; upper: number }) => [lower / 25.4, upper / 25.4];
+  const near = (p: readonly number[], q: readonly number[]) => p.forEach((x, i) => expect(Math.abs(x - q[i]!)).toBeLessThan(0.0006));
+  near(inches(shaft.width), width);
+  near(inches(hub.width), width);
+  near(
+    inches(shaft.depth)
+      .map((d) => shaftIn - d)
+      .reverse(),
+    opposite,
+  );
+  near(inches(hub.over), over);
+});
+
+it('a metric seat is N9 in the shaft and JS9 in the hub, its depth as DIN 6885 has it', () => {
+  const { shaft, hub } = keySeatLimits(seats(25).find((k) => k.standard === 'DIN 6885')!);
+  const um = (x: number): number => Math.round(x * 1000);
+  expect([shaft.width, hub.width].map((w) => [um(w.lower), um(w.upper), w.source.slice(-3)])).toEqual([
+    [7964, 8000, ' N9'],
+    [7982, 8018, 'JS9'],
+  ]);
+  expect([um(shaft.depth.lower), um(shaft.depth.upper), um(hub.over.lower), um(hub.over.upper)]).toEqual([4000, 4200, 28_300, 28_500]);
 });

@@ -113,8 +113,10 @@ it('a stretch between two shoulders that nobody read has a surface of its own', 
     const sheet = jobOf([], [testChoice(choiceKey.part, { ...part, limits })]);
     return workOut(sheet, shop).part!.unlimited.map((d) => d.dimension.label);
   };
-  expect(found({})).toEqual(['diameter of unread stretch']);
-  expect(found({ 'unread-20.0': { lowerDev: -0.2, upperDev: 0.2, text: '±0.2' } })).toEqual([]);
+  expect(found({})).toEqual(['diameter of seat', 'diameter of unread stretch']);
+  const around = { lowerDev: -0.2, upperDev: 0.2, text: '±0.2' };
+  expect(found({ 'unread-20.0': around })).toEqual(['diameter of seat']);
+  expect(found({ 'unread-20.0': around, 'of-seat': around })).toEqual([]);
 });
 
 it('an unworn land and the worn track beside it are one turned size; it fits the mate that stays', () => {

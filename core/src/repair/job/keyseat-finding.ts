@@ -1,4 +1,4 @@
-import { isListedFor, keySeats, WOODRUFF, woodruffSeat, type KeySeat } from '../../book/keys';
+import { isListedFor, keySeatLimits, keySeats, WOODRUFF, woodruffSeat, type KeySeat } from '../../book/keys';
 import { formatWithUnit, MM_PER_INCH, toInchFraction, type LengthUnit } from '../../terms/quantity';
 import { besideMm } from './beside';
 import type { QuantityFinding } from './place-figures';
@@ -21,9 +21,8 @@ export interface KeyseatFinding {
 const SAME_WIDTH_MM = 0.06;
 /** A depth this much under the book's is read off a burr or a worn crown, mm. */
 const UNDER_MM = 0.03;
-/** How much deeper a seat may be by its standard, mm: ASME B17.1 0.015 in, B17.2 0.005 in; DIN 6885 by its width, DIN 6888 at most 0.2. */
-const overMm = { b17: 0.015 * MM_PER_INCH, woodruffInch: 0.005 * MM_PER_INCH, woodruffMetric: 0.2 } as const;
-const din6885OverMm = (widthMm: number): number => (widthMm <= 6 ? 0.1 : widthMm <= 32 ? 0.2 : 0.3);
+/** How much deeper a half-moon seat may be by its standard, mm: ASME B17.2 0.005 in, DIN 6888 at most 0.2. */
+const overMm = { woodruffInch: 0.005 * MM_PER_INCH, woodruffMetric: 0.2 } as const;
 
 const fraction = (mm: number): string => toInchFraction(mm).text;
 const keyName = (k: KeySeat): string =>
@@ -56,7 +55,7 @@ function parallelSeats(shaftMm: number, widthMm: number): Seat[] {
       fromCrownMm: k.fromCrownMm,
       cutterMm: null,
       source: k.source,
-      overMm: k.standard === 'DIN 6885' ? din6885OverMm(k.widthMm) : overMm.b17,
+      overMm: keySeatLimits(k).shaft.depth.upper - k.fromCrownMm,
       instead,
     };
   });

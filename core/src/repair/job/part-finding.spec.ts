@@ -1,4 +1,5 @@
-import { newPart, surface, type Part } from '../../making/part';
+import { addedFeature } from '../../making/drawing';
+import { newPart, surface, type FeatureKindId, type Part } from '../../making/part';
 import { choiceKey } from './choices';
 import { drawnId } from './drawn-id';
 import { partFinding, predictedPlay } from './part-finding';
@@ -69,6 +70,22 @@ describe('who gives a diameter its limits', () => {
     expect(sat(['bearing']).words).toContain('the general tolerance will not do');
     const k5 = { lowerDev: 0.002, upperDev: 0.011, text: 'k5' };
     expect(sat(['bearing'], { [drawnId('seat')]: k5 })).toMatchObject({ from: 'typed', limits: { lowerMm: expect.closeTo(23.402, 6) } });
+  });
+
+  it('nobody, where something is driven, or what is called a seat, or where a lip ran', () => {
+    const base = newPart('plain-pin', 'Shaft', 25, 60);
+    const on = base.outside[0]!.id;
+    const fromOf = (part: Part, more: Partial<JobSheet> = {}, id: string = on) =>
+      of(testSheet({ choices: [testChoice(choiceKey.part, part)], ...more }), id).from;
+    const cut = (kind: FeatureKindId): Part => addedFeature({ ...base, features: [] }, on, kind, 'f', {})!.part;
+    const called = (name: string): Part => ({ ...base, features: [], outside: base.outside.map((s) => ({ ...s, name })) });
+    expect((['keyseat', 'woodruff-seat', 'flats', 'cross-hole', 'chamfer'] as const).map((k) => fromOf(cut(k)))).toEqual([
+      ...['none', 'none', 'general', 'general', 'general'],
+    ]);
+    expect(['Gear seat', 'SEAT 2', 'Seating', 'Body'].map((n) => fromOf(called(n)))).toEqual(['none', 'none', 'general', 'general']);
+    const lip = testPlace('lip', { name: 'Lip', suspicions: ['seal-groove'] });
+    const drawn = { ...base, features: [], outside: base.outside.map((s) => ({ ...s, id: drawnId('lip') })) };
+    expect(fromOf(drawn, { places: [...testSheet().places, lip] }, drawnId('lip'))).toBe('none');
   });
 
   it('a stretch that nobody read has none, and says what is wanted', () => {

@@ -18,6 +18,7 @@ import {
   volumeMm3,
   type Dimension,
   type Fitting,
+  type FeatureKindId,
   type Part,
   type PlacedSurface,
   type Surface,
@@ -131,6 +132,13 @@ const withSizes = (part: Part, sizeOf: (s: Pick<Surface, 'id' | 'diameterMm'>) =
   };
 };
 
+/** Cuts that something is driven by, which sits where they are. */
+const DRIVES: readonly FeatureKindId[] = ['keyseat', 'woodruff-seat', 'keyway', 'spline'];
+
+/** A surface that is called a seat, or on which a key or spline drives something. */
+const isSeat = (part: Part, s: Pick<Surface, 'id' | 'name'>): boolean =>
+  /\bseat\b/i.test(s.name) || part.features.some((f) => f.on === s.id && DRIVES.includes(f.kind));
+
 /** Figures of before dimensions had keys are called as they were. */
 const figureKey = (d: Dimension): string => `segment.${d.key}${isDiameterOfSurface(d) ? '.diameter' : ''}`;
 
@@ -217,9 +225,10 @@ export function partFinding(
   const mates = new Map(all.map((s) => [s.id, matesOf(s, s.inside ? [] : fits, s.inside ? bores : [])]));
   const fitted = new Map(all.map((s) => [s.id, fittedOutside(mates.get(s.id)!.fits) ?? fittedBore(mates.get(s.id)!.bores)]));
   const part = withSizes(drawn, (s) => fitted.get(s.id)?.sizeMm ?? s.diameterMm);
-  // What a bearing sat on is a seat, whoever drew it: no general tolerance there.
-  const bearings = sheet.places.filter((p) => p.suspicions.includes('bearing'));
-  const carries = (d: Dimension): boolean => isDiameterOfSurface(d) && bearings.some((p) => isDrawnFrom(d.surface.id, p.id));
+  // What a bearing sat on or a lip ran on is a seat, whoever drew it: no general tolerance there.
+  const ran = sheet.places.filter((p) => p.suspicions.some((s) => s === 'bearing' || s === 'seal-groove'));
+  const carries = (d: Dimension): boolean =>
+    isDiameterOfSurface(d) && (ran.some((p) => isDrawnFrom(d.surface.id, p.id)) || isSeat(part, d.surface));
   const own = dimensionsOf(part)
     .map((d) => (carries(d) ? { ...d, seat: true } : d))
     .map((d) => dimensionFinding(part, d, isDiameterOfSurface(d) ? (fitted.get(d.key) ?? null) : null));

@@ -1,4 +1,4 @@
-import { keyDepthOverMm, keySeats, keyZones, type KeySeat } from '../../../book/keys';
+import { keySeatLimits, keySeats, type KeySeat } from '../../../book/keys';
 import type { BookLimits, FeatureBase, FeatureKind, Host } from '../feature-kind';
 import { root, simpson } from '../integrate';
 import { CLOCK_FIELDS, CLOCK_START, clockDimension, clockMade, type Clocked } from './clock';
@@ -43,15 +43,10 @@ export function keyOf(f: Pick<Keyseat, 'widthMm' | 'depthMm'>, host: Host): KeyS
   return found.ok ? found.value.find((k) => Math.abs(k.fromCrownMm - f.depthMm) < 0.011) : undefined;
 }
 
-function limits(f: Keyseat, host: Host): { width?: BookLimits; depth?: BookLimits } {
+const limits = (f: Keyseat, host: Host): { width?: BookLimits; depth?: BookLimits } => {
   const key = keyOf(f, host);
-  if (key?.standard !== 'DIN 6885') return {};
-  const zone = keyZones(key).find((z) => z.zone === 'N9');
-  return {
-    ...(zone ? { width: { lower: key.widthMm + zone.lowerMm, upper: key.widthMm + zone.upperMm, source: `${key.source}, N9` } } : {}),
-    depth: { lower: key.fromCrownMm, upper: key.fromCrownMm + keyDepthOverMm(key.heightMm), source: key.source },
-  };
-}
+  return key ? keySeatLimits(key).shaft : {};
+};
 
 function removedMm3(f: Keyseat, host: Host): number {
   const R = radius(host);

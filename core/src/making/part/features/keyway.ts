@@ -1,4 +1,4 @@
-import { keyDepthOverMm, keySeats, keyZones } from '../../../book/keys';
+import { keySeatLimits, keySeats } from '../../../book/keys';
 import type { BookLimits, FeatureBase, FeatureKind, Host } from '../feature-kind';
 import { root, simpson } from '../integrate';
 import { CLOCK_FIELDS, CLOCK_START, clockDimension, clockMade, type Clocked } from './clock';
@@ -23,13 +23,8 @@ const roofMm = (f: Keyway, host: Host, alongMm: number): number => f.overMm - ra
 
 function limits(f: Keyway, host: Host): { width?: BookLimits; over?: BookLimits } {
   const found = keySeats(host.surface.leftMm, f.widthMm);
-  const key = found.ok ? found.value.find((k) => k.standard === 'DIN 6885' && Math.abs(k.overHubMm - f.overMm) < 0.011) : undefined;
-  if (!key || f.taper !== 'none') return {};
-  const zone = keyZones(key).find((z) => z.zone === 'JS9');
-  return {
-    ...(zone ? { width: { lower: key.widthMm + zone.lowerMm, upper: key.widthMm + zone.upperMm, source: `${key.source}, JS9` } } : {}),
-    over: { lower: key.overHubMm, upper: key.overHubMm + keyDepthOverMm(key.heightMm), source: key.source },
-  };
+  const key = found.ok ? found.value.find((k) => Math.abs(k.overHubMm - f.overMm) < 0.011) : undefined;
+  return key && f.taper === 'none' ? keySeatLimits(key).hub : {};
 }
 
 export const keyway: FeatureKind<Keyway> = {
