@@ -44,7 +44,7 @@ it('a stronger steel is stronger, but less than its strength says, as it feels n
 });
 
 it('where the old steel is not known only the shapes are told apart', () => {
-  const found = strengthFinding({ part: shaft(), materialId: 'unknown' }, shaft('steel-c45', 25, [fillet]))!;
+  const found = strengthFinding({ part: shaft('unknown'), materialId: 'unknown' }, shaft('steel-c45', 25, [fillet]))!;
   expect(found.byShape).toBe(true);
   expect(found.rows[0]!.ratio!.value).toBeGreaterThan(1);
 });

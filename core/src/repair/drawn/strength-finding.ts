@@ -96,7 +96,9 @@ export function strengthFinding(old: { readonly part: Part; readonly materialId:
   const material = materialOf(part.materialId);
   if (!material || part.block || !part.outside.length || !validatePart(part).ok) return null;
   const known = old ? materialOf(old.materialId) : undefined;
-  const read = old && validatePart(old.part).ok ? old.part : null;
+  // What the old one is made of need not be known for its shape to be held against the new one's.
+  const shape = old && { ...old.part, materialId: part.materialId };
+  const read = shape && validatePart(shape).ok ? shape : null;
   // The other hand is held against the old part end for end.
   const before = read && (liesTurned(outline(read), outline(part)) ? mirrored(read) : read);
   const readToMm = before ? partLengthMm(before) : 0;

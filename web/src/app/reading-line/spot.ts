@@ -177,11 +177,17 @@ function proofTarget(repair: Repair, selection: Selection, unit: LengthUnit): Li
 export const corrected = ({ purpose, there }: LineTarget, instrumentId: string): Standing | null =>
   there.findLast((r) => purpose === 'proof' || r.instrumentId === instrumentId) ?? null;
 
+/** Where a spot that holds a reading already is read again. */
+const READS_AGAIN: readonly StationId[] = ['strip', 'measure'];
+
 /** The spot that the reading line stands at: at Cut and Prove the new part's, elsewhere the measuring plan's. */
 export function lineTarget(repair: Repair, station: StationId, selection: Selection, unit: LengthUnit): LineTarget | null {
   if (station === 'cut') return cutTarget(repair, selection);
   if (station === 'prove') return proofTarget(repair, selection, unit);
-  return foundTarget(repair, selection, unit);
+  const found = foundTarget(repair, selection, unit);
+  // What stands on record is corrected where it is looked at, not in passing.
+  if (!found?.there.length || READS_AGAIN.includes(station)) return found;
+  return foundTarget(repair, { ...selection, ...NOWHERE, spanId: null }, unit);
 }
 
 /** The planned spot so many after the one of a target, or before it; undefined at the ends of the plan. */
