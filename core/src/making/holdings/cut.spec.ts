@@ -73,6 +73,20 @@ it('a centre wants its own face free, a pattern of holes too', () => {
 it('an act is told with whose it is', () =>
   expect(actWords({ name: 'Groove', acts: ['Plunge the ring groove'] })).toEqual(['Groove: plunge the ring groove']));
 
+it('what is timed comes after what it is timed to, however they were drawn; a ring of them loses none', () => {
+  const part: Part = { ...newPart('plain-pin', 'Shaft', 30, 100), features: [] };
+  const on = part.outside[0]!.id;
+  const key = (id: string, atMm: number, timedTo: string): PartFeature =>
+    ({ ...kindOf('keyseat').start(hostOf(part, on)!), id, kind: 'keyseat', on, name: id, atMm, lengthMm: 10, timedTo }) as PartFeature;
+  const order = (...features: readonly PartFeature[]): string[] =>
+    cutsOf({ ...part, features }, 'mm')
+      .map((c) => c.id)
+      .filter((id) => id !== on);
+  expect(order(key('c', 5, 'b'), key('x', 20, ''), key('b', 35, 'a'), key('a', 50, ''))).toEqual(['a', 'b', 'c', 'x']);
+  expect(order(key('a', 5, 'gone'), key('b', 35, ''))).toEqual(['a', 'b']);
+  expect(order(key('a', 5, 'b'), key('b', 35, 'c'), key('c', 50, 'a'), key('s', 70, 's')).sort()).toEqual(['a', 'b', 'c', 's']);
+});
+
 it('of any part every surface is cut once, and every feature that is made by anything', () => {
   const random = seededRandom(23);
   for (let t = 0; t < 40; t++) {

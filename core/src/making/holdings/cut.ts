@@ -92,8 +92,21 @@ function mouthOf(part: Part, surfaceId: string): Cut['from'] {
   return near && far ? 'either' : near ? 'near' : far ? 'far' : bore.from;
 }
 
+/** Features as they are drawn, but what one is timed to before it; a ring of them is followed once round. */
+function timedLast(features: readonly PartFeature[]): PartFeature[] {
+  const out: PartFeature[] = [];
+  const put = (f: PartFeature, asked: readonly string[]): void => {
+    const to = 'timedTo' in f && !asked.includes(f.timedTo) ? features.find((o) => o.id === f.timedTo) : undefined;
+    if (to) put(to, [...asked, f.id]);
+    if (!out.includes(f)) out.push(f);
+  };
+  for (const f of features) put(f, [f.id]);
+  return out;
+}
+
 /**
- * Everything that is made of a turned part: its surfaces from left to right, its bores, then what is cut into them.
+ * Everything that is made of a turned part: its surfaces from left to right, its bores, then what is cut into them; what is timed to something comes
+ * after it.
  *
  * @param unit in which places are told in the words of an act
  */
@@ -101,5 +114,5 @@ export const cutsOf = (part: Part, unit: LengthUnit): Cut[] => [
   ...placeAll(part).map((s): Cut => ({
     ...{ id: s.id, name: s.name, by: 'lathe', offAxis: false, on: s.id, side: s.side, from: mouthOf(part, s.id), acts: [] },
   })),
-  ...part.features.flatMap((f) => ofFeature(part, f, unit)),
+  ...timedLast(part.features).flatMap((f) => ofFeature(part, f, unit)),
 ];

@@ -71,7 +71,7 @@ export {
   type Solid,
   isBlockShape,
 } from './block';
-export { clockWords, onceRound, timedWords } from './features/clock';
+export { clockWords, isTiming, onceRound, timedWords } from './features/clock';
 export { standsWords } from './stands';
 export { fieldProblem } from './field-problem';
 export { fittings, type Fitting } from './fitting';

@@ -2,8 +2,9 @@ import { kindOf, surface, validatePart, type Part, type PartFeature } from '../.
 import type { LengthUnit } from '../../terms/quantity';
 import { askedHere } from './asked-here';
 import { choiceKey } from './choices';
+import { drawnId } from './drawn-id';
 import { workOut } from './repair';
-import { testChoice, testSheet, testShop } from './testing';
+import { testChoice, testPlace, testSheet, testShop } from './testing';
 
 const shaft = (features: readonly PartFeature[] = [], fits: readonly string[] = ['near', 'far']): Part => {
   const step = (id: string, name: string, lengthMm: number, mm: number) => ({
@@ -27,8 +28,8 @@ const shaft = (features: readonly PartFeature[] = [], fits: readonly string[] = 
 };
 const asks = (part: Part, runs = 'bearing-inner', unit: LengthUnit = 'mm') => {
   const choices = [testChoice(choiceKey.part, part), testChoice(choiceKey.runs('barrel'), { kind: runs })];
-  const { part: found, fits } = workOut(testSheet({ choices }), testShop);
-  return askedHere(found!, fits, unit);
+  const repair = workOut(testSheet({ choices }), testShop);
+  return askedHere(repair.part!, repair, unit);
 };
 const words = (part: Part, runs?: string) => asks(part, runs).map((a) => `${a.surfaceName}: ${a.words}`);
 
@@ -57,6 +58,16 @@ describe('what runs there asks', () => {
   it('a seal land is to be 45 HRC or harder (ISO 6194-1)', () => {
     const land: PartFeature = { id: 'l', kind: 'seal-land', on: 'tail', name: 'Land', atMm: 5, lengthMm: 20, raUm: 0.4 };
     expect(words(shaft([land], []))).toEqual(['Tail: 45 to 60 HRC']);
+  });
+  it('the same where the bearings are not here, only read off the old seats; and where a lip ran', () => {
+    const place = (id: string, startMm: number, suspicions: readonly ('bearing' | 'seal-groove')[]) =>
+      testPlace(id, { componentId: 'pin', name: id, kind: 'diameter', startMm, lengthMm: 20, suspicions });
+    const places = [place('near', 0, ['bearing']), place('far', 80, ['bearing']), place('tail', 100, ['seal-groove'])];
+    const drawn = shaft([], []);
+    const part = { ...drawn, outside: drawn.outside.map((s) => ({ ...s, id: drawnId(s.id) })) };
+    const repair = workOut(testSheet({ places, readings: [], choices: [testChoice(choiceKey.part, part)] }), testShop);
+    const told = (unit: LengthUnit) => askedHere(repair.part!, repair, unit).map((a) => `${a.surfaceName}: ${a.words}`);
+    expect(told('mm')).toEqual([...words(shaft()), 'Tail: 45 to 60 HRC']);
   });
   it('what is asked already is not asked again, with whatever figure; all that it asks can be drawn', () => {
     const all = asks(shaft());

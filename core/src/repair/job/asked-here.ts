@@ -3,8 +3,11 @@ import { LIP_SEAL_SHAFT } from '../../book/seals';
 import { placeOutside, type Part, type PartFeature, type PlacedSurface } from '../../making/part';
 import { formatWithUnit, type LengthUnit } from '../../terms/quantity';
 import { inSentence } from '../../terms/words';
+import { isDrawnFrom } from './drawn-id';
 import type { FitFinding } from './fit-finding';
 import type { PartFinding } from './part-finding';
+import type { PlaceFinding } from './place-finding';
+import type { SeatFinding } from './seat-finding';
 
 /** Something that what runs on a surface usually asks of it, and that the drawing does not ask yet. */
 export interface AskedHere {
@@ -14,6 +17,13 @@ export interface AskedHere {
   readonly feature: PartFeature;
   readonly words: string;
   readonly why: string;
+}
+
+/** What of a job tells what runs on its new part. */
+export interface AskingEvidence {
+  readonly fits: readonly FitFinding[];
+  readonly seats: readonly SeatFinding[];
+  readonly places: readonly PlaceFinding[];
 }
 
 type Ask = Omit<AskedHere, 'key' | 'surfaceName' | 'words'>;
@@ -96,15 +106,26 @@ const stands = (part: Part, { feature: f }: Ask): boolean =>
  * drawing asks already.
  *
  * @param part a drawn part with its sizes
- * @param fits the holes that it may fit, with what runs there
+ * @param evidence the holes that it may fit, with what runs there; seats of bearings that are not here; and where lips ran
  */
-export function askedHere({ part }: Pick<PartFinding, 'part'>, fits: readonly FitFinding[], unit: LengthUnit): AskedHere[] {
+export function askedHere(
+  { part }: Pick<PartFinding, 'part'>,
+  { fits, seats: sat, places }: AskingEvidence,
+  unit: LengthUnit,
+): AskedHere[] {
   const row = placeOutside(part);
-  const bearings = fits.filter((f) => f.runs.kind?.startsWith('bearing-inner')).map((f) => f.hole.place.id);
-  const bearing = new Set(row.filter((s) => s.fitsPlaceIds.some((id) => bearings.includes(id))).map((s) => s.id));
+  const turns = ({ runs }: Pick<FitFinding, 'runs'>): boolean => runs.kind?.startsWith('bearing-inner') ?? false;
+  const bearings = fits.filter(turns).map((f) => f.hole.place.id);
+  const drawn = sat.filter(turns).map((s) => s.place.place.id);
+  const carries = (s: PlacedSurface): boolean =>
+    s.fitsPlaceIds.some((id) => bearings.includes(id)) || drawn.some((id) => isDrawnFrom(s.id, id));
+  const bearing = new Set(row.filter(carries).map((s) => s.id));
   const seats = row.filter((s) => bearing.has(s.id));
   const keyed = row.filter((s) => !bearing.has(s.id) && part.features.some((f) => f.on === s.id && KEYED.includes(f.kind)));
-  const lands = row.filter((s) => part.features.some((f) => f.on === s.id && f.kind === 'seal-land'));
+  const lips = places.filter((f) => f.place.suspicions.includes('seal-groove')).map((f) => f.place.id);
+  const lands = row.filter(
+    (s) => part.features.some((f) => f.on === s.id && f.kind === 'seal-land') || lips.some((id) => isDrawnFrom(s.id, id)),
+  );
   const asks = [
     ...seats.flatMap((s) => ofSeat(s, seats, row)),
     ...keyed.flatMap((s): Ask[] => {

@@ -88,6 +88,16 @@ describe('who gives a diameter its limits', () => {
     expect(fromOf(drawn, { places: [...testSheet().places, lip] }, drawnId('lip'))).toBe('none');
   });
 
+  it('the general tolerance, of what is timed: but a wrong hand is never let go unread', () => {
+    const base = newPart('plain-pin', 'Shaft', 25, 60);
+    const on = base.outside[0]!.id;
+    const first = addedFeature({ ...base, features: [] }, on, 'keyseat', 'a', { atMm: 5, lengthMm: 10 })!.part;
+    const part = addedFeature(first, on, 'cross-hole', 'b', { atMm: 40, clockDeg: 90, timedTo: 'a' })!.part;
+    const at = (key: string) => of(testSheet({ choices: [testChoice(choiceKey.part, part)] }), key);
+    expect(at('b.clock')).toMatchObject({ from: 'general', mustProve: true });
+    expect(at('b.at')).toMatchObject({ from: 'general', mustProve: false });
+  });
+
   it('a stretch that nobody read has none, and says what is wanted', () => {
     const base = newPart('plain-pin', 'Shaft', 25, 60);
     const part: Part = { ...base, features: [], outside: [...base.outside, surface('unread-60.0', 'cylinder', 'Unread', 20, 25)] };

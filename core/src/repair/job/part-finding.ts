@@ -8,6 +8,7 @@ import {
   dimensionsOf,
   fittings,
   isDiameterOfSurface,
+  isTiming,
   isUnread,
   limitsOf,
   balancesAtMm,
@@ -197,8 +198,8 @@ function dimensionFinding(part: Part, d: Dimension, fitted: Fitted | null): Dime
       limits: { lower: lower * scale, upper: upper * scale },
     },
   );
-  // A turned or bored diameter is always read: it is what the part is made for.
-  const mustProve = from !== 'general' || isDiameterOfSurface(d);
+  // A turned or bored diameter is always read: it is what the part is made for. So is what is timed: it may be of the wrong hand.
+  const mustProve = from !== 'general' || isDiameterOfSurface(d) || isTiming(d);
   return { dimension: d, figure, limits: { lowerMm: lower, upperMm: upper }, from, words, mustProve };
 }
 

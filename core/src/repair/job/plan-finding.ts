@@ -257,7 +257,7 @@ export function planFinding(
       dial,
       ladder: dial ? depthLadder(found.part, { fromFarEnd, partingMm, touched, dial, partOff, toLength, cuts }) : [],
       pushed: pushedIn(setUp, passes, found, powerKw, sheet.job.unit),
-      schedules: schedules.filter((x) => cuts.includes(x.id)),
+      schedules: cuts.flatMap((id) => schedules.filter((x) => x.id === id)),
       minutes: minutesOf(setUp, passes),
     };
   });

@@ -1,6 +1,6 @@
 import { hostOf, newPart, type Part } from '..';
 import { addedFeature } from '../../drawing';
-import { CLOCK_FIELDS, CLOCK_START, clockDimension, clockMade, clockWords, onceRound, timedWords } from './clock';
+import { CLOCK_FIELDS, CLOCK_START, clockDimension, clockMade, clockWords, isTiming, onceRound, timedWords } from './clock';
 
 /** A shaft with two keyseats at those angles, the second timed to the first. */
 function keyed(firstDeg: number, secondDeg: number): Part {
@@ -34,6 +34,7 @@ it.each([
   expect(clockDimension(f, host)).toEqual([{ name: 'clock', what: 'angle', label: 'clock angle from gear keyseat', value: between }]);
   expect(timedWords(f, host)).toBe(words);
   expect(clockMade(f)).toEqual(['clock']);
+  expect(clockDimension(f, host).every(isTiming)).toBe(true);
 });
 
 it('turning the whole part changes no angle between two, and the other way round is what is left of a turn', () => {

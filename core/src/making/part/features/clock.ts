@@ -56,5 +56,7 @@ export const clockDimension = (f: Clocked, host: Pick<Host, 'clockOf' | 'nameOf'
   if (value === null) return [];
   return [{ name: 'clock', what: 'angle' as const, label: `clock angle from ${inSentence(host.nameOf(f.timedTo) ?? '')}`, value }];
 };
+/** An angle between two features that the drawing holds to each other. */
+export const isTiming = ({ what, name }: { readonly what: string; readonly name: string }): boolean => what === 'angle' && name === 'clock';
 /** The dimension that an operation makes by turning to a clock angle: none where it is timed to nothing. */
 export const clockMade = (f: Clocked): readonly string[] => (f.timedTo === '' ? [] : ['clock']);

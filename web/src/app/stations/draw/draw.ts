@@ -213,7 +213,7 @@ export class Draw {
   });
   protected readonly asked = computed(() => {
     const found = this.found();
-    return found && !found.problems.length ? askedHere(found, this.store.repair()!.fits, this.store.unit()) : [];
+    return found && !found.problems.length ? askedHere(found, this.store.repair()!, this.store.unit()) : [];
   });
   /** What can be made as drawn, and is usually a slip. */
   protected readonly doubts = computed(() => {
