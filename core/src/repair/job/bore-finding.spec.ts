@@ -111,3 +111,18 @@ it('a ring that only goes over a tube is asked for no fit in the tube’s own bo
   expect(workOut(job, testShop).fits).toEqual([]);
   expect(workOut(bushJob(all, []), testShop).fits).toHaveLength(1);
 });
+
+it('pressed into metal that nobody knows a bush is taken to close in as in steel, which is more than in anything else that houses are of', () => {
+  const readings = [...read('hole', [32, 32, 32, 32]), ...read('shaft', [25, 25, 25, 25])];
+  const job = bushJob(all, readings, [runs('hole', 'pressed-bush'), runs('shaft', 'running-grease')]);
+  const into = (materialId: string) => {
+    const components = job.components.map((c) => (c.id === 'barrel-part' ? { ...c, materialId } : c));
+    return boreOf({ ...job, components }).figures!.closing!;
+  };
+  const origin = (c: ReturnType<typeof into>): string => JSON.stringify(c.origin);
+  const unknown = into('unknown');
+  expect(origin(unknown)).toContain('what it is in taken for steel');
+  expect(origin(into('steel-c45'))).not.toContain('taken for');
+  expect(unknown.value).toBeCloseTo(into('steel-c45').value, 9);
+  for (const known of ['iron-grey', 'bronze-tin', 'aluminium-6082']) expect(into(known).value).toBeLessThan(unknown.value);
+});

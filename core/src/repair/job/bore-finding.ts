@@ -12,6 +12,7 @@ import {
   type BoreTarget,
   type School,
 } from '../../book/fits';
+import { materialOf } from '../../book/materials';
 import type { Outcome } from '../../terms/outcome';
 import { formatWithUnit, type LengthUnit } from '../../terms/quantity';
 import { isDiameter } from '../../evidence/readings';
@@ -98,7 +99,8 @@ function closingOf(fits: readonly FitFinding[], shaftMm: number): { readonly mm:
       continue;
     const used = options.find((o) => o.id === choice?.schoolId) ?? options.find((o) => o.kept.ok && o.kept.value === target);
     const closes = used?.outlook?.closesAtAimMm;
-    if (closes) return { mm: closes, words: `pressed into ${inSentence(hole.place.name)} at the middle of its limits, by Lamé` };
+    const taken = materialOf(setting.holeMaterialId) ? '' : ', what it is in taken for steel';
+    if (closes) return { mm: closes, words: `pressed into ${inSentence(hole.place.name)} at the middle of its limits${taken}, by Lamé` };
   }
   return null;
 }

@@ -99,9 +99,13 @@ describe('schools of the pair itself', () => {
 });
 
 it('says what cannot be worked out of metal that nobody knows, and nothing where both are known', () => {
-  const said = (pinMaterialId: string, holeMaterialId: string): string => unknownMetal({ pinMaterialId, holeMaterialId }, 'Ramp barrel');
+  const said = (pinMaterialId: string, holeMaterialId: string, pinBoreMm = 0): string =>
+    unknownMetal({ pinMaterialId, holeMaterialId, pinBoreMm }, 'Ramp barrel');
   expect(said('steel-c45', 'iron-grey')).toBe('');
   expect(said('steel-c45', 'unknown')).toContain('The material of Ramp barrel is not known');
   expect(said('unknown', 'iron-grey')).toContain('of what runs in the hole is not known');
   expect(said('unknown', 'unknown')).toContain('of Ramp barrel and of what runs in it is not known');
+  expect(said('bronze-tin', 'unknown')).not.toContain('close');
+  expect(said('bronze-tin', 'unknown', 25)).toContain('taken to close in as in steel');
+  expect(said('unknown', 'iron-grey', 25)).toContain('Nor is how far its bore closes in');
 });

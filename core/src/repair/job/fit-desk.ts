@@ -2,7 +2,7 @@ import { inSentence } from '../../terms/words';
 import { nearestBearings, shaftSeat } from '../../book/bearings';
 import { fitOutlook, type FitOutlook, type PinTarget, type School } from '../../book/fits';
 import { press, type PressResult } from '../../book/interference';
-import { materialOf } from '../../book/materials';
+import { materialOf, type Material } from '../../book/materials';
 import { REFERENCE_TEMP_C } from '../../terms/quantity';
 import { chosenRunning, type RunningChoice } from './choices';
 import { drawnFor } from './drawn-for';
@@ -28,6 +28,8 @@ const HUB_SHARE = 2;
 const USUAL_RZ_MM = 0.004;
 /** Steel with a film of oil. */
 const USUAL_FRICTION = 0.12;
+/** Steel: of what housings are made of nothing is stiffer. */
+const STIFFEST_ID = 'steel-c45';
 /** A pin that must be pressed less often than this is not asked what that takes. */
 const PRESS_WORTH_ASKING = 0.02;
 
@@ -71,8 +73,13 @@ function boreOf(componentId: string | undefined, hole: PlaceFinding, places: rea
   return hole.shape && mm < hole.shape.smallestMm ? mm : 0;
 }
 
-function pressed(interferenceMm: number, target: PinTarget, setting: DeskSetting): PressResult | null {
-  const [pin, hub] = [materialOf(setting.pinMaterialId), materialOf(setting.holeMaterialId)];
+function pressed(
+  interferenceMm: number,
+  target: PinTarget,
+  setting: DeskSetting,
+  hub = materialOf(setting.holeMaterialId),
+): PressResult | null {
+  const pin = materialOf(setting.pinMaterialId);
   if (!pin || !hub) return null;
   const result = press({
     diameterMm: target.holeSmallestMm,
@@ -88,6 +95,10 @@ function pressed(interferenceMm: number, target: PinTarget, setting: DeskSetting
   });
   return result.ok ? result.value : null;
 }
+
+/** What the hole is in, for how far a bush closes in: where nobody knows, steel, which gives least and so closes it in most. */
+const hubTaken = ({ holeMaterialId }: Pick<DeskSetting, 'holeMaterialId'>): Material =>
+  materialOf(holeMaterialId) ?? materialOf(STIFFEST_ID)!;
 
 const refused = (p: PressResult | null): boolean => p?.stresses.some((s) => s.verdict === 'refuse') ?? false;
 
@@ -116,23 +127,29 @@ export function deskOutlook(target: PinTarget, setting: DeskSetting): DeskOutloo
     ...outlook,
     push,
     cracks: !refused(push) ? 'no' : asMeasuredMm > 0 && refused(pressed(asMeasuredMm, target, setting)) ? 'yes' : 'may',
-    closesAtAimMm: setting.pinBoreMm > 0 ? (pressed(usualMm, target, setting)?.boreClosesMm ?? 0) : 0,
+    closesAtAimMm: setting.pinBoreMm > 0 ? (pressed(usualMm, target, setting, hubTaken(setting))?.boreClosesMm ?? 0) : 0,
   };
 }
 
 /**
  * What cannot be worked out of a pair because nobody knows what it is made of; empty where both materials are known.
  *
- * @param hole name of the part round the hole
+ * @param hole name of the part round the hole; `pinBoreMm` 0 for what has no bore
  */
 export function unknownMetal(
-  { pinMaterialId, holeMaterialId }: Pick<DeskSetting, 'pinMaterialId' | 'holeMaterialId'>,
+  { pinMaterialId, holeMaterialId, pinBoreMm }: Pick<DeskSetting, 'pinMaterialId' | 'holeMaterialId' | 'pinBoreMm'>,
   hole: string,
 ): string {
   const [pin, hub] = [materialOf(pinMaterialId), materialOf(holeMaterialId)];
   if (pin && hub) return '';
   const whose = !hub && !pin ? `${hole} and of what runs in it` : hub ? 'what runs in the hole' : hole;
-  return `The material of ${whose} is not known: warm, it is taken to grow like steel; the force to press it in, and whether a brittle part would crack, are not worked out. Say the material at Strip, or try it with a file and a spark.`;
+  const closes =
+    pinBoreMm === 0
+      ? ''
+      : pin
+        ? ' A bore is taken to close in as in steel, which is the most.'
+        : ' Nor is how far its bore closes in when it is pressed.';
+  return `The material of ${whose} is not known: warm, it is taken to grow like steel; the force to press it in, and whether a brittle part would crack, are not worked out.${closes} Say the material at Strip, or try it with a file and a spark.`;
 }
 
 const isLand = (f: PlaceFinding, role: 'worn' | 'mate', side: 'inside' | 'outside'): boolean =>

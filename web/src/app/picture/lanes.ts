@@ -79,14 +79,16 @@ export class Lanes {
     (this.store.repair()?.fits ?? []).map((f) => {
       const from = axisStartMm(f.hole);
       const shape = f.hole.shape;
-      const whole = shape ? `${this.coarse(shape.smallestMm)} to ${this.coarse(shape.largestMm)}` : '';
+      const [least, most] = shape ? [this.show(shape.smallestMm), this.show(shape.largestMm)] : ['', ''];
+      const whole = least === most ? least : `${least} to ${most}`;
+      const widthPx = this.x(from + f.hole.place.lengthMm) - this.x(from);
       return {
         id: f.hole.place.id,
         fromMm: from,
         toMm: from + f.hole.place.lengthMm,
         oval: f.target?.trueTheHole ?? false,
         whole,
-        text: shape && this.x(from + f.hole.place.lengthMm) - this.x(from) <= 124 ? this.coarse(shape.smallestMm) : whole,
+        text: [whole, least].find((t) => widthPx > LETTER_PX * t.length + 8) ?? '',
       };
     }),
   );

@@ -49,6 +49,7 @@ interface Row {
                   [unit]="unit()"
                   [allowZero]="false"
                   (mmChange)="setOwn($event)"
+                  (keydown.enter)="pickOwn(r.option)"
                 />
               } @else {
                 {{ r.option.name }}
@@ -198,6 +199,11 @@ export class BoreDesk {
   protected is(o: BoreOption, hole: 'keep' | 'true'): boolean {
     const { choice, truedMm } = this.bore();
     return choice?.schoolId === o.id && choice.hole === hole && (hole === 'keep' || truedMm === this.truedMm());
+  }
+
+  /** Enter behind a typed target takes it. */
+  protected pickOwn(option: BoreOption): void {
+    if (!option.barred) this.pick(option, 'keep');
   }
 
   protected pick(option: BoreOption, hole: 'keep' | 'true'): void {

@@ -88,6 +88,9 @@ it('moves an own target by arrow keys, by typing, and by dragging; picking it na
   await press(fixture, 'Own target, keep the hole, new part 40.100');
   expect(picked[0]!.hole).toBe('keep');
   expect(picked[0]!.option.id).toMatch(/^own:0\.0\d+$/);
+  const field = fixture.nativeElement.querySelector('.own input[inputmode=decimal]') as HTMLInputElement;
+  field.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', bubbles: true }));
+  expect(picked[1]).toEqual(picked[0]);
 });
 
 it('refuses to crack a hub in the words of the shop', async () => {

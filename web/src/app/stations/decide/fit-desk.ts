@@ -194,6 +194,12 @@ export class FitDesk {
     return choice?.schoolId === o.id && choice.hole === hole && (hole === 'keep' || truedMm === this.truedMm());
   }
 
+  /** Enter behind a typed target takes it. */
+  protected pickOwn(): void {
+    const own = this.ownRow();
+    if (own && !own.barred) this.pick(own.option, 'keep');
+  }
+
   protected pick(option: SchoolOption, hole: 'keep' | 'true'): void {
     const own = hole === 'true' && this.truedMm() !== this.fit().cleanUpMm;
     this.picked.emit({ option, hole, truedMm: own ? this.truedMm() : null });
