@@ -119,7 +119,7 @@ describe('the lanes', () => {
     expect(text).toContain('39.680');
     expect(text).toContain('deepened, from 39.975');
     expect(text).toContain('-0.305');
-    expect(text).toContain('40.16 to 40.31');
+    expect(text).toContain('40.160 to 40.310');
   });
 
   it('mark a mate whose oval its fit does not allow', async () => {
@@ -142,7 +142,7 @@ describe('numbers behind a picture', () => {
     const rows = cells((await show(Lanes, { names: ['readings', 'wear', 'mate', 'target'] })).nativeElement as HTMLElement);
     const body = store.repair()!.part!.segments.find((s) => s.fits.length)!;
     expect(rows.filter((r) => r[0] === 'Readings')).toHaveLength(store.picture()!.stations.filter((s) => s.side === 'outside').length);
-    expect(rows).toContainEqual(['Mate', '36', '76', '40.16 to 40.31']);
+    expect(rows).toContainEqual(['Mate', '36', '76', '40.160 to 40.310']);
     expect(rows).toContainEqual([
       'New size',
       ...[body.segment.fromMm, body.segment.toMm].map(String),
