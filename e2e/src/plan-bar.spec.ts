@@ -8,7 +8,7 @@ it('is written in one line at Plan, is on the rack, and the plan takes it', asyn
   await bench.visit.open('Ramp hinge pin', 'plan');
   await page.click('Another bar');
   await page.fill('A bar, a tube or an offcut', '60 x 400 C45 black, under the bench');
-  await page.sees('Understood: 60 x 400 round, black, under the bench');
+  await page.sees('Understood, in mm: 60 x 400 round, black, under the bench');
   await page.click('Put it on the rack');
   const [bar] = await page.until('the bar', async () => {
     const rows = await bench.shop.query<{ id: string }>(`select id from bars where place = 'under the bench'`);

@@ -63,7 +63,7 @@ it('takes machines, instruments and bars from lists and lines, and can be left a
   await page.keys(Key.ENTER);
   await page.sees('The book has no material called “brownium”.');
   await page.fill('A bar, a tube or an offcut, in inches', '1 1/4 x 14 1045 black, bin 3');
-  await page.sees('Understood: 1.25 x 14 round, black, bin 3, Medium carbon steel (C45, 1045)');
+  await page.sees('Understood, in inches: 1.25 x 14 round, black, bin 3, Medium carbon steel (C45, 1045)');
   await page.keys(Key.ENTER);
   await page.until('the bar', async () => (await shop.query('select 1 from bars')).length === 1);
   await page.click('Take in the first job');

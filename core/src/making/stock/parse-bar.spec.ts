@@ -34,6 +34,9 @@ it.each([
   ['20 x 1000', { materialId: 'unknown', finish: 'not-said', pieces: 1 }],
   ['20 x 1000 steel', { materialId: 'unknown' }],
   ['Ø30×500 leaded bronze, shelf', { diameterMm: 30, lengthMm: 500, materialId: 'bronze-leaded', place: 'shelf' }],
+  ['1 7/8 x 11 leaded bronze', { diameterMm: 47.625, lengthMm: expect.closeTo(279.4, 6), materialId: 'bronze-leaded' }],
+  ['tube 2 x 1-1/4 x 12 S355J2', { diameterMm: expect.closeTo(50.8, 6), innerMm: 31.75, lengthMm: expect.closeTo(304.8, 6) }],
+  ['3/4 x 900 mm C45', { diameterMm: 19.05, lengthMm: 900 }],
   ['3/4" x 6 ft 4140', { diameterMm: 19.05, lengthMm: expect.closeTo(1828.8, 6) }],
   ['40 x 200 CuSn12 @ 31,5, drawer, left', { materialId: 'bronze-tin', priceMinor: 3150, place: 'drawer, left' }],
 ])('%s', (text, what) => expect(bar(text)).toMatchObject(what));

@@ -47,6 +47,9 @@ function sizeMm(text: string, unit: LengthUnit): Outcome<number> {
   return parsed.ok ? good(Math.round(parsed.value.valueMm * factor * PER_MM) / PER_MM) : parsed;
 }
 
+/** `1 7/8` without a unit: nobody writes millimetres so, and the other sizes of its line are inches too. */
+const isFraction = (text: string): boolean => /^[øØ]?[\s\d-]*\d+\/\d+$/.test(text.trim());
+
 const designations = MATERIALS.map((m) => ({
   id: m.id,
   words: m.name.toLowerCase(),
@@ -88,7 +91,7 @@ function sizesOf(
       shape === 'tube' ? 'A tube is outside x bore x length.' : 'A flat is width x thickness x length.',
       'innerMm',
     );
-  const mm = texts.map((t) => sizeMm(t, unit));
+  const mm = texts.map((t) => sizeMm(t, texts.some(isFraction) ? 'in' : unit));
   const wrong = mm.find((m) => !m.ok);
   if (wrong && !wrong.ok) return { ok: false, problems: [{ ...wrong.problems[0]!, path: 'diameterMm' }] };
   const [diameterMm, ...rest] = mm.map((m) => (m.ok ? m.value : NaN)) as [number, ...number[]];
@@ -104,7 +107,8 @@ function sizesOf(
 
 /**
  * A bar as a person writes it on a tag: `1 1/2 x 14 C45 black, bin 3`, `tube 50 x 30 x 400 CuSn12`, `25 mm x 3 m 304 ground, rack A2, 4 off`,
- * `20 x 1000 unknown @ 12.50`. Sizes without a unit are in the shop's; what stands after the comma is its place. Without a material it is
+ * `20 x 1000 unknown @ 12.50`. Sizes without a unit are in `unit`, beside a bare fraction in
+ * inches; what stands after the comma is its place. Without a material it is
  * not known.
  *
  * @param unit of sizes without one

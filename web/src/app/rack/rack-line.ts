@@ -1,6 +1,6 @@
-import { ChangeDetectionStrategy, Component, computed, inject, output, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import { check, barInput, routes } from '@iron-patch/contract';
-import { materialName, parseBar, type Bar, type TypedBar } from '@iron-patch/core';
+import { materialName, parseBar, type Bar, type LengthUnit, type TypedBar } from '@iron-patch/core';
 import { keptDraft, newId, ShopStore, Told } from '../data';
 import { OneLine } from '../form';
 import { barText } from './bar-words';
@@ -13,7 +13,7 @@ import { barText } from './bar-words';
   template: `
     <ip-one-line
       name="rack-line"
-      [label]="'A bar, a tube or an offcut, in ' + (unit() === 'in' ? 'inches' : 'mm') + ' unless you say otherwise'"
+      [label]="'A bar, a tube or an offcut, in ' + unitWords() + ' unless you say otherwise'"
       act="Put it on the rack"
       [first]="true"
       [example]="example()"
@@ -29,7 +29,10 @@ export class RackLine {
   private readonly shop = inject(ShopStore);
   private readonly told = inject(Told);
   readonly added = output<Bar>();
-  protected readonly unit = computed(() => this.shop.shop().card.unit);
+  /** In which sizes are typed without one; of the shop where nothing is said. */
+  readonly typedIn = input<LengthUnit>();
+  protected readonly unit = computed(() => this.typedIn() ?? this.shop.shop().card.unit);
+  protected readonly unitWords = computed(() => (this.unit() === 'in' ? 'inches' : 'mm'));
   protected readonly example = computed(() => (this.unit() === 'in' ? '1 1/2 x 14 C45 black, bin 3' : '38 x 350 C45 black, bin 3'));
   protected readonly text = signal('');
   protected readonly busy = signal(false);
@@ -44,7 +47,7 @@ export class RackLine {
   });
   protected readonly understood = computed(() => {
     const p = this.parsed();
-    return p.ok ? `Understood: ${barText(p.value, this.unit())}, ${materialName(p.value.materialId)}` : '';
+    return p.ok ? `Understood, in ${this.unitWords()}: ${barText(p.value, this.unit())}, ${materialName(p.value.materialId)}` : '';
   });
 
   protected async put(): Promise<void> {
