@@ -129,7 +129,9 @@ export class Plan {
       (b) =>
         [
           b.bar.id,
-          `${this.size(b.bar.diameterMm, 1)} x ${this.size(b.bar.lengthMm, 0)}, ${b.bar.place}, leaves ${this.size(b.left.value, 0)}`,
+          [`${this.size(b.bar.diameterMm, 1)} x ${this.size(b.bar.lengthMm, 0)}`, b.bar.place, `leaves ${this.size(b.left.value, 0)}`]
+            .filter(Boolean)
+            .join(', '),
         ] as const,
     );
   });
