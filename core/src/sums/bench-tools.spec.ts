@@ -164,8 +164,18 @@ describe('taper pin', () => {
   it('150 lbf·ft is 1,202 lbf on each of two planes: 23.8 ksi at the old pin’s thin one', () => {
     expect(figure(r, 'taper-pin.force') / 4.448222).toBeCloseTo(1201.6, 0);
     expect(ksi('taper-pin.shear-old')).toBeCloseTo(23.8, 1);
-    const straight = work('taper-pin', { ...drum, 'hole-large': '0.3125' }, 'in');
-    expect(figure(straight, 'taper-pin.shear-straight') / 6.894757).toBeCloseTo(15.7, 1);
+    // The next straight one is 5/16: 19/64, 0.297, is under the worn 0.301.
+    expect(inches('taper-pin.straight-pin')).toBe(0.3125);
+    expect(ksi('taper-pin.shear-straight')).toBeCloseTo(15.7, 1);
+    const metric = work('taper-pin', {
+      ...drum,
+      small: '6 mm',
+      long: '50 mm',
+      'hole-small': '6.3 mm',
+      'hole-large': '7.65 mm',
+      shaft: '38 mm',
+    });
+    expect(figure(metric, 'taper-pin.straight-pin')).toBe(8);
   });
 
   it.each([['150 lbf·ft'], ['150 ft-lb'], ['1800 in-lb'], ['203.373 Nm'], ['203.373']])('takes a torque as %s', (torque) =>

@@ -1,5 +1,6 @@
 import { bad, good } from '../../terms/outcome';
-import { nextTaperPins, TAPER_PINS, taperPinEnds, type TaperPin } from '../../book/pins';
+import { DOWELS_INCH, DOWELS_MM, nextTaperPins, PIN_SOURCES, TAPER_PINS, taperPinEnds, type TaperPin } from '../../book/pins';
+import { MM_PER_INCH, toInchFraction } from '../../terms/quantity';
 import { length, number } from '../fields';
 import { fromTable, given, result } from '../given';
 import { circle, line, rectangle, size } from '../marks';
@@ -7,6 +8,9 @@ import type { Sum } from '../sum';
 
 /** A pin this near to a listed one at its small end is worn from that one, mm. */
 const WORN_FROM_MM = 0.3;
+/** Metric taper pins are 1:50, inch ones 1:48. */
+const METRIC_RATIO = 50;
+const SAME_MM = 1e-6;
 /** Larger pins that are offered. */
 const OFFERED = 4;
 
@@ -16,6 +20,17 @@ function oldPin(smallMm: number, longMm: number): TaperPin | undefined {
   return TAPER_PINS.filter((p) => off(p) > -WORN_FROM_MM / 10 && off(p) < WORN_FROM_MM).sort(
     (p, q) => Math.abs(off(p)) - Math.abs(off(q)),
   )[0];
+}
+
+/** The listed straight pin that cleans up a hole, inch beside an inch taper and metric beside a metric one; null beyond the list. */
+function straightPin(wornMm: number, ratio: number): { readonly mm: number; readonly name: string; readonly source: string } | null {
+  if (ratio === METRIC_RATIO) {
+    const mm = DOWELS_MM.find((d) => d >= wornMm - SAME_MM);
+    return mm === undefined ? null : { mm, name: `${mm} mm`, source: PIN_SOURCES.dowel };
+  }
+  const inch = DOWELS_INCH.find((d) => d * MM_PER_INCH >= wornMm - SAME_MM);
+  if (inch === undefined) return null;
+  return { mm: inch * MM_PER_INCH, name: `${toInchFraction(inch * MM_PER_INCH).text} in`, source: PIN_SOURCES.dowelInch };
 }
 
 /** Which taper pin it was, the next one that cleans up both ends of the worn hole, and what the pin carries between hub and shaft. */
@@ -40,7 +55,9 @@ export const taperPin: Sum = {
     const larger = nextTaperPins({ largeMm: holes.large, smallMm: holes.small }, long).map((pin) => ({ pin, ...taperPinEnds(pin, long) }));
     const next = larger.find((p) => !old || p.pin.ratio === old.ratio) ?? larger[0];
     if (!next) return bad('hole-large', 'No listed taper pin is that large: bore the hole for a straight pin, or bush it.', 'hole-large');
-    const straightMm = Math.max(holes.small, holes.large);
+    const wornMm = Math.max(holes.small, holes.large);
+    const ratio = old?.ratio ?? next.pin.ratio;
+    const straight = straightPin(wornMm, ratio);
 
     const torque = given('taper-pin.torque', 'torque', v.number('torque'), 'torque');
     const across = given('taper-pin.shaft', 'shaft', shaft);
@@ -49,20 +66,20 @@ export const taperPin: Sum = {
     const force = result('taper-pin.force', 'force on each of two planes', forceN, 'torque / shaft', [torque, across], 'force');
     const shear = (key: string, label: string, atMm: number): ReturnType<typeof result> =>
       result(key, label, forceN / ((Math.PI * atMm ** 2) / 4), 'force / area of the pin there', [force], 'stress');
-    const ratio = old?.ratio ?? next.pin.ratio;
     return good({
       answer: { label: 'next pin that cleans up both ends', text: next.pin.name },
       figures: [
         fromTable('taper-pin.large', 'its large end', next.largeMm, next.pin.source),
         fromTable('taper-pin.small', 'its small end, at this length', next.smallMm, next.pin.source),
-        result('taper-pin.straight', 'a straight pin cleans up from', straightMm, 'the larger of the worn ends', [
+        result('taper-pin.straight', 'a straight pin cleans up from', wornMm, 'the larger of the worn ends', [
           given('taper-pin.hole-small', 'hole, small end', holes.small),
           given('taper-pin.hole-large', 'hole, large end', holes.large),
         ]),
+        ...(straight ? [fromTable('taper-pin.straight-pin', `the next straight one, ${straight.name}`, straight.mm, straight.source)] : []),
         force,
         shear('taper-pin.shear-old', 'shear in the old pin at its thin plane', small + planeMm / ratio),
         shear('taper-pin.shear-new', 'shear in that pin at its thin plane', next.smallMm + planeMm / next.pin.ratio),
-        shear('taper-pin.shear-straight', 'shear in such a straight pin', straightMm),
+        ...(straight ? [shear('taper-pin.shear-straight', 'shear in that straight pin', straight.mm)] : []),
       ],
       tables: [
         {
