@@ -44,3 +44,4 @@ export { readsIt, outOfRange } from './doubt/range';
 export { sectionEnds, type DirectionSize, type Interval, type SectionEnds } from './section-ends';
 export { blindSpots, worthSaying, type AtStakeHere, type BlindSpot } from './blind-spots';
 export { usualInstruments, type UsualInstrument } from './usual-instruments.data';
+export { isRelief } from './relief';

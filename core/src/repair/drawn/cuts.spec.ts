@@ -41,6 +41,16 @@ it('a groove by its standard is the standard’s, another as it was read', () =>
   });
 });
 
+it('what is called a relief holds no ring, whatever it measures', () => {
+  for (const [floor, width] of [
+    [28.58, 1.62],
+    [26, 3],
+  ] as const)
+    expect(cut('groove', { 'groove-size': floor, width }, { lengthMm: width, name: 'Thread relief' }).feature).toMatchObject({
+      ...{ kind: 'relief', diameterMm: floor, widthMm: width, on: 'a', atMm: 10 },
+    });
+});
+
 it('a keyseat of DIN 6885 on 30 is 8 wide and 4 deep; another is drawn as found, and that is said', () => {
   const book = cut('keyseat', { width: 8.01, 'key-depth': 4.03 });
   expect(book).toMatchObject({ feature: { kind: 'keyseat', widthMm: 8, depthMm: 4, atMm: 10, lengthMm: 20, open: 'none' } });

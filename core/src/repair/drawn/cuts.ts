@@ -1,4 +1,5 @@
 import { onceRound, placeAll, type Part, type PartFeature, type PlacedSurface } from '../../making/part';
+import { isRelief } from '../../evidence/readings';
 import { inSentence } from '../../terms/words';
 import { axisStartMm, chosenSeen, drawnId, meanOf, type JobSheet, type PlaceFinding } from '../job';
 
@@ -32,6 +33,7 @@ function groove({ f, atMm, base }: Spot): DrawnCut {
     return { feature: { ...base, kind: 'ring-groove', atMm, widthMm: ring.widthMm, diameterMm: ring.grooveMm, ring: 'book' } };
   }
   if (width === null) return missing(f, 'width');
+  if (isRelief(f.place.name)) return { feature: { ...base, kind: 'relief', atMm, widthMm: width, diameterMm: floor } };
   return { feature: { ...base, kind: 'ring-groove', atMm, widthMm: width, diameterMm: floor, ring: 'measured' } };
 }
 

@@ -1,5 +1,6 @@
 import { formatWithUnit, type LengthUnit } from '../../terms/quantity';
 import { ringsFor, type RingGroove } from '../../book/rings';
+import { isRelief } from '../../evidence/readings';
 import { besideMm } from './beside';
 import type { QuantityFinding } from './place-figures';
 import type { Measured } from './measured';
@@ -17,7 +18,8 @@ export interface GrooveFinding {
 const USUAL_ROOM_MM = 0.13;
 
 /**
- * Holds a measured ring groove against the book's; null where it or the diameter beside it is not measured, or no ring is made for that.
+ * Holds a measured ring groove against the book's; null where it or the diameter beside it is not measured, where it is a
+ * relief that holds no ring, or no ring is made for that.
  *
  * @example 0.812 in on a shaft of 0.8745: ASME B18.27 has 0.821 for 7/8, so it was cut 0.009 too deep
  */
@@ -27,7 +29,8 @@ export function grooveFinding(
   all: readonly Measured[],
   unit: LengthUnit,
 ): GrooveFinding | null {
-  const groove = m.place.kind === 'groove' ? values.find((v) => v.quantity === 'groove-size') : undefined;
+  const holdsRing = m.place.kind === 'groove' && !isRelief(m.place.name);
+  const groove = holdsRing ? values.find((v) => v.quantity === 'groove-size') : undefined;
   const wallMm = groove ? besideMm(m, all) : null;
   if (!groove || wallMm === null) return null;
   const on = m.place.side === 'outside' ? 'shaft' : 'bore';

@@ -2,7 +2,7 @@ import { findThread } from '../../book/threads';
 import { capital } from '../../terms/words';
 import { bad, good, type Outcome } from '../../terms/outcome';
 import { parseLength, type LengthUnit } from '../../terms/quantity';
-import { FOUR_CLOCKS, isDiameter, PLACE_KINDS, type PlaceKind, type Side, type Suspicion } from '../../evidence/readings';
+import { FOUR_CLOCKS, isDiameter, isRelief, PLACE_KINDS, type PlaceKind, type Side, type Suspicion } from '../../evidence/readings';
 
 /** What was read at one station of a place, as it was typed, in the order of the clock or of what is read there. */
 export interface PencilGroup {
@@ -111,6 +111,18 @@ function saysThread(words: string, texts: readonly string[], unit: LengthUnit): 
   return q! > 0 && q! <= PITCH_SHARE * p!;
 }
 
+/** A relief's width is less than this share of its floor; where it is not, both are diameters. */
+const WIDTH_SHARE = 0.5;
+const saysRelief = (words: string, texts: readonly string[], unit: LengthUnit): boolean => {
+  if (!isRelief(words) || texts.length !== 2) return false;
+  const [wide, floor] = texts.map((t) => parseLength(t, { unit })).map((x) => (x.ok ? x.value.valueMm : 0));
+  return wide! > 0 && wide! < WIDTH_SHARE * floor!;
+};
+
+/** What is measured where only the numbers tell it. */
+const unnamedKind = (words: string, texts: readonly string[], unit: LengthUnit): PlaceKind =>
+  saysThread(words, texts, unit) ? 'thread' : saysRelief(words, texts, unit) ? 'groove' : 'diameter';
+
 /** A second number beyond the share of a pitch is how many there are to the inch. */
 function threadTexts(texts: readonly string[], unit: LengthUnit): readonly string[] {
   const [major, second] = texts.map((t) => parseLength(t, { unit }));
@@ -156,7 +168,7 @@ function groupsOf(said: string, kind: PlaceKind, unit: LengthUnit): Outcome<Penc
 /**
  * A line of a pencil sheet: `jaw / swivel hole: @3 20.32 20.41 20.49 20.40 @12 20.33 20.40 20.48 20.41`, `peg / press end in press hole:
  * 18.02`, `ring groove: 0.046 0.812`, `land 12 long: 40.00`, `peg / press end: 18.02 18.01, 20 long, in press hole`, `stud / thread: 0.312 22`.
- * What stands before the stroke is the component; what stands after a colon was read, two readings at 0° and 90°, three at 60° each, four at 45°;
+ * `relief: 2 8.2` is a width and a floor. What stands before the stroke is the component; what stands after a colon was read, two readings at 0° and 90°, three at 60° each, four at 45°;
  * what stands behind the readings is of the place. `@` names a station.
  *
  * @param unit of a bare size; each reading keeps its own text
@@ -181,8 +193,10 @@ export function parsePencil(raw: string, unit: LengthUnit): Outcome<PencilLine> 
     return bad('no-colon', `Write a colon before what was read: ${name.replace(READ, (read) => `: ${read.trim()}`)}`, 'name');
   if (!/\p{L}/u.test(name)) return bad('no-name', 'Begin with the name of the place, such as: bearing seat: 19.98 19.97', 'name');
   const words = name.toLowerCase();
-  const named = KIND_WORDS.find(([pattern]) => pattern.test(words))?.[1] ?? 'diameter';
-  const kind = named === 'diameter' && saysThread(words, textsOf(said), unit) ? 'thread' : named;
+  const told = KIND_WORDS.find(([pattern]) => pattern.test(words))?.[1] ?? 'diameter';
+  // A thread's relief has none.
+  const named = told === 'thread' && isRelief(words) ? 'diameter' : told;
+  const kind = named === 'diameter' ? unnamedKind(words, textsOf(said), unit) : named;
   const groups = groupsOf(said, kind, unit);
   if (!groups.ok) return groups;
   const side = kind !== 'cross-hole' && INSIDE.test(words) ? 'inside' : 'outside';
