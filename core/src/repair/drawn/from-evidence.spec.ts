@@ -178,6 +178,23 @@ it('grooves, keyseats, threads, flats and cross holes are cut where they were re
   expect(by('of-flat')).toMatchObject({ kind: 'flats', on: 'of-seat', atMm: 10, acrossMm: 21 });
 });
 
+it('a thread with its relief beside a body: the relief is cut behind the thread, and the body begins where it ends', () => {
+  const sheet = jobOf([
+    diameter('body', 20, 160, 12.5),
+    read('end', 'thread', 0, 18, { major: 9.97, crests: 1.25 }),
+    read('relief', 'groove', 18, 2, { width: 2, 'groove-size': 8.2 }),
+    read('whole', 'length', 0, 180, { length: 180 }),
+  ]);
+  const { part, doubts } = drawn(sheet)!;
+  expect(placeOutside(part).map((s) => [s.name, s.fromMm, s.toMm])).toEqual([
+    ['end', 0, 20],
+    ['body', 20, 180],
+  ]);
+  expect(part.features.find((f) => f.kind === 'relief')).toMatchObject({ on: 'of-end', atMm: 18, widthMm: 2, diameterMm: 8.2 });
+  expect(validatePart(part).ok).toBe(true);
+  expect(doubts.filter((d) => d.includes('half-way') || d.includes('not drawn'))).toEqual([]);
+});
+
 it('what is told from another place counts on from where that stands, clockwise from the right end', () => {
   const told = (clockDeg: number, timedToPlaceId: string | null) => ({
     surface: '',

@@ -3,6 +3,7 @@ import { partLengthMm, validatePart, type Part } from '../../making/part';
 import { inSentence } from '../../terms/words';
 import { axisStartMm, drawnId, meanOf, originalSizeMm, type JobItem, type JobSheet, type PlaceFinding } from '../job';
 import { cutsOf } from './cuts';
+import { overGrooves, type ReadGroove } from './over-grooves';
 import { endToEnd, type ReadStretch } from './stretches';
 import { withSeats } from './seats';
 import { boresOf, outsideOf, readStretch, type Evidence } from './surfaces';
@@ -22,6 +23,13 @@ const shoulders = (places: readonly PlaceFinding[], zeroMm: number): number[] =>
 
 /** Where the farthest length that was read ends, mm from the zero face; null where none was. */
 const overall = (marks: readonly number[]): number | null => (marks.length ? Math.max(...marks) : null);
+
+/** Where a groove was read; null for what is none. */
+function readGroove(f: PlaceFinding, zeroMm: number): ReadGroove | null {
+  if (f.place.kind !== 'groove') return null;
+  const fromMm = axisStartMm(f) - zeroMm;
+  return { fromMm, toMm: fromMm + (meanOf(f, 'width') ?? f.place.lengthMm) };
+}
 
 /** Leaves out what does not go where it was measured, and says so. */
 function onlyWhatGoes(part: Part): EvidenceDrawing {
@@ -51,11 +59,15 @@ export function partFromEvidence(
   const { unit } = sheet.job;
   const own = evidence.places.filter((f) => item.componentIds.includes(f.component.id));
   const zeroMm = Math.min(...own.map((f) => f.component.axisOffsetMm));
-  const side = (which: 'outside' | 'inside'): ReadStretch[] =>
-    own.flatMap((f) => {
-      const read = f.place.side === which ? readStretch(f, zeroMm) : null;
-      return read ? [read] : [];
-    });
+  const side = (which: 'outside' | 'inside'): ReadStretch[] => {
+    const there = own.filter((f) => f.place.side === which);
+    const read = there.flatMap((f) => readStretch(f, zeroMm) ?? []);
+    return overGrooves(
+      read,
+      there.flatMap((f) => readGroove(f, zeroMm) ?? []),
+      which,
+    );
+  };
   // A shoulder of the outside says nothing of where a bore steps.
   const of = (which: 'outside' | 'inside'): number[] =>
     shoulders(
