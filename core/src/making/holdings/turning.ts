@@ -54,13 +54,13 @@ function turnWords(work: Work, cuts: readonly Cut[], free: FreeEnd): string[] {
 }
 
 /** Cautions of turning this part held this way. */
-function cautionsOf({ part }: Work, t: Turning): string[] {
+function cautionsOf({ part, asBought }: Work, t: Turning): string[] {
   const needles = part.materialId.startsWith('bronze') || part.materialId === 'brass';
   return [
     LATHE_CAUTION,
     ...(needles ? [BRONZE_CAUTION] : []),
     ...(t.holding === 'centres' || t.holding === 'mandrel' ? [CENTRES_CAUTION] : []),
-    ...(t.locates.on === 'surface' && t.holding === 'three-jaw' ? [CHROME_CAUTION] : []),
+    ...((t.locates.on === 'surface' || asBought.size > 0) && t.holding === 'three-jaw' ? [CHROME_CAUTION] : []),
   ];
 }
 

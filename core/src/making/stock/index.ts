@@ -4,6 +4,7 @@ export {
   barSectionMm2,
   barsFor,
   chooseBars,
+  isOwnSize,
   NO_OTHER_STOCK,
   pieceMm,
   piecesOfLength,

@@ -84,8 +84,10 @@ export interface BarChoice {
 
 /** What else than a black bar to be turned all over will do. */
 export interface OtherStock {
-  /** The largest diameter, where a bright or ground bar of just that size may stay as it is; null where something fits on it. */
+  /** The largest diameter, where a bar of just that size may stay as it is bought; null where what fits on it was measured. */
   readonly ownSizeMm: number | null;
+  /** It has limits: only what is ground or chromed to size will do, and is read before it is sawn. */
+  readonly toLimits?: boolean;
   /** The smallest diameter of a bore right through, where a tube may be taken; null where it is solid. */
   readonly boreMm: number | null;
 }
@@ -103,11 +105,12 @@ export interface StockFit extends OtherStock {
 
 /** A bar that is called so thick is so thick, mm. */
 const SAME_MM = 0.02;
-const DRAWN_TO_SIZE: readonly Bar['finish'][] = ['bright', 'ground'];
+const GROUND_TO_SIZE: readonly Bar['finish'][] = ['ground', 'chromed'];
+const DRAWN_TO_SIZE: readonly Bar['finish'][] = ['bright', ...GROUND_TO_SIZE];
 
 /** Whether it is left as thick as it comes. */
-const isOwnSize = (bar: Pick<Bar, 'diameterMm' | 'finish'>, { ownSizeMm }: OtherStock): boolean =>
-  ownSizeMm !== null && DRAWN_TO_SIZE.includes(bar.finish) && Math.abs(bar.diameterMm - ownSizeMm) < SAME_MM;
+export const isOwnSize = (bar: Pick<Bar, 'diameterMm' | 'finish'>, { ownSizeMm, toLimits }: OtherStock): boolean =>
+  ownSizeMm !== null && (toLimits ? GROUND_TO_SIZE : DRAWN_TO_SIZE).includes(bar.finish) && Math.abs(bar.diameterMm - ownSizeMm) < SAME_MM;
 
 const isTube = (b: Bar, { boreMm }: OtherStock): boolean =>
   b.shape === 'tube' && boreMm !== null && b.innerMm !== null && b.innerMm + USUAL_ALLOWANCES.skinMm <= boreMm;

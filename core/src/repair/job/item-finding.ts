@@ -89,6 +89,7 @@ function itemFinding(item: JobItem, index: number, given: ItemInputs, joined: re
   const part = partOf(item, given, joined);
   // What is drawn has to follow each number at once: how it is held and cut is worked out where somebody asks for it.
   const lazy = withLater({}, { plan: () => planFinding(part, sheet, shop, item) });
+  const bought = (id: string): boolean => lazy.plan?.asBought?.ids.includes(id) ?? false;
   const ofBlock = blockPlan(part, shop.drillSets);
   const chosen = chosenPlan(sheet, item.planKey);
   const lathe = shop.lathes.find((l) => l.id === chosen?.latheId) ?? shop.lathes[0] ?? null;
@@ -113,7 +114,11 @@ function itemFinding(item: JobItem, index: number, given: ItemInputs, joined: re
     return withLater(
       { proofs: proved },
       {
-        cuts: () => inCutOrder(cutFindings(own, machine, of.live, proved, trials, sheet, shop), lazy.plan),
+        cuts: () =>
+          inCutOrder(
+            cutFindings(own, machine, of.live, proved, trials, sheet, shop).filter((c) => !bought(c.segment.segment.id)),
+            lazy.plan,
+          ),
         sizes: () => sizeCuts(own, lazy.plan, of.live, proved, trials, sheet, shop),
       },
     );

@@ -18,12 +18,12 @@ import { depthLadder, type Dial, type Lathe, type Rung } from '../../making/setu
 import {
   chooseBars,
   barsFor,
+  isOwnSize,
   stockFit,
   stockNeed,
   USUAL_ALLOWANCES,
   type Bar,
   type BarChoice,
-  type OtherStock,
   type StockAllowances,
   type StockFit,
   type StockNeed,
@@ -31,6 +31,7 @@ import {
 import type { Outcome } from '../../terms/outcome';
 import { minus, plus, ruled, sumOf, workedOut, type Figure } from '../../terms/working';
 import { piecesFromBar, piecesHeldOnce } from './held-once';
+import { asBoughtFrom, otherStock, type AsBought } from './as-bought';
 import { asCut } from './as-cut';
 import { fromRawCrown, treatmentOf } from './before-treatment';
 import { chosenPlan, sawnOf, type PlanChoice } from './choices';
@@ -87,6 +88,8 @@ export interface PlanFinding {
   readonly bars: Outcome<BarChoice[]>;
   readonly bar: Bar | null;
   readonly off: PlannedOff;
+  /** What is not turned because the bar has its size; null where all is. */
+  readonly asBought: AsBought | null;
   /** How it is held from beginning to end, as chosen or as is best here. */
   readonly held: HeldPlan;
   /** Every way to hold it, the best first, each as it is without what anybody moved. */
@@ -170,20 +173,6 @@ function dialOf({ machine }: SetUp, lathe: Lathe, { machines }: Shop): Dial | nu
   return machine === 'mill' ? (machines.find((m) => m.mill)?.mill?.dial ?? null) : null;
 }
 
-/** A bright bar stays as it is where only the general tolerance asks for its size; a tube does where a bore goes right through. */
-function otherStock({ part, dimensions }: PartFinding): OtherStock {
-  const largest = part.outside.reduce((most, s) => (s.diameterMm > most.diameterMm ? s : most));
-  const free =
-    dimensions.find((d) => d.dimension.key === largest.id)?.from === 'general' &&
-    largest.kind !== 'taper' &&
-    !treatmentOf(part, largest.id);
-  const through = part.bores.find((b) => b.through);
-  return {
-    ownSizeMm: free ? largest.diameterMm : null,
-    boreMm: through ? Math.min(...part.bores.flatMap((b) => b.surfaces.map((s) => s.diameterMm))) : null,
-  };
-}
-
 /** Diameter of an ordinary edge finder, mm. */
 const FINDER_MM = 10;
 
@@ -212,26 +201,32 @@ export function planFinding(
   const segments = asCut(found);
   const cutMm = cutMmOf(found, segments);
   const outside = { outside: found.part.outside.map((s) => ({ ...s, diameterMm: cutMm(s) })) };
-  const work = workOf(found.part, lathe, stockMm(outside, stored, shop.rack), sheet.job.unit);
+  const other = otherStock(found);
+  const barChosen = shop.rack.find((b) => b.id === stored?.barId) ?? null;
+  const firstNeed = stockNeed(outside, USUAL_ALLOWANCES);
+  const usual = chooseBars(stockFit(found.part, firstNeed, other), firstNeed, shop.rack, found.volumeMm3 ?? 0);
+  const asBought = asBoughtFrom(found, other, barChosen ?? (usual.ok ? usual.value[0]!.bar : null));
+  const work = workOf(found.part, lathe, stockMm(outside, stored, shop.rack), sheet.job.unit, new Set(asBought?.ids));
   const { plans: ways, no } = rankedWays(work);
   // Plans of before nobody was asked were all from the bar, and so is what cannot be held as it was chosen.
   const way = stored ? (stored.way ?? 'bar') : ways[0]!.way;
   const chosen = heldPlan(way, work, plan.moved ?? []);
   const held = chosen.ok ? chosen.value : ways[0]!;
   const one = allowancesOf(plan, held.way);
-  const forOne = barsFor(stockFit(found.part, stockNeed(outside, one), otherStock(found)), shop.rack);
+  const forOne = barsFor(stockFit(found.part, stockNeed(outside, one), other), shop.rack);
   const longest = forOne.ok ? forOne.value.reduce((p, q) => (q.lengthMm > p.lengthMm ? q : p)) : null;
-  const chosenBar = shop.rack.find((b) => b.id === plan.barId);
-  const from = chosenBar ?? longest;
+  const from = barChosen ?? longest;
   const batch = from && { part: outside, wanted: item.quantity, lathe, bar: from };
   const once = batch ? piecesHeldOnce(batch, one, sheet.job.unit) : { pieces: 1, mind: '' };
   const allowances = allowancesOf(plan, held.way, once.pieces);
   const need = stockNeed(outside, allowances);
-  const fit = stockFit(found.part, need, otherStock(found));
+  const fit = stockFit(found.part, need, other);
   const bars = chooseBars(fit, need, shop.rack, found.volumeMm3 ?? 0);
-  const bar = chosenBar ?? (bars.ok ? bars.value[0]!.bar : null);
+  const proposed = bars.ok ? (bars.value.find((b) => isOwnSize(b.bar, other) === (asBought !== null)) ?? bars.value[0]!).bar : null;
+  const bar = barChosen ?? proposed;
   const barMm = bar?.diameterMm ?? need.diameter.value;
-  const passes = passesFor(segments, plan, lathe, bar ?? { diameterMm: barMm, innerMm: null }, found.part.materialId, shop.drillSets);
+  const turned = segments.filter((s) => !asBought?.ids.includes(s.segment.id));
+  const passes = passesFor(turned, plan, lathe, bar ?? { diameterMm: barMm, innerMm: null }, found.part.materialId, shop.drillSets);
   // Of a drawing that does not hold no number is told to be set.
   const schedules = found.problems.length
     ? []
@@ -269,6 +264,7 @@ export function planFinding(
     fit,
     bars,
     bar,
+    asBought,
     off: {
       wanted: item.quantity,
       fromBar: bar ? piecesFromBar(bar, need, outside, allowances) : 0,

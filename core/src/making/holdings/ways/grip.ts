@@ -6,11 +6,11 @@ import type { Work } from '../work';
 const TENDER = ['thread', 'knurl', 'seal-land', 'spline'] as const;
 
 /**
- * The finished surface to hold on: cut already, round and straight, the longest that nothing tender is on; of two alike the one nearer to
+ * The finished surface to hold on: cut already or bought so, round and straight, the longest that nothing tender is on; of two alike the one nearer to
  * the end that goes into the chuck. Null where nothing round was cut.
  */
-export function gripOn({ part, outside }: Work, cut: readonly Cut[], chuckEnd: 'near' | 'far'): PlacedSurface | null {
-  const done = new Set(cut.map((c) => c.id));
+export function gripOn({ part, outside, asBought }: Work, cut: readonly Cut[], chuckEnd: 'near' | 'far'): PlacedSurface | null {
+  const done = new Set([...cut.map((c) => c.id), ...asBought]);
   const tender = (s: PlacedSurface): boolean => part.features.some((f) => f.on === s.id && TENDER.some((k) => k === f.kind));
   const round = outside.filter((s) => done.has(s.id) && s.kind !== 'taper');
   const from = round.some((s) => !tender(s)) ? round.filter((s) => !tender(s)) : round;

@@ -25,7 +25,7 @@ export const twoEnds = (holding: HoldingKind, name: string, about: string): Hold
   about,
   cutsOff: false,
   plan: (work) => {
-    const { outside, cuts, barMm, lengthMm } = work;
+    const { outside, cuts, barMm, asBought } = work;
     if (outside.length < 2) return bad('one-surface', 'Its outside is one surface: turned from both ends it would show where they meet.');
     const { free, first } = sides(work);
     const other = free === 'near' ? 'far' : 'near';
@@ -41,16 +41,18 @@ export const twoEnds = (holding: HoldingKind, name: string, about: string): Hold
         'collet-too-small',
         `${held.name} is too thick for a collet: the spindle takes ${placeWithUnit(work.lathe.spindleBoreMm ?? 0, work.unit)}.`,
       );
-    const share = outside.filter((s) => first.has(s.id)).reduce((sum, s) => sum + s.lengthMm, 0);
+    // What stays as it was bought is in the chuck, or behind it.
+    const standsOut = (atFirst: boolean): number =>
+      outside.filter((s) => first.has(s.id) === atFirst && !asBought.has(s.id)).reduce((sum, s) => sum + s.lengthMm, 0);
     return good([
       turningSetUp(work, {
         ...{ title: 'One end', holding: 'three-jaw', locates: { on: 'stock' }, free, cuts: one },
-        ...{ overhangMm: share, heldMm: barMm, heldOn: 'on the stock', facesFirst: true, toLength: false, partsOff: false },
+        ...{ overhangMm: standsOut(true), heldMm: barMm, heldOn: 'on the stock', facesFirst: true, toLength: false, partsOff: false },
         zeroFace: `the ${free === 'near' ? 'zero' : 'far'} end`,
       }),
       turningSetUp(work, {
         ...{ title: 'Turned round, the other end', holding, locates: { on: 'surface', id: held.id }, free: other, cuts: two },
-        ...{ overhangMm: lengthMm - share, heldMm: held.diameterMm, heldOn: `on ${inSentence(held.name)}` },
+        ...{ overhangMm: standsOut(false), heldMm: held.diameterMm, heldOn: `on ${inSentence(held.name)}` },
         ...{
           facesFirst: false,
           toLength: true,
