@@ -45,7 +45,7 @@ it('a stepped shaft with groove, keyseat and thread is drawn by keyboard alone i
   await asks('Body: diameter');
   const entries = await lines([
     ...['25 k6', '30', '', ''],
-    ...['step', '30', '40', '', '', 'keyseat', '6', '28'],
+    ...['step', '30 h6', '40', '', '', 'keyseat', '6', '28'],
     ...['step', '25 k6', '34', '', '', 'ring', '30.35', '', ''],
     ...['step', '20', '24', '', '', 'M20 x 1.5', '2', '', '18', 'undercut', '1', '4', '1.2'],
   ]);
@@ -64,7 +64,7 @@ it('a stepped shaft with groove, keyseat and thread is drawn by keyboard alone i
     `select value from choices where key like 'part%' order by version desc limit 1`,
   );
   expect(kept!.value.features.map((f) => f.kind)).toEqual(expect.arrayContaining(['keyseat', 'ring-groove', 'thread', 'undercut']));
-  expect(Object.keys(kept!.value.limits)).toHaveLength(2);
+  expect(Object.keys(kept!.value.limits)).toHaveLength(3);
   expect(await seriousProblems(page)).toEqual([]);
 });
 
