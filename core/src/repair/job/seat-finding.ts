@@ -1,5 +1,6 @@
 import { BEARINGS, shaftSeat, type BearingSize, type TurningRing } from '../../book/bearings';
 import { zoneDeviations } from '../../book/fits';
+import { MOST_LIKELY } from '../../evidence/nominal';
 import { formatWithUnit, type LengthUnit } from '../../terms/quantity';
 import { isDiameter } from '../../evidence/readings';
 import { ruled, type Figure } from '../../terms/working';
@@ -25,15 +26,13 @@ export interface SeatFinding {
 
 /** Zones of inner rings, from the easy to the tight. */
 const RING_ZONES = ['g6', 'h6', 'j6', 'k5', 'k6', 'm6'] as const;
-/** The bore is taken for that of a bearing where its size is that likely, or was chosen. */
-const LIKELY = 0.5;
 const MOST_CODES = 4;
 const SAME_MM = 1e-3;
 
-/** A bearing of the bore that sat there: the size that was chosen, or the likeliest, where a bearing has it. */
+/** A bearing of the bore that sat there: the size that was chosen, or the likeliest where another can be told from it, where a bearing has it. */
 function ranThere({ chosenNominal, nominal }: PlaceFinding): BearingSize | null {
   const [first] = nominal.ranked;
-  const sizeMm = chosenNominal?.sizeMm ?? (first && first.probability >= LIKELY ? first.sizeMm : null);
+  const sizeMm = chosenNominal?.sizeMm ?? (first && first.probability >= MOST_LIKELY ? first.sizeMm : null);
   return sizeMm === null ? null : (BEARINGS.find((b) => Math.abs(b.boreMm - sizeMm) < SAME_MM) ?? null);
 }
 

@@ -68,6 +68,7 @@ it.each([
   ['rod / thread: 1/2 13', { kind: 'thread', groups: [{ texts: ['1/2', '13 tpi'] }] }],
   ['rod / thread: 10 1.5', { kind: 'thread', groups: [{ texts: ['10', '1.5'] }] }],
   ['jaw / tapped hole: 8.52', { kind: 'thread', side: 'inside' }],
+  ['axle / tapped end: 0.314 16 tpi', { kind: 'thread', side: 'inside' }],
   ['cap / bolt hole: 10.52 10.61', { kind: 'diameter', side: 'inside', groups: [{ texts: ['10.52', '10.61'] }] }],
   ['rod / relief from 18: 2 8.2', { kind: 'groove', startMm: 18, groups: [{ texts: ['2', '8.2'] }] }],
   ['rod / thread relief: 2 8.2', { kind: 'groove' }],

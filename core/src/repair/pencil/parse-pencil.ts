@@ -40,7 +40,7 @@ const KIND_WORDS: readonly (readonly [RegExp, PlaceKind])[] = [
   [/\b(length|overall|shoulder)\b/, 'length'],
   [/\bwall\b/, 'wall'],
 ];
-const INSIDE = /\b(hole|bore|inside|housing|eye|socket|barrel|cylinder|bush(ing)? bore)\b/;
+const INSIDE = /\b(tapped|hole|bore|inside|housing|eye|socket|barrel|cylinder|bush(ing)? bore)\b/;
 const UNWORN = /\b(land|unworn|never ran)\b/;
 /** A place that is called so carries a bearing, or a lip runs on it: no unworn land then. */
 const SUSPECTED: readonly (readonly [RegExp, Suspicion])[] = [
