@@ -4,11 +4,13 @@ import {
   Component,
   computed,
   DestroyRef,
+  effect,
   inject,
   Injector,
   input,
   linkedSignal,
   signal,
+  untracked,
   viewChild,
   type ElementRef,
 } from '@angular/core';
@@ -66,7 +68,7 @@ const HINTS = {
             (keydown.escape)="engaged.set(false)"
             (input)="type(marks.read(entry.value))"
           />
-          <button type="submit" [class.next]="first()" [disabled]="busy() || !text().trim()">Put it down</button>
+          <button type="submit" [class.next]="first()" [attr.aria-busy]="busy()" [disabled]="!text().trim()">Put it down</button>
         </span>
         <p class="chips" role="group" aria-label="What it is on">
           @for (p of parts(); track p) {
@@ -116,6 +118,8 @@ export class PencilLine {
   });
   protected readonly out = computed(() => this.engaged() || this.text() !== '');
   private readonly tried = signal(false);
+  /** Enter was pressed while the line before was not stored yet. */
+  private readonly wanted = signal(false);
   private readonly key = signal(newId());
   private readonly kept = keptDraft(() => `pencil:${this.store.sheet()!.job.id}`, { text: this.text }, { rests: { key: this.key } });
   /** What is there, and what usually comes in. */
@@ -179,6 +183,9 @@ export class PencilLine {
   });
 
   constructor() {
+    effect(() => {
+      if (this.wanted() && !this.busy() && this.read().ok && !this.problem()) untracked(() => void this.put());
+    });
     inject(DestroyRef).onDestroy(() => this.picker.cancel());
   }
 
@@ -233,15 +240,20 @@ export class PencilLine {
     // Another line is another record: the key of one whose answer was lost is not its own.
     this.key.set(newId());
     this.tried.set(false);
+    this.wanted.set(false);
   }
 
   protected async put(): Promise<void> {
     this.tried.set(true);
-    const read = this.read();
-    if (!read.ok || this.busy() || this.problem()) return;
+    const [read, text] = [this.read(), this.text()];
+    // Behind a line that is still on its way this one goes by itself, unless it is typed on.
+    this.wanted.set(read.ok && (this.busy() || this.problem() !== ''));
+    if (!read.ok || this.wanted()) return;
     this.busy.set(true);
     try {
       if (!(await this.putDown(read.value))) return;
+      // What was begun meanwhile stays.
+      if (this.text() !== text) return;
       this.text.set('');
       this.key.set(newId());
       this.tried.set(false);
