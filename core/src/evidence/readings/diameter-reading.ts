@@ -5,7 +5,7 @@ export type Side = 'outside' | 'inside';
 export interface DiameterReading {
   /** From the component's zero face, mm. */
   readonly stationMm: number;
-  /** Direction of the measured diameter, degrees, 0 level to the right, turning left seen from the zero face. */
+  /** Direction of the measured diameter, degrees: 0 on top, clockwise seen from the end far from the zero face. */
   readonly clockDeg: number;
   readonly valueMm: number;
   /** Standard uncertainty of the instrument, mm (k = 1). */

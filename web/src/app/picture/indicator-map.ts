@@ -7,7 +7,8 @@ import { ChartFrame, ownWidth, type ChartBox, type Numbers, type Tick } from '..
 /** As wide as it is meant to be. */
 const BOX: ChartBox = { width: 720, height: 176, left: 70, right: 20, bottom: 40 };
 const TOP = 24;
-const MEANING = 'Under each station where it lies and the total reading; the hand points to its high spot, 0° to the right.';
+const MEANING =
+  'Under each station where it lies and the total reading; the hand points to its high spot, 0° on top, clockwise seen from the right end.';
 const DIAL_R = 15;
 const LEAST_PX = 300;
 
