@@ -38,7 +38,10 @@ function tail(
 
 const keepAfter = keeper<Work, readonly SetUpDraft[]>();
 
-/** What follows the turning whichever way it was held, so once for all of them: eccentrics, what is cut across the axis, keyways, and what is not cut at all. */
+/**
+ * What follows the turning whichever way it was held, so once for all of them: eccentrics, what is cut across the axis, keyways, and what is not cut
+ * at all.
+ */
 export const afterTurning = (work: Work): readonly SetUpDraft[] => keepAfter(work, [], () => allAfter(work));
 
 function allAfter(work: Work): SetUpDraft[] {

@@ -2,6 +2,7 @@ import { onceRound, placeAll, type Part, type PartFeature, type PlacedSurface } 
 import { isRelief } from '../../evidence/readings';
 import { inSentence } from '../../terms/words';
 import { axisStartMm, chosenSeen, drawnId, meanOf, type JobSheet, type PlaceFinding } from '../job';
+import { readGroove } from './over-grooves';
 
 /** A feature drawn from a place, or why it is not. */
 export type DrawnCut = { readonly feature: PartFeature; readonly doubt?: string } | { readonly feature: null; readonly doubt: string };
@@ -146,9 +147,7 @@ export function cutsOf(places: readonly PlaceFinding[], part: Part, zeroMm: numb
     const draw = DRAWN[f.place.kind];
     if (!draw) return [];
     const from = axisStartMm(f) - zeroMm;
-    // A groove is as long as it was read, whatever its place was taken for.
-    const long = (f.place.kind === 'groove' ? meanOf(f, 'width') : null) ?? f.place.lengthMm;
-    const middle = from + long / 2;
+    const middle = (from + (readGroove(f, zeroMm)?.toMm ?? from + f.place.lengthMm)) / 2;
     const on = rows.find((s) => s.side === f.place.side && s.fromMm <= middle + 1e-6 && s.toMm >= middle - 1e-6);
     if (!on) return [{ feature: null, doubt: `${f.place.name} is not drawn: nothing was read of what it is cut into.` }];
     const seen = chosenSeen(sheet, f.place.id);

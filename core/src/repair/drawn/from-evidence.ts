@@ -3,7 +3,7 @@ import { partLengthMm, validatePart, type Part } from '../../making/part';
 import { inSentence } from '../../terms/words';
 import { axisStartMm, drawnId, meanOf, originalSizeMm, type JobItem, type JobSheet, type PlaceFinding } from '../job';
 import { cutsOf } from './cuts';
-import { overGrooves, type ReadGroove } from './over-grooves';
+import { overGrooves, readGroove } from './over-grooves';
 import { endToEnd, type ReadStretch } from './stretches';
 import { withSeats } from './seats';
 import { boresOf, outsideOf, readStretch, type Evidence } from './surfaces';
@@ -23,13 +23,6 @@ const shoulders = (places: readonly PlaceFinding[], zeroMm: number): number[] =>
 
 /** Where the farthest length that was read ends, mm from the zero face; null where none was. */
 const overall = (marks: readonly number[]): number | null => (marks.length ? Math.max(...marks) : null);
-
-/** Where a groove was read; null for what is none. */
-function readGroove(f: PlaceFinding, zeroMm: number): ReadGroove | null {
-  if (f.place.kind !== 'groove') return null;
-  const fromMm = axisStartMm(f) - zeroMm;
-  return { fromMm, toMm: fromMm + (meanOf(f, 'width') ?? f.place.lengthMm) };
-}
 
 /** Leaves out what does not go where it was measured, and says so. */
 function onlyWhatGoes(part: Part): EvidenceDrawing {

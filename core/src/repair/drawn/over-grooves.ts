@@ -1,4 +1,5 @@
-import type { ReadStretch } from './stretches';
+import { axisStartMm, meanOf, type PlaceFinding } from '../job';
+import { size, type ReadStretch } from './stretches';
 
 /** A groove as it was read, mm from the zero face. */
 export interface ReadGroove {
@@ -9,7 +10,12 @@ export interface ReadGroove {
 /** A groove that begins or ends this near to where something was read begins or ends with it, mm. */
 const MEETS_MM = 0.1;
 
-const size = (s: ReadStretch): number => (s.leftMm + s.rightMm) / 2;
+/** Where a groove was read, as long as it was read, whatever its place was taken for; null for what is none. */
+export function readGroove(f: PlaceFinding, zeroMm: number): ReadGroove | null {
+  if (f.place.kind !== 'groove') return null;
+  const fromMm = axisStartMm(f) - zeroMm;
+  return { fromMm, toMm: fromMm + (meanOf(f, 'width') ?? f.place.lengthMm) };
+}
 
 /**
  * Stretches that go on over the grooves beside them: nobody reads a diameter in a groove, and what stands between two stretches is cut into the one

@@ -36,7 +36,8 @@ const GOES_ON_MM = 5;
 const ABUT_MM = 0.1;
 const TINY_MM = 1e-6;
 
-const size = (s: Pick<ReadStretch, 'leftMm' | 'rightMm'>): number => (s.leftMm + s.rightMm) / 2;
+/** Its diameter in the middle, mm. */
+export const size = (s: Pick<ReadStretch, 'leftMm' | 'rightMm'>): number => (s.leftMm + s.rightMm) / 2;
 const alike = (p: ReadStretch, q: ReadStretch): boolean => Math.abs(size(p) - size(q)) < SAME_SIZE_SHARE * Math.max(size(p), size(q));
 const within = (p: ReadStretch, q: ReadStretch): boolean => q.fromMm <= p.fromMm + TINY_MM && q.toMm >= p.toMm - TINY_MM;
 const length = (s: ReadStretch): number => s.toMm - s.fromMm;

@@ -168,8 +168,8 @@ function groupsOf(said: string, kind: PlaceKind, unit: LengthUnit): Outcome<Penc
 /**
  * A line of a pencil sheet: `jaw / swivel hole: @3 20.32 20.41 20.49 20.40 @12 20.33 20.40 20.48 20.41`, `peg / press end in press hole:
  * 18.02`, `ring groove: 0.046 0.812`, `land 12 long: 40.00`, `peg / press end: 18.02 18.01, 20 long, in press hole`, `stud / thread: 0.312 22`.
- * `relief: 2 8.2` is a width and a floor. What stands before the stroke is the component; what stands after a colon was read, two readings at 0° and 90°, three at 60° each, four at 45°;
- * what stands behind the readings is of the place. `@` names a station.
+ * `relief: 2 8.2` is a width and a floor. What stands before the stroke is the component; what stands after a colon was read, two readings at 0°
+ * and 90°, three at 60° each, four at 45°; what stands behind the readings is of the place. `@` names a station.
  *
  * @param unit of a bare size; each reading keeps its own text
  */
