@@ -1,5 +1,5 @@
 import { cutKindOf, FACES, newPart, type Block, type BlockCut, type BlockCutId, type Face } from '../part';
-import { blockLines, blockSheet, boundsOf, sceneDxf, type Primitive } from './index';
+import { blockLines, blockSheet, boundsOf, inTrueSize, sceneDxf, type Primitive } from './index';
 
 const SIZES = { lengthMm: 60, widthMm: 40, heightMm: 30 };
 const cut = (id: string, kind: BlockCutId, on: Face, own: object): BlockCut =>
@@ -74,22 +74,57 @@ describe('three views of a block, first-angle', () => {
   });
 });
 
-it('the sheet has its sizes, its notes, room for all of it, and hidden lines on a layer of their own', () => {
-  const words = { title: 'Jaw', length: '60', width: '40', height: '30', notes: ['first-angle projection'] };
-  const scene = blockSheet(block(cut('h', 'hole', 'top', {})), words);
-  const texts = scene.primitives.flatMap((p) => (p.kind === 'text' ? [p.text] : []));
-  expect(texts).toEqual(['from the front', 'A', 'from above', 'from the left', '60', '40', '30', 'first-angle projection']);
-  // Each name lies under its own view, clear of the next.
-  const named = scene.primitives.flatMap((p) =>
-    p.kind === 'text' && p.text.startsWith('from ') ? [[p.text, p.x, p.y + p.heightMm < 0]] : [],
-  );
-  expect(named).toEqual([
-    ['from the front', 30, true],
-    ['from above', 30, true],
-    ['from the left', 60 + GAP + 20, true],
-  ]);
-  const room = boundsOf(scene.primitives);
-  expect(room.fromX >= scene.fromX && room.toX <= scene.toX && room.fromY >= scene.fromY && room.toY <= scene.toY).toBe(true);
-  expect(sceneDxf(scene)).toContain('HIDDEN');
+const words = {
+  title: '12 Jaw',
+  name: 'Jaw',
+  length: '60',
+  width: '40',
+  height: '30',
+  fields: [['job', '12']] as const,
+  notes: ['A: Hole'],
+};
+const textsOf = (primitives: readonly Primitive[]) => primitives.flatMap((p) => (p.kind === 'text' ? [p] : []));
+
+it('the sheet has its sizes, its notes, its title block, and hidden lines on a layer of their own', () => {
+  const sheet = blockSheet(block(cut('h', 'hole', 'top', {})), words);
+  const texts = textsOf(sheet.primitives).map((p) => p.text);
+  for (const t of ['from the front', 'A', 'from above', 'from the left', '60', '40', '30', 'Jaw', 'job', 'A: Hole', 'scale'])
+    expect(texts).toContain(t);
+  expect(sceneDxf(inTrueSize(sheet))).toContain('HIDDEN');
   expect(newPart('block', 'Jaw', 40, 60).block).toMatchObject({ lengthMm: 60, widthMm: 40, heightMm: 40 });
 });
+
+it.each([
+  [60, 40, 30, 1],
+  [12, 8, 5, 5],
+  [400, 250, 120, 0.2],
+  [900, 60, 60, 0.2],
+  [50, 50, 900, 0.1],
+])(
+  'a block of %d x %d x %d goes on one A4 at the largest usual scale, %d: each view in its size, each name under its own',
+  (lengthMm, widthMm, heightMm, scale) => {
+    const sheet = blockSheet({ lengthMm, widthMm, heightMm, cuts: [] }, words);
+    expect([sheet.scale, sheet.toX, sheet.toY]).toEqual([scale, 297, 210]);
+    const room = boundsOf(sheet.primitives);
+    expect(room.fromX >= 10 && room.toX <= 287 && room.fromY >= 10 && room.toY <= 200).toBe(true);
+    const views = sheet.primitives.flatMap((p) => (p.kind === 'path' && p.style === 'edge' ? [boundsOf([p])] : []));
+    const sizes = views.map((v) => [(v.toX - v.fromX) / scale, (v.toY - v.fromY) / scale]);
+    [
+      [lengthMm, heightMm],
+      [lengthMm, widthMm],
+      [widthMm, heightMm],
+    ].forEach((size, i) => size.forEach((mm, k) => expect(sizes[i]![k]).toBeCloseTo(mm, 6)));
+    const names = textsOf(sheet.primitives).filter((p) => p.text.startsWith('from '));
+    names.forEach((n, i) => {
+      expect(n.y + n.heightMm).toBeLessThan(views[i]!.fromY);
+      expect(n.y).toBeGreaterThan(i === 0 ? views[1]!.toY : 10);
+    });
+    // Beside them nothing is written on a view or beyond the frame.
+    const own = textsOf(sheet.primitives).filter((p) => ['60', '40', '30'].includes(p.text));
+    for (const t of own) expect(views.some((v) => t.x > v.fromX && t.x < v.toX && t.y > v.fromY && t.y < v.toY)).toBe(false);
+    // Read back in its own size it is as long as it is drawn.
+    const back = boundsOf(inTrueSize(sheet).primitives.filter((p) => p.kind === 'path' && p.style === 'edge'));
+    expect(back.fromX).toBeCloseTo(0, 6);
+    expect(back.toX).toBeCloseTo(lengthMm + 14 / scale + widthMm, 6);
+  },
+);

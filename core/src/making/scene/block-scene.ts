@@ -1,15 +1,29 @@
 import { cutKindOf, FACES, sizeAlong, solidsOf, type Block, type BlockAxis, type Face, type Solid } from '../part';
-import type { LineStyle, Primitive, Scene } from './scene';
+import { textWidthMm } from './flags';
+import {
+  BESIDE_MM,
+  firstThat,
+  FRAME_MM,
+  moved,
+  roomOver,
+  SCALES,
+  scaleWords,
+  SHEET_MM,
+  sheetFoot,
+  text,
+  type Foot,
+  type Sheet,
+} from './page';
+import type { LineStyle, Primitive } from './scene';
 
 /** Between two views: a share of the largest size, within mm. */
 const GAP = { share: 0.2, leastMm: 8, mostMm: 40 };
 const gapOf = (b: Block): number => Math.min(Math.max(GAP.share * Math.max(b.lengthMm, b.widthMm, b.heightMm), GAP.leastMm), GAP.mostMm);
-/** Room beside and above the views for their sizes, mm. */
-const MARGIN_MM = 30;
 const TEXT_MM = 3.5;
-const ROW_MM = 5;
+/** A view's name stands this share of the room between two views under its own. */
+const NAME_SHARE = 0.38;
 /** A view's name stands so far under it, mm, in the room between two views. */
-const underMm = (b: Block): number => Math.max(5, 0.38 * gapOf(b));
+const underMm = (gapMm: number): number => Math.max(5, NAME_SHARE * gapMm);
 
 /** A view in first-angle projection: which face is looked at, and where its axes lie on the sheet. */
 interface View {
@@ -25,10 +39,10 @@ interface View {
   readonly atY: number;
 }
 
-const viewsOf = (b: Block): View[] => [
+const viewsOf = (b: Block, gapMm: number): View[] => [
   { words: 'from the front', face: 'front', into: 'y', across: 'x', up: 'z', mirrored: false, atX: 0, atY: 0 },
-  { words: 'from above', face: 'top', into: 'z', across: 'x', up: 'y', mirrored: false, atX: 0, atY: -gapOf(b) - b.widthMm },
-  { words: 'from the left', face: 'left', into: 'x', across: 'y', up: 'z', mirrored: true, atX: b.lengthMm + gapOf(b), atY: 0 },
+  { words: 'from above', face: 'top', into: 'z', across: 'x', up: 'y', mirrored: false, atX: 0, atY: -gapMm - b.widthMm },
+  { words: 'from the left', face: 'left', into: 'x', across: 'y', up: 'z', mirrored: true, atX: b.lengthMm + gapMm, atY: 0 },
 ];
 
 /** The two axes of a solid's section, in its own order. */
@@ -80,11 +94,15 @@ export function holeLetters(block: Block): ReadonlyMap<string, string> {
   return new Map(block.cuts.filter((c) => c.kind === 'hole').map((c, i) => [c.id, letter(i)]));
 }
 
-/** The block's lines in three views, seen edges full and hidden ones dashed, holes with their letters, each view with its name. */
-export function blockLines(block: Block): Primitive[] {
+/**
+ * The block's lines in three views, seen edges full and hidden ones dashed, holes with their letters, each view with its name.
+ *
+ * @param gapMm between two views; `nameMm` from a view down to its name
+ */
+export function blockLines(block: Block, gapMm = gapOf(block), nameMm = underMm(gapMm)): Primitive[] {
   const letters = holeLetters(block);
   const solids = solidsOf(block);
-  return viewsOf(block).flatMap((view): Primitive[] => {
+  return viewsOf(block, gapMm).flatMap((view): Primitive[] => {
     const [w, h] = [sizeAlong(block, view.across), sizeAlong(block, view.up)];
     const box: [number, number][] = [
       [view.atX, view.atY],
@@ -108,41 +126,59 @@ export function blockLines(block: Block): Primitive[] {
     return [
       { kind: 'path', points: box, closed: true, style: 'edge' },
       ...marks,
-      { kind: 'text', x: view.atX + w / 2, y: view.atY - underMm(block), text: view.words, anchor: 'middle', heightMm: TEXT_MM },
+      { kind: 'text', x: view.atX + w / 2, y: view.atY - nameMm, text: view.words, anchor: 'middle', heightMm: TEXT_MM },
     ];
   });
 }
 
-/** What a sheet of a block says: its sizes, and a line for everything else. */
-export interface BlockWords {
+/** What a sheet of a block says: its sizes, and its foot. */
+export interface BlockWords extends Foot {
   readonly title: string;
   readonly length: string;
   readonly width: string;
   readonly height: string;
-  readonly notes: readonly string[];
 }
 
-/** A drawing sheet of a valid block in true size, first-angle projection: three views, sizes, hole table and notes below. */
-export function blockSheet(block: Block, words: BlockWords): Scene {
+/** Between two views on paper, over the views for their sizes, and between a view and a size beside it, mm. */
+const ON_PAPER = { gapMm: 14, overMm: 9, sizeMm: 4 } as const;
+
+/**
+ * The drawing sheet of a valid block on one lying A4, first-angle projection: three views at the largest usual scale that goes on it, sizes beside
+ * them, the hole table in the notes beside the title block.
+ */
+export function blockSheet(block: Block, words: BlockWords): Sheet {
   const { lengthMm, widthMm, heightMm } = block;
-  const text = (x: number, y: number, t: string, anchor: 'start' | 'middle' = 'middle'): Primitive => ({
-    ...{ kind: 'text', x, y, text: t, anchor, heightMm: TEXT_MM },
+  const { gapMm, overMm, sizeMm } = ON_PAPER;
+  const foot = (scale: string) => sheetFoot({ ...words, fields: [...words.fields, ['scale', scale]] });
+  const { topMm } = foot('10 to 1');
+  const room = roomOver(topMm);
+  const nameMm = NAME_SHARE * gapMm;
+  const beside = sizeMm + textWidthMm(words.height, TEXT_MM);
+  const measure = (scale: number) => ({
+    scale,
+    width: (lengthMm + widthMm) * scale + gapMm + beside,
+    height: (heightMm + widthMm) * scale + gapMm + overMm + nameMm + TEXT_MM,
   });
-  const gap = gapOf(block);
-  const foot = -gap - widthMm - underMm(block) + 5;
-  const sizes = [
-    text(lengthMm / 2, heightMm + 5, words.length),
-    text(lengthMm + gap + widthMm / 2, heightMm + 5, words.width),
-    text(lengthMm + gap + widthMm + 5, heightMm / 2, words.height, 'start'),
-  ];
-  const lines = words.notes.map((t, i) => text(0, foot - 6 - (i + 1) * ROW_MM, t, 'start'));
+  const { scale, width, height } = firstThat(SCALES, measure, (t) => t.width <= room.width && t.height <= room.height);
+  const x0 = FRAME_MM + BESIDE_MM + (room.width - width) / 2;
+  const y0 = topMm + 3 + (room.height - height) / 2 + nameMm + TEXT_MM + widthMm * scale + gapMm;
+  const right = x0 + lengthMm * scale + gapMm;
+  const over = y0 + heightMm * scale + sizeMm;
   return {
     title: words.title,
-    fromX: -MARGIN_MM,
-    toX: lengthMm + gap + widthMm + 2 * MARGIN_MM,
-    fromY: foot - 6 - (lines.length + 2) * ROW_MM,
-    toY: heightMm + MARGIN_MM,
-    primitives: [...blockLines(block), ...sizes, ...lines],
+    fromX: 0,
+    toX: SHEET_MM.width,
+    fromY: 0,
+    toY: SHEET_MM.height,
+    scale,
+    zero: [x0, y0],
+    primitives: [
+      ...foot(scaleWords(scale)).primitives,
+      ...moved(blockLines(block, gapMm / scale, nameMm / scale), scale, x0, y0),
+      text(x0 + (lengthMm * scale) / 2, over, words.length, TEXT_MM, 'middle'),
+      text(right + (widthMm * scale) / 2, over, words.width, TEXT_MM, 'middle'),
+      text(right + widthMm * scale + sizeMm, y0 + (heightMm * scale - TEXT_MM) / 2, words.height, TEXT_MM),
+    ],
   };
 }
 

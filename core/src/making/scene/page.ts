@@ -105,6 +105,15 @@ export function sheetFoot({ name, fields, notes }: Foot): { readonly primitives:
   };
 }
 
+/** Kept free on both sides of what is drawn, mm. */
+export const BESIDE_MM = 14;
+
+/** The room over what stands at the foot of a sheet, mm. */
+export const roomOver = (footTopMm: number): { readonly width: number; readonly height: number } => ({
+  width: SHEET_MM.width - 2 * FRAME_MM - 2 * BESIDE_MM,
+  height: SHEET_MM.height - FRAME_MM - footTopMm - 6,
+});
+
 /** Moved and made larger or smaller: each place times `scale`, then `dx`, `dy` on; letters keep their height. */
 export function moved(primitives: readonly Primitive[], scale: number, dx: number, dy: number): Primitive[] {
   const at = ([x, y]: readonly [number, number]): [number, number] => [x * scale + dx, y * scale + dy];

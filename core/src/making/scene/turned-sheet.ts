@@ -1,10 +1,12 @@
 import { hostOf, largestDiameterMm, outline, partLengthMm, placeOutside, type Part, type PartFeature } from '../part';
 import { flagRows, spread, textWidthMm, type Flag } from './flags';
 import {
+  BESIDE_MM,
   firstThat,
   FRAME_MM,
   moved,
   path,
+  roomOver,
   SCALES,
   scaleWords,
   SHEET_MM,
@@ -36,7 +38,6 @@ const LINE_APART_MM = 1.2;
 /** Between the part and its first row of texts, mm. */
 const CLEAR_MM = 5;
 const LENGTHS_MM = 17;
-const BESIDE_MM = 14;
 
 /** The middle of a feature along the part, mm from the zero face. */
 function middleOf(part: Part, f: PartFeature): number | null {
@@ -167,7 +168,7 @@ export function partSheet(part: Part, words: SheetWords): Sheet {
     return { scale, flags, rows, right, width: right + end, height: above + 2 * radius * scale + LENGTHS_MM };
   };
   const foot = sheetFoot({ ...words, fields: [...words.fields, ['scale', '10 to 1']] });
-  const room = { width: SHEET_MM.width - 2 * FRAME_MM - 2 * BESIDE_MM, height: SHEET_MM.height - FRAME_MM - foot.topMm - 6 };
+  const room = roomOver(foot.topMm);
   const fits = (t: ReturnType<typeof measure>): boolean => t.width <= room.width && t.height <= room.height;
   // Where the bare part is too large nothing of it has to be set out.
   const bare = SCALES.filter((s) => length * s <= room.width && 2 * radius * s <= room.height);

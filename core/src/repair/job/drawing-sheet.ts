@@ -46,16 +46,29 @@ export function drawingSheet(found: PartFinding, { title, released, quantity }: 
     return d ? writtenDimension(d, unit) : '';
   };
   const material = materialOf(part.materialId)?.name ?? 'material not known';
+  const mass = found.mass ? [['mass', `${significant(found.mass.value, 3)} kg`] as const] : [];
+  const fields = (from: string, view: string): readonly (readonly [string, string])[] => [
+    ['job', title],
+    ['material', material],
+    ...mass,
+    ['off', String(quantity)],
+    ['sizes', `${unit} at 20 °C, from ${from}`],
+    ['not otherwise said', GENERAL_TOLERANCE_SOURCE],
+    ['view', view],
+    ['edges', 'broken, burrs off'],
+    ['release', released || 'not released'],
+  ];
   const { block } = part;
-  if (block) {
-    const head = [`${title}, ${unit}`, `${part.name}, ${material}`];
-    const scene = blockSheet(block, {
-      title,
+  if (block)
+    return blockSheet(block, {
+      ...{
+        title,
+        name: part.name,
+        fields: fields('the left, front and lower edges', 'first-angle projection'),
+        notes: cutLines(block, write),
+      },
       ...{ length: write('block.length'), width: write('block.width'), height: write('block.height') },
-      notes: [`${head[0]}, first-angle projection, places from the left, front and lower edges`, head[1]!, ...cutLines(block, write)],
     });
-    return { ...scene, scale: 1, zero: [0, 0] };
-  }
   const bored = part.bores.flatMap((b) =>
     b.surfaces.map(
       (s) =>
@@ -64,21 +77,10 @@ export function drawingSheet(found: PartFinding, { title, released, quantity }: 
   );
   const lines = featureLines(part, write);
   const threads = new Map(part.features.flatMap((f) => (f.kind === 'thread' ? [[f.on, f.thread] as const] : [])));
-  const mass = found.mass ? [['mass', `${significant(found.mass.value, 3)} kg`] as const] : [];
   return partSheet(part, {
     title,
     name: part.name,
-    fields: [
-      ['job', title],
-      ['material', material],
-      ...mass,
-      ['off', String(quantity)],
-      ['sizes', `${unit} at 20 °C, from the zero face`],
-      ['not otherwise said', GENERAL_TOLERANCE_SOURCE],
-      ['view', 'half section'],
-      ['edges', 'broken, burrs off'],
-      ['release', released || 'not released'],
-    ],
+    fields: fields('the zero face', 'half section'),
     diameters: Object.fromEntries(
       part.outside.map((s) => [s.id, [s.name, threads.get(s.id) ?? '', '⌀', write(s.id)].filter(Boolean).join(' ')]),
     ),
