@@ -74,3 +74,25 @@ it('proposes nothing where no bearing was told of, or where its size tells none'
   expect(worn).toMatchObject({ zone: null, upper: null });
   expect(worn!.words).toContain('not told');
 });
+
+it('a seat that still holds its bearing tells it sooner than one that would have to be worn: that is not guessed', () => {
+  // 0.98465 in is 25.010: inside k5 and k6 of 25 (ISO 286-2).
+  const [held] = seats('in', [['seat', 0.98465 * INCH, 'worn', true]]);
+  expect(held).toMatchObject({ boreMm: 25, zone: 'k5' });
+  expect(held!.words).toContain('hold');
+  let [told, open] = [0, 0];
+  for (let inch = 0.97; inch < 1.01; inch += 0.0013) {
+    const [seat] = seats('in', [
+      ['seat', inch * INCH, 'worn', true],
+      ['end', (inch - 0.0005) * INCH, 'worn', false],
+      ['body', INCH, 'worn', false],
+    ]);
+    const sure = seat!.place.nominal.ranked[0]!.probability >= 0.75;
+    if (seat!.boreMm === null) open++;
+    else {
+      told++;
+      expect([inch, sure || /: .*holds? it/.test(seat!.words)]).toEqual([inch, true]);
+    }
+  }
+  expect([told > 0, open > 0]).toEqual([true, true]);
+});

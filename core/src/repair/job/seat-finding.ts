@@ -26,29 +26,48 @@ export interface SeatFinding {
 
 /** Zones of inner rings, from the easy to the tight. */
 const RING_ZONES = ['g6', 'h6', 'j6', 'k5', 'k6', 'm6'] as const;
+/** As likely as this it is taken for a bearing's bore that it still holds. */
+const LIKELY = 0.5;
 const MOST_CODES = 4;
 const SAME_MM = 1e-3;
 
-/** A bearing of the bore that sat there: the size that was chosen, or the likeliest where another can be told from it, where a bearing has it. */
-function ranThere({ chosenNominal, nominal }: PlaceFinding): BearingSize | null {
+/** Usual zones of that bore, with their sizes. */
+const zonesOf = (boreMm: number): readonly { readonly zone: string; readonly low: number; readonly high: number }[] =>
+  RING_ZONES.flatMap((zone) => {
+    const d = zoneDeviations(zone, boreMm);
+    return d.ok ? [{ zone, low: boreMm + d.value.lowerMm, high: boreMm + d.value.upperMm }] : [];
+  });
+
+/** Zones that hold the place as it was found. */
+const holding = ({ shape }: PlaceFinding, boreMm: number): string[] =>
+  zonesOf(boreMm)
+    .filter((l) => shape!.meanMm >= l.low && shape!.meanMm <= l.high)
+    .map((l) => l.zone);
+
+/**
+ * A bearing of the bore that sat there: the size that was chosen; else the likeliest where another can be told from it, or where the seat as found still
+ * holds a bearing of it. One that would have to be worn is not guessed. Null where no bearing has it.
+ */
+function ranThere(place: PlaceFinding): BearingSize | null {
+  const { chosenNominal, nominal } = place;
   const [first] = nominal.ranked;
-  const sizeMm = chosenNominal?.sizeMm ?? (first && first.probability >= MOST_LIKELY ? first.sizeMm : null);
-  return sizeMm === null ? null : (BEARINGS.find((b) => Math.abs(b.boreMm - sizeMm) < SAME_MM) ?? null);
+  const bearingOf = (sizeMm: number): BearingSize | null => BEARINGS.find((b) => Math.abs(b.boreMm - sizeMm) < SAME_MM) ?? null;
+  if (chosenNominal) return bearingOf(chosenNominal.sizeMm);
+  if (!first || first.probability < LIKELY) return null;
+  const bearing = bearingOf(first.sizeMm);
+  return bearing && (first.probability >= MOST_LIKELY || holding(place, bearing.boreMm).length) ? bearing : null;
 }
 
 const boreName = ({ boreMm, unit }: BearingSize): string => (unit === 'mm' ? `${boreMm} mm` : formatWithUnit(boreMm, 'in'));
 
 /** Where the place as it was read stands to the zones of that bore. */
-function foundWords({ shape, place }: PlaceFinding, boreMm: number, unit: LengthUnit): string {
+function foundWords(found: PlaceFinding, boreMm: number, unit: LengthUnit): string {
+  const { shape, place } = found;
   const seenMm = shape!.meanMm;
-  const limits = RING_ZONES.flatMap((zone) => {
-    const d = zoneDeviations(zone, boreMm);
-    return d.ok ? [{ zone, low: boreMm + d.value.lowerMm, high: boreMm + d.value.upperMm }] : [];
-  });
-  const hold = limits.filter((l) => seenMm >= l.low && seenMm <= l.high).map((l) => l.zone);
+  const hold = holding(found, boreMm);
   const show = formatWithUnit(seenMm, unit);
   if (hold.length) return `As found, ${show}: ${hold.join(', ')} ${hold.length > 1 ? 'hold' : 'holds'} it.`;
-  const under = Math.min(...limits.map((l) => l.low)) - seenMm;
+  const under = Math.min(...zonesOf(boreMm).map((l) => l.low)) - seenMm;
   if (under > 0)
     return `As found, ${show}, it is ${formatWithUnit(under, unit)} under the loosest of them${place.land === 'worn' ? ': worn' : ''}.`;
   return `As found, ${show}: none of the usual zones has it.`;
