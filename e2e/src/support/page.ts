@@ -50,6 +50,7 @@ export class Page {
       }
       await new Promise((r) => setTimeout(r, POLL_MS));
     }
+    // The page may be gone: then what was waited for is told without it.
     const text = await this.text().catch(() => '');
     throw new Error(
       `Waited for ${what}. The page says:\n${text.length > 3000 ? `${text.slice(0, 900)}\n...\n${text.slice(-1500)}` : text}`,

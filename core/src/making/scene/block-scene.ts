@@ -5,10 +5,10 @@ import {
   firstThat,
   FRAME_MM,
   moved,
+  onPaper,
   roomOver,
   SCALES,
   scaleWords,
-  SHEET_MM,
   sheetFoot,
   text,
   type Foot,
@@ -164,12 +164,8 @@ export function blockSheet(block: Block, words: BlockWords): Sheet {
   const y0 = topMm + 3 + (room.height - height) / 2 + nameMm + TEXT_MM + widthMm * scale + gapMm;
   const right = x0 + lengthMm * scale + gapMm;
   const over = y0 + heightMm * scale + sizeMm;
-  return {
+  return onPaper({
     title: words.title,
-    fromX: 0,
-    toX: SHEET_MM.width,
-    fromY: 0,
-    toY: SHEET_MM.height,
     scale,
     zero: [x0, y0],
     primitives: [
@@ -179,7 +175,7 @@ export function blockSheet(block: Block, words: BlockWords): Sheet {
       text(right + (widthMm * scale) / 2, over, words.width, TEXT_MM, 'middle'),
       text(right + widthMm * scale + sizeMm, y0 + (heightMm * scale - TEXT_MM) / 2, words.height, TEXT_MM),
     ],
-  };
+  });
 }
 
 /** One line for each cut of a block: letter, name, face, its dimensions as the sheet writes them. */

@@ -105,6 +105,12 @@ export function sheetFoot({ name, fields, notes }: Foot): { readonly primitives:
   };
 }
 
+/** A lying A4 with what is on it. */
+export const onPaper = (own: Pick<Sheet, 'title' | 'scale' | 'zero' | 'primitives'>): Sheet => ({
+  ...own,
+  ...{ fromX: 0, toX: SHEET_MM.width, fromY: 0, toY: SHEET_MM.height },
+});
+
 /** Kept free on both sides of what is drawn, mm. */
 export const BESIDE_MM = 14;
 

@@ -5,11 +5,11 @@ import {
   firstThat,
   FRAME_MM,
   moved,
+  onPaper,
   path,
   roomOver,
   SCALES,
   scaleWords,
-  SHEET_MM,
   SMALLEST_SCALE,
   sheetFoot,
   text,
@@ -189,12 +189,8 @@ export function partSheet(part: Part, words: SheetWords): Sheet {
       text(x0 + f.x + 0.8, y + 0.6, f.text, LETTER_MM),
     ];
   });
-  return {
+  return onPaper({
     title: words.title,
-    fromX: 0,
-    toX: SHEET_MM.width,
-    fromY: 0,
-    toY: SHEET_MM.height,
     scale,
     zero: [x0, y0],
     primitives: [
@@ -204,5 +200,5 @@ export function partSheet(part: Part, words: SheetWords): Sheet {
       ...lengths(part, words, scale, x0, y0),
       ...(views ? endView(part, words, scale, x0 + right + BESIDE_MM + radius * scale, y0) : []),
     ],
-  };
+  });
 }

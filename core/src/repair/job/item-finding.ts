@@ -134,11 +134,6 @@ function itemFinding(item: JobItem, index: number, given: ItemInputs, joined: re
     blanks.set(there.length, blank);
     return withPiece(blank, piece);
   });
-  // What joining moves is of the items that it joins: they have released it.
-  const frozen = withLater(
-    {},
-    { figures: () => (isJoin ? [] : ofItem(releasable(part, lazy.plan?.frozen ?? ofBlock?.stock ?? []), item, sheet.job.id)) },
-  );
   const release = newestRelease(sheet, item.id);
   const own = {
     item,
@@ -154,11 +149,13 @@ function itemFinding(item: JobItem, index: number, given: ItemInputs, joined: re
     ),
     pieces,
   };
-  return withLater(own, {
+  const found: ItemFinding = withLater(own, {
     plan: () => lazy.plan,
-    releasable: () => frozen.figures,
-    moved: () => (release ? movedFigures(frozen.figures, release, sheet) : []),
+    // What joining moves is of the items that it joins: they have released it.
+    releasable: () => (isJoin ? [] : ofItem(releasable(part, lazy.plan?.frozen ?? ofBlock?.stock ?? []), item, sheet.job.id)),
+    moved: () => (release ? movedFigures(found.releasable, release, sheet) : []),
   });
+  return found;
 }
 
 const withPiece = (worked: Omit<PieceFinding, 'piece'>, piece: Piece): PieceFinding =>
