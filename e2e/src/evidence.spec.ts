@@ -59,7 +59,17 @@ it('tells over a slow line how much of a photograph went', async () => {
   await (await page.css('ip-photos input[type=file]')).sendKeys(large);
   await page.sees('large.jpg: on its way');
   await page.seesNot('large.jpg: on its way');
+  await browser.slow(10, 'in');
+  await page.click('Open picture 2');
+  // It takes its room before it has come: a marker stands where it will stand.
+  await page.until('a picture on its way that has its room', () =>
+    page.run(
+      `const img = document.querySelector('.picture img'); return img && !img.complete && img.clientWidth > 300 && img.clientHeight > 200;`,
+    ),
+  );
   await browser.slow(null);
+  await page.click('Close');
+  await page.until('the picture to be put away', () => page.run(`return !document.querySelector('.picture img')`));
   const shares = await page.run<number[]>('return window.shares');
   expect(shares.filter((s) => s > 0 && s < 100).length).toBeGreaterThan(2);
   expect(shares).toEqual([...shares].sort((p, q) => p - q));

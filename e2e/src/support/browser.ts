@@ -60,17 +60,17 @@ export interface Browser {
   screenshot(file: string): Promise<void>;
   /** Pulls the plug of this browser's network, or puts it back. */
   offline(off: boolean): Promise<void>;
-  /** What the page sends goes out as slowly as this, bytes a second; null: as fast as it can. */
-  slow(bytesPerSecond: number | null): Promise<void>;
+  /** What the page sends goes out, or what it asks for comes in, as slowly as this, bytes a second; null: as fast as it can. */
+  slow(bytesPerSecond: number | null, way?: 'in' | 'out'): Promise<void>;
   close(): Promise<void>;
 }
 
 /** Cuts or slows the page's line. */
-async function line(driver: Driver, offline: boolean, uploadThroughput: number): Promise<void> {
+async function line(driver: Driver, offline: boolean, uploadThroughput: number, downloadThroughput = -1): Promise<void> {
   await driver.sendDevToolsCommand('Network.enable', {});
   // The page's own worker has a network of its own, which this does not reach: it is passed by for as long.
-  await driver.sendDevToolsCommand('Network.setBypassServiceWorker', { bypass: offline || uploadThroughput > 0 });
-  await driver.sendDevToolsCommand('Network.emulateNetworkConditions', { offline, latency: 0, downloadThroughput: -1, uploadThroughput });
+  await driver.sendDevToolsCommand('Network.setBypassServiceWorker', { bypass: offline || uploadThroughput > 0 || downloadThroughput > 0 });
+  await driver.sendDevToolsCommand('Network.emulateNetworkConditions', { offline, latency: 0, downloadThroughput, uploadThroughput });
 }
 
 /** A fresh headless Chromium with a true 1280 x 800 page, started with `flags` besides. */
@@ -93,7 +93,8 @@ export async function openBrowser(size: { width: number; height: number } = SCRE
       await writeFile(file, Buffer.from(await driver.takeScreenshot(), 'base64'));
     },
     offline: (off) => line(driver as Driver, off, -1),
-    slow: (bytes) => line(driver as Driver, false, bytes ?? -1),
+    slow: (bytes, way = 'out') =>
+      way === 'out' ? line(driver as Driver, false, bytes ?? -1) : line(driver as Driver, false, -1, bytes ?? -1),
     async close() {
       await driver.quit();
       await rm(profile, { recursive: true, force: true, maxRetries: 3 });

@@ -19,7 +19,14 @@ const NUDGE = 0.02;
       <ng-container *nzModalContent>
         <div class="sheet">
           <div class="picture">
-            <img [src]="pixels()" [alt]="photo().caption || 'The photograph'" (click)="set($event)" />
+            <!-- Its sides are known before it has come: it takes its room at once, and a marker stands where it will stand. -->
+            <img
+              [src]="pixels()"
+              [attr.width]="photo().widthPx"
+              [attr.height]="photo().heightPx"
+              [alt]="photo().caption || 'The photograph'"
+              (click)="set($event)"
+            />
             @for (m of markers(); track m.id; let i = $index) {
               <button
                 type="button"
@@ -95,6 +102,7 @@ const NUDGE = 0.02;
     img {
       display: block;
       width: 100%;
+      height: auto;
       cursor: crosshair;
     }
     .mark {
