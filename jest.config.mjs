@@ -28,6 +28,11 @@ export default {
     plain('contract'),
     plain('demo'),
     plain('gauge'),
+    // These come as modules alone.
+    plain('words', {
+      transform: { '\\.(ts|m?js)$': swc },
+      transformIgnorePatterns: ['/node_modules/(?!@angular/compiler/|gettext-parser/)'],
+    }),
     plain('server', { setupFilesAfterEnv: ['<rootDir>/src/testing/patience.ts'] }),
     '<rootDir>/web/jest.config.mjs',
     plain('e2e', { setupFilesAfterEnv: ['<rootDir>/src/support/patience.ts'] }),

@@ -1,12 +1,15 @@
 import { execFileSync, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
-import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
-import { dirname, join } from 'node:path';
-import { fileURLToPath } from 'node:url';
+import { cpSync, existsSync, mkdirSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
+import { inOtherWords } from './other-words.mjs';
+import { root } from './root.mjs';
 
-export const root = dirname(dirname(fileURLToPath(import.meta.url)));
+export { root };
 const RUN = join(root, '.run');
+/** A catalogue of other words than English, to build in. */
+const WORDS = process.env.IRON_PATCH_WORDS;
 
 /** Fingerprint of the files below some folders, by name, size and contents. */
 function fingerprint(paths) {
@@ -28,15 +31,21 @@ function fingerprint(paths) {
 function when(name, sources, output, build) {
   mkdirSync(RUN, { recursive: true });
   const stamp = join(RUN, `${name}.built`);
-  const now = fingerprint([...sources, 'package-lock.json', 'tsconfig.base.json', 'tools/build.mjs']);
+  if (WORDS && !existsSync(WORDS)) throw new Error(`There is no catalogue ${WORDS}. ./iron-patch words ${WORDS} writes one.`);
+  const inWords = WORDS ? createHash('sha256').update(readFileSync(WORDS)).digest('hex') : '';
+  const now = fingerprint([...sources, 'package-lock.json', 'tsconfig.base.json', 'tools/build.mjs']) + inWords;
   if (existsSync(output) && existsSync(stamp) && readFileSync(stamp, 'utf8') === now) return;
   console.log(`Building the ${name}.`);
   build();
   writeFileSync(stamp, now);
 }
 
+let copied = null;
+/** Where the sources lie that are built: here, or in a copy in other words. */
+const sourceRoot = () => (WORDS ? (copied ??= inOtherWords(WORDS)) : root);
+
 /** Bundles a TypeScript program for Node.js; packages stay outside. */
-export const bundle = (entry, out) =>
+export const bundle = (entry, out, from = root) =>
   execFileSync(
     join(root, 'node_modules/.bin/esbuild'),
     [
@@ -70,9 +79,9 @@ export const bundle = (entry, out) =>
       '--external:p-limit',
       '--external:selenium-webdriver',
       '--external:axe-core',
-      `--outfile=${out}`,
+      `--outfile=${join(root, out)}`,
     ],
-    { cwd: root, stdio: 'inherit' },
+    { cwd: from, stdio: 'inherit' },
   );
 
 /** Files from this size on are packed, bytes. */
@@ -87,23 +96,29 @@ function packAll(directory) {
   }
 }
 
-/** Builds web, server and demo loader as far as their sources changed. */
+/** Builds web, server and demo loader as far as their sources changed, or the words they are built in. */
 export function buildAll() {
   when('web application', ['core', 'contract', 'web'], join(root, 'web/dist/index.html'), () => {
+    const from = sourceRoot();
     const built = spawnSync(join(root, 'node_modules/.bin/ng'), ['build'], {
-      cwd: join(root, 'web'),
+      cwd: join(from, 'web'),
       encoding: 'utf8',
       env: { ...process.env, NG_CLI_ANALYTICS: 'false', FORCE_COLOR: '0' },
     });
     if (built.status !== 0) throw new Error(`The web application does not build:\n${built.stdout}\n${built.stderr}`);
+    if (from !== root) {
+      rmSync(join(root, 'web/dist'), { recursive: true, force: true });
+      cpSync(join(from, 'web/dist'), join(root, 'web/dist'), { recursive: true });
+    }
     packAll(join(root, 'web/dist'));
   });
   when('server', ['core', 'contract', 'server', 'demo/src', 'gauge/src'], join(root, 'server/dist/main.mjs'), () => {
-    bundle('server/src/main.ts', 'server/dist/main.mjs');
-    bundle('server/src/network.ts', 'server/dist/network.mjs');
-    bundle('server/src/sign-in/seal.ts', 'server/dist/seal.mjs');
-    bundle('server/src/standings/worker.ts', 'server/dist/standing-worker.mjs');
-    bundle('demo/src/main.ts', 'demo/dist/load-demo.mjs');
-    bundle('gauge/src/main.ts', 'gauge/dist/gauge.mjs');
+    const from = sourceRoot();
+    bundle('server/src/main.ts', 'server/dist/main.mjs', from);
+    bundle('server/src/network.ts', 'server/dist/network.mjs', from);
+    bundle('server/src/sign-in/seal.ts', 'server/dist/seal.mjs', from);
+    bundle('server/src/standings/worker.ts', 'server/dist/standing-worker.mjs', from);
+    bundle('demo/src/main.ts', 'demo/dist/load-demo.mjs', from);
+    bundle('gauge/src/main.ts', 'gauge/dist/gauge.mjs', from);
   });
 }

@@ -229,6 +229,23 @@ async function gauge([file]) {
   await running.close();
 }
 
+function isLanguage(name) {
+  try {
+    return Intl.PluralRules.supportedLocalesOf([name]).length > 0;
+  } catch {
+    return false;
+  }
+}
+
+async function words(args) {
+  const { markWords, takeWords } = await import('./other-words.mjs');
+  const file = fileAmong(args, 'words');
+  const language = args.find((a) => a.startsWith('--language='))?.slice('--language='.length);
+  if (language && !isLanguage(language)) throw new Error(`${language} is no language that Node.js knows: say it like fr or pt-BR.`);
+  if (args.includes('--marked')) markWords(file);
+  else takeWords(file, language ?? '');
+}
+
 const commands = {
   demo,
   gauge,
@@ -242,6 +259,7 @@ const commands = {
   test: async () => (await import('./test.mjs')).test(),
   shots: async (args) => (await import('./shots.mjs')).shots(args),
   torture: async (args) => (await import('./torture/torture.mjs')).torture(args),
+  words,
   bench: async () => (await import('./bench.mjs')).bench(),
 };
 

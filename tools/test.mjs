@@ -57,7 +57,11 @@ async function jest(title, projects, env) {
   rmSync(directory, { recursive: true, force: true });
 }
 
-const arrows = ['--config', '.dependency-cruiser.cjs', ...['core', 'contract', 'server', 'web', 'demo', 'gauge'].map((w) => `${w}/src`)];
+const arrows = [
+  '--config',
+  '.dependency-cruiser.cjs',
+  ...['core', 'contract', 'server', 'web', 'demo', 'gauge', 'words'].map((w) => `${w}/src`),
+];
 
 /** Lint, types, arrows, unit, database and interface tests; what does not need all of the machine goes side by side. The last line counts them. */
 export async function test() {
@@ -66,7 +70,7 @@ export async function test() {
   await check('Types', process.execPath, ['tools/types.mjs']);
   await check('Dependency arrows', bin('depcruise'), arrows);
   await slow;
-  await jest('Unit tests', ['core', 'contract', 'demo', 'gauge', 'web'], {});
+  await jest('Unit tests', ['core', 'contract', 'demo', 'gauge', 'words', 'web'], {});
   const directory = mkdtempSync(join(tmpdir(), 'iron-patch-test-'));
   const db = postgres(directory, await freePort(), { throwAway: true });
   try {

@@ -2,7 +2,7 @@ import { chosenReturn, dayWords, inMark, inTrueSize, itemSheet, sceneDxf, sceneS
 import { routes, wallTime } from '@iron-patch/contract';
 import type { Express, Request, Response } from 'express';
 import type { Pool } from '../db';
-import { idIn, notFound } from '../http';
+import { idIn, notYet } from '../http';
 import { pixelsOf } from '../photos';
 import { loadSheet } from '../sheets';
 import { loadShop } from '../shop';
@@ -76,7 +76,7 @@ export function mountDocuments(app: Express, pool: Pool, { timeZone, origin }: P
     const { sheet, shop, ...of } = await load(req);
     const repair = seenAt(of.repair, typeof req.query['item'] === 'string' ? req.query['item'] : null);
     const drawing = itemSheet(sheet, repair, shop, (at) => dayWords(wallTime(at, timeZone).day));
-    if (!drawing) throw notFound('drawing yet: finish Draw first');
+    if (!drawing) throw notYet('There is no drawing yet.', 'Finish Draw first.');
     const write = (text: string): string => inMark(text, shop.card.decimalMark);
     const name = `job-${sheet.job.number}`;
     if (req.path.endsWith('.dxf')) sendFile(res, `${name}.dxf`, 'image/vnd.dxf', sceneDxf(inTrueSize(drawing), write));

@@ -78,7 +78,7 @@ it('gives papers that say what is missing, and no drawing, before anything is dr
   const { jobId } = await makeJob(call);
   for (const paper of [routes.slip(jobId), routes.report(jobId)]) expect((await call.get(paper)).status).toBe(200);
   const drawing = await call.get(routes.drawing(jobId));
-  expect([drawing.status, drawing.body.title]).toEqual([404, 'There is no such drawing yet: finish Draw first.']);
+  expect([drawing.status, drawing.body.title]).toEqual([404, 'There is no drawing yet.']);
   expect((await call.get(routes.slip(randomUUID()))).status).toBe(404);
 });
 

@@ -33,6 +33,9 @@ export const invalid = (problems: readonly Problem[]): HttpProblem =>
 export const notFound = (what: string): HttpProblem =>
   make('notFound', 404, `There is no such ${what}.`, `The ${what} may have been asked for by an old link.`);
 
+/** Something that is made of what is not there yet. */
+export const notYet = (title: string, detail: string): HttpProblem => make('notFound', 404, title, detail);
+
 export const changedByAnother = (current: unknown): HttpProblem =>
   make('changed', 412, 'Somebody else changed this in the meantime.', 'Look at their change, then save yours again or keep theirs.', {
     current,

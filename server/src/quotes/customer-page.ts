@@ -2,6 +2,7 @@ import { routes } from '@iron-patch/contract';
 import {
   capital,
   dayWords,
+  LANGUAGE,
   moneyWords,
   priceWords,
   readyWords,
@@ -46,7 +47,7 @@ img { display: block; width: 100%; height: auto; margin-bottom: 10px; border: 1p
 `;
 
 const page = (title: string, body: string): string => `<!doctype html>
-<html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width, initial-scale=1">
+<html lang="${LANGUAGE}"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width, initial-scale=1">
 <meta name="robots" content="noindex, nofollow"><title>${escaped(title)}</title><style>${STYLE}</style></head>
 <body><main>${body}</main></body></html>`;
 

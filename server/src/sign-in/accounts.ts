@@ -64,7 +64,7 @@ export const signOutEverywhere = async (db: Db, personId: string): Promise<void>
  * @throws HttpProblem 429 after too many wrong ones, for that name or from that address
  */
 export async function byPassword(pool: Pool, name: string, password: string, address: string): Promise<Account | null> {
-  const whos = [`name ${name.toLowerCase()}`, `from ${address}`] as const;
+  const whos = [`name:${name.toLowerCase()}`, `from:${address}`] as const;
   await counted(pool, whos[1], FREE.address);
   await counted(pool, whos[0], FREE.name);
   const id = await personNamed(pool, name);

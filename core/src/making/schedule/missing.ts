@@ -1,8 +1,9 @@
+import { LANGUAGE } from '../../terms/words';
 import { toUnit, type LengthUnit } from '../../terms/quantity';
 import { hangingFor, TOOL_WORDS, type CribTool } from '../tooling';
 import type { Schedule, ToolNeed } from './schedule';
 
-const LIST = new Intl.ListFormat('en', { style: 'long', type: 'conjunction' });
+const LIST = new Intl.ListFormat(LANGUAGE, { style: 'long', type: 'conjunction' });
 
 /** A tool that a plan asks for and the crib has not. */
 export interface MissingTool {

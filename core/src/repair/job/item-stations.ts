@@ -1,6 +1,6 @@
 import { formatWithUnit } from '../../terms/quantity';
 import type { StationStanding } from '../../terms/stations';
-import { inSentence } from '../../terms/words';
+import { countOf, inSentence } from '../../terms/words';
 import type { BoreFinding } from './bore-finding';
 import { chosenPlan, isUnsaved } from './choices';
 import type { CutFinding } from './cut-finding';
@@ -112,7 +112,7 @@ function cutPiece({ cuts, proofs }: PieceFinding, { sheet }: Given): Standing {
 function cutParts(item: ItemFinding, given: Given): Standing {
   if (!newestRelease(given.sheet, item.item.id)) return notYet('the release for cutting');
   const { moved } = item;
-  if (moved.length) return out(`${moved.length} released number${moved.length > 1 ? 's' : ''} moved: accept or release again`);
+  if (moved.length) return out(`${countOf(moved.length, 'released number')} moved: accept or release again`);
   return ofPieces(item, (p) => cutPiece(p, given));
 }
 

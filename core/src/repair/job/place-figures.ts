@@ -1,4 +1,4 @@
-import { inSentence } from '../../terms/words';
+import { countOf, inSentence } from '../../terms/words';
 import { expand95, QUANTITIES, temperatureUncertaintyMm, type Quantity, type Section, type Shape } from '../../evidence/readings';
 import { placeWithUnit, type LengthUnit } from '../../terms/quantity';
 import { workedOut, type Figure } from '../../terms/working';
@@ -109,8 +109,8 @@ export function shapeFigures(f: PlaceRecord, shape: Shape, readingsOf: (s: Secti
       const mean = `mean at station ${placeWithUnit(stationMm, unit)} by a three-point head, which gives no smallest and no largest`;
       return workedOut(`${f.id}.${which}`, `mean of ${name}`, value, mean, readingsOf(s), band);
     }
-    const how = `${which} of ${fitted(s)} at station ${placeWithUnit(stationMm, unit)}, at 20 °C`;
-    return workedOut(`${f.id}.${which}`, `${which} place in ${name}`, value, how, readingsOf(s), band);
+    const how = `${which === 'smallest' ? 'smallest' : 'largest'} of ${fitted(s)} at station ${placeWithUnit(stationMm, unit)}, at 20 °C`;
+    return workedOut(`${f.id}.${which}`, which === 'smallest' ? `smallest place in ${name}` : `largest place in ${name}`, value, how, readingsOf(s), band);
   };
   const lobed = shape.sections.reduce<Section | null>((p, q) => (q.lobingMm !== null && q.lobingMm > (p?.lobingMm ?? -1) ? q : p), null);
   return {
@@ -120,7 +120,7 @@ export function shapeFigures(f: PlaceRecord, shape: Shape, readingsOf: (s: Secti
       `${f.id}.mean`,
       `mean of ${name}`,
       shape.meanMm,
-      `mean of ${shape.sections.length} station${shape.sections.length > 1 ? 's' : ''}`,
+      `mean of ${countOf(shape.sections.length, 'station')}`,
       all,
       { plusMinus: shape.meanPlusMinusMm },
     ),

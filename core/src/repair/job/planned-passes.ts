@@ -100,7 +100,7 @@ export function passesFor(
         ? passes.value.map((p, n) =>
             workedOut(
               `segment.${id}.pass.${n}`,
-              `${p.kind} pass ${n + 1}`,
+              p.kind === 'rough' ? `rough pass ${n + 1}` : `finish pass ${n + 1}`,
               p.toMm,
               `equal cuts from ${inside ? 'the drilled hole' : 'the bar'} to the wanted size, the last ones for finishing`,
               [from, segment.diameter],

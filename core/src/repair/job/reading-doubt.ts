@@ -3,6 +3,7 @@ import {
   doubtReading,
   fineSlips,
   grossError,
+  type Suspect,
   instrumentsFor,
   K95,
   outOfRange,
@@ -12,6 +13,7 @@ import {
   type Side,
 } from '../../evidence/readings';
 import { formatLength, formatWithUnit, fromUnit, MOST_LENGTH_MM, toUnit, type LengthUnit } from '../../terms/quantity';
+import { capital } from '../../terms/words';
 import type { InstrumentRecord } from './records';
 
 /** One way out of a doubt. */
@@ -147,14 +149,23 @@ function doubtCut(i: DoubtInput): ReadingDoubt | null {
   };
 }
 
+/** What speaks against a reading, said with the reading and with what is expected. */
+const AGAINST: Readonly<Record<Suspect['against'], (read: string, about: string) => string>> = {
+  'a repeat at the same spot': (read, about) => `${read} where a repeat at the same spot shows about ${about}.`,
+  'the other directions': (read, about) => `${read} where the other directions show about ${about}.`,
+  'the stations beside it': (read, about) => `${read} where the stations beside it show about ${about}.`,
+  'the rest of the place': (read, about) => `${read} where the rest of the place shows about ${about}.`,
+  'the size it had': (read, about) => `${read} where the size it had was about ${about}.`,
+};
+
 function doubtAmongOthers(i: DoubtInput): ReadingDoubt | null {
   const { valueMm, unit, decimals, stationMm, clockDeg, uMm, points } = i;
   const suspect = grossError({ id: '', stationMm, clockDeg, valueMm, uMm, points, unit, decimals }, i.taken);
   if (!suspect) return null;
   const { slip, expectedMm, against } = suspect;
-  const said = `${formatWithUnit(valueMm, unit)} where ${against} show${against === 'a repeat at the same spot' || against === 'the rest of the place' ? 's' : ''} about ${formatWithUnit(expectedMm, unit)}.`;
+  const said = AGAINST[against](formatWithUnit(valueMm, unit), formatWithUnit(expectedMm, unit));
   return {
-    message: slip ? `${said} ${slip.why[0]!.toUpperCase()}${slip.why.slice(1)}?` : `${said} Read it again, or say that it is right.`,
+    message: slip ? `${said} ${capital(slip.why)}?` : `${said} Read it again, or say that it is right.`,
     offers: [...(slip ? [takeIt(slip, unit, decimals)] : []), { kind: 'keep', words: KEEP }],
   };
 }

@@ -1,4 +1,4 @@
-import { inSentence } from '../../terms/words';
+import { countOf, inSentence } from '../../terms/words';
 import { identifyThread, overWires, pitchDiameterFromWires, type ThreadAnswer } from '../../book/threads';
 import { workedOut, type Figure } from '../../terms/working';
 import type { QuantityFinding } from './place-figures';
@@ -50,7 +50,7 @@ export function threadFinding(place: PlaceRecord, values: readonly QuantityFindi
     `${place.id}.pitch`,
     `pitch of ${inSentence(place.name)}`,
     pitchMm,
-    `length over the crests divided by ${pitches} pitch${pitches > 1 ? 'es' : ''}`,
+    `length over the crests divided by ${countOf(pitches, 'pitch', 'pitches')}`,
     [crests.mean],
     { plusMinus: crests.plusMinusMm / pitches },
   );

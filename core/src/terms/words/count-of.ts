@@ -1,10 +1,23 @@
-const RULES = new Intl.PluralRules('en');
+import { LANGUAGE } from './language';
+
+const ORDER: readonly Intl.LDMLPluralRule[] = ['zero', 'one', 'two', 'few', 'many', 'other'];
+
+/** A count with its noun in the right number. */
+type Counted = (n: number, one: string, ...others: readonly string[]) => string;
+
+/** How a language counts, by Unicode's rules (CLDR): its forms stand in the order zero, one, two, few, many, other, as far as it has them. */
+export function countIn(language: string): Counted {
+  const rules = new Intl.PluralRules(language);
+  const categories = ORDER.filter((f) => rules.resolvedOptions().pluralCategories.includes(f));
+  return (n, one, ...others) => {
+    const forms = others.length ? [one, ...others] : [one, `${one}s`];
+    return `${n} ${forms[categories.indexOf(rules.select(n))] ?? forms.at(-1)!}`;
+  };
+}
 
 /**
- * A count with its noun in the right number: `1 bar`, `3 bars`.
+ * A count with its noun: `1 bar`, `3 bars`; the plural has an s where it is left out.
  *
- * @param many the word for any other number than one; the noun with an s where it is left out
+ * @param n the count, also a broken one
  */
-export function countOf(n: number, one: string, many = `${one}s`): string {
-  return `${n} ${RULES.select(n) === 'one' ? one : many}`;
-}
+export const countOf: Counted = countIn(LANGUAGE);

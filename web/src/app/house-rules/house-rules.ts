@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { ReactiveFormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import { HOUSE_GRADES } from '@iron-patch/contract';
-import { formatLength, HOUSE_DEFAULT_SCHOOL, houseAllowanceMm, type HouseRule, type LengthUnit, type MovedJob } from '@iron-patch/core';
+import { countOf, formatLength, HOUSE_DEFAULT_SCHOOL, houseAllowanceMm, type HouseRule, type LengthUnit, type MovedJob } from '@iron-patch/core';
 import { OpenJob, ShopStore, ShopTimePipe } from '../data';
 import { ChooseField, FormFrame, LengthInput, NumberField, TextField, type Option } from '../form';
 import { RuleChart } from './rule-chart';
@@ -69,9 +69,9 @@ export class HouseRules {
   }
 
   protected movedWords(moved: readonly MovedJob[]): string {
-    const verb = this.desk.removed() ? 'Withdrawing it' : 'This';
-    if (!moved.length) return `${verb} moves no open job.`;
-    return `${verb} moves ${moved.length} open job${moved.length > 1 ? 's' : ''}`;
+    const jobs = countOf(moved.length, 'open job');
+    if (this.desk.removed()) return moved.length ? `Withdrawing it moves ${jobs}` : 'Withdrawing it moves no open job.';
+    return moved.length ? `This moves ${jobs}` : 'This moves no open job.';
   }
 
   protected leave(): void {

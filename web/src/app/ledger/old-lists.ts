@@ -82,6 +82,7 @@ export class OldLists {
     const at = Object.fromEntries(OLD_FIELD_IDS.map((f) => [f, columns[f] === NO_COLUMN ? null : Number(columns[f])])) as OldColumns;
     return readOldList(table.rows, at, order, this.clock.today());
   });
+  protected readonly countOf = countOf;
   protected readonly problems = computed((): readonly Problem[] => [...(this.list()?.problems ?? []), ...this.refused()]);
   protected readonly first = computed(() => this.list()?.jobs.slice(0, SHOWN_JOBS) ?? []);
 

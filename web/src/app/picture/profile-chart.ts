@@ -1,9 +1,19 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { formatLength, formatPlace, madeSizeMm, type PlaceFinding } from '@iron-patch/core';
+import { formatLength, formatPlace, madeSizeMm, type PlaceFinding, type ProfileKind } from '@iron-patch/core';
 import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
 import { SheetStore } from '../sheet-data';
 import { ChartFrame, ownWidth, type ChartBox, type Numbers, type Tick } from '../show';
+
+const KIND_WORDS: Readonly<Record<ProfileKind, string>> = {
+  straight: 'straight',
+  taper: 'taper',
+  step: 'step',
+  barrel: 'barrel',
+  hourglass: 'hourglass',
+  'bell-mouth': 'bell-mouth',
+  'not known': 'not known',
+};
 
 /** As wide as it is meant to be. */
 const BOX: ChartBox = { width: 720, height: 150, left: 84, right: 16, bottom: 28 };
@@ -131,6 +141,6 @@ export class ProfileChart {
     const sizes = this.sections().map(
       (s) => `${formatPlace(s.stationMm, this.store.unit())}: ${formatLength(s.meanMm, this.store.unit())}`,
     );
-    return `Size along the axis, ${kind}. ${sizes.join('; ')}`;
+    return `Size along the axis, ${KIND_WORDS[kind]}. ${sizes.join('; ')}`;
   });
 }

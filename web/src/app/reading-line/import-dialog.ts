@@ -34,7 +34,7 @@ const SHOWN_PROBLEMS = 12;
         ></textarea>
         @if (problems().length) {
           <div class="said bad" role="alert">
-            <b>{{ problems().length }} problem{{ problems().length > 1 ? 's' : '' }}. Nothing was stored.</b>
+            <b>{{ countOf(problems().length, 'problem') }}. Nothing was stored.</b>
             <ul>
               @for (p of problems().slice(0, most); track $index) {
                 <li>{{ p.message }}</li>
@@ -64,6 +64,7 @@ export class ImportDialog {
   protected readonly needed = READINGS_CSV_NEEDED.join(', ');
   protected readonly most = SHOWN_PROBLEMS;
   protected readonly csv = linkedSignal(() => this.text());
+  protected readonly countOf = countOf;
   protected readonly problems = signal<readonly Problem[]>([]);
   protected readonly busy = signal(false);
   private readonly key = signal(newId());

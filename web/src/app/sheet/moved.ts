@@ -13,7 +13,7 @@ import { seenFigures, SheetStore } from '../sheet-data';
         <p class="said" role="status">{{ countOf(moved.length, 'released number') }} will move when this drawing is saved.</p>
       } @else if (moved.length) {
         <section class="said bad" aria-label="Released numbers that moved">
-          <b>{{ moved.length }} released number{{ moved.length > 1 ? 's' : '' }} moved.</b> The paper at the machine is no longer right.
+          <b>{{ countOf(moved.length, 'released number') }} moved.</b> The paper at the machine is no longer right.
           <button type="button" (click)="release()">Release again with these</button>
           <div class="scroll" tabindex="0" role="region" aria-label="What moved">
             <table class="plain">

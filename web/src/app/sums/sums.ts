@@ -6,6 +6,14 @@ import { BookTableView } from './book-table';
 import { LookedUp } from './looked-up';
 import { SumBench } from './sum-bench';
 
+const GROUP_WORDS: Readonly<Record<Sum['group'], string>> = {
+  'Sizes and fits': 'Sizes and fits',
+  Threads: 'Threads',
+  'Keys, rings, seals': 'Keys, rings, seals',
+  'Setting out': 'Setting out',
+  Cutting: 'Cutting',
+  'Stock and strength': 'Stock and strength',
+};
 const GROUPS = [...new Set(SUMS.map((s) => s.group))].map((name) => ({ name, sums: SUMS.filter((s) => s.group === name) }));
 
 const MOST_ENTRIES = 12;
@@ -32,7 +40,7 @@ const MOST_ENTRIES = 12;
       />
       <div class="list">
         @for (g of groups(); track g.name) {
-          <h2>{{ g.name }}</h2>
+          <h2>{{ groupWords[g.name] }}</h2>
           @for (s of g.sums; track s.id) {
             <button
               type="button"
@@ -151,6 +159,7 @@ const MOST_ENTRIES = 12;
   `,
 })
 export class Sums {
+  protected readonly groupWords = GROUP_WORDS;
   protected readonly desk = inject(SumsDesk);
   protected readonly marks = inject(DecimalMarks);
   private readonly open = inject(OpenJob);
@@ -164,7 +173,7 @@ export class Sums {
     return [this.words(), inBookWords(this.words())].some((list) => list.every((w) => lower.includes(w)));
   };
   protected readonly groups = computed(() =>
-    GROUPS.map((g) => ({ name: g.name, sums: g.sums.filter((s) => this.has(`${s.title} ${s.about} ${g.name}`)) })).filter(
+    GROUPS.map((g) => ({ name: g.name, sums: g.sums.filter((s) => this.has(`${s.title} ${s.about} ${GROUP_WORDS[g.name]}`)) })).filter(
       (g) => g.sums.length,
     ),
   );

@@ -16,6 +16,7 @@ import {
   type FindingChoice,
   type FindingId,
   type Item,
+  type RankedCause,
   type RouteChoice,
 } from '@iron-patch/core';
 import { newId, SAME_VALUE } from '../../data';
@@ -27,6 +28,7 @@ import { QuoteDesk } from './quote-desk';
 import { RoutesDesk } from './routes-desk';
 
 const SHOWN_REASONS = 3;
+const STRENGTH_WORDS: Readonly<Record<RankedCause['strength'], string>> = { strong: 'strong', fair: 'fair', 'a hint': 'a hint' };
 
 /** Cause and route as their form has them. */
 type CauseFields = Required<Pick<RouteChoice, 'cause' | 'route' | 'causeId' | 'cure'>>;
@@ -55,6 +57,7 @@ export class Diagnosis {
   protected readonly components = computed<readonly Option[]>(() =>
     (this.store.sheet()?.components ?? []).map((c) => [c.id, c.name] as const),
   );
+  protected readonly strength = STRENGTH_WORDS;
   protected readonly adding = signal(false);
   protected readonly findingId = signal<string>('tight-then-loose');
   protected readonly componentId = linkedSignal(() => this.components()[0]?.[0] ?? '');

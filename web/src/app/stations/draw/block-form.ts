@@ -1,6 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import {
-  BLOCK_KINDS,
   blockLines,
   cutFieldsOf,
   cutKindOf,
@@ -28,6 +27,14 @@ const SIZES = [
   ['widthMm', 'Width, front to back'],
   ['heightMm', 'Height'],
 ] as const;
+
+const ADD_WORDS: Readonly<Record<BlockCutId, string>> = {
+  hole: 'Add a hole',
+  slot: 'Add a slot',
+  step: 'Add a step',
+  'angled-face': 'Add an angled face',
+  'half-round': 'Add a half-round seat',
+};
 
 /** A box and what is cut into it: its sizes, its three views, each cut with the face that it is on. */
 @Component({
@@ -134,7 +141,7 @@ export class BlockForm {
   readonly changed = output<Block>();
   protected readonly sizes = SIZES;
   protected readonly faces = FACE_OPTIONS;
-  protected readonly kinds = (Object.keys(BLOCK_KINDS) as BlockCutId[]).map((id) => [id, `Add ${article(BLOCK_KINDS[id].name)}`] as const);
+  protected readonly kinds = Object.entries(ADD_WORDS) as [BlockCutId, string][];
   /** Sizes that are none have no picture. */
   protected readonly label = BLOCK_VIEWS;
   protected readonly lines = computed(() => (this.problems().length ? [] : blockLines(this.block())));
@@ -213,5 +220,3 @@ export class BlockForm {
     this.changed.emit({ ...this.block(), cuts: this.block().cuts.filter((c) => c.id !== id) });
   }
 }
-
-const article = (name: string): string => `${/^[AEIOU]/.test(name) ? 'an' : 'a'} ${name.toLowerCase()}`;

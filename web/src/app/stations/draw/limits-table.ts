@@ -16,7 +16,7 @@ import { TextField } from '../../form';
 import { SheetStore } from '../../sheet-data';
 import { FigureButton } from '../../show';
 
-const FROM: Readonly<Record<LimitsFrom, string>> = {
+const FROM_WORDS: Readonly<Record<LimitsFrom, string>> = {
   fit: 'its fit',
   typed: 'typed',
   book: 'the book',
@@ -109,7 +109,7 @@ export class LimitsTable {
   /** Found and was, by key of the dimension, for what was drawn from a place. */
   readonly compared = input<ReadonlyMap<string, Compared>>(new Map());
   readonly changed = output<Part['limits']>();
-  protected readonly from = FROM;
+  protected readonly from = FROM_WORDS;
   protected readonly capital = capital;
   /** What was typed and says no limits, by key. */
   private readonly unread = signal<Readonly<Record<string, { readonly text: string; readonly message: string }>>>({});

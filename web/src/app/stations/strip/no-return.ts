@@ -8,6 +8,7 @@ import {
   ACTS,
   atStake,
   choiceKey,
+  countOf,
   type ActChoice,
   type AtStake,
   type PointOfNoReturn,
@@ -94,7 +95,7 @@ const actOf = (fields: ActFields): ActChoice => ({ ...fields, where: fields.wher
         <ip-text label="Where" name="actWhere" formControlName="where" />
       </div>
       @if (preview().length) {
-        <p class="quiet">{{ preview().length }} thing{{ preview().length > 1 ? 's' : '' }} would be lost that are not on record yet.</p>
+        <p class="quiet">{{ countOf(preview().length, 'thing') }} would be lost that are not on record yet.</p>
       }
     </form>
   `,
@@ -141,6 +142,7 @@ export class NoReturn {
   private readonly router = inject(Router);
   /** The component that somebody means to do something to; empty for the first. */
   readonly meant = input('');
+  protected readonly countOf = countOf;
   protected readonly acts = ACTS;
   protected readonly words = STATE_WORDS;
   protected readonly marks = STATE_MARK;

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { CAUTIONS, earlierRepairs, fragments, looseFragments, softParts, inSentence } from '@iron-patch/core';
+import { ACTS, CAUTIONS, earlierRepairs, fragments, looseFragments, softParts, inSentence } from '@iron-patch/core';
 import { NzTabsModule } from 'ng-zorro-antd/tabs';
 import { SheetStore } from '../../sheet-data';
 import { CautionNote } from '../../show';
@@ -9,8 +9,15 @@ import { LoosePieces } from './loose-pieces';
 import { NoReturn } from './no-return';
 import { ToOrder } from './to-order';
 
-const TABS = ['What came apart', 'What fits what', 'Parts to order', 'Loose pieces, earlier repairs', 'Point of no return'] as const;
+const TABS = ['apart', 'fits', 'to-order', 'loose', 'no-return'] as const;
 type Tab = (typeof TABS)[number];
+const TAB_WORDS: Readonly<Record<Tab, string>> = {
+  apart: 'What came apart',
+  fits: 'What fits what',
+  'to-order': 'Parts to order',
+  loose: 'Loose pieces, earlier repairs',
+  'no-return': 'Point of no return',
+};
 
 /** What came apart, what fits together with what, what is ordered, what is loose, and what may be destroyed only once it is measured. */
 @Component({
@@ -31,10 +38,10 @@ type Tab = (typeof TABS)[number];
           <ip-caution [hazard]="h" />
         }
       }
-      @if (held() && tab() !== 'Point of no return') {
+      @if (held() && tab() !== 'no-return') {
         <p class="said bad" role="alert">
           The point of no return: {{ held() }} is planned, and what it takes is not on record yet.
-          <button type="button" (click)="store.turnTo('Point of no return')">See what is missing</button>
+          <button type="button" (click)="store.turnTo('no-return')">See what is missing</button>
         </p>
       }
       <nz-tabs
@@ -44,19 +51,19 @@ type Tab = (typeof TABS)[number];
         (nzSelectedIndexChange)="store.turnTo(tabs[$event]!)"
       >
         @for (t of tabs; track t) {
-          <nz-tab [nzTitle]="t + counts()[t]">
+          <nz-tab [nzTitle]="words[t] + counts()[t]">
             <ng-template nz-tab>
               @switch (t) {
-                @case ('What came apart') {
+                @case ('apart') {
                   <ip-component-tree (destroy)="destroy($event)" />
                 }
-                @case ('What fits what') {
+                @case ('fits') {
                   <ip-fits-map />
                 }
-                @case ('Parts to order') {
+                @case ('to-order') {
                   <ip-to-order />
                 }
-                @case ('Loose pieces, earlier repairs') {
+                @case ('loose') {
                   <ip-loose-pieces />
                 }
                 @default {
@@ -88,7 +95,8 @@ type Tab = (typeof TABS)[number];
 export class Strip {
   protected readonly store = inject(SheetStore);
   protected readonly tabs = TABS;
-  protected readonly tab = computed<Tab>(() => TABS.find((t) => t === this.store.leaf()) ?? 'What came apart');
+  protected readonly words = TAB_WORDS;
+  protected readonly tab = computed<Tab>(() => TABS.find((t) => t === this.store.leaf()) ?? 'apart');
   protected readonly meant = signal('');
   protected readonly hazards = computed(() => this.store.sheet()?.job.hazards ?? []);
   /** Several cautions are named in one line, each told in full when it is opened. */
@@ -100,32 +108,25 @@ export class Strip {
   );
   protected readonly held = computed(() => {
     const point = this.store.repair()?.pointsOfNoReturn.find((p) => p.state === 'held');
-    return point ? `${point.act.value.kind.replace('-', ' ')}, ${inSentence(point.componentName)}` : '';
+    return point ? `${inSentence(ACTS[point.act.value.kind].name)}, ${inSentence(point.componentName)}` : '';
   });
   /** How much stands behind each tab; a loose piece not accounted for says so. */
   protected readonly counts = computed<Readonly<Record<Tab, string>>>(() => {
     const sheet = this.store.sheet();
     const many = (n: number): string => (n ? ` (${n})` : '');
-    if (!sheet)
-      return {
-        'What came apart': '',
-        'What fits what': '',
-        'Parts to order': '',
-        'Loose pieces, earlier repairs': '',
-        'Point of no return': '',
-      };
+    if (!sheet) return { apart: '', fits: '', 'to-order': '', loose: '', 'no-return': '' };
     const loose = looseFragments(sheet).length;
     return {
-      'What came apart': many(sheet.components.length),
-      'What fits what': '',
-      'Parts to order': many(softParts(sheet).length),
-      'Loose pieces, earlier repairs': loose ? ` (${loose} open)` : many(fragments(sheet).length + earlierRepairs(sheet).length),
-      'Point of no return': many(this.store.repair()?.pointsOfNoReturn.length ?? 0),
+      apart: many(sheet.components.length),
+      fits: '',
+      'to-order': many(softParts(sheet).length),
+      loose: loose ? ` (${loose} open)` : many(fragments(sheet).length + earlierRepairs(sheet).length),
+      'no-return': many(this.store.repair()?.pointsOfNoReturn.length ?? 0),
     };
   });
 
   protected destroy(componentId: string): void {
     this.meant.set(componentId);
-    this.store.turnTo('Point of no return');
+    this.store.turnTo('no-return');
   }
 }
