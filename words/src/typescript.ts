@@ -89,7 +89,7 @@ function tableOf(p: ts.PropertyAssignment): ts.VariableDeclaration | null {
 function maybeRead(n: Text): boolean {
   const p = n.parent;
   if (ts.isConditionalExpression(p) || ts.isReturnStatement(p)) return true;
-  if (ts.isPropertyAssignment(p)) return /\bRecord<.*, string>/s.test(tableOf(p)?.type?.getText() ?? '');
+  if (ts.isPropertyAssignment(p)) return /\bRecord<(?!string\b).*, string>/s.test(tableOf(p)?.type?.getText() ?? '');
   return ts.isArrayLiteralExpression(p) && p.elements.length === 2 && p.elements[1] === n && ts.isArrayLiteralExpression(p.parent);
 }
 

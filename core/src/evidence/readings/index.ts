@@ -38,7 +38,15 @@ export { doubtReading, type Doubt } from './doubt/plausible';
 export { instrumentsFor, type Suggestable } from './suggest-instrument';
 export { depthCheck, type DepthCheck, type DepthCheckInput } from './depth-check';
 export { disputes, type Dispute, type InstrumentReading, type SideOfDispute } from './agreement';
-export { grossError, grossErrors, repeatConflicts, type RepeatConflict, type Suspect, type Weighable } from './doubt/gross-errors';
+export {
+  grossError,
+  grossErrors,
+  othersShow,
+  repeatConflicts,
+  type RepeatConflict,
+  type Suspect,
+  type Weighable,
+} from './doubt/gross-errors';
 export { coarseSlips, fineSlips, type Slip } from './doubt/slips';
 export { readsIt, outOfRange } from './doubt/range';
 export { sectionEnds, type DirectionSize, type Interval, type SectionEnds } from './section-ends';

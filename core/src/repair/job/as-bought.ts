@@ -46,5 +46,8 @@ export function asBoughtFrom(drawn: Drawn, other: OtherStock, bar: Bar | null): 
     bar.finish === 'chromed'
       ? ' Copper or a collet round it, no bare jaws. Where it is turned the first cut goes in under the chrome: a tool that rubs on it is gone. Chrome dust is poison: no dry grinding of it.'
       : '';
-  return { ids: stays.map((s) => s.id), words: `${named} ${stays.length > 1 ? 'stay' : 'stays'} as bought${read}.${chrome}` };
+  return {
+    ids: stays.map((s) => s.id),
+    words: `${stays.length > 1 ? `${named} stay as bought` : `${named} stays as bought`}${read}.${chrome}`,
+  };
 }

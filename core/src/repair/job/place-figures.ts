@@ -110,20 +110,22 @@ export function shapeFigures(f: PlaceRecord, shape: Shape, readingsOf: (s: Secti
       return workedOut(`${f.id}.${which}`, `mean of ${name}`, value, mean, readingsOf(s), band);
     }
     const how = `${which === 'smallest' ? 'smallest' : 'largest'} of ${fitted(s)} at station ${placeWithUnit(stationMm, unit)}, at 20 °C`;
-    return workedOut(`${f.id}.${which}`, which === 'smallest' ? `smallest place in ${name}` : `largest place in ${name}`, value, how, readingsOf(s), band);
+    return workedOut(
+      `${f.id}.${which}`,
+      which === 'smallest' ? `smallest place in ${name}` : `largest place in ${name}`,
+      value,
+      how,
+      readingsOf(s),
+      band,
+    );
   };
   const lobed = shape.sections.reduce<Section | null>((p, q) => (q.lobingMm !== null && q.lobingMm > (p?.lobingMm ?? -1) ? q : p), null);
   return {
     smallest: end('smallest', shape.smallestMm, shape.smallestAtMm),
     largest: end('largest', shape.largestMm, shape.largestAtMm),
-    mean: workedOut(
-      `${f.id}.mean`,
-      `mean of ${name}`,
-      shape.meanMm,
-      `mean of ${countOf(shape.sections.length, 'station')}`,
-      all,
-      { plusMinus: shape.meanPlusMinusMm },
-    ),
+    mean: workedOut(`${f.id}.mean`, `mean of ${name}`, shape.meanMm, `mean of ${countOf(shape.sections.length, 'station')}`, all, {
+      plusMinus: shape.meanPlusMinusMm,
+    }),
     ovality: ovalityFigure(f, shape, readingsOf, unit),
     lobing:
       lobed &&

@@ -3,9 +3,9 @@ import {
   doubtReading,
   fineSlips,
   grossError,
-  type Suspect,
   instrumentsFor,
   K95,
+  othersShow,
   outOfRange,
   type Reads,
   type Slip,
@@ -149,21 +149,12 @@ function doubtCut(i: DoubtInput): ReadingDoubt | null {
   };
 }
 
-/** What speaks against a reading, said with the reading and with what is expected. */
-const AGAINST: Readonly<Record<Suspect['against'], (read: string, about: string) => string>> = {
-  'a repeat at the same spot': (read, about) => `${read} where a repeat at the same spot shows about ${about}.`,
-  'the other directions': (read, about) => `${read} where the other directions show about ${about}.`,
-  'the stations beside it': (read, about) => `${read} where the stations beside it show about ${about}.`,
-  'the rest of the place': (read, about) => `${read} where the rest of the place shows about ${about}.`,
-  'the size it had': (read, about) => `${read} where the size it had was about ${about}.`,
-};
-
 function doubtAmongOthers(i: DoubtInput): ReadingDoubt | null {
   const { valueMm, unit, decimals, stationMm, clockDeg, uMm, points } = i;
   const suspect = grossError({ id: '', stationMm, clockDeg, valueMm, uMm, points, unit, decimals }, i.taken);
   if (!suspect) return null;
   const { slip, expectedMm, against } = suspect;
-  const said = AGAINST[against](formatWithUnit(valueMm, unit), formatWithUnit(expectedMm, unit));
+  const said = `${formatWithUnit(valueMm, unit)} where ${othersShow(against, formatWithUnit(expectedMm, unit))}.`;
   return {
     message: slip ? `${said} ${capital(slip.why)}?` : `${said} Read it again, or say that it is right.`,
     offers: [...(slip ? [takeIt(slip, unit, decimals)] : []), { kind: 'keep', words: KEEP }],

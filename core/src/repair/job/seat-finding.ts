@@ -66,7 +66,8 @@ function foundWords(found: PlaceFinding, boreMm: number, unit: LengthUnit): stri
   const seenMm = shape!.meanMm;
   const hold = holding(found, boreMm);
   const show = formatWithUnit(seenMm, unit);
-  if (hold.length) return `As found, ${show}: ${hold.join(', ')} ${hold.length > 1 ? 'hold' : 'holds'} it.`;
+  const holds = hold.join(', ');
+  if (hold.length) return hold.length > 1 ? `As found, ${show}: ${holds} hold it.` : `As found, ${show}: ${holds} holds it.`;
   const under = Math.min(...zonesOf(boreMm).map((l) => l.low)) - seenMm;
   if (under > 0)
     return `As found, ${show}, it is ${formatWithUnit(under, unit)} under the loosest of them${place.land === 'worn' ? ': worn' : ''}.`;

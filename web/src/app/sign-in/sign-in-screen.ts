@@ -42,7 +42,9 @@ export class SignInScreen {
   /** What waits in this browser until whoever took it is here again. */
   protected readonly waiting = computed(() => {
     const n = this.outbox.waiting();
-    return n ? `${countOf(n, 'reading')} kept here ${n === 1 ? 'waits' : 'wait'} for whoever took ${n === 1 ? 'it' : 'them'}.` : '';
+    if (!n) return '';
+    const kept = countOf(n, 'reading');
+    return n === 1 ? `${kept} kept here waits for whoever took it.` : `${kept} kept here wait for whoever took them.`;
   });
 
   protected readonly first = new SecretForm(

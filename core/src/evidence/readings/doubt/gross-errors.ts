@@ -27,6 +27,17 @@ export interface Suspect {
     'a repeat at the same spot' | 'the other directions' | 'the stations beside it' | 'the rest of the place' | 'the size it had';
 }
 
+const OTHERS_SHOW: Readonly<Record<Suspect['against'], (about: string) => string>> = {
+  'a repeat at the same spot': (about) => `a repeat at the same spot shows about ${about}`,
+  'the other directions': (about) => `the other directions show about ${about}`,
+  'the stations beside it': (about) => `the stations beside it show about ${about}`,
+  'the rest of the place': (about) => `the rest of the place shows about ${about}`,
+  'the size it had': (about) => `the size it had was about ${about}`,
+};
+
+/** What the others show that a reading stands out from, within a sentence. */
+export const othersShow = (against: Suspect['against'], about: string): string => OTHERS_SHOW[against](about);
+
 /** Repeats of one instrument at one spot differ by less than this many of its uncertainties. */
 const REPEAT_K = 4;
 /** A slip must bring a reading back among the others to within this many uncertainties, and this share of their spread. */

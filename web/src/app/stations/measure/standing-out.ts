@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { formatLength, formatPlace, rightKey, type PlaceFinding, type ReadingRecord } from '@iron-patch/core';
+import { formatLength, formatPlace, othersShow, rightKey, type PlaceFinding, type ReadingRecord } from '@iron-patch/core';
 import { SheetStore } from '../../sheet-data';
 
 interface OddReading {
@@ -67,7 +67,7 @@ export class StandingOutNote {
     return [
       ...standOut.suspects.map((s) => ({
         key: s.id,
-        message: `A reading stands out: ${s.against} ${/^(a|the rest)/.test(s.against) ? 'shows' : 'show'} about ${this.show(s.expectedMm)}${s.slip ? `. ${s.slip.why}?` : ''}`,
+        message: `A reading stands out: ${othersShow(s.against, this.show(s.expectedMm))}${s.slip ? `. ${s.slip.why}?` : ''}`,
         readings: told([s.id]),
       })),
       ...standOut.repeats.map((r) => ({
