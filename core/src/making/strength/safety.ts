@@ -40,17 +40,17 @@ export function safetyAlong(part: Part, material: Material, load: KnownLoad): Sa
   const twisted = strengthAlong(part, material, 'torsion');
   const pulled = strengthAlong(part, material, 'tension');
   return strengthAlong(part, material, 'bending').map((b, i): Safety => {
-    const { outsideMm, boreMm, atMm, words } = b;
+    const { outsideMm, boreMm, atMm, words, material: here } = b;
     const bent = (load.bendingNm * NMM_PER_NM) / sectionOf('bending', outsideMm, boreMm);
     const shear = (load.torqueNm * NMM_PER_NM) / sectionOf('torsion', outsideMm, boreMm);
     const pull = load.pullN / sectionOf('tension', outsideMm, boreMm);
     const mean = Math.hypot(pulled[i]!.kf * pull, Math.sqrt(3) * twisted[i]!.kf * shear);
-    const endurance = enduranceMpa(material, 'bending', outsideMm);
+    const endurance = enduranceMpa(here, 'bending', outsideMm);
     return {
       atMm,
       words,
-      fatigue: endurance === null ? null : goodman(b.kf * bent, mean, endurance, material.tensileMpa),
-      yield: yieldMpa(material, 'bending') / Math.hypot(bent + pull, Math.sqrt(3) * shear),
+      fatigue: endurance === null ? null : goodman(b.kf * bent, mean, endurance, here.tensileMpa),
+      yield: yieldMpa(here, 'bending') / Math.hypot(bent + pull, Math.sqrt(3) * shear),
     };
   });
 }

@@ -1,8 +1,9 @@
-import type { Material } from '../../book/materials';
+import { besideWeld, type Material } from '../../book/materials';
 import { keeper } from '../../terms/kept';
 import { hostOf, placeOutside, type Part } from '../part';
 import { cutThreadFatigueFactor, type Load } from './factors';
 import { enduranceMpa, notchSensitivity, yieldMpa } from './fatigue';
+import { heatedOf, isHeated, type Heated } from './heated';
 import { notchesOf, type Notch } from './notches';
 
 /** What a section of a shaft bears at one place. */
@@ -24,6 +25,8 @@ export interface Bearing {
   readonly forEver: number | null;
   /** Load at which it begins to give: Nm, or N pulled. The notch does not count, it yields locally. */
   readonly atYield: number;
+  /** What it is made of there: beside a weld softer than elsewhere. */
+  readonly material: Material;
 }
 
 /**
@@ -51,6 +54,7 @@ function bearing(
   return {
     ...place,
     ...notch,
+    material,
     forEver: endurance === null ? null : (section * endurance) / notch.kf,
     atYield: section * yieldMpa(material, load),
   };
@@ -64,23 +68,25 @@ function ofNotch({ atMm, words, outsideMm, boreMm, radiusMm, factor }: Notch, ma
   return bearing(place, material, load, { kt, kf: 1 + notchSensitivity(material, load, radiusMm) * (kt - 1), inRange });
 }
 
-type Plain = Pick<Bearing, 'atMm' | 'fromMm' | 'toMm' | 'words' | 'outsideMm' | 'boreMm'>;
+type Plain = Pick<Bearing, 'atMm' | 'fromMm' | 'toMm' | 'words' | 'outsideMm' | 'boreMm'> & { readonly id: string };
 
 /** What of a part bears a load, whatever load that is: plain stretches and notches. */
 interface Sections {
   readonly plain: readonly Plain[];
   readonly notches: readonly Notch[];
+  readonly heated: readonly Heated[];
 }
 const keepSections = keeper<Part, Sections>();
 const sectionsOf = (part: Part): Sections =>
   keepSections(part, [], () => ({
     notches: notchesOf(part),
+    heated: heatedOf(part),
     plain: placeOutside(part).flatMap((s): Plain[] => {
       // A taper is weakest at its small end.
       const atMm = s.leftMm === s.rightMm ? (s.fromMm + s.toMm) / 2 : s.leftMm < s.rightMm ? s.fromMm : s.toMm;
       const outsideMm = Math.min(s.leftMm, s.rightMm);
       const boreMm = 2 * (hostOf(part, s.id)?.beyondAt(atMm) ?? 0);
-      return boreMm < outsideMm ? [{ atMm, fromMm: s.fromMm, toMm: s.toMm, words: s.name, outsideMm, boreMm }] : [];
+      return boreMm < outsideMm ? [{ atMm, fromMm: s.fromMm, toMm: s.toMm, words: s.name, outsideMm, boreMm, id: s.id }] : [];
     }),
   }));
 
@@ -91,11 +97,27 @@ const sectionsOf = (part: Part): Sections =>
  * @param part valid and turned; of a block nothing is said
  */
 export function strengthAlong(part: Part, material: Material, load: Load): Bearing[] {
-  const { plain, notches } = sectionsOf(part);
+  const { plain, notches, heated } = sectionsOf(part);
+  const soft = heated.length ? (besideWeld(material) ?? material) : material;
+  const of = (atMm: number): Material => (soft !== material && isHeated(heated, atMm) ? soft : material);
+  const beside = soft === material ? [] : plain.flatMap((p) => heatedStretches(part, p, heated));
   return [
-    ...plain.map((p) => bearing(p, material, load, { kt: null, kf: 1, inRange: true })),
-    ...notches.map((n) => ofNotch(n, material, load)),
+    ...[...plain, ...beside].map((p) => bearing(p, of(p.atMm), load, { kt: null, kf: 1, inRange: true })),
+    ...notches.map((n) => ofNotch(n, of(n.atMm), load)),
   ].sort((p, q) => p.atMm - q.atMm);
+}
+
+/** What of a plain stretch lies beside a weld, each at its thinnest place; nothing of one that is told there already. */
+function heatedStretches(part: Part, plain: Plain, heated: readonly Heated[]): Plain[] {
+  if (isHeated(heated, plain.atMm)) return [];
+  return heated.flatMap((z): Plain[] => {
+    const [fromMm, toMm] = [Math.max(plain.fromMm, z.fromMm), Math.min(plain.toMm, z.toMm)];
+    if (fromMm >= toMm) return [];
+    const host = hostOf(part, plain.id)!;
+    const atMm = host.radiusAt(fromMm) <= host.radiusAt(toMm) ? fromMm : toMm;
+    const section = { outsideMm: 2 * host.radiusAt(atMm), boreMm: 2 * host.beyondAt(atMm) };
+    return [{ ...plain, fromMm, toMm, atMm, words: `${plain.words} beside the weld`, ...section }];
+  });
 }
 
 /** The place that bears least for ever, by yield where the material has no endurance; null for a part without any. */

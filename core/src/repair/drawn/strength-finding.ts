@@ -1,5 +1,5 @@
-import { materialOf, type Material } from '../../book/materials';
-import { LOADS, strengthAlong, weakest, type Bearing, type Load } from '../../making/strength';
+import { besideWeld, materialOf, type Material } from '../../book/materials';
+import { heatedOf, LOADS, strengthAlong, weakest, type Bearing, type Load } from '../../making/strength';
 import { tabled, workedOut, type Figure, type Measure } from '../../terms/working';
 import { inSentence } from '../../terms/words';
 import { liesTurned } from '../../making/drawing';
@@ -40,6 +40,8 @@ export interface StrengthFinding {
   readonly weaker: readonly Weaker[];
   /** The old material is not known: the new one's stands for both, and only the shapes are told apart. */
   readonly byShape: boolean;
+  /** What a weld on the new part leaves of its material, in sentences; none where nothing of it is welded or nothing gets softer. */
+  readonly weld: readonly string[];
   /** Places of both parts whose factor lies beyond what was published. */
   readonly beyond: readonly string[];
 }
@@ -55,14 +57,18 @@ const SAME_PLACE_MM = 2;
 /** Less than this apart is no difference that the factors can tell. */
 const WEAKER_SHARE = 0.95;
 
-function weakestOf(which: 'old' | 'new', along: readonly Bearing[], material: Material, load: Load): Weakest | null {
+/** The book's own value, or the one beside a weld. */
+const sourceOf = (material: Material): string =>
+  material.tensileMpa === materialOf(material.id)?.tensileMpa ? material.name : `${material.name}, beside the weld`;
+
+function weakestOf(which: 'old' | 'new', along: readonly Bearing[], load: Load): Weakest | null {
   const bearing = weakest(along);
   if (!bearing || bearing.forEver === null) return null;
-  const { kf, kt, words, outsideMm, forEver } = bearing;
+  const { kf, kt, words, outsideMm, forEver, material } = bearing;
   const key = `strength.${load}.${which}`;
   const measure: Measure = load === 'tension' ? 'force' : 'torque';
   const from = [
-    tabled(`${key}.endurance`, 'tensile strength', material.tensileMpa, material.name, 'stress'),
+    tabled(`${key}.endurance`, 'tensile strength', material.tensileMpa, sourceOf(material), 'stress'),
     tabled(`${key}.section`, 'diameter of the section', outsideMm, `at ${inSentence(words)}`),
     ...(kt === null ? [] : [tabled(`${key}.kt`, 'stress concentration Kt', kt, 'Peterson, Roark, Shigley: see the docs', 'ratio')]),
     tabled(
@@ -84,6 +90,21 @@ function weakerPlaces(load: Load, old: readonly Bearing[], now: readonly Bearing
     const share = b.forEver === null ? Infinity : b.forEver / before;
     return there.length && share < WEAKER_SHARE ? [{ load, atMm: b.atMm, words: b.words, share }] : [];
   });
+}
+
+/** What counts beside a weld, and what nobody tells. */
+function weldWords(part: Part, material: Material): string[] {
+  if (!heatedOf(part).length) return [];
+  const soft = besideWeld(material);
+  const itself = 'What the weld itself bears, and the notch at its edge, is not in these numbers.';
+  if (!soft)
+    return [
+      `How strong ${inSentence(material.name)} is beside a weld is not in the book: its strength away from the weld stands here.`,
+      itself,
+    ];
+  if (soft === material) return [itself];
+  const away = `${material.tensileMpa} MPa`;
+  return [`Beside the weld ${inSentence(material.name)} has ${soft.tensileMpa} MPa left of ${away}: that counts there.`, itself];
 }
 
 /**
@@ -109,8 +130,8 @@ export function strengthFinding(old: { readonly part: Part; readonly materialId:
     const was = before ? strengthAlong(before, known ?? material, load) : [];
     for (const b of [...now, ...was]) if (!b.inRange) beyond.add(b.words);
     weaker.push(...weakerPlaces(load, was, now));
-    const here = weakestOf('new', now, material, load);
-    const there = weakestOf('old', was, known ?? material, load);
+    const here = weakestOf('new', now, load);
+    const there = weakestOf('old', was, load);
     if (!here) return [];
     // The old part says nothing of where it was not read.
     const held = here && there && here.bearing.atMm < readToMm - SAME_PLACE_MM;
@@ -128,5 +149,5 @@ export function strengthFinding(old: { readonly part: Part; readonly materialId:
       : null;
     return [{ load, words: LOAD_WORDS[load], old: there, new: here, ratio, along: { old: was, new: now } }];
   });
-  return rows.length ? { rows, weaker, byShape: before !== null && !known, beyond: [...beyond] } : null;
+  return rows.length ? { rows, weaker, byShape: before !== null && !known, weld: weldWords(part, material), beyond: [...beyond] } : null;
 }

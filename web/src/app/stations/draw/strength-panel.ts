@@ -105,6 +105,9 @@ import { LoadForm } from './load-form';
           What the old part is made of is not known: both are reckoned in the new one’s material, so only the shapes are told apart.
         </p>
       }
+      @for (w of s.weld; track w) {
+        <p class="said">{{ w }}</p>
+      }
       @if (s.beyond.length) {
         <p class="quiet">Beyond what was published, taken further: {{ beyond() }}.</p>
       }
