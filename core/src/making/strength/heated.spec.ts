@@ -1,4 +1,4 @@
-import { besideWeld, materialOf, weldReachMm } from '../../book/materials';
+import { materialOf } from '../../book/materials';
 import { newPart, surface, type Part, type PartFeature } from '../part';
 import { heatedOf, isHeated } from './heated';
 import { safetyAlong } from './safety';
@@ -31,7 +31,6 @@ it('reaches from the bevel as far as the code says for that wall', () => {
   const [zone] = heatedOf(tube(prep));
   expect(zone!.fromMm).toBeCloseTo(200 - 8.5 * Math.tan((35 * Math.PI) / 180) - 30, 6);
   expect([isHeated([zone!], 199), isHeated([zone!], 160)]).toEqual([true, false]);
-  expect([6, 6.1, 12, 25, 26].map(weldReachMm)).toEqual([20, 30, 30, 35, 40]);
 });
 
 it('counts the soft value beside the weld, the hard one away from it', () => {
@@ -57,17 +56,8 @@ it('nothing gets softer without a weld, nor steel that was never hard', () => {
   const plain = (part: Part, material = quenched) => strengthAlong(part, material, 'bending').map((b) => b.forEver);
   expect(plain(tube())).toHaveLength(1);
   expect(plain(tube(prep), c45)).toEqual(plain(tube(), c45));
-  expect(besideWeld(c45)).toBe(c45);
   // Not in the book: nothing is made up.
-  expect(besideWeld(materialOf('stainless-17-4')!)).toBeNull();
   expect(plain(tube(prep), materialOf('stainless-17-4'))).toEqual(plain(tube(), materialOf('stainless-17-4')));
-});
-
-it('no metal of the book is stronger beside its weld', () => {
-  for (const id of ['steel-1018-drawn', 'steel-4130', 'steel-42crmo4', 'steel-34crnimo6', 'aluminium-6082', 'aluminium-6061']) {
-    const [hard, soft] = [materialOf(id)!, besideWeld(materialOf(id)!)!];
-    expect([id, soft.yieldMpa! < hard.yieldMpa!, soft.tensileMpa < hard.tensileMpa]).toEqual([id, true, true]);
-  }
 });
 
 it('the known load is held against it too', () => {
