@@ -51,6 +51,12 @@ it('what is called a relief holds no ring, whatever it measures', () => {
     });
 });
 
+it('a keyseat whose depth nobody read is as deep as its standard has it, and that is said: 8 x 7 in 30, 4 deep (DIN 6885)', () => {
+  const { feature, doubt } = cut('keyseat', { width: 8.01 });
+  expect(feature).toMatchObject({ kind: 'keyseat', widthMm: 8, depthMm: 4 });
+  expect(doubt).toContain('was not read: drawn as the book has it for a key 8 x 7');
+});
+
 it('a keyseat of DIN 6885 on 30 is 8 wide and 4 deep; another is drawn as found, and that is said', () => {
   const book = cut('keyseat', { width: 8.01, 'key-depth': 4.03 });
   expect(book).toMatchObject({ feature: { kind: 'keyseat', widthMm: 8, depthMm: 4, atMm: 10, lengthMm: 20, open: 'none' } });
@@ -87,7 +93,7 @@ it.each([
   ['groove', { width: 2 }, 'diameter in the groove'],
   ['groove', { 'groove-size': 27 }, 'width'],
   ['keyseat', { 'key-depth': 4 }, 'width'],
-  ['keyseat', { width: 8 }, 'depth'],
+  ['keyseat', { width: 9.2 }, 'depth'],
   ['flats', {}, 'size across'],
   ['cross-hole', { 'hole-at': 17 }, 'diameter'],
 ] as const)('a %s of which %j was read is not drawn, and says what is missing', (kind, values, what) => {

@@ -40,8 +40,9 @@ function groove({ f, atMm, base }: Spot): DrawnCut {
 
 function keyseat({ f, on, atMm, base, clock }: Spot): DrawnCut {
   const [width, depth] = [meanOf(f, 'width'), meanOf(f, 'key-depth')];
-  if (width === null || depth === null) return missing(f, width === null ? 'width' : 'depth');
   const seat = f.keyseat?.seat;
+  if (width === null) return missing(f, 'width');
+  if (depth === null && !seat) return missing(f, 'depth');
   if (seat && seat.cutterMm !== null)
     return {
       feature: {
@@ -66,11 +67,17 @@ function keyseat({ f, on, atMm, base, clock }: Spot): DrawnCut {
       atMm,
       lengthMm: f.place.lengthMm,
       widthMm: book?.widthMm ?? width,
-      depthMm: book?.fromCrownMm ?? depth,
+      depthMm: book?.fromCrownMm ?? depth ?? seat!.fromCrownMm,
       cutterMm: SLED_MM,
       open: atMm + f.place.lengthMm >= on.lengthMm - OPEN_MM ? 'right' : atMm <= OPEN_MM ? 'left' : 'none',
     },
-    ...(book ? {} : { doubt: `${f.place.name} is drawn as found: it is not a seat that the book has for this shaft.` }),
+    ...(depth === null
+      ? {
+          doubt: `How deep ${inSentence(f.place.name)} is was not read: drawn as the book has it for a key ${f.keyseat!.key}. Read the old one, or the key.`,
+        }
+      : book
+        ? {}
+        : { doubt: `${f.place.name} is drawn as found: it is not a seat that the book has for this shaft.` }),
   };
 }
 

@@ -1,5 +1,5 @@
 import * as fc from 'fast-check';
-import { parsePencil, withoutPlace } from './index';
+import { parsePencil, withoutPlace, type PencilLine } from './index';
 
 const line = (text: string, unit: 'mm' | 'in' = 'mm') => {
   const parsed = parsePencil(text, unit);
@@ -137,4 +137,38 @@ it('a place said anew is read as it was said', () => {
 it('says where the colon belongs', () => {
   const told = parsePencil('shaft / seal land 1.125 1.124', 'in');
   expect(told.ok ? '' : told.problems[0]!.message).toBe('Write a colon before what was read: seal land: 1.125 1.124');
+});
+
+it.each([
+  ['keyseat 2 1/2 long from 2.8: 3/16 wide', { name: 'Keyseat', startMm: 2.8 * 25.4, lengthMm: 63.5 }, ['3/16']],
+  ['keyseat: 3/16 wide, 0.094 deep, 2 1/2 long from 2.8', { startMm: 2.8 * 25.4, lengthMm: 63.5 }, ['3/16', '0.094']],
+  ['keyseat: 0.094 deep 3/16 in wide', { startMm: null }, ['3/16 in', '0.094']],
+  ['shaft / ring groove from 3: 0.046 wide 0.812', { component: 'shaft', startMm: 76.2 }, ['0.046', '0.812']],
+  ['ring groove: 0.812, 0.046 wide', {}, ['0.046', '0.812']],
+])('sizes called by name: %s', (text, head, texts) => {
+  expect(line(text, 'in')).toMatchObject(
+    Object.fromEntries(Object.entries(head).map(([k, v]) => [k, typeof v === 'number' ? expect.closeTo(v, 9) : v])),
+  );
+  expect(line(text, 'in')).toMatchObject({ groups: [{ stationMm: null, texts }] });
+});
+it.each([
+  ['keyseat: 0.094 deep', 'no-width'],
+  ['ring groove: 0.046 wide 0.03 deep', 'groove-deep'],
+])('asks for what is missing: %s', (text, code) => expect(line(text, 'in')).toBe(code));
+
+it('a bare number of hundreds on an inch shaft was read off in thousandths; a length may be that long, and a metric shaft that thick', () => {
+  const texts = (text: string, unit: 'mm' | 'in') => (line(text, unit) as PencilLine).groups[0]!.texts;
+  expect(texts('land: 787.6 787', 'in')).toEqual(['787.6 thou', '787 thou']);
+  expect(texts('land: 99.5 787.6 thou', 'in')).toEqual(['99.5', '787.6 thou']);
+  expect(texts('overall length: 120', 'in')).toEqual(['120']);
+  expect(texts('land: 787.6', 'mm')).toEqual(['787.6']);
+});
+
+it.each([
+  ['land beside the seal track: 20.005', true, []],
+  ['land next to the bearing seat: 20.005', true, []],
+  ['seal track: 19.9', false, ['seal-groove']],
+  ['seal track beside the land: 19.9', false, ['seal-groove']],
+])('what lies beside something is not that itself: %s', (text, unworn, suspicions) => {
+  expect(line(text)).toMatchObject({ unworn, suspicions, kind: 'diameter', side: 'outside' });
 });

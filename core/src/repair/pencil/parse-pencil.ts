@@ -48,6 +48,9 @@ const SUSPECTED: readonly (readonly [RegExp, Suspicion])[] = [
   [/\b(seal|lip)\b/, 'seal-groove'],
 ];
 
+/** What lies beside something is not that itself: `land beside the seal track`. */
+const BESIDE = /\b(beside|next to|near|by) (the )?[\p{L}’']+( (track|seat|lip))?/gu;
+
 /** Directions round the clock that so many readings of a section are taken in. */
 const CLOCKS: Readonly<Record<number, readonly number[]>> = {
   1: [0],
@@ -98,6 +101,29 @@ function textsOf(said: string): string[] {
     .filter(Boolean);
 }
 
+/** What is not a diameter has its sizes called by name: `keyseat: 3/16 wide, 0.09 deep`. */
+const CALLED = new RegExp(String.raw`(${NUMBER_WORD}\s*${UNIT_WORD}?)\s*(wide|deep)\b[,;]?`, 'gi');
+const HAS_WIDTH = /\b(groove|keyseat|keyway|key)\b/;
+
+/** Readings with the names of sizes taken off, in the order in which the place has them. */
+function uncalled(name: string, said: string): Outcome<string> {
+  if (!HAS_WIDTH.test(name) || said.includes('@')) return good(said);
+  const called = [...said.matchAll(CALLED)].map((m) => ({ size: m[1]!.trim(), word: m[2]!.toLowerCase() }));
+  if (!called.length) return good(said);
+  const of = (word: string): string[] => called.filter((c) => c.word === word).map((c) => c.size);
+  const [wide, deep] = [of('wide'), of('deep')];
+  if (deep.length && /groove/.test(name))
+    return bad('groove-deep', `Of a groove the diameter at its floor is read: write that in place of ${deep[0]!} deep.`, 'readings');
+  const rest = said.replace(CALLED, ' ').trim();
+  if (deep.length && !wide.length && !/\d/.test(rest)) return bad('no-width', `Write how wide it is before ${deep[0]!} deep.`, 'readings');
+  return good([...wide, ...(wide.length ? [] : [rest]), ...deep, ...(wide.length ? [rest] : [])].filter(Boolean).join('; '));
+}
+
+/** Nobody has a shaft of a hundred inches: such a bare number was read off in thousandths. */
+const THOU_FROM_IN = 100;
+const inThou = (text: string, unit: LengthUnit): string =>
+  unit === 'in' && /^\d{3,}(\.\d+)?$/.test(text) && Number(text) >= THOU_FROM_IN ? `${text} thou` : text;
+
 /** What has a thread where a pitch stands behind its diameter; a larger number may be a counterbore's. */
 const SCREWED = /\b(screw|bolt|stud|nut)s?\b/;
 /** A thread's pitch is a small share of its diameter. */
@@ -145,7 +171,7 @@ function groupsOf(said: string, kind: PlaceKind, unit: LengthUnit): Outcome<Penc
     const station = at && parseLength(at[1]!, { unit, allowZero: true });
     if (station && !station.ok) return { ok: false, problems: [{ ...station.problems[0]!, path: 'stations' }] };
     const told = textsOf(at ? part.slice(at[0].length) : part);
-    const texts = kind === 'thread' ? threadTexts(told, unit) : told;
+    const texts = kind === 'thread' ? threadTexts(told, unit) : isDiameter(kind) ? told.map((t) => inThou(t, unit)) : told;
     for (const text of texts) {
       const name = namesThread(text, kind);
       if (name) return name;
@@ -176,10 +202,13 @@ function groupsOf(said: string, kind: PlaceKind, unit: LengthUnit): Outcome<Penc
 export function parsePencil(raw: string, unit: LengthUnit): Outcome<PencilLine> {
   const [headText, ...rest] = raw.trim().split(':');
   if (rest.length > 1) return bad('colons', 'One colon a line: before it the place, after it what was read.', 'name');
+  const called = uncalled(headText!.toLowerCase(), rest[0] ?? '');
+  if (!called.ok) return called;
+  const read = rest[0] === undefined ? undefined : called.value;
   // Said before the colon or behind the readings, it is of the place.
-  const behind = BEHIND.exec(rest[0] ?? '')?.index ?? rest[0]?.length ?? 0;
-  const said = rest[0]?.slice(0, behind) ?? '';
-  const whole = `${headText!} ${(rest[0]?.slice(behind) ?? '').replace(/^[,;\s]+/, '')}`.trim();
+  const behind = BEHIND.exec(read ?? '')?.index ?? read?.length ?? 0;
+  const said = read?.slice(0, behind) ?? '';
+  const whole = `${headText!} ${(read?.slice(behind) ?? '').replace(/^[,;\s]+/, '')}`.trim();
   const [first, second] = whole.split(/\s+\/\s+|\s*\/\s+(?=[^\d])/);
   const component = second === undefined ? null : first!.trim();
   const long = takeOut(` ${second ?? first!}`, LONG, unit);
@@ -192,7 +221,7 @@ export function parsePencil(raw: string, unit: LengthUnit): Outcome<PencilLine> 
   if (rest[0] === undefined && READ.test(name))
     return bad('no-colon', `Write a colon before what was read: ${name.replace(READ, (read) => `: ${read.trim()}`)}`, 'name');
   if (!/\p{L}/u.test(name)) return bad('no-name', 'Begin with the name of the place, such as: bearing seat: 19.98 19.97', 'name');
-  const words = name.toLowerCase();
+  const words = name.toLowerCase().replace(BESIDE, '');
   const told = KIND_WORDS.find(([pattern]) => pattern.test(words))?.[1] ?? 'diameter';
   // A thread's relief has none.
   const named = told === 'thread' && isRelief(words) ? 'diameter' : told;
