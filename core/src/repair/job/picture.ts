@@ -127,11 +127,9 @@ const found = (places: readonly PlaceFinding[]): Drawing => {
   return { shows: 'found', contour, lines: contour.length ? bodyLines(contour) : [], spans: worn.map((f) => spanOf(f)), cuts: [], own: [] };
 };
 
-function newPart({ part, problems, segments }: PartFinding): Drawing {
+function newPart({ part, problems }: PartFinding): Drawing {
   if (part.block) return { shows: 'block', contour: [], lines: problems.length ? [] : partLines(part), spans: [], cuts: [], own: [] };
-  const spans = segments.flatMap(({ segment: s }) =>
-    s.side === 'outside' ? [{ id: s.id, name: s.name, fromMm: s.fromMm, toMm: s.toMm, radiusMm: s.diameterMm / 2 }] : [],
-  );
+  const spans = placeOutside(part).map((s) => ({ id: s.id, name: s.name, fromMm: s.fromMm, toMm: s.toMm, radiusMm: s.diameterMm / 2 }));
   // What is cut into a drawing with problems may lie anywhere: its bare surfaces show.
   const contour = outline({ ...part, features: [] });
   return problems.length

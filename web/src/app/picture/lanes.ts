@@ -7,6 +7,7 @@ import {
   isDiameter,
   isDiameterOfSurface,
   madeSizeMm,
+  placeOutside,
   type Bearing,
   type PictureStation,
 } from '@iron-patch/core';
@@ -92,22 +93,25 @@ export class Lanes {
       };
     }),
   );
+  private readonly drawn = computed(() => {
+    const found = this.store.repair()?.part;
+    return found ? placeOutside(found.part) : [];
+  });
+  /** Every diameter with its limits, if they are its own; one that nobody gave limits says so. */
   protected readonly targets = computed(() => {
     const found = this.store.repair()?.part;
-    return (found?.segments ?? [])
-      .filter((s) => s.segment.side === 'outside')
-      .map(({ segment: { id, fromMm, toMm, diameterMm }, fits, limits }) => {
-        const own = fits.length > 0 || found!.part.limits[id] !== undefined;
-        const says = own ? `${this.show(limits.lowerMm)} to ${this.show(limits.upperMm)}` : this.coarse(diameterMm);
-        // What has no room for its limits shows its size.
-        const text = [says, this.coarse(diameterMm)].find((t) => this.x(toMm) - this.x(fromMm) > LETTER_PX * t.length + 8) ?? '';
-        return { id, fromMm, toMm, says, text };
-      });
+    return this.drawn().map(({ id, fromMm, toMm, diameterMm }) => {
+      const given = found!.segments.find((s) => s.segment.id === id);
+      const size = this.coarse(diameterMm);
+      const own = given && (given.fits.length > 0 || found!.part.limits[id] !== undefined);
+      const says = own ? `${this.show(given.limits.lowerMm)} to ${this.show(given.limits.upperMm)}` : size;
+      // What has no room for its limits shows its size.
+      const text = [says, size].find((t) => this.x(toMm) - this.x(fromMm) > LETTER_PX * t.length + 8) ?? '';
+      return { id, fromMm, toMm, open: !given, says: given ? says : `${size}, no limits yet`, text };
+    });
   });
   protected readonly lengths = computed(() =>
-    (this.store.repair()?.part?.segments ?? [])
-      .filter((s) => s.segment.side === 'outside')
-      .map(({ segment: { id, fromMm, toMm } }) => ({ id, fromMm, toMm, text: this.coarse(toMm - fromMm) })),
+    this.drawn().map(({ id, fromMm, toMm }) => ({ id, fromMm, toMm, text: this.coarse(toMm - fromMm) })),
   );
   /** How hard each place is stressed under one load, as a share of the hardest of both parts. */
   protected readonly stress = computed(() => {

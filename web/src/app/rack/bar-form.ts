@@ -1,9 +1,9 @@
 import { ChangeDetectionStrategy, Component, inject, input, output, signal, type OnInit } from '@angular/core';
 import { ReactiveFormsModule } from '@angular/forms';
-import { RouterLink } from '@angular/router';
 import { barInput, check, routes, type BarInput } from '@iron-patch/contract';
 import { BAR_FINISHES, BAR_SHAPES, FINISH_WORDS, hasInner, SHAPE_WORDS, type Bar, type LengthUnit } from '@iron-patch/core';
 import { ShopStore } from '../data';
+import { MetalHint } from '../show';
 import {
   ChooseField,
   FormFrame,
@@ -43,7 +43,7 @@ const inputOf = ({ price, ...v }: TypedPrice): BarInput => ({
 /** A bar of the rack, changed or counted anew. */
 @Component({
   selector: 'ip-bar-form',
-  imports: [ReactiveFormsModule, RouterLink, FormFrame, TextField, ChooseField, LengthInput, NumberField],
+  imports: [MetalHint, ReactiveFormsModule, FormFrame, TextField, ChooseField, LengthInput, NumberField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <form ip-form [formGroup]="form.group" [of]="form" save="Save bar" (left)="closed.emit()">
@@ -61,9 +61,7 @@ const inputOf = ({ price, ...v }: TypedPrice): BarInput => ({
         <ip-number label="Price of one piece" name="price" placeholder="not said" formControlName="price" />
         <ip-text label="Why, where the count is another" name="why" placeholder="counted, sawn, bought" formControlName="why" />
       </div>
-      @if (form.value().materialId === 'unknown') {
-        <p class="quiet">Nobody knows what it is? <a routerLink="/sums/sum/which-metal">A magnet, a file and the wheel tell much.</a></p>
-      }
+      <ip-metal-hint [material]="form.value().materialId" />
     </form>
   `,
 })

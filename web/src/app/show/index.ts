@@ -5,6 +5,7 @@ export { FigureButton } from './figure';
 export { LengthPipe } from './length-pipe';
 export { ChartFrame, type ChartBox, type Tick } from './chart-frame';
 export { ownWidth } from './own-width';
+export { MetalHint } from './metal-hint';
 export { OnPaper } from './on-paper';
 export { SortHead } from './sort-head';
 export { NumbersBehind, type Numbers } from './numbers-behind';

@@ -37,7 +37,7 @@ import type { Thread } from '@iron-patch/core/book/threads';
 import { newId } from '../../data';
 import { DrawnEvidence, SheetStore } from '../../sheet-data';
 import { ChooseField, MATERIAL_OPTIONS, TextField, type Option } from '../../form';
-import { FigureButton } from '../../show';
+import { FigureButton, MetalHint } from '../../show';
 import { BlockForm } from './block-form';
 import { DrawStart } from './draw-start';
 import { DrawingHistory } from './drawing-history';
@@ -72,6 +72,7 @@ const FIELDS = /^(name|why|block\.\w+|block\.cuts\.\d+\.(?!on$)\w+|(outside\.\d+
     DrawingHistory,
     FeatureRow,
     LimitsTable,
+    MetalHint,
     OtherThread,
     PartActs,
     ReworkTable,

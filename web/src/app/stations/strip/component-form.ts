@@ -1,10 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal, type OnInit } from '@angular/core';
 import { ReactiveFormsModule } from '@angular/forms';
-import { RouterLink } from '@angular/router';
 import { check, componentInput, type ComponentInput } from '@iron-patch/contract';
 import type { COMPONENT_VERDICTS, ComponentRecord } from '@iron-patch/core';
 import { newId } from '../../data';
 import { SheetStore } from '../../sheet-data';
+import { MetalHint } from '../../show';
 import { ChooseField, FormFrame, LengthInput, MATERIAL_OPTIONS, RecordForm, TextField, type Option } from '../../form';
 
 export const VERDICT_WORDS: Readonly<Record<(typeof COMPONENT_VERDICTS)[number], string>> = {
@@ -34,7 +34,7 @@ const EMPTY: ComponentInput = {
 /** One component: what it is, how it was found, what becomes of it. */
 @Component({
   selector: 'ip-component-form',
-  imports: [ReactiveFormsModule, RouterLink, FormFrame, TextField, ChooseField, LengthInput],
+  imports: [MetalHint, ReactiveFormsModule, FormFrame, TextField, ChooseField, LengthInput],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <form ip-form [formGroup]="form.group" [of]="form" save="Save component" (left)="closed.emit()">
@@ -52,9 +52,7 @@ const EMPTY: ComponentInput = {
         <ip-choose label="It came out of" name="parent" [options]="parents()" [orNull]="true" formControlName="parentId" />
         <ip-text class="wide" label="As found, in words" name="asFound" [rows]="1" formControlName="asFound" />
       </div>
-      @if (form.value().materialId === 'unknown') {
-        <p class="quiet">Nobody knows what it is? <a routerLink="/sums/sum/which-metal">A magnet, a file and the wheel tell much.</a></p>
-      }
+      <ip-metal-hint [material]="form.value().materialId" />
     </form>
   `,
 })
