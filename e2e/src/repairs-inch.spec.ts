@@ -92,7 +92,7 @@ it('a chromed rod that is bent, with a thread that is named', async () => {
   await page.sees('1 1/4-12 UNF');
   await page.click('Decide');
   await page.sees('Overloaded');
-  await page.sees('line is bent, 0.0180 in on the indicator');
+  await page.sees('rod is bent, 0.0180 in on the indicator');
 });
 
 it('an axle that broke at a ring groove which was cut too deep', async () => {

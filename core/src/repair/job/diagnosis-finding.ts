@@ -84,7 +84,10 @@ export function diagnosisFinding(sheet: JobSheet, all: readonly PlaceFinding[]):
       const depthMm = f.place.suspicions.includes('seal-groove') ? trackMm(f) : 0;
       return depthMm > (f.shape?.plusMinusMm ?? 0) ? [{ name: f.place.name, depthMm }] : [];
     }),
-    bends: all.flatMap((f) => (f.indicator?.bend ? [{ name: f.place.name, ...f.indicator.bend }] : [])),
+    bends: all.flatMap((f) => {
+      const total = f.place.kind === 'straightness' ? f.indicator?.figure : null;
+      return total ? [{ name: f.component.name, totalMm: total.value, plusMinusMm: total.plusMinus ?? 0 }] : [];
+    }),
     findings: findings(sheet).map((i) => i.value.findingId as FindingId),
     faultyRepairs: earlierRepairs(sheet).flatMap((r) => (r.value.judged === 'the fault' ? [r.value.what] : [])),
     unit: sheet.job.unit,

@@ -69,3 +69,34 @@ it('says what it cannot show: three angles, two stations, the error of the jaws'
   ).toContain('three stations or more');
   expect(finding('run-out', [[100, 0.05]], { holding: 'chuck' }).cannotShow.join()).toContain('error of the jaws');
 });
+
+/** The same read only from the low side to the high one. */
+function totals(kind: PlaceRecord['kind'], rows: readonly (readonly [at: number, totalMm: number])[]) {
+  const place = testPlace('p', {
+    ...{ name: 'Bend', kind, startMm: 0, lengthMm: 760, stationsMm: rows.map(([at]) => at), clocksDeg: [0, 180], instrumentId: 'dial' },
+    detail: { ...NO_DETAIL, holding: 'v-blocks', supportsMm: [50.8, 711.2] },
+  });
+  const readings = rows.flatMap(([stationMm, totalMm]) =>
+    [0, 180].map((clockDeg) =>
+      testReading({ placeId: 'p', quantity: 'indicator', stationMm, clockDeg, valueMm: clockDeg ? totalMm : 0, instrumentId: 'dial' }),
+    ),
+  );
+  return workOut(testSheet({ places: [place], readings }), shop);
+}
+
+it('a total alone tells the bow and not which way: 0.018 in on blocks is 0.009 off', () => {
+  const { places, diagnosis } = totals('straightness', [
+    [381, 0.4572],
+    [150, 0.2],
+  ]);
+  const { figure, words, bend, cannotShow } = places[0]!.indicator!;
+  expect(figure!.value).toBeCloseTo(0.4572, 9);
+  expect(words).toBe('Bow 0.229 mm at 381 mm, half of what the indicator shows in all.');
+  expect(bend).toBeNull();
+  expect(cannotShow).toHaveLength(1);
+  expect(diagnosis.causes.flatMap((c) => c.because)).toContainEqual(expect.stringMatching(/is bent, 0.457 mm on the indicator/));
+});
+
+it('a total of a seat is off centre by half of it at most', () => {
+  expect(totals('run-out', [[100, 0.06]]).places[0]!.indicator!.words).toContain('Off centre by 0.030 mm');
+});

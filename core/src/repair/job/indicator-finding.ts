@@ -2,6 +2,7 @@ import { inSentence } from '../../terms/words';
 import {
   fitBend,
   fitLobes,
+  K95,
   roundness,
   runOut,
   scatterMm,
@@ -71,6 +72,46 @@ function lobesFinding(m: Measured, noiseMm: number, unit: LengthUnit, figures: r
 
 const spotWords = (mm: number, unit: LengthUnit): string => placeWithUnit(nearRuleMark(mm, unit), unit);
 
+/** Two readings this near to opposite each other are the low and the high side of one turn, degrees. */
+const OPPOSITE_DEG = 1;
+const areOpposite = (p: ClockPoint, q: ClockPoint): boolean => Math.abs((Math.abs(p.clockDeg - q.clockDeg) % 360) - 180) <= OPPOSITE_DEG;
+
+/** What only totals tell, read from the low side to the high one: how much at the worst station, and not which way. */
+function totalsFinding(m: Measured, noiseMm: number, unit: LengthUnit, figures: readonly Figure[]): IndicatorFinding | null {
+  const totals = byStation(m.readings).flatMap(({ stationMm, points }) => {
+    const [p, q] = points;
+    return points.length === 2 && areOpposite(p!, q!) ? [{ stationMm, totalMm: Math.abs(p!.valueMm - q!.valueMm) }] : [];
+  });
+  if (!totals.length) return null;
+  const worst = totals.reduce((p, q) => (q.totalMm > p.totalMm ? q : p));
+  const { place } = m;
+  const name = inSentence(place.name);
+  const isBend = place.kind === 'straightness';
+  const at = placeWithUnit(worst.stationMm, unit);
+  return {
+    map: [],
+    bend: null,
+    lobes: null,
+    round: null,
+    figure: workedOut(
+      `${place.id}.total`,
+      isBend ? `bend of ${name}` : `run-out of ${name}`,
+      worst.totalMm,
+      `high side less low side at station ${at}`,
+      figures,
+      { plusMinus: K95 * Math.SQRT2 * noiseMm },
+    ),
+    words: isBend
+      ? `Bow ${formatWithUnit(worst.totalMm / 2, unit)} at ${at}, half of what the indicator shows in all.`
+      : `Off centre by ${formatWithUnit(worst.totalMm / 2, unit)} at ${at} at most, half of what the indicator shows in all.`,
+    cannotShow: [
+      isBend
+        ? 'Which way it bows and where it is highest takes three stations or more, four readings round each.'
+        : 'Which way it is off centre takes four readings round.',
+    ],
+  };
+}
+
 function turnedFinding(m: Measured, noiseMm: number, unit: LengthUnit, figures: readonly Figure[]): IndicatorFinding {
   const { place } = m;
   const stations = byStation(m.readings);
@@ -128,5 +169,9 @@ export function indicatorFinding(m: Measured, shop: Shop, unit: LengthUnit): Ind
     }),
   );
   const figures = readings.map(m.figureOf);
-  return m.place.kind === 'lobes' ? lobesFinding(m, noiseMm, unit, figures) : turnedFinding(m, noiseMm, unit, figures);
+  if (m.place.kind === 'lobes') return lobesFinding(m, noiseMm, unit, figures);
+  return (
+    (readings.every((r) => r.clockDeg % 180 === 0) ? totalsFinding(m, noiseMm, unit, figures) : null) ??
+    turnedFinding(m, noiseMm, unit, figures)
+  );
 }

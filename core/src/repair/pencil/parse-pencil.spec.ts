@@ -1,5 +1,5 @@
 import * as fc from 'fast-check';
-import { parsePencil, withoutPlace, type PencilLine } from './index';
+import { clocksOfMany, parsePencil, withoutPlace, type PencilLine } from './index';
 
 const line = (text: string, unit: 'mm' | 'in' = 'mm') => {
   const parsed = parsePencil(text, unit);
@@ -17,6 +17,7 @@ it('reads a line of a pencil sheet', () => {
     mate: null,
     unworn: false,
     suspicions: [],
+    supportsMm: null,
     groups: [
       { stationMm: 3, texts: ['20.32', '20.41', '20.49', '20.40'] },
       { stationMm: 12, texts: ['20.33', '20.40', '20.48', '20.41'] },
@@ -171,4 +172,34 @@ it.each([
   ['seal track beside the land: 19.9', false, ['seal-groove']],
 ])('what lies beside something is not that itself: %s', (text, unworn, suspicions) => {
   expect(line(text)).toMatchObject({ unworn, suspicions, kind: 'diameter', side: 'outside' });
+});
+
+it.each([
+  [
+    'rod / bend on blocks at 2 and 28: @15 0.018',
+    { kind: 'straightness', name: 'Bend', supportsMm: [2 * 25.4, 28 * 25.4] },
+    [['0', '0.018']],
+  ],
+  ['rod / bend: @15 0.018, on V-blocks at 2 in and 28 in', { kind: 'straightness', supportsMm: [2 * 25.4, 28 * 25.4] }, [['0', '0.018']]],
+  [
+    'bow between centres: @5 0.004 @15 0.018',
+    { kind: 'straightness', name: 'Bow', supportsMm: null },
+    [
+      ['0', '0.004'],
+      ['0', '0.018'],
+    ],
+  ],
+  ['seat run-out: @3 0 0.001 0.002 0.001', { kind: 'run-out', supportsMm: null }, [['0', '0.001', '0.002', '0.001']]],
+])('what an indicator shows in all is from nought to that: %s', (text, head, texts) => {
+  const supportsMm = head.supportsMm && head.supportsMm.map((mm) => expect.closeTo(mm, 9));
+  expect(line(text, 'in')).toMatchObject({ ...head, supportsMm, groups: texts.map((t) => ({ texts: t })) });
+});
+it('an indicator is read once round, at even angles', () => {
+  expect([2, 4, 8, 3].map((n) => clocksOfMany(n, 'straightness'))).toEqual([
+    [0, 180],
+    [0, 90, 180, 270],
+    [0, 45, 90, 135, 180, 225, 270, 315],
+    null,
+  ]);
+  expect(line('bend: @15 1 2 3', 'in')).toBe('how-many');
 });

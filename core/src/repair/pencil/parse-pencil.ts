@@ -2,7 +2,16 @@ import { findThread } from '../../book/threads';
 import { capital } from '../../terms/words';
 import { bad, good, type Outcome } from '../../terms/outcome';
 import { parseLength, type LengthUnit } from '../../terms/quantity';
-import { FOUR_CLOCKS, isDiameter, isRelief, PLACE_KINDS, type PlaceKind, type Side, type Suspicion } from '../../evidence/readings';
+import {
+  FOUR_CLOCKS,
+  isDiameter,
+  isIndicator,
+  isRelief,
+  PLACE_KINDS,
+  type PlaceKind,
+  type Side,
+  type Suspicion,
+} from '../../evidence/readings';
 
 /** What was read at one station of a place, as it was typed, in the order of the clock or of what is read there. */
 export interface PencilGroup {
@@ -26,6 +35,8 @@ export interface PencilLine {
   /** What its name says of what wears there. */
   readonly suspicions: readonly Suspicion[];
   readonly groups: readonly PencilGroup[];
+  /** Where the blocks stood that it lay on under an indicator, mm from its zero face; null for one between centres, and for what an indicator does not read. */
+  readonly supportsMm: readonly number[] | null;
 }
 
 /** Words of a name that tell what is measured there; the first that fits counts. */
@@ -36,6 +47,8 @@ const KIND_WORDS: readonly (readonly [RegExp, PlaceKind])[] = [
   [/\bkey\b/, 'key'],
   [/\bflats?\b/, 'flats'],
   [/\b(cross|split pin|grease) ?hole\b/, 'cross-hole'],
+  [/\brun-?out\b/, 'run-out'],
+  [/\b(straightness|bend|bent|bow)\b/, 'straightness'],
   [/\bdepth\b/, 'depth'],
   [/\b(length|overall|shoulder)\b/, 'length'],
   [/\bwall\b/, 'wall'],
@@ -60,21 +73,30 @@ const CLOCKS: Readonly<Record<number, readonly number[]>> = {
   6: [0, 30, 60, 90, 120, 150],
   8: [0, 45, 90, 135, 180, 225, 270, 315],
 };
+/** An indicator is read once round: its total is from nought at the low side to what it shows opposite. */
+const ROUND: Readonly<Record<number, readonly number[]>> = { 2: [0, 180], 4: [0, 90, 180, 270], 8: CLOCKS[8]! };
 /** Clock angles of so many readings, or null where nobody would take so many. */
-export const clocksOfMany = (n: number): readonly number[] | null => CLOCKS[n] ?? null;
+export const clocksOfMany = (n: number, kind: PlaceKind = 'diameter'): readonly number[] | null =>
+  (isIndicator(kind) ? ROUND[n] : CLOCKS[n]) ?? null;
 const COUNTS = '1, 2, 3, 4, 6 or 8';
 
 /** The unit, not the word before a mate: `from 4 in press hole` lies in the hole. */
-const UNIT_WORD = String.raw`(?:mm|"|in(?!\s+(?!(?:long|wide|from|starts|in|on|fits|runs)\b)[a-z]))`;
+const UNIT_WORD = String.raw`(?:mm|"|in(?!\s+(?!(?:long|wide|from|starts|in|on|fits|runs|and)\b)[a-z]))`;
 const NUMBER_WORD = String.raw`\d(?:[\d.,/]*\d)?(?:\s*-?\s*\d+\/\d+)?`;
 const LENGTH_WORD = String.raw`(${NUMBER_WORD}\s*${UNIT_WORD}?)`;
+/** `on blocks at 2 and 28`: where it lay under the indicator. */
+const SUPPORTS = new RegExp(
+  String.raw`[,\s]+(?:on\s+)?(?:v-?\s?)?blocks\s+at\s+(${NUMBER_WORD}\s*${UNIT_WORD}?)\s+and\s+(${NUMBER_WORD}\s*${UNIT_WORD}?)`,
+  'i',
+);
+const CENTRES = /[,\s]+between (the )?centres\b/i;
 const MEETS = '(?:in|on|fits|runs in|runs on)';
 const LONG = new RegExp(String.raw`[,\s]+${LENGTH_WORD}\s*(?:long|wide)\b`, 'i');
 const FROM = new RegExp(String.raw`[,\s]+(?:from|starts at)\s+${LENGTH_WORD}`, 'i');
 const MATE = new RegExp(String.raw`\s+${MEETS}\s+(?:the\s+)?(.+)$`, 'i');
 /** What is said of a place behind its readings: words, which no reading begins with but for its unit. */
 const BEHIND = new RegExp(
-  String.raw`[,;]?\s+(?=${MEETS}\s+(?!in\b)[a-z]|(?:from|starts at)\s+\d|${NUMBER_WORD}\s*(?:mm|in|")?\s*(?:long|wide)\b)`,
+  String.raw`[,;]?\s+(?=(?:on\s+)?(?:v-?\s?)?blocks at\b|between (?:the )?centres\b|${MEETS}\s+(?!in\b)[a-z]|(?:from|starts at)\s+\d|${NUMBER_WORD}\s*(?:mm|in|")?\s*(?:long|wide)\b)`,
   'i',
 );
 
@@ -84,6 +106,19 @@ function takeOut(head: string, pattern: RegExp, unit: LengthUnit): Outcome<{ rea
   if (!found) return good({ head, mm: null });
   const parsed = parseLength(found[1]!, { unit, allowZero: true });
   return parsed.ok ? good({ head: head.replace(found[0], ' ').trim(), mm: parsed.value.valueMm }) : parsed;
+}
+
+/** What a head says of how the part lay under an indicator, taken out of it. */
+function laidOn(head: string, unit: LengthUnit): Outcome<{ readonly head: string; readonly supportsMm: readonly number[] | null }> {
+  const found = SUPPORTS.exec(head);
+  if (!found) return good({ head: head.replace(CENTRES, ' '), supportsMm: null });
+  const supportsMm: number[] = [];
+  for (const text of found.slice(1, 3)) {
+    const at = parseLength(text, { unit, allowZero: true });
+    if (!at.ok) return at;
+    supportsMm.push(at.value.valueMm);
+  }
+  return good({ head: head.replace(found[0], ' '), supportsMm });
 }
 
 /** Numbers at the end of a head are readings without their colon; `seat 2` is a name. */
@@ -171,7 +206,14 @@ function groupsOf(said: string, kind: PlaceKind, unit: LengthUnit): Outcome<Penc
     const station = at && parseLength(at[1]!, { unit, allowZero: true });
     if (station && !station.ok) return { ok: false, problems: [{ ...station.problems[0]!, path: 'stations' }] };
     const told = textsOf(at ? part.slice(at[0].length) : part);
-    const texts = kind === 'thread' ? threadTexts(told, unit) : isDiameter(kind) ? told.map((t) => inThou(t, unit)) : told;
+    const texts =
+      isIndicator(kind) && told.length === 1
+        ? ['0', ...told]
+        : kind === 'thread'
+          ? threadTexts(told, unit)
+          : isDiameter(kind)
+            ? told.map((t) => inThou(t, unit))
+            : told;
     for (const text of texts) {
       const name = namesThread(text, kind);
       if (name) return name;
@@ -180,8 +222,12 @@ function groupsOf(said: string, kind: PlaceKind, unit: LengthUnit): Outcome<Penc
     }
     if (!texts.length && !at) continue;
     if (!texts.length) return bad('no-readings', `Nothing was read at ${at![1]}.`, 'readings');
-    if (grid && !clocksOfMany(texts.length))
-      return bad('how-many', `${texts.length} readings round one section: write ${COUNTS}, and @ before the next station.`, 'readings');
+    if (grid && !clocksOfMany(texts.length, kind))
+      return bad(
+        'how-many',
+        `${texts.length} readings round one section: write ${isIndicator(kind) ? '1, 2, 4 or 8' : COUNTS}, and @ before the next station.`,
+        'readings',
+      );
     if (!grid && texts.length > quantities.length)
       return bad('how-many', `${kindName}: at most ${quantities.length} numbers here.`, 'readings');
     groups.push({ stationMm: station?.ok ? station.value.valueMm : null, texts });
@@ -194,7 +240,7 @@ function groupsOf(said: string, kind: PlaceKind, unit: LengthUnit): Outcome<Penc
 /**
  * A line of a pencil sheet: `jaw / swivel hole: @3 20.32 20.41 20.49 20.40 @12 20.33 20.40 20.48 20.41`, `peg / press end in press hole:
  * 18.02`, `ring groove: 0.046 0.812`, `land 12 long: 40.00`, `peg / press end: 18.02 18.01, 20 long, in press hole`, `stud / thread: 0.312 22`.
- * `relief: 2 8.2` is a width and a floor. What stands before the stroke is the component; what stands after a colon was read, two readings at 0°
+ * `relief: 2 8.2` is a width and a floor, `bend on blocks at 2 and 28: @15 0.018` what an indicator shows in all at 15. What stands before the stroke is the component; what stands after a colon was read, two readings at 0°
  * and 90°, three at 60° each, four at 45°; what stands behind the readings is of the place. `@` names a station.
  *
  * @param unit of a bare size; each reading keeps its own text
@@ -211,7 +257,9 @@ export function parsePencil(raw: string, unit: LengthUnit): Outcome<PencilLine> 
   const whole = `${headText!} ${(read?.slice(behind) ?? '').replace(/^[,;\s]+/, '')}`.trim();
   const [first, second] = whole.split(/\s+\/\s+|\s*\/\s+(?=[^\d])/);
   const component = second === undefined ? null : first!.trim();
-  const long = takeOut(` ${second ?? first!}`, LONG, unit);
+  const laid = laidOn(` ${second ?? first!}`, unit);
+  if (!laid.ok) return laid;
+  const long = takeOut(laid.value.head, LONG, unit);
   if (!long.ok) return long;
   const from = takeOut(` ${long.value.head}`, FROM, unit);
   if (!from.ok) return from;
@@ -243,5 +291,6 @@ export function parsePencil(raw: string, unit: LengthUnit): Outcome<PencilLine> 
     unworn: UNWORN.test(words) && !suspicions.length,
     suspicions,
     groups: groups.value,
+    supportsMm: isIndicator(kind) ? laid.value.supportsMm : null,
   });
 }

@@ -1,9 +1,9 @@
 import { capital } from '../../terms/words';
 import { bad, good, type Outcome } from '../../terms/outcome';
 import type { ComponentRecord, PlaceRecord, JobSheet, Shop } from '../job';
-import { NO_DETAIL } from '../job/records';
+import { NO_DETAIL, type PlaceDetail } from '../job/records';
 import { parseLength, type LengthUnit } from '../../terms/quantity';
-import { PLACE_KINDS, instrumentsFor, planFor, readsFor, unitShownBy, type Spot } from '../../evidence/readings';
+import { PLACE_KINDS, instrumentsFor, isIndicator, planFor, readsFor, unitShownBy, type Spot } from '../../evidence/readings';
 import { clocksOfMany, type PencilLine } from './parse-pencil';
 
 /** Length that a place is taken at while nobody says it and no station tells, mm. */
@@ -90,6 +90,10 @@ function spanOf(line: PencilLine, unit: LengthUnit): { startMm: number; lengthMm
   return { startMm, lengthMm, assumed: line.lengthMm === null, stationsMm };
 }
 
+/** How it lay under an indicator: on blocks where they are told, else between centres. */
+const holdingOf = ({ kind, supportsMm }: PencilLine): Pick<PlaceDetail, 'holding' | 'supportsMm'> =>
+  supportsMm ? { holding: 'v-blocks', supportsMm } : { holding: isIndicator(kind) ? 'centres' : null, supportsMm: [] };
+
 /**
  * What a line adds: the component and the place, made or found by their names, and its readings at their spots.
  *
@@ -112,9 +116,9 @@ export function pencilPlace(
   const { assumed, ...span } = spanOf(line, unit);
   const plan = planFor({ kind: line.kind, side: line.side, startMm: span.startMm, lengthMm: span.lengthMm, suspicions: [], unit });
   const most = Math.max(0, ...line.groups.map((g) => g.texts.length));
-  const clocksDeg = grid && most ? [...clocksOfMany(most)!] : [...plan.clocksDeg];
+  const clocksDeg = grid && most ? [...clocksOfMany(most, line.kind)!] : [...plan.clocksDeg];
   const readings = line.groups.flatMap(({ texts }, at) => {
-    const clocks = grid ? clocksOfMany(texts.length)! : [];
+    const clocks = grid ? clocksOfMany(texts.length, line.kind)! : [];
     return texts.map((text, i) => ({
       text,
       spot: {
@@ -146,7 +150,7 @@ export function pencilPlace(
           name: line.name,
           kind: line.kind,
           suspicions: [...line.suspicions],
-          detail: { ...NO_DETAIL, supportsMm: [], lengthAssumed: assumed && grid },
+          detail: { ...NO_DETAIL, ...holdingOf(line), lengthAssumed: assumed && grid },
           side: line.side,
           startMm: span.startMm,
           lengthMm: span.lengthMm,
