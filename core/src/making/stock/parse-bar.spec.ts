@@ -88,3 +88,12 @@ it('never throws, and never takes a bar of no size', () => {
     }),
   );
 });
+
+it.each([
+  ['1.750 x 36 chromed', 'steel-chrome-rod'],
+  ['45 x 900 chrome C45', 'steel-c45'],
+  ['45 x 900 chromed unknown', 'unknown'],
+  ['45 x 900 black', 'unknown'],
+])('a chromed bar of which nothing else is said is a piston rod’s: %s', (text, materialId) => {
+  expect(parseBar(text, 'mm')).toMatchObject({ ok: true, value: { materialId } });
+});

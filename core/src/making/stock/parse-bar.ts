@@ -27,6 +27,8 @@ const FINISHES: Readonly<Record<string, BarFinish>> = {
   chrome: 'chromed',
   chromed: 'chromed',
 };
+/** The book's material of a chromed bar. */
+const CHROMED_ROD = 'steel-chrome-rod';
 const NOT_KNOWN = new Set(['unknown', '?', 'mystery']);
 /** Said of a bar and telling nothing more. */
 const FILLERS = new Set(['bar', 'steel', 'dia', 'diameter', 'long', 'off', 'pcs', 'piece', 'pieces', 'hot', 'cold', 'of', 'a', 'ø']);
@@ -109,7 +111,7 @@ function sizesOf(
  * A bar as a person writes it on a tag: `1 1/2 x 14 C45 black, bin 3`, `tube 50 x 30 x 400 CuSn12`, `25 mm x 3 m 304 ground, rack A2, 4 off`,
  * `20 x 1000 unknown @ 12.50`. Sizes without a unit are in `unit`, beside a bare fraction in
  * inches; what stands after the comma is its place. Without a material it is
- * not known.
+ * not known, a chromed one is a piston rod's.
  *
  * @param unit of sizes without one
  */
@@ -128,7 +130,9 @@ export function parseBar(raw: string, unit: LengthUnit): Outcome<TypedBar> {
   const words = about!.toLowerCase().split(/[\s]+/).filter(Boolean);
   const shape = leading ?? words.map((w) => SHAPES[w]).find(Boolean);
   const finish = words.map((w) => FINISHES[w]).find(Boolean) ?? 'not-said';
-  const material = materialNamed(words.filter((w) => !SHAPES[w] && !FINISHES[w]));
+  const named = words.filter((w) => !SHAPES[w] && !FINISHES[w]);
+  // Nobody chromes a bar to sell it but a piston rod's.
+  const material = finish === 'chromed' && !named.length ? good(CHROMED_ROD) : materialNamed(named);
   const size = sizesOf(sizes[1]!.split(/\s*[x×*]\s*/i), shape, unit);
   if (!size.ok) return size;
   if (!material.ok) return material;

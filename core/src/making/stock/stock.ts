@@ -1,4 +1,5 @@
 import { bad, good, type Outcome } from '../../terms/outcome';
+import { placeWithUnit } from '../../terms/quantity';
 import { minus, plus, ruled, sumOf, workedOut, type Figure } from '../../terms/working';
 import type { Bar } from './bar';
 import { largestDiameterMm, partLengthMm, type Part } from '../part';
@@ -101,6 +102,8 @@ export interface StockFit extends OtherStock {
   readonly lengthMm: number;
   /** At least, mm. */
   readonly diameterMm: number;
+  /** A bar of a metal that nobody knows, which somebody chose all the same; null for none. */
+  readonly unknownBarId: string | null;
 }
 
 /** A bar that is called so thick is so thick, mm. */
@@ -119,32 +122,43 @@ const isTube = (b: Bar, { boreMm }: OtherStock): boolean =>
 export const barSectionMm2 = (b: Pick<Bar, 'diameterMm' | 'innerMm' | 'shape'>): number =>
   (Math.PI / 4) * (b.diameterMm ** 2 - (b.shape === 'tube' ? (b.innerMm ?? 0) : 0) ** 2);
 
+/** A rack has bars of either unit, whatever the job is in. */
+const inBoth = (mm: number): string => `${placeWithUnit(mm, 'mm')} (${placeWithUnit(mm, 'in')})`;
+
 /**
  * Bars of the rack that will do for a blank: of its material, round (or a tube with metal left in the bore), thick and long enough; a reason where
  * the rack has none.
  */
 export function barsFor(fit: StockFit, rack: readonly Bar[]): Outcome<Bar[]> {
-  const right = rack.filter((b) => (b.shape === 'round' || isTube(b, fit)) && b.pieces > 0 && b.materialId === fit.materialId);
+  const right = rack.filter(
+    (b) => (b.shape === 'round' || isTube(b, fit)) && b.pieces > 0 && (b.materialId === fit.materialId || b.id === fit.unknownBarId),
+  );
   if (right.length === 0) return bad('no-material', 'The rack has no bar of this material. Order it, or change the material at Draw.');
   const thick = right.filter((b) => b.diameterMm >= fit.diameterMm || isOwnSize(b, fit));
   if (thick.length === 0)
     return bad(
       'too-thin',
-      `No bar of this material is ${fit.diameterMm.toFixed(1)} mm thick. The thickest is ${Math.max(...right.map((b) => b.diameterMm))} mm.`,
+      `No bar of this material is ${inBoth(fit.diameterMm)} thick. The thickest is ${inBoth(Math.max(...right.map((b) => b.diameterMm)))}.`,
     );
   const long = thick.filter((b) => b.lengthMm >= fit.lengthMm);
   if (long.length === 0)
     return bad(
       'too-short',
-      `No bar that is thick enough is ${fit.lengthMm.toFixed(0)} mm long. The longest is ${Math.max(...thick.map((b) => b.lengthMm))} mm.`,
+      `No bar that is thick enough is ${inBoth(fit.lengthMm)} long. The longest is ${inBoth(Math.max(...thick.map((b) => b.lengthMm)))}.`,
     );
   return good(long);
 }
 
 /** What the stock of a part has to be. */
-export const stockFit = ({ materialId }: Pick<Part, 'materialId'>, need: StockNeed, other: OtherStock = NO_OTHER_STOCK): StockFit => ({
+export const stockFit = (
+  { materialId }: Pick<Part, 'materialId'>,
+  need: StockNeed,
+  other: OtherStock = NO_OTHER_STOCK,
+  unknownBarId: string | null = null,
+): StockFit => ({
   ...other,
   materialId,
+  unknownBarId,
   lengthMm: need.length.value,
   diameterMm: need.diameter.value,
 });

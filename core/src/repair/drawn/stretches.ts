@@ -32,8 +32,8 @@ export interface EndToEnd {
 const NEAR_MM = 2;
 /** A diameter that was read to this near to an end goes on to it, mm. */
 const GOES_ON_MM = 5;
-/** Places that end this near to each other meet there, mm. */
-const ABUT_MM = 0.1;
+/** Places that end this near to each other meet there, mm: nobody reads a length along a shaft nearer with a rule. */
+const ABUT_MM = 0.5;
 const TINY_MM = 1e-6;
 
 /** Its diameter in the middle, mm. */

@@ -1,4 +1,4 @@
-import { materialOf } from '../../book/materials';
+import { materialOf, UNKNOWN_MATERIAL } from '../../book/materials';
 import { formatWithUnit, placeWithUnit, type LengthUnit } from '../../terms/quantity';
 import { inSentence } from '../../terms/words';
 import {
@@ -34,6 +34,7 @@ import { piecesFromBar, piecesHeldOnce } from './held-once';
 import { asBoughtFrom, otherStock, type AsBought } from './as-bought';
 import { asCut } from './as-cut';
 import { fromRawCrown, treatmentOf } from './before-treatment';
+import { unknownBarWords, willNotDo } from './chosen-bar';
 import { chosenPlan, sawnOf, type PlanChoice } from './choices';
 import type { JobItem } from './items';
 import type { PartFinding, SegmentFinding } from './part-finding';
@@ -90,6 +91,8 @@ export interface PlanFinding {
   readonly off: PlannedOff;
   /** What is not turned because the bar has its size; null where all is. */
   readonly asBought: AsBought | null;
+  /** What is to be minded of a bar whose metal nobody knows; null for one that is known. */
+  readonly unknownBar: string | null;
   /** How it is held from beginning to end, as chosen or as is best here. */
   readonly held: HeldPlan;
   /** Every way to hold it, the best first, each as it is without what anybody moved. */
@@ -204,6 +207,7 @@ export function planFinding(
   const other = otherStock(found);
   const barChosen = shop.rack.find((b) => b.id === stored?.barId) ?? null;
   const firstNeed = stockNeed(outside, USUAL_ALLOWANCES);
+  const unknownBarId = barChosen?.materialId === UNKNOWN_MATERIAL ? barChosen.id : null;
   const usual = chooseBars(stockFit(found.part, firstNeed, other), firstNeed, shop.rack, found.volumeMm3 ?? 0);
   const asBought = asBoughtFrom(found, other, barChosen ?? (usual.ok ? usual.value[0]!.bar : null));
   const work = workOf(found.part, lathe, stockMm(outside, stored, shop.rack), sheet.job.unit, new Set(asBought?.ids));
@@ -213,14 +217,14 @@ export function planFinding(
   const chosen = heldPlan(way, work, plan.moved ?? []);
   const held = chosen.ok ? chosen.value : ways[0]!;
   const one = allowancesOf(plan, held.way);
-  const forOne = barsFor(stockFit(found.part, stockNeed(outside, one), other), shop.rack);
+  const forOne = barsFor(stockFit(found.part, stockNeed(outside, one), other, unknownBarId), shop.rack);
   const longest = forOne.ok ? forOne.value.reduce((p, q) => (q.lengthMm > p.lengthMm ? q : p)) : null;
   const from = barChosen ?? longest;
   const batch = from && { part: outside, wanted: item.quantity, lathe, bar: from };
   const once = batch ? piecesHeldOnce(batch, one, sheet.job.unit) : { pieces: 1, mind: '' };
   const allowances = allowancesOf(plan, held.way, once.pieces);
   const need = stockNeed(outside, allowances);
-  const fit = stockFit(found.part, need, other);
+  const fit = stockFit(found.part, need, other, unknownBarId);
   const bars = chooseBars(fit, need, shop.rack, found.volumeMm3 ?? 0);
   const proposed = bars.ok ? (bars.value.find((b) => isOwnSize(b.bar, other) === (asBought !== null)) ?? bars.value[0]!).bar : null;
   const bar = barChosen ?? proposed;
@@ -265,6 +269,7 @@ export function planFinding(
     bars,
     bar,
     asBought,
+    unknownBar: unknownBarId ? unknownBarWords(found.part.materialId) : null,
     off: {
       wanted: item.quantity,
       fromBar: bar ? piecesFromBar(bar, need, outside, allowances) : 0,
@@ -285,6 +290,7 @@ export function planFinding(
     passes,
     problems: [
       ...troubles(found, need, lathe, bar, held.way, sheet.job.unit),
+      ...(barChosen ? willNotDo(barChosen, fit, sheet.job.unit) : []),
       ...held.cannot,
       ...(chosen.ok ? [] : [`${WAYS[way].name}: ${chosen.problems[0]!.message}`]),
     ],

@@ -3,7 +3,7 @@ import { testBar } from './testing';
 
 const need = (more: Partial<SawNeed> = {}): SawNeed => ({
   ...{ itemId: 'i', name: 'Pin', each: 1, left: 1, sawn: { blanks: 0, pieces: 0 }, version: 0, only: null },
-  fit: { materialId: 'steel-c45', lengthMm: 162.53, diameterMm: 55, ownSizeMm: null, boreMm: null },
+  fit: { materialId: 'steel-c45', lengthMm: 162.53, diameterMm: 55, ownSizeMm: null, boreMm: null, unknownBarId: null },
   ...more,
 });
 const sixty = { shape: 'round', diameterMm: 60, innerMm: null, finish: 'black' } as const;

@@ -124,10 +124,21 @@ export class TouchParts {
     return LETTER_PX * this.show(2 * s.radiusMm).length + 12;
   }
 
-  /** A short segment's size stands above it, so that neighbours do not run into each other. */
+  /** Where the size of each stretch stands: within it, of a short one above it, of a second short one below, so that neighbours do not run together. */
+  private readonly sizesY = computed(() => {
+    const at = new Map<string, number>();
+    let above = false;
+    for (const s of this.model().spans) {
+      const short = this.x(s.toMm) - this.x(s.fromMm) < SIZE_PX;
+      above = short && !above;
+      const edgePx = this.px()(s.radiusMm);
+      at.set(s.id, !short ? this.centre() + 24 : above ? this.centre() - edgePx - 5 : this.centre() + edgePx + 16);
+    }
+    return at;
+  });
+
   protected sizeY(s: PictureSpan): number {
-    const short = this.x(s.toMm) - this.x(s.fromMm) < SIZE_PX;
-    return short ? this.centre() - this.px()(s.radiusMm) - 5 : this.centre() + 24;
+    return this.sizesY().get(s.id)!;
   }
 
   protected pick(spanId: string, field?: string): void {

@@ -1,0 +1,33 @@
+import type { Bar, StockFit } from '../../making/stock';
+import { unknownBarWords, willNotDo } from './chosen-bar';
+
+const bar: Bar = {
+  ...{ id: 'b', materialId: 'steel-c45', shape: 'round', diameterMm: 50.8, innerMm: null, lengthMm: 508, finish: 'black' },
+  ...{ place: '', pieces: 1, priceMinor: null, version: 1 },
+};
+const fit: StockFit = {
+  ...{ materialId: 'steel-c45', lengthMm: 254, diameterMm: 40, unknownBarId: null },
+  ...{ ownSizeMm: null, toLimits: false, boreMm: null },
+};
+
+it('a bar that will do needs no words; the last of it taken, it still is the one that was chosen', () => {
+  expect(willNotDo(bar, fit, 'in')).toEqual([]);
+  expect(willNotDo({ ...bar, pieces: 0 }, fit, 'in')).toEqual([]);
+});
+
+it.each([
+  [{ diameterMm: 38.1 }, 'mm', 'The bar that was chosen, 38.1 mm x 508 mm, is thinner than 40 mm.'],
+  [{ lengthMm: 203.2 }, 'in', 'The bar that was chosen, 2 in x 8 in, is shorter than 10 in.'],
+  [
+    { materialId: 'brass' },
+    'in',
+    'The bar that was chosen, 2 in x 20 in, is Free-cutting brass (CuZn39Pb3, C38500), and the part is drawn in Medium carbon steel',
+  ],
+] as const)('%j will not do', (other, unit, words) => expect(willNotDo({ ...bar, ...other }, fit, unit).join()).toContain(words));
+
+it('one of unknown metal will do where somebody chose it, and only that one', () => {
+  const unknown = { ...bar, id: 'u', materialId: 'unknown' };
+  expect(willNotDo(unknown, { ...fit, unknownBarId: 'u' }, 'mm')).toEqual([]);
+  expect(willNotDo(unknown, fit, 'mm').join()).toContain('is material not known');
+  expect(unknownBarWords('steel-c45')).toContain('it counts as Medium carbon steel');
+});
