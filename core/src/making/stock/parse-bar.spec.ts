@@ -97,3 +97,12 @@ it.each([
 ])('a chromed bar of which nothing else is said is a piston rod’s: %s', (text, materialId) => {
   expect(parseBar(text, 'mm')).toMatchObject({ ok: true, value: { materialId } });
 });
+
+it.each([
+  ['7/16 x 12 1018 bright', 'steel-1018-drawn'],
+  ['7/16 x 12 1018 black', 'steel-mild'],
+  ['7/16 x 12 1018', 'steel-mild'],
+  ['7/16 x 12 1045 bright', 'steel-c45'],
+])('of two steels with one mark a bright bar is the drawn one: %s', (text, materialId) => {
+  expect(parseBar(text, 'in')).toMatchObject({ ok: true, value: { materialId } });
+});

@@ -58,14 +58,19 @@ const designations = MATERIALS.map((m) => ({
   marks: new Set([m.id, ...m.name.toLowerCase().split(/[^a-z0-9./+-]+/)]),
 }));
 
-/** The material that words name: by its mark first (`C45`, `1045`, `304`), else by all of the words. */
-function materialNamed(words: readonly string[]): Outcome<string> {
+/**
+ * The material that words name: by its mark first (`C45`, `1045`, `304`), else by all of the words.
+ *
+ * @param drawn the bar is bright: of two with the same mark it is the cold drawn one
+ */
+function materialNamed(words: readonly string[], drawn: boolean): Outcome<string> {
   const said = words.filter((w) => !FILLERS.has(w));
   if (said.length === 0 || said.every((w) => NOT_KNOWN.has(w))) return good(UNKNOWN_MATERIAL);
   const marked = designations.filter((d) => said.some((w) => w === d.id || (/\d/.test(w) && d.marks.has(w))));
   const worded = designations.filter((d) => words.every((w) => FILLERS.has(w) || d.words.includes(w)));
   const found = marked.length ? marked.filter((d) => worded.length === 0 || worded.includes(d)) : worded;
-  if (found.length >= 1 && (found.length === 1 || marked.length)) return good(found[0]!.id);
+  if (found.length >= 1 && (found.length === 1 || marked.length))
+    return good((found.find((d) => d.words.includes('drawn') === drawn) ?? found[0]!).id);
   const text = said.join(' ');
   if (found.length > 1) {
     const names = found.slice(0, 3).map((d) => MATERIALS.find((m) => m.id === d.id)!.name);
@@ -132,7 +137,7 @@ export function parseBar(raw: string, unit: LengthUnit): Outcome<TypedBar> {
   const finish = words.map((w) => FINISHES[w]).find(Boolean) ?? 'not-said';
   const named = words.filter((w) => !SHAPES[w] && !FINISHES[w]);
   // Nobody chromes a bar to sell it but a piston rod's.
-  const material = finish === 'chromed' && !named.length ? good(CHROMED_ROD) : materialNamed(named);
+  const material = finish === 'chromed' && !named.length ? good(CHROMED_ROD) : materialNamed(named, finish === 'bright');
   const size = sizesOf(sizes[1]!.split(/\s*[x×*]\s*/i), shape, unit);
   if (!size.ok) return size;
   if (!material.ok) return material;
