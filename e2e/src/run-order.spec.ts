@@ -24,13 +24,26 @@ const said = async (state: string): Promise<number> =>
 it('acts stand on lanes of machines and people, and promises beside them', async () => {
   const { page } = tomas;
   await page.click('Run order');
-  await page.sees('9 jobs open');
+  await page.sees('10 jobs open');
   await page.sees('Gap-bed lathe');
   await page.sees('Horizontal saw');
   await page.sees('Promises');
   await page.sees('What would help most');
   await page.seesNot('Being played through');
   expect(await seriousProblems(page)).toEqual([]);
+});
+
+it('promises stand with the day that was promised, also where the shop is closed on it', async () => {
+  const rows = await shop.query<{ number: number; day: string }>(
+    `select number, to_char(promised_on, 'YYYY-MM-DD') as day from jobs where promised_on is not null`,
+  );
+  const written = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short', timeZone: 'UTC' });
+  const promised = new Map(rows.map((r) => [String(r.number), written.format(new Date(r.day)).replace(',', '')]));
+  const shown = await tomas.page.run<[string, string][]>(
+    `return [...document.querySelectorAll('[aria-label=Promises] li')].map((li) => [li.querySelector('.number').textContent.trim(), li.querySelector('.due').textContent.trim()])`,
+  );
+  expect(shown.length).toBeGreaterThan(5);
+  for (const [number, day] of shown) expect([number, day]).toEqual([number, promised.get(number)]);
 });
 
 it('are put in order by a worker that can be stopped, and the order is kept for everybody', async () => {

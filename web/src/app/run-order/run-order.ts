@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, injec
 import { RouterLink } from '@angular/router';
 import { laidPlan, shopProblem, type Help, type PlanRow, type ShopOrderInputs } from '@iron-patch/core/repair/order';
 import { countOf, MACHINE_WORDS, type RunChoice } from '@iron-patch/core';
-import { ShopStore, Told } from '../data';
+import { DayPipe, ShopStore, Told } from '../data';
 import type { OrderMessage, OrderQuestion } from '../workers/order-message';
 import { newWorker } from '../workers/order.worker-factory';
 import { CalendarLink } from './calendar-link';
@@ -29,7 +29,7 @@ const MOST_MOVED = 4;
 /** Who does what on which machine, when: the acts of all open jobs in order, what is promised, and what would help. */
 @Component({
   selector: 'ip-run-order',
-  imports: [RouterLink, CalendarLink, OrderLanes, PinLine, JobUrgency],
+  imports: [RouterLink, CalendarLink, DayPipe, OrderLanes, PinLine, JobUrgency],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './run-order.html',
   styleUrl: './run-order.less',
@@ -257,10 +257,6 @@ export class RunOrder {
 
   protected movedWords(movedMin: number): string {
     return `${spanWords(Math.abs(movedMin))} ${movedMin > 0 ? 'later' : 'sooner'}`;
-  }
-
-  protected dueWords(due: number): string {
-    return due === Infinity ? '' : this.words().day(due);
   }
 }
 
