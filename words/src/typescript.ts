@@ -16,7 +16,7 @@ const MACHINERY = new Set(
   ).split(' '),
 );
 /** Properties whose text somebody reads, even where it is one small word. */
-const READ = new Set('label words what title caption heading said tells note why done many one'.split(' '));
+const READ = new Set('label words what title sub caption heading said tells note why done many one'.split(' '));
 const FLAGS = ts.TypeFlags;
 const LITERAL = FLAGS.StringLiteral | FLAGS.TemplateLiteral | FLAGS.StringMapping | FLAGS.Index | FLAGS.IndexedAccess;
 const BESIDE = FLAGS.Undefined | FLAGS.Null | FLAGS.BooleanLike | FLAGS.NumberLike | FLAGS.Never;

@@ -34,8 +34,10 @@ export function clockWords(deg: number, of: string): string {
   const once = onceRound(deg);
   if (once === 0) return `in line with ${of}`;
   if (once === 180) return `opposite ${of}`;
-  const [right, left] = once < 180 ? ['clockwise', 'counter-clockwise'] : ['counter-clockwise', 'clockwise'];
-  return `${onceRound(Math.min(once, 360 - once))}° ${right} of ${of} seen from the right end, ${left} seen from the left`;
+  const by = onceRound(Math.min(once, 360 - once));
+  return once < 180
+    ? `${by}° clockwise of ${of} seen from the right end, counter-clockwise seen from the left`
+    : `${by}° counter-clockwise of ${of} seen from the right end, clockwise seen from the left`;
 }
 
 /** How far it stands from what it is timed to, clockwise seen from the right end, °; null for what is timed to nothing that is there. */
