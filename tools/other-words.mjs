@@ -1,5 +1,5 @@
 import { execFileSync } from 'node:child_process';
-import { cpSync, mkdirSync, readdirSync, rmSync, symlinkSync } from 'node:fs';
+import { cpSync, existsSync, mkdirSync, readdirSync, rmSync, symlinkSync } from 'node:fs';
 import { basename, join, resolve } from 'node:path';
 import { root } from './root.mjs';
 
@@ -42,7 +42,10 @@ function words(...args) {
 export const takeWords = (file, language) => words('take', root, resolve(file), language);
 
 /** Writes a catalogue in marked letters, to see what of a screen no translation reaches. */
-export const markWords = (file) => words('mark', root, resolve(file));
+export function markWords(file) {
+  if (existsSync(file)) throw new Error(`${file} is there already: marked letters go into a file of their own.`);
+  words('mark', root, resolve(file));
+}
 
 /** A copy of the sources with the wording of a catalogue in it, to be built in their place. */
 export function inOtherWords(file) {

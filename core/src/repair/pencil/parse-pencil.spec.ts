@@ -182,8 +182,8 @@ it.each([
   ],
   ['rod / bend: @15 0.018, on V-blocks at 2 in and 28 in', { kind: 'straightness', supportsMm: [2 * 25.4, 28 * 25.4] }, [['0', '0.018']]],
   [
-    'bow between centres: @5 0.004 @15 0.018',
-    { kind: 'straightness', name: 'Bow', supportsMm: null },
+    'bend between centres: @5 0.004 @15 0.018',
+    { kind: 'straightness', name: 'Bend', supportsMm: null },
     [
       ['0', '0.004'],
       ['0', '0.018'],
@@ -203,3 +203,7 @@ it('an indicator is read once round, at even angles', () => {
   ]);
   expect(line('bend: @15 1 2 3', 'in')).toBe('how-many');
 });
+
+it.each(['bent end: 19.8 19.7', 'bow pin: 19.8', 'bend radius: 40'])('what only sounds of a bend is a diameter: %s', (text) =>
+  expect(line(text)).toMatchObject({ kind: 'diameter', supportsMm: null }),
+);

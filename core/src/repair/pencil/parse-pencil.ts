@@ -48,7 +48,7 @@ const KIND_WORDS: readonly (readonly [RegExp, PlaceKind])[] = [
   [/\bflats?\b/, 'flats'],
   [/\b(cross|split pin|grease) ?hole\b/, 'cross-hole'],
   [/\brun-?out\b/, 'run-out'],
-  [/\b(straightness|bend|bent|bow)\b/, 'straightness'],
+  [/\b(straightness|bend)$/, 'straightness'],
   [/\bdepth\b/, 'depth'],
   [/\b(length|overall|shoulder)\b/, 'length'],
   [/\bwall\b/, 'wall'],

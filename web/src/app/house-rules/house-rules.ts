@@ -2,7 +2,15 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { ReactiveFormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import { HOUSE_GRADES } from '@iron-patch/contract';
-import { countOf, formatLength, HOUSE_DEFAULT_SCHOOL, houseAllowanceMm, type HouseRule, type LengthUnit, type MovedJob } from '@iron-patch/core';
+import {
+  countOf,
+  formatLength,
+  HOUSE_DEFAULT_SCHOOL,
+  houseAllowanceMm,
+  type HouseRule,
+  type LengthUnit,
+  type MovedJob,
+} from '@iron-patch/core';
 import { OpenJob, ShopStore, ShopTimePipe } from '../data';
 import { ChooseField, FormFrame, LengthInput, NumberField, TextField, type Option } from '../form';
 import { RuleChart } from './rule-chart';

@@ -80,7 +80,7 @@ it('names what comes out of no bar, and why', async () => {
   HereWorker.last.answer();
   await fixture.whenStable();
   const said = words(fixture);
-  expect(said).toContain('No bar of this material is 90.0 mm thick.');
+  expect(said).toContain('No bar of this material is 90 mm (3.543 in) thick.');
   expect(said).toContain('The bar that it was released for is gone.');
   const all = await list([job(7, [need({ left: 3 })])], [testBar('one', { lengthMm: 330 })]);
   HereWorker.last.answer();
