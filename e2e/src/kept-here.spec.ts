@@ -97,3 +97,21 @@ it('a job’s ticket comes back with the version that it was typed over: another
   await page.sees('Somebody else changed');
   expect(await shop.query(`select 1 from jobs where machine = 'Lock winch 2'`)).toHaveLength(1);
 });
+
+it('time that was half written down at Return is back after another page, and once it is stored it is gone', async () => {
+  const { page } = ines;
+  const id = await ines.open('Sprayer pump shaft', 'return');
+  await page.fill('Minutes', '35');
+  await page.fill('Remark', 'Two seals tried');
+  await page.go('/');
+  await page.sees('Sprayer pump shaft');
+  await page.go(`/jobs/${id}/return`);
+  await page.sees('is back. It is not saved yet.');
+  expect([await valueOf('Minutes'), await valueOf('Remark')]).toEqual(['35', 'Two seals tried']);
+  await page.click('Add time');
+  await page.sees('Two seals tried');
+  await page.go(`/jobs/${id}/return`);
+  await page.sees('Two seals tried');
+  await page.seesNot('It is not saved yet');
+  expect(await valueOf('Remark')).toBe('');
+});

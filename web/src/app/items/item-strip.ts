@@ -6,6 +6,7 @@ import {
   itemStanding,
   type ItemFinding,
   type ItemStation,
+  type ItemChoice,
   type JobItem,
   type StationId,
 } from '@iron-patch/core';
@@ -47,7 +48,9 @@ import { ITEM_WORDS } from './item-words';
       </nav>
       <span class="acts no-print">
         @if (at(); as i) {
-          <button type="button" class="plain" [attr.aria-expanded]="open() === 'change'" (click)="turn('change')">Change item</button>
+          <button type="button" class="plain" [attr.aria-expanded]="open() === 'change'" [disabled]="busy()" (click)="turn('change')">
+            Change item
+          </button>
         }
         <button type="button" class="plain" [attr.aria-expanded]="open() === 'add'" (click)="turn('add')">Add an item</button>
       </span>
@@ -171,6 +174,8 @@ export class ItemStrip {
   readonly station = input.required<StationId>();
   protected readonly words = ITEM_WORDS;
   protected readonly open = signal<'add' | 'change' | null>(null);
+  /** What was said of an item is on its way: whoever changed it now would change it as it was before. */
+  protected readonly busy = signal(false);
   protected readonly items = computed(() => this.store.repair()?.items ?? []);
   protected readonly at = computed(() => this.store.repair()?.at ?? null);
   protected readonly gone = computed(() => {
@@ -198,17 +203,28 @@ export class ItemStrip {
   }
 
   protected take(item: JobItem): void {
-    void this.store.putItem(item, choiceOf(item)).catch(this.store.bug);
+    void this.put(item, choiceOf(item));
   }
 
   protected off(item: JobItem, off: boolean): void {
     this.open.set(null);
-    void this.store.putItem(item, { ...choiceOf(item), off }).catch(this.store.bug);
+    void this.put(item, { ...choiceOf(item), off });
   }
 
   /** Before the one that stands above it. */
   protected up({ item, number }: ItemFinding): void {
     const above = this.items()[number - 2]!.item;
-    void this.store.putItem(item, { ...choiceOf(item), position: above.position - 0.5 }).catch(this.store.bug);
+    void this.put(item, { ...choiceOf(item), position: above.position - 0.5 });
+  }
+
+  private async put(item: JobItem, choice: ItemChoice): Promise<void> {
+    this.busy.set(true);
+    try {
+      await this.store.putItem(item, choice);
+    } catch (e) {
+      this.store.bug(e);
+    } finally {
+      this.busy.set(false);
+    }
   }
 }

@@ -1,13 +1,15 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { choiceKey, type PieceChoice, type PieceFinding } from '@iron-patch/core';
 import { NzInputModule } from 'ng-zorro-antd/input';
+import { keptDraft } from '../data';
+import { DraftNote } from '../form';
 import { StateMark } from '../mark';
 import { SheetStore } from '../sheet-data';
 
 /** The pieces of an item: which one is at the machine, and what becomes of one that went wrong. */
 @Component({
   selector: 'ip-piece-row',
-  imports: [NzInputModule, StateMark],
+  imports: [DraftNote, NzInputModule, StateMark],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (show() === 'pieces' && pieces().length > 1) {
@@ -36,6 +38,7 @@ import { SheetStore } from '../sheet-data';
         }
       } @else if (show() === 'scrap' && asking()) {
         <form class="why" (submit)="$event.preventDefault(); scrap(p)">
+          <ip-draft-note [kept]="kept" />
           <label for="scrapWhy">What went wrong with piece {{ p.piece.number }}</label>
           <input nz-input id="scrapWhy" maxlength="200" autocomplete="off" [value]="why()" (input)="type($event)" />
           <button type="submit" [disabled]="!why().trim()">Scrap it, make another</button>
@@ -86,6 +89,7 @@ export class PieceRow {
   protected readonly piece = computed(() => this.store.repair()?.piece ?? null);
   protected readonly asking = signal(false);
   protected readonly why = signal('');
+  protected readonly kept = keptDraft(() => `scrap:${this.store.item()?.id}:${this.piece()?.piece.number}`, { why: this.why });
 
   protected begun = ({ cuts, proofs }: PieceFinding): boolean =>
     cuts.some((c) => c.readings.length) || proofs.some((p) => p.readings.length || p.signed);
@@ -114,6 +118,7 @@ export class PieceRow {
     this.put(p, { scrapped: true, why: this.why().trim() });
     this.asking.set(false);
     this.why.set('');
+    this.kept.done();
     this.store.seeItem(this.store.item()!.id);
   }
 

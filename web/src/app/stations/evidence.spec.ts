@@ -45,7 +45,7 @@ describe('the point of no return', () => {
     const readings = testSheet().readings.slice(0, -1);
     await open({ choices: [testChoice('act:1', act)], readings });
     const fixture = await show(Strip);
-    expect(words(fixture)).toContain('The point of no return: saw, ramp barrel is planned');
+    expect(words(fixture)).toContain('The point of no return: saw through, ramp barrel is planned');
     await press(fixture, 'See what is missing');
     const navigate = jest.spyOn(TestBed.inject(Router), 'navigate').mockResolvedValue(true);
     await press(fixture, 'Measure it: Barrel bore');

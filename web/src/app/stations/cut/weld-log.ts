@@ -2,8 +2,8 @@ import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, sig
 import { FormsModule } from '@angular/forms';
 import { choiceKey, HYDROGEN, WELD_WAYS, type BeadChoice, type LaidBead, type Problem, type WeldChoice } from '@iron-patch/core';
 import { NzCheckboxModule } from 'ng-zorro-antd/checkbox';
-import { newId, ShopStore, ShopTimePipe } from '../../data';
-import { ChooseField, LengthInput, MATERIAL_OPTIONS, signedNumber, TextField, type Option } from '../../form';
+import { keptDraft, newId, ShopStore, ShopTimePipe } from '../../data';
+import { ChooseField, DraftNote, LengthInput, MATERIAL_OPTIONS, signedNumber, TextField, type Option } from '../../form';
 import { SheetStore } from '../../sheet-data';
 import { putChecked } from '../put-checked';
 
@@ -18,7 +18,7 @@ const START = { seam: 'fillet', sizeMm: null, bevelDeg: '0', diameterMm: null, t
 /** A round seam: what is laid next and where, how warm it may be, what was laid. */
 @Component({
   selector: 'ip-weld-log',
-  imports: [ChooseField, FormsModule, LengthInput, NzCheckboxModule, ShopTimePipe, TextField],
+  imports: [ChooseField, DraftNote, FormsModule, LengthInput, NzCheckboxModule, ShopTimePipe, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (weld(); as w) {
@@ -66,6 +66,7 @@ const START = { seam: 'fillet', sizeMm: null, bevelDeg: '0', diameterMm: null, t
             </ol>
           }
         } @else {
+          <ip-draft-note [kept]="kept" />
           <div class="row" role="group" aria-label="What seam it is">
             <ip-choose
               label="One part"
@@ -213,6 +214,10 @@ export class WeldLog {
   protected readonly spare = linkedSignal(() => this.said()?.spare ?? START.spare);
   protected readonly temp = signal('');
   protected readonly problems = signal<readonly Problem[]>([]);
+  protected readonly kept = keptDraft(() => `seam:${this.store.sheet()!.job.id}:${this.store.item()?.id}`, {
+    ...{ one: this.one, other: this.other, seam: this.seam, size: this.size, bevel: this.bevel, across: this.across },
+    ...{ thick: this.thick, way: this.way, heat: this.heat, spare: this.spare },
+  });
   protected readonly tooWarm = computed(() => {
     const [c, weld] = [this.temp().trim() ? signedNumber(this.temp()) : null, this.weld()];
     return c !== null && weld !== null && c > weld.betweenC;
@@ -236,7 +241,9 @@ export class WeldLog {
       ...{ thickMm: this.thick(), way: this.way(), heatKjMm: signedNumber(this.heat()), spare: this.spare() },
       bevelDeg: this.seam() === 'bevel' ? signedNumber(this.bevel()) : 0,
     } satisfies Readonly<Record<keyof WeldChoice, unknown>>;
-    if (await this.put(choiceKey.weld(this.store.item()!.id), 'the seam', value)) this.setting.set(false);
+    if (!(await this.put(choiceKey.weld(this.store.item()!.id), 'the seam', value))) return;
+    this.kept.done();
+    this.setting.set(false);
   }
 
   protected async lay(kind: BeadChoice['kind'], index: number): Promise<void> {

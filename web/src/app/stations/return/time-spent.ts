@@ -11,8 +11,8 @@ import {
   type Problem,
   type SpentChoice,
 } from '@iron-patch/core';
-import { DayPipe, newId, ShopClock, ShopStore } from '../../data';
-import { ChooseField, NumberField, TextField, type Option } from '../../form';
+import { DayPipe, keptDraft, newId, ShopClock, ShopStore } from '../../data';
+import { ChooseField, DraftNote, NumberField, TextField, type Option } from '../../form';
 import { SheetStore } from '../../sheet-data';
 import { putChecked } from '../put-checked';
 
@@ -22,7 +22,7 @@ const clock = (minutes: number): string => `${Math.floor(minutes / 60)}:${String
 /** Time that went into the job, against what was estimated when its route was chosen: the next estimates learn from it. */
 @Component({
   selector: 'ip-time-spent',
-  imports: [ChooseField, NumberField, TextField, DayPipe],
+  imports: [ChooseField, DraftNote, NumberField, TextField, DayPipe],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section>
@@ -56,6 +56,7 @@ const clock = (minutes: number): string => `${Math.floor(minutes / 60)}:${String
         <p class="quiet">Nothing on record yet. What each act took is what the next estimate of this shop learns from.</p>
       }
       <form class="add" (submit)="$event.preventDefault(); add()">
+        <ip-draft-note [kept]="kept" />
         <ip-choose label="Act" name="spentAct" [options]="kinds()" [value]="act()" (valueChange)="act.set($event)" />
         <ip-number
           label="Minutes"
@@ -147,6 +148,11 @@ export class TimeSpent {
     return [...new Set([...own, ...COST_ACT_IDS])].map((id) => [id, COST_ACTS[id].name] as const);
   });
   protected readonly act = signal<string>(this.kinds()[0]![0]);
+  protected readonly kept = keptDraft(() => `spent:${this.store.sheet()!.job.id}`, {
+    act: this.act,
+    minutes: this.minutes,
+    remark: this.remark,
+  });
   protected readonly sums = computed(() => {
     const of = (minutes: readonly (number | null)[]): number => minutes.reduce<number>((sum, m) => sum + (m ?? 0), 0);
     return { estimated: of(this.rows().map((r) => r.estimatedMin)), took: of(this.rows().map((r) => r.tookMin)) };
@@ -181,6 +187,7 @@ export class TimeSpent {
     if (!stored) return;
     this.minutes.set(null);
     this.remark.set('');
+    this.kept.done();
   }
 
   protected withdraw({ id, personId: _, ...value }: SpentChoice & { readonly id: string; readonly personId: string }): void {
