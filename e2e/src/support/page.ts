@@ -3,6 +3,8 @@ import { By, error, Key, type WebDriver, type WebElement } from 'selenium-webdri
 /** A screen's own code may come late where two browsers share a busy machine. */
 const PATIENCE_MS = 30_000;
 const POLL_MS = 40;
+/** Behind the page all of the application is fetched once more for its own worker: on a busy machine that takes its time. */
+const WORKER_MS = 120_000;
 
 /** What a person does with the page: look for words, click, type. Everything waits for what it needs. */
 export class Page {
@@ -12,13 +14,12 @@ export class Page {
   ) {}
 
   /** Waits until the page's own worker has the page in hand. */
-  workerReady(): Promise<void> {
-    return this.driver.executeAsyncScript(
-      `const done = arguments[arguments.length - 1];
-       const { serviceWorker } = navigator;
-       if (serviceWorker.controller) done();
-       else serviceWorker.addEventListener('controllerchange', () => done(), { once: true });`,
-    );
+  async workerReady(): Promise<void> {
+    const deadline = Date.now() + WORKER_MS;
+    while (!(await this.run<boolean>('return navigator.serviceWorker.controller !== null'))) {
+      if (Date.now() > deadline) throw new Error('The page’s own worker did not come.');
+      await new Promise((r) => setTimeout(r, POLL_MS));
+    }
   }
 
   async go(path: string): Promise<void> {
