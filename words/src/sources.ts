@@ -66,7 +66,7 @@ export function wordingOf(program: ts.Program, root: string, paths: readonly str
 }
 
 /** Where the templates of a file's components stand, within their quotes. */
-function templatesOf(file: ts.SourceFile): { start: number; end: number }[] {
+export function templatesOf(file: ts.SourceFile): { start: number; end: number }[] {
   const found: { start: number; end: number }[] = [];
   const visit = (n: ts.Node): void => {
     if (ts.isPropertyAssignment(n) && n.name.getText() === 'template' && ts.isStringLiteralLike(n.initializer) && inDecorator(n))

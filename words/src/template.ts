@@ -71,11 +71,12 @@ export function sitesOfTemplate(source: string, name: string, at: Stretch = { st
   if (parsed.errors?.length) throw new Error(`${name}: ${parsed.errors[0]!.msg}`);
   const sites: Site[] = [];
 
-  function add(where: Stretch, text: string, gaps: readonly Gap[], written: Writing): void {
+  function add(where: Stretch, text: string, gaps: readonly Gap[], written: Writing, many?: string): void {
     sites.push({
       ...where,
       text,
       gaps,
+      ...(many === undefined ? {} : { many }),
       line: source.slice(0, where.start).split('\n').length,
       write: (parts) => (inline ? sheltered(parts, written) : written(parts)),
     });
@@ -109,8 +110,7 @@ export function sitesOfTemplate(source: string, name: string, at: Stretch = { st
       return `{${count}}`;
     };
     const text = tidy(nodes.map(sentence).join('')).trim();
-    const own = nodes.some((n) => !(n instanceof TmplAstElement) && hasWord(n instanceof TmplAstText ? n.value : wordsOf(n)));
-    if (own && hasWord(text)) add(stretchOf(nodes), text, gaps, joined(asHtml));
+    if (hasWord(text)) add(stretchOf(nodes), text, gaps, joined(asHtml));
   }
 
   /** From the first letter to the last: white space round a sentence stays as it is. */
@@ -154,10 +154,9 @@ export function sitesOfTemplate(source: string, name: string, at: Stretch = { st
     const [, one, many] = ast.args;
     if (!(ast.receiver instanceof PropertyRead) || ast.receiver.name !== 'countOf' || !one || !isWords(one)) return;
     const text = one.value as string;
-    add({ start: one.sourceSpan.start, end: (many ?? one).sourceSpan.end }, text, [], (parts) =>
-      parts.map((p) => words(p, quoted)).join(', '),
-    );
-    sites.push({ ...sites.pop()!, many: many && isWords(many) ? (many.value as string) : `${text}s` });
+    const other = many && isWords(many) ? (many.value as string) : `${text}s`;
+    const listed: Writing = (parts) => parts.map((p) => words(p, quoted)).join(', ');
+    add({ start: one.sourceSpan.start, end: (many ?? one).sourceSpan.end }, text, [], listed, other);
   }
 
   /** `'Marker ' + (i + 1) + ': ' + words(m)` is one sentence with two gaps. */
@@ -198,10 +197,9 @@ export function sitesOfTemplate(source: string, name: string, at: Stretch = { st
       else visit(inside);
     }
     const { children } = node as { children?: readonly unknown[] };
-    if (Array.isArray(children) && !(node instanceof TmplAstElement && isWithinSentence.has(node))) runs(children);
+    if (Array.isArray(children)) runs(children);
   }
 
-  const isWithinSentence = new WeakSet<TmplAstElement>();
   const isInline = (n: unknown): n is TmplAstText | TmplAstBoundText | TmplAstElement =>
     n instanceof TmplAstText ||
     n instanceof TmplAstBoundText ||

@@ -4,7 +4,7 @@ import ts from 'typescript';
 import { catalogueFile, readCatalogue } from './catalogue';
 import { inMarkedLetters } from './marked';
 import { put } from './put';
-import { sourcesBelow, type Source } from './sources';
+import { sourcesBelow, templatesOf, type Source } from './sources';
 import { sitesOfTemplate } from './template';
 
 /** The product itself in other words: whatever is a key and no wording would be missed somewhere. */
@@ -22,13 +22,17 @@ it(
       const again = put(text, sites, (s) => (s.many === undefined ? [s.text] : null));
       if (path.endsWith('.html')) return textsIn(sitesOfTemplate(again, path)) !== textsIn(sites);
       const file = ts.createSourceFile(path, again, ts.ScriptTarget.ES2022, true);
-      return shapeOf(file) !== shapeOf(ts.createSourceFile(path, text, ts.ScriptTarget.ES2022, true));
+      const was = ts.createSourceFile(path, text, ts.ScriptTarget.ES2022, true);
+      return shapeOf(file) !== shapeOf(was) || inTemplates(file) !== inTemplates(was);
     });
     expect(changed.map((s) => s.path)).toEqual([]);
   },
   PATIENCE_MS,
 );
 
+/** The sentences of the templates in a file's components. */
+const inTemplates = (file: ts.SourceFile): string =>
+  textsIn(templatesOf(file).flatMap((t) => sitesOfTemplate(file.text, file.fileName, t, true)));
 const textsIn = (sites: readonly { readonly text: string }[]): string => sites.map((s) => s.text).join('\n');
 
 /** What a file's code says, whatever quotes and templates it says it with. */
