@@ -19,8 +19,8 @@ it('reads a line of a pencil sheet', () => {
     suspicions: [],
     supportsMm: null,
     groups: [
-      { stationMm: 3, texts: ['20.32', '20.41', '20.49', '20.40'] },
-      { stationMm: 12, texts: ['20.33', '20.40', '20.48', '20.41'] },
+      { stationMm: 3, texts: ['20.32', '20.41', '20.49', '20.40'], clocksDeg: [0, 45, 90, 135] },
+      { stationMm: 12, texts: ['20.33', '20.40', '20.48', '20.41'], clocksDeg: [0, 45, 90, 135] },
     ],
   });
 });
@@ -29,7 +29,7 @@ it.each([
   ['peg / press end in press hole: 18.02', { component: 'peg', name: 'Press end', side: 'outside', mate: 'press hole' }],
   [
     'bearing seat, 40 long from 12: 19.98 19.97',
-    { name: 'Bearing seat', lengthMm: 40, startMm: 12, groups: [{ stationMm: null, texts: ['19.98', '19.97'] }] },
+    { name: 'Bearing seat', lengthMm: 40, startMm: 12, groups: [{ stationMm: null, texts: ['19.98', '19.97'], clocksDeg: [0, 90] }] },
   ],
   [
     'peg / press end: 18.02, 18.01, 20 long, in press hole',

@@ -2,22 +2,16 @@ import { findThread } from '../../book/threads';
 import { capital } from '../../terms/words';
 import { bad, good, type Outcome } from '../../terms/outcome';
 import { parseLength, type LengthUnit } from '../../terms/quantity';
-import {
-  FOUR_CLOCKS,
-  isDiameter,
-  isIndicator,
-  isRelief,
-  PLACE_KINDS,
-  type PlaceKind,
-  type Side,
-  type Suspicion,
-} from '../../evidence/readings';
+import { isDiameter, isIndicator, isRelief, PLACE_KINDS, type PlaceKind, type Side, type Suspicion } from '../../evidence/readings';
+import { clockedReadings, clocksOfMany, saysAngle, withoutAngleColons } from './clocks';
 
 /** What was read at one station of a place, as it was typed, in the order of the clock or of what is read there. */
 export interface PencilGroup {
   /** From the component's zero face, mm; null where nobody said. */
   readonly stationMm: number | null;
   readonly texts: readonly string[];
+  /** The angle of each reading, degrees: as it was written, or as so many are taken; none for what has no clock. */
+  readonly clocksDeg: readonly number[];
 }
 
 /** One line of a pencil sheet: a place, what it runs in, and its numbers. */
@@ -64,20 +58,6 @@ const SUSPECTED: readonly (readonly [RegExp, Suspicion])[] = [
 /** What lies beside something is not that itself: `land beside the seal track`. */
 const BESIDE = /\b(beside|next to|near|by) (the )?[\p{L}’']+( (track|seat|lip))?/gu;
 
-/** Directions round the clock that so many readings of a section are taken in. */
-const CLOCKS: Readonly<Record<number, readonly number[]>> = {
-  1: [0],
-  2: [0, 90],
-  3: [0, 60, 120],
-  4: FOUR_CLOCKS,
-  6: [0, 30, 60, 90, 120, 150],
-  8: [0, 45, 90, 135, 180, 225, 270, 315],
-};
-/** An indicator is read once round: its total is from nought at the low side to what it shows opposite. */
-const ROUND: Readonly<Record<number, readonly number[]>> = { 2: [0, 180], 4: [0, 90, 180, 270], 8: CLOCKS[8]! };
-/** Clock angles of so many readings, or null where nobody would take so many. */
-export const clocksOfMany = (n: number, kind: PlaceKind = 'diameter'): readonly number[] | null =>
-  (isIndicator(kind) ? ROUND[n] : CLOCKS[n]) ?? null;
 const COUNTS = '1, 2, 3, 4, 6 or 8';
 
 /** The unit, not the word before a mate: `from 4 in press hole` lies in the hole. */
@@ -205,9 +185,14 @@ function groupsOf(said: string, kind: PlaceKind, unit: LengthUnit): Outcome<Penc
     const at = /^@\s*(\d+\s+\d+\/\d+|[^\s]+)/.exec(part);
     const station = at && parseLength(at[1]!, { unit, allowZero: true });
     if (station && !station.ok) return { ok: false, problems: [{ ...station.problems[0]!, path: 'stations' }] };
-    const told = textsOf(at ? part.slice(at[0].length) : part);
+    const behindStation = at ? part.slice(at[0].length) : part;
+    if (!grid && saysAngle(behindStation))
+      return bad('clock', `${kindName}: write its sizes alone. Its clock position is said with its surface and hardness.`, 'readings');
+    const clocked = clockedReadings(behindStation, textsOf);
+    if (!clocked.ok) return clocked;
+    const told = clocked.value ? clocked.value.said : textsOf(behindStation);
     const texts =
-      isIndicator(kind) && told.length === 1
+      isIndicator(kind) && told.length === 1 && !clocked.value
         ? ['0', ...told]
         : kind === 'thread'
           ? threadTexts(told, unit)
@@ -222,7 +207,8 @@ function groupsOf(said: string, kind: PlaceKind, unit: LengthUnit): Outcome<Penc
     }
     if (!texts.length && !at) continue;
     if (!texts.length) return bad('no-readings', `Nothing was read at ${at![1]}.`, 'readings');
-    if (grid && !clocksOfMany(texts.length, kind))
+    const clocksDeg = clocked.value?.clocksDeg ?? (grid ? clocksOfMany(texts.length, kind) : []);
+    if (!clocksDeg)
       return bad(
         'how-many',
         `${texts.length} readings round one section: write ${isIndicator(kind) ? '1, 2, 4 or 8' : COUNTS}, and @ before the next station.`,
@@ -230,7 +216,7 @@ function groupsOf(said: string, kind: PlaceKind, unit: LengthUnit): Outcome<Penc
       );
     if (!grid && texts.length > quantities.length)
       return bad('how-many', `${kindName}: at most ${quantities.length} numbers here.`, 'readings');
-    groups.push({ stationMm: station?.ok ? station.value.valueMm : null, texts });
+    groups.push({ stationMm: station?.ok ? station.value.valueMm : null, texts, clocksDeg });
   }
   if (groups.length > 1 && groups.some((g) => g.stationMm === null))
     return bad('no-station', 'Write @ and the station before each group of readings.', 'stations');
@@ -241,12 +227,12 @@ function groupsOf(said: string, kind: PlaceKind, unit: LengthUnit): Outcome<Penc
  * A line of a pencil sheet: `jaw / swivel hole: @3 20.32 20.41 20.49 20.40 @12 20.33 20.40 20.48 20.41`, `peg / press end in press hole:
  * 18.02`, `ring groove: 0.046 0.812`, `land 12 long: 40.00`, `peg / press end: 18.02 18.01, 20 long, in press hole`, `stud / thread: 0.312 22`.
  * `relief: 2 8.2` is a width and a floor, `bend on blocks at 2 and 28: @15 0.018` what an indicator shows in all at 15. What stands before the stroke is the component; what stands after a colon was read, two readings at 0°
- * and 90°, three at 60° each, four at 45°; what stands behind the readings is of the place. `@` names a station.
+ * and 90°, three at 60° each, four at 45° unless each has its angle beside it (`0° 80.00 90° 80.06`); what stands behind the readings is of the place. `@` names a station.
  *
  * @param unit of a bare size; each reading keeps its own text
  */
 export function parsePencil(raw: string, unit: LengthUnit): Outcome<PencilLine> {
-  const [headText, ...rest] = raw.trim().split(':');
+  const [headText, ...rest] = withoutAngleColons(raw.trim()).split(':');
   if (rest.length > 1) return bad('colons', 'One colon a line: before it the place, after it what was read.', 'name');
   const called = uncalled(headText!.toLowerCase(), rest[0] ?? '');
   if (!called.ok) return called;

@@ -4,7 +4,7 @@ import type { ComponentRecord, PlaceRecord, JobSheet, Shop } from '../job';
 import { NO_DETAIL, type PlaceDetail } from '../job/records';
 import { parseLength, type LengthUnit } from '../../terms/quantity';
 import { PLACE_KINDS, instrumentsFor, isIndicator, planFor, readsFor, unitShownBy, type Spot } from '../../evidence/readings';
-import { clocksOfMany, type PencilLine } from './parse-pencil';
+import type { PencilLine } from './parse-pencil';
 
 /** Length that a place is taken at while nobody says it and no station tells, mm. */
 const ASSUMED_MM: Readonly<Record<LengthUnit, number>> = { mm: 20, in: 25.4 };
@@ -115,19 +115,22 @@ export function pencilPlace(
   const { grid, quantities } = PLACE_KINDS[line.kind];
   const { assumed, ...span } = spanOf(line, unit);
   const plan = planFor({ kind: line.kind, side: line.side, startMm: span.startMm, lengthMm: span.lengthMm, suspicions: [], unit });
-  const most = Math.max(0, ...line.groups.map((g) => g.texts.length));
-  const clocksDeg = grid && most ? [...clocksOfMany(most, line.kind)!] : [...plan.clocksDeg];
-  const readings = line.groups.flatMap(({ texts }, at) => {
-    const clocks = grid ? clocksOfMany(texts.length, line.kind)! : [];
-    return texts.map((text, i) => ({
+  const union = (p: readonly number[], q: readonly number[]): number[] => [...new Set([...p, ...q])].sort((a, b) => a - b);
+  const read = union(
+    [],
+    line.groups.flatMap((g) => g.clocksDeg),
+  );
+  const clocksDeg = read.length ? read : [...plan.clocksDeg];
+  const readings = line.groups.flatMap(({ texts, clocksDeg: at }, nth) =>
+    texts.map((text, i) => ({
       text,
       spot: {
-        stationMm: span.stationsMm[at]!,
-        clockDeg: grid ? clocks[i]! : 0,
+        stationMm: span.stationsMm[nth]!,
+        clockDeg: grid ? at[i]! : 0,
         quantity: grid ? quantities[0] : quantities[i]!,
       },
-    }));
-  });
+    })),
+  );
   const reads = readsFor(quantities[0], line.side, line.kind);
   const seen = readings[0] ? parseLength(readings[0].text, { unit, allowZero: true, allowNegative: true }) : null;
   const sizeMm = seen?.ok && reads !== 'indicator' ? seen.value.valueMm : null;
@@ -136,7 +139,6 @@ export function pencilPlace(
   const instrument = reach.find((i) => (unitShownBy(i) ?? unit) === unit) ?? reach[0] ?? shop.instruments[0];
   const otherUnit = instrument && (unitShownBy(instrument) ?? unit) !== unit;
   const inUnit = (text: string): string => (otherUnit && !/[a-z"µ]/i.test(text) ? `${text} ${unit}` : text);
-  const union = (p: readonly number[], q: readonly number[]): number[] => [...new Set([...p, ...q])].sort((a, b) => a - b);
   return good({
     component: component.value,
     there,

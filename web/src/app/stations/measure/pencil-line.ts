@@ -178,7 +178,7 @@ export class PencilLine {
   protected readonly said = computed(() => {
     const read = this.read();
     if (!this.text().trim())
-      return `Two readings stand at 0° and 90°, three at 60° each, four at 45°. ${HINTS[this.store.sheet()!.job.unit]}, in press hole.`;
+      return `Two readings stand at 0° and 90°, three at 60° each, four at 45°; others as 0° 20.32, 30° 20.41. ${HINTS[this.store.sheet()!.job.unit]}, in press hole.`;
     return read.ok ? words(read.value) : '';
   });
 
