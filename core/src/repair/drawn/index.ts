@@ -3,4 +3,4 @@ export { partFromEvidence, type EvidenceDrawing } from './from-evidence';
 export { comparedWith, type Compared } from './compared';
 export { notAsWeak, soundsLikeGivingWay } from './gives-way';
 export { keptAlive } from './kept-alive';
-export { readLengthMm } from './read-length';
+export { readAcrossMm, readLengthMm } from './read-length';

@@ -1,6 +1,6 @@
 import { workOut } from '../job';
 import { testPlace, testReading, testSheet, testShop } from '../job/testing';
-import { readLengthMm } from './read-length';
+import { readAcrossMm, readLengthMm } from './read-length';
 
 const length = (id: string, componentId: string) =>
   testPlace(id, { name: id, kind: 'length', componentId, stationsMm: [0], clocksDeg: [0] });
@@ -31,4 +31,23 @@ it('where nothing is named, that of the worn part; where that has none, of anyth
 it('is nothing where nothing was read, also of a component that is named while another was read', () => {
   expect(readLengthMm([], [])).toBeNull();
   expect(readLengthMm(places, ['another'])).toBeNull();
+});
+
+it('across is the largest diameter that was read outside of it; a bore, a length and what nobody read are none', () => {
+  const across = (id: string, componentId: string, side: 'outside' | 'inside') =>
+    testPlace(id, { name: id, componentId, side, stationsMm: [5], clocksDeg: [0] });
+  const dia = (placeId: string, valueMm: number) => testReading({ placeId, stationMm: 5, valueMm });
+  const found = workOut(
+    testSheet({
+      places: [
+        ...[across('head', 'pin', 'outside'), across('shank', 'pin', 'outside'), across('hole', 'pin', 'inside')],
+        ...[across('unread', 'barrel-part', 'outside'), length('overall', 'pin')],
+      ],
+      readings: [dia('head', 60.02), dia('shank', 40), dia('hole', 80), read('overall', 200)],
+    }),
+    testShop,
+  ).places;
+  expect(readAcrossMm(found, ['pin'])).toBeCloseTo(60.02, 6);
+  expect(readAcrossMm(found, ['barrel-part'])).toBeNull();
+  expect(readAcrossMm([], [])).toBeNull();
 });

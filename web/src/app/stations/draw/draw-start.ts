@@ -8,6 +8,7 @@ import {
   originalSizeMm,
   PART_KINDS,
   partLengthMm,
+  readAcrossMm,
   readLengthMm,
   type EvidenceDrawing,
   type Part,
@@ -140,8 +141,10 @@ export class DrawStart {
   protected readonly follows = computed(() => (isBlockShape(this.kind()) ? '' : ', and the body follows its fit'));
   protected readonly bodyTyped = signal<number | null>(null);
   protected readonly body = computed(() => {
-    const worn = this.store.repair()?.places.find((f) => f.component.role === 'worn' && f.place.land === 'worn');
-    return this.bodyTyped() ?? (worn && originalSizeMm(worn)) ?? this.store.repair()?.fits[0]?.target?.aimMm ?? 25;
+    const { places, fits } = this.store.repair() ?? { places: [], fits: [] };
+    const worn = places.find((f) => f.component.role === 'worn' && f.place.land === 'worn');
+    const read = (): number | null => readAcrossMm(places, this.store.item()?.componentIds ?? []);
+    return this.bodyTyped() ?? (worn && originalSizeMm(worn)) ?? fits[0]?.target?.aimMm ?? read() ?? 25;
   });
   protected readonly told = computed(() => {
     const part = this.read()!.part;
