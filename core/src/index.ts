@@ -29,6 +29,7 @@ export * from './terms/stations';
 export * from './terms/trade';
 export * from './repair/job';
 export * from './repair/drawn';
+export * from './repair/picture';
 export * from './repair/shop';
 export * from './making/tooling';
 export * from './repair/pencil';

@@ -1,7 +1,8 @@
 import { addedFeature } from '../../making/drawing';
 import { surface, validatePart, type FeatureKindId, type Part } from '../../making/part';
 import { partLines, sceneSvg } from '../../making/scene';
-import { choiceKey, pictureModel, workOut } from '../job';
+import { choiceKey, workOut } from '../job';
+import { pictureModel } from '../picture';
 import { drawingSheet } from '../job/drawing-sheet';
 import { testChoice, testItem, testSheet, testShop } from '../job/testing';
 import { strengthFinding } from './strength-finding';
@@ -44,7 +45,7 @@ for (let i = 0; i < ROUNDS + WARM_UP; i++) {
   const at = [performance.now()];
   const repair = workOut(sheet, testShop);
   at.push(performance.now());
-  pictureModel(repair, 'new');
+  pictureModel(repair, 'new', sheet);
   partLines(part);
   at.push(performance.now());
   strengthFinding({ part: old, materialId: old.materialId }, part);

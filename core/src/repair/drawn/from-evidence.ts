@@ -25,7 +25,7 @@ const shoulders = (places: readonly PlaceFinding[], zeroMm: number): number[] =>
 const overall = (marks: readonly number[]): number | null => (marks.length ? Math.max(...marks) : null);
 
 /** Leaves out what does not go where it was measured, and says so. */
-function onlyWhatGoes(part: Part): EvidenceDrawing {
+export function onlyWhatGoes(part: Part): EvidenceDrawing {
   const doubts: string[] = [];
   let left = part;
   for (;;) {

@@ -22,11 +22,11 @@ export function newSizeMm(f: PlaceFinding): number | null {
   return originalSizeMm(f) ?? f.shape?.meanMm ?? null;
 }
 
-/** A place that was read as a stretch of the part, `zeroMm` its zero face; null where it is no diameter, or nothing was read. */
-export function readStretch(f: PlaceFinding, zeroMm: number): ReadStretch | null {
+/** A place that was read as a stretch of the part, `zeroMm` its zero face and `sizeMm` the size it gets; null where it is no diameter, or nothing was read. */
+export function readStretch(f: PlaceFinding, zeroMm: number, sizeMm = newSizeMm): ReadStretch | null {
   if (!isDiameter(f.place.kind) && !(f.place.kind === 'thread' && f.place.side === 'outside')) return null;
   const ends = f.place.kind === 'taper' ? taperEnds(f) : null;
-  const plain = newSizeMm(f);
+  const plain = sizeMm(f);
   if (plain === null || f.place.lengthMm <= 0) return null;
   const fromMm = axisStartMm(f) - zeroMm;
   const [leftMm, rightMm] = ends ?? [plain, plain];
@@ -131,4 +131,22 @@ export function boresOf(
     bores: [{ id: 'bore', from, through, surfaces }],
     doubts: from === 'near' ? doubts : doubts.map((d) => `${d} Counted from the far end.`),
   };
+}
+
+/**
+ * The bores of a component as they were found, worn as they are.
+ *
+ * @param zeroMm its left end on the axis of the job
+ * @param lengthMm from there to its right end
+ */
+export function boresAsRead(
+  own: readonly PlaceFinding[],
+  zeroMm: number,
+  lengthMm: number,
+  evidence: Evidence,
+  unit: LengthUnit,
+): readonly Bore[] {
+  const inside = own.filter((f) => f.place.side === 'inside');
+  const read = inside.flatMap((f) => readStretch(f, zeroMm, ({ shape }) => shape?.meanMm ?? null) ?? []);
+  return boresOf(read, [], lengthMm, evidence, unit).bores;
 }

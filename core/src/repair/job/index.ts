@@ -50,7 +50,6 @@ export { freeze, movedFigures, notAsSeen, newestRelease, MOVED_LEAST_MM, type Mo
 export { CAUTIONS, FILE_CAUTION, hazardsAtCut, LICENSED_HAZARDS, type Caution } from './cautions.data';
 export { handOverHolds, stillHeld, type HandOverHold } from './hand-over';
 export { nextMove } from './stations';
-export { pictureModel, type Pictured, type PictureModel, type PictureSpan, type PictureStation } from './picture';
 export { movedByShop, type MovedJob, type ShopMove } from './shop-moves';
 export { isStraightened, PRESS_CAUTION, type LoggedPush, type PressChoice, type PressFinding, type PushChoice } from './pressed';
 export type { BeadChoice, LaidBead, WeldChoice, WeldFinding } from './welded';

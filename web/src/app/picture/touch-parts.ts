@@ -112,7 +112,7 @@ export class TouchParts {
   }
 
   protected inHand(id: string): boolean {
-    return this.asked()?.startsWith(`${id}.`) ?? false;
+    return this.model().shows === 'found' ? this.store.selection().spanId === id : (this.asked()?.startsWith(`${id}.`) ?? false);
   }
 
   protected show(mm: number): string {
@@ -145,8 +145,9 @@ export class TouchParts {
     this.store.select({ spanId, stationMm: null, clockDeg: null, ...(field ? { asked: `${spanId}.${field}` } : {}) });
   }
 
-  /** What is cut into a surface is asked for by the first that its kind asks. */
+  /** What is cut into a surface is asked for by the first that its kind asks; of what came in it is the place. */
   protected pickCut(id: string): void {
+    if (this.model().shows === 'found') return this.pick(id);
     const cut = this.store.repair()?.part?.part.features.find((f) => f.id === id);
     if (cut) this.store.select({ spanId: cut.on, stationMm: null, clockDeg: null, asked: `${id}.${kindOf(cut.kind).asks[0]}` });
   }

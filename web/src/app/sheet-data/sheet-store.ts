@@ -72,8 +72,8 @@ export const SheetStore = signalStore(
         /** Why the job cannot be worked out; empty where it can. */
         trouble: computed(() => worked().trouble),
         picture: computed(() => {
-          const r = repair();
-          return r && pictureModel(r, store.pictured());
+          const [r, sheet] = [repair(), shown()];
+          return r && sheet && pictureModel(r, store.pictured(), sheet);
         }),
         /** The newest thing that can be taken back. */
         undo: computed(() => store.undos().at(-1) ?? null),

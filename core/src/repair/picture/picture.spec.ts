@@ -1,17 +1,20 @@
-import { choiceKey } from './choices';
-import { originalSizeMm } from './made-size';
-import { pictureModel } from './picture';
 import { boundsOf, type Primitive } from '../../making/scene';
-import { seenAt, workOut } from './repair';
 import { newPart, type Part } from '../../making/part';
-import { drawnPin, testChoice, testItem, testSheet, testShop } from './testing';
+import { choiceKey, originalSizeMm, seenAt, workOut, type JobSheet } from '../job';
+import { drawnPin, testChoice, testItem, testSheet, testShop } from '../job/testing';
+import { pictureModel } from './picture';
+
+const pictureOf = (sheet: JobSheet, which: 'worn' | 'new', itemId?: string) => {
+  const repair = workOut(sheet, testShop);
+  return pictureModel(itemId ? seenAt(repair, itemId) : repair, which, sheet);
+};
 
 const places = testSheet().places.map((f) =>
   f.id === 'body' ? { ...f, startMm: 8, lengthMm: 112 } : f.id === 'land' ? { ...f, startMm: 10, lengthMm: 12 } : f,
 );
 
 it('shows the worn part from its measured places, the land inside the body', () => {
-  const model = pictureModel(workOut(testSheet({ places: places }), testShop), 'worn');
+  const model = pictureOf(testSheet({ places }), 'worn');
   expect(model.shows).toBe('found');
   const edge = model.lines.find((l) => l.kind === 'path' && l.style === 'edge') as Extract<Primitive, { kind: 'path' }>;
   expect(edge.points.slice(1, -1).map(([x, y]) => [x, Number((2 * y).toFixed(3))])).toEqual([
@@ -26,9 +29,9 @@ it('shows the worn part from its measured places, the land inside the body', () 
 });
 
 it('puts readings on one axis and tells the wear against the unworn land', () => {
-  const repair = workOut(testSheet({ places: places }), testShop);
+  const repair = workOut(testSheet({ places }), testShop);
   expect(originalSizeMm(repair.places[0]!)).toBe(40);
-  const { stations } = pictureModel(repair, 'worn');
+  const { stations } = pictureModel(repair, 'worn', testSheet({ places }));
   expect(stations.find((s) => s.placeId === 'body')).toMatchObject({ atMm: 60, wearMm: expect.closeTo(39.975 - 39.67, 6) });
   expect(stations.filter((s) => s.placeId === 'barrel').map((s) => s.atMm)).toEqual([41, 56, 71]);
 });
@@ -38,20 +41,20 @@ it('counts wear from what it was, by name, when there is no land', () => {
     places: places.filter((f) => f.id !== 'land'),
     choices: [testChoice(choiceKey.nominal('body'), { sizeMm: 40, name: '40 mm f7' })],
   });
-  const { stations } = pictureModel(workOut(bare, testShop), 'worn');
+  const { stations } = pictureOf(bare, 'worn');
   expect(stations.find((s) => s.placeId === 'body')!.wearMm).toBeCloseTo(0.33, 6);
 });
 
 it('shows the new part once it is drawn, and something when nothing is known', () => {
   const sheet = testSheet({ choices: [testChoice(choiceKey.part, drawnPin())] });
-  const drawn = pictureModel(workOut(sheet, testShop), 'new');
-  expect(pictureModel(workOut(sheet, testShop), 'worn').shows).toBe('found');
+  const drawn = pictureOf(sheet, 'new');
+  expect(pictureOf(sheet, 'worn').shows).toBe('found');
   expect(drawn).toMatchObject({ shows: 'part', toMm: 120, largestRadiusMm: 28 });
   expect(drawn.spans.map((s) => s.id)).toEqual(['head', 'body']);
   // The old one lies dashed under it.
   expect(drawn.ghost.length).toBeGreaterThan(0);
-  expect(pictureModel(workOut(sheet, testShop), 'worn').ghost).toEqual([]);
-  const empty = pictureModel(workOut(testSheet({ components: [], places: [], readings: [] }), testShop), 'new');
+  expect(pictureOf(sheet, 'worn').ghost).toEqual([]);
+  const empty = pictureOf(testSheet({ components: [], places: [], readings: [] }), 'new');
   expect(empty).toMatchObject({ lines: [], fromMm: 0, toMm: 100 });
 });
 
@@ -62,7 +65,7 @@ it('shows a component that stays as it will be cut, its outside dashed where nob
     components: testSheet().components.map((c) => (c.id === 'barrel-part' ? { ...c, verdict: 'repair' as const } : c)),
     choices: [testChoice(choiceKey.item('barrel-part'), testItem('rework', 'Ramp barrel', { componentIds: ['barrel-part'], cuts }))],
   });
-  const model = pictureModel(seenAt(workOut(sheet, testShop), 'barrel-part'), 'new');
+  const model = pictureOf(sheet, 'new', 'barrel-part');
   expect(model.shows).toBe('rework');
   expect(model.spans).toEqual([expect.objectContaining({ id: 'barrel', fromMm: 36, toMm: 76, radiusMm: expect.closeTo(21.00625, 5) })]);
   // The barrel is no mate of itself.
@@ -76,7 +79,7 @@ it('shows a block in its views, and keeps the axis of what came in', () => {
   const block = { lengthMm: 60, widthMm: 40, heightMm: 30, cuts: [] };
   const part = { ...drawnPin(), outside: [], features: [], limits: {}, block };
   const sheet = testSheet({ places, choices: [testChoice(choiceKey.part, part)] });
-  const model = pictureModel(workOut(sheet, testShop), 'new');
+  const model = pictureOf(sheet, 'new');
   expect(model).toMatchObject({ shows: 'block', spans: [], toMm: 120 });
   const { fromX, toX } = boundsOf(model.lines);
   expect(toX - fromX).toBeGreaterThan(60 + 40);
@@ -97,7 +100,7 @@ describe('what is joined', () => {
         testChoice(choiceKey.item('press'), testItem('join', 'Press it in', { after })),
       ],
     });
-  const seen = (after: readonly string[]) => pictureModel(seenAt(workOut(sheet(after), testShop), 'press'), 'new');
+  const seen = (after: readonly string[]) => pictureOf(sheet(after), 'new', 'press');
 
   it('lies where it sits: the bush in the middle of its hole, the bored hole round it', () => {
     const model = seen(['bore', 'bush']);
@@ -121,7 +124,7 @@ describe('what is joined', () => {
   it('sits home against its head', () => {
     const flanged = newPart('flanged-bush', 'Bush', 42, 46);
     const fitted = { ...flanged, outside: flanged.outside.map((s) => (s.kind === 'head' ? s : { ...s, fitsPlaceIds: ['barrel'] })) };
-    const { spans, fromMm } = pictureModel(seenAt(workOut(sheet(['bush'], fitted), testShop), 'press'), 'new');
+    const { spans, fromMm } = pictureOf(sheet(['bush'], fitted), 'new', 'press');
     const [head, body] = [flanged.outside[0]!, flanged.outside[1]!];
     expect(spans.find((s) => s.id === `bush.${body.id}`)!.fromMm).toBeCloseTo(36, 9);
     expect(fromMm).toBeCloseTo(Math.min(0, 36 - head.lengthMm), 9);

@@ -1,0 +1,2 @@
+export { pictureModel } from './picture';
+export type { Pictured, PictureModel, PictureSpan, PictureStation } from './model';

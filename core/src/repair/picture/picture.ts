@@ -1,0 +1,75 @@
+import { isDiameter } from '../../evidence/readings';
+import { liesTurned, turnedContour } from '../../making/drawing';
+import { isDrawn } from '../../making/part';
+import { bodyLines, boundsOf, type Primitive } from '../../making/scene';
+import { madeSizeMm, type JobSheet, type PlaceFinding, type Repair } from '../job';
+import { asFoundDrawing, type FoundDrawing } from './as-found';
+import { joined } from './joined';
+import type { Drawing, PictureModel, PictureStation } from './model';
+import { newPart } from './new-part';
+import { spanOf, UNKNOWN_RADIUS_MM } from './outline-of';
+import { reworked } from './reworked';
+
+const EMPTY_LENGTH_MM = 100;
+
+function stationsOf(f: PlaceFinding, all: readonly PlaceFinding[]): PictureStation[] {
+  const original = madeSizeMm(f, all);
+  return (f.shape?.sections ?? []).map((s) => {
+    const worst = f.place.side === 'outside' ? s.smallestMm : s.largestMm;
+    const lost = original === null ? null : f.place.side === 'outside' ? original - worst : worst - original;
+    return {
+      placeId: f.place.id,
+      side: f.place.side,
+      stationMm: s.stationMm,
+      atMm: f.component.axisOffsetMm + s.stationMm,
+      meanMm: s.meanMm,
+      smallestMm: s.smallestMm,
+      largestMm: s.largestMm,
+      wearMm: lost === null ? null : Math.max(lost, 0),
+    };
+  });
+}
+
+function drawingOf(repair: Repair, which: 'worn' | 'new', old: Drawing): Drawing {
+  const { places, part, at } = repair;
+  if (which === 'new' && at?.item.kind === 'join') return joined(repair) ?? old;
+  if (which === 'new' && part && isDrawn(part.part)) return newPart(part);
+  if (which === 'new' && part && at?.item.kind === 'rework') return reworked(places, at.item.componentIds, part);
+  return old;
+}
+
+/** Edges of the old part dashed, end for end where the new one is its other hand. */
+function ghostOf(old: FoundDrawing, now: Drawing): Primitive[] {
+  const turned = liesTurned(old.drawing.contour, now.contour);
+  const lines = turned ? bodyLines(turnedContour(old.drawing.contour)) : old.bare;
+  return lines.flatMap((l) => (l.kind === 'path' ? [{ ...l, style: 'hidden' as const }] : []));
+}
+
+/**
+ * The picture of a job.
+ *
+ * @param which what came in as found, or what the item in hand makes of it once that is drawn
+ * @param sheet of the job, for what was seen of it
+ */
+export function pictureModel(repair: Repair, which: 'worn' | 'new', sheet: JobSheet): PictureModel {
+  const asFound = asFoundDrawing(repair, sheet);
+  const drawing = drawingOf(repair, which, asFound.drawing);
+  const mates = repair.places
+    .filter((f) => f.component.role === 'mate' && isDiameter(f.place.kind) && !drawing.own.includes(f.component.id))
+    .map((f) => spanOf(f));
+  const old = asFound.drawing.lines;
+  const drawn = drawing.shows === 'block' ? old : drawing.lines;
+  const { fromX, toX, toY } = boundsOf(drawn.filter((l) => l.kind === 'area'));
+  const xs = [...(drawn.length ? [fromX, toX] : []), ...mates.flatMap((m) => [m.fromMm, m.toMm])];
+  const { contour: _contour, own: _own, ...shown } = drawing;
+  return {
+    ...shown,
+    ghost: drawing.shows === 'part' ? ghostOf(asFound, drawing) : [],
+    fromMm: xs.length ? Math.min(0, ...xs) : 0,
+    toMm: xs.length ? Math.max(...xs) : EMPTY_LENGTH_MM,
+    largestRadiusMm: Math.max(UNKNOWN_RADIUS_MM / 2, toY, ...mates.map((m) => m.radiusMm)),
+    mates,
+    stations: repair.places.flatMap((f) => stationsOf(f, repair.places)),
+    findings: drawing.shows === 'found' ? repair.diagnosis.found : [],
+  };
+}
