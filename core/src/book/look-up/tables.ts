@@ -9,6 +9,7 @@ import {
   DOWELS_INCH,
   DOWELS_MM,
   PIN_SOURCES,
+  splitPinShank,
   SPLIT_PINS,
   SPRING_PINS_INCH,
   SPRING_PINS_MM,
@@ -169,8 +170,12 @@ export const TABLES: readonly BookTable[] = [
     title: 'Split pins',
     source: PIN_SOURCES.split,
     unit: 'mm',
-    columns: ['Pin (its hole)', 'Bolt over', 'up to', 'Clevis pin over', 'up to'],
-    rows: () => SPLIT_PINS,
+    columns: ['Pin (its hole)', 'Shank at most', 'at least', 'Bolt over', 'up to', 'Clevis pin over', 'up to'],
+    rows: () =>
+      SPLIT_PINS.map(([hole, ...fits]) => {
+        const shank = splitPinShank(hole);
+        return [hole, shank?.largestMm ?? '', shank?.smallestMm ?? '', ...fits];
+      }),
   },
   {
     id: 'clevis-pins',

@@ -10,6 +10,26 @@ export const PIN_SOURCES = {
   clevis: 'ISO 2340:1986, ISO 2341:1986',
 } as const;
 
+/** ISO 1234: the shank of a split pin by its nominal size, which is its hole's, mm. */
+export const SPLIT_PIN_SHANKS: readonly (readonly [hole: number, largest: number, smallest: number])[] = [
+  [0.6, 0.5, 0.4],
+  [0.8, 0.7, 0.6],
+  [1, 0.9, 0.8],
+  [1.2, 1, 0.9],
+  [1.6, 1.4, 1.3],
+  [2, 1.8, 1.7],
+  [2.5, 2.3, 2.1],
+  [3.2, 2.9, 2.7],
+  [4, 3.7, 3.5],
+  [5, 4.6, 4.4],
+  [6.3, 5.9, 5.7],
+  [8, 7.5, 7.3],
+  [10, 9.5, 9.3],
+  [13, 12.4, 12.1],
+  [16, 15.4, 15.1],
+  [20, 19.3, 19],
+];
+
 export const SPLIT_PINS: readonly (readonly [hole: number, boltOver: number, boltUpTo: number, clevisOver: number, clevisUpTo: number])[] =
   [
     [0.6, 0, 2.5, 0, 2],

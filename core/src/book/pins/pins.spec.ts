@@ -1,5 +1,5 @@
 import { CLEVIS_PINS, SPLIT_PINS } from './pins.data';
-import { nextTaperPins, splitPinFor, TAPER_PINS, taperPinEnds } from './pins';
+import { nextTaperPins, splitPinFor, splitPinShank, TAPER_PINS, taperPinEnds } from './pins';
 
 it.each([
   ['bolt', 12, 3.2],
@@ -38,4 +38,12 @@ it('finds the next pin that cleans up a worn hole', () => {
 it('gives each clevis pin the split pin that ISO 1234 gives its diameter', () => {
   for (const [d, hole] of CLEVIS_PINS) if (d <= 100) expect(splitPinFor('clevis pin', d)).toEqual({ ok: true, value: hole });
   expect(CLEVIS_PINS.find(([d]) => d === 16)![1]).toBe(4);
+});
+
+it('a split pin is thinner than its hole, each size listed, and no other hole is one’s', () => {
+  // ISO 1234: 3.2 has a shank of 2.7 to 2.9, 10 one of 9.3 to 9.5.
+  expect(splitPinShank(3.2)).toMatchObject({ largestMm: 2.9, smallestMm: 2.7 });
+  expect(splitPinShank(10)).toMatchObject({ largestMm: 9.5, smallestMm: 9.3 });
+  expect(splitPinShank(4.5)).toBeNull();
+  for (const [hole] of SPLIT_PINS) expect(splitPinShank(hole)!.largestMm).toBeLessThan(hole);
 });

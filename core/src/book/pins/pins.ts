@@ -1,6 +1,6 @@
 import { bad, good, type Outcome } from '../../terms/outcome';
 import { MM_PER_INCH } from '../../terms/quantity';
-import { PIN_SOURCES, SPLIT_PINS, TAPER_PINS_INCH, TAPER_PINS_MM } from './pins.data';
+import { PIN_SOURCES, SPLIT_PIN_SHANKS, SPLIT_PINS, TAPER_PINS_INCH, TAPER_PINS_MM } from './pins.data';
 
 /** The split pin, named by its hole in mm, for a bolt or a clevis pin; a problem where none is made for that diameter. */
 export function splitPinFor(what: 'bolt' | 'clevis pin', diameterMm: number): Outcome<number> {
@@ -9,6 +9,15 @@ export function splitPinFor(what: 'bolt' | 'clevis pin', diameterMm: number): Ou
   return row
     ? good(row[0])
     : bad('out-of-table', `${PIN_SOURCES.split} is in the book for a ${what} up to ${SPLIT_PINS.at(-1)![at + 1]} mm.`, 'diameterMm');
+}
+
+/** A hole this near to a listed one is that one's, mm. */
+const SAME_HOLE_MM = 0.051;
+
+/** How thick the shank of the split pin for a hole may be, mm; null for a hole that is none's. */
+export function splitPinShank(holeMm: number): { readonly largestMm: number; readonly smallestMm: number; readonly source: string } | null {
+  const row = SPLIT_PIN_SHANKS.find(([hole]) => Math.abs(hole - holeMm) <= SAME_HOLE_MM);
+  return row ? { largestMm: row[1], smallestMm: row[2], source: PIN_SOURCES.split } : null;
 }
 
 /** A taper pin told the same way for both systems. */

@@ -1,139 +1,122 @@
 import { bad, good, type Outcome } from '../../terms/outcome';
 import { minus, plus, sumOf, tabled, typed, workedOut, type Figure } from '../../terms/working';
 import { inSentence } from '../../terms/words';
-import { dimensionsOf, hostOf, limitsOf, placeOutside, ringOf, type Part, type PartFeature } from '../part';
+import { dimensionsOf, limitsOf, type Part } from '../part';
 import { toNanometres } from './from-face';
+import { stackFaces, type StackFace } from './stack-faces';
 import type { StackPiece } from './stack-lines';
 
-/** What sits on a shaft between a shoulder and a retaining ring, and the end play that it is to have, mm. */
+/** What sits on a shaft or in a bore between two walls, and the end play that it is to have, mm. */
 export interface AxialStack {
-  /** `<id of the seat>.left` or `.right`: the end of a surface at which something larger stands. */
+  /** The wall that it leans on, by the id of its {@link StackFace}. */
   readonly shoulder: string;
+  /** What keeps it there, a ring's groove or a split pin's hole. */
   readonly grooveId: string;
   readonly pieces: readonly StackPiece[];
   readonly leastMm: number;
   readonly mostMm: number;
 }
 
-/** What says that a thing in the list is the ring itself. */
-const A_RING = /\b(ring|circlip)\b/i;
-
-/** A face that something can be pushed against. */
-export interface ShoulderFace {
-  readonly id: string;
-  readonly name: string;
-  readonly atMm: number;
-}
-
-/** The shoulders of the outside: ends of a surface at which its neighbour is larger. */
-export const shoulderFaces = (part: Part): ShoulderFace[] =>
-  placeOutside(part).flatMap((s, i, row) => {
-    const face = (end: 'left' | 'right'): ShoulderFace[] => {
-      const beside = row[end === 'left' ? i - 1 : i + 1];
-      const [own, other] = end === 'left' ? [s.leftMm, beside?.rightMm] : [s.rightMm, beside?.leftMm];
-      return other !== undefined && other > own + 1e-6
-        ? [{ id: `${s.id}.${end}`, name: `${end} of ${inSentence(s.name)}`, atMm: end === 'left' ? s.fromMm : s.toMm }]
-        : [];
-    };
-    return [...face('left'), ...face('right')];
-  });
-
-type RingGroove = Extract<PartFeature, { readonly kind: 'ring-groove' }>;
-/** Grooves of rings on the outside. */
-export const outsideRings = (part: Part): RingGroove[] =>
-  part.features.flatMap((f) => (f.kind === 'ring-groove' && hostOf(part, f.on)?.surface.side === 'outside' ? [f] : []));
+/** What says that a thing in the list is what holds the others. */
+const A_HOLDER = /\b(ring|circlip|pin)\b/i;
 
 export interface StackFinding {
-  /** Room that is left along the axis at the sizes drawn, and the least and most of it; below nought the ring does not go in. */
+  /** Room that is left along the axis at the sizes drawn, and the least and most of it; below nought it does not go together. */
   readonly play: Figure;
   readonly least: Figure;
   readonly most: Figure;
-  /** Where the groove's left wall has to lie on its surface for the play that is wanted, in the middle of it, mm. */
+  /** Where what keeps it has to lie on its surface for the play that is wanted, in the middle of it, mm: its left wall, or a hole's middle. */
   readonly atMm: number;
-  /** Whether all that may come is wanted; where not even moving the groove brings it, the tolerances are too wide by this, mm. */
+  /** Or where the shoulder has to stand, from the zero face, mm; null where what it leans on is none. */
+  readonly shoulderMm: number | null;
+  /** Whether all that may come is wanted; where not even moving it brings that, the tolerances are too wide by this, mm. */
   readonly good: boolean;
   readonly tooWideMm: number;
 }
 
-/** How far a chain of lengths may be off. */
-interface Off {
-  readonly lower: number;
-  readonly upper: number;
+/** The two walls of a stack, the left one first; a reason where one is gone, or nothing lies between them. */
+function walls(part: Part, { shoulder, grooveId }: AxialStack): Outcome<readonly [StackFace, StackFace]> {
+  const faces = stackFaces(part);
+  const [from, held] = [faces.filter((f) => f.id === shoulder), faces.filter((f) => f.id === grooveId && f.feature)];
+  if (!from.length) return bad('gone', 'What it leans on is gone from the drawing: choose again.', 'shoulder');
+  if (!held.length) return bad('gone', 'What keeps it is gone from the drawing: choose again.', 'grooveId');
+  const both = from.flatMap((f) => held.map((h) => (f.atMm <= h.atMm ? ([f, h] as const) : ([h, f] as const))));
+  const found = both.find(([l, r]) => l.keeps === 'right' && r.keeps === 'left' && l.side === r.side && l.id !== r.id);
+  return found ? good(found) : bad('apart', 'Nothing can sit between these two: choose what it leans on the other side.', 'grooveId');
 }
 
-/** The lengths of the drawing between the shoulder and the wall that the ring bears on, those that make it longer and those that make it shorter. */
-function chain(
-  part: Part,
-  f: RingGroove,
-  shoulderMm: number,
-  toRight: boolean,
-): { readonly more: readonly string[]; readonly less: readonly string[] } {
-  const { surface } = hostOf(part, f.on)!;
-  const row = placeOutside(part);
-  const between = toRight
-    ? row.filter((s) => s.fromMm >= shoulderMm - 1e-6 && s.toMm <= surface.fromMm + 1e-6)
-    : row.filter((s) => s.fromMm >= surface.fromMm - 1e-6 && s.toMm <= shoulderMm + 1e-6);
-  const lengths = between.map((s) => `${s.id}.length`);
-  return toRight ? { more: [...lengths, `${f.id}.at`, `${f.id}.width`], less: [] } : { more: lengths, less: [`${f.id}.at`] };
-}
-
-function offOf(part: Part, keys: readonly string[]): Off {
+/** How far the room between two walls may be off by the limits of the drawing; a length that both come of counts once. */
+function roomOff(part: Part, left: StackFace, right: StackFace): { readonly lower: number; readonly upper: number } {
+  const times = new Map<string, number>();
+  for (const [key, n] of right.of) times.set(key, (times.get(key) ?? 0) + n);
+  for (const [key, n] of left.of) times.set(key, (times.get(key) ?? 0) - n);
   const all = new Map(dimensionsOf(part).map((d) => [d.key, d]));
-  return keys.reduce<Off>(
-    (sum, key) => {
-      const d = all.get(key);
-      const limits = d && limitsOf(part, d);
-      return limits ? { lower: sum.lower + limits.lower - d.value, upper: sum.upper + limits.upper - d.value } : sum;
-    },
-    { lower: 0, upper: 0 },
-  );
+  let [lower, upper] = [0, 0];
+  for (const [key, n] of times) {
+    const d = all.get(key);
+    const limits = d && limitsOf(part, d);
+    if (!limits || n === 0) continue;
+    const ends = [n * (limits.lower - d.value), n * (limits.upper - d.value)];
+    lower += Math.min(...ends);
+    upper += Math.max(...ends);
+  }
+  return { lower, upper };
 }
 
 /**
- * The end play of what sits between a shoulder and a ring: from the shoulder to the wall that the ring bears on, less the ring, less all that sits there;
- * the least and the most when everything is off by its whole tolerance at once. The ring's thickness is the book's, without its own tolerance; a ring that the book
- * does not know is one of the pieces.
+ * The end play of what sits between two walls: from one to the other, less the ring or the split pin that keeps it, less all that sits there; the least
+ * and the most when everything is off by its whole tolerance at once. A ring's thickness is the book's, without its own tolerance, a split pin's shank as
+ * ISO 1234 has it; one that the book does not know is one of the pieces.
  *
- * @returns a reason where shoulder or groove is gone, or nobody knows how thick the ring is
+ * @returns a reason where a wall is gone, they do not face each other, or nobody knows how thick the ring or pin is
  */
 export function stackFinding(part: Part, stack: AxialStack): Outcome<StackFinding> {
-  const face = shoulderFaces(part).find((s) => s.id === stack.shoulder);
-  const f = outsideRings(part).find((g) => g.id === stack.grooveId);
-  if (!face) return bad('gone', 'The shoulder is gone from the drawing: choose one again.', 'shoulder');
-  if (!f) return bad('gone', 'The groove is gone from the drawing: choose one again.', 'grooveId');
-  const host = hostOf(part, f.on)!;
-  const { surface } = host;
-  const ring = ringOf(f, host);
-  // A ring that is in no book is written with what sits there.
-  if (!ring && !stack.pieces.some((p) => A_RING.test(p.name)))
-    return bad('ring', 'The book has no ring for this groove: write its ring among what sits there, such as Ring: 1.5 -0.06.', 'pieces');
-  const toRight = face.atMm <= surface.fromMm + 1e-6;
-  const wallMm = surface.fromMm + f.atMm + (toRight ? f.widthMm : 0);
-  const key = `stack.${f.id}`;
-  const place = typed(`${key}.wall`, `wall that ${inSentence(f.name)} bears on, from the zero face`, wallMm, 'as drawn');
-  const from = typed(`${key}.shoulder`, `shoulder at the ${face.name}, from the zero face`, face.atMm, 'as drawn');
-  const [far, near] = toRight ? [place, from] : [from, place];
-  const room = sumOf(`${key}.room`, 'from the shoulder to the wall', [plus(far), minus(near)]);
-  const thick = ring ? [tabled(`${key}.ring`, 'ring', ring.thicknessMm, ring.source)] : [];
+  const found = walls(part, stack);
+  if (!found.ok) return found;
+  const [left, right] = found.value;
+  const unknown = [left, right].filter((f) => f.feature && !f.holder);
+  // One that is in no book is written with what sits there.
+  if (unknown.length > stack.pieces.filter((p) => A_HOLDER.test(p.name)).length)
+    return bad(
+      'ring',
+      unknown[0]!.feature!.kind === 'ring-groove'
+        ? 'The book has no ring for this groove: write its ring among what sits there, such as Ring: 1.5 -0.06.'
+        : 'The book has no split pin for this hole: write it among what sits there, such as Split pin: 3.6 -0.2.',
+      'pieces',
+    );
+  const key = `stack.${stack.grooveId}`;
+  const wall = (f: StackFace): Figure =>
+    typed(
+      `${key}.${f.keeps}`,
+      `${f.feature ? `wall that ${inSentence(f.name)} bears on` : `shoulder at the ${f.name}`}, from the zero face`,
+      f.atMm,
+      'as drawn',
+    );
+  const room = sumOf(`${key}.room`, 'from wall to wall', [plus(wall(right)), minus(wall(left))]);
+  const holders = [left, right].flatMap((f) => (f.holder ? [f.holder] : []));
+  const thick = holders.map((h, i) => tabled(`${key}.holder.${i}`, h.name, h.thicknessMm, h.source));
   const sits = stack.pieces.map((p, i) => typed(`${key}.piece.${i}`, p.name, p.lengthMm, 'as typed at Draw'));
-  const all = sumOf(`${key}.stack`, 'all that sits there, and the ring', [...sits, ...thick].map(plus));
+  const all = sumOf(`${key}.stack`, 'all that sits there, and what keeps it', [...sits, ...thick].map(plus));
   const play = sumOf(`${key}.play`, 'end play, as drawn', [plus(room), minus(all)]);
-  const { more, less } = chain(part, f, face.atMm, toRight);
-  const [longer, shorter] = [offOf(part, more), offOf(part, less)];
-  const sum = (dev: (p: StackPiece) => number): number => stack.pieces.reduce((s, p) => s + dev(p), 0);
-  const lowerMm = longer.lower - shorter.upper - sum((p) => p.upperDev);
-  const upperMm = longer.upper - shorter.lower - sum((p) => p.lowerDev);
+  const off = roomOff(part, left, right);
+  const sum = (dev: (p: { readonly lowerDev: number; readonly upperDev: number }) => number): number =>
+    [...stack.pieces, ...holders].reduce((s, p) => s + dev(p), 0);
   const how = (words: string) => `as drawn, with ${words} of every length at once`;
-  const least = workedOut(`${key}.least`, 'end play, at least', play.value + lowerMm, how('the worst'), [play]);
-  const most = workedOut(`${key}.most`, 'end play, at most', play.value + upperMm, how('the other worst'), [play]);
+  const leastMm = play.value + off.lower - sum((p) => p.upperDev);
+  const mostMm = play.value + off.upper - sum((p) => p.lowerDev);
+  const least = workedOut(`${key}.least`, 'end play, at least', leastMm, how('the worst'), [play]);
+  const most = workedOut(`${key}.most`, 'end play, at most', mostMm, how('the other worst'), [play]);
   // Moved so far that what may come lies about the middle of what is wanted.
-  const off = (stack.leastMm + stack.mostMm) / 2 - (least.value + most.value) / 2;
+  const more = (stack.leastMm + stack.mostMm) / 2 - (leastMm + mostMm) / 2;
+  const [keeper, leans] = left.id === stack.grooveId ? [left, right] : [right, left];
+  const outward = (f: StackFace): number => (f === right ? more : -more);
   return good({
     play,
     least,
     most,
-    atMm: toNanometres(f.atMm + (toRight ? off : -off)),
-    good: least.value >= stack.leastMm - 1e-9 && most.value <= stack.mostMm + 1e-9,
-    tooWideMm: Math.max(most.value - least.value - (stack.mostMm - stack.leastMm), 0),
+    atMm: toNanometres(keeper.feature!.atMm + outward(keeper)),
+    shoulderMm: leans.feature ? null : toNanometres(leans.atMm + outward(leans)),
+    good: leastMm >= stack.leastMm - 1e-9 && mostMm <= stack.mostMm + 1e-9,
+    tooWideMm: Math.max(mostMm - leastMm - (stack.mostMm - stack.leastMm), 0),
   });
 }

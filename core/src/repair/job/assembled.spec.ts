@@ -36,6 +36,19 @@ it('end play is measured against what was wanted, and one outside is wrong until
   expect(at(0.2, 'customer agreed').state).toBe('good');
 });
 
+it('each end play that was asked for is measured by itself, and says what sits there', () => {
+  const stack = (number: number, name: string, mostMm: number) =>
+    testChoice(choiceKey.stack('job', number), {
+      ...{ shoulder: '', grooveId: '', leastMm: 0, mostMm },
+      pieces: [{ name, lengthMm: 15, lowerDev: 0, upperDev: 0 }],
+    });
+  const { assembled } = asked({ choices: [stack(1, '6205', 0.1), stack(3, 'Wheel', 0.4), drawn(), said('end-play', { measuredMm: 0.2 })] });
+  expect(assembled.filter((c) => c.limits).map((c) => [c.id, c.what, c.limits!.upperMm, c.state])).toEqual([
+    ['end-play', 'End play by the indicator, pushed and pulled: 6205', 0.1, 'out'],
+    ['end-play:job:3', 'End play by the indicator, pushed and pulled: Wheel', 0.4, 'open'],
+  ]);
+});
+
 it('what went wrong stands at Prove before anything else, and holds the hand-over until it is put right or said', () => {
   const bad = asked({ choices: [drawn('ring-groove'), said('ring', { state: 'failed', remark: 'jumps out' })] });
   expect(bad.stations.find((s) => s.id === 'prove')).toMatchObject({ state: 'out' });

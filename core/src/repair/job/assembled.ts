@@ -2,7 +2,7 @@ import type { FeatureKindId } from '../../making/part';
 import type { Limits } from '../../evidence/proof';
 import { ASSEMBLED, ASSEMBLED_IDS, type AssembledId } from './assembled.data';
 import type { BoreFinding } from './bore-finding';
-import { choiceKey, chosenStack, type AssembledChoice } from './choices';
+import { choiceKey, chosenStacks, type AssembledChoice } from './choices';
 import type { FitFinding } from './fit-finding';
 import type { ItemFinding } from './item-finding';
 import type { ChoiceRecord, JobSheet } from './records';
@@ -34,10 +34,14 @@ interface Given {
 const KEYED: readonly FeatureKindId[] = ['keyseat', 'woodruff-seat', 'keyway'];
 const SEALED: readonly FeatureKindId[] = ['seal-land', 'seal-groove', 'oring-groove'];
 
-/** The first end play that was asked for; null where none was. */
-function endPlay({ sheet, items }: Given): Limits | null {
-  const [stack] = items.flatMap((i) => chosenStack(sheet, i.item.id) ?? []);
-  return stack ? { lowerMm: stack.leastMm, upperMm: stack.mostMm } : null;
+/** Every end play that was asked for, by the id of its check; of several each says what sits there. */
+function endPlays({ sheet, items }: Given): { readonly id: string; readonly limits: Limits; readonly of: string }[] {
+  const all = items.flatMap(({ item }) => (item.off ? [] : chosenStacks(sheet, item.id).map((s) => ({ ...s, itemId: item.id }))));
+  return all.map(({ itemId, number, stack }, i) => ({
+    id: i === 0 ? 'end-play' : `end-play:${itemId}:${number}`,
+    limits: { lowerMm: stack.leastMm, upperMm: stack.mostMm },
+    of: all.length > 1 ? stack.pieces.map((p) => p.name).join(', ') : '',
+  }));
 }
 
 const hasFeature = ({ items }: Given, kinds: readonly FeatureKindId[]): boolean =>
@@ -52,7 +56,7 @@ const ASKED: Readonly<Record<AssembledId, (g: Given) => boolean>> = {
   key: (g) => hasFeature(g, KEYED),
   home: (g) => hasStep(g, ['press', 'shrink']),
   thread: (g) => hasFeature(g, ['thread']),
-  'end-play': (g) => endPlay(g) !== null,
+  'end-play': (g) => endPlays(g).length > 0,
   backlash: ({ sheet }) => findings(sheet).some((f) => f.value.findingId === 'backlash-wrong'),
   turns: ({ fits, bores }) => [...fits, ...bores].some((f) => f.choice !== null),
   seal: (g) => hasFeature(g, SEALED),
@@ -76,13 +80,17 @@ export function assembledChecks(given: Given): AssembledCheck[] {
         : [],
     ),
   );
-  const listed = ASSEMBLED_IDS.filter((id) => said.has(id) || ASKED[id](given)).map((id): AssembledCheck => {
-    const limits = id === 'end-play' ? endPlay(given) : null;
-    const own = said.get(id) ?? null;
-    return { id, ...ASSEMBLED[id], limits, state: stateOf(own, limits), said: own };
+  const plays = endPlays(given);
+  const listed = ASSEMBLED_IDS.filter((id) => said.has(id) || ASKED[id](given)).flatMap((row): AssembledCheck[] => {
+    const each = row === 'end-play' && plays.length ? plays : [{ id: row, limits: null, of: '' }];
+    return each.map(({ id, limits, of }) => {
+      const own = said.get(id) ?? null;
+      const what = of ? `${ASSEMBLED[row].what}: ${of}` : ASSEMBLED[row].what;
+      return { id, ...ASSEMBLED[row], what, limits, state: stateOf(own, limits), said: own };
+    });
   });
   const own = [...said]
-    .filter(([id]) => !Object.hasOwn(ASSEMBLED, id))
+    .filter(([id]) => !listed.some((c) => c.id === id))
     .map(([id, s]): AssembledCheck => ({ id, what: s.what, caution: '', holds: false, limits: null, state: stateOf(s, null), said: s }));
   return [...listed, ...own];
 }

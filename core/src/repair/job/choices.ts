@@ -143,7 +143,8 @@ export const choiceKey = {
   spent: (id: string): string => `spent:${id}`,
   run: (actKey: string): string => `run:${actKey}`,
   load: (itemId: string): string => `load:${itemId}`,
-  stack: (itemId: string): string => `stack:${itemId}`,
+  /** What sits on an item in one place, and in another: the first has no number of its own. */
+  stack: (itemId: string, number = 1): string => `stack:${itemId}${number > 1 ? `:${number}` : ''}`,
   assembled: (id: string): string => `assembled:${id}`,
   sawn: (itemId: string): string => `sawn:${itemId}`,
   trial: (id: string): string => `trial:${id}`,
@@ -181,8 +182,14 @@ export const chosenRunning = (sheet: JobSheet, placeId: string): RunningChoice |
 export const chosenRuns = (sheet: JobSheet, placeId: string): RunsChoice | null => valueOf(sheet, choiceKey.runs(placeId));
 /** The load that an item bears, as somebody said; null while nobody did. */
 export const chosenLoad = (sheet: JobSheet, itemId: string): KnownLoad | null => valueOf(sheet, choiceKey.load(itemId));
-/** What sits on the item between a shoulder and a ring; null while nobody said. */
-export const chosenStack = (sheet: JobSheet, itemId: string): AxialStack | null => valueOf(sheet, choiceKey.stack(itemId));
+/** An item has no more places than this where something sits along it. */
+export const MOST_STACKS = 6;
+/** What sits on the item between two walls, by number; what nobody said yet, or took back, is left out. */
+export const chosenStacks = (sheet: JobSheet, itemId: string): { readonly number: number; readonly stack: AxialStack }[] =>
+  Array.from({ length: MOST_STACKS }, (_, i) => i + 1).flatMap((number) => {
+    const stack = valueOf<AxialStack>(sheet, choiceKey.stack(itemId, number));
+    return stack ? [{ number, stack }] : [];
+  });
 /** What a place was, as somebody decided; null while nobody did. */
 export const chosenNominal = (sheet: JobSheet, placeId: string): NominalChoice | null => valueOf(sheet, choiceKey.nominal(placeId));
 /** A route written down before causes had ids has none. */

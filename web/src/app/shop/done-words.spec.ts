@@ -28,7 +28,7 @@ it('says what was done in words, and its address where there are none', () => {
 
 it('knows every kind of choice', () => {
   for (const key of Object.values(choiceKey)) {
-    const one = typeof key === 'string' ? key : key('x', 'y');
+    const one = typeof key === 'string' ? key : (key as (...parts: string[]) => string)('x', 'y');
     expect(doneWords(row('PUT', routes.choice(ID, one)))).not.toContain('chose: ');
   }
 });

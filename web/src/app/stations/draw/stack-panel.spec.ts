@@ -45,6 +45,32 @@ it('a line that says no length is told at its field, and nothing is stored', asy
   expect(server.sheet.choices).toHaveLength(before);
 });
 
+it('moves the shoulder instead, and asks of a second place as soon as the first is said', async () => {
+  const { store, fixture } = await panel(SHAFT);
+  expect(fixture.nativeElement.querySelectorAll('summary')).toHaveLength(1);
+  await type(fixture, 'textarea', '6205\nSpacer: 11 ±0.02');
+  await press(fixture, 'Reckon the play');
+  await breathe();
+  await fixture.whenStable();
+  // Play of 1.2 for one of 0 to 0.2: the shoulder comes forward by what the groove would go back.
+  expect(words(fixture)).toMatch(/Or its shoulder 4[01]\.\d+ mm from the zero face/);
+  await press(fixture, 'Move the shoulder there');
+  const [body, seat] = store.draftPart()!.outside;
+  expect(body!.lengthMm).toBeGreaterThan(40.9);
+  expect(body!.lengthMm + seat!.lengthMm).toBeCloseTo(74, 6);
+  expect(fixture.nativeElement.querySelectorAll('summary')).toHaveLength(2);
+  expect(words(fixture)).toContain('Does something else sit there');
+  // The second form begins empty, and is stored under its own key.
+  const areas = [...fixture.nativeElement.querySelectorAll('textarea')] as HTMLTextAreaElement[];
+  expect(areas.map((a) => a.value)).toEqual([expect.stringContaining('6205'), '']);
+  areas[1]!.value = 'Wheel: 20';
+  areas[1]!.dispatchEvent(new Event('input'));
+  (fixture.nativeElement.querySelectorAll('button[type=submit]')[1] as HTMLButtonElement).click();
+  await breathe();
+  await fixture.whenStable();
+  expect(store.sheet()!.choices.map((c) => c.key).filter((k) => k.startsWith('stack'))).toEqual(['stack:job', 'stack:job:2']);
+});
+
 it('is not there where no ring holds anything', async () => {
   const { fixture } = await panel({ ...SHAFT, features: [] });
   expect(words(fixture)).toBe('');
