@@ -6,7 +6,7 @@ const demo = readDemo(join(__dirname, '../data/jobs'));
 
 it('has its jobs with every reading readable', async () => {
   const jobs = await demo;
-  expect(jobs).toHaveLength(11);
+  expect(jobs).toHaveLength(13);
   for (const j of jobs)
     for (const g of j.readings)
       for (const r of g.rows) {

@@ -1,4 +1,5 @@
 import { seriousProblems as problemsOn } from './support/axe';
+import { Hand } from './support/hand';
 import { openShop, type TestShop } from './support/shop';
 import { visit, type Visit } from './support/visit';
 
@@ -24,8 +25,12 @@ it.each(STATIONS)('%s of a whole job', async (station) => {
   expect(await seriousProblems()).toEqual([]);
 });
 
+it('a job is taken in', async () => {
+  await new Hand(maud, shop).takeIn('Hay rake shaft', 'mm', { hazards: [] });
+});
+
 it.each(STATIONS)('%s of a job that has hardly begun', async (station) => {
-  await maud.turnTo('Capstan shaft', station);
+  await maud.turnTo('Hay rake shaft', station);
   await maud.page.settled();
   expect(await seriousProblems()).toEqual([]);
 });

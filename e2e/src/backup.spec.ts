@@ -96,7 +96,7 @@ it('is written while the shop runs, read back, kept from other eyes, and overwri
   const { code, text } = run(shop.data, shop.ports, 'backup', dump);
   expect([code, text]).toEqual([
     0,
-    expect.stringMatching(/^11 jobs, \d+ readings, \d+ photographs in .*shop\.dump, [\d.]+ MB, read back\.\n$/),
+    expect.stringMatching(/^13 jobs, \d+ readings, \d+ photographs in .*shop\.dump, [\d.]+ MB, read back\.\n$/),
   ]);
   expect(statSync(dump).mode & 0o777).toBe(0o600);
   expect(readdirSync(folder).filter((f) => f.includes('dump'))).toEqual(['shop.dump']);
@@ -127,9 +127,9 @@ it('comes back whole into an empty folder, and into no other', async () => {
   const data = newData();
   const ports = await freePorts();
   const back = run(data, ports, 'restore', dump);
-  expect([back.code, back.text]).toEqual([0, expect.stringMatching(/^11 jobs, \d+ readings, \d+ photographs are back from .*\n$/)]);
+  expect([back.code, back.text]).toEqual([0, expect.stringMatching(/^13 jobs, \d+ readings, \d+ photographs are back from .*\n$/)]);
   const twice = run(data, ports, 'restore', dump);
-  expect([twice.code, twice.text]).toEqual([1, expect.stringContaining('There are 11 jobs in this data folder')]);
+  expect([twice.code, twice.text]).toEqual([1, expect.stringContaining('There are 13 jobs in this data folder')]);
   const moved = await keepShop(data);
   try {
     expect(await everything(moved)).toEqual(await everything(shop));
@@ -158,7 +158,7 @@ it('is made of the demo before it is reset, which is asked for first', async () 
   const asked = run(data, ports, 'reset');
   expect([asked.code, asked.text]).toEqual([1, expect.stringContaining('Say --yes to do it.')]);
   const done = run(data, ports, 'reset', '--yes');
-  expect([done.code, done.text]).toEqual([0, expect.stringContaining('The demo shop is back: 11 jobs.')]);
+  expect([done.code, done.text]).toEqual([0, expect.stringContaining('The demo shop is back: 13 jobs.')]);
   expect(readdirSync(join(data, 'removed'))).toEqual([expect.stringMatching(/^iron-patch-[\dT-]+\.dump$/)]);
 });
 

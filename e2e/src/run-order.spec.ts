@@ -24,7 +24,7 @@ const said = async (state: string): Promise<number> =>
 it('acts stand on lanes of machines and people, and promises beside them', async () => {
   const { page } = tomas;
   await page.click('Run order');
-  await page.sees('10 jobs open');
+  await page.sees('12 jobs open');
   await page.sees('Gap-bed lathe');
   await page.sees('Horizontal saw');
   await page.sees('Promises');

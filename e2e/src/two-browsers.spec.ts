@@ -37,7 +37,7 @@ it('lets nobody overwrite the other unseen, and loses neither', async () => {
   await tomas.page.click('Save');
   await tomas.page.sees('Somebody else changed what was received');
   const title = async (): Promise<string> =>
-    (await shop.query<{ title: string }>(`select title from jobs where machine like '1924%'`))[0]!.title;
+    (await shop.query<{ title: string }>(`select title from jobs where title like 'Rocker pivot%'`))[0]!.title;
   expect(await title()).toBe('Rocker pivot, inlet');
   await tomas.page.click('Save mine over it');
   await tomas.page.until('the second save', async () => (await title()) === 'Rocker pivot, exhaust');
