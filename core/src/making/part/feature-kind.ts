@@ -163,6 +163,13 @@ export type SideMark =
   | { readonly kind: 'thread'; readonly fromMm: number; readonly toMm: number; readonly rootMm: number }
   | { readonly kind: 'texture'; readonly fromMm: number; readonly toMm: number };
 
+/** A line of what is cut, seen along the axis from the right end with its clock angle upwards: across, and out from the axis; mm. */
+export interface EndLine {
+  readonly points: readonly (readonly [acrossMm: number, outMm: number])[];
+  /** It lies behind metal. */
+  readonly hidden?: true;
+}
+
 /** What a feature takes away, and how it shows. A turned one is its new contour from left to right, in place of the surface's. */
 export type FeatureCut =
   | { readonly shape: 'turned'; readonly contour: readonly ContourPoint[] }
@@ -211,6 +218,10 @@ export interface FeatureKind<F extends FeatureBase> {
   check(f: F, host: Host): FeatureProblem[];
   dimensions(f: F, host: Host): DimensionDraft[];
   cut(f: F, host: Host): FeatureCut;
+  /** How it shows along the axis; absent where that tells nothing. */
+  endOn?(f: F, host: Host): EndLine[];
+  /** Its drawing wants a view along the axis, whatever its clock angle: cut open it does not show. */
+  readonly wantsEndView?: true;
   /** The same on its surface mirrored end for end, which is `lengthMm` long; clock angles stay, hands of threads and knurls too. */
   mirrored(f: F, lengthMm: number): F;
   /** The notch that it leaves in a turning or bending shaft; null where it leaves none. */

@@ -40,6 +40,7 @@ export {
   hardenedBy,
   isCutBackHere,
   kindOf,
+  turnedOn,
   processOf,
   keyOf,
   ringOf,

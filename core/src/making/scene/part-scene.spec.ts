@@ -32,3 +32,30 @@ it('a fillet runs into its seat: no bundle of edges, however finely it is drawn'
   const seen = edges(shaft(fillet));
   expect(seen.filter(([x]) => x > 27 && x < 31).length).toBeLessThanOrEqual(1);
 });
+
+it('what is cut into a bore is seen where it is cut open, and lies behind metal below the centre line', () => {
+  const hub: Part = {
+    ...shaft({
+      id: 'k',
+      kind: 'keyway',
+      on: 'hole',
+      name: 'Keyway',
+      cutter: 'broach',
+      widthMm: 6,
+      overMm: 19,
+      taper: 'none',
+      clockDeg: 0,
+      timedTo: '',
+    }),
+    bores: [{ id: 'b', from: 'near', through: true, surfaces: [surface('hole', 'cylinder', 'Bore', 0, 16)] }],
+  };
+  const walls = partLines(hub).flatMap((l) =>
+    l.kind === 'path' && l.points.length === 4 && l.points.every(([, y]) => Math.abs(y) < 1e-9 || Math.abs(Math.abs(y) - 3) < 1e-9)
+      ? [[l.style, Math.sign(l.points[1]![1])]]
+      : [],
+  );
+  expect(walls).toEqual([
+    ['thin', 1],
+    ['hidden', -1],
+  ]);
+});

@@ -4,10 +4,25 @@ import { blockLines } from './block-scene';
 import { bodyLines, boreLines } from './half-section';
 import type { Primitive } from './scene';
 
+/** What is cut into a bore: seen in the half that is cut open, behind metal in the other. */
+const inBore = (fromMm: number, toMm: number, halfMm: number): Primitive[] =>
+  ([1, -1] as const).map((s) => ({
+    kind: 'path',
+    points: [
+      [fromMm, 0],
+      [fromMm, s * halfMm],
+      [toMm, s * halfMm],
+      [toMm, 0],
+    ],
+    closed: false,
+    style: s > 0 ? 'thin' : 'hidden',
+  }));
+
 function markLines({ mark, side, radiusMm }: PlacedMark): Primitive[] {
   switch (mark.kind) {
     case 'box': {
       const { fromMm: a, toMm: b, halfMm: h } = mark;
+      if (side === 'inside') return inBore(a, b, h);
       const corners: [number, number][] = [
         [a, h],
         [b, h],
@@ -27,7 +42,7 @@ function markLines({ mark, side, radiusMm }: PlacedMark): Primitive[] {
           [mark.toMm, s * r],
         ],
         closed: false,
-        style: 'thin',
+        style: side === 'inside' && s < 0 ? 'hidden' : 'thin',
       }));
     }
     case 'texture': {

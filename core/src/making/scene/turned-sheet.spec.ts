@@ -110,6 +110,42 @@ it('has a view along the axis where clock angles differ, by the number of what l
   expect(at('(2) 90°').y).toBeLessThan(at('(1) 0°').y);
 });
 
+it('a keyway in a bore is shown along the axis as wide and as deep as it is, though nothing is timed', () => {
+  const hub: Part = {
+    ...newPart('plain-pin', 'Hub', 80, 50),
+    bores: [{ id: 'b', from: 'near', through: true, surfaces: [surface('hole', 'cylinder', 'Bore', 0, 30)] }],
+    features: [
+      {
+        id: 'k',
+        kind: 'keyway',
+        on: 'hole',
+        name: 'Keyway',
+        cutter: 'broach',
+        widthMm: 8,
+        overMm: 33.3,
+        taper: 'none',
+        clockDeg: 0,
+        timedTo: '',
+      },
+    ],
+  };
+  const sheet = sheetOf(hub);
+  expect(textsOf(sheet).map((t) => t.text)).toContain('seen from the right end');
+  const circle = sheet.primitives.find((p) => p.kind === 'circle' && Math.abs(p.r / sheet.scale - 15) < 1e-6) as Extract<
+    Primitive,
+    { kind: 'circle' }
+  >;
+  const slot = sheet.primitives.find(
+    (p) =>
+      p.kind === 'path' &&
+      p.style === 'edge' &&
+      p.points.length === 4 &&
+      p.points.every(([x]) => Math.abs(Math.abs(x - circle.x) - 4 * sheet.scale) < 1e-6),
+  ) as Extract<Primitive, { kind: 'path' }>;
+  // From the opposite wall of the bore to the roof.
+  expect((Math.max(...slot.points.map(([, y]) => y)) - (circle.y - circle.r)) / sheet.scale).toBeCloseTo(33.3, 6);
+});
+
 it('cuts nothing off in its title block: long names have smaller letters', () => {
   const long = 'Chrome-molybdenum steel, normalised, from the second heat of the lot (25CrMo4, 4130)';
   const name = 'Intermediate shaft of the second gearbox of the ferry, drive side, with keyseats a quarter apart';

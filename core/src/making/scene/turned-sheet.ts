@@ -1,4 +1,15 @@
-import { hostOf, largestDiameterMm, outline, partLengthMm, placeOutside, type Part, type PartFeature } from '../part';
+import {
+  hostOf,
+  kindOf,
+  largestDiameterMm,
+  outline,
+  partLengthMm,
+  placeBore,
+  placeOutside,
+  turnedOn,
+  type Part,
+  type PartFeature,
+} from '../part';
 import { flagRows, spread, textWidthMm, type Flag } from './flags';
 import {
   BESIDE_MM,
@@ -77,23 +88,43 @@ function flagsOf(part: Part, words: SheetWords, scale: number): Pointed[] {
   return all;
 }
 
-/** Features that lie at a clock angle, where not all lie at one or one is timed: they want a view along the axis. */
-function clocked(part: Part): (PartFeature & { readonly clockDeg: number })[] {
-  const all = part.features.flatMap((f) => ('clockDeg' in f ? [f] : []));
-  return new Set(all.map((f) => f.clockDeg)).size > 1 || all.some((f) => f.timedTo !== '') ? all : [];
+type Clocked = Extract<PartFeature, { readonly clockDeg: number }>;
+/** Features that lie at a clock angle, where they want a view along the axis: not all lie at one, one is timed, or one does not show cut open. */
+function clocked(part: Part): Clocked[] {
+  const all = part.features.flatMap((f): Clocked[] => ('clockDeg' in f ? [f] : []));
+  const wanted = new Set(all.map((f) => f.clockDeg)).size > 1 || all.some((f) => f.timedTo !== '' || kindOf(f.kind).wantsEndView === true);
+  return wanted ? all : [];
 }
+
+/** Diameters of the bores that come out at the right end, mm. */
+const boreMouths = (part: Part): number[] =>
+  part.bores.flatMap((b) => placeBore(part, b)).flatMap((s) => (s.toMm >= partLengthMm(part) - 1e-6 ? [s.rightMm] : []));
 
 /** The part seen from its right end: clock angles run clockwise from above. */
 function endView(part: Part, words: SheetWords, scale: number, x: number, y: number): Primitive[] {
   const radius = (largestDiameterMm(part) / 2) * scale;
   const all = clocked(part);
   const angles = [...new Set(all.map((f) => f.clockDeg))];
-  const rings = [...new Set([...all.flatMap((f) => hostOf(part, f.on)?.surface.leftMm ?? []), largestDiameterMm(part)])];
+  const surfaces = all.flatMap((f) => hostOf(part, f.on)?.surface.leftMm ?? []);
+  const rings = [...new Set([...surfaces, ...boreMouths(part), largestDiameterMm(part)])];
   const at = (r: number, deg: number): [number, number] => [
     x + r * Math.sin((deg * Math.PI) / 180),
     y + r * Math.cos((deg * Math.PI) / 180),
   ];
   const arm = radius + 3;
+  const cut = all.flatMap((f): Primitive[] => {
+    const host = hostOf(part, f.on)!;
+    const lines = kindOf(f.kind).endOn?.(f, host) ?? [];
+    return [
+      ...lines.map((l) =>
+        path(
+          turnedOn(l, f.clockDeg).points.map(([u, v]): [number, number] => [x + u * scale, y + v * scale]),
+          l.hidden ? 'hidden' : 'edge',
+        ),
+      ),
+      path([at((host.surface.leftMm / 2) * scale, f.clockDeg), at(radius + 2.5, f.clockDeg)], 'thin'),
+    ];
+  });
   return [
     ...rings.map((d): Primitive => ({ kind: 'circle', x, y, r: (d / 2) * scale, style: 'thin' })),
     path(
@@ -110,9 +141,7 @@ function endView(part: Part, words: SheetWords, scale: number, x: number, y: num
       ],
       'centre',
     ),
-    ...all.map((f) =>
-      path([at(((hostOf(part, f.on)?.surface.leftMm ?? 0) / 2) * scale * 0.75, f.clockDeg), at(radius + 2.5, f.clockDeg)], 'thin'),
-    ),
+    ...cut,
     ...angles.map((deg): Primitive => {
       const [tx, ty] = at(radius + 8, deg);
       const who = all.filter((f) => f.clockDeg === deg).map((f) => `(${words.numbers[f.id] ?? ''})`);

@@ -129,6 +129,14 @@ export const crossHole: FeatureKind<CrossHole> = {
     marks: [{ kind: 'circle', atMm: at(host, f.atMm), radiusMm: f.diameterMm / 2 }],
   }),
   raiser: (f, host) => ({ atMm: at(host, f.atMm), coreMm: 2 * radius(f, host) - f.diameterMm, words: 'a cross hole' }),
+  endOn: (f, host) => {
+    const [R, half] = [radius(f, host), f.diameterMm / 2];
+    const top = root(R * R - half * half);
+    const bore = host.beyondAt(at(host, f.atMm));
+    const floor = { through: -top, 'to depth': R - f.depthMm, 'into the bore': root(bore * bore - half * half) }[f.reach];
+    const walls = [-half, half].map((u) => ({ points: [[u, top] as const, [u, floor] as const], hidden: true as const }));
+    return f.reach === 'to depth' ? [...walls, { points: [[-half, floor] as const, [half, floor] as const], hidden: true }] : walls;
+  },
   mirrored: (f, lengthMm) => fromOtherEnd(f, lengthMm, 0),
   operations: (f) => [
     {

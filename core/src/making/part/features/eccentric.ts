@@ -1,5 +1,6 @@
 import type { FeatureBase, FeatureKind } from '../feature-kind';
 import { CLOCK_FIELDS, CLOCK_START, clockDimension, clockMade, type Clocked } from './clock';
+import { circleLine } from './end-on';
 import { at, fromOtherEnd, leaves, needsCylinder, startLength } from './on-surface';
 
 /** A stretch turned about an axis beside the part's own: the throw is half of what it moves. */
@@ -56,6 +57,7 @@ export const eccentric: FeatureKind<Eccentric> = {
     };
   },
   raiser: (f, host) => ({ atMm: at(host, f.atMm), coreMm: f.diameterMm, words: 'the step of the eccentric' }),
+  endOn: (f) => [circleLine(f.throwMm, f.diameterMm / 2)],
   mirrored: (f, lengthMm) => fromOtherEnd(f, lengthMm, f.lengthMm),
   operations: (f) => [
     {

@@ -1,6 +1,7 @@
 import type { FeatureBase, FeatureKind, Host } from '../feature-kind';
-import { segmentMm2 } from '../integrate';
+import { root, segmentMm2 } from '../integrate';
 import { CLOCK_FIELDS, CLOCK_START, clockDimension, clockMade, type Clocked } from './clock';
+import { turnedOn } from './end-on';
 import { at, fromOtherEnd, leaves, needsCylinder, startLength } from './on-surface';
 
 /** One flat, two, a square, a hexagon: flats at equal angles, the first at the clock angle. */
@@ -71,6 +72,13 @@ export const flats: FeatureKind<Flats> = {
     return { shape: 'other', removedMm3: () => (Math.PI * R * R - sectionMm2(f, host)) * f.lengthMm, marks: [box] };
   },
   raiser: (f, host) => ({ atMm: at(host, f.atMm), coreMm: f.acrossMm, words: 'the step of the flats' }),
+  endOn: (f, host) => {
+    const d = fromCentreMm(f, host);
+    // Neighbours that meet inside the round end at their corner.
+    const half = Math.min(root(radius(host) ** 2 - d * d), f.count > 2 ? d * Math.tan(Math.PI / f.count) : Infinity);
+    const flat = { points: [[-half, d] as const, [half, d] as const] };
+    return Array.from({ length: f.count }, (_, i) => turnedOn(flat, (360 * i) / f.count));
+  },
   mirrored: (f, lengthMm) => fromOtherEnd(f, lengthMm, f.lengthMm),
   operations: (f) => [
     { kind: 'mill', words: f.count === 1 ? 'Mill the flat' : `Mill ${f.count} flats`, makes: ['at', 'length', 'across', ...clockMade(f)] },

@@ -1,6 +1,7 @@
 import { findThread } from '../../../book/threads';
 import type { End, FeatureBase, FeatureKind } from '../feature-kind';
 import { CLOCK_FIELDS, CLOCK_START, clockDimension, clockMade, type Clocked } from './clock';
+import { circleLine, turnedOn } from './end-on';
 import { END_OPTIONS, endAt, fromEnd, lengthOf, neighbour, otherEnd, radiusAtEnd } from './on-surface';
 
 /** Holes along the axis in an end face, on a circle at equal angles; one in the middle has a circle of 0. */
@@ -69,6 +70,7 @@ export const holePattern: FeatureKind<HolePattern> = {
     };
   },
   raiser: () => null,
+  endOn: (f) => Array.from({ length: f.count }, (_, i) => turnedOn(circleLine(f.circleMm / 2, f.diameterMm / 2), (360 * i) / f.count)),
   mirrored: otherEnd,
   operations: (f) => [
     {

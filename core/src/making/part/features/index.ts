@@ -95,6 +95,7 @@ export { aSide, isCutBackHere, processOf } from './treatment';
 export { beforeLimits } from './before-treatment';
 export { hardenedBy } from './hardness';
 export { keyOf } from './keyseat';
+export { turnedOn } from './end-on';
 export { ringOf } from './ring-groove';
 
 /** The fields of a kind by name, in the order in which they are asked for. */

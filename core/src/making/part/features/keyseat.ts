@@ -2,6 +2,7 @@ import { keySeatLimits, keySeats, type KeySeat } from '../../../book/keys';
 import type { BookLimits, FeatureBase, FeatureKind, Host } from '../feature-kind';
 import { root, simpson } from '../integrate';
 import { CLOCK_FIELDS, CLOCK_START, clockDimension, clockMade, type Clocked } from './clock';
+import { slotLine } from './end-on';
 import { at, fromOtherEnd, leaves, lengthOf, needsCylinder, startLength } from './on-surface';
 
 /** A seat for a parallel key, milled with an end mill or run in with a sled-runner (slitting) cutter. */
@@ -160,6 +161,7 @@ export const keyseat: FeatureKind<Keyseat> = {
     coreMm: host.surface.leftMm - f.depthMm,
     words: sled(f) ? 'a keyseat with run-outs' : 'an end-milled keyseat',
   }),
+  endOn: (f, host) => [slotLine(radius(host), f.widthMm / 2, radius(host) - f.depthMm)],
   mirrored: (f, lengthMm) => ({ ...fromOtherEnd(f, lengthMm, f.lengthMm), open: OTHER_SIDE[f.open] }),
   operations: (f) => [
     {

@@ -2,6 +2,7 @@ import { keySeatLimits, keySeats } from '../../../book/keys';
 import type { BookLimits, FeatureBase, FeatureKind, Host } from '../feature-kind';
 import { root, simpson } from '../integrate';
 import { CLOCK_FIELDS, CLOCK_START, clockDimension, clockMade, type Clocked } from './clock';
+import { slotLine } from './end-on';
 import { lengthOf, needsCylinder } from './on-surface';
 
 /** A keyway along a bore, broached or slotted. */
@@ -85,6 +86,8 @@ export const keyway: FeatureKind<Keyway> = {
     return { shape: 'other', removedMm3: () => simpson(area, 0, lengthOf(host), 40), marks: [box] };
   },
   raiser: () => null,
+  endOn: (f, host) => [slotLine(radius(host), f.widthMm / 2, roofMm(f, host, 0))],
+  wantsEndView: true,
   mirrored: (f) => f,
   operations: (f) => [
     {

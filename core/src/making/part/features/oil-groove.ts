@@ -61,6 +61,13 @@ export const oilGroove: FeatureKind<OilGroove> = {
     marks: [{ kind: 'box', fromMm: at(host, f.atMm), toMm: at(host, f.atMm + f.lengthMm), halfMm: halfMm(f), rounded: true }],
   }),
   raiser: () => null,
+  endOn: (f, host) => {
+    const R = host.radiusAt(at(host, f.atMm));
+    const out = host.surface.side === 'outside' ? 1 : -1;
+    const half = halfMm(f);
+    const bottom = (u: number): number => R + out * (f.radiusMm - f.depthMm - root(f.radiusMm ** 2 - u * u));
+    return [{ points: Array.from({ length: 21 }, (_, i) => [half * (i / 10 - 1), bottom(half * (i / 10 - 1))] as const) }];
+  },
   mirrored: (f, lengthMm) => fromOtherEnd(f, lengthMm, f.lengthMm),
   operations: (f) => [{ kind: 'mill', words: 'Cut the oil groove', makes: ['at', 'length', 'radius', 'depth', ...clockMade(f)] }],
 };

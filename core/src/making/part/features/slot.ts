@@ -55,6 +55,11 @@ export const slot: FeatureKind<Slot> = {
     };
   },
   raiser: () => null,
+  endOn: (f, host) => {
+    const half = f.widthMm / 2;
+    const reach = root(radiusAtEnd(host, f.end) ** 2 - half * half);
+    return [-half, half].map((u) => ({ points: [[u, -reach] as const, [u, reach] as const] }));
+  },
   mirrored: otherEnd,
   operations: (f) => [{ kind: 'mill', words: `Slot the ${f.end} end`, makes: ['width', 'depth', ...clockMade(f)] }],
 };

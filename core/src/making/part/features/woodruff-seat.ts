@@ -2,6 +2,7 @@ import { WOODRUFF, woodruffSeat as bookSeat } from '../../../book/keys';
 import type { FeatureBase, FeatureKind, Host } from '../feature-kind';
 import { root, simpson } from '../integrate';
 import { CLOCK_FIELDS, CLOCK_START, clockDimension, clockMade, type Clocked } from './clock';
+import { slotLine } from './end-on';
 import { at, fromOtherEnd, leaves, middle, needsCylinder } from './on-surface';
 
 /** A half-moon seat, sunk with a Woodruff cutter; `atMm` is the cutter's centre. */
@@ -78,6 +79,7 @@ export const woodruffSeat: FeatureKind<WoodruffSeat> = {
     return { shape: 'other', removedMm3: () => removedMm3(f, host), marks: [box] };
   },
   raiser: (f, host) => ({ atMm: at(host, f.atMm), coreMm: host.surface.leftMm - f.depthMm, words: 'a Woodruff seat' }),
+  endOn: (f, host) => [slotLine(radius(host), f.widthMm / 2, radius(host) - f.depthMm)],
   mirrored: (f, lengthMm) => fromOtherEnd(f, lengthMm, 0),
   operations: (f) => [{ kind: 'mill', words: 'Sink the Woodruff seat', makes: ['at', 'width', 'depth', ...clockMade(f)] }],
 };
