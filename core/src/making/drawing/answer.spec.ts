@@ -105,6 +105,37 @@ it('a groove told from any face has its nearer wall there', () => {
   expect(refused(part, 'g.atMm', '30 from zero')).toMatch(/10.00 mm to the left/);
 });
 
+it('a length is told between any two faces, by the name of what the other one is on', () => {
+  const one = addedFeature(SHAFT, 'b', 'relief', 'g')!.part;
+  const two = addedFeature(one, 'b', 'relief', 'h')!.part;
+  const [first, second] = placeOutside(SHAFT);
+  const part: Part = {
+    ...two,
+    features: two.features.map((f) =>
+      f.id === 'g' ? { ...f, name: 'Ring groove', atMm: 10 } : { ...f, name: 'Oil way', atMm: 40 },
+    ) as Part['features'],
+  };
+  const walls = (p: Part, id: string): [number, number] => {
+    const f = p.features.find((x) => x.id === id) as unknown as { atMm: number; widthMm: number };
+    const from = placeOutside(p)[1]!.fromMm + f.atMm;
+    return [from, from + f.widthMm];
+  };
+  const [ring, way] = [walls(part, 'g'), walls(part, 'h')];
+  // Each stays on the side of the other on which it lies, and the walls that look at each other are so far apart.
+  expect(walls(typed(part, 'h.atMm', '5 from right of ring groove'), 'h')[0]).toBeCloseTo(ring[1] + 5, 6);
+  expect(walls(typed(part, 'g.atMm', '1/2 in from the left wall of Oil way'), 'g')[1]).toBeCloseTo(way[0] - 12.7, 6);
+  expect(walls(typed(part, 'g.atMm', `3 from left of ${second!.name}`), 'g')[0]).toBeCloseTo(second!.fromMm + 3, 6);
+  expect(walls(typed(part, 'g.atMm', '4 from right of oil'), 'g')[1]).toBeCloseTo(way[1] - 4, 6);
+  // A shoulder, from the end of another stretch.
+  expect(placeOutside(typed(part, 'b.lengthMm', `75 from left of ${first!.name}`))[1]!.toMm).toBeCloseTo(75, 6);
+  expect(refused(part, 'a.lengthMm', `20 from left of ${second!.name}`)).toMatch(/moves along/);
+  expect(refused(part, 'g.atMm', '5 from left of collar')).toMatch(/Nothing here is called collar/);
+  expect(refused(part, 'g.atMm', `60 from left of Oil way`)).toMatch(/to the left of where its surface begins/);
+  expect(refused(part, 'g.widthMm', '5 from left of oil way')).toMatch(/number alone/);
+  const twins: Part = { ...part, features: part.features.map((f) => ({ ...f, name: 'Relief' })) };
+  expect(refused(twins, 'g.atMm', '5 from left of relief')).toMatch(/There are 2/);
+});
+
 it('a choice is taken by its number or its first letters, and a wrong one says what there is', () => {
   const part = addedFeature(SHAFT, 'b', 'thread', 't')!.part;
   const end = (p: Part): unknown => (p.features[0] as unknown as { end: string }).end;
