@@ -56,11 +56,23 @@ const box = (x: number, y: number, width: number, height: number): Primitive =>
 /** Letters of the usual height, or as much smaller as it takes for a text to go on its width: nothing of it is cut off. */
 const fitting = (words: string, widthMm: number, usualMm: number): number => Math.min(usualMm, widthMm / textWidthMm(words, 1));
 
-/** What is made of the first of several that fits so, of the last where none does; what comes after it is not made at all. */
-export function firstThat<T, U>(all: readonly [...T[], T], make: (from: T) => U, fits: (made: U) => boolean): U {
-  let made = make(all[0]);
-  for (let i = 1; i < all.length && !fits(made); i++) made = make(all[i]!);
-  return made;
+/**
+ * What is made of the first of several that fits so; where none does of the one that is over by least, the last where nobody says how far one is. What
+ * comes after it is not made at all.
+ */
+export function firstThat<T, U>(
+  all: readonly [T, ...T[]],
+  make: (from: T) => U,
+  fits: (made: U) => boolean,
+  over: (made: U) => number = () => 0,
+): U {
+  let best = make(all[0]);
+  for (const from of all.slice(1)) {
+    if (fits(best)) break;
+    const made = make(from);
+    if (fits(made) || over(made) <= over(best)) best = made;
+  }
+  return best;
 }
 
 /** What stands at the foot of a sheet. */
@@ -71,14 +83,50 @@ export interface Foot {
   readonly notes: readonly string[];
 }
 
-/** The frame, the title block and the notes; and how high above the sheet's lower edge they reach, mm. */
-export function sheetFoot({ name, fields, notes }: Foot): { readonly primitives: readonly Primitive[]; readonly topMm: number } {
-  const noted = (letter: number) => {
-    const lines = notes.flatMap((n) => wrapped(n, Math.floor(NOTES_MM / textWidthMm('x', letter))));
-    return { letter, lines, height: lines.length * letter * NOTE_ROW };
+/** Notes as they are set: in one column beside the title block, or where that is too high in two, the second over it. */
+interface Noted {
+  readonly letter: number;
+  readonly columns: readonly (readonly string[])[];
+  readonly heightMm: number;
+}
+
+function noted(notes: readonly string[]): Noted {
+  const lines = (letter: number, widthMm: number): string[] =>
+    notes.flatMap((n) => wrapped(n, Math.floor(widthMm / textWidthMm('x', letter))));
+  const one = (letter: number): Noted => {
+    const all = lines(letter, NOTES_MM);
+    return { letter, columns: [all], heightMm: all.length * letter * NOTE_ROW };
   };
-  const notesAs = firstThat(NOTE_LETTERS, noted, (s) => s.height <= NOTES_MOST_MM);
-  const top = FRAME_MM + Math.max(TITLE.height, notesAs.height + 4);
+  const two = (letter: number): Noted => {
+    const all = lines(letter, TITLE.width - 6);
+    const row = letter * NOTE_ROW;
+    // The second column begins over the title block: both reach equally high.
+    const first = Math.min(all.length, Math.ceil((all.length + (TITLE.height + 4) / row) / 2));
+    return { letter, columns: [all.slice(0, first), all.slice(first)], heightMm: first * row };
+  };
+  const [largest, ...smaller] = NOTE_LETTERS;
+  const ways: [() => Noted, ...(() => Noted)[]] = [
+    () => one(largest),
+    ...smaller.map((l) => () => one(l)),
+    ...NOTE_LETTERS.map((l) => () => two(l)),
+  ];
+  return firstThat(
+    ways,
+    (way) => way(),
+    (n) => n.heightMm <= NOTES_MOST_MM,
+  );
+}
+
+/**
+ * The frame, the title block and the notes; and how high above the sheet's lower edge they reach, mm.
+ *
+ * @param notesAs the notes as they were set before for the same sheet
+ */
+export function sheetFoot(
+  { name, fields, notes }: Foot,
+  notesAs: Noted = noted(notes),
+): { readonly primitives: readonly Primitive[]; readonly topMm: number; readonly notesAs: Noted } {
+  const top = FRAME_MM + Math.max(TITLE.height, notesAs.heightMm + 4);
   const left = SHEET_MM.width - FRAME_MM - TITLE.width;
   const rowMm = (TITLE.height - 10) / Math.ceil(fields.length / 2);
   const cells = fields.flatMap(([label, value], i): Primitive[] => {
@@ -88,6 +136,7 @@ export function sheetFoot({ name, fields, notes }: Foot): { readonly primitives:
   });
   return {
     topMm: top,
+    notesAs,
     primitives: [
       box(FRAME_MM, FRAME_MM, SHEET_MM.width - 2 * FRAME_MM, SHEET_MM.height - 2 * FRAME_MM),
       box(left, FRAME_MM, TITLE.width, TITLE.height),
@@ -100,7 +149,9 @@ export function sheetFoot({ name, fields, notes }: Foot): { readonly primitives:
       ),
       text(left + 2, FRAME_MM + TITLE.height - 7, name, fitting(name, TITLE.width - 4, 4.5)),
       ...cells,
-      ...notesAs.lines.map((line, i) => text(FRAME_MM + 3, top - 3 - (i + 1) * notesAs.letter * NOTE_ROW + 1, line, notesAs.letter)),
+      ...notesAs.columns.flatMap((lines, column) =>
+        lines.map((line, i) => text(column ? left : FRAME_MM + 3, top - 3 - (i + 1) * notesAs.letter * NOTE_ROW + 1, line, notesAs.letter)),
+      ),
     ],
   };
 }

@@ -54,6 +54,39 @@ it('stays inside its frame, at a usual scale, and no two texts touch', () => {
   }
 });
 
+it('a shaft of forty cuts goes on one sheet: its notes stand in two columns, and nothing is on anything', () => {
+  const steps = Array.from({ length: 10 }, (_, i) => surface(`s${i}`, 'cylinder', `Step ${i + 1}`, 24, 30 + (i % 3) * 4));
+  const edges = [...steps, ...steps].flatMap((s, n) =>
+    (['left', 'right'] as const).map((end) => ({
+      id: `${s.id}-${end}-${n}`,
+      kind: 'chamfer',
+      on: s.id,
+      name: `Chamfer ${s.name} ${end}`,
+      end,
+      lengthMm: 1,
+      angleDeg: 45,
+    })),
+  ) as PartFeature[];
+  const part: Part = { ...newPart('plain-pin', 'Many', 30, 240), outside: steps, features: edges };
+  const sheet = sheetOf(
+    part,
+    edges.map((f, i) => `(${i + 1}) ${f.name} on ${f.on}: along the axis 0.800 to 1.200, to the axis 45°, broken by hand`),
+  );
+  const boxes = textsOf(sheet).map(boxOf);
+  const title = { fromX: SHEET_MM.width - 134, toX: SHEET_MM.width - 10, fromY: 10, toY: 58 };
+  const notes = textsOf(sheet)
+    .filter((t) => /^\(\d+\) Chamfer/.test(t.text))
+    .map(boxOf);
+  expect(notes).toHaveLength(40);
+  const apart = (a: (typeof boxes)[number], b: (typeof boxes)[number]): boolean =>
+    a.toX <= b.fromX || b.toX <= a.fromX || a.toY <= b.fromY || b.toY <= a.fromY;
+  expect(notes.every((n) => apart(n, title))).toBe(true);
+  const told = textsOf(sheet).map((t) => t.text);
+  expect(boxes.flatMap((a, i) => boxes.slice(i + 1).flatMap((b, k) => (apart(a, b) ? [] : [[told[i], told[i + 1 + k]]])))).toEqual([]);
+  for (const b of boxes)
+    expect([b.fromX > 10, b.toX < SHEET_MM.width - 10, b.fromY > 10, b.toY < SHEET_MM.height - 10]).toEqual([true, true, true, true]);
+});
+
 it('no line of a text runs through another text', () => {
   for (const part of PARTS) {
     const sheet = sheetOf(part);

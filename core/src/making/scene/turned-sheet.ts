@@ -42,7 +42,10 @@ export interface SheetWords extends Foot {
 }
 
 const LETTER_MM = 2.8;
-const ROW_MM = 4.6;
+/** Letters over the part where the usual ones do not all go on, mm. */
+const CLOSE_LETTER_MM = 2.1;
+/** A row of texts is so many letters high. */
+const ROW_TIMES = 1.65;
 const GAP_MM = 1.5;
 /** Lines of two texts stand at least this far apart, mm. */
 const LINE_APART_MM = 1.2;
@@ -77,13 +80,20 @@ function flagsOf(part: Part, words: SheetWords, scale: number): Pointed[] {
     return { x: x * scale, text: words.diameters[s.id] ?? '', downToMm: radiusAt(x) };
   });
   const all = sizes.filter((f) => f.text !== '');
+  // What lies at one place has one line with all its numbers.
+  const numbers = new Map<number, { readonly x: number; text: string }>();
   for (const f of part.features) {
     const [x, number] = [middleOf(part, f), words.numbers[f.id]];
     if (x === null || number === undefined) continue;
+    const place = Math.round((x * scale) / LINE_APART_MM);
+    const there = numbers.get(place);
+    numbers.set(place, { x: there?.x ?? x, text: there ? `${there.text} (${number})` : `(${number})` });
+  }
+  for (const { x, text: own } of numbers.values()) {
     // A line of its own beside those that are there.
     let at = x * scale;
     while (all.some((o) => Math.abs(o.x - at) < LINE_APART_MM)) at += LINE_APART_MM;
-    all.push({ x: at, text: `(${number})`, downToMm: radiusAt(at / scale) || radiusAt(x) });
+    all.push({ x: at, text: own, downToMm: radiusAt(at / scale) || radiusAt(x) });
   }
   return all;
 }
@@ -188,34 +198,44 @@ export function partSheet(part: Part, words: SheetWords): Sheet {
   const length = partLengthMm(part);
   const radius = Math.max(...outline(part).map((p) => p.r));
   const views = clocked(part).length > 0;
-  const measure = (scale: number) => {
-    const flags = flagsOf(part, words, scale);
-    const rows = flagRows(flags, LETTER_MM, GAP_MM);
-    const right = Math.max(length * scale, ...flags.map((f) => f.x + textWidthMm(f.text, LETTER_MM)));
+  const flagsAt = new Map<number, Pointed[]>();
+  const measure = (scale: number, letter: number) => {
+    const flags = flagsAt.get(scale) ?? flagsOf(part, words, scale);
+    flagsAt.set(scale, flags);
+    const rows = flagRows(flags, letter, GAP_MM);
+    const right = Math.max(length * scale, ...flags.map((f) => f.x + textWidthMm(f.text, letter)));
     const end = views ? 2 * radius * scale + 2 * BESIDE_MM : 0;
-    const above = CLEAR_MM + (Math.max(...rows) + 1) * ROW_MM;
-    return { scale, flags, rows, right, width: right + end, height: above + 2 * radius * scale + LENGTHS_MM };
+    const above = CLEAR_MM + (Math.max(...rows) + 1) * letter * ROW_TIMES;
+    return { scale, letter, flags, rows, right, width: right + end, height: above + 2 * radius * scale + LENGTHS_MM };
   };
   const foot = sheetFoot({ ...words, fields: [...words.fields, ['scale', '10 to 1']] });
   const room = roomOver(foot.topMm);
   const fits = (t: ReturnType<typeof measure>): boolean => t.width <= room.width && t.height <= room.height;
   // Where the bare part is too large nothing of it has to be set out.
   const bare = SCALES.filter((s) => length * s <= room.width && 2 * radius * s <= room.height);
-  const { scale, flags, rows, right, width, height } = firstThat([...bare, SMALLEST_SCALE], measure, fits);
+  const over = (t: ReturnType<typeof measure>): number => Math.max(t.width / room.width, t.height / room.height);
+  const scales = [...bare, SMALLEST_SCALE] as const;
+  const ways = [LETTER_MM, CLOSE_LETTER_MM].flatMap((letter) => scales.map((scale) => ({ scale, letter })));
+  const { scale, letter, flags, rows, right, width, height } = firstThat(
+    ways as [(typeof ways)[number], ...typeof ways],
+    (way) => measure(way.scale, way.letter),
+    fits,
+    over,
+  );
   const x0 = FRAME_MM + BESIDE_MM + (room.width - width) / 2;
   const y0 = foot.topMm + 3 + (room.height - height) / 2 + LENGTHS_MM + radius * scale;
   const base = y0 + radius * scale + CLEAR_MM;
   const pointed = flags.flatMap((f, i): Primitive[] => {
-    const y = base + rows[i]! * ROW_MM;
+    const y = base + rows[i]! * letter * ROW_TIMES;
     return [
       path(
         [
           [x0 + f.x, y0 + f.downToMm * scale],
-          [x0 + f.x, y + LETTER_MM],
+          [x0 + f.x, y + letter],
         ],
         'size',
       ),
-      text(x0 + f.x + 0.8, y + 0.6, f.text, LETTER_MM),
+      text(x0 + f.x + 0.8, y + 0.6, f.text, letter),
     ];
   });
   return onPaper({
@@ -223,7 +243,7 @@ export function partSheet(part: Part, words: SheetWords): Sheet {
     scale,
     zero: [x0, y0],
     primitives: [
-      ...sheetFoot({ ...words, fields: [...words.fields, ['scale', scaleWords(scale)]] }).primitives,
+      ...sheetFoot({ ...words, fields: [...words.fields, ['scale', scaleWords(scale)]] }, foot.notesAs).primitives,
       ...moved(partLines(part), scale, x0, y0),
       ...pointed,
       ...lengths(part, words, scale, x0, y0),
