@@ -42,12 +42,21 @@ it('across is the largest diameter that was read outside of it; a bore, a length
       places: [
         ...[across('head', 'pin', 'outside'), across('shank', 'pin', 'outside'), across('hole', 'pin', 'inside')],
         ...[across('unread', 'barrel-part', 'outside'), length('overall', 'pin')],
+        testPlace('thread', { name: 'thread', kind: 'thread', componentId: 'stud', stationsMm: [5], clocksDeg: [0] }),
       ],
-      readings: [dia('head', 60.02), dia('shank', 40), dia('hole', 80), read('overall', 200)],
+      readings: [
+        dia('head', 60.02),
+        dia('shank', 40),
+        dia('hole', 80),
+        read('overall', 200),
+        testReading({ placeId: 'thread', stationMm: 5, quantity: 'major', valueMm: 7.9 }),
+      ],
+      components: [...testSheet().components, { ...testSheet().components[0]!, id: 'stud', name: 'Stud' }],
     }),
     testShop,
   ).places;
   expect(readAcrossMm(found, ['pin'])).toBeCloseTo(60.02, 6);
+  expect(readAcrossMm(found, ['stud'])).toBeCloseTo(7.9, 6);
   expect(readAcrossMm(found, ['barrel-part'])).toBeNull();
   expect(readAcrossMm([], [])).toBeNull();
 });

@@ -27,12 +27,15 @@ export const readLengthMm = (places: readonly PlaceFinding[], componentIds: read
   );
 
 /**
- * Largest diameter that was read outside of an old part, mm, at its largest place. Null where none was read.
+ * Largest diameter that was read outside of an old part, mm, at its largest place, a thread's over its crests. Null where none was read.
  *
  * @param componentIds of which it is; where none is named, of what is worn, else of anything
  */
 export const readAcrossMm = (places: readonly PlaceFinding[], componentIds: readonly string[]): number | null =>
   largestOf(
-    places.flatMap((f) => (f.place.side === 'outside' && f.shape ? [{ mm: f.shape.largestMm, of: f.component }] : [])),
+    places.flatMap((f) => {
+      const mm = f.place.side === 'outside' ? (f.shape?.largestMm ?? meanOf(f, 'major')) : null;
+      return mm === null ? [] : [{ mm, of: f.component }];
+    }),
     componentIds,
   );

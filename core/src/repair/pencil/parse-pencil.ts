@@ -37,7 +37,7 @@ export interface PencilLine {
 const KIND_WORDS: readonly (readonly [RegExp, PlaceKind])[] = [
   [/\b(thread(ed|s)?|tapped)\b/, 'thread'],
   [/\b(ring )?groove\b/, 'groove'],
-  [/\b(keyseat|keyway)\b/, 'keyseat'],
+  [/\b(keyseat|key seat|keyway|half-?moon|woodruff)\b/, 'keyseat'],
   [/\bkey\b/, 'key'],
   [/\bflats?\b/, 'flats'],
   [/\b(cross|split pin|grease) ?hole\b/, 'cross-hole'],
@@ -118,7 +118,7 @@ function textsOf(said: string): string[] {
 
 /** What is not a diameter has its sizes called by name: `keyseat: 3/16 wide, 0.09 deep`. */
 const CALLED = new RegExp(String.raw`(${NUMBER_WORD}\s*${UNIT_WORD}?)\s*(wide|deep)\b[,;]?`, 'gi');
-const HAS_WIDTH = /\b(groove|keyseat|keyway|key)\b/;
+const HAS_WIDTH = /\b(groove|keyseat|keyway|key|half-?moon|woodruff)\b/;
 
 /** Readings with the names of sizes taken off, in the order in which the place has them. */
 function uncalled(name: string, said: string): Outcome<string> {
