@@ -1,5 +1,5 @@
 import { FEATURE_KINDS, newPart, placeOutside, surface, validatePart, type FeatureKindId, type Part } from '../part';
-import { addedBore, addedSurface, byWords, copied, deepened } from './adding';
+import { addedBore, addedSurface, byWords, copied, deepened, hostsFor, otherEndOn } from './adding';
 
 const SHAFT: Part = {
   ...newPart('plain-pin', 'Shaft', 40, 100),
@@ -75,4 +75,23 @@ it('a copy lies at the mirrored place of its surface, under a name of its own', 
   const beside = copied(middle, 'new', 'other')!.part;
   expect((beside.features[1] as unknown as { atMm: number }).atMm).toBeCloseTo((60 + f!.widthMm) / 2, 9);
   expect(validatePart(beside).ok).toBe(true);
+});
+
+it('a feature is put to the other end of its surface, and back again it is where it was', () => {
+  const part = added(SHAFT, 'ring', 'b');
+  const [was] = part.features as unknown as { atMm: number; widthMm: number }[];
+  const over = otherEndOn(part, 'new')!;
+  const [now] = over.features as unknown as { atMm: number; widthMm: number }[];
+  // As far from the right end as it was from the left, on a surface of 60.
+  expect(60 - now!.atMm - now!.widthMm).toBeCloseTo(was!.atMm, 6);
+  expect(over.features).toHaveLength(1);
+  expect(otherEndOn(over, 'new')!.features).toEqual(part.features);
+  expect(otherEndOn(part, 'gone')).toBeNull();
+});
+
+it('a kind goes on the surfaces of its side alone', () => {
+  const bored = addedBore(SHAFT, 'near', 'x', 'mm').part;
+  expect(hostsFor(bored, 'keyway').map((s) => s.side)).toEqual(['inside']);
+  expect(hostsFor(bored, 'keyseat').map((s) => s.id)).toEqual(SHAFT.outside.map((s) => s.id));
+  expect(hostsFor(bored, 'ring-groove')).toHaveLength(SHAFT.outside.length + 1);
 });

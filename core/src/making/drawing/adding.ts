@@ -11,6 +11,7 @@ import {
   type FeatureKindId,
   type Part,
   type PartFeature,
+  type PlacedSurface,
   type SurfaceKind,
 } from '../part';
 
@@ -103,6 +104,19 @@ export function copied(part: Part, featureId: string, id: string): Added | null 
     ownerId: id,
   };
 }
+
+/** The part with a feature at the other end of its own surface, as in a mirror; null where there is none of that id. */
+export function otherEndOn(part: Part, featureId: string): Part | null {
+  const f = part.features.find((x) => x.id === featureId);
+  const host = f && hostOf(part, f.on);
+  if (!f || !host) return null;
+  const there = kindOf(f.kind).mirrored(f, host.surface.toMm - host.surface.fromMm) as PartFeature;
+  return { ...part, features: part.features.map((x) => (x === f ? there : x)) };
+}
+
+/** Surfaces that a kind can be cut into, along the part. */
+export const hostsFor = (part: Part, kindId: FeatureKindId): PlacedSurface[] =>
+  placeAll(part).filter((s) => kindOf(kindId).sides.includes(s.side));
 
 /** What can be added by its name. */
 interface Addable {

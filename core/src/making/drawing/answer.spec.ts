@@ -111,9 +111,7 @@ it('a length is told between any two faces, by the name of what the other one is
   const [first, second] = placeOutside(SHAFT);
   const part: Part = {
     ...two,
-    features: two.features.map((f) =>
-      f.id === 'g' ? { ...f, name: 'Ring groove', atMm: 10 } : { ...f, name: 'Oil way', atMm: 40 },
-    ) as Part['features'],
+    features: two.features.map((f) => (f.id === 'g' ? { ...f, name: 'Ring groove', atMm: 10 } : { ...f, name: 'Oil way', atMm: 40 })),
   };
   const walls = (p: Part, id: string): [number, number] => {
     const f = p.features.find((x) => x.id === id) as unknown as { atMm: number; widthMm: number };

@@ -1,6 +1,18 @@
 export { asksOf, movedTo, type Ask } from './asks';
 export { optionsOf } from './answer';
-export { addedBore, addedFeature, addedSurface, byWords, copied, deepened, freshName, type Added, type ByWords } from './adding';
+export {
+  addedBore,
+  addedFeature,
+  addedSurface,
+  byWords,
+  copied,
+  deepened,
+  freshName,
+  hostsFor,
+  otherEndOn,
+  type Added,
+  type ByWords,
+} from './adding';
 export { removed, withoutBore } from './removed';
 export { entry, type Entry } from './entry';
 export { outsideCuts } from './cut-span';

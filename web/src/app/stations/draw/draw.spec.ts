@@ -32,6 +32,24 @@ it('mirrors the drawing in one press, says what has a hand, and forgets it as an
   expect(store.draftPart()).toBeNull();
 });
 
+it('puts a cut to the other end of its stretch, or onto another one', async () => {
+  const relief = { id: 'g', kind: 'relief', on: 'body', name: 'Relief', atMm: 10, widthMm: 4, diameterMm: 38 };
+  const store = await openSheet(
+    new FakeServer(testSheet({ choices: [testChoice(choiceKey.part, { ...drawnPin(), features: [relief] })] })),
+  );
+  const fixture = await show(Draw);
+  const own = (): { readonly on: string; readonly atMm: number } => store.draftPart()!.features[0] as never;
+  const { lengthMm } = drawnPin().outside.find((s) => s.id === 'body')!;
+  await press(fixture, 'To the other end');
+  expect(own().atMm).toBeCloseTo(lengthMm - 14, 6);
+  const field = (fixture.nativeElement as HTMLElement).querySelector<HTMLSelectElement>('select[name="on"]')!;
+  expect([...field.options].map((o) => o.textContent.trim())).toEqual(['Head', 'Body']);
+  field.selectedIndex = 0;
+  field.dispatchEvent(new Event('change'));
+  await fixture.whenStable();
+  expect(own().on).toBe('head');
+});
+
 it('is walked along the axis by arrows, and what is picked is marked', async () => {
   const store = await openSheet(new FakeServer(testSheet({ choices: [testChoice(choiceKey.part, drawnPin())] })));
   const fixture = await show(Draw);

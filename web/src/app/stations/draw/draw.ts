@@ -10,6 +10,8 @@ import {
   copied,
   deepened,
   drawingDoubts,
+  hostsFor,
+  otherEndOn,
   removed,
   withoutBore,
   type Added,
@@ -320,9 +322,14 @@ export class Draw {
     this.take(copied(this.part()!, featureId, newId().slice(0, 8)));
   }
 
-  protected convert(featureId: string, to: Thread): void {
-    const part = converted(this.part()!, featureId, to);
+  protected readonly otherEndOn = otherEndOn;
+  protected cutInto = (kind: FeatureKindId): readonly Option[] => hostsFor(this.part()!, kind).map((s) => [s.id, s.name]);
+  protected put(part: Part | null): void {
     if (part) this.store.draft(part, true);
+  }
+
+  protected convert(featureId: string, to: Thread): void {
+    this.put(converted(this.part()!, featureId, to));
   }
 
   protected removeBore(id: string): void {
@@ -331,8 +338,7 @@ export class Draw {
 
   /** Takes a surface away with what is cut into it, or a feature. */
   protected remove(id: string): void {
-    const part = removed(this.part()!, id);
-    if (part) this.store.draft(part, true);
+    this.put(removed(this.part()!, id));
   }
 
   protected askFor({ feature }: AskedHere): void {

@@ -29,6 +29,9 @@ interface Row {
         <button type="button" class="plain" [attr.aria-label]="'Remove ' + feature().name" (click)="removed.emit()">Remove</button>
         @if (copies()) {
           <button type="button" class="plain" [attr.aria-label]="'Copy ' + feature().name" (click)="copied.emit()">Copy</button>
+          <button type="button" class="plain" [attr.aria-label]="'To the other end: ' + feature().name" (click)="turned.emit()">
+            To the other end
+          </button>
         }
       </legend>
       <ip-text
@@ -39,6 +42,9 @@ interface Row {
         [problems]="problems()"
         (valueChange)="change('name', $event)"
       />
+      @if (hosts().length > 1) {
+        <ip-choose label="Cut into" name="on" [options]="hosts()" [value]="on()" (valueChange)="change('on', $event)" />
+      }
       @for (r of rows(); track r.field) {
         @switch (r.spec.kind) {
           @case ('length') {
@@ -172,6 +178,14 @@ export class FeatureRow {
   /** Whether it can be copied; asks for a copy. */
   readonly copies = input(false);
   readonly copied = output();
+  /** Asks for it at the other end of its surface. */
+  readonly turned = output();
+  /** Surfaces that it may be cut into. */
+  readonly hosts = input<readonly Option[]>([]);
+  protected readonly on = computed(() => {
+    const cut: object = this.feature();
+    return 'on' in cut ? String(cut.on) : '';
+  });
   protected readonly timed = computed<readonly Option[]>(() => [['', 'nothing'], ...this.others()]);
   protected readonly rows = computed<readonly Row[]>(() => {
     const feature = this.feature() as unknown as Readonly<Record<string, unknown>>;

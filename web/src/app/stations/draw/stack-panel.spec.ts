@@ -68,7 +68,12 @@ it('moves the shoulder instead, and asks of a second place as soon as the first 
   (fixture.nativeElement.querySelectorAll('button[type=submit]')[1] as HTMLButtonElement).click();
   await breathe();
   await fixture.whenStable();
-  expect(store.sheet()!.choices.map((c) => c.key).filter((k) => k.startsWith('stack'))).toEqual(['stack:job', 'stack:job:2']);
+  expect(
+    store
+      .sheet()!
+      .choices.map((c) => c.key)
+      .filter((k) => k.startsWith('stack')),
+  ).toEqual(['stack:job', 'stack:job:2']);
 });
 
 it('is not there where no ring holds anything', async () => {
