@@ -4,7 +4,7 @@ import { addedFeature } from './adding';
 import { answered, asksOf } from './asks';
 import { stackFinding, type AxialStack } from './axial-stack';
 import { shoulderMoved } from './shoulder-moved';
-import { stackFaces } from './stack-faces';
+import { likelyWalls, stackFaces } from './stack-faces';
 import { parseStack, stackLines } from './stack-lines';
 
 // A 25 mm seat of 34 behind a shoulder of 32: a 6205 (15 mm wide), a spacer, a ring 1.2 thick in a groove 1.3 wide (DIN 471).
@@ -309,4 +309,15 @@ it('a shoulder is not moved through its neighbour, nor past what is cut there', 
     ['seat', 41, 74],
     ['nose', 74, 94],
   ]);
+});
+
+it('proposes the shoulder beside the ring that faces it, else the other ring, and nothing where nothing keeps anything', () => {
+  // The nose's shoulder is nearer, but looks away.
+  expect(likelyWalls(SHAFT)).toEqual({ shoulder: 'seat.left', grooveId: 'g' });
+  expect(likelyWalls(mirrored(SHAFT))).toEqual({ shoulder: 'seat.right', grooveId: 'g' });
+  const plain = { ...SHAFT, outside: [surface('seat', 'cylinder', 'Seat', 94, 25)] };
+  expect(likelyWalls(plain)).toBeNull();
+  const two = { ...plain, features: [...plain.features, { ...plain.features[0]!, id: 'h', atMm: 80 } as (typeof plain.features)[0]] };
+  expect(new Set(Object.values(likelyWalls(two)!))).toEqual(new Set(['g', 'h']));
+  expect(likelyWalls({ ...SHAFT, features: [] })).toBeNull();
 });

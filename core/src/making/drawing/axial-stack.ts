@@ -3,7 +3,7 @@ import { minus, plus, sumOf, tabled, typed, workedOut, type Figure } from '../..
 import { inSentence } from '../../terms/words';
 import { dimensionsOf, limitsOf, type Part } from '../part';
 import { toNanometres } from './from-face';
-import { stackFaces, type StackFace } from './stack-faces';
+import { faceEachOther, stackFaces, type StackFace } from './stack-faces';
 import type { StackPiece } from './stack-lines';
 
 /** What sits on a shaft or in a bore between two walls, and the end play that it is to have, mm. */
@@ -41,7 +41,7 @@ function walls(part: Part, { shoulder, grooveId }: AxialStack): Outcome<readonly
   if (!from.length) return bad('gone', 'What it leans on is gone from the drawing: choose again.', 'shoulder');
   if (!held.length) return bad('gone', 'What keeps it is gone from the drawing: choose again.', 'grooveId');
   const both = from.flatMap((f) => held.map((h) => (f.atMm <= h.atMm ? ([f, h] as const) : ([h, f] as const))));
-  const found = both.find(([l, r]) => l.keeps === 'right' && r.keeps === 'left' && l.side === r.side && l.id !== r.id);
+  const found = both.find(([l, r]) => faceEachOther(l, r));
   return found ? good(found) : bad('apart', 'Nothing can sit between these two: choose what it leans on the other side.', 'grooveId');
 }
 

@@ -21,7 +21,7 @@ export { drawingChanges } from './changes';
 export { parseStack, stackLines, MOST_STACKED, type StackPiece } from './stack-lines';
 export { stackFinding, type AxialStack, type StackFinding } from './axial-stack';
 export { shoulderMoved } from './shoulder-moved';
-export { stackFaces, type StackFace } from './stack-faces';
+export { likelyWalls, stackFaces, type StackFace } from './stack-faces';
 export { liesTurned, turnedContour } from './lies-turned';
 export { stretched } from './stretched';
 export { limitsLost, rescaled } from './rescaled';

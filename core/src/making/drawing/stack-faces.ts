@@ -127,3 +127,26 @@ export function stackFaces(part: Part): StackFace[] {
     ...cut,
   ];
 }
+
+/** Whether something can sit between two walls, the first to its left. */
+export const faceEachOther = (left: StackFace, right: StackFace): boolean =>
+  left.keeps === 'right' && right.keeps === 'left' && left.side === right.side && left.id !== right.id && left.atMm <= right.atMm;
+
+/**
+ * Where something most likely sits along a part: between what may keep it and the nearest wall that faces it, a shoulder before another ring.
+ *
+ * @returns ids of what it leans on and of what keeps it; null where nothing keeps anything
+ */
+export function likelyWalls(part: Part): { readonly shoulder: string; readonly grooveId: string } | null {
+  const faces = stackFaces(part);
+  const pairs = faces
+    .filter((keeper) => keeper.feature)
+    .flatMap((keeper) =>
+      faces
+        .filter((f) => (f.atMm <= keeper.atMm ? faceEachOther(f, keeper) : faceEachOther(keeper, f)))
+        .map((f) => ({ f, keeper, far: Math.abs(f.atMm - keeper.atMm) + (f.feature ? 1e6 : 0) })),
+    )
+    .sort((p, q) => p.far - q.far);
+  const best = pairs[0];
+  return best ? { shoulder: best.f.id, grooveId: best.keeper.id } : null;
+}

@@ -6,6 +6,7 @@ import {
   choiceKey,
   chosenStacks,
   formatWithUnit,
+  likelyWalls,
   movedTo,
   parseStack,
   shoulderMoved,
@@ -196,9 +197,11 @@ export class StackForm {
 
   private fields(): StackFields {
     const stack = this.stored();
+    const part = this.part();
+    const likely = stack ?? (part && likelyWalls(part));
     return {
-      shoulder: stack?.shoulder ?? this.leaning()[0]?.[0] ?? '',
-      grooveId: stack?.grooveId ?? this.keepers()[0]?.[0] ?? '',
+      shoulder: likely?.shoulder ?? this.leaning()[0]?.[0] ?? '',
+      grooveId: likely?.grooveId ?? this.keepers()[0]?.[0] ?? '',
       pieces: stackLines(stack?.pieces ?? [], this.store.unit()),
       leastMm: stack?.leastMm ?? USUAL.leastMm,
       mostMm: stack?.mostMm ?? USUAL.mostMm,
