@@ -71,9 +71,13 @@ const cutSpans = (own: readonly PlaceFinding[], contour: readonly OutlinePoint[]
       return spanOf(f, Math.max(0, ...contour.filter((p, i) => p.x <= middle || (contour[i - 1]?.x ?? middle) <= middle).map((p) => p.r)));
     });
 
-/** The worn components as their readings have them: surfaces at the size that was found, bores, and what is cut into them. */
-export function asFoundDrawing(repair: Repair, sheet: JobSheet): FoundDrawing {
-  const worn = repair.places.filter((f) => f.component.role === 'worn');
+/**
+ * The worn components as their readings have them: surfaces at the size that was found, bores, and what is cut into them.
+ *
+ * @param only of these components; of all where it is left out
+ */
+export function asFoundDrawing(repair: Repair, sheet: JobSheet, only?: readonly string[]): FoundDrawing {
+  const worn = repair.places.filter((f) => f.component.role === 'worn' && (!only || only.includes(f.component.id)));
   const outsides = worn.filter((f) => f.place.side === 'outside' && isRound(f)).sort((p, q) => spanOf(p).fromMm - spanOf(q).fromMm);
   const components = [...new Set(worn.map((f) => f.component.id))].map((id) => {
     const own = worn.filter((f) => f.component.id === id);

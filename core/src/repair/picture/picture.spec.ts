@@ -1,7 +1,7 @@
 import { boundsOf, type Primitive } from '../../making/scene';
 import { newPart, type Part } from '../../making/part';
 import { choiceKey, originalSizeMm, seenAt, workOut, type JobSheet } from '../job';
-import { drawnPin, testChoice, testItem, testSheet, testShop } from '../job/testing';
+import { drawnPin, testChoice, testItem, testPlace, testReading, testSheet, testShop } from '../job/testing';
 import { pictureModel } from './picture';
 
 const pictureOf = (sheet: JobSheet, which: 'worn' | 'new', itemId?: string) => {
@@ -56,6 +56,35 @@ it('shows the new part once it is drawn, and something when nothing is known', (
   expect(pictureOf(sheet, 'worn').ghost).toEqual([]);
   const empty = pictureOf(testSheet({ components: [], places: [], readings: [] }), 'new');
   expect(empty).toMatchObject({ lines: [], fromMm: 0, toMm: 100 });
+});
+
+it('round a new part stand what it fits and what ran with the old one, not whatever else was measured', () => {
+  const [far, near] = [
+    testPlace('cylinder', { name: 'Cylinder', side: 'inside', componentId: 'barrel-part', startMm: 0, lengthMm: 300, stationsMm: [10] }),
+    testPlace('ring', {
+      name: 'Ring',
+      side: 'inside',
+      componentId: 'barrel-part',
+      startMm: 40,
+      lengthMm: 10,
+      stationsMm: [45],
+      matesPlaceId: 'body',
+    }),
+  ];
+  const readings = [...testSheet().readings, testReading({ placeId: 'cylinder', stationMm: 10, valueMm: 300 })];
+  const drawn = testSheet({ places: [...places, far, near], readings, choices: [testChoice(choiceKey.part, drawnPin())] });
+  const model = pictureOf(drawn, 'new');
+  expect(model.mates.map((m) => m.id).sort()).toEqual(['barrel', 'ring']);
+  expect(model.largestRadiusMm).toBe(28);
+  expect(pictureOf(drawn, 'worn').mates.map((m) => m.id)).toContain('cylinder');
+});
+
+it('what takes no component’s place has no old one under it', () => {
+  const sheet = testSheet({
+    places,
+    choices: [testChoice(choiceKey.item('spacer'), testItem('make', 'Spacer')), testChoice(`${choiceKey.part}:spacer`, drawnPin())],
+  });
+  expect(pictureOf(sheet, 'new', 'spacer')).toMatchObject({ shows: 'part', ghost: [] });
 });
 
 it('shows a component that stays as it will be cut, its outside dashed where nobody measured it', () => {

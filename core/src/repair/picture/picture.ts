@@ -45,6 +45,15 @@ function ghostOf(old: FoundDrawing, now: Drawing): Primitive[] {
   return lines.flatMap((l) => (l.kind === 'path' ? [{ ...l, style: 'hidden' as const }] : []));
 }
 
+/** Whether the new part in hand fits a place, or takes the place of something that runs with it. */
+function meets({ part, places, at }: Repair, mate: PlaceFinding): boolean {
+  const own = places.filter((f) => at?.item.componentIds.includes(f.component.id));
+  return (
+    (part?.segments.some((s) => s.segment.fitsPlaceIds.includes(mate.place.id)) ?? false) ||
+    own.some((f) => f.place.matesPlaceId === mate.place.id || mate.place.matesPlaceId === f.place.id)
+  );
+}
+
 /**
  * The picture of a job.
  *
@@ -56,6 +65,7 @@ export function pictureModel(repair: Repair, which: 'worn' | 'new', sheet: JobSh
   const drawing = drawingOf(repair, which, asFound.drawing);
   const mates = repair.places
     .filter((f) => f.component.role === 'mate' && isDiameter(f.place.kind) && !drawing.own.includes(f.component.id))
+    .filter((f) => drawing.shows !== 'part' || meets(repair, f))
     .map((f) => spanOf(f));
   const old = asFound.drawing.lines;
   const drawn = drawing.shows === 'block' ? old : drawing.lines;
@@ -64,7 +74,8 @@ export function pictureModel(repair: Repair, which: 'worn' | 'new', sheet: JobSh
   const { contour: _contour, own: _own, ...shown } = drawing;
   return {
     ...shown,
-    ghost: drawing.shows === 'part' ? ghostOf(asFound, drawing) : [],
+    // Under a new part lies what it takes the place of, nothing else.
+    ghost: drawing.shows === 'part' ? ghostOf(asFoundDrawing(repair, sheet, repair.at?.item.componentIds ?? []), drawing) : [],
     fromMm: xs.length ? Math.min(0, ...xs) : 0,
     toMm: xs.length ? Math.max(...xs) : EMPTY_LENGTH_MM,
     largestRadiusMm: Math.max(UNKNOWN_RADIUS_MM / 2, toY, ...mates.map((m) => m.radiusMm)),
