@@ -80,6 +80,20 @@ it('shows a thread at its crests with what it is, and a keyseat where it lies', 
   expect(drawing.cuts.map((c) => c.id)).toEqual(['key']);
 });
 
+it('what is cut is touched as high as the stretch that it is cut into', () => {
+  const nose = testPlace('nose', { name: 'Nose', componentId: 'pin', startMm: 100, lengthMm: 20, stationsMm: [110], clocksDeg: [0] });
+  const groove = testPlace('ring', {
+    name: 'Ring groove',
+    kind: 'groove',
+    componentId: 'pin',
+    startMm: 110,
+    lengthMm: 2,
+    stationsMm: [111],
+  });
+  const sheet = bare({ places: [body, nose, groove], readings: [size('body', 29.5), size('nose', 20, 'size', 110)] });
+  expect(shown(sheet).drawing.cuts.map((c) => [c.id, c.radiusMm])).toEqual([['ring', 10]]);
+});
+
 it('leaves out what does not go where it was said, and keeps the rest', () => {
   const deep = testPlace('ring', { name: 'Ring groove', kind: 'groove', componentId: 'pin', startMm: 99, lengthMm: 5, stationsMm: [100] });
   const sheet = bare({

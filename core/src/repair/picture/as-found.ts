@@ -62,14 +62,15 @@ function asPart(
   return { part: onlyWhatGoes({ ...plain, features: cuts }).part, atMm };
 }
 
+/** Radius of an outline, which is a row of stretches, at a place on the job's axis, mm; 0 beside it. */
+const radiusAt = (contour: readonly OutlinePoint[], x: number): number =>
+  Math.max(0, ...contour.filter((p, i) => i % 2 === 0 && p.x <= x && (contour[i + 1]?.x ?? p.x) >= x).map((p) => p.r));
+
 /** What is cut into the outside, as it can be touched. */
 const cutSpans = (own: readonly PlaceFinding[], contour: readonly OutlinePoint[]): PictureSpan[] =>
   own
     .filter(({ place }) => CUT_KINDS.includes(place.kind) && place.side === 'outside')
-    .map((f) => {
-      const middle = (spanOf(f).fromMm + endMm(f)) / 2;
-      return spanOf(f, Math.max(0, ...contour.filter((p, i) => p.x <= middle || (contour[i - 1]?.x ?? middle) <= middle).map((p) => p.r)));
-    });
+    .map((f) => spanOf(f, radiusAt(contour, (spanOf(f).fromMm + endMm(f)) / 2)));
 
 /**
  * The worn components as their readings have them: surfaces at the size that was found, bores, and what is cut into them.
