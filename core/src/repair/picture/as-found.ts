@@ -1,15 +1,14 @@
 import { UNKNOWN_MATERIAL } from '../../book/materials';
 import { isDiameter } from '../../evidence/readings';
 import { surface, validatePart, type OutlinePoint, type Part } from '../../making/part';
-import { bodyLines, boreLines, partLines, type Primitive } from '../../making/scene';
+import { partLines, type Primitive } from '../../making/scene';
 import type { JobSheet, PlaceFinding, Repair } from '../job';
 import { cutsOf } from '../drawn/cuts';
 import { onlyWhatGoes } from '../drawn/from-evidence';
 import { boresAsRead } from '../drawn/surfaces';
 import { along } from './along';
 import type { Drawing, PictureSpan } from './model';
-import { endMm, outlineOf, radiusOf, spanOf } from './outline-of';
-import { HULL_TIMES } from './reworked';
+import { componentLines, endMm, outlineOf, radiusOf, spanOf } from './outline-of';
 
 /** What came in as found, and its bare surfaces as they lie under a new drawing. */
 export interface FoundDrawing {
@@ -27,19 +26,6 @@ const surfacesOf = (contour: readonly OutlinePoint[]) =>
     const next = contour[i + 1];
     return i % 2 === 0 && next ? [surface(`found-${i}`, 'cylinder', 'Found', next.x - p.x, 2 * p.r)] : [];
   });
-
-/** The surfaces of a component and its bores, with nothing cut into them. */
-function bareLines(contour: readonly OutlinePoint[], insides: readonly PlaceFinding[]): Primitive[] {
-  // A hole whose outside nobody measured has some metal round it, dashed.
-  const hull = HULL_TIMES * Math.max(...insides.map(radiusOf));
-  const body = contour.length
-    ? bodyLines(contour)
-    : bodyLines(
-        outlineOf(insides, () => hull),
-        'hidden',
-      );
-  return contour.length || insides.length ? [...body, ...insides.flatMap((f) => boreLines(outlineOf([f], radiusOf)))] : [];
-}
 
 /** A component as a part with what was read as cut into it, and where it begins on the job's axis; null where its readings make none. */
 function asPart(
@@ -82,14 +68,10 @@ export function asFoundDrawing(repair: Repair, sheet: JobSheet, only?: readonly 
   const outsides = worn.filter((f) => f.place.side === 'outside' && isRound(f)).sort((p, q) => spanOf(p).fromMm - spanOf(q).fromMm);
   const components = [...new Set(worn.map((f) => f.component.id))].map((id) => {
     const own = worn.filter((f) => f.component.id === id);
-    const contour = outlineOf(
-      outsides.filter((f) => f.component.id === id),
-      radiusOf,
-    );
-    const bare = bareLines(
-      contour,
-      own.filter((f) => f.place.side === 'inside' && isDiameter(f.place.kind)),
-    );
+    const outside = outsides.filter((f) => f.component.id === id);
+    const inside = own.filter((f) => f.place.side === 'inside' && isDiameter(f.place.kind));
+    const contour = outlineOf(outside, radiusOf);
+    const bare = componentLines(outside, inside, radiusOf);
     const made = asPart(contour, own, repair, sheet);
     const lines = made ? partLines(made.part).map((l) => along(l, made.atMm)) : bare;
     // The picture has its own centre line.

@@ -1,4 +1,5 @@
 import type { OutlinePoint } from '../../making/part';
+import { bodyLines, boreLines, type Primitive } from '../../making/scene';
 import { axisStartMm, meanOf, type PlaceFinding } from '../job';
 import type { PictureSpan } from './model';
 
@@ -39,4 +40,28 @@ export function outlineOf(places: readonly PlaceFinding[], radius: (f: PlaceFind
       { x: to, r },
     ];
   });
+}
+
+/** Metal round a hole whose outside nobody measured is drawn this many times as thick as the hole is wide. */
+const HULL_TIMES = 1.5;
+
+/**
+ * A component's surfaces and its bores, with nothing cut into them; round a hole whose outside nobody measured some metal, dashed.
+ *
+ * @param radius of a place, mm
+ */
+export function componentLines(
+  outsides: readonly PlaceFinding[],
+  insides: readonly PlaceFinding[],
+  radius: (f: PlaceFinding) => number,
+): Primitive[] {
+  if (!outsides.length && !insides.length) return [];
+  const hull = HULL_TIMES * Math.max(...insides.map(radius));
+  const body = outsides.length
+    ? bodyLines(outlineOf(outsides, radius))
+    : bodyLines(
+        outlineOf(insides, () => hull),
+        'hidden',
+      );
+  return [...body, ...insides.flatMap((f) => boreLines(outlineOf([f], radius)))];
 }

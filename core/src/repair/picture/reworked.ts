@@ -1,11 +1,8 @@
 import { isDiameter } from '../../evidence/readings';
-import { bodyLines, boreLines, type Primitive } from '../../making/scene';
+import type { Primitive } from '../../making/scene';
 import type { PartFinding, PlaceFinding } from '../job';
 import type { Drawing } from './model';
-import { outlineOf, radiusOf, spanOf } from './outline-of';
-
-/** Metal round a hole whose outside nobody measured is drawn this many times as thick as the hole is wide. */
-export const HULL_TIMES = 1.5;
+import { componentLines, radiusOf, spanOf } from './outline-of';
 
 /** Components that stay as they will be: cut places at their new size, the others as found. */
 export function reworked(
@@ -19,14 +16,7 @@ export function reworked(
   const lines = componentIds.flatMap((id): Primitive[] => {
     const own = measured.filter((f) => f.component.id === id);
     const [outsides, insides] = [own.filter((f) => f.place.side === 'outside'), own.filter((f) => f.place.side === 'inside')];
-    const hull = HULL_TIMES * Math.max(...insides.map(radius));
-    const body = outsides.length
-      ? bodyLines(outlineOf(outsides, radius))
-      : bodyLines(
-          outlineOf(insides, () => hull),
-          'hidden',
-        );
-    return own.length ? [...body, ...insides.flatMap((f) => boreLines(outlineOf([f], radius)))] : [];
+    return componentLines(outsides, insides, radius);
   });
   const cut = measured.filter((f) => newSize(f) !== undefined);
   return { shows: 'rework', contour: [], lines, spans: cut.map((f) => spanOf(f, radius(f))), cuts: [], own: componentIds };
