@@ -23,13 +23,17 @@ export interface DepthCheck {
   readonly agree: boolean;
 }
 
+/** Depth of the groove's wall nearest to the zero face by way of the ring, which lies against the wall that is told, mm. */
+export const nearWallByRing = (i: Pick<DepthCheckInput, 'overRingMm' | 'ringMm' | 'grooveWidthMm' | 'restsOn' | 'face'>): number =>
+  i.overRingMm - (i.face === 'far' ? i.ringMm : 0) - (i.restsOn === 'far' ? Math.max(i.grooveWidthMm - i.ringMm, 0) : 0);
+
 /**
  * Holds a depth over the fitted ring against the direct one. The ring may stand anywhere in its groove, so that the two may differ
  * by the groove's width less the ring's thickness, and by what the instruments leave open, and by no more.
  */
 export function depthCheck(i: DepthCheckInput): DepthCheck {
   const room = Math.max(i.grooveWidthMm - i.ringMm, 0);
-  const byRingMm = i.overRingMm - (i.face === 'far' ? i.ringMm : 0) - (i.restsOn === 'far' ? room : 0);
+  const byRingMm = nearWallByRing(i);
   const differenceMm = byRingMm - i.directMm;
   const allowedMm = room + i.plusMinusMm;
   return { byRingMm, differenceMm, allowedMm, agree: Math.abs(differenceMm) <= allowedMm };

@@ -36,7 +36,7 @@ export {
 } from './place-kinds.data';
 export { doubtReading, type Doubt } from './doubt/plausible';
 export { instrumentsFor, type Suggestable } from './suggest-instrument';
-export { depthCheck, type DepthCheck, type DepthCheckInput } from './depth-check';
+export { depthCheck, nearWallByRing, type DepthCheck, type DepthCheckInput } from './depth-check';
 export { disputes, type Dispute, type InstrumentReading, type SideOfDispute } from './agreement';
 export {
   grossError,

@@ -2,6 +2,7 @@ import { onceRound, placeAll, type Part, type PartFeature, type PlacedSurface } 
 import { isRelief } from '../../evidence/readings';
 import { inSentence } from '../../terms/words';
 import { axisStartMm, chosenSeen, drawnId, meanOf, type JobSheet, type PlaceFinding } from '../job';
+import { isDrawnDepth } from './depths';
 import { readGroove } from './over-grooves';
 
 /** A feature drawn from a place, or why it is not. */
@@ -149,7 +150,7 @@ export function cutsOf(places: readonly PlaceFinding[], part: Part, zeroMm: numb
   const rows = placeAll(part);
   const clocked = new Set(places.filter((f) => ['keyseat', 'flats', 'cross-hole'].includes(f.place.kind)).map((f) => f.place.id));
   return places.flatMap((f): DrawnCut[] => {
-    if (NOT_DRAWN.includes(f.place.kind))
+    if (NOT_DRAWN.includes(f.place.kind) && !isDrawnDepth(f, places))
       return [{ feature: null, doubt: `${f.place.name} (${f.place.kind}) is not drawn: take it from its reading.` }];
     const draw = DRAWN[f.place.kind];
     if (!draw) return [];

@@ -3,6 +3,7 @@ import { partLengthMm, validatePart, type Part } from '../../making/part';
 import { inSentence } from '../../terms/words';
 import { axisStartMm, drawnId, meanOf, originalSizeMm, type JobItem, type JobSheet, type PlaceFinding } from '../job';
 import { cutsOf } from './cuts';
+import { depthMarks, groovesByDepth } from './depths';
 import { overGrooves, readGroove } from './over-grooves';
 import { endToEnd, type ReadStretch } from './stretches';
 import { withSeats } from './seats';
@@ -50,7 +51,7 @@ export function partFromEvidence(
   sheet: JobSheet,
 ): EvidenceDrawing | null {
   const { unit } = sheet.job;
-  const own = evidence.places.filter((f) => item.componentIds.includes(f.component.id));
+  const own = groovesByDepth(evidence.places.filter((f) => item.componentIds.includes(f.component.id)));
   const zeroMm = Math.min(...own.map((f) => f.component.axisOffsetMm));
   const side = (which: 'outside' | 'inside'): ReadStretch[] => {
     const there = own.filter((f) => f.place.side === which);
@@ -81,7 +82,7 @@ export function partFromEvidence(
     limits: {},
     block: null,
   };
-  const holes = boresOf(side('inside'), of('inside'), partLengthMm(body), evidence, unit);
+  const holes = boresOf(side('inside'), [...of('inside'), ...depthMarks(own, zeroMm)], partLengthMm(body), evidence, unit);
   const bored = { ...body, bores: holes.bores };
   const cuts = cutsOf(own, bored, zeroMm, sheet);
   const seated = withSeats(bored, evidence.seats, unit);

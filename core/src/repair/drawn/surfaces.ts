@@ -3,6 +3,7 @@ import { surface, unreadId, type Bore, type Surface } from '../../making/part';
 import type { LengthUnit } from '../../terms/quantity';
 import type { BoreFinding, FitFinding, PlaceFinding, SeatFinding } from '../job';
 import { axisStartMm, drawnId, meanOf, originalSizeMm } from '../job';
+import { depthMarks } from './depths';
 import { endToEnd, type ReadStretch, type Stretch } from './stretches';
 
 /** Diameters at the ends of a measured taper, by the line through its stations, mm. */
@@ -113,8 +114,9 @@ export function boresOf(
     from === 'near'
       ? read
       : read.map((s) => ({ ...s, fromMm: lengthMm - s.toMm, toMm: lengthMm - s.fromMm, leftMm: s.rightMm, rightMm: s.leftMm }));
-  const marks = from === 'near' ? shouldersMm : shouldersMm.map((m) => lengthMm - m);
-  const deep = through ? lengthMm : Math.max(...inwards.map((s) => s.toMm));
+  const marks = (from === 'near' ? shouldersMm : shouldersMm.map((m) => lengthMm - m)).filter((m) => m < lengthMm - OPEN_MM);
+  // Its floor is as deep as was read, also where no diameter was read down there.
+  const deep = through ? lengthMm : Math.max(...inwards.map((s) => s.toMm), ...marks);
   const { stretches, doubts } = endToEnd(
     inwards,
     marks.filter((m) => m > 0 && m < deep),
@@ -148,5 +150,5 @@ export function boresAsRead(
 ): readonly Bore[] {
   const inside = own.filter((f) => f.place.side === 'inside');
   const read = inside.flatMap((f) => readStretch(f, zeroMm, ({ shape }) => shape?.meanMm ?? null) ?? []);
-  return boresOf(read, [], lengthMm, evidence, unit).bores;
+  return boresOf(read, depthMarks(own, zeroMm), lengthMm, evidence, unit).bores;
 }

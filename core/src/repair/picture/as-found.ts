@@ -4,6 +4,7 @@ import { surface, validatePart, type OutlinePoint, type Part } from '../../makin
 import { partLines, type Primitive } from '../../making/scene';
 import type { JobSheet, PlaceFinding, Repair } from '../job';
 import { cutsOf } from '../drawn/cuts';
+import { groovesByDepth } from '../drawn/depths';
 import { onlyWhatGoes } from '../drawn/from-evidence';
 import { boresAsRead } from '../drawn/surfaces';
 import { along } from './along';
@@ -64,7 +65,7 @@ const cutSpans = (own: readonly PlaceFinding[], contour: readonly OutlinePoint[]
  * @param only of these components; of all where it is left out
  */
 export function asFoundDrawing(repair: Repair, sheet: JobSheet, only?: readonly string[]): FoundDrawing {
-  const worn = repair.places.filter((f) => f.component.role === 'worn' && (!only || only.includes(f.component.id)));
+  const worn = groovesByDepth(repair.places.filter((f) => f.component.role === 'worn' && (!only || only.includes(f.component.id))));
   const outsides = worn.filter((f) => f.place.side === 'outside' && isRound(f)).sort((p, q) => spanOf(p).fromMm - spanOf(q).fromMm);
   const components = [...new Set(worn.map((f) => f.component.id))].map((id) => {
     const own = worn.filter((f) => f.component.id === id);
