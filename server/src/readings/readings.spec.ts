@@ -213,7 +213,10 @@ it('costs at most four questions to the database, and is answered as it is store
   const body = readingBody(made.bodyId, '39.915', { partTempC: 31.5 });
   const first = await call.post(routes.readings(made.jobId), body, body.id);
   expect(first.status).toBe(201);
-  expect(asked.mock.calls.length).toBeLessThanOrEqual(4);
+  // What feels whether the database is still there asks beside it, every two seconds.
+  const own = asked.mock.calls.filter(([what]) => (what as unknown) !== 'select 1');
+  expect(own.length).toBeGreaterThan(0);
+  expect(own.length).toBeLessThanOrEqual(4);
   asked.mockRestore();
   const { readings } = (await call.get(routes.sheet(made.jobId))).body as JobSheet;
   expect(first.body).toEqual(readings.find((r) => r.id === body.id));
