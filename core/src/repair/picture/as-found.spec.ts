@@ -94,6 +94,19 @@ it('what is cut is touched as high as the stretch that it is cut into', () => {
   expect(shown(sheet).drawing.cuts.map((c) => [c.id, c.radiusMm])).toEqual([['ring', 10]]);
 });
 
+it.each([
+  ['straightness', 'outside'],
+  ['thread', 'inside'],
+  ['length', 'outside'],
+  ['depth', 'inside'],
+  ['keyseat', 'outside'],
+] as const)('a worn part of which a %s %s is all that is known is no drawing, and no trouble', (kind, side) => {
+  const only = testPlace('only', { name: 'Only', kind, side, componentId: 'pin', startMm: 0, lengthMm: 20, stationsMm: [10] });
+  const sheet = bare({ places: [only], readings: [] });
+  expect(shown(sheet)).toMatchObject({ drawing: { lines: [], spans: [] }, bare: [] });
+  for (const which of ['worn', 'new'] as const) expect(pictureModel(workOut(sheet, testShop), which, sheet).toMm).toBeGreaterThan(0);
+});
+
 it('leaves out what does not go where it was said, and keeps the rest', () => {
   const deep = testPlace('ring', { name: 'Ring groove', kind: 'groove', componentId: 'pin', startMm: 99, lengthMm: 5, stationsMm: [100] });
   const sheet = bare({
