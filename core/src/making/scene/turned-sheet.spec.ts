@@ -143,6 +143,44 @@ it('has a view along the axis where clock angles differ, by the number of what l
   expect(at('(2) 90°').y).toBeLessThan(at('(1) 0°').y);
 });
 
+it('cuts at near clock angles have each a text of its own, none on another, inside the frame', () => {
+  const key = {
+    kind: 'keyseat',
+    cutter: 'end-mill',
+    lengthMm: 8,
+    widthMm: 6,
+    depthMm: 3.5,
+    cutterMm: 50,
+    open: 'none',
+    timedTo: '',
+    name: 'Key',
+    on: 'body',
+  };
+  const turn = seededRandom(7);
+  for (let n = 0; n < 40; n++) {
+    const about = Math.floor(360 * turn());
+    const angles = Array.from({ length: 2 + (n % 6) }, () => (about + Math.floor(30 * turn())) % 360);
+    const part: Part = {
+      ...newPart('plain-pin', 'Shaft', 20 + 60 * turn(), 100),
+      features: angles.map((clockDeg, i) => ({ ...key, id: `k${i}`, atMm: 2 + 12 * i, clockDeg })) as unknown as PartFeature[],
+    };
+    const sheet = sheetOf(part);
+    const texts = textsOf(sheet);
+    const boxes = texts.map(boxOf);
+    for (const deg of new Set(angles)) if (new Set(angles).size > 1) expect(texts.some((t) => t.text.endsWith(` ${deg}°`))).toBe(true);
+    boxes.forEach((a, i) => {
+      expect([texts[i]!.text, a.fromX > 10 && a.toX < SHEET_MM.width - 10 && a.fromY > 10 && a.toY < SHEET_MM.height - 10]).toEqual([
+        texts[i]!.text,
+        true,
+      ]);
+      boxes.slice(i + 1).forEach((b, k) => {
+        const apart = a.toX <= b.fromX || b.toX <= a.fromX || a.toY <= b.fromY || b.toY <= a.fromY;
+        expect([texts[i]!.text, texts[i + 1 + k]!.text, apart]).toEqual([texts[i]!.text, texts[i + 1 + k]!.text, true]);
+      });
+    });
+  }
+});
+
 it('a keyway in a bore is shown along the axis as wide and as deep as it is, though nothing is timed', () => {
   const hub: Part = {
     ...newPart('plain-pin', 'Hub', 80, 50),

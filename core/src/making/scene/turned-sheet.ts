@@ -110,11 +110,51 @@ function clocked(part: Part): Clocked[] {
 const boreMouths = (part: Part): number[] =>
   part.bores.flatMap((b) => placeBore(part, b)).flatMap((s) => (s.toMm >= partLengthMm(part) - 1e-6 ? [s.rightMm] : []));
 
+/** What stands at one clock angle of the view along the axis: its text about the middle of the view, and how far out. */
+interface ClockText {
+  readonly deg: number;
+  readonly text: string;
+  readonly x: number;
+  readonly y: number;
+  readonly outMm: number;
+}
+/** A text stands so far outside the round, mm; where another one is in its way so much farther, step by step. */
+const OUT_MM = 8;
+const FARTHER_MM = 1.5;
+
+/** Texts round the view along the axis, none on another, and how far beyond the round they reach to a side and up or down, mm. */
+function clockTexts(
+  part: Part,
+  words: SheetWords,
+  radius: number,
+): { readonly texts: readonly ClockText[]; readonly aside: number; readonly upright: number } {
+  const all = clocked(part);
+  const texts: (ClockText & { readonly half: number })[] = [];
+  for (const deg of [...new Set(all.map((f) => f.clockDeg))].sort((p, q) => p - q)) {
+    const said = `${all.flatMap((f) => (f.clockDeg === deg ? [`(${words.numbers[f.id] ?? ''})`] : [])).join(' ')} ${deg}°`;
+    const half = textWidthMm(said, LETTER_MM) / 2;
+    const at = (outMm: number): ClockText & { readonly half: number } => {
+      const turn = (deg * Math.PI) / 180;
+      return { deg, text: said, half, outMm, x: (radius + outMm) * Math.sin(turn), y: (radius + outMm) * Math.cos(turn) };
+    };
+    const free = (t: ReturnType<typeof at>): boolean =>
+      texts.every((o) => Math.abs(o.x - t.x) >= o.half + t.half + GAP_MM / 2 || Math.abs(o.y - t.y) >= LETTER_MM * 1.25);
+    let outMm = OUT_MM;
+    while (!free(at(outMm))) outMm += FARTHER_MM;
+    texts.push(at(outMm));
+  }
+  return {
+    texts,
+    aside: Math.max(BESIDE_MM, ...texts.map((t) => Math.abs(t.x) + t.half - radius)),
+    upright: Math.max(OUT_MM, ...texts.map((t) => Math.abs(t.y) - radius)),
+  };
+}
+
 /** The part seen from its right end: clock angles run clockwise from above. */
 function endView(part: Part, words: SheetWords, scale: number, x: number, y: number): Primitive[] {
   const radius = (largestDiameterMm(part) / 2) * scale;
   const all = clocked(part);
-  const angles = [...new Set(all.map((f) => f.clockDeg))];
+  const { texts, upright } = clockTexts(part, words, radius);
   const surfaces = all.flatMap((f) => hostOf(part, f.on)?.surface.leftMm ?? []);
   const rings = [...new Set([...surfaces, ...boreMouths(part), largestDiameterMm(part)])];
   const at = (r: number, deg: number): [number, number] => [
@@ -125,6 +165,7 @@ function endView(part: Part, words: SheetWords, scale: number, x: number, y: num
   const cut = all.flatMap((f): Primitive[] => {
     const host = hostOf(part, f.on)!;
     const lines = kindOf(f.kind).endOn?.(f, host) ?? [];
+    const { outMm } = texts.find((t) => t.deg === f.clockDeg)!;
     return [
       ...lines.map((l) =>
         path(
@@ -132,7 +173,7 @@ function endView(part: Part, words: SheetWords, scale: number, x: number, y: num
           l.hidden ? 'hidden' : 'edge',
         ),
       ),
-      path([at((host.surface.leftMm / 2) * scale, f.clockDeg), at(radius + 2.5, f.clockDeg)], 'thin'),
+      path([at((host.surface.leftMm / 2) * scale, f.clockDeg), at(radius + outMm - OUT_MM + 2.5, f.clockDeg)], 'thin'),
     ];
   });
   return [
@@ -152,12 +193,8 @@ function endView(part: Part, words: SheetWords, scale: number, x: number, y: num
       'centre',
     ),
     ...cut,
-    ...angles.map((deg): Primitive => {
-      const [tx, ty] = at(radius + 8, deg);
-      const who = all.filter((f) => f.clockDeg === deg).map((f) => `(${words.numbers[f.id] ?? ''})`);
-      return text(tx, ty - LETTER_MM / 2, `${who.join(' ')} ${deg}°`, LETTER_MM, 'middle');
-    }),
-    text(x, y - radius - 14, 'seen from the right end', 2.2, 'middle'),
+    ...texts.map((t) => text(x + t.x, y + t.y - LETTER_MM / 2, t.text, LETTER_MM, 'middle')),
+    text(x, y - radius - upright - 6, 'seen from the right end', 2.2, 'middle'),
   ];
 }
 
@@ -204,9 +241,11 @@ export function partSheet(part: Part, words: SheetWords): Sheet {
     flagsAt.set(scale, flags);
     const rows = flagRows(flags, letter, GAP_MM);
     const right = Math.max(length * scale, ...flags.map((f) => f.x + textWidthMm(f.text, letter)));
-    const end = views ? 2 * radius * scale + 2 * BESIDE_MM : 0;
-    const above = CLEAR_MM + (Math.max(...rows) + 1) * letter * ROW_TIMES;
-    return { scale, letter, flags, rows, right, width: right + end, height: above + 2 * radius * scale + LENGTHS_MM };
+    const { aside, upright } = views ? clockTexts(part, words, radius * scale) : { aside: 0, upright: 0 };
+    const end = views ? 2 * radius * scale + 2 * aside : 0;
+    const above = Math.max(CLEAR_MM + (Math.max(...rows) + 1) * letter * ROW_TIMES, views ? upright + LETTER_MM : 0);
+    const below = Math.max(LENGTHS_MM, views ? upright + 8 : 0);
+    return { scale, letter, flags, rows, right, aside, below, width: right + end, height: above + 2 * radius * scale + below };
   };
   const foot = sheetFoot({ ...words, fields: [...words.fields, ['scale', '10 to 1']] });
   const room = roomOver(foot.topMm);
@@ -216,14 +255,14 @@ export function partSheet(part: Part, words: SheetWords): Sheet {
   const over = (t: ReturnType<typeof measure>): number => Math.max(t.width / room.width, t.height / room.height);
   const scales = [...bare, SMALLEST_SCALE] as const;
   const ways = [LETTER_MM, CLOSE_LETTER_MM].flatMap((letter) => scales.map((scale) => ({ scale, letter })));
-  const { scale, letter, flags, rows, right, width, height } = firstThat(
+  const { scale, letter, flags, rows, right, aside, below, width, height } = firstThat(
     ways as [(typeof ways)[number], ...typeof ways],
     (way) => measure(way.scale, way.letter),
     fits,
     over,
   );
   const x0 = FRAME_MM + BESIDE_MM + (room.width - width) / 2;
-  const y0 = foot.topMm + 3 + (room.height - height) / 2 + LENGTHS_MM + radius * scale;
+  const y0 = foot.topMm + 3 + (room.height - height) / 2 + below + radius * scale;
   const base = y0 + radius * scale + CLEAR_MM;
   const pointed = flags.flatMap((f, i): Primitive[] => {
     const y = base + rows[i]! * letter * ROW_TIMES;
@@ -247,7 +286,7 @@ export function partSheet(part: Part, words: SheetWords): Sheet {
       ...moved(partLines(part), scale, x0, y0),
       ...pointed,
       ...lengths(part, words, scale, x0, y0),
-      ...(views ? endView(part, words, scale, x0 + right + BESIDE_MM + radius * scale, y0) : []),
+      ...(views ? endView(part, words, scale, x0 + right + aside + radius * scale, y0) : []),
     ],
   });
 }
