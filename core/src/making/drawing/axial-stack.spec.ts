@@ -321,3 +321,25 @@ it('proposes the shoulder beside the ring that faces it, else the other ring, an
   expect(new Set(Object.values(likelyWalls(two)!))).toEqual(new Set(['g', 'h']));
   expect(likelyWalls({ ...SHAFT, features: [] })).toBeNull();
 });
+
+it('nothing sits across a shoulder that stands in its way, nor is that proposed', () => {
+  // A collar of 34 between the seat's shoulder and the groove behind it, then between two rings; a step down alone is no hindrance.
+  const collared = (first: number): Part => ({
+    ...SHAFT,
+    outside: [
+      surface('body', 'cylinder', 'Body', 40, first),
+      surface('land', 'cylinder', 'Land', 20, 25),
+      surface('collar', 'cylinder', 'Collar', 5, 34),
+      surface('seat', 'cylinder', 'Seat', 34, 25),
+    ],
+  });
+  expect(stackFinding(collared(32), { ...STACK, shoulder: 'land.left' })).toMatchObject({ ok: false, problems: [{ code: 'apart' }] });
+  expect(likelyWalls(collared(32))).toEqual({ shoulder: 'seat.left', grooveId: 'g' });
+  const rings = (part: Part): Part => addedFeature(part, 'land', 'ring-groove', 'h', { atMm: 5, widthMm: 1.3, diameterMm: 23.9 })!.part;
+  expect(stackFinding(rings(collared(25)), { ...STACK, shoulder: 'h' })).toMatchObject({ ok: false, problems: [{ code: 'apart' }] });
+  const down: Part = {
+    ...SHAFT,
+    outside: [SHAFT.outside[0]!, surface('land', 'cylinder', 'Land', 10, 28), ...SHAFT.outside.slice(1)],
+  };
+  expect(stackFinding(down, { ...STACK, shoulder: 'land.left' }).ok).toBe(true);
+});

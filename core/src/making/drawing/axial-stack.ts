@@ -41,7 +41,7 @@ function walls(part: Part, { shoulder, grooveId }: AxialStack): Outcome<readonly
   if (!from.length) return bad('gone', 'What it leans on is gone from the drawing: choose again.', 'shoulder');
   if (!held.length) return bad('gone', 'What keeps it is gone from the drawing: choose again.', 'grooveId');
   const both = from.flatMap((f) => held.map((h) => (f.atMm <= h.atMm ? ([f, h] as const) : ([h, f] as const))));
-  const found = both.find(([l, r]) => faceEachOther(l, r));
+  const found = both.find(([l, r]) => faceEachOther(l, r, faces));
   return found ? good(found) : bad('apart', 'Nothing can sit between these two: choose what it leans on the other side.', 'grooveId');
 }
 

@@ -70,11 +70,9 @@ function placeOf(part: Part, { end, of }: NamedFace): Outcome<number> {
       return span ? [{ name: f.name, ...span }] : [];
     }),
   ];
-  const name = of.toLowerCase();
-  const [whole, begun] = [(n: string) => n === name, (n: string) => n.startsWith(name)].map((is) =>
-    spans.filter((s) => is(s.name.toLowerCase())),
-  );
-  const found = whole!.length ? whole! : begun!;
+  const begun = spans.filter((s) => s.name.toLowerCase().startsWith(of.toLowerCase()));
+  const whole = begun.filter((s) => s.name.length === of.length);
+  const found = whole.length ? whole : begun;
   if (found.length > 1)
     return bad('face', `There are ${found.length} of the name ${of}: call one of them something else, or tell it from zero.`);
   const one = found[0];

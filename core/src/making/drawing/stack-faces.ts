@@ -13,7 +13,7 @@ export interface Holder {
 }
 
 /** A length of the drawing in the place of a face, and how often it counts; below nought against it. */
-export type Counted = readonly [key: string, times: number];
+type Counted = readonly [key: string, times: number];
 
 /** A wall of the part that what sits on it, or in it, is kept by. */
 export interface StackFace {
@@ -128,9 +128,29 @@ export function stackFaces(part: Part): StackFace[] {
   ];
 }
 
-/** Whether something can sit between two walls, the first to its left. */
-export const faceEachOther = (left: StackFace, right: StackFace): boolean =>
-  left.keeps === 'right' && right.keeps === 'left' && left.side === right.side && left.id !== right.id && left.atMm <= right.atMm;
+/** Whether a shoulder stands in the way between two walls: one that stops what leans on the other side of it, or a collar between two rings. */
+function isBlocked(left: StackFace, right: StackFace, all: readonly StackFace[]): boolean {
+  const between = all.filter((f) => !f.feature && f.side === left.side && f.atMm > left.atMm && f.atMm < right.atMm);
+  const [stopsRight, stopsLeft] = [between.filter((f) => f.keeps === 'left'), between.filter((f) => f.keeps === 'right')];
+  return (
+    (!left.feature && stopsRight.length > 0) ||
+    (!right.feature && stopsLeft.length > 0) ||
+    stopsRight.some((a) => stopsLeft.some((b) => a.atMm < b.atMm))
+  );
+}
+
+/**
+ * Whether something can sit between two walls, the first to its left.
+ *
+ * @param all walls of the part
+ */
+export const faceEachOther = (left: StackFace, right: StackFace, all: readonly StackFace[]): boolean =>
+  left.keeps === 'right' &&
+  right.keeps === 'left' &&
+  left.side === right.side &&
+  left.id !== right.id &&
+  left.atMm <= right.atMm &&
+  !isBlocked(left, right, all);
 
 /**
  * Where something most likely sits along a part: between what may keep it and the nearest wall that faces it, a shoulder before another ring.
@@ -143,7 +163,7 @@ export function likelyWalls(part: Part): { readonly shoulder: string; readonly g
     .filter((keeper) => keeper.feature)
     .flatMap((keeper) =>
       faces
-        .filter((f) => (f.atMm <= keeper.atMm ? faceEachOther(f, keeper) : faceEachOther(keeper, f)))
+        .filter((f) => (f.atMm <= keeper.atMm ? faceEachOther(f, keeper, faces) : faceEachOther(keeper, f, faces)))
         .map((f) => ({ f, keeper, far: Math.abs(f.atMm - keeper.atMm) + (f.feature ? 1e6 : 0) })),
     )
     .sort((p, q) => p.far - q.far);

@@ -37,8 +37,8 @@ const SEALED: readonly FeatureKindId[] = ['seal-land', 'seal-groove', 'oring-gro
 /** Every end play that was asked for, by the id of its check; of several each says what sits there. */
 function endPlays({ sheet, items }: Given): { readonly id: string; readonly limits: Limits; readonly of: string }[] {
   const all = items.flatMap(({ item }) => (item.off ? [] : chosenStacks(sheet, item.id).map((s) => ({ ...s, itemId: item.id }))));
-  return all.map(({ itemId, number, stack }, i) => ({
-    id: i === 0 ? 'end-play' : `end-play:${itemId}:${number}`,
+  return all.map(({ itemId, number, stack }) => ({
+    id: itemId === sheet.job.id && number === 1 ? 'end-play' : `end-play:${itemId}:${number}`,
     limits: { lowerMm: stack.leastMm, upperMm: stack.mostMm },
     of: all.length > 1 ? stack.pieces.map((p) => p.name).join(', ') : '',
   }));

@@ -20,7 +20,7 @@ export const clocksOfMany = (n: number, kind: PlaceKind = 'diameter'): readonly 
 const ANGLE = /(?:\bat\s+)?(\d+(?:[.,]\d+)?)\s*(?:°|deg(?:rees?)?\b)\s*:?/i;
 const EVERY_ANGLE = new RegExp(ANGLE.source, 'gi');
 
-/** `0°: 20.32`: that colon is not the one behind the place's name. */
+/** What was read, without the colons of its angles: `0°: 20.32`. */
 export const withoutAngleColons = (line: string): string => line.replace(EVERY_ANGLE, (angle) => angle.replace(/:$/, ' '));
 
 /** Whether an angle stands among what was read. */

@@ -232,7 +232,9 @@ function groupsOf(said: string, kind: PlaceKind, unit: LengthUnit): Outcome<Penc
  * @param unit of a bare size; each reading keeps its own text
  */
 export function parsePencil(raw: string, unit: LengthUnit): Outcome<PencilLine> {
-  const [headText, ...rest] = withoutAngleColons(raw.trim()).split(':');
+  const [headText, ...afterName] = raw.trim().split(':');
+  // An angle's own colon stands behind the one after the place's name.
+  const rest = afterName.length ? withoutAngleColons(afterName.join(':')).split(':') : [];
   if (rest.length > 1) return bad('colons', 'One colon a line: before it the place, after it what was read.', 'name');
   const called = uncalled(headText!.toLowerCase(), rest[0] ?? '');
   if (!called.ok) return called;

@@ -1,7 +1,7 @@
 import type { Primitive } from '../../making/scene';
 import { choiceKey, workOut, type JobSheet } from '../job';
 import { testChoice, testPlace, testReading, testSheet, testShop } from '../job/testing';
-import { asFoundDrawing } from './as-found';
+import { asFoundDrawing, foundSurfaces } from './as-found';
 import { pictureModel } from './picture';
 
 const shaft = { ...testSheet().components.find((c) => c.id === 'pin')!, axisOffsetMm: 10 };
@@ -9,7 +9,10 @@ const bare = (over: Partial<JobSheet>): JobSheet => testSheet({ components: [sha
 const body = testPlace('body', { name: 'Body', componentId: 'pin', startMm: 0, lengthMm: 100, stationsMm: [50], clocksDeg: [0] });
 const size = (placeId: string, valueMm: number, quantity = 'size', stationMm = 50) =>
   testReading({ placeId, stationMm, valueMm, quantity: quantity as 'size' });
-const shown = (sheet: JobSheet) => asFoundDrawing(workOut(sheet, testShop), sheet);
+const shown = (sheet: JobSheet) => {
+  const repair = workOut(sheet, testShop);
+  return { drawing: asFoundDrawing(repair, sheet), bare: foundSurfaces(repair, ['pin']).lines };
+};
 const paths = (lines: readonly Primitive[], style: string) =>
   lines.flatMap((l) => (l.kind === 'path' && l.style === style ? [l.points.map(([x, y]) => [x, Number((2 * y).toFixed(3))])] : []));
 

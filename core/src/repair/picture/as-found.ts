@@ -11,10 +11,11 @@ import { along } from './along';
 import type { Drawing, PictureSpan } from './model';
 import { componentLines, endMm, outlineOf, radiusOf, spanOf } from './outline-of';
 
-/** What came in as found, and its bare surfaces as they lie under a new drawing. */
-export interface FoundDrawing {
-  readonly drawing: Drawing;
-  readonly bare: readonly Primitive[];
+/** The bare surfaces of what came in, as they lie under a new drawing. */
+export interface FoundSurfaces {
+  /** The outside from left to right. */
+  readonly contour: readonly OutlinePoint[];
+  readonly lines: readonly Primitive[];
 }
 
 /** What is turned, or threaded on the outside. */
@@ -59,34 +60,55 @@ const cutSpans = (own: readonly PlaceFinding[], contour: readonly OutlinePoint[]
     .filter(({ place }) => CUT_KINDS.includes(place.kind) && place.side === 'outside')
     .map((f) => spanOf(f, radiusAt(contour, (spanOf(f).fromMm + endMm(f)) / 2)));
 
-/**
- * The worn components as their readings have them: surfaces at the size that was found, bores, and what is cut into them.
- *
- * @param only of these components; of all where it is left out
- */
-export function asFoundDrawing(repair: Repair, sheet: JobSheet, only?: readonly string[]): FoundDrawing {
-  const worn = groovesByDepth(repair.places.filter((f) => f.component.role === 'worn' && (!only || only.includes(f.component.id))));
-  const outsides = worn.filter((f) => f.place.side === 'outside' && isRound(f)).sort((p, q) => spanOf(p).fromMm - spanOf(q).fromMm);
-  const components = [...new Set(worn.map((f) => f.component.id))].map((id) => {
+/** One worn component: its places, what is round outside, and the holes in it. */
+interface Worn {
+  readonly own: readonly PlaceFinding[];
+  readonly outside: readonly PlaceFinding[];
+  readonly inside: readonly PlaceFinding[];
+}
+
+function wornOf({ places }: Repair, only?: readonly string[]): Worn[] {
+  const worn = groovesByDepth(places.filter((f) => f.component.role === 'worn' && (!only || only.includes(f.component.id))));
+  return [...new Set(worn.map((f) => f.component.id))].map((id) => {
     const own = worn.filter((f) => f.component.id === id);
-    const outside = outsides.filter((f) => f.component.id === id);
-    const inside = own.filter((f) => f.place.side === 'inside' && isDiameter(f.place.kind));
-    const contour = outlineOf(outside, radiusOf);
-    const bare = componentLines(outside, inside, radiusOf);
-    const made = asPart(contour, own, repair, sheet);
-    const lines = made ? partLines(made.part).map((l) => along(l, made.atMm)) : bare;
-    // The picture has its own centre line.
-    return { lines: lines.filter((l) => l.kind !== 'path' || l.style !== 'centre'), bare, cuts: cutSpans(own, contour) };
+    return {
+      own,
+      outside: own.filter((f) => f.place.side === 'outside' && isRound(f)),
+      inside: own.filter((f) => f.place.side === 'inside' && isDiameter(f.place.kind)),
+    };
   });
+}
+
+/** Everything round outside, along the axis. */
+const alongAxis = (worn: readonly Worn[]): PlaceFinding[] =>
+  worn.flatMap((w) => w.outside).sort((p, q) => spanOf(p).fromMm - spanOf(q).fromMm);
+
+/** The surfaces that were found of some components, with nothing cut into them. */
+export function foundSurfaces(repair: Repair, componentIds: readonly string[]): FoundSurfaces {
+  const worn = wornOf(repair, componentIds);
   return {
-    drawing: {
-      shows: 'found',
-      contour: outlineOf(outsides, radiusOf),
-      lines: components.flatMap((c) => c.lines),
-      spans: outsides.map((f) => spanOf(f)),
-      cuts: components.flatMap((c) => c.cuts),
-      own: [],
-    },
-    bare: components.flatMap((c) => c.bare),
+    contour: outlineOf(alongAxis(worn), radiusOf),
+    lines: worn.flatMap(({ outside, inside }) => componentLines(outside, inside, radiusOf)),
+  };
+}
+
+/** The worn components as their readings have them: surfaces at the size that was found, bores, and what is cut into them. */
+export function asFoundDrawing(repair: Repair, sheet: JobSheet): Drawing {
+  const worn = wornOf(repair);
+  const components = worn.map(({ own, outside, inside }) => {
+    const contour = outlineOf(outside, radiusOf);
+    const made = asPart(contour, own, repair, sheet);
+    const lines = made ? partLines(made.part).map((l) => along(l, made.atMm)) : componentLines(outside, inside, radiusOf);
+    // The picture has its own centre line.
+    return { lines: lines.filter((l) => l.kind !== 'path' || l.style !== 'centre'), cuts: cutSpans(own, contour) };
+  });
+  const round = alongAxis(worn);
+  return {
+    shows: 'found',
+    contour: outlineOf(round, radiusOf),
+    lines: components.flatMap((c) => c.lines),
+    spans: round.map((f) => spanOf(f)),
+    cuts: components.flatMap((c) => c.cuts),
+    own: [],
   };
 }

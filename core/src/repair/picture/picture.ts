@@ -3,7 +3,7 @@ import { liesTurned, turnedContour } from '../../making/drawing';
 import { isDrawn } from '../../making/part';
 import { bodyLines, boundsOf, type Primitive } from '../../making/scene';
 import { madeSizeMm, type JobSheet, type PlaceFinding, type Repair } from '../job';
-import { asFoundDrawing, type FoundDrawing } from './as-found';
+import { asFoundDrawing, foundSurfaces, type FoundSurfaces } from './as-found';
 import { joined } from './joined';
 import type { Drawing, PictureModel, PictureStation } from './model';
 import { newPart } from './new-part';
@@ -30,18 +30,18 @@ function stationsOf(f: PlaceFinding, all: readonly PlaceFinding[]): PictureStati
   });
 }
 
-function drawingOf(repair: Repair, which: 'worn' | 'new', old: Drawing): Drawing {
+/** What the item in hand makes; null where it makes nothing that is drawn yet. */
+function madeOf(repair: Repair): Drawing | null {
   const { places, part, at } = repair;
-  if (which === 'new' && at?.item.kind === 'join') return joined(repair) ?? old;
-  if (which === 'new' && part && isDrawn(part.part)) return newPart(part);
-  if (which === 'new' && part && at?.item.kind === 'rework') return reworked(places, at.item.componentIds, part);
-  return old;
+  if (at?.item.kind === 'join') return joined(repair);
+  if (part && isDrawn(part.part)) return newPart(part);
+  return part && at?.item.kind === 'rework' ? reworked(places, at.item.componentIds, part) : null;
 }
 
 /** Edges of the old part dashed, end for end where the new one is its other hand. */
-function ghostOf(old: FoundDrawing, now: Drawing): Primitive[] {
-  const turned = liesTurned(old.drawing.contour, now.contour);
-  const lines = turned ? bodyLines(turnedContour(old.drawing.contour)) : old.bare;
+function ghostOf(old: FoundSurfaces, now: Drawing): Primitive[] {
+  const turned = liesTurned(old.contour, now.contour);
+  const lines = turned ? bodyLines(turnedContour(old.contour)) : old.lines;
   return lines.flatMap((l) => (l.kind === 'path' ? [{ ...l, style: 'hidden' as const }] : []));
 }
 
@@ -61,21 +61,20 @@ function meets({ part, places, at }: Repair, mate: PlaceFinding): boolean {
  * @param sheet of the job, for what was seen of it
  */
 export function pictureModel(repair: Repair, which: 'worn' | 'new', sheet: JobSheet): PictureModel {
-  const asFound = asFoundDrawing(repair, sheet);
-  const drawing = drawingOf(repair, which, asFound.drawing);
+  const drawing = (which === 'new' ? madeOf(repair) : null) ?? asFoundDrawing(repair, sheet);
   const mates = repair.places
     .filter((f) => f.component.role === 'mate' && isDiameter(f.place.kind) && !drawing.own.includes(f.component.id))
     .filter((f) => drawing.shows !== 'part' || meets(repair, f))
     .map((f) => spanOf(f));
-  const old = asFound.drawing.lines;
-  const drawn = drawing.shows === 'block' ? old : drawing.lines;
+  // A block's views lie apart from the axis of what came in.
+  const drawn = drawing.shows === 'block' ? asFoundDrawing(repair, sheet).lines : drawing.lines;
   const { fromX, toX, toY } = boundsOf(drawn.filter((l) => l.kind === 'area'));
   const xs = [...(drawn.length ? [fromX, toX] : []), ...mates.flatMap((m) => [m.fromMm, m.toMm])];
   const { contour: _contour, own: _own, ...shown } = drawing;
   return {
     ...shown,
     // Under a new part lies what it takes the place of, nothing else.
-    ghost: drawing.shows === 'part' ? ghostOf(asFoundDrawing(repair, sheet, repair.at?.item.componentIds ?? []), drawing) : [],
+    ghost: drawing.shows === 'part' ? ghostOf(foundSurfaces(repair, repair.at?.item.componentIds ?? []), drawing) : [],
     fromMm: xs.length ? Math.min(0, ...xs) : 0,
     toMm: xs.length ? Math.max(...xs) : EMPTY_LENGTH_MM,
     largestRadiusMm: Math.max(UNKNOWN_RADIUS_MM / 2, toY, ...mates.map((m) => m.radiusMm)),
