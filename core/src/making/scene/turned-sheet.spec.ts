@@ -159,7 +159,6 @@ it('cuts at near clock angles have each a text of its own, none on another, insi
     };
     const sheet = sheetOf(part);
     const texts = textsOf(sheet);
-    const boxes = texts.map(boxOf);
     for (const deg of new Set(angles))
       if (new Set(angles).size > 1) expect(textsOf(sheet).some((t) => t.text.endsWith(` ${deg}°`))).toBe(true);
     keepApart(sheet);
