@@ -42,7 +42,7 @@ function keepApart(sheet: Sheet): void {
 }
 
 const random = seededRandom(31);
-/** Parts of a few cuts: more go on another sheet. */
+/** Parts of a few cuts. */
 const PARTS = Array.from({ length: 60 }, () => anyPart(random)).map((p): Part => ({ ...p, features: p.features.slice(0, 9) }));
 
 it('stays inside its frame, at a usual scale, and no two texts touch', () => {
@@ -158,7 +158,6 @@ it('cuts at near clock angles have each a text of its own, none on another, insi
       features: angles.map((clockDeg, i) => ({ ...key, id: `k${i}`, atMm: 2 + 12 * i, clockDeg })) as unknown as PartFeature[],
     };
     const sheet = sheetOf(part);
-    const texts = textsOf(sheet);
     for (const deg of new Set(angles))
       if (new Set(angles).size > 1) expect(textsOf(sheet).some((t) => t.text.endsWith(` ${deg}°`))).toBe(true);
     keepApart(sheet);
