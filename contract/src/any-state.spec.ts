@@ -16,6 +16,7 @@ import {
   type PlaceRecord,
   type JobSheet,
   type ReadingRecord,
+  AFTER_HOLD_IDS,
   WAY_IDS,
 } from '@iron-patch/core';
 import { drawnPin, testChoice, testPlace, testReading, testSheet, testShop } from '@iron-patch/core/testing';
@@ -176,7 +177,15 @@ function anyChoice(world: World, version: number): ChoiceRecord {
         grippedMm: die.mm(5, 500),
         finishes: die.pick([2, 3]),
         ...(die.chance(0.7)
-          ? { way: die.pick(WAY_IDS), moved: die.some(2, () => ({ id: die.pick(['body', 'head', 'gone']), to: die.pick([1, 2, 3, 9]) })) }
+          ? {
+              way: die.pick(WAY_IDS),
+              moved: die.some(2, () => ({ id: die.pick(['body', 'head', 'gone']), to: die.pick([1, 2, 3, 9]) })),
+              order: die.some(2, () => ({
+                setUp: die.pick([1, 2, 9]),
+                keys: die.some(3, () => die.pick(['part-off', 'face', 'body', 'gone'])),
+              })),
+              afterHolds: die.some(2, () => die.pick(AFTER_HOLD_IDS)),
+            }
           : {}),
       },
     ],

@@ -8,7 +8,9 @@ import {
   QUANTITY_IDS,
   SOFT_KINDS,
   STEP_ACT_IDS,
+  AFTER_HOLD_IDS,
   WAY_IDS,
+  type ActOrder,
   type MovedCut,
   type ActChoice,
   type AssembledChoice,
@@ -67,6 +69,16 @@ const plan = shapeOf<PlanChoice>({
     .strict()
     .max(200, 'At most 200 things are moved.')
     .optional(),
+  order: array(
+    shapeOf<ActOrder>({
+      setUp: numberOf('Set-up', 1, 20).integer('Set-up: a whole number.'),
+      keys: array(requiredText('What is done', TEXT_LIMITS.name)).strict().max(200, 'At most 200 acts.').required(),
+    }),
+  )
+    .strict()
+    .max(20, 'At most 20 set-ups.')
+    .optional(),
+  afterHolds: array(oneOf('how it is held', AFTER_HOLD_IDS)).strict().max(AFTER_HOLD_IDS.length).optional(),
 });
 
 const fit = shapeOf<FitChoice>({

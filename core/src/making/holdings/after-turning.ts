@@ -1,29 +1,53 @@
 import { keeper } from '../../terms/kept';
-import { formatWithUnit } from '../../terms/quantity';
-import { inSentence } from '../../terms/words';
 import { processOf } from '../part';
-import { actWords, type Cut } from './cut';
-import type { SetUpDraft } from './set-up';
+import { KEYS, onceEach } from './act';
+import { actsFor, type Cut } from './cut';
+import { heldWords, holdsAfter, type AfterId } from './held-after';
+import { doing, type SetUpDraft } from './set-up';
 import type { Work } from './work';
 import { gripOn } from './ways/grip';
 
 const ECCENTRIC_CAUTION =
   'It is out of balance: counterweight on the plate, lowest gear first, the whole swing turned by hand past bed and tool before the spindle starts.';
 
+const CLAMP_CAUTION = 'Clamp before drilling: a pin that turns under the drill takes the hand with it.';
+
+/** What a set-up after turning has of its own. */
+interface Own {
+  readonly title: string;
+  readonly machine: SetUpDraft['machine'];
+  readonly cautions: readonly string[];
+  /** How it can be held; else in these words and that time. */
+  readonly after?: AfterId;
+  readonly hold?: string;
+  readonly settingMin?: number;
+  readonly last?: string;
+}
+
+/** What is settled of how it is held there: as somebody said while it will do, else the best. */
+function heldThere(work: Work, cuts: readonly Cut[], after: AfterId): NonNullable<SetUpDraft['after']> {
+  const choices = holdsAfter(after, work, cuts);
+  return { choices, chosen: (choices.find((c) => work.afterHolds.includes(c.id)) ?? choices[0]!).id };
+}
+
 /** For each kind of thing that is done after turning: where and how it is held. */
 function tail(
   work: Work,
   cuts: readonly Cut[],
-  more: Pick<SetUpDraft, 'title' | 'hold' | 'machine' | 'holding' | 'cautions' | 'settingMin'> & { readonly last?: string },
+  { title, machine, cautions, after: kind, hold = '', settingMin = 0, last }: Own,
 ): SetUpDraft[] {
   if (!cuts.length) return [];
-  const { last, ...own } = more;
   const held = gripOn(work, work.cuts, 'near');
+  const after = kind ? heldThere(work, cuts, kind) : null;
   return [
     {
-      ...own,
+      ...{ title, machine, cautions, after, hold: after ? heldWords(after.chosen, work, cuts) : hold },
+      holding: machine === 'lathe' ? 'four-jaw' : null,
       zeroFace: 'the zero end',
-      operations: [...new Set(cuts.flatMap(actWords)), ...(last ? [last] : [])],
+      ...doing(
+        [...onceEach(cuts.flatMap(actsFor)), ...(last ? [{ key: KEYS.edges, words: last, cuts: [] }] : [])],
+        cuts.map((c) => c.id),
+      ),
       fromFarEnd: false,
       partsOff: false,
       toLength: false,
@@ -31,7 +55,7 @@ function tail(
       support: 'none',
       locates: held ? { on: 'surface', id: held.id } : { on: 'stock' },
       free: 'both',
-      cuts: cuts.map((c) => c.id),
+      settingMin: after?.choices.find((c) => c.id === after.chosen)!.minutes ?? settingMin,
     },
   ];
 }
@@ -39,62 +63,35 @@ function tail(
 const keepAfter = keeper<Work, readonly SetUpDraft[]>();
 
 /**
- * What follows the turning whichever way it was held, so once for all of them: eccentrics, what is cut across the axis, keyways, and what is not cut
- * at all.
+ * What follows the turning whichever way it was held, so once for all of them: eccentrics, what is cut across the axis and in the ends, keyways, and
+ * what is not cut at all.
  */
 export const afterTurning = (work: Work): readonly SetUpDraft[] => keepAfter(work, [], () => allAfter(work));
 
 function allAfter(work: Work): SetUpDraft[] {
-  const { cuts } = work;
-  const eccentric = cuts.filter((c) => c.offAxis);
-  const swing = work.part.features.flatMap((f) =>
-    f.kind === 'eccentric' ? [`${inSentence(f.name)} ${formatWithUnit(2 * f.throwMm, work.unit)}`] : [],
-  );
+  const by = (which: Cut['by']): Cut[] => work.cuts.filter((c) => c.by === which);
+  const milled = { machine: 'mill', cautions: [CLAMP_CAUTION], last: 'Deburr inside and out' } as const;
+  const inEnd = (end: Cut['from']): Cut[] => by('mill').filter((c) => c.inEnd && c.from === end);
+  const minds = work.part.features.flatMap((f) => (f.kind === 'treatment' ? [processOf(f).minds] : []));
   return [
-    ...tail(work, eccentric, {
-      title: 'Beside the axis',
-      hold: `four-jaw chuck or faceplate, dialled in until the indicator swings twice the offset: ${swing.join(', ')}`,
-      machine: 'lathe',
-      holding: 'four-jaw',
-      cautions: [ECCENTRIC_CAUTION],
-      settingMin: 25,
+    ...tail(
+      work,
+      work.cuts.filter((c) => c.offAxis),
+      { title: 'Beside the axis', machine: 'lathe', after: 'beside', cautions: [ECCENTRIC_CAUTION] },
+    ),
+    ...tail(
+      work,
+      by('mill').filter((c) => !c.inEnd),
+      { ...milled, title: 'Across the axis, on the mill', after: 'lying' },
+    ),
+    ...tail(work, inEnd('near'), { ...milled, title: 'In the zero end, on the mill', after: 'standing' }),
+    ...tail(work, inEnd('far'), { ...milled, title: 'In the far end, on the mill', after: 'standing' }),
+    ...tail(work, by('broach'), {
+      ...{ title: 'Keyways', machine: 'press', hold: 'on the arbor press with a guide bush, or in the slotting vise', settingMin: 8 },
+      cautions: ['A broach under a press can shatter: stand aside, guard up.'],
     }),
-    ...tail(
-      work,
-      cuts.filter((c) => c.by === 'mill'),
-      {
-        title: 'Across the axis, on the mill',
-        hold: 'V-block or vise with a V, finder on the centre line; a rotary head where clock angles hang together',
-        machine: 'mill',
-        holding: null,
-        cautions: ['Clamp before drilling: a pin that turns under the drill takes the hand with it.'],
-        settingMin: 12,
-        last: 'Deburr inside and out',
-      },
-    ),
-    ...tail(
-      work,
-      cuts.filter((c) => c.by === 'broach'),
-      {
-        title: 'Keyways',
-        hold: 'on the arbor press with a guide bush, or in the slotting vise',
-        machine: 'press',
-        holding: null,
-        cautions: ['A broach under a press can shatter: stand aside, guard up.'],
-        settingMin: 8,
-      },
-    ),
-    ...tail(
-      work,
-      cuts.filter((c) => c.by === 'treat'),
-      {
-        title: 'Treatment',
-        hold: 'on the bench, or out of house',
-        machine: 'bench',
-        holding: null,
-        cautions: [...new Set(work.part.features.flatMap((f) => (f.kind === 'treatment' ? [processOf(f).minds] : [])))],
-        settingMin: 10,
-      },
-    ),
+    ...tail(work, by('treat'), {
+      ...{ title: 'Treatment', machine: 'bench', hold: 'on the bench, or out of house', settingMin: 10, cautions: [...new Set(minds)] },
+    }),
   ];
 }

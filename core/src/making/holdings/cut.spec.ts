@@ -1,7 +1,7 @@
 import { kindOf, hostOf, newPart, surface, type FeatureKindId, type Part, type PartFeature } from '../part';
 import { seededRandom } from '../../evidence/proof';
 import { anyPart } from '../part/testing-parts';
-import { actWords, cutsOf } from './cut';
+import { actsFor, cutsOf } from './cut';
 
 const bored = (from: 'near' | 'far', through: boolean, ...sizes: (readonly [number, number])[]): Part => ({
   ...newPart('plain-pin', 'Bush', 60, 100),
@@ -71,7 +71,9 @@ it('a centre wants its own face free, a pattern of holes too', () => {
 });
 
 it('an act is told with whose it is', () =>
-  expect(actWords({ name: 'Groove', acts: ['Plunge the ring groove'] })).toEqual(['Groove: plunge the ring groove']));
+  expect(actsFor({ id: 'g', name: 'Groove', acts: ['Plunge the ring groove'] })).toEqual([
+    { key: 'g.0', words: 'Groove: plunge the ring groove', cuts: ['g'] },
+  ]));
 
 it('what is timed comes after what it is timed to, however they were drawn; a ring of them loses none', () => {
   const part: Part = { ...newPart('plain-pin', 'Shaft', 30, 100), features: [] };

@@ -1,3 +1,4 @@
+import type { Act } from './act';
 import { placeWithUnit, type LengthUnit } from '../../terms/quantity';
 import {
   hostOf,
@@ -20,6 +21,8 @@ export interface Cut {
   readonly id: string;
   readonly name: string;
   readonly by: CutBy;
+  /** It is made in an end face. */
+  readonly inEnd: boolean;
   /** It is turned about an axis beside the part's own. */
   readonly offAxis: boolean;
   /** Id of the surface that it is, or sits on. */
@@ -48,8 +51,8 @@ const BY: Readonly<Record<OperationDraft['kind'], CutBy>> = {
 };
 
 /** What is done for it, with whose it is. */
-export const actWords = ({ name, acts }: Pick<Cut, 'name' | 'acts'>): string[] =>
-  acts.map((a) => `${name}: ${a.charAt(0).toLowerCase()}${a.slice(1)}`);
+export const actsFor = ({ id, name, acts }: Pick<Cut, 'id' | 'name' | 'acts'>): Act[] =>
+  acts.map((a, i) => ({ key: `${id}.${i}`, words: `${name}: ${a.charAt(0).toLowerCase()}${a.slice(1)}`, cuts: [id] }));
 
 /** Where an act across the axis is done, from the zero face, and how large a hole is. */
 function whereWords(feature: PartFeature, host: Host, unit: LengthUnit): string {
@@ -69,10 +72,11 @@ function ofFeature(part: Part, f: PartFeature, unit: LengthUnit): Cut[] {
   const acts = host ? kindOf(f.kind).operations(f, host) : [];
   if (!host || !acts.length) return [];
   const by = BY[acts[0]!.kind];
-  const end = IN_A_FACE.includes(f.kind) && 'end' in f ? (f.end === 'left' ? 'near' : 'far') : mouthOf(part, f.on);
+  const inEnd = IN_A_FACE.includes(f.kind) && 'end' in f;
+  const end = inEnd ? (f.end === 'left' ? 'near' : 'far') : mouthOf(part, f.on);
   return [
     {
-      ...{ id: f.id, name: f.name, by, offAxis: f.kind === 'eccentric', on: f.on, side: host.surface.side, from: end },
+      ...{ id: f.id, name: f.name, by, inEnd, offAxis: f.kind === 'eccentric', on: f.on, side: host.surface.side, from: end },
       acts: acts.map((a) => (by === 'mill' ? a.words + whereWords(f, host, unit) : a.words)),
     },
   ];
@@ -112,7 +116,7 @@ function timedLast(features: readonly PartFeature[]): PartFeature[] {
  */
 export const cutsOf = (part: Part, unit: LengthUnit): Cut[] => [
   ...placeAll(part).map((s): Cut => ({
-    ...{ id: s.id, name: s.name, by: 'lathe', offAxis: false, on: s.id, side: s.side, from: mouthOf(part, s.id), acts: [] },
+    ...{ id: s.id, name: s.name, by: 'lathe', inEnd: false, offAxis: false, on: s.id, side: s.side, from: mouthOf(part, s.id), acts: [] },
   })),
   ...timedLast(part.features).flatMap((f) => ofFeature(part, f, unit)),
 ];

@@ -3,10 +3,13 @@ import { inSentence } from '../../terms/words';
 import { good, type Outcome } from '../../terms/outcome';
 import type { Lathe } from '../setups';
 import { afterTurning } from './after-turning';
-import { actWords, type Cut } from './cut';
+import { KEYS, withCame, type Act } from './act';
+import { actsFor, type Cut } from './cut';
 import { HOLDINGS, hasHolding } from './holding';
 import { predictedRunOut, type PredictedRunOut } from './run-out';
-import type { SetUp } from './set-up';
+import { doing, type SetUp } from './set-up';
+import { inOrder, outOfOrder, type OutOfOrder } from './order';
+import { turnAct } from './turning';
 import { HELD_BY, WAYS, type WayId } from './ways';
 import type { Work } from './work';
 
@@ -15,6 +18,20 @@ export interface MovedCut {
   readonly id: string;
   /** Number of the set-up. */
   readonly to: number;
+}
+
+/** The acts of one set-up as somebody put them. */
+export interface ActOrder {
+  /** Number of the set-up. */
+  readonly setUp: number;
+  /** Keys of its acts. */
+  readonly keys: readonly string[];
+}
+
+/** What a person changed of a way. */
+export interface ByHand {
+  readonly moved?: readonly MovedCut[] | undefined;
+  readonly order?: readonly ActOrder[] | undefined;
 }
 
 /** A run-out that the drawing asks for, and what the holdings give. */
@@ -37,6 +54,7 @@ export interface HeldPlan {
   readonly worst: PredictedRunOut | null;
   /** Why it cannot be done so on this lathe, or as it was changed. */
   readonly cannot: readonly string[];
+  readonly outOfOrder: readonly OutOfOrder[];
   /** To set up all of it once, min. */
   readonly settingMin: number;
 }
@@ -76,52 +94,54 @@ function notOnThis(way: WayId, { lathe, lengthMm, barMm, unit }: Work): string[]
   ];
 }
 
-/** Cuts that somebody moved, put where they said; what that breaks is told. */
-function withMoves(
-  setUps: readonly SetUp[],
-  cuts: readonly Cut[],
-  moved: readonly MovedCut[],
-): { readonly setUps: SetUp[]; readonly broken: string[] } {
+/** Cuts that somebody moved, put where they said. */
+function withMoves(setUps: readonly SetUp[], cuts: readonly Cut[], moved: readonly MovedCut[]): SetUp[] {
   const goes = new Map(
     moved.filter((m) => setUps.some((s) => s.number === m.to) && cuts.some((c) => c.id === m.id)).map((m) => [m.id, m.to]),
   );
-  const changed = setUps.map((s): SetUp => {
+  return setUps.map((s): SetUp => {
     const came = cuts.filter((c) => goes.get(c.id) === s.number && !s.cuts.includes(c.id));
-    const left = cuts.filter((c) => s.cuts.includes(c.id) && goes.has(c.id) && goes.get(c.id) !== s.number);
+    const left = cuts.filter((c) => s.cuts.includes(c.id) && goes.has(c.id) && goes.get(c.id) !== s.number).map((c) => c.id);
     if (!came.length && !left.length) return s;
-    const gone = new Set(left.flatMap(actWords));
-    return {
-      ...s,
-      cuts: [...s.cuts.filter((id) => !left.some((c) => c.id === id)), ...came.map((c) => c.id)],
-      operations: [
-        ...s.operations.filter((o) => !gone.has(o)),
-        ...came.flatMap((c) => (c.acts.length ? actWords(c) : [`${c.side === 'inside' ? 'Bore' : 'Turn'} ${inSentence(c.name)}`])),
-        ...left.filter((c) => !c.acts.length).map((c) => `Not here: ${inSentence(c.name)}`),
-      ],
-    };
+    // An act of which anything stays, stays; what is no part of it any more is said.
+    const stays = s.acts.flatMap((a): Act[] => {
+      const rest = a.cuts.filter((id) => !left.includes(id));
+      if (a.cuts.length === rest.length) return [a];
+      if (!rest.length && a.key !== KEYS.edges) return [];
+      const gone = cuts.filter((c) => a.cuts.includes(c.id) && left.includes(c.id)).map((c) => inSentence(c.name));
+      return [{ ...a, cuts: rest, words: `${a.words}, but for ${gone.join(', ')}` }];
+    });
+    const acts = withCame(
+      stays,
+      came.flatMap((c) => (c.acts.length ? actsFor(c) : [turnAct(c)])),
+    );
+    return { ...s, ...doing(acts, [...s.cuts.filter((id) => !left.includes(id)), ...came.map((c) => c.id)]) };
   });
-  const broken = changed.flatMap((s) => {
+}
+
+/** Where a holding is on what is not cut before it. */
+const heldTooSoon = (setUps: readonly SetUp[], cuts: readonly Cut[]): string[] =>
+  setUps.flatMap((s) => {
     const { locates } = s;
     if (locates.on !== 'surface') return [];
-    const cutIn = changed.find((o) => o.cuts.includes(locates.id));
+    const cutIn = setUps.find((o) => o.cuts.includes(locates.id));
     const name = inSentence(cuts.find((c) => c.id === locates.id)?.name ?? '');
     return cutIn && cutIn.number >= s.number ? [`Set-up ${s.number} holds on ${name}, which is not cut before it.`] : [];
   });
-  return { setUps: changed, broken };
-}
 
 /** A way worked out for this part and lathe; why not, where the part cannot be held so at all. */
-export function heldPlan(way: WayId, work: Work, moved: readonly MovedCut[] = []): Outcome<HeldPlan> {
+export function heldPlan(way: WayId, work: Work, { moved = [], order = [] }: ByHand = {}): Outcome<HeldPlan> {
   const turning = WAYS[way].plan(work);
   if (!turning.ok) return turning;
   const numbered = [...turning.value, ...afterTurning(work)].map((s, i): SetUp => ({ ...s, number: i + 1 }));
-  const { setUps, broken } = withMoves(numbered, work.cuts, moved);
+  const setUps = withMoves(numbered, work.cuts, moved).map((s) => inOrder(s, order.find((o) => o.setUp === s.number)?.keys ?? []));
   return good({
     way,
     setUps,
     asked: askedRunOuts(work, setUps, work.lathe),
     worst: worstOf(work, setUps, work.lathe),
-    cannot: [...notOnThis(way, work), ...broken],
+    cannot: [...notOnThis(way, work), ...heldTooSoon(setUps, work.cuts)],
+    outOfOrder: outOfOrder(setUps, work),
     settingMin: setUps.reduce((sum, s) => sum + s.settingMin, 0),
   });
 }

@@ -1,7 +1,7 @@
 import type { Lathe, LatheHolding } from '../setups';
 
 /** How work is held on a lathe. */
-export type HoldingKind = Exclude<LatheHolding['kind'], 'faceplate' | 'steady'> | 'mandrel';
+export type HoldingKind = LatheHolding['kind'] | 'mandrel';
 
 interface Usual {
   readonly words: string;
@@ -11,13 +11,18 @@ interface Usual {
   readonly minutes: number;
 }
 
-/** Run-outs as shops find them: a worn three-jaw 0.05 to 0.1, collet 0.02, four-jaw dialled in 0.01, centres 0.005. The minutes are an estimate. */
+/**
+ * Run-outs as shops find them: a worn three-jaw 0.05 to 0.1, collet 0.02, four-jaw or faceplate dialled in 0.01, a steady set by indicator 0.02,
+ * centres 0.005. The minutes are an estimate.
+ */
 export const HOLDINGS: Readonly<Record<HoldingKind, Usual>> = {
   'three-jaw': { words: 'three-jaw chuck', runOutMm: 0.08, minutes: 4 },
   'soft-jaws': { words: 'soft jaws, bored to the size', runOutMm: 0.02, minutes: 15 },
   collet: { words: 'collet', runOutMm: 0.02, minutes: 5 },
   'four-jaw': { words: 'four-jaw chuck, dialled in', runOutMm: 0.01, minutes: 12 },
   centres: { words: 'between centres, with a dog', runOutMm: 0.005, minutes: 6 },
+  faceplate: { words: 'clamped to the faceplate, dialled in', runOutMm: 0.01, minutes: 20 },
+  steady: { words: 'chuck and fixed steady, set by indicator', runOutMm: 0.02, minutes: 15 },
   mandrel: { words: 'on a mandrel between centres', runOutMm: 0.01, minutes: 8 },
 };
 

@@ -53,7 +53,18 @@ describe('run-out from the holdings', () => {
   it('is that of every holding between two that were held one on another', () => {
     // Three holdings, each on what the one before it cut; held up against offsets that really lie in any direction.
     const set = (number: number, cuts: string[], on: SetUp['locates']): SetUp => ({
-      ...{ number, title: `${number}`, hold: '', zeroFace: '', operations: [], cautions: [], fromFarEnd: false, partsOff: false },
+      ...{
+        number,
+        title: `${number}`,
+        hold: '',
+        zeroFace: '',
+        operations: [],
+        acts: [],
+        after: null,
+        cautions: [],
+        fromFarEnd: false,
+        partsOff: false,
+      },
       ...{
         toLength: false,
         machine: 'lathe',
@@ -148,6 +159,63 @@ describe('ways to hold it', () => {
     expect(held('bar', newPart('plain-bush', 'Bush', 30, 200)).setUps[0]!.operations.join()).toContain('mouth of the bore');
   });
 
+  it('hold a bar in a collet that it goes through, and a ring on the faceplate, clamped at the rim and then through its bore', () => {
+    const why = (part: Part, bar = 50, lathe = LATHE): Record<string, string> =>
+      Object.fromEntries(rankedWays(workOf(part, lathe, bar, 'mm')).no.map((n) => [n.way, n.why]));
+    const pin = newPart('plain-pin', 'Pin', 30, 200);
+    expect(why(pin)['bar-collet']).toContain('The bar is 50 mm thick, too thick for a collet: the spindle takes 40 mm.');
+    expect(held('bar-collet', pin, { ...LATHE, spindleBoreMm: 60 }).setUps[0]).toMatchObject({ holding: 'collet', support: 'tailstock' });
+    expect(why(pin)['faceplate']).toContain('a chuck holds it better');
+    expect(why(newPart('plain-pin', 'Disc', 100, 20), 105)['faceplate']).toContain('No hole goes through it');
+    expect(why(newPart('repair-ring', 'Ring', 390, 30), 420)['faceplate']).toContain('420 mm across and Lathe swings 400 mm');
+    const ring = held('faceplate', newPart('repair-ring', 'Ring', 100, 30));
+    expect(ring.setUps.map((s) => [s.title, s.locates.on])).toEqual([
+      ['Face and bore', 'stock'],
+      ['Rim and other face', 'surface'],
+    ]);
+    expect(ring.worst).toMatchObject({ mostMm: 0.01 });
+    expect(ring.setUps[0]!.cautions.join()).toContain('counterweight');
+    expect(
+      held('faceplate', newPart('repair-ring', 'Ring', 100, 30), { ...LATHE, holdings: [{ kind: 'three-jaw', runOutMm: null }] }).cannot,
+    ).toEqual(['Lathe has no clamped to the faceplate on its card.']);
+  });
+
+  it('turn what is one surface between centres too, left long for the dog, and a long tube in the steady', () => {
+    const pin = newPart('plain-pin', 'Pin', 40, 200);
+    const long = held('centres-long', pin);
+    expect(long.setUps.map((s) => s.title)).toEqual(['Face and centre both ends', 'The whole outside', 'Cut off what the dog held']);
+    expect(long.setUps[1]!.cuts).toEqual(expect.arrayContaining(pin.outside.map((s) => s.id)));
+    expect(long.setUps[2]!.locates).toEqual({ on: 'surface', id: pin.outside[0]!.id });
+    const tube = newPart('plain-bush', 'Tube', 60, 400);
+    const steady = held('steady', tube);
+    // Nothing stands in the mouth of the bore while it is bored, and it comes off the bar after that.
+    const bored = steady.setUps.find((s) => s.cuts.includes(tube.bores[0]!.surfaces[0]!.id))!;
+    expect([bored.holding, bored.support, bored.partsOff]).toEqual(['steady', 'none', true]);
+    expect(steady.worst).toMatchObject({ mostMm: 0.02 });
+    expect(bored.cautions.join()).toContain('fingers are oiled');
+    const short = heldPlan('steady', workOf(newPart('plain-bush', 'Bush', 30, 40), LATHE, 50, 'mm'));
+    expect(short).toMatchObject({ ok: false, problems: [{ message: expect.stringContaining('short enough') }] });
+  });
+
+  it('tell how true it runs to what stays as it was bought, where a holding is on that', () => {
+    const part = { ...shaft(0.03), features: [trueTo('seat-left', 'seal', 0.03)] };
+    const asked = (way: WayId, mm: number | null) => {
+      const lathe = {
+        ...LATHE,
+        spindleBoreMm: 60,
+        holdings: [
+          { kind: 'collet' as const, runOutMm: mm },
+          { kind: 'three-jaw' as const, runOutMm: null },
+        ],
+      };
+      const plan = heldPlan(way, workOf(part, lathe, 50, 'mm', { asBought: new Set(['seal']) }));
+      return plan.ok ? plan.value.asked[0] : null;
+    };
+    // The seal land is held on: what is turned in that holding runs out to it as the collet does.
+    expect(asked('bar-collet', 0.012)).toMatchObject({ state: 'fits', predicted: { mostMm: 0.012 } });
+    expect(asked('bar', null)).toMatchObject({ state: 'out', predicted: { mostMm: 0.08 } });
+  });
+
   it('put an eccentric, what is milled, broached and hardened behind the turning', () => {
     const part: Part = {
       ...shaft(0.01),
@@ -201,27 +269,34 @@ describe('ways to hold it', () => {
 describe('what somebody moves', () => {
   it('changes the prediction, and what is held on before it is cut is said', () => {
     const work = workOf(shaft(0.02), LATHE, 50, 'mm');
-    const moved = heldPlan('bar', work, [{ id: 'seat-right', to: 2 }]);
+    const moved = heldPlan('bar', work, { moved: [{ id: 'seat-right', to: 2 }] });
     if (!moved.ok) throw new Error('no plan');
     expect(moved.value.setUps[1]!.cuts).toContain('seat-right');
     expect(moved.value.setUps[0]!.cuts).not.toContain('seat-right');
     expect(moved.value.asked[0]).toMatchObject({ state: 'out', predicted: { mostMm: 0.08 } });
     expect(moved.value.cannot).toEqual([]);
-    const broken = heldPlan('bar', work, [{ id: 'gear', to: 2 }]);
+    const broken = heldPlan('bar', work, { moved: [{ id: 'gear', to: 2 }] });
     expect(broken).toMatchObject({ value: { cannot: ['Set-up 2 holds on gear, which is not cut before it.'] } });
     // What is no longer there moves nothing.
     expect(
-      heldPlan('bar', work, [
-        { id: 'constructor', to: 1 },
-        { id: 'gear', to: 9 },
-      ]),
+      heldPlan('bar', work, {
+        moved: [
+          { id: 'constructor', to: 1 },
+          { id: 'gear', to: 9 },
+        ],
+        order: [
+          { setUp: 1, keys: ['constructor'] },
+          { setUp: 9, keys: ['gear'] },
+        ],
+      }),
     ).toEqual(heldPlan('bar', work));
   });
 });
 
 describe('any part, any way', () => {
   const random = seededRandom(11);
-  const parts = Array.from({ length: 60 }, () => anyPart(random));
+  const ring = newPart('repair-ring', 'Ring', 100, 30);
+  const parts = [...Array.from({ length: 60 }, () => anyPart(random)), ring];
   const plans = parts.flatMap((part) =>
     WAY_IDS.flatMap((way) => {
       const work = workOf(part, LATHE, 0, 'mm');
@@ -247,6 +322,10 @@ describe('any part, any way', () => {
           expect([plan.way, s.title, c.from, s.free]).toEqual([plan.way, s.title, c.from, s.free === 'both' ? 'both' : c.from]);
       }
     }
+  });
+
+  it('nothing comes before what it needs', () => {
+    for (const { plan } of plans) expect([plan.way, plan.outOfOrder]).toEqual([plan.way, []]);
   });
 
   it('nothing is turned where the chuck has it', () => {

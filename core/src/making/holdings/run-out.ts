@@ -17,11 +17,12 @@ export interface PredictedRunOut {
   readonly steps: readonly Step[];
 }
 
-/** The root of everything: set-ups by their number, the centres as 0. */
-const CENTRES = 0;
+/** What a holding can hang on: a set-up by its number, the centres as 0, what stays as it was bought by its id. */
+type Root = number | string;
+const CENTRES: Root = 0;
 
 interface Edge {
-  readonly to: number;
+  readonly to: Root;
   readonly step: Step;
 }
 
@@ -32,14 +33,16 @@ function setBy(s: SetUp, setUps: readonly SetUp[], lathe: Lathe): Edge | null {
   const step = { words: `${s.number} ${s.title}: held ${s.hold} (${source})`, mm };
   if (s.locates.on === 'centres') return { to: CENTRES, step };
   const { id } = s.locates;
-  const cutIn = setUps.find((o) => o.cuts.includes(id));
-  return cutIn && cutIn.number < s.number ? { to: cutIn.number, step } : null;
+  const on = setUps.find((o) => o.cuts.includes(id));
+  if (!on) return { to: id, step };
+  return on.number < s.number ? { to: on.number, step } : null;
 }
 
-/** From a holding back to what it hangs on, the root last. */
-function chain(from: SetUp, setUps: readonly SetUp[], lathe: Lathe): { readonly at: number; readonly steps: readonly Step[] }[] {
-  const back = [{ at: from.number, steps: [] as readonly Step[] }];
-  for (let s: SetUp | undefined = from; s;) {
+/** From a holding back to what it hangs on, the root last; of what no holding cuts, that alone. */
+function chain(id: string, setUps: readonly SetUp[], lathe: Lathe): { readonly at: Root; readonly steps: readonly Step[] }[] {
+  const from = cutIn(id, setUps);
+  const back: { at: Root; steps: readonly Step[] }[] = [{ at: from?.number ?? id, steps: [] }];
+  for (let s = from; s;) {
     const edge: Edge | null = setBy(s, setUps, lathe);
     if (!edge) break;
     back.push({ at: edge.to, steps: [...back.at(-1)!.steps, edge.step] });
@@ -48,24 +51,25 @@ function chain(from: SetUp, setUps: readonly SetUp[], lathe: Lathe): { readonly 
   return back;
 }
 
+const cutIn = (id: string, setUps: readonly SetUp[]): SetUp | undefined => setUps.find((s) => s.holding !== null && s.cuts.includes(id));
+
 /**
  * Run-out between two things from the holdings they are cut in. Each time the part is held again its axis shifts by half of that holding's own
  * run-out, in whatever direction.
  *
  * @param a id of a surface or feature
  * @param b the other one
- * @returns null where nothing ties the two holdings together, or one of them is not cut on the lathe
+ * @returns null where nothing ties the two holdings together, or one of them is cut on no lathe and nothing is held on it
  */
 export function predictedRunOut(a: string, b: string, setUps: readonly SetUp[], lathe: Lathe): PredictedRunOut | null {
-  const [cutA, cutB] = [a, b].map((id) => setUps.find((s) => s.holding !== null && s.cuts.includes(id)));
-  if (!cutA || !cutB) return null;
-  if (cutA === cutB)
+  const both = cutIn(a, setUps);
+  if (both && both === cutIn(b, setUps))
     return {
       usualMm: ONE_HOLDING_MM,
       mostMm: ONE_HOLDING_MM,
-      steps: [{ words: `${cutA.number} ${cutA.title}: both in one holding`, mm: ONE_HOLDING_MM }],
+      steps: [{ words: `${both.number} ${both.title}: both in one holding`, mm: ONE_HOLDING_MM }],
     };
-  const [up, down] = [chain(cutA, setUps, lathe), chain(cutB, setUps, lathe)];
+  const [up, down] = [chain(a, setUps, lathe), chain(b, setUps, lathe)];
   const meet = up.find((u) => down.some((d) => d.at === u.at));
   if (!meet) return null;
   const steps = [...meet.steps, ...down.find((d) => d.at === meet.at)!.steps];

@@ -1,3 +1,5 @@
+import type { Act } from './act';
+import type { AfterChoice, AfterHoldId } from './held-after';
 import type { HoldingKind } from './holding';
 import type { Support } from './overhang';
 
@@ -13,13 +15,15 @@ export interface ToldSetUp {
   readonly title: string;
   readonly hold: string;
   readonly zeroFace: string;
-  /** Acts in their order. */
+  /** Acts in their order, in words. */
   readonly operations: readonly string[];
   readonly cautions: readonly string[];
 }
 
 /** One holding of a turned part. */
 export interface SetUp extends ToldSetUp {
+  /** Of `operations`, with what each of them cuts. */
+  readonly acts: readonly Act[];
   /** For the depth ladder: the zero face is the end farthest from the part's own zero. */
   readonly fromFarEnd: boolean;
   readonly partsOff: boolean;
@@ -35,11 +39,19 @@ export interface SetUp extends ToldSetUp {
   readonly locates: Locates;
   /** Which end the tool reaches. */
   readonly free: FreeEnd;
-  /** Ids of the surfaces and features that are cut in it. */
+  /** Ids of the surfaces and features that are cut in it, in the order of the acts. */
   readonly cuts: readonly string[];
+  /** How else it could be held there, the best first, and how it is; null where that is the way's own. */
+  readonly after: { readonly choices: readonly AfterChoice[]; readonly chosen: AfterHoldId } | null;
   /** To set it up once, min; the cutting comes on top. */
   readonly settingMin: number;
 }
 
 /** A set-up before it has its number. */
 export type SetUpDraft = Omit<SetUp, 'number'>;
+
+/** Acts and what follows from them: their words, and what is cut, in that order. */
+export function doing(acts: readonly Act[], cuts: readonly string[]): Pick<SetUp, 'acts' | 'operations' | 'cuts'> {
+  const inOrder = [...new Set(acts.flatMap((a) => a.cuts))].filter((id) => cuts.includes(id));
+  return { acts, operations: acts.map((a) => a.words), cuts: [...inOrder, ...cuts.filter((id) => !inOrder.includes(id))] };
+}

@@ -1,13 +1,18 @@
 import { inSentence } from '../../terms/words';
-import { actWords, type Cut } from './cut';
+import { KEYS, onceEach, type Act } from './act';
+import { actsFor, type Cut } from './cut';
 import { HOLDINGS, type HoldingKind } from './holding';
 import { supportFor, type Support } from './overhang';
-import type { FreeEnd, Locates, SetUpDraft } from './set-up';
+import { doing, type FreeEnd, type Locates, type SetUpDraft } from './set-up';
 import type { Work } from './work';
 
 const LATHE_CAUTION = 'No gloves, no loose sleeves, chuck key out before the spindle turns, eyes covered.';
 const BRONZE_CAUTION = 'Bronze and brass spray needle chips: guard and face shield.';
 const CENTRES_CAUTION = 'The dog carries the sleeve with it: guarded or safety dog, dead centre greased and watched as the work warms.';
+const STEADY_CAUTION =
+  'The steady’s fingers are oiled and watched: what warms in them grows and seizes. Bring them up with the spindle turning by hand.';
+const PLATE_CAUTION =
+  'Every clamp tight and clear of the bed, counterweight where it is out of balance, the whole swing turned by hand before the spindle starts, lowest gear first.';
 const CHROME_CAUTION = 'The jaws bear on a finished surface: copper or tube under them.';
 
 /** Minutes that bringing up a tailstock or setting a steady adds. */
@@ -39,18 +44,24 @@ export interface Turning {
   readonly centres?: boolean;
 }
 
-function boreWords(work: Work, cuts: readonly Cut[], partsOff: boolean): string[] {
+function boreActs(work: Work, cuts: readonly Cut[], partsOff: boolean): Act[] {
   const inside = new Set(cuts.filter((c) => c.side === 'inside').map((c) => c.id));
-  return work.part.bores
-    .filter((b) => b.surfaces.some((s) => inside.has(s.id)))
-    .map((b) => `Drill and bore ${b.through ? (partsOff ? 'through, past the part-off' : 'through') : 'to depth'}`);
+  return work.part.bores.flatMap((b): Act[] => {
+    const here = b.surfaces.filter((s) => inside.has(s.id)).map((s) => s.id);
+    const words = `Drill and bore ${b.through ? (partsOff ? 'through, past the part-off' : 'through') : 'to depth'}`;
+    return here.length ? [{ key: b.id, words, cuts: here }] : [];
+  });
 }
 
-function turnWords(work: Work, cuts: readonly Cut[], free: FreeEnd): string[] {
-  const ids = new Set(cuts.map((c) => c.id));
-  const turned = work.outside.filter((s) => ids.has(s.id)).map((s) => inSentence(s.name));
+/** A surface as an act of its own. */
+export const turnAct = ({ id, name, side }: Pick<Cut, 'id' | 'name' | 'side'>): Act => ({
+  ...{ key: id, words: `${side === 'inside' ? 'Bore' : 'Turn'} ${inSentence(name)}`, cuts: [id] },
+});
+
+function turnActs(work: Work, cuts: readonly Cut[], free: FreeEnd): Act[] {
+  const turned = work.outside.flatMap((s) => cuts.find((c) => c.id === s.id && c.side === 'outside') ?? []);
   // From the free end inwards, as the tool comes to them.
-  return turned.length ? [`Turn ${(free === 'near' ? turned : turned.reverse()).join(', then ')}`] : [];
+  return (free === 'near' ? turned : turned.reverse()).map(turnAct);
 }
 
 /** Cautions of turning this part held this way. */
@@ -60,6 +71,8 @@ function cautionsOf({ part, asBought }: Work, t: Turning): string[] {
     LATHE_CAUTION,
     ...(needles ? [BRONZE_CAUTION] : []),
     ...(t.holding === 'centres' || t.holding === 'mandrel' ? [CENTRES_CAUTION] : []),
+    ...(t.holding === 'steady' ? [STEADY_CAUTION] : []),
+    ...(t.holding === 'faceplate' ? [PLATE_CAUTION] : []),
     ...((t.locates.on === 'surface' || asBought.size > 0) && t.holding === 'three-jaw' ? [CHROME_CAUTION] : []),
   ];
 }
@@ -67,31 +80,33 @@ function cautionsOf({ part, asBought }: Work, t: Turning): string[] {
 /** A holding on the lathe with its acts in the order in which they are done. */
 export function turningSetUp(work: Work, t: Turning): SetUpDraft {
   const support = t.overhangMm > 0 ? supportFor(t.overhangMm, t.heldMm) : 'none';
-  const bores = boreWords(work, t.cuts, t.partsOff);
+  const bores = boreActs(work, t.cuts, t.partsOff);
   // Plain edges have a line of their own, at the end.
-  const acts = t.cuts.filter((c) => work.part.features.find((f) => f.id === c.id)?.kind !== 'chamfer').flatMap(actWords);
+  const isEdge = (c: Cut): boolean => work.part.features.find((f) => f.id === c.id)?.kind === 'chamfer';
+  const bare = (key: string, words: string): Act => ({ key, words, cuts: [] });
+  const centred = bores.length
+    ? 'Bring up the tailstock: its centre runs in the mouth of the bore, chamfered to 60°'
+    : 'Centre drill, bring up the tailstock';
+  const acts = onceEach([
+    ...(t.facesFirst ? [bare(KEYS.face, 'Face the end: this is the zero face')] : []),
+    ...(t.toLength ? [bare(KEYS.length, 'Face to length over all')] : []),
+    ...(t.centres ? [bare(KEYS.centres, 'Centre drill both ends')] : []),
+    ...bores,
+    ...(support === 'none' ? [] : [bare(KEYS.support, centred)]),
+    ...turnActs(work, t.cuts, t.free),
+    ...t.cuts.filter((c) => !isEdge(c)).flatMap(actsFor),
+    { key: KEYS.edges, words: 'Chamfers and edges', cuts: t.cuts.filter(isEdge).map((c) => c.id) },
+    ...(t.partsOff ? [bare(KEYS.partOff, 'Part off')] : []),
+  ]);
   const short = support === 'none' && t.holding === 'three-jaw' ? ', short overhang' : '';
   return {
     title: t.title,
     hold: `${HOLDINGS[t.holding].words}${SUPPORT_WORDS[support]}${short}${t.heldOn ? `, ${t.heldOn}` : ''}`,
     zeroFace: t.zeroFace,
-    operations: [
-      ...(t.facesFirst ? ['Face the end: this is the zero face'] : []),
-      ...(t.toLength ? ['Face to length over all'] : []),
-      ...(t.centres ? ['Centre drill both ends'] : []),
-      ...bores,
-      ...(support === 'none'
-        ? []
-        : [
-            bores.length
-              ? 'Bring up the tailstock: its centre runs in the mouth of the bore, chamfered to 60°'
-              : 'Centre drill, bring up the tailstock',
-          ]),
-      ...turnWords(work, t.cuts, t.free),
-      ...[...new Set(acts)],
-      'Chamfers and edges',
-      ...(t.partsOff ? ['Part off'] : []),
-    ],
+    ...doing(
+      acts,
+      t.cuts.map((c) => c.id),
+    ),
     cautions: cautionsOf(work, t),
     fromFarEnd: t.free === 'far' || t.free === 'both',
     partsOff: t.partsOff,
@@ -102,7 +117,7 @@ export function turningSetUp(work: Work, t: Turning): SetUpDraft {
     support,
     locates: t.locates,
     free: t.free,
-    cuts: t.cuts.map((c) => c.id),
+    after: null,
     settingMin: HOLDINGS[t.holding].minutes + SUPPORT_MIN[support],
   };
 }

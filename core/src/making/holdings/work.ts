@@ -2,6 +2,7 @@ import { largestDiameterMm, partLengthMm, placeOutside, type Part, type PlacedSu
 import type { LengthUnit } from '../../terms/quantity';
 import type { Lathe } from '../setups';
 import { cutsOf, type Cut } from './cut';
+import type { AfterHoldId } from './held-after';
 
 /** What a way to hold it is planned from. */
 export interface Work {
@@ -16,14 +17,26 @@ export interface Work {
   readonly asBought: ReadonlySet<string>;
   /** Diameter of the stock, mm. */
   readonly barMm: number;
+  /** How it is held after turning, as somebody said. */
+  readonly afterHolds: readonly AfterHoldId[];
   /** In which lengths are told that stand in words. */
   readonly unit: LengthUnit;
 }
 
-const NOTHING: ReadonlySet<string> = new Set();
+/** What is settled of how it is held before a way is planned. */
+interface Settled {
+  readonly asBought?: ReadonlySet<string>;
+  readonly afterHolds?: readonly AfterHoldId[] | undefined;
+}
 
 /** The part as it is to be held; it must be valid and turned. */
-export function workOf(part: Part, lathe: Lathe, barMm: number, unit: LengthUnit, asBought: ReadonlySet<string> = NOTHING): Work {
+export function workOf(
+  part: Part,
+  lathe: Lathe,
+  barMm: number,
+  unit: LengthUnit,
+  { asBought = new Set(), afterHolds = [] }: Settled = {},
+): Work {
   const outside = placeOutside(part);
   const largestMm = largestDiameterMm(part);
   return {
@@ -31,6 +44,7 @@ export function workOf(part: Part, lathe: Lathe, barMm: number, unit: LengthUnit
     lathe,
     cuts: cutsOf(part, unit).filter((c) => !asBought.has(c.id)),
     asBought,
+    afterHolds,
     outside,
     lengthMm: partLengthMm(part),
     largestMm,

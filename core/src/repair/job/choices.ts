@@ -1,6 +1,6 @@
 import { keeper } from '../../terms/kept';
 import { upgradePart, type Part } from '../../making/part';
-import type { MovedCut, WayId } from '../../making/holdings';
+import type { ActOrder, AfterHoldId, MovedCut, WayId } from '../../making/holdings';
 import type { TouchedEdge } from '../../making/setups';
 import type { AxialStack } from '../../making/drawing';
 import type { KnownLoad } from '../../making/strength';
@@ -56,6 +56,10 @@ export interface PlanChoice {
   readonly way?: WayId;
   /** What is cut in another holding than that way has it. */
   readonly moved?: readonly MovedCut[];
+  /** Acts in another order than that way has them. */
+  readonly order?: readonly ActOrder[];
+  /** How it is held on the mill and beside the axis, one at most of each kind. */
+  readonly afterHolds?: readonly AfterHoldId[];
 }
 
 /** The hand-over. */

@@ -210,11 +210,14 @@ export function planFinding(
   const unknownBarId = barChosen?.materialId === UNKNOWN_MATERIAL ? barChosen.id : null;
   const usual = chooseBars(stockFit(found.part, firstNeed, other), firstNeed, shop.rack, found.volumeMm3 ?? 0);
   const asBought = asBoughtFrom(found, other, barChosen ?? (usual.ok ? usual.value[0]!.bar : null));
-  const work = workOf(found.part, lathe, stockMm(outside, stored, shop.rack), sheet.job.unit, new Set(asBought?.ids));
+  const work = workOf(found.part, lathe, stockMm(outside, stored, shop.rack), sheet.job.unit, {
+    asBought: new Set(asBought?.ids),
+    afterHolds: stored?.afterHolds,
+  });
   const { plans: ways, no } = rankedWays(work);
   // Plans of before nobody was asked were all from the bar, and so is what cannot be held as it was chosen.
   const way = stored ? (stored.way ?? 'bar') : ways[0]!.way;
-  const chosen = heldPlan(way, work, plan.moved ?? []);
+  const chosen = heldPlan(way, work, plan);
   const held = chosen.ok ? chosen.value : ways[0]!;
   const one = allowancesOf(plan, held.way);
   const forOne = barsFor(stockFit(found.part, stockNeed(outside, one), other, unknownBarId), shop.rack);
@@ -292,6 +295,7 @@ export function planFinding(
       ...troubles(found, need, lathe, bar, held.way, sheet.job.unit),
       ...(barChosen ? willNotDo(barChosen, fit, sheet.job.unit) : []),
       ...held.cannot,
+      ...held.outOfOrder.map((o) => `Set-up ${o.setUp}: ${inSentence(o.words)}`),
       ...(chosen.ok ? [] : [`${WAYS[way].name}: ${chosen.problems[0]!.message}`]),
     ],
     frozen: [

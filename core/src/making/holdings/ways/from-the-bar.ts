@@ -1,10 +1,11 @@
-import { good } from '../../../terms/outcome';
+import { bad, good } from '../../../terms/outcome';
+import { placeWithUnit } from '../../../terms/quantity';
 import type { PlacedSurface } from '../../part';
 import type { Cut } from '../cut';
 import type { HoldingKind } from '../holding';
 import { turningSetUp } from '../turning';
 import type { Work } from '../work';
-import { gripOn } from './grip';
+import { gripOn, onBought } from './grip';
 import type { HoldingWay } from './way';
 
 /** What is cut in the second holding sits true to the rest only in a good one; for a bare face copper under the jaws will do. */
@@ -27,34 +28,58 @@ const ZERO_FACES = {
   far: 'far end, zero end towards the chuck',
 } as const;
 
-/** Everything that can be reached in one holding of the bar, which is cut off last; then the end that was cut off. */
-export const fromTheBar: HoldingWay = {
-  name: 'All from the bar, cut off last',
-  about: 'The bar is left long to hold on: what is turned in one holding runs true by itself.',
+/**
+ * Everything that can be reached in one holding of the bar, which is cut off last; then the end that was cut off.
+ *
+ * @param holding of the bar
+ */
+const allFromTheBar = (holding: 'three-jaw' | 'collet', name: string, about: string): HoldingWay => ({
+  name,
+  about,
   cutsOff: true,
   plan: (work) => {
-    const { outside, cuts, barMm, lengthMm } = work;
+    const { outside, cuts, barMm, lengthMm, lathe, unit } = work;
+    if (holding === 'collet' && barMm > (lathe.spindleBoreMm ?? Infinity))
+      return bad(
+        'collet-too-small',
+        `The bar is ${placeWithUnit(barMm, unit)} thick, too thick for a collet: the spindle takes ${placeWithUnit(lathe.spindleBoreMm ?? 0, unit)}.`,
+      );
     const headLast = outside.at(-1)?.kind === 'head' && outside.length > 1;
     // The thicker end stays at the bar, so that shoulders face the tool.
     const free = headLast || fallsMm(outside, 'near') < fallsMm(outside, 'far') - 1e-9 ? 'near' : 'far';
     const chuck = free === 'near' ? 'far' : 'near';
-    const lathe = cuts.filter((c) => c.by === 'lathe' && !c.offAxis);
-    const first = lathe.filter((c) => c.from === free || c.from === 'either');
-    const second = lathe.filter((c) => !first.includes(c));
+    const turned = cuts.filter((c) => c.by === 'lathe' && !c.offAxis);
+    const first = turned.filter((c) => c.from === free || c.from === 'either');
+    const second = turned.filter((c) => !first.includes(c));
     const held = gripOn(work, first, chuck);
-    const holding = secondHolding(work, held, second);
+    const again = secondHolding(work, held, second);
+    const bought = gripOn(work, [], chuck);
     return good([
       turningSetUp(work, {
-        ...{ title: 'Turn complete from the bar', holding: 'three-jaw', locates: { on: 'stock' }, free, cuts: first },
+        ...{ title: 'Turn complete from the bar', holding, locates: onBought(bought), free, cuts: first },
         ...{ overhangMm: lengthMm, heldMm: barMm, heldOn: '', facesFirst: true, toLength: false, partsOff: true },
         zeroFace: ZERO_FACES[headLast ? 'head' : free],
       }),
       turningSetUp(work, {
-        ...{ title: 'Face the end that was cut off', holding, free: chuck, cuts: second },
+        ...{ title: 'Face the end that was cut off', holding: again, free: chuck, cuts: second },
         locates: held ? { on: 'surface', id: held.id } : { on: 'stock' },
         ...{ overhangMm: 0, heldMm: held?.diameterMm ?? barMm, heldOn: held ? `on ${held.name}` : '' },
         ...{ zeroFace: 'the end that was cut off', facesFirst: false, toLength: true, partsOff: false },
       }),
     ]);
   },
-};
+});
+
+/** In the three-jaw chuck: any bar. */
+export const fromTheBar = allFromTheBar(
+  'three-jaw',
+  'All from the bar, cut off last',
+  'The bar is left long to hold on: what is turned in one holding runs true by itself.',
+);
+
+/** In a collet: what the bar keeps of its own size runs true to what is turned. */
+export const fromACollet = allFromTheBar(
+  'collet',
+  'Bar in a collet, cut off last',
+  'For bright or ground bar of a collet’s own size: no marks, and what stays of the bar runs true to what is turned.',
+);

@@ -1,5 +1,6 @@
 import type { PlacedSurface } from '../../part';
 import type { Cut } from '../cut';
+import type { Locates } from '../set-up';
 import type { Work } from '../work';
 
 /** What a chuck does no good to: nobody grips on it who can help it. */
@@ -20,3 +21,6 @@ export function gripOn({ part, outside, asBought }: Work, cut: readonly Cut[], c
 
 /** Least length that jaws hold on, mm: half the diameter, and never under 8. */
 export const leastGripMm = (diameterMm: number): number => Math.max(8, diameterMm / 2);
+
+/** A first holding is on raw stock, which tells of nothing, or on what stays as it was bought. */
+export const onBought = (bought: PlacedSurface | null): Locates => (bought ? { on: 'surface', id: bought.id } : { on: 'stock' });

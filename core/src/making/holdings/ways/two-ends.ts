@@ -5,7 +5,7 @@ import type { Cut } from '../cut';
 import type { HoldingKind } from '../holding';
 import { turningSetUp } from '../turning';
 import type { Work } from '../work';
-import { gripOn, leastGripMm } from './grip';
+import { gripOn, leastGripMm, onBought } from './grip';
 import type { HoldingWay } from './way';
 
 /** Up to which surface the first end is turned: past the largest, unless that is at the end itself. */
@@ -46,7 +46,7 @@ export const twoEnds = (holding: HoldingKind, name: string, about: string): Hold
       outside.filter((s) => first.has(s.id) === atFirst && !asBought.has(s.id)).reduce((sum, s) => sum + s.lengthMm, 0);
     return good([
       turningSetUp(work, {
-        ...{ title: 'One end', holding: 'three-jaw', locates: { on: 'stock' }, free, cuts: one },
+        ...{ title: 'One end', holding: 'three-jaw', locates: onBought(gripOn(work, [], other)), free, cuts: one },
         ...{ overhangMm: standsOut(true), heldMm: barMm, heldOn: 'on the stock', facesFirst: true, toLength: false, partsOff: false },
         zeroFace: `the ${free === 'near' ? 'zero' : 'far'} end`,
       }),

@@ -3,8 +3,11 @@ import {
   crossTurns,
   cutsOf,
   turnsWords,
+  type AfterChoice,
+  type AfterHoldId,
   type Figure,
   type MovedCut,
+  type PlanChoice,
   type PlanFinding,
   type PlannedSetUp,
   type SegmentPasses,
@@ -12,6 +15,8 @@ import {
 import { ChooseField, type Option } from '../../form';
 import { FigureButton } from '../../show';
 import { SheetStore } from '../../sheet-data';
+import { ActOrder } from './act-order';
+import { AfterHolds } from './after-holds';
 import { LadderPicture } from './ladder-picture';
 import { Schedules } from './schedules';
 
@@ -21,10 +26,12 @@ interface CutHere {
   readonly moved: boolean;
 }
 
+const PASS_WORDS = { rough: 'rough', finish: 'finish' } as const;
+
 /** One holding: where it is held and zeroed, its acts, its stops, the passes of what is turned in it, and what to mind. */
 @Component({
   selector: 'ip-set-up',
-  imports: [ChooseField, FigureButton, LadderPicture, Schedules],
+  imports: [ActOrder, AfterHolds, ChooseField, FigureButton, LadderPicture, Schedules],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './set-up-sheet.html',
   styles: `
@@ -35,17 +42,6 @@ interface CutHere {
     h3 {
       margin: 12px 0 4px;
       font: 600 16px var(--label);
-    }
-    ol {
-      list-style: decimal;
-      padding-left: 22px;
-      font-size: 16px;
-      columns: 2;
-      column-gap: 44px;
-    }
-    li {
-      padding: 3px 0;
-      break-inside: avoid;
     }
     .said {
       margin: 6px 0;
@@ -71,19 +67,14 @@ interface CutHere {
       color: var(--blue);
       font: 600 16px var(--label);
     }
-    @media (max-width: 1000px) {
-      ol {
-        columns: 1;
-      }
-    }
   `,
 })
 export class SetUpSheet {
   private readonly store = inject(SheetStore);
   readonly plan = input.required<PlanFinding>();
   readonly one = input.required<PlannedSetUp>();
-  /** Everything that is moved, as it is to be from now on. */
-  readonly moved = output<readonly MovedCut[]>();
+  /** What is changed of how it is held and done. */
+  readonly changed = output<Pick<PlanChoice, 'moved' | 'order' | 'afterHolds'>>();
 
   /** Passes of what is turned to size here. */
   protected readonly passes = computed(() => this.plan().passes.filter((x) => this.one().setUp.cuts.includes(x.segment.segment.id)));
@@ -101,13 +92,34 @@ export class SetUpSheet {
     this.plan().setUps.map(({ setUp }) => [String(setUp.number), `${setUp.number} ${setUp.title}`] as const),
   );
 
+  protected readonly orderedByHand = computed(() => (this.plan().plan.order ?? []).some((o) => o.setUp === this.one().setUp.number));
+
+  protected readonly minds = computed(() =>
+    this.plan().held.outOfOrder.flatMap((o) => (o.setUp === this.one().setUp.number ? [o.words] : [])),
+  );
+
   protected move(id: string, to: string): void {
-    this.moved.emit([...(this.plan().plan.moved ?? []).filter((m) => m.id !== id), { id, to: Number(to) }]);
+    this.changed.emit({ moved: [...this.unmoved(id), { id, to: Number(to) }] });
   }
 
   /** Back where the way has it. */
   protected back(id: string): void {
-    this.moved.emit((this.plan().plan.moved ?? []).filter((m) => m.id !== id));
+    this.changed.emit({ moved: this.unmoved(id) });
+  }
+
+  protected order(keys: readonly string[]): void {
+    const setUp = this.one().setUp.number;
+    const others = (this.plan().plan.order ?? []).filter((o) => o.setUp !== setUp);
+    this.changed.emit({ order: keys.length ? [...others, { setUp, keys }] : others });
+  }
+
+  protected hold(id: AfterHoldId, of: readonly AfterChoice[]): void {
+    const others = (this.plan().plan.afterHolds ?? []).filter((h) => !of.some((c) => c.id === h));
+    this.changed.emit({ afterHolds: [...others, id] });
+  }
+
+  private unmoved(id: string): readonly MovedCut[] {
+    return (this.plan().plan.moved ?? []).filter((m) => m.id !== id);
   }
 
   protected bend(x: SegmentPasses): Figure | null {
@@ -120,7 +132,7 @@ export class SetUpSheet {
     if (!x.passes.ok) return [];
     return x.passes.value.map((p, i) => ({
       figure: x.passFigures[i]!,
-      kind: p.kind === 'finish' ? 'finish' : '',
+      kind: PASS_WORDS[p.kind],
       dial: turnsWords(crossTurns(Math.abs(x.fromMm - p.toMm), lathe), lathe.cross),
     }));
   }

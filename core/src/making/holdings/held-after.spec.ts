@@ -1,0 +1,85 @@
+import { addedFeature } from '../drawing';
+import { newPart, surface, type FeatureKindId, type Part } from '../part';
+import { afterTurning } from './after-turning';
+import { heldWords, holdsAfter, isTurned, type AfterHoldId, type AfterId } from './held-after';
+import { TEST_LATHE } from './testing-lathe';
+import { workOf } from './work';
+
+const shaft = (lengthMm = 100): Part => ({
+  ...newPart('plain-pin', 'Shaft', 40, lengthMm),
+  features: [],
+  outside: [surface('a', 'cylinder', 'Long', lengthMm - 30, 40), surface('b', 'cylinder', 'End', 30, 30)],
+});
+type Added = readonly [FeatureKindId, string, object];
+const made = (part: Part, ...features: readonly Added[]): Part =>
+  features.reduce((p, [kind, on, own], i) => addedFeature(p, on, kind, `f${i}`, own)!.part, part);
+const choices = (after: AfterId, part: Part, unit: 'mm' | 'in' = 'mm') => {
+  const work = workOf(part, TEST_LATHE, 45, unit);
+  return holdsAfter(
+    after,
+    work,
+    work.cuts.filter((c) => c.id.startsWith('f')),
+  );
+};
+const KEY: Added = ['keyseat', 'a', {}];
+const KEY_90: Added = ['keyseat', 'b', { clockDeg: 90 }];
+
+it('one keyseat, or several in one line: what is set up soonest; at several angles what is indexed', () => {
+  expect(choices('lying', made(shaft(), KEY))[0]).toMatchObject({ id: 'v-vise', off: '' });
+  expect(choices('lying', made(shaft(), KEY, ['keyseat', 'b', {}]))[0]).toMatchObject({ id: 'v-vise', off: '' });
+  expect(choices('lying', made(shaft(), KEY, KEY_90))[0]!.id).toBe('dividing-head');
+  expect(choices('lying', made(shaft(), ['flats', 'b', { count: 6, acrossMm: 24 }]))[0]!.id).toBe('dividing-head');
+});
+
+it('tells an angle as a distance where it is cut: a chord of that circle', () => {
+  const v = choices('lying', made(shaft(), KEY, KEY_90)).find((c) => c.id === 'v-block')!;
+  // Both ends of a chord of half a degree on 40 across.
+  const [x, y] = [20 * Math.cos(Math.PI / 360) - 20, 20 * Math.sin(Math.PI / 360)];
+  expect(v.off).toBe(`angles to 0.5°, ${Math.hypot(x, y).toFixed(3)} mm at its surface`);
+});
+
+it('what may be off by more than the drawing allows comes last and says so', () => {
+  const timed = made(shaft(), KEY, ['keyseat', 'b', { clockDeg: 90, timedTo: 'f0' }]);
+  const within = (deg: number) =>
+    choices('lying', { ...timed, limits: { 'f1.clock': { text: `±${deg}`, lowerDev: -deg, upperDev: deg } } });
+  expect(
+    within(0.2)
+      .filter((c) => c.tooMuch)
+      .map((c) => c.id),
+  ).toEqual(['v-vise', 'v-block']);
+  // A degree is allowed: the quickest will do.
+  expect(within(1)[0]!.id).toBe('v-vise');
+});
+
+it('what will not do says why', () => {
+  const why = (after: AfterId, part: Part): Partial<Record<AfterHoldId, string>> =>
+    Object.fromEntries(choices(after, part).flatMap((c) => (c.cannot ? [[c.id, c.cannot]] : [])));
+  expect(why('lying', made(shaft(500), KEY))).toMatchObject({
+    'v-vise': expect.stringContaining('chatters'),
+    'notch-fixture': expect.any(String),
+  });
+  const eccentric = (throwMm: number): Part => made(shaft(), ['eccentric', 'b', { throwMm, diameterMm: 10 }]);
+  expect(why('beside', eccentric(3))['beside-centres']).toBeUndefined();
+  // 15 to the outside of the end, less the throw, leaves less than 4 round the centre.
+  expect(why('beside', eccentric(11.5))['beside-centres']).toContain('30.000 mm across');
+});
+
+it('what is made in an end stands on its other one, and is a holding of its own', () => {
+  const part = made(shaft(), KEY, ['hole-pattern', 'b', { end: 'right', count: 3, circleMm: 20, diameterMm: 4, depthMm: 8 }]);
+  const after = afterTurning(workOf(part, TEST_LATHE, 45, 'mm'));
+  expect(after.map((s) => [s.title, s.cuts])).toEqual([
+    ['Across the axis, on the mill', ['f0']],
+    ['In the far end, on the mill', ['f1']],
+  ]);
+  expect(after[1]!.after!.choices.map((c) => c.id).sort()).toEqual(['angle-plate', 'rotary-table', 'stood-in-v']);
+});
+
+it('is held as somebody said; an eccentric swings twice its throw', () => {
+  const part = made(shaft(), ['eccentric', 'b', { throwMm: 3, diameterMm: 20 }]);
+  const work = workOf(part, TEST_LATHE, 45, 'mm', { afterHolds: ['beside-packing', 'v-block'] });
+  const [beside] = afterTurning(work);
+  expect(beside).toMatchObject({ after: { chosen: 'beside-packing' }, settingMin: 10 });
+  expect(beside!.hold).toContain('eccentric stretch 6.000 mm');
+  expect(heldWords('v-block', work, [])).toBe('Two V-blocks and clamps');
+  expect(isTurned(work, work.cuts)).toBe(false);
+});
