@@ -17,6 +17,7 @@ import {
   type JobSheet,
   type ReadingRecord,
   AFTER_HOLD_IDS,
+  BORING_IDS,
   WAY_IDS,
 } from '@iron-patch/core';
 import { drawnPin, testChoice, testPlace, testReading, testSheet, testShop } from '@iron-patch/core/testing';
@@ -184,6 +185,7 @@ function anyChoice(world: World, version: number): ChoiceRecord {
                 setUp: die.pick([1, 2, 9]),
                 keys: die.some(3, () => die.pick(['part-off', 'face', 'body', 'gone'])),
               })),
+              boring: die.pick(BORING_IDS),
               afterHolds: die.some(2, () => die.pick(AFTER_HOLD_IDS)),
             }
           : {}),

@@ -9,6 +9,7 @@ import {
   SOFT_KINDS,
   STEP_ACT_IDS,
   AFTER_HOLD_IDS,
+  BORING_IDS,
   WAY_IDS,
   type ActOrder,
   type MovedCut,
@@ -78,6 +79,7 @@ const plan = shapeOf<PlanChoice>({
     .strict()
     .max(20, 'At most 20 set-ups.')
     .optional(),
+  boring: oneOf('how it is held while it is bored', BORING_IDS).optional(),
   afterHolds: array(oneOf('how it is held', AFTER_HOLD_IDS)).strict().max(AFTER_HOLD_IDS.length).optional(),
 });
 

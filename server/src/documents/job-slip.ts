@@ -44,6 +44,10 @@ export function jobSlip(sheet: JobSheet, repair: Repair, shop: Shop): Promise<Bu
       paper.section(`${item.number} ${item.item.name}${item.item.quantity > 1 ? `, ${item.item.quantity} off` : ''}`);
     if (item.item.route) paper.paragraph(`Route: ${item.item.route}.`);
     ofPart(paper, sheet, item.part!, item.plan);
+    if (item.boring?.chosen && !item.blockPlan) {
+      paper.section('While it is bored');
+      paper.paragraph(`Hold: ${item.boring.chosen.hold}. ${item.boring.chosen.cautions.join(' ')}`);
+    }
     if (item.blockPlan) ofBlock(paper, sheet, item.blockPlan);
   });
   for (const { item, number } of rest) {

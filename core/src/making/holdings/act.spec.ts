@@ -1,4 +1,5 @@
 import { seededRandom } from '../../evidence/proof';
+import { doing } from './set-up';
 import { KEYS, onceEach, ordered, withCame, type Act } from './act';
 
 const act = (key: string, words = key, ...cuts: string[]): Act => ({ key, words, cuts });
@@ -38,3 +39,9 @@ it('puts what comes from elsewhere before the edges and the part-off', () => {
   expect(keysOf(withCame([act('a'), act(KEYS.partOff)], [act('x')]))).toBe('a x part-off');
   expect(keysOf(withCame([act('a')], [act('x')]))).toBe('a x');
 });
+
+it('what is cut follows the acts, and what no act names comes behind', () =>
+  expect(doing([act('2', 'Turn b', 'b'), act('1', 'Turn a', 'a', 'gone')], ['a', 'b', 'c'])).toMatchObject({
+    operations: ['Turn b', 'Turn a'],
+    cuts: ['b', 'a', 'c'],
+  }));

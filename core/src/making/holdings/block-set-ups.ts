@@ -1,5 +1,6 @@
 import { inSentence } from '../../terms/words';
 import { cutKindOf, FACE_NAMES, type Block, type Face } from '../part';
+import type { BoringChoice } from './boring';
 import type { ToldSetUp } from './set-up';
 
 /** Faces in the order in which they are usually come to: what is seated on first. */
@@ -12,8 +13,9 @@ const DRILL_CAUTION = 'What is drilled is clamped: a block that turns under the 
  * The usual sequence for a block: squared on six faces, then what is cut into it face by face, each zeroed on the same two edges.
  *
  * @param block a valid block
+ * @param boring how it is held where something is bored; null where nothing is, or nothing will do
  */
-export function blockSetUps(block: Block): ToldSetUp[] {
+export function blockSetUps(block: Block, boring: Pick<BoringChoice, 'hold' | 'cautions'> | null = null): ToldSetUp[] {
   const squared: Omit<ToldSetUp, 'number'> = {
     title: 'Square the block',
     hold: 'vise with parallels, first face against the fixed jaw, a round bar at the moving one',
@@ -31,17 +33,18 @@ export function blockSetUps(block: Block): ToldSetUp[] {
     const cuts = block.cuts.filter((c) => c.on === face);
     if (!cuts.length) return [];
     const drills = cuts.some((c) => c.kind === 'hole');
+    const bored = cuts.some((c) => c.kind === 'hole' && c.made === 'bored') ? boring : null;
     return [
       {
         title: `From the ${FACE_NAMES[face]}`,
-        hold: 'in the vise on parallels clear of what goes through, or clamped to the table',
+        hold: bored?.hold ?? 'in the vise on parallels clear of what goes through, or clamped to the table',
         zeroFace: `the two edges that the ${FACE_NAMES[face]} is dimensioned from, found with the edge finder`,
         operations: cuts.flatMap((c) =>
           cutKindOf(c.kind)
             .operations(c, block)
             .map((o) => `${c.name}: ${inSentence(o.words)}`),
         ),
-        cautions: [MILL_CAUTION, ...(drills ? [DRILL_CAUTION] : [])],
+        cautions: [MILL_CAUTION, ...(drills ? [DRILL_CAUTION] : []), ...(bored?.cautions ?? [])],
       },
     ];
   });

@@ -25,8 +25,8 @@ const KEY: Added = ['keyseat', 'a', {}];
 const KEY_90: Added = ['keyseat', 'b', { clockDeg: 90 }];
 
 it('one keyseat, or several in one line: what is set up soonest; at several angles what is indexed', () => {
-  expect(choices('lying', made(shaft(), KEY))[0]).toMatchObject({ id: 'v-vise', off: '' });
-  expect(choices('lying', made(shaft(), KEY, ['keyseat', 'b', {}]))[0]).toMatchObject({ id: 'v-vise', off: '' });
+  expect(choices('lying', made(shaft(), KEY))[0]).toMatchObject({ id: 'v-vise', gives: '' });
+  expect(choices('lying', made(shaft(), KEY, ['keyseat', 'b', {}]))[0]).toMatchObject({ id: 'v-vise', gives: '' });
   expect(choices('lying', made(shaft(), KEY, KEY_90))[0]!.id).toBe('dividing-head');
   expect(choices('lying', made(shaft(), ['flats', 'b', { count: 6, acrossMm: 24 }]))[0]!.id).toBe('dividing-head');
 });
@@ -35,7 +35,7 @@ it('tells an angle as a distance where it is cut: a chord of that circle', () =>
   const v = choices('lying', made(shaft(), KEY, KEY_90)).find((c) => c.id === 'v-block')!;
   // Both ends of a chord of half a degree on 40 across.
   const [x, y] = [20 * Math.cos(Math.PI / 360) - 20, 20 * Math.sin(Math.PI / 360)];
-  expect(v.off).toBe(`angles to 0.5°, ${Math.hypot(x, y).toFixed(3)} mm at its surface`);
+  expect(v.gives).toBe(`angles to 0.5°, ${Math.hypot(x, y).toFixed(3)} mm at its surface`);
 });
 
 it('what may be off by more than the drawing allows comes last and says so', () => {

@@ -114,7 +114,7 @@ export interface AfterChoice {
   readonly about: string;
   readonly minutes: number;
   /** How far what it cuts may lie off, in words; empty where it is not turned there. */
-  readonly off: string;
+  readonly gives: string;
   /** It may be off by more than the drawing allows. */
   readonly tooMuch: boolean;
   readonly cannot: string;
@@ -148,8 +148,8 @@ function choiceOf(id: AfterHoldId, work: Work, cuts: readonly Cut[]): AfterChoic
   const wanted = turned ? allowedDeg(work, cuts) : null;
   const far = outMm(work, cuts);
   const at = far > 0 ? `, ${formatWithUnit((far * (offDeg ?? 0) * Math.PI) / 180, work.unit)} at its surface` : '';
-  const off = turned ? `angles to ${offDeg}°${at}` : offMm !== null ? `throw to ${formatWithUnit(offMm, work.unit)}` : '';
-  return { id, name, about, minutes, off, tooMuch: wanted !== null && offDeg! > wanted + 1e-9, cannot: cannot(work, cuts) };
+  const gives = turned ? `angles to ${offDeg}°${at}` : offMm !== null ? `throw to ${formatWithUnit(offMm, work.unit)}` : '';
+  return { id, name, about, minutes, gives, tooMuch: wanted !== null && offDeg! > wanted + 1e-9, cannot: cannot(work, cuts) };
 }
 
 /** Every way to hold it there, the best first: what will do, what is near enough, then what is set up sooner. */

@@ -10,3 +10,4 @@ export { type PredictedRunOut } from './run-out';
 export { CHUCK_ONLY_RATIO, TAILSTOCK_RATIO } from './overhang';
 export { blockSetUps } from './block-set-ups';
 export { AFTER_HOLD_IDS, type AfterChoice, type AfterHoldId } from './held-after';
+export { BORING_IDS, boringOf, boringWays, type BoringChoice, type BoringId, type BoringWork } from './boring';

@@ -1,4 +1,4 @@
-import { blockSetUps, type ToldSetUp } from '../../making/holdings';
+import { blockSetUps, type BoringChoice, type ToldSetUp } from '../../making/holdings';
 import { blockStock } from '../../making/stock';
 import type { DrillSet } from '../../book/drills';
 import type { Figure } from '../../terms/working';
@@ -16,8 +16,13 @@ export interface BlockPlan {
  * The plan of a drawn block; null for anything else, and while the drawing has problems.
  *
  * @param sets drills of the crib
+ * @param boring how it is held where something is bored
  */
-export const blockPlan = (found: PartFinding | null, sets: readonly DrillSet[] = []): BlockPlan | null =>
+export const blockPlan = (
+  found: PartFinding | null,
+  sets: readonly DrillSet[] = [],
+  boring: BoringChoice | null = null,
+): BlockPlan | null =>
   found?.part.block && !found.problems.length
-    ? { stock: blockStock(found.part.block), setUps: blockSetUps(found.part.block), holes: holeTable(found, sets) }
+    ? { stock: blockStock(found.part.block), setUps: blockSetUps(found.part.block, boring), holes: holeTable(found, sets) }
     : null;

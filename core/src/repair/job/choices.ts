@@ -1,6 +1,6 @@
 import { keeper } from '../../terms/kept';
 import { upgradePart, type Part } from '../../making/part';
-import type { ActOrder, AfterHoldId, MovedCut, WayId } from '../../making/holdings';
+import type { ActOrder, AfterHoldId, BoringId, MovedCut, WayId } from '../../making/holdings';
 import type { TouchedEdge } from '../../making/setups';
 import type { AxialStack } from '../../making/drawing';
 import type { KnownLoad } from '../../making/strength';
@@ -60,6 +60,8 @@ export interface PlanChoice {
   readonly order?: readonly ActOrder[];
   /** How it is held on the mill and beside the axis, one at most of each kind. */
   readonly afterHolds?: readonly AfterHoldId[];
+  /** How a housing or a block is held while it is bored. */
+  readonly boring?: BoringId;
 }
 
 /** The hand-over. */

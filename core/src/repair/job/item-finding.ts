@@ -3,6 +3,7 @@ import type { Figure } from '../../terms/working';
 import { isDiameterOfSurface } from '../../making/part';
 import type { Lathe } from '../../making/setups';
 import type { BoreFinding } from './bore-finding';
+import { boringFinding, type BoringFinding } from './boring-finding';
 import { blockPlan, type BlockPlan } from './block-plan';
 import { chosenPlan } from './choices';
 import { inCutOrder } from './cut-order';
@@ -42,6 +43,8 @@ export interface ItemFinding {
   readonly plan: PlanFinding | null;
   /** Of a block; its stock and faces in place of bar and set-ups. */
   readonly blockPlan: BlockPlan | null;
+  /** Of a rework that is bored, and of a block with bored holes: how it is held for that. */
+  readonly boring: BoringFinding | null;
   /** The lathe whose dials the coach reads. */
   readonly lathe: Lathe | null;
   /** Where it is straightened: how it lies in the press, and what each push left; null where it is not. */
@@ -90,9 +93,10 @@ function itemFinding(item: JobItem, index: number, given: ItemInputs, joined: re
   // What is drawn has to follow each number at once: how it is held and cut is worked out where somebody asks for it.
   const lazy = withLater({}, { plan: () => planFinding(part, sheet, shop, item) });
   const bought = (id: string): boolean => lazy.plan?.asBought?.ids.includes(id) ?? false;
-  const ofBlock = blockPlan(part, shop.drillSets);
   const chosen = chosenPlan(sheet, item.planKey);
   const lathe = shop.lathes.find((l) => l.id === chosen?.latheId) ?? shop.lathes[0] ?? null;
+  const boring = boringFinding(item, part, given.places, chosen, lathe, sheet, shop);
+  const ofBlock = blockPlan(part, shop.drillSets, boring?.chosen);
   const machine = lathe && { lathe, tool: chosen?.tool ?? 'carbide' };
   // What was read and signed before something moved the sizes tells nothing of what they are now.
   const since = movedLastAt(item);
@@ -140,6 +144,7 @@ function itemFinding(item: JobItem, index: number, given: ItemInputs, joined: re
     number: index + 1,
     part,
     blockPlan: ofBlock,
+    boring,
     lathe,
     press: pressFinding(item, given.places, sheet),
     weld: weldFinding(

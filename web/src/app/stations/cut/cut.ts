@@ -106,7 +106,8 @@ export class Cut {
   protected readonly hold = computed(() => {
     const lathe = this.lathe()?.name ?? '';
     const own = this.setUp()?.setUp;
-    return own ? (own.machine === 'lathe' ? `${lathe}, ${own.hold}` : own.hold) : lathe;
+    const bored = this.store.repair()?.at?.boring?.chosen;
+    return own ? (own.machine === 'lathe' ? `${lathe}, ${own.hold}` : own.hold) : (bored?.hold ?? lathe);
   });
   protected readonly released = computed(() => {
     const sheet = this.store.sheet();

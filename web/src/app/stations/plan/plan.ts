@@ -14,6 +14,7 @@ import {
   newestRelease,
   sawFraction,
   type Bar,
+  type BoringId,
   type PlanChoice,
 } from '@iron-patch/core';
 import { ShopStore, ShopTimePipe } from '../../data';
@@ -24,6 +25,7 @@ import { RackLine } from '../../rack/rack-line';
 import { FigureButton } from '../../show';
 import { BlockSteps } from '../block-steps';
 import { OutsideLink } from '../outside-link';
+import { HoldList } from './hold-list';
 import { SetUpSheet } from './set-up-sheet';
 import { SetUpStrip } from './set-up-strip';
 import { Ways } from './ways';
@@ -38,6 +40,7 @@ import { Ways } from './ways';
     BlockSteps,
     ChooseField,
     FigureButton,
+    HoldList,
     LengthInput,
     OutsideLink,
     RackLine,
@@ -137,6 +140,7 @@ export class Plan {
   });
   protected readonly found = computed(() => this.store.repair()?.plan ?? null);
   protected readonly block = computed(() => this.store.repair()?.blockPlan ?? null);
+  protected readonly boring = computed(() => this.store.repair()?.at?.boring ?? null);
   /** What is cut of a component that stays; null for a new part. */
   protected readonly rework = computed(() => {
     const at = this.store.repair()?.at;
@@ -211,6 +215,10 @@ export class Plan {
 
   protected takeLathe(latheId: string): void {
     this.chooseMachine({ latheId });
+  }
+
+  protected takeBoring(id: string): void {
+    this.chooseMachine({ boring: id as BoringId });
   }
 
   protected takeTool(tool: string): void {

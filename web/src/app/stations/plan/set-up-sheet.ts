@@ -16,7 +16,7 @@ import { ChooseField, type Option } from '../../form';
 import { FigureButton } from '../../show';
 import { SheetStore } from '../../sheet-data';
 import { ActOrder } from './act-order';
-import { AfterHolds } from './after-holds';
+import { HoldList } from './hold-list';
 import { LadderPicture } from './ladder-picture';
 import { Schedules } from './schedules';
 
@@ -31,7 +31,7 @@ const PASS_WORDS = { rough: 'rough', finish: 'finish' } as const;
 /** One holding: where it is held and zeroed, its acts, its stops, the passes of what is turned in it, and what to mind. */
 @Component({
   selector: 'ip-set-up',
-  imports: [ActOrder, AfterHolds, ChooseField, FigureButton, LadderPicture, Schedules],
+  imports: [ActOrder, HoldList, ChooseField, FigureButton, LadderPicture, Schedules],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './set-up-sheet.html',
   styles: `
@@ -113,9 +113,9 @@ export class SetUpSheet {
     this.changed.emit({ order: keys.length ? [...others, { setUp, keys }] : others });
   }
 
-  protected hold(id: AfterHoldId, of: readonly AfterChoice[]): void {
+  protected hold(id: string, of: readonly AfterChoice[]): void {
     const others = (this.plan().plan.afterHolds ?? []).filter((h) => !of.some((c) => c.id === h));
-    this.changed.emit({ afterHolds: [...others, id] });
+    this.changed.emit({ afterHolds: [...others, id as AfterHoldId] });
   }
 
   private unmoved(id: string): readonly MovedCut[] {

@@ -1,15 +1,25 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
-import type { AfterChoice, AfterHoldId } from '@iron-patch/core';
 import { StateMark } from '../../mark';
 import { about } from './about';
 
-/** How else the work can be held on the mill, or beside its axis: how near that comes, and how long it takes to set up. */
+/** A way to hold work there. */
+interface Hold {
+  readonly id: string;
+  readonly name: string;
+  readonly about: string;
+  readonly gives: string;
+  readonly minutes: number;
+  readonly cannot: string;
+  readonly tooMuch?: boolean;
+}
+
+/** Ways to hold the work for one thing that is done with it: how near each comes, and how long it takes to set up. */
 @Component({
-  selector: 'ip-after-holds',
+  selector: 'ip-hold-list',
   imports: [StateMark],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <h3>Ways to hold it here</h3>
+    <h3>{{ title() }}</h3>
     <ul>
       @for (c of choices(); track c.id) {
         <li [class.on]="c.id === chosen()">
@@ -19,8 +29,8 @@ import { about } from './about';
               <b>{{ c.name }}</b>
               <small class="quiet">{{ c.cannot || c.about }}</small>
             </span>
-            <span class="off fig">
-              {{ c.off }}
+            <span class="gives fig">
+              {{ c.gives }}
               @if (c.tooMuch) {
                 <em>more than the drawing allows</em>
               }
@@ -69,7 +79,7 @@ import { about } from './about';
     small {
       font-size: 14px;
     }
-    .off,
+    .gives,
     .fig {
       font-size: 15px;
       text-align: right;
@@ -83,7 +93,7 @@ import { about } from './about';
       button {
         grid-template-columns: 20px 1fr 60px;
       }
-      .off {
+      .gives {
         grid-column: 2 / 4;
         grid-row: 2;
         text-align: left;
@@ -91,9 +101,11 @@ import { about } from './about';
     }
   `,
 })
-export class AfterHolds {
-  readonly choices = input.required<readonly AfterChoice[]>();
-  readonly chosen = input.required<AfterHoldId>();
-  readonly picked = output<AfterHoldId>();
+export class HoldList {
+  readonly title = input('Ways to hold it here');
+  readonly choices = input.required<readonly Hold[]>();
+  /** Id of it; empty for none. */
+  readonly chosen = input.required<string>();
+  readonly picked = output<string>();
   protected readonly time = about;
 }

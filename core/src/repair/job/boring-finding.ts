@@ -1,0 +1,49 @@
+import { boringOf, boringWays, type BoringChoice, type BoringWork } from '../../making/holdings';
+import { isDiameterOfSurface } from '../../making/part';
+import type { Lathe } from '../../making/setups';
+import type { PlanChoice } from './choices';
+import type { JobItem } from './items';
+import type { PartFinding } from './part-finding';
+import type { PlaceFinding } from './place-finding';
+import type { JobSheet, Shop } from './records';
+
+/** How what is bored is held: every way, and the one that it is. */
+export interface BoringFinding {
+  readonly ways: readonly BoringChoice[];
+  /** As somebody chose, else the best; null where none will do. */
+  readonly chosen: BoringChoice | null;
+}
+
+/** The bores that a rework trues in one component; null where it trues none. */
+function ofRework({ dimensions }: PartFinding, places: readonly PlaceFinding[]): BoringWork | null {
+  const bored = dimensions.filter((d) => d.dimension.what === 'inside' && isDiameterOfSurface(d.dimension));
+  if (!bored.length) return null;
+  const least = Math.min(...bored.map((d) => d.figure.value));
+  const takes = bored.flatMap((d) => {
+    const shape = places.find((f) => f.place.id === d.dimension.ownerId)?.shape;
+    return shape ? [d.figure.value - shape.smallestMm] : [];
+  });
+  return {
+    ...{ diameterMm: least, lengthMm: Math.max(...bored.map((d) => d.dimension.surface.lengthMm)), holes: bored.length, through: null },
+    ...{ takesMm: takes.length ? Math.max(...takes) : null, hasHole: true, swingsMm: null },
+  };
+}
+
+/** How the bores of a rework, or those of a block, are held; null where nothing is bored in a housing. */
+export function boringFinding(
+  item: Pick<JobItem, 'kind'>,
+  part: PartFinding | null,
+  places: readonly PlaceFinding[],
+  chosen: Pick<PlanChoice, 'boring'> | null,
+  lathe: Lathe | null,
+  { job: { unit } }: JobSheet,
+  { machines }: Shop,
+): BoringFinding | null {
+  const block = part?.part.block;
+  const work = block ? boringOf(block) : part && item.kind === 'rework' ? ofRework(part, places) : null;
+  if (!work) return null;
+  const ways = boringWays(work, { lathe, mill: machines.find((m) => m.mill)?.mill ?? null }, unit);
+  const will = ways.filter((w) => !w.cannot);
+  // What somebody chose stands, and says why where it will not do.
+  return { ways, chosen: ways.find((w) => w.id === chosen?.boring) ?? will[0] ?? null };
+}
