@@ -48,6 +48,14 @@ export const latheFields = {
     .strict()
     .max(30, 'At most 30 change wheels.')
     .notRequired(),
+  threadDial: lazy((value) =>
+    value == null
+      ? mixed().nullable().notRequired()
+      : object({
+          teeth: numberOf('Teeth of the thread dial’s wheel', 8, 120).integer('Teeth: a whole number.'),
+          marks: numberOf('Lines of the thread dial', 1, 40).integer('Lines: a whole number.'),
+        }),
+  ),
 };
 
 const mill = object({

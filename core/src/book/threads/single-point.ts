@@ -76,18 +76,3 @@ export function singlePoint(t: Thread, tool: ThreadTool, blankMm: number, passes
     grooveMm: blankMm - 2 * depthMm - GROOVE_ROOM_MM,
   });
 }
-
-/**
- * Marks of the thread dial at which the half-nuts may close for an inch thread on an inch leadscrew, starting from mark 0.
- * A thread that the dial cannot repeat (metric on an inch screw) gives an empty list: the half-nuts stay closed.
- *
- * @param wheelTeeth teeth of the dial's wheel on the leadscrew
- */
-export function dialMarks(threadTpi: number, leadscrewTpi: number, wheelTeeth: number, marks: number): number[] {
-  const travelIn = wheelTeeth / leadscrewTpi / marks;
-  return Array.from({ length: marks }, (_, k) => k).filter((k) => {
-    const threads = k * travelIn * threadTpi;
-    const screws = k * travelIn * leadscrewTpi;
-    return Math.abs(threads - Math.round(threads)) < 1e-9 && Math.abs(screws - Math.round(screws)) < 1e-9;
-  });
-}

@@ -5,7 +5,7 @@ import { conversionWords, convertThread, identifyThread } from './identify';
 import { BA_ROWS } from './other.data';
 import { taperPipe } from './pipe';
 import { threadBush, wireInsert } from './repair-bush';
-import { dialMarks, singlePoint } from './single-point';
+import { singlePoint } from './single-point';
 import { threadLimits } from './limits';
 import { minorMm, pitchDiameterMm, specialUnified } from './thread';
 
@@ -106,14 +106,6 @@ describe('single point', () => {
   ])('names what is wrong', (tool, blank, passes, path) =>
     expect(singlePoint(unc, tool, blank, passes)).toMatchObject({ problems: [{ path }] }),
   );
-
-  it('closes the half-nuts on the right marks: any for even threads, numbered for odd, opposite for halves', () => {
-    // 8 per inch leadscrew, 32-tooth wheel, 8 marks: a mark is half an inch.
-    expect(dialMarks(16, 8, 32, 8)).toEqual([0, 1, 2, 3, 4, 5, 6, 7]);
-    expect(dialMarks(13, 8, 32, 8)).toEqual([0, 2, 4, 6]);
-    expect(dialMarks(11.5, 8, 32, 8)).toEqual([0, 4]);
-    expect(dialMarks(25.4 / 1.5, 8, 32, 8)).toEqual([0]);
-  });
 });
 
 describe('which thread is it', () => {

@@ -108,14 +108,14 @@ export function boringWays(work: BoringWork, on: BoringMachines, unit: LengthUni
       ...{ id: 'mill-head', name: 'On the mill, boring head', minutes: 20 + 5 * (work.holes - 1), cautions: [BAR_CAUTION] },
       hold: 'clamped to the mill’s table on its machined face, dialled in with an indicator in the spindle; all bores in line in this one setting',
       about: 'Head and table square to each other first; what is sound of the old hole, or its other end, gives the centre.',
-      gives: `square within ${show(0.01)} in ${show(100)}${places}`,
+      gives: `square to 1 in 10,000${places}`,
       cannot: on.mill ? tooDeep(work, unit) : 'The shop has no mill on record.',
     },
     {
       ...{ id: 'faceplate', name: 'On the lathe’s faceplate', minutes: 20 * work.holes, cautions: [PLATE_CAUTION] },
       hold: 'clamped to the faceplate with its machined face to the plate, each hole dialled in, counterweight opposite',
       about: 'Small housings and links; each hole is dialled in anew.',
-      gives: `square within ${show(0.01)} in ${show(100)}, each within ${show(0.01)} of where it was dialled in`,
+      gives: `square to 1 in 10,000, each within ${show(0.01)} of its place`,
       cannot: faceplateCannot(work, on, unit),
     },
     {
@@ -123,7 +123,7 @@ export function boringWays(work: BoringWork, on: BoringMachines, unit: LengthUni
       hold: 'the work packed up on the carriage to the height of the centres and clamped, the boring bar between centres with a dog',
       about:
         'What no machine swings, and long bores through two walls: straight as the bed, in line by itself. Nothing reads the size but a gauge.',
-      gives: `in line within ${show(0.01)} in ${show(300)}`,
+      gives: 'in line to 1 in 30,000',
       cannot: carriageCannot(work, on, unit),
     },
     {

@@ -35,7 +35,7 @@ export type ToolNeed =
 
 /** What the machine and the shop are, as far as a schedule asks. */
 export interface Bench {
-  readonly lathe: Pick<Lathe, 'name' | 'cross' | 'carriage' | 'leadscrewMm' | 'wheels' | 'gearsRpm'>;
+  readonly lathe: Pick<Lathe, 'name' | 'cross' | 'carriage' | 'leadscrewMm' | 'wheels' | 'threadDial' | 'gearsRpm'>;
   /** Drills that hang in the crib. */
   readonly drillSets: readonly DrillSet[];
   /** Hole that the stock has already, of a tube; null where it is solid, mm. */

@@ -70,6 +70,10 @@ describe('the half-nuts', () => {
   it('stay closed for a metric thread on a screw of 8 to the inch', () => expect(nuts('M20', 20, 25.4 / 8)).toContain('stay closed'));
   it('close by the dial for 12 to the inch on 8 to the inch', () =>
     expect(nuts('1/2-13 UNC', 12.7, 25.4 / 8)).toContain('by the thread dial'));
+  it('close at the lines of this lathe’s own dial', () => {
+    const lathe = { ...TEST_BENCH.lathe, leadscrewMm: 25.4 / 8, threadDial: { teeth: 32, marks: 8 } };
+    expect(words(of(outside(12.7), 's', { thread: '1/2-13 UNC' }, { lathe }))).toContain('every second line of the thread dial');
+  });
   it('close anywhere for 16 to the inch on 8', () => expect(nuts('3/8-16 UNC', 9.525, 25.4 / 8)).toContain('close anywhere'));
   it('close anywhere for 1.5 on a screw of 6 mm, not for 2.5', () => {
     expect(nuts('M20 x 1.5', 20, 6)).toContain('close anywhere');

@@ -1,6 +1,6 @@
-import { compoundAngleDeg, findThread, overWires, singlePoint, tapHole, type Thread as BookThread } from '../../book/threads';
+import { compoundAngleDeg, findThread, halfNutWords, overWires, singlePoint, tapHole, type Thread as BookThread } from '../../book/threads';
 import { drillWords } from '../../book/drills';
-import { formatLength, formatWithUnit, MM_PER_INCH, placeWithUnit, type LengthUnit } from '../../terms/quantity';
+import { formatLength, formatWithUnit, placeWithUnit, type LengthUnit } from '../../terms/quantity';
 import { kindOf, type Host, type PartFeature } from '../part';
 import { changeWheels, trainWords } from './change-wheels';
 import { setting, type Bench, type Scheduler, type Setting } from './schedule';
@@ -14,9 +14,6 @@ const [FEWEST, MOST] = [3, 16] as const;
 const TIP_SHARE = Math.sqrt(3) / 12;
 /** A thread that is off by more than this share of its pitch over its length binds in a good nut. */
 const MOST_OFF_SHARE = 0.02;
-
-/** Whether a pitch goes into an inch a whole number of times, or into four. */
-const isInch = (mm: number): boolean => Math.abs((4 * MM_PER_INCH) / mm - Math.round((4 * MM_PER_INCH) / mm)) < 1e-6;
 
 /** A larger inside thread is single-pointed rather than tapped, mm. */
 const MOST_TAP_MM = 24;
@@ -69,13 +66,7 @@ function gearing(f: Thread, t: BookThread, { lathe, unit }: Bench): string[] {
   if (screwMm === null)
     return t.unit === 'mm' ? ['On an inch leadscrew the half-nuts stay closed: back it out and reverse the spindle.'] : [];
   const leadMm = f.starts * t.pitchMm;
-  const turns = screwMm / leadMm;
-  const anywhere = Math.abs(turns - Math.round(turns)) < 1e-6 && Math.round(turns) >= 1;
-  const nuts = anywhere
-    ? 'The half-nuts may close anywhere.'
-    : isInch(leadMm) && isInch(screwMm)
-      ? 'The half-nuts close by the thread dial.'
-      : 'The half-nuts stay closed: back it out and reverse the spindle.';
+  const nuts = halfNutWords(leadMm, screwMm, lathe.threadDial ?? null);
   const [train] = changeWheels(leadMm, screwMm, lathe.wheels ?? []);
   if (!train) return [nuts];
   const offMm = Math.abs(train.error) * f.lengthMm;

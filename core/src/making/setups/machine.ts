@@ -1,3 +1,4 @@
+import type { ThreadDial } from '../../book/threads';
 import type { LengthUnit } from '../../terms/quantity';
 
 /** A hand dial: how far a full turn moves the slide, and what its lines mean. */
@@ -41,6 +42,8 @@ export interface LatheCard {
   readonly leadscrewMm?: number | null;
   /** Teeth of the change wheels, each as often as it is there; none where a gearbox does it or nobody said. */
   readonly wheels?: readonly number[];
+  /** Shows when the half-nuts may close; null where there is none, or nobody said. */
+  readonly threadDial?: ThreadDial | null;
 }
 
 /** A lathe as the shop knows it. */

@@ -1,19 +1,11 @@
 import { good } from '../../terms/outcome';
 import { MM_PER_INCH } from '../../terms/quantity';
-import { dialMarks, singlePoint } from '../../book/threads';
+import { halfNutWords, singlePoint } from '../../book/threads';
 import { choice, length, number, thread, whole } from '../fields';
 import { given, result } from '../given';
 import { line, size, threadMarks } from '../marks';
 import type { Sum } from '../sum';
 
-function dialWords(pitchMm: number, leadscrewTpi: number, teeth: number, marks: number): string {
-  const found = dialMarks(MM_PER_INCH / pitchMm, leadscrewTpi, teeth, marks);
-  if (found.length === marks) return 'Half-nuts may close on any mark of the thread dial.';
-  if (found.length > 1) return `Half-nuts may close on marks ${found.join(', ')} of 0 to ${marks - 1}, starting from mark 0.`;
-  return 'Keep the half-nuts closed and reverse the spindle: the dial does not repeat for this pitch, or only once a turn at mark 0.';
-}
-
-/** Depth and passes for a single-pointed thread. */
 export const singlePointSum: Sum = {
   id: 'single-point',
   title: 'Single-point a thread',
@@ -71,7 +63,7 @@ export const singlePointSum: Sum = {
         },
       ],
       words: [
-        dialWords(t.pitchMm, v.number('leadscrew'), v.number('teeth'), v.number('marks')),
+        halfNutWords(t.pitchMm, MM_PER_INCH / v.number('leadscrew'), { teeth: v.number('teeth'), marks: v.number('marks') }),
         'Scratch pass first and check the pitch. Then a spring pass or two, and try the real nut.',
       ],
       caution: 'Low gear, chuck key out, no sleeves or gloves; know where the half-nuts or the brake are before the first pass.',

@@ -46,6 +46,7 @@ export interface TypedMachine {
     readonly holdings: LatheCard['holdings'];
     readonly leadscrewMm: number | null;
     readonly wheels: readonly number[];
+    readonly threadDial: { readonly teeth: number | null; readonly marks: number | null };
   };
   readonly mill: {
     readonly dial: TypedDial;
@@ -58,7 +59,7 @@ export interface TypedMachine {
 }
 
 /** Which fields of it are groups. */
-export const MACHINE_GROUPS = ['lathe', 'lathe.cross', 'lathe.carriage', 'mill', 'mill.dial'] as const;
+export const MACHINE_GROUPS = ['lathe', 'lathe.cross', 'lathe.carriage', 'lathe.threadDial', 'mill', 'mill.dial'] as const;
 
 const usual = (unit: LengthUnit, kind: MachineKind): UsualMachine => usualMachines(unit).find((m) => m.kind === kind)!;
 
@@ -78,6 +79,7 @@ export function typedMachine(m: UsualMachine, unit: LengthUnit): TypedMachine {
       holdings: lathe.holdings ?? [],
       leadscrewMm: lathe.leadscrewMm ?? null,
       wheels: lathe.wheels ?? [],
+      threadDial: { teeth: lathe.threadDial?.teeth ?? null, marks: lathe.threadDial?.marks ?? null },
     },
     mill: { ...mill, dial: { ...mill.dial }, readout: wordOf(mill.readout) },
   };
@@ -86,13 +88,16 @@ export function typedMachine(m: UsualMachine, unit: LengthUnit): TypedMachine {
 /** What is sent of a form: only what its kind of machine has. */
 export function inputOf(v: TypedMachine, removed = false): MachineInput {
   const { lathe, mill, kind, capacityMm, tonnes, ...rest } = v;
+  // One number of it alone is asked for the other.
+  const { teeth, marks } = lathe.threadDial;
+  const threadDial = teeth === null && marks === null ? null : lathe.threadDial;
   const readoutOf = (word: string): Readout | null => READOUTS[word]?.readout ?? null;
   return {
     ...rest,
     kind,
     capacityMm: TAKES_A_SIZE.includes(kind) ? capacityMm : null,
     tonnes: kind === 'press' ? tonnes : null,
-    lathe: kind === 'lathe' ? ({ ...lathe, readout: readoutOf(lathe.readout) } as LatheCard) : null,
+    lathe: kind === 'lathe' ? ({ ...lathe, threadDial, readout: readoutOf(lathe.readout) } as LatheCard) : null,
     mill: kind === 'mill' ? ({ ...mill, readout: readoutOf(mill.readout) } as MillCard) : null,
     removed,
   };

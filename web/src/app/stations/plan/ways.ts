@@ -80,10 +80,15 @@ const STATE_WORDS: Readonly<Record<Verdict, string>> = {
         </tbody>
       </table>
     </div>
-    @for (n of no(); track n.name) {
-      <p class="no quiet">
-        <b>{{ n.name }}</b>: {{ n.why }}
-      </p>
+    @if (no().length) {
+      <details class="no-print">
+        <summary>What will not do, and why</summary>
+        @for (n of no(); track n.why) {
+          <p class="no quiet">
+            <b>{{ n.names }}</b>: {{ n.why }}
+          </p>
+        }
+      </details>
     }
   `,
   styles: `
@@ -124,6 +129,14 @@ const STATE_WORDS: Readonly<Record<Verdict, string>> = {
     td.num {
       font-size: 17px;
     }
+    summary {
+      min-height: 44px;
+      display: flex;
+      align-items: center;
+      cursor: pointer;
+      color: var(--blue);
+      font: 600 16px var(--label);
+    }
     .no {
       margin: 4px 0;
       font-size: 15px;
@@ -155,7 +168,12 @@ export class Ways {
   );
   /** What the drawing asks of run-out, with its working. */
   protected readonly asked = computed(() => this.plan().runOuts);
-  protected readonly no = computed(() => this.plan().noWays.map((n) => ({ name: WAYS[n.way].name, why: n.why })));
+  /** Each reason once, with all that it speaks of. */
+  protected readonly no = computed(() => {
+    const byWhy = new Map<string, string[]>();
+    for (const { way, why } of this.plan().noWays) byWhy.set(why, [...(byWhy.get(why) ?? []), WAYS[way].name]);
+    return [...byWhy].map(([why, names]) => ({ why, names: names.join('; ') }));
+  });
 
   protected show(mm: number): string {
     return formatLength(mm, this.store.unit());
