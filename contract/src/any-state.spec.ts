@@ -186,6 +186,7 @@ function anyChoice(world: World, version: number): ChoiceRecord {
                 keys: die.some(3, () => die.pick(['part-off', 'face', 'body', 'gone'])),
               })),
               boring: die.pick(BORING_IDS),
+              eachThrough: die.chance(0.5),
               afterHolds: die.some(2, () => die.pick(AFTER_HOLD_IDS)),
             }
           : {}),

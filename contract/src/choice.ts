@@ -79,6 +79,7 @@ const plan = shapeOf<PlanChoice>({
     .strict()
     .max(20, 'At most 20 set-ups.')
     .optional(),
+  eachThrough: yes('Each right through').optional(),
   boring: oneOf('how it is held while it is bored', BORING_IDS).optional(),
   afterHolds: array(oneOf('how it is held', AFTER_HOLD_IDS)).strict().max(AFTER_HOLD_IDS.length).optional(),
 });

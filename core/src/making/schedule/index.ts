@@ -7,3 +7,4 @@ export { edgeToCentreMm, flatDepthMm, flatWidthMm } from './milled';
 export { overWiresOf, type OverWires } from './thread';
 export { halfAngleRad, setOverMm } from './turned';
 export { along, type Along } from './along';
+export { oneSetting } from './one-setting';

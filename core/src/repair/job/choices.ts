@@ -60,6 +60,8 @@ export interface PlanChoice {
   readonly order?: readonly ActOrder[];
   /** How it is held on the mill and beside the axis, one at most of each kind. */
   readonly afterHolds?: readonly AfterHoldId[];
+  /** Of a batch each piece goes right through all set-ups; else all go through one before the next is set up. */
+  readonly eachThrough?: boolean;
   /** How a housing or a block is held while it is bored. */
   readonly boring?: BoringId;
 }

@@ -13,12 +13,13 @@ import {
   type WayId,
 } from '../../making/holdings';
 import type { Part } from '../../making/part';
-import { missingTools, schedulesOf, type Schedule } from '../../making/schedule';
+import { missingTools, oneSetting, schedulesOf, type Schedule } from '../../making/schedule';
 import { depthLadder, type Dial, type Lathe, type Rung } from '../../making/setups';
 import {
   chooseBars,
   barsFor,
   isOwnSize,
+  pieceMm,
   stockFit,
   stockNeed,
   USUAL_ALLOWANCES,
@@ -254,12 +255,16 @@ export function planFinding(
     const dial = dialOf(setUp, lathe, shop);
     const { fromFarEnd, partsOff: partOff, toLength, cuts } = setUp;
     const { partingMm, touched } = plan;
+    const ladder = dial ? depthLadder(found.part, { fromFarEnd, partingMm, touched, dial, partOff, toLength, cuts }) : [];
+    const { number, machine, holding } = setUp;
+    const batch = { number, machine, partsOff: partOff, toLength, betweenCentres: holding === 'centres', ladder, pieces: item.quantity };
+    const once = found.problems.length ? null : oneSetting({ ...batch, pieceMm: pieceMm(outside, allowances) }, found.part);
     return {
       setUp,
       dial,
-      ladder: dial ? depthLadder(found.part, { fromFarEnd, partingMm, touched, dial, partOff, toLength, cuts }) : [],
+      ladder,
       pushed: pushedIn(setUp, passes, found, powerKw, sheet.job.unit),
-      schedules: cuts.flatMap((id) => schedules.filter((x) => x.id === id)),
+      schedules: [...(once ? [once] : []), ...cuts.flatMap((id) => schedules.filter((x) => x.id === id))],
       minutes: minutesOf(setUp, passes),
     };
   });

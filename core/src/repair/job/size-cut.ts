@@ -1,5 +1,5 @@
 import { judge, type Limits } from '../../evidence/proof';
-import { K95, type Side } from '../../evidence/readings';
+import { K95 } from '../../evidence/readings';
 import {
   hostOf,
   isDiameterOfSurface,
@@ -11,7 +11,6 @@ import {
   type Part,
 } from '../../making/part';
 import { overWiresOf } from '../../making/schedule';
-import { crossTurns, toTurns, turnsWords } from '../../making/setups';
 import { formatWithUnit } from '../../terms/quantity';
 import { minus, plus, sumOf, workedOut, type Figure } from '../../terms/working';
 import { capital } from '../../terms/words';
@@ -22,11 +21,10 @@ import { readsRaw } from './before-treatment';
 import type { DimensionFinding, PartFinding } from './part-finding';
 import type { PlanFinding, PlannedSetUp } from './plan-finding';
 import type { ProofFinding } from './proof-finding';
+import { dialWords, type Asked, type At, type SizeCutState, type Slide } from './asked-cut';
+import { lengthOverAll, placedCuts } from './placed-cut';
 import type { JobSheet, ReadingRecord, Shop } from './records';
 import { triedWithNut, type Trial, type TriedFinding } from './tried';
-
-/** What it is with a size that is being cut: not read yet, metal still to go, inside, too near a limit to tell, past its far limit. */
-export type SizeCutState = 'not-read' | 'go-on' | 'in' | 'close' | 'beyond';
 
 /** A width, a depth, a length or the floor of a groove at the machine: what it reads now, and how far the slide still goes. */
 export interface SizeCut {
@@ -34,6 +32,8 @@ export interface SizeCut {
   readonly name: string;
   /** Number of the set-up that cuts it. */
   readonly setUp: number;
+  /** It has to be proved: a piece is not through before it stands in its limits. */
+  readonly due: boolean;
   readonly limits: Limits;
   readonly wantedMm: number;
   readonly readings: readonly ReadingRecord[];
@@ -47,8 +47,6 @@ export interface SizeCut {
   /** How the nut went on; null for what is no thread. */
   readonly tried: TriedFinding | null;
 }
-
-type Slide = 'along' | 'across';
 
 const GROOVE = ['width', 'diameter'] as const;
 /** Which dimensions of each kind come about by cutting on; what is drilled, rolled or smoothed to its size in one go is not read between cuts. */
@@ -120,47 +118,17 @@ function howCut(d: Dimension, part: Part, { setUp }: PlannedSetUp): { readonly g
   return endsAtShoulder(part, d.ownerId, setUp.fromFarEnd) ? { grows: true, slide: 'along' } : null;
 }
 
-/** A move as the dial of its slide counts it; on the mill the table's, and nothing for a depth, which the knee or the quill makes. */
-function dialWords(moveMm: number, slide: Slide, { dial, setUp }: PlannedSetUp, { lathe }: PlanFinding): string {
-  if (slide === 'across')
-    return setUp.machine === 'lathe' ? `${turnsWords(crossTurns(2 * moveMm, lathe), lathe.cross)} ${lathe.cross.unit}` : '';
-  return dial ? `${turnsWords(toTurns(moveMm, dial), dial)} ${dial.unit}` : '';
-}
-
-function stateOf(nowMm: number | null, plusMinusMm: number, grows: boolean, limits: Limits): SizeCutState {
+function stateOf(nowMm: number | null, plusMinusMm: number, { grows, limits, placed }: Asked): SizeCutState {
   if (nowMm === null) return 'not-read';
-  if (judge(nowMm, plusMinusMm, limits) === 'fits') return 'in';
+  const verdict = judge(nowMm, plusMinusMm, limits);
+  if (verdict === 'fits') return 'in';
+  // Nothing is lost of what only lies off its place.
+  if (placed) return verdict === 'out' ? 'go-on' : 'close';
   const middleMm = (limits.lowerMm + limits.upperMm) / 2;
   const [lacks, toMiddle] = grows ? [limits.lowerMm - nowMm, middleMm - nowMm] : [nowMm - limits.upperMm, nowMm - middleMm];
   // Barely over the near limit it goes on to the middle, where the far one can still be told from it.
   if (lacks > 0 || (toMiddle > 0 && 2 * plusMinusMm <= limits.upperMm - limits.lowerMm)) return 'go-on';
   return (grows ? nowMm > limits.upperMm : nowMm < limits.lowerMm) ? 'beyond' : 'close';
-}
-
-/** A size to be cut to, and what a slide does for it. */
-interface Asked {
-  readonly key: string;
-  readonly name: string;
-  readonly side: Side;
-  readonly grows: boolean;
-  readonly limits: Limits;
-  readonly wanted: Figure;
-  /** How far the slide goes for so much of the size, mm. */
-  readonly moveFor: (lackMm: number) => number;
-  readonly dialFor: (moveMm: number) => string;
-  readonly wordsFor: (moveMm: number) => string;
-  readonly ofThread?: true;
-}
-
-/** What all sizes are worked out from. */
-interface At {
-  readonly plan: PlanFinding;
-  readonly part: Part;
-  readonly live: readonly ReadingRecord[];
-  readonly proofs: readonly ProofFinding[];
-  readonly trials: readonly Trial[];
-  readonly sheet: JobSheet;
-  readonly shop: Shop;
 }
 
 function sizeCut(a: Asked, setUp: number, { part, live, trials, sheet: { job }, shop }: At): SizeCut {
@@ -169,10 +137,11 @@ function sizeCut(a: Asked, setUp: number, { part, live, trials, sheet: { job }, 
   const last = readings.at(-1);
   const nowMm = last ? sizeOf(last, part.materialId, job.shopTempC, shop) : null;
   const plusMinusMm = last ? K95 * instrumentUncertaintyMm(instrumentOf(shop, last.instrumentId), a.side, last.valueMm) : 0;
-  const state = stateOf(nowMm, plusMinusMm, grows, limits);
+  const state = stateOf(nowMm, plusMinusMm, a);
   const now = last && nowMm !== null ? readingFigure(last, nowMm, shop, job.unit) : null;
   const left = now && sumOf(`segment.${key}.left`, 'still to go', grows ? [plus(a.wanted), minus(now)] : [plus(now), minus(a.wanted)]);
   const moveMm = state === 'go-on' ? a.moveFor(left!.value) : 0;
+  const dial = Math.abs(moveMm) > 0 ? a.dialFor(Math.abs(moveMm)) : '';
   const words: Readonly<Record<SizeCutState, string>> = {
     'not-read': 'Read it as it stands now.',
     'go-on': a.wordsFor(moveMm),
@@ -181,15 +150,19 @@ function sizeCut(a: Asked, setUp: number, { part, live, trials, sheet: { job }, 
     beyond: 'Past its far limit. Stop: read it again, cold, before the part is given up.',
   };
   return {
-    ...{ key, name, setUp, limits, wantedMm: a.wanted.value, readings, nowMm, state, left },
-    dial: moveMm > 0 ? a.dialFor(moveMm) : '',
+    ...{ key, name, setUp, due: a.due, limits, wantedMm: a.wanted.value, readings, nowMm, state, left },
+    dial,
     sentences: [words[state]],
     tried: a.ofThread ? triedWithNut(trials.filter((t) => t.segmentId === key)) : null,
   };
 }
 
 /** A dimension of the drawing as a size to be cut to; none where it is not brought to its size by cutting on. */
-function ofDimension({ dimension, limits, figure }: DimensionFinding, one: PlannedSetUp, { part, plan, proofs, sheet }: At): Asked[] {
+function ofDimension(
+  { dimension, limits, figure, mustProve }: DimensionFinding,
+  one: PlannedSetUp,
+  { part, plan, proofs, sheet }: At,
+): Asked[] {
   const how = limits && one.setUp.cuts.includes(dimension.ownerId) ? howCut(dimension, part, one) : null;
   if (!limits || !how) return [];
   const halved = isHalved(dimension, part);
@@ -200,7 +173,14 @@ function ofDimension({ dimension, limits, figure }: DimensionFinding, one: Plann
   const on = (mm: number): string => formatWithUnit(mm, sheet.job.unit) + ' on' + (halved ? ', on each side' : '');
   return [
     {
-      ...{ key: dimension.key, name: capital(dimension.label), side: sideRead(dimension.what), grows: how.grows, limits: cutTo },
+      ...{
+        key: dimension.key,
+        name: capital(dimension.label),
+        side: sideRead(dimension.what),
+        grows: how.grows,
+        due: mustProve,
+        limits: cutTo,
+      },
       wanted: { ...figure, value: (cutTo.lowerMm + cutTo.upperMm) / 2 },
       moveFor: (mm) => mm / (halved ? 2 : 1),
       dialFor: (mm) => dialWords(mm, how.slide, one, plan),
@@ -220,7 +200,7 @@ function ofThreads(one: PlannedSetUp, { part, plan, sheet }: At): Asked[] {
     const name = `${capital(f.name)}, over wires of ${show(over.wireMm)}`;
     return [
       {
-        ...{ key: `${f.id}.over-wires`, name, side: 'outside', grows: false, limits: over.limits, ofThread: true },
+        ...{ key: `${f.id}.over-wires`, name, side: 'outside', grows: false, due: false, limits: over.limits, ofThread: true },
         wanted: workedOut(
           `segment.${f.id}.over-wires`,
           'over three wires',
@@ -256,6 +236,10 @@ export function sizeCuts(
   if (!found || !plan) return [];
   const at = { plan, part: found.part, live, proofs, trials, sheet, shop };
   return plan.setUps.flatMap((one) =>
-    [...found.dimensions.flatMap((d) => ofDimension(d, one, at)), ...ofThreads(one, at)].map((a) => sizeCut(a, one.setUp.number, at)),
+    [
+      ...lengthOverAll(found, one, at),
+      ...found.dimensions.flatMap((d) => [...placedCuts(d, one, at), ...ofDimension(d, one, at)]),
+      ...ofThreads(one, at),
+    ].map((a) => sizeCut(a, one.setUp.number, at)),
   );
 }

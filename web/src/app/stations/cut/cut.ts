@@ -6,12 +6,15 @@ import {
   dialDecimals,
   formatLength,
   newestRelease,
+  nextOfBatch,
   partLengthMm,
   sentence,
   sizeInHand,
+  throughOf,
   turnsOf,
   turnsWords,
   type Advice,
+  type BatchStep,
   type CutFinding,
   type Figure,
   type PlannedSetUp,
@@ -96,6 +99,18 @@ export class Cut {
     const setUp = this.setUp();
     return setUp ? this.diametersOf(setUp) : (this.store.repair()?.cuts ?? []);
   });
+  protected readonly piece = computed(() => this.store.repair()?.piece?.piece.number ?? 0);
+  /** Where a batch goes on, once this piece is through the set-up. */
+  protected readonly onward = computed((): BatchStep | null => {
+    const at = this.store.repair()?.at;
+    const setUp = this.setUp();
+    return at && setUp ? nextOfBatch(at, this.piece(), setUp) : null;
+  });
+  /** By set-up: how many pieces are through it. */
+  protected readonly through = computed(() => {
+    const at = this.store.repair()?.at;
+    return new Map((at ? (this.plan()?.setUps ?? []) : []).map((s) => [s, throughOf(at!, s)]));
+  });
   protected readonly cutsHere = computed(() => this.here().length > 0);
   /** Whether the set-up has anything to set beside its diameters. */
   protected readonly sets = computed(() => {
@@ -165,6 +180,11 @@ export class Cut {
 
   private diametersOf({ setUp }: PlannedSetUp): readonly CutFinding[] {
     return (this.store.repair()?.cuts ?? []).filter((x) => setUp.cuts.includes(x.segment.segment.id));
+  }
+
+  protected goOn({ piece, setUp }: BatchStep): void {
+    this.store.seeItem(this.store.item()!.id, piece);
+    this.look(setUp.setUp.number);
   }
 
   /** Another set-up: its first diameter that is not in its limits comes to hand. */

@@ -120,6 +120,10 @@ export class Plan {
     ['2', 'two equal'],
     ['3', 'three equal'],
   ];
+  protected readonly batches: readonly Option[] = [
+    ['set-up', 'all through one set-up, then the next'],
+    ['piece', 'each right through'],
+  ];
   protected readonly edges: readonly Option[] = [
     ['left', 'left, chuck side'],
     ['right', 'right, tailstock side'],
