@@ -1,4 +1,4 @@
-import { BAR_FINISHES, BAR_SHAPES, hasInner, type BarShape } from '@iron-patch/core';
+import { BAR_FINISHES, BAR_SHAPES, hasInner, needsInner, SHAPES } from '@iron-patch/core';
 import { object, type InferType } from 'yup';
 import { lengthOf, materialIdOf, numberOf, oneOf } from './fields';
 import { removedOf } from './removed';
@@ -11,10 +11,11 @@ export const barFields = {
   diameterMm: lengthOf('Size', 0.5, 2000),
   innerMm: lengthOf('Bore or thickness', 0.2, 2000)
     .nullable()
-    .when(['shape', 'diameterMm'], ([shape, diameter], schema) => {
-      if (!hasInner(shape as BarShape)) return schema.test('none', 'Only a tube or a flat has a second size.', (v) => v == null);
-      const told = schema.nonNullable(shape === 'tube' ? 'A tube has a bore.' : 'A flat has a thickness.');
-      return typeof diameter === 'number' ? told.lessThan(diameter, 'It is smaller than the size before it.') : told;
+    .when(['shape', 'diameterMm'], ([typed, diameter], schema) => {
+      const shape = BAR_SHAPES.find((s) => s === typed);
+      if (!shape || !hasInner(shape)) return schema.test('none', 'It has no second size.', (v) => v == null);
+      const told = needsInner(shape) ? schema.nonNullable(`A ${shape} has a ${SHAPES[shape].second.toLowerCase()}.`) : schema;
+      return told.test('less', 'It is smaller than the size before it.', (v) => v == null || typeof diameter !== 'number' || v < diameter);
     }),
   finish: oneOf('how it is drawn', BAR_FINISHES),
   lengthMm: lengthOf('Length', 0, 20_000),

@@ -1,20 +1,20 @@
 import { formatLength, type LengthUnit } from '../../terms/quantity';
 
-export const BAR_SHAPES = ['round', 'tube', 'hexagon', 'square', 'flat'] as const;
+export const BAR_SHAPES = ['round', 'tube', 'hexagon', 'square', 'flat', 'ring', 'plate', 'casting', 'weldment'] as const;
 export type BarShape = (typeof BAR_SHAPES)[number];
 
 export const BAR_FINISHES = ['bright', 'black', 'ground', 'chromed', 'not-said'] as const;
 export type BarFinish = (typeof BAR_FINISHES)[number];
 
-/** Bar, tube or offcut on the rack: so many alike in one place. */
+/** Bar, tube, plate, rough blank or offcut on the rack: so many alike in one place. */
 export interface Bar {
   readonly id: string;
   readonly shape: BarShape;
   /** Of the book, or `unknown`. */
   readonly materialId: string;
-  /** Diameter of a round or a tube, across flats of a hexagon or square, width of a flat, mm. */
+  /** Diameter of what is round, across flats of a hexagon or square, width of a flat or a plate, mm. */
   readonly diameterMm: number;
-  /** Bore of a tube, thickness of a flat, mm; null for what is solid and told by one size. */
+  /** Bore of what is hollow, thickness of a flat or a plate, mm; null for what is solid and told by one size. */
   readonly innerMm: number | null;
   readonly finish: BarFinish;
   /** Of one piece. */
@@ -35,12 +35,26 @@ export interface BarCount {
   readonly at: string;
 }
 
-export const SHAPE_WORDS: Readonly<Record<BarShape, string>> = {
-  round: 'round',
-  tube: 'tube',
-  hexagon: 'hexagon',
-  square: 'square',
-  flat: 'flat',
+interface ShapeRow {
+  readonly words: string;
+  /** Its first size, and its second; empty where it has none. */
+  readonly first: string;
+  readonly second: string;
+  /** The second one may be left out: it is solid then. */
+  readonly maybeSolid?: true;
+}
+
+/** How each shape is called and told. */
+export const SHAPES: Readonly<Record<BarShape, ShapeRow>> = {
+  round: { words: 'round', first: 'Diameter', second: '' },
+  tube: { words: 'tube', first: 'Outside', second: 'Bore' },
+  hexagon: { words: 'hexagon', first: 'Across flats', second: '' },
+  square: { words: 'square', first: 'Across flats', second: '' },
+  flat: { words: 'flat', first: 'Width', second: 'Thickness' },
+  ring: { words: 'ring', first: 'Outside', second: 'Bore' },
+  plate: { words: 'plate', first: 'Width', second: 'Thickness' },
+  casting: { words: 'casting', first: 'Outside', second: 'Bore', maybeSolid: true },
+  weldment: { words: 'weldment', first: 'Outside', second: 'Bore', maybeSolid: true },
 };
 export const FINISH_WORDS: Readonly<Record<BarFinish, string>> = {
   bright: 'bright',
@@ -50,15 +64,17 @@ export const FINISH_WORDS: Readonly<Record<BarFinish, string>> = {
   'not-said': '',
 };
 
+/** Shapes that have a second size. */
+export const hasInner = (shape: BarShape): boolean => SHAPES[shape].second !== '';
 /** Shapes whose second size must be told. */
-export const hasInner = (shape: BarShape): boolean => shape === 'tube' || shape === 'flat';
+export const needsInner = (shape: BarShape): boolean => hasInner(shape) && !SHAPES[shape].maybeSolid;
 
 const plain = (text: string): string => (text.includes('.') ? text.replace(/\.?0+$/, '') : text);
 
 /** `38.1 round`, `50 x 30 tube`. */
 export function barSize({ shape, diameterMm, innerMm }: Pick<Bar, 'shape' | 'diameterMm' | 'innerMm'>, unit: LengthUnit): string {
   const sizes = [diameterMm, ...(innerMm === null ? [] : [innerMm])].map((mm) => plain(formatLength(mm, unit)));
-  return `${sizes.join(' x ')} ${SHAPE_WORDS[shape]}`;
+  return `${sizes.join(' x ')} ${SHAPES[shape].words}`;
 }
 
 /** A bar in one line, as it can be typed: `38.1 x 350 round`, `50 x 30 x 400 tube`. */
@@ -67,5 +83,5 @@ export function barLine(
   unit: LengthUnit,
 ): string {
   const sizes = [diameterMm, ...(innerMm === null ? [] : [innerMm])].map((mm) => plain(formatLength(mm, unit)));
-  return `${[...sizes, plain(formatLength(lengthMm, unit, unit === 'mm' ? 1 : 2))].join(' x ')} ${SHAPE_WORDS[shape]}`;
+  return `${[...sizes, plain(formatLength(lengthMm, unit, unit === 'mm' ? 1 : 2))].join(' x ')} ${SHAPES[shape].words}`;
 }

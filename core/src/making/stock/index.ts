@@ -1,4 +1,4 @@
-export { blockStock } from './block-stock';
+export { blockBars, blockStock, type BlockBar } from './block-stock';
 export { cutStock, cutStockNow, type BarSawn, type BlankNeed, type CuttingPlan, type SawOptions, type StockBar } from './cutting-stock';
 export {
   barSectionMm2,
@@ -24,10 +24,12 @@ export {
   barLine,
   FINISH_WORDS,
   hasInner,
-  SHAPE_WORDS,
+  needsInner,
+  SHAPES,
   type Bar,
   type BarCount,
   type BarFinish,
   type BarShape,
 } from './bar';
 export { parseBar, type TypedBar } from './parse-bar';
+export { blankOf, blankWords, isFlat, type Blank } from './blank';

@@ -1,12 +1,12 @@
 import { MATERIALS, UNKNOWN_MATERIAL } from '../../book/materials';
 import { bad, good, type Outcome } from '../../terms/outcome';
 import { parseLength, type LengthUnit } from '../../terms/quantity';
-import { hasInner, type Bar, type BarFinish, type BarShape } from './bar';
+import { hasInner, needsInner, SHAPES, type Bar, type BarFinish, type BarShape } from './bar';
 
 /** A bar as it was typed in one line. */
 export type TypedBar = Omit<Bar, 'id' | 'version'>;
 
-const SHAPES: Readonly<Record<string, BarShape>> = {
+const SHAPE_NAMES: Readonly<Record<string, BarShape>> = {
   round: 'round',
   rod: 'round',
   tube: 'tube',
@@ -16,6 +16,12 @@ const SHAPES: Readonly<Record<string, BarShape>> = {
   square: 'square',
   sq: 'square',
   flat: 'flat',
+  ring: 'ring',
+  plate: 'plate',
+  sheet: 'plate',
+  casting: 'casting',
+  cast: 'casting',
+  weldment: 'weldment',
 };
 const FINISHES: Readonly<Record<string, BarFinish>> = {
   bright: 'bright',
@@ -92,12 +98,9 @@ function sizesOf(
   if (texts.length === 3 && !said)
     return bad('which-shape', 'Three sizes: say tube (outside x bore x length) or flat (width x thickness x length).', 'shape');
   if (texts.length === 3 && !hasInner(shape)) return bad('too-many-sizes', `A ${shape} has one size and a length.`, 'diameterMm');
-  if (texts.length === 2 && hasInner(shape))
-    return bad(
-      'too-few-sizes',
-      shape === 'tube' ? 'A tube is outside x bore x length.' : 'A flat is width x thickness x length.',
-      'innerMm',
-    );
+  const { first, second } = SHAPES[shape];
+  if (texts.length === 2 && needsInner(shape))
+    return bad('too-few-sizes', `A ${shape} is ${first.toLowerCase()} x ${second.toLowerCase()} x length.`, 'innerMm');
   const mm = texts.map((t) => sizeMm(t, texts.some(isFraction) ? 'in' : unit));
   const wrong = mm.find((m) => !m.ok);
   if (wrong && !wrong.ok) return { ok: false, problems: [{ ...wrong.problems[0]!, path: 'diameterMm' }] };
@@ -106,7 +109,7 @@ function sizesOf(
   if (innerMm !== null && innerMm >= diameterMm)
     return bad(
       'inner-too-large',
-      shape === 'tube' ? 'The bore of a tube is smaller than its outside.' : 'Width first: it is more than the thickness.',
+      second === 'Bore' ? `The bore of a ${shape} is smaller than its outside.` : 'Width first: it is more than the thickness.',
       'innerMm',
     );
   return good({ shape, diameterMm, innerMm, lengthMm: rest.at(-1)! });
@@ -126,16 +129,16 @@ export function parseBar(raw: string, unit: LengthUnit): Outcome<TypedBar> {
   let text = raw.trim();
   for (const m of [price, many]) if (m) text = text.replace(m[0], ' ').trim();
   const [, lead] = /^([a-z]+)\s/i.exec(text) ?? [];
-  const leading = lead ? SHAPES[lead.toLowerCase()] : undefined;
+  const leading = lead ? SHAPE_NAMES[lead.toLowerCase()] : undefined;
   if (leading) text = text.slice(lead!.length).trim();
   const sizes = SIZES.exec(text);
   if (!sizes) return bad('no-sizes', 'Write size x length first, such as 38 x 350 C45 black, bin 3.', 'diameterMm');
   // A comma between figures is a decimal one; the first with room after it parts off the place.
   const [about, ...places] = text.slice(sizes[1]!.length).split(/,(?!\d)/);
   const words = about!.toLowerCase().split(/[\s]+/).filter(Boolean);
-  const shape = leading ?? words.map((w) => SHAPES[w]).find(Boolean);
+  const shape = leading ?? words.map((w) => SHAPE_NAMES[w]).find(Boolean);
   const finish = words.map((w) => FINISHES[w]).find(Boolean) ?? 'not-said';
-  const named = words.filter((w) => !SHAPES[w] && !FINISHES[w]);
+  const named = words.filter((w) => !SHAPE_NAMES[w] && !FINISHES[w]);
   // Nobody chromes a bar to sell it but a piston rod's.
   const material = finish === 'chromed' && !named.length ? good(CHROMED_ROD) : materialNamed(named, finish === 'bright');
   const size = sizesOf(sizes[1]!.split(/\s*[x×*]\s*/i), shape, unit);

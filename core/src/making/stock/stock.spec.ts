@@ -20,7 +20,7 @@ it('takes the bar with least waste, the shorter offcut of two alike', () => {
     bar('thin', 50, 900),
     bar('bronze', 60, 500, 'bronze-tin'),
   ];
-  const choice = chooseBars(stockFit(pin, need), need, rack, volumeMm3(pin));
+  const choice = chooseBars(stockFit(pin, need, USUAL_ALLOWANCES), need, rack, volumeMm3(pin));
   if (!choice.ok) throw new Error('no bar');
   expect(choice.value.map((c) => c.bar.id)).toEqual(['off', 'long', 'thick']);
   expect(choice.value[0]!.left.value).toBeCloseTo(7.5, 9);
@@ -33,7 +33,7 @@ it.each([
   [[bar('a', 50, 500)], 'too-thin'],
   [[bar('a', 60, 100)], 'too-short'],
 ])('says why no bar will do', (rack, code) => {
-  expect(chooseBars(stockFit(pin, need), need, rack, 1)).toMatchObject({ ok: false, problems: [{ code }] });
+  expect(chooseBars(stockFit(pin, need, USUAL_ALLOWANCES), need, rack, 1)).toMatchObject({ ok: false, problems: [{ code }] });
 });
 
 describe('other stock', () => {
@@ -46,7 +46,7 @@ describe('other stock', () => {
     ...more,
   });
   const ids = (rack: readonly Bar[], other: OtherStock): string[] => {
-    const found = chooseBars(stockFit(ring, need, other), need, rack, volumeMm3(ring));
+    const found = chooseBars(stockFit(ring, need, USUAL_ALLOWANCES, other), need, rack, volumeMm3(ring));
     return found.ok ? found.value.map((b) => b.bar.id) : [];
   };
   const largest = Math.max(...ring.outside.map((s) => s.diameterMm));

@@ -2,6 +2,7 @@ import { bad, good, type Outcome } from '../../terms/outcome';
 import { placeWithUnit } from '../../terms/quantity';
 import { minus, plus, ruled, sumOf, workedOut, type Figure } from '../../terms/working';
 import type { Bar } from './bar';
+import { blankOf, isFlat, isOfShape, moreSkinMm } from './blank';
 import { largestDiameterMm, partLengthMm, type Part } from '../part';
 
 export interface StockAllowances {
@@ -102,6 +103,10 @@ export interface StockFit extends OtherStock {
   readonly lengthMm: number;
   /** At least, mm. */
   readonly diameterMm: number;
+  /** Of the part with both its ends faced: a plate that a disc is cut out of is so thick, mm. */
+  readonly thickMm: number;
+  /** Stock is left on to hold it, and cut off last. */
+  readonly cutsOff: boolean;
   /** A bar of a metal that nobody knows, which somebody chose all the same; null for none. */
   readonly unknownBarId: string | null;
 }
@@ -112,15 +117,15 @@ const GROUND_TO_SIZE: readonly Bar['finish'][] = ['ground', 'chromed'];
 const DRAWN_TO_SIZE: readonly Bar['finish'][] = ['bright', ...GROUND_TO_SIZE];
 
 /** Whether it is left as thick as it comes. */
-export const isOwnSize = (bar: Pick<Bar, 'diameterMm' | 'finish'>, { ownSizeMm, toLimits }: OtherStock): boolean =>
-  ownSizeMm !== null && (toLimits ? GROUND_TO_SIZE : DRAWN_TO_SIZE).includes(bar.finish) && Math.abs(bar.diameterMm - ownSizeMm) < SAME_MM;
+export const isOwnSize = (bar: Pick<Bar, 'diameterMm' | 'finish' | 'shape'>, { ownSizeMm, toLimits }: OtherStock): boolean =>
+  ownSizeMm !== null &&
+  (bar.shape === 'round' || bar.shape === 'tube') &&
+  (toLimits ? GROUND_TO_SIZE : DRAWN_TO_SIZE).includes(bar.finish) &&
+  Math.abs(bar.diameterMm - ownSizeMm) < SAME_MM;
 
-const isTube = (b: Bar, { boreMm }: OtherStock): boolean =>
-  b.shape === 'tube' && boreMm !== null && b.innerMm !== null && b.innerMm + USUAL_ALLOWANCES.skinMm <= boreMm;
-
-/** Metal of a round or a tube across its axis, mm². */
+/** Metal across its length, of what is round or flat, mm². */
 export const barSectionMm2 = (b: Pick<Bar, 'diameterMm' | 'innerMm' | 'shape'>): number =>
-  (Math.PI / 4) * (b.diameterMm ** 2 - (b.shape === 'tube' ? (b.innerMm ?? 0) : 0) ** 2);
+  isFlat(b) ? b.diameterMm * (b.innerMm ?? 0) : (Math.PI / 4) * (b.diameterMm ** 2 - (b.innerMm ?? 0) ** 2);
 
 /** A rack has bars of either unit, whatever the job is in. */
 const inBoth = (mm: number): string => `${placeWithUnit(mm, 'mm')} (${placeWithUnit(mm, 'in')})`;
@@ -130,17 +135,17 @@ const inBoth = (mm: number): string => `${placeWithUnit(mm, 'mm')} (${placeWithU
  * the rack has none.
  */
 export function barsFor(fit: StockFit, rack: readonly Bar[]): Outcome<Bar[]> {
-  const right = rack.filter(
-    (b) => (b.shape === 'round' || isTube(b, fit)) && b.pieces > 0 && (b.materialId === fit.materialId || b.id === fit.unknownBarId),
-  );
+  const right = rack.filter((b) => isOfShape(b, fit) && b.pieces > 0 && (b.materialId === fit.materialId || b.id === fit.unknownBarId));
   if (right.length === 0) return bad('no-material', 'The rack has no bar of this material. Order it, or change the material at Draw.');
-  const thick = right.filter((b) => b.diameterMm >= fit.diameterMm || isOwnSize(b, fit));
+  const thick = right.filter(
+    (b) => b.diameterMm - moreSkinMm(b) >= (isFlat(b) ? blankOf(b, fit).roundMm : fit.diameterMm) || isOwnSize(b, fit),
+  );
   if (thick.length === 0)
     return bad(
       'too-thin',
       `No bar of this material is ${inBoth(fit.diameterMm)} thick. The thickest is ${inBoth(Math.max(...right.map((b) => b.diameterMm)))}.`,
     );
-  const long = thick.filter((b) => b.lengthMm >= fit.lengthMm);
+  const long = thick.filter((b) => b.lengthMm >= blankOf(b, fit).alongMm);
   if (long.length === 0)
     return bad(
       'too-short',
@@ -151,16 +156,19 @@ export function barsFor(fit: StockFit, rack: readonly Bar[]): Outcome<Bar[]> {
 
 /** What the stock of a part has to be. */
 export const stockFit = (
-  { materialId }: Pick<Part, 'materialId'>,
+  part: Pick<Part, 'materialId' | 'outside'>,
   need: StockNeed,
+  { facingMm, cutsOff }: Pick<StockAllowances, 'facingMm' | 'cutsOff'>,
   other: OtherStock = NO_OTHER_STOCK,
   unknownBarId: string | null = null,
 ): StockFit => ({
   ...other,
-  materialId,
+  materialId: part.materialId,
   unknownBarId,
   lengthMm: need.length.value,
   diameterMm: need.diameter.value,
+  thickMm: partLengthMm(part) + 2 * facingMm,
+  cutsOff,
 });
 
 /**
@@ -171,19 +179,25 @@ export const stockFit = (
 export function chooseBars(fit: StockFit, need: StockNeed, rack: readonly Bar[], volumeMm3: number): Outcome<BarChoice[]> {
   const found = barsFor(fit, rack);
   if (!found.ok) return found;
-  const choices = found.value.map((bar) => ({
-    bar,
-    left: sumOf('stock.left', 'left of the bar', [
-      plus({
-        ...need.length,
-        key: 'stock.bar',
-        label: 'bar on the rack',
-        value: bar.lengthMm,
-        origin: { kind: 'table', source: bar.place },
-      }),
-      minus(need.length),
-    ]),
-    wasteCm3: (barSectionMm2(bar) * need.length.value - volumeMm3) / 1000,
-  }));
+  const choices = found.value.map((bar) => {
+    const { alongMm } = blankOf(bar, fit);
+    const taken = isFlat(bar)
+      ? ruled('stock.disc', 'a disc cut out of it', alongMm, 'its diameter, 3 mm a side for the edge, and the saw')
+      : need.length;
+    return {
+      bar,
+      left: sumOf('stock.left', 'left of the bar', [
+        plus({
+          ...need.length,
+          key: 'stock.bar',
+          label: 'bar on the rack',
+          value: bar.lengthMm,
+          origin: { kind: 'table', source: bar.place },
+        }),
+        minus(taken),
+      ]),
+      wasteCm3: (barSectionMm2(bar) * alongMm - volumeMm3) / 1000,
+    };
+  });
   return good(choices.sort((p, q) => p.wasteCm3 - q.wasteCm3 || p.left.value - q.left.value));
 }

@@ -1,13 +1,15 @@
 import { blockSetUps, type BoringChoice, type ToldSetUp } from '../../making/holdings';
-import { blockStock } from '../../making/stock';
-import type { DrillSet } from '../../book/drills';
+import { blockBars, blockStock, type BlockBar } from '../../making/stock';
 import type { Figure } from '../../terms/working';
 import { holeTable, type HoleRow } from './hole-table';
 import type { PartFinding } from './part-finding';
+import type { Shop } from './records';
 
 /** What is planned of a block: what it is cut from, and face by face how. */
 export interface BlockPlan {
   readonly stock: readonly Figure[];
+  /** Of the rack, what it comes out of, the least waste first. */
+  readonly bars: readonly BlockBar[];
   readonly setUps: readonly ToldSetUp[];
   readonly holes: readonly HoleRow[];
 }
@@ -15,14 +17,19 @@ export interface BlockPlan {
 /**
  * The plan of a drawn block; null for anything else, and while the drawing has problems.
  *
- * @param sets drills of the crib
  * @param boring how it is held where something is bored
  */
-export const blockPlan = (
+export function blockPlan(
   found: PartFinding | null,
-  sets: readonly DrillSet[] = [],
+  { drillSets, rack }: Pick<Shop, 'drillSets' | 'rack'>,
   boring: BoringChoice | null = null,
-): BlockPlan | null =>
-  found?.part.block && !found.problems.length
-    ? { stock: blockStock(found.part.block), setUps: blockSetUps(found.part.block, boring), holes: holeTable(found, sets) }
-    : null;
+): BlockPlan | null {
+  const block = found?.problems.length ? null : found?.part.block;
+  if (!found || !block) return null;
+  const stock = blockStock(block);
+  const sizes = stock.map((f) => f.value) as [number, number, number];
+  return {
+    ...{ stock, bars: blockBars(sizes, found.part.materialId, rack), setUps: blockSetUps(block, boring) },
+    holes: holeTable(found, drillSets),
+  };
+}

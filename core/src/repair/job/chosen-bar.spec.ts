@@ -6,7 +6,7 @@ const bar: Bar = {
   ...{ place: '', pieces: 1, priceMinor: null, version: 1 },
 };
 const fit: StockFit = {
-  ...{ materialId: 'steel-c45', lengthMm: 254, diameterMm: 40, unknownBarId: null },
+  ...{ materialId: 'steel-c45', lengthMm: 254, diameterMm: 40, unknownBarId: null, thickMm: 200, cutsOff: true },
   ...{ ownSizeMm: null, toLimits: false, boreMm: null },
 };
 

@@ -2,7 +2,7 @@ import { placeWithUnit, type LengthUnit } from '../../terms/quantity';
 import { CHUCK_ONLY_RATIO, TAILSTOCK_RATIO } from '../../making/holdings';
 import type { Part } from '../../making/part';
 import type { Lathe } from '../../making/setups';
-import { pieceMm, piecesOfLength, type Bar, type StockAllowances, type StockNeed } from '../../making/stock';
+import { pieceMm, piecesOfLength, type Bar, type StockAllowances } from '../../making/stock';
 
 /** What is wanted of a part, and the lathe that it is cut off on. */
 interface Batch {
@@ -41,9 +41,13 @@ export function piecesHeldOnce({ part, wanted, lathe, bar }: Batch, a: StockAllo
   };
 }
 
-/** Pieces that come out of a bar: full blanks, and what is still in its rest. */
-export function piecesFromBar(bar: Bar, need: StockNeed, part: Pick<Part, 'outside'>, a: StockAllowances): number {
-  const blanks = Math.floor((bar.lengthMm + a.sawMm) / need.length.value + 1e-9);
-  const rest = a.cutsOff ? Math.min(a.pieces - 1, piecesOfLength(bar.lengthMm - blanks * need.length.value, part, a)) : 0;
+/**
+ * Pieces that come out of a bar: full blanks, and what is still in its rest.
+ *
+ * @param alongMm what a blank takes of it, saw cut included
+ */
+export function piecesFromBar(bar: Bar, alongMm: number, part: Pick<Part, 'outside'>, a: StockAllowances): number {
+  const blanks = Math.floor((bar.lengthMm + a.sawMm) / alongMm + 1e-9);
+  const rest = a.cutsOff ? Math.min(a.pieces - 1, piecesOfLength(bar.lengthMm - blanks * alongMm, part, a)) : 0;
   return bar.pieces * (blanks * a.pieces + rest);
 }

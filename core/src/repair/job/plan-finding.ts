@@ -16,6 +16,8 @@ import type { Part } from '../../making/part';
 import { missingTools, oneSetting, schedulesOf, type Schedule } from '../../making/schedule';
 import { depthLadder, type Dial, type Lathe, type Rung } from '../../making/setups';
 import {
+  blankOf,
+  blankWords,
   chooseBars,
   barsFor,
   isOwnSize,
@@ -92,6 +94,8 @@ export interface PlanFinding {
   readonly off: PlannedOff;
   /** What is not turned because the bar has its size; null where all is. */
   readonly asBought: AsBought | null;
+  /** What is to be minded of stock that is no bar; empty for one that is. */
+  readonly blankWords: string;
   /** What is to be minded of a bar whose metal nobody knows; null for one that is known. */
   readonly unknownBar: string | null;
   /** How it is held from beginning to end, as chosen or as is best here. */
@@ -139,9 +143,8 @@ export function rungFigure(rung: Rung, setUp: number): Figure {
   return sumOf(key, label, [plus(depth), ...(width > 0 ? [plus(tool)] : width < 0 ? [minus(tool)] : [])]);
 }
 
-function troubles(found: PartFinding, need: StockNeed, lathe: Lathe, bar: Bar | null, way: WayId, unit: LengthUnit): string[] {
+function troubles(found: PartFinding, need: StockNeed, lathe: Lathe, largest: number, way: WayId, unit: LengthUnit): string[] {
   const said: string[] = [];
-  const largest = bar?.diameterMm ?? need.diameter.value;
   if (largest > lathe.swingMm)
     said.push(`The bar is ${placeWithUnit(largest, unit)} thick and ${lathe.name} swings ${placeWithUnit(lathe.swingMm, unit)}.`);
   // Where it is sawn to length the way to hold it says so itself.
@@ -209,7 +212,7 @@ export function planFinding(
   const barChosen = shop.rack.find((b) => b.id === stored?.barId) ?? null;
   const firstNeed = stockNeed(outside, USUAL_ALLOWANCES);
   const unknownBarId = barChosen?.materialId === UNKNOWN_MATERIAL ? barChosen.id : null;
-  const usual = chooseBars(stockFit(found.part, firstNeed, other), firstNeed, shop.rack, found.volumeMm3 ?? 0);
+  const usual = chooseBars(stockFit(found.part, firstNeed, USUAL_ALLOWANCES, other), firstNeed, shop.rack, found.volumeMm3 ?? 0);
   const asBought = asBoughtFrom(found, other, barChosen ?? (usual.ok ? usual.value[0]!.bar : null));
   const work = workOf(found.part, lathe, stockMm(outside, stored, shop.rack), sheet.job.unit, {
     asBought: new Set(asBought?.ids),
@@ -221,20 +224,20 @@ export function planFinding(
   const chosen = heldPlan(way, work, plan);
   const held = chosen.ok ? chosen.value : ways[0]!;
   const one = allowancesOf(plan, held.way);
-  const forOne = barsFor(stockFit(found.part, stockNeed(outside, one), other, unknownBarId), shop.rack);
+  const forOne = barsFor(stockFit(found.part, stockNeed(outside, one), one, other, unknownBarId), shop.rack);
   const longest = forOne.ok ? forOne.value.reduce((p, q) => (q.lengthMm > p.lengthMm ? q : p)) : null;
   const from = barChosen ?? longest;
   const batch = from && { part: outside, wanted: item.quantity, lathe, bar: from };
   const once = batch ? piecesHeldOnce(batch, one, sheet.job.unit) : { pieces: 1, mind: '' };
   const allowances = allowancesOf(plan, held.way, once.pieces);
   const need = stockNeed(outside, allowances);
-  const fit = stockFit(found.part, need, other, unknownBarId);
+  const fit = stockFit(found.part, need, allowances, other, unknownBarId);
   const bars = chooseBars(fit, need, shop.rack, found.volumeMm3 ?? 0);
   const proposed = bars.ok ? (bars.value.find((b) => isOwnSize(b.bar, other) === (asBought !== null)) ?? bars.value[0]!).bar : null;
   const bar = barChosen ?? proposed;
-  const barMm = bar?.diameterMm ?? need.diameter.value;
+  const blank = bar ? blankOf(bar, fit) : { roundMm: need.diameter.value, holeMm: null };
   const turned = segments.filter((s) => !asBought?.ids.includes(s.segment.id));
-  const passes = passesFor(turned, plan, lathe, bar ?? { diameterMm: barMm, innerMm: null }, found.part.materialId, shop.drillSets);
+  const passes = passesFor(turned, plan, lathe, blank, found.part.materialId, shop.drillSets);
   // Of a drawing that does not hold no number is told to be set.
   const schedules = found.problems.length
     ? []
@@ -243,7 +246,7 @@ export function planFinding(
         ...{
           drillSets: shop.drillSets,
           drillSpeedMMin: materialOf(found.part.materialId)?.speedHss ?? 0,
-          holeMm: bar?.innerMm ?? null,
+          holeMm: blank.holeMm,
           cutMm,
         },
       }).map((s) => {
@@ -277,10 +280,11 @@ export function planFinding(
     bars,
     bar,
     asBought,
+    blankWords: bar ? blankWords(bar) : '',
     unknownBar: unknownBarId ? unknownBarWords(found.part.materialId) : null,
     off: {
       wanted: item.quantity,
-      fromBar: bar ? piecesFromBar(bar, need, outside, allowances) : 0,
+      fromBar: bar ? piecesFromBar(bar, blankOf(bar, fit).alongMm, outside, allowances) : 0,
       perBlank: once.pieces,
       mind: once.mind,
       forPieces: (n) => stockNeed(outside, allowancesOf(plan, held.way, n)).length.value,
@@ -297,7 +301,7 @@ export function planFinding(
     setUps,
     passes,
     problems: [
-      ...troubles(found, need, lathe, bar, held.way, sheet.job.unit),
+      ...troubles(found, need, lathe, blank.roundMm, held.way, sheet.job.unit),
       ...(barChosen ? willNotDo(barChosen, fit, sheet.job.unit) : []),
       ...held.cannot,
       ...held.outOfOrder.map((o) => `Set-up ${o.setUp}: ${inSentence(o.words)}`),
@@ -306,7 +310,7 @@ export function planFinding(
     frozen: [
       need.length,
       need.diameter,
-      ...(bar ? [barFigure(bar.diameterMm)] : []),
+      ...(bar ? [barFigure(blank.roundMm)] : []),
       surfaceSpeed(plan, found.part.materialId),
       ruled(HOLDINGS_KEY, 'holdings', setUps.length, WAYS[held.way].name, 'count'),
       ...setUps.flatMap(({ setUp, ladder }) => ladder.map((r) => rungFigure(r, setUp.number))),

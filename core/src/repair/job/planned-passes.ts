@@ -12,7 +12,7 @@ import {
   type SpindleSpeed,
 } from '../../making/process';
 import type { Lathe } from '../../making/setups';
-import type { Bar } from '../../making/stock';
+import type { Blank } from '../../making/stock';
 import { bad, type Outcome } from '../../terms/outcome';
 import { tabled, workedOut, type Figure } from '../../terms/working';
 import type { PlanChoice } from './choices';
@@ -54,13 +54,13 @@ export function passesFor(
   segments: readonly SegmentFinding[],
   plan: PlanChoice,
   lathe: Lathe,
-  stock: Pick<Bar, 'diameterMm' | 'innerMm'>,
+  stock: Pick<Blank, 'roundMm' | 'holeMm'>,
   materialId: string,
   sets: readonly DrillSet[],
 ): SegmentPasses[] {
   const surface = surfaceSpeed(plan, materialId);
   const speed = surface.value;
-  const barMm = stock.diameterMm;
+  const barMm = stock.roundMm;
   const bar = barFigure(barMm);
   const rpmFigure = (key: string, label: string, outcome: Outcome<SpindleSpeed>, over: Figure): Figure | null =>
     outcome.ok
@@ -78,9 +78,9 @@ export function passesFor(
     const inside = segment.segment.side === 'inside';
     const options = { ...USUAL_PASSES, finishes: plan.finishes };
     const drill =
-      stock.innerMm === null
+      stock.holeMm === null
         ? drillFigure(id, segment.diameter.value, sets)
-        : tabled(`plan.drill.${id}`, 'hole of the tube', stock.innerMm, 'the rack');
+        : tabled(`plan.drill.${id}`, 'hole of the stock', stock.holeMm, 'the rack');
     const from = inside ? drill : bar;
     const passes =
       inside && drill.value === 0

@@ -2,8 +2,17 @@ import { noBarWords, sawStop, type SawNeed } from './saw-need';
 import { testBar } from './testing';
 
 const need = (more: Partial<SawNeed> = {}): SawNeed => ({
-  ...{ itemId: 'i', name: 'Pin', each: 1, left: 1, sawn: { blanks: 0, pieces: 0 }, version: 0, only: null },
-  fit: { materialId: 'steel-c45', lengthMm: 162.53, diameterMm: 55, ownSizeMm: null, boreMm: null, unknownBarId: null },
+  ...{ itemId: 'i', name: 'Pin', each: 1, left: 1, sawn: { blanks: 0, pieces: 0 }, version: 0, flat: false, only: null },
+  fit: {
+    materialId: 'steel-c45',
+    lengthMm: 162.53,
+    diameterMm: 55,
+    ownSizeMm: null,
+    boreMm: null,
+    unknownBarId: null,
+    thickMm: 140,
+    cutsOff: true,
+  },
   ...more,
 });
 const sixty = { shape: 'round', diameterMm: 60, innerMm: null, finish: 'black' } as const;

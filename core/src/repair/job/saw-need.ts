@@ -1,6 +1,6 @@
 import type { Outcome } from '../../terms/outcome';
 import { sawFraction, type LengthUnit } from '../../terms/quantity';
-import { barsFor, USUAL_ALLOWANCES, type Bar, type BlankNeed, type StockFit } from '../../making/stock';
+import { barsFor, blankOf, isFlat, USUAL_ALLOWANCES, type Bar, type BlankNeed, type StockFit } from '../../making/stock';
 import { choiceKey, sawnOf, versionOfChoice, type SawnChoice } from './choices';
 import { alikeBlanks } from './held-once';
 import type { ItemFinding } from './item-finding';
@@ -18,6 +18,8 @@ export interface SawNeed {
   readonly sawn: Required<SawnChoice>;
   readonly version: number;
   readonly fit: StockFit;
+  /** It is a disc that is cut out of plate. */
+  readonly flat: boolean;
   /** Once it is released it comes out of such a bar alone, as its passes count from it; null for any that will do. */
   readonly only: Pick<Bar, 'shape' | 'diameterMm' | 'innerMm' | 'finish'> | null;
 }
@@ -39,8 +41,23 @@ export function sawNeeds(items: readonly ItemFinding[], sheet: JobSheet): SawNee
     const bar = newestRelease(sheet, item.id) ? plan.bar : null;
     const only = bar && { shape: bar.shape, diameterMm: bar.diameterMm, innerMm: bar.innerMm, finish: bar.finish };
     const version = versionOfChoice(sheet, choiceKey.sawn(item.id));
-    const fit = { ...plan.fit, lengthMm: forPieces(each) };
-    return [{ itemId: item.id, name: item.name, left: Math.ceil(without / each), each, sawn: sawnOf(sheet, item.id), version, fit, only }];
+    const ofBar = { ...plan.fit, lengthMm: forPieces(each) };
+    // Out of a plate that was chosen a disc is cut; else the saw's list is of what is sawn to length.
+    const flat = plan.bar && isFlat(plan.bar) ? plan.bar : null;
+    const fit = flat ? { ...ofBar, lengthMm: blankOf(flat, ofBar).alongMm } : ofBar;
+    return [
+      {
+        itemId: item.id,
+        name: item.name,
+        left: Math.ceil(without / each),
+        each,
+        sawn: sawnOf(sheet, item.id),
+        version,
+        fit,
+        flat: flat !== null,
+        only,
+      },
+    ];
   });
 }
 
@@ -49,8 +66,11 @@ export const isOfSection = (bar: Bar, only: NonNullable<SawNeed['only']>): boole
   bar.shape === only.shape && bar.diameterMm === only.diameterMm && bar.innerMm === only.innerMm && bar.finish === only.finish;
 
 /** The bars of the rack that may be sawn for it; a reason where none will do. */
-const barsOf = ({ fit, only }: SawNeed, rack: readonly Bar[]): Outcome<Bar[]> =>
-  barsFor(fit, only ? rack.filter((b) => isOfSection(b, only)) : rack);
+const barsOf = ({ fit, flat, only }: SawNeed, rack: readonly Bar[]): Outcome<Bar[]> =>
+  barsFor(
+    fit,
+    rack.filter((b) => isFlat(b) === flat && (!only || isOfSection(b, only))),
+  );
 
 /** Blanks as the saw's plan counts them: so many of a length, and the bars that they may come from. */
 export function blankNeed(id: string, need: SawNeed, rack: readonly Bar[]): BlankNeed {

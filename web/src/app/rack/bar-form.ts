@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, inject, input, output, signal, type OnInit } from '@angular/core';
 import { ReactiveFormsModule } from '@angular/forms';
 import { barInput, check, routes, type BarInput } from '@iron-patch/contract';
-import { BAR_FINISHES, BAR_SHAPES, FINISH_WORDS, hasInner, SHAPE_WORDS, type Bar, type LengthUnit } from '@iron-patch/core';
+import { BAR_FINISHES, BAR_SHAPES, FINISH_WORDS, hasInner, SHAPES, type Bar, type LengthUnit } from '@iron-patch/core';
 import { ShopStore } from '../data';
 import { MetalHint } from '../show';
 import {
@@ -70,7 +70,7 @@ export class BarForm implements OnInit {
   readonly record = input.required<Bar>();
   readonly closed = output<void>();
   protected readonly materials = MATERIAL_OPTIONS;
-  protected readonly shapes: readonly Option[] = BAR_SHAPES.map((s) => [s, SHAPE_WORDS[s]] as const);
+  protected readonly shapes: readonly Option[] = BAR_SHAPES.map((s) => [s, SHAPES[s].words] as const);
   protected readonly finishes: readonly Option[] = BAR_FINISHES.map((f) => [f, FINISH_WORDS[f] || 'not said'] as const);
   protected readonly unit = (): LengthUnit => this.shop.shop().card.unit;
   private readonly version = signal(0);
@@ -86,9 +86,8 @@ export class BarForm implements OnInit {
       return 'Somebody else counted this bar in the meantime. Save again to put yours over theirs, or throw yours away.';
     },
   });
-  protected readonly first = (): string =>
-    ({ round: 'Diameter', tube: 'Outside', hexagon: 'Across flats', square: 'Across flats', flat: 'Width' })[this.form.value().shape];
-  protected readonly second = (): string => ({ tube: 'Bore', flat: 'Thickness' })[this.form.value().shape as 'tube' | 'flat'] ?? '';
+  protected readonly first = (): string => SHAPES[this.form.value().shape].first;
+  protected readonly second = (): string => SHAPES[this.form.value().shape].second;
 
   ngOnInit(): void {
     const { id: _, version, priceMinor, ...bar } = this.record();

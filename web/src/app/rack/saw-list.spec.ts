@@ -29,8 +29,17 @@ class HereWorker {
 jest.mock('../workers/saw.worker-factory', () => ({ newWorker: () => new HereWorker() }));
 
 const need = (more: Partial<SawNeed> = {}): SawNeed => ({
-  ...{ itemId: 'item', name: 'Pin', each: 1, left: 2, sawn: { blanks: 1, pieces: 1 }, version: 4, only: null },
-  fit: { materialId: 'steel-c45', lengthMm: 162.5, diameterMm: 55, ownSizeMm: null, boreMm: null, unknownBarId: null },
+  ...{ itemId: 'item', name: 'Pin', each: 1, left: 2, sawn: { blanks: 1, pieces: 1 }, version: 4, flat: false, only: null },
+  fit: {
+    materialId: 'steel-c45',
+    lengthMm: 162.5,
+    diameterMm: 55,
+    ownSizeMm: null,
+    boreMm: null,
+    unknownBarId: null,
+    thickMm: 100,
+    cutsOff: true,
+  },
   ...more,
 });
 const job = (number: number, saws: readonly SawNeed[]): SawJob => ({ id: `job-${number}`, number, title: 'Pin', promisedOn: null, saws });

@@ -3,6 +3,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { RouterLink } from '@angular/router';
 import { routes } from '@iron-patch/contract';
 import {
+  barSize,
   isCutToSize,
   countOf,
   formatLength,
@@ -192,6 +193,10 @@ export class Plan {
   protected size(mm: number, decimals: number): string {
     const unit = this.store.unit();
     return formatLength(mm, unit, unit === 'mm' ? decimals : decimals + 2);
+  }
+
+  protected barName(bar: Bar): string {
+    return barSize(bar, this.store.unit());
   }
 
   protected fraction(mm: number): string {
