@@ -19,6 +19,8 @@ export interface CoachSettings {
   readonly part: { readonly tempC: number; readonly shopC: number; readonly alphaPerK: number };
   /** Half width of the 95 % band of the last size, mm: what the instrument can tell. */
   readonly plusMinusMm: number;
+  /** Half width of the band of the last size where more is known of it than the instrument tells, by a trial with its mate, mm. */
+  readonly knownMm?: number | undefined;
   /** Dust of this metal, or of what lies about, is a danger: neither file, emery nor grinder is advised. */
   readonly noDust: boolean;
 }
@@ -220,8 +222,9 @@ function adviseAlong(cuts: readonly CutRecord[], s: CoachSettings): Advice {
     };
   const leftMm = last.measuredMm - aimMm;
   const done = { ...none, leftMm };
-  const verdict = judge(last.measuredMm, s.plusMinusMm, s.limits);
-  const told = formatWithUnit(s.plusMinusMm, s.unit);
+  const plusMinusMm = s.knownMm ?? s.plusMinusMm;
+  const verdict = judge(last.measuredMm, plusMinusMm, s.limits);
+  const told = formatWithUnit(plusMinusMm, s.unit);
   if (last.measuredMm < s.limits.lowerMm)
     return {
       ...done,
@@ -234,7 +237,7 @@ function adviseAlong(cuts: readonly CutRecord[], s: CoachSettings): Advice {
             ],
     };
   if (verdict === 'fits') return { ...done, state: 'in', sentences: ['Inside the limits. Take no more off; measure again cold.'] };
-  const coarse = 2 * s.plusMinusMm >= s.limits.upperMm - s.limits.lowerMm;
+  const coarse = 2 * plusMinusMm >= s.limits.upperMm - s.limits.lowerMm;
   if (last.measuredMm <= s.limits.upperMm && (coarse || leftMm <= 0))
     return {
       ...done,

@@ -1,7 +1,8 @@
 import { advise, LEAST_CHIP_MM, type Advice, type CutRecord } from '../../making/coach';
 import { USUAL_PASSES } from '../../making/process';
 import { K95 } from '../../evidence/readings';
-import { minus, plus, sumOf, type Figure } from '../../terms/working';
+import { formatWithUnit, type LengthUnit } from '../../terms/quantity';
+import { minus, plus, sumOf, workedOut, type Figure } from '../../terms/working';
 import { asCut, treatedAt } from './as-cut';
 import { treatmentOf } from './before-treatment';
 import { CAUTIONS, FILE_CAUTION, hazardsAtCut, type Caution } from './cautions.data';
@@ -12,7 +13,7 @@ import type { PlanChoice } from './choices';
 import type { PartFinding, SegmentFinding } from './part-finding';
 import type { ProofFinding } from './proof-finding';
 import type { JobSheet, ReadingRecord, Shop } from './records';
-import { triedFinding, type Trial, type TriedFinding } from './tried';
+import { narrowed, triedFinding, type ReadSize, type Trial, type TriedFinding } from './tried';
 
 /** A segment at the lathe: its cuts so far and what to do next. */
 export interface CutFinding {
@@ -36,6 +37,24 @@ export interface CutMachine {
   readonly tool: PlanChoice['tool'];
 }
 
+/** The last size as it reads, or as reading and trial leave it. */
+const nowFigure = (segment: SegmentFinding, read: Figure, known: ReadSize | null): Figure =>
+  known
+    ? workedOut(
+        `segment.${segment.segment.id}.now`,
+        'by reading and trial',
+        known.mm,
+        'middle of what the reading and how it went together leave open',
+        [read],
+        {
+          plusMinus: known.plusMinusMm,
+        },
+      )
+    : read;
+
+const knownWords = (known: ReadSize, unit: LengthUnit): string =>
+  `With how it went together it is ${formatWithUnit(known.mm, unit)} ±${formatWithUnit(known.plusMinusMm, unit)}: counted from that.`;
+
 function cutOf(
   segment: SegmentFinding,
   { lathe, tool }: CutMachine,
@@ -53,7 +72,13 @@ function cutOf(
   const lastInstrument = instrumentOf(shop, readings.at(-1)?.instrumentId ?? '');
   const cautions = hazardsAtCut(sheet.job.hazards, materialId).map((h) => CAUTIONS[h]);
   const plusMinusMm = K95 * instrumentUncertaintyMm(lastInstrument, segment.segment.side);
-  const advice = advise(cuts, {
+  const last = readings.at(-1);
+  const read = last ? { mm: cuts.at(-1)!.measuredMm, plusMinusMm } : null;
+  const tried = triedFinding(trials, segment, read, last ? Date.parse(last.takenAt) : -Infinity, { materialId, shopTempC, unit });
+  // How it went together says more of the last size than its instrument may: the next cut counts from that.
+  const known = narrowed(tried, read);
+  const counted = known ? [...cuts.slice(0, -1), { ...cuts.at(-1)!, measuredMm: known.mm }] : cuts;
+  const advice = advise(counted, {
     lathe,
     unit,
     limits: segment.limits,
@@ -63,33 +88,26 @@ function cutOf(
     finishMm: USUAL_PASSES.finishMm,
     part: { tempC: partTempC, shopC: shopTempC, alphaPerK: alphaOf(materialId) },
     plusMinusMm,
+    knownMm: known?.plusMinusMm,
     noDust: cautions.some((c) => c.dust),
   });
-  const last = readings.at(-1);
+  const now = last && nowFigure(segment, readingFigure(last, cuts.at(-1)!.measuredMm, shop, unit), known);
   const left =
-    last &&
+    now &&
     sumOf(
       `segment.${segment.segment.id}.left`,
       'to come off the diameter',
-      segment.segment.side === 'outside'
-        ? [plus(readingFigure(last, cuts.at(-1)!.measuredMm, shop, unit)), minus(segment.diameter)]
-        : [plus(segment.diameter), minus(readingFigure(last, cuts.at(-1)!.measuredMm, shop, unit))],
+      segment.segment.side === 'outside' ? [plus(now), minus(segment.diameter)] : [plus(segment.diameter), minus(now)],
     );
   return {
     segment,
     readings,
     cuts,
-    advice,
+    advice: known ? { ...advice, sentences: [knownWords(known, unit), ...advice.sentences] } : advice,
     left: left ?? null,
     partTempC,
     cautions: [...cautions.filter((c) => c.dust), ...(advice.abrasive ? [FILE_CAUTION] : [])],
-    tried: triedFinding(
-      trials,
-      segment,
-      last ? { mm: cuts.at(-1)!.measuredMm, plusMinusMm } : null,
-      last ? Date.parse(last.takenAt) : -Infinity,
-      { materialId, shopTempC, unit },
-    ),
+    tried,
   };
 }
 

@@ -1,3 +1,4 @@
+import { normalDraws, seededRandom } from '../../evidence/proof';
 import { surface, type Part } from '../../making/part';
 import { choiceKey } from './choices';
 import { usualPlan } from './plan-finding';
@@ -5,7 +6,7 @@ import { signProblems } from './proof-finding';
 import type { JobSheet, ReadingRecord } from './records';
 import { workOut, type Repair } from './repair';
 import { barrelReadings, testChoice, testInstrument, testReading, testSheet, testShop } from './testing';
-import { trialWords, type TrialChoice } from './tried';
+import { narrowed, trialWords, type TrialChoice } from './tried';
 
 // The barrel is 40.17 at its tightest near the start, 40.16 further in, and a pin for it 40.05 by the grease rule.
 const PIN: Part = {
@@ -108,5 +109,55 @@ describe('a piece tried with its mate', () => {
     expect(trialWords({ feel: 'binds', wentInMm: 12 }, 'mm')).toBe('goes in 12 mm and binds');
     expect(trialWords({ feel: 'binds', wentInMm: 12.7 }, 'in')).toMatch(/^goes in 0\.50* in and binds$/);
     expect(trialWords({ feel: 'slides', wentInMm: null }, 'mm')).toBe('slides through, no shake');
+  });
+});
+
+describe('the next cut counts from reading and trial together', () => {
+  const cutAt = (r: Repair) => r.cuts.find((c) => c.segment.segment.id === 'body')!;
+
+  it('what a caliper cannot tell its mate does; the working says both', () => {
+    const rough = [read(1, 40.15, { instrumentId: 'rough', dial: 0 })];
+    const [alone, both] = [cutAt(job([], rough)), cutAt(job([tried(2, 'binds')], rough))];
+    expect(alone.advice.leftMm).toBeCloseTo(40.15 - alone.advice.aimMm, 9);
+    const { canBe } = both.tried;
+    const middle = (canBe!.atLeastMm! + canBe!.atMostMm!) / 2;
+    expect(both.advice.leftMm).toBeCloseTo(middle - both.advice.aimMm, 9);
+    expect(both.left!.value).toBeCloseTo(both.advice.leftMm, 9);
+    expect(both.advice.sentences[0]).toContain('With how it went together it is 40.1');
+    // A mic knows it better than the hand: nothing is changed.
+    const fine = [read(1, 40.1602, { dial: 0 })];
+    expect(cutAt(job([tried(2, 'binds')], fine)).advice.sentences[0]).not.toContain('With how it went together');
+  });
+
+  it('lies nearer to what the piece is, and as near as it says, however the hand feels', () => {
+    const random = seededRandom(8);
+    const normal = normalDraws(random);
+    // The hole at a depth: straight between its stations, as they were read.
+    const holeAt = (depth: number): number => 40.17 + ((40.16 - 40.17) * Math.min(Math.max(depth - 5, 0), 15)) / 15;
+    let [narrower, inside, was, is] = [0, 0, 0, 0];
+    for (let i = 0; i < 150; i++) {
+      const truth = 40.1 + 0.12 * random();
+      const seen = truth + 0.05 * normal();
+      const bindsAt = Array.from({ length: 61 }, (_, d) => d).find((d) => holeAt(d) - truth < 0.003 * random());
+      const feel =
+        bindsAt === undefined
+          ? holeAt(60) - truth > 0.015 + 0.01 * random()
+            ? 'shakes'
+            : 'slides'
+          : bindsAt < 1
+            ? 'will-not-enter'
+            : 'binds';
+      const c = cutAt(
+        job([tried(2, feel, { wentInMm: feel === 'binds' ? bindsAt! : null })], [read(1, seen, { instrumentId: 'rough', dial: 0 })]),
+      );
+      const known = narrowed(c.tried, { mm: seen, plusMinusMm: 0.1 });
+      if (!known) continue;
+      narrower++;
+      if (Math.abs(known.mm - truth) <= known.plusMinusMm + 1e-9) inside++;
+      [was, is] = [was + (seen - truth) ** 2, is + (known.mm - truth) ** 2];
+    }
+    expect(narrower).toBeGreaterThan(100);
+    expect(inside / narrower).toBeGreaterThan(0.93);
+    expect(Math.sqrt(is / was)).toBeLessThan(0.8);
   });
 });

@@ -62,6 +62,13 @@ export const trialsOf = (sheet: Pick<JobSheet, 'choices'>, itemId: string): Tria
     .filter((t) => t.itemId === itemId)
     .sort((a, b) => Date.parse(a.triedAt) - Date.parse(b.triedAt));
 
+/** A size by what it reads and how it went together, where that tells more than the reading alone; else null. */
+export function narrowed({ canBe }: Pick<TriedFinding, 'canBe'>, read: ReadSize | null): ReadSize | null {
+  if (!read || canBe?.atLeastMm == null || canBe.atMostMm == null) return null;
+  const plusMinusMm = (canBe.atMostMm - canBe.atLeastMm) / 2;
+  return plusMinusMm < read.plusMinusMm - 1e-9 ? { mm: canBe.atLeastMm + plusMinusMm, plusMinusMm } : null;
+}
+
 interface Mate {
   readonly place: PlaceFinding;
   /** Room that the chosen fit leaves; null where none is chosen. */
