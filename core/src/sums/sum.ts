@@ -37,6 +37,8 @@ export interface SumResult {
   readonly words?: readonly string[];
   /** What can hurt somebody. */
   readonly caution?: string;
+  /** Of the book: what the metal that was told is taken for, where strength counts. */
+  readonly materialId?: string;
   readonly picture: readonly Mark[];
 }
 

@@ -123,6 +123,7 @@ export const whichMetalSum: Sum = {
       ],
       caution:
         'Sparks: eyes covered, nothing near that burns, a clean wheel. No spark or file where it may be magnesium or beryllium copper.',
+      ...(tried ? { materialId: weakest.id } : {}),
       picture: stream(v.choice('spark')),
     });
   },

@@ -24,6 +24,7 @@ import { OpenJob, ShopStore, SumsDesk } from '../data';
 import { StateMark } from '../mark';
 import { ChooseField, TextField } from '../form';
 import { SendToJob } from './send-to-job';
+import { TakeMetal } from './take-metal';
 import { SumPicture } from './sum-picture';
 
 const ROW = 'row';
@@ -31,7 +32,7 @@ const ROW = 'row';
 /** One bench calculation: what it asks on the left with its picture, what it says on the right with the working in words. */
 @Component({
   selector: 'ip-sum-bench',
-  imports: [ChooseField, TextField, SumPicture, SendToJob, StateMark],
+  imports: [ChooseField, TextField, SumPicture, SendToJob, TakeMetal, StateMark],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './sum-bench.html',
   styleUrl: './sum-bench.less',

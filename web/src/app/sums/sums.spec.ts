@@ -93,6 +93,24 @@ describe('sending it to a job', () => {
   });
 });
 
+describe('a metal that was told', () => {
+  it('is taken for a component of the open job, and how it was told is noted', async () => {
+    const fixture = await bench('which-metal');
+    const [pin] = server.sheet.components;
+    const button = [...(fixture.nativeElement as HTMLElement).querySelectorAll('button')].find((b) =>
+      b.textContent!.includes('Take it as'),
+    )!;
+    await press(fixture, button.textContent!.trim());
+    await fixture.whenStable();
+    const [put, note] = server.changes();
+    expect(put!.path).toBe(`/api/components/${pin!.id}`);
+    // The pin keeps all else that it is.
+    expect(put!.body).toMatchObject({ name: pin!.name, role: pin!.role, materialId: expect.stringMatching(/^(steel|iron)-/) });
+    expect((note!.body as { text: string; station: string }).station).toBe('strip');
+    expect((note!.body as { text: string }).text).toContain('Which metal is it?');
+  });
+});
+
 describe('the bench', () => {
   it('finds sums and tables by words, and lays one on', async () => {
     const fixture = await show(Sums);
