@@ -41,6 +41,7 @@ function after(d: DimensionFinding, of: Joined): DimensionFinding {
     }),
     limits,
     words: how,
+    mayBeOval: true,
   };
 }
 

@@ -46,6 +46,8 @@ export interface DimensionFinding {
   readonly words: string;
   /** It has to be measured and passed; one of the general tolerance may be. */
   readonly mustProve: boolean;
+  /** A weld, a press or how it was worn may have left it oval: it is read more than two ways round. */
+  readonly mayBeOval?: boolean;
 }
 
 /** A turned or bored diameter of the new part with its size and limits as figures. */

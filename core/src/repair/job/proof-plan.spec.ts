@@ -3,8 +3,8 @@ import { choiceKey } from './choices';
 import { proofPlanWords } from './proof-plan';
 import { signProblems, type ProofFinding } from './proof-finding';
 import type { InstrumentRecord, ReadingRecord } from './records';
-import { workOut } from './repair';
-import { testChoice, testInstrument, testReading, testSheet, testShop } from './testing';
+import { seenAt, workOut } from './repair';
+import { testChoice, testInstrument, testItem, testReading, testSheet, testShop, verdicts, withChoices } from './testing';
 
 const limits = { lowerDev: -0.025, upperDev: -0.009, text: '-0.009 -0.025' };
 /** A pin of 40 with typed limits, so long; nothing else of it is a seat. */
@@ -103,7 +103,7 @@ describe('with what', () => {
       inside: { lowerMm: expect.closeTo(39.979, 3), upperMm: expect.closeTo(39.987, 3) },
     });
     expect(proofPlanWords(plan!, 'mm')).toEqual([
-      'Read it at 2 places, two ways round each: 0 of 4 read.',
+      'Read it at 2 places, two ways round, each: 0 of 4 read.',
       'Best with Fine, ±0.004: surely inside where it reads 39.979 to 39.987 mm.',
     ]);
   });
@@ -179,4 +179,39 @@ it('a warm part proves nothing, though it may be failed', () => {
     [6, 90, 39.983],
   ]);
   expect(signProblems(cool, pass)).toEqual([]);
+});
+
+describe('a bore that may be oval', () => {
+  const H7 = { lowerDev: 0, upperDev: 0.025, text: 'H7' };
+  const itemId = 'barrel-part';
+  /** Trued, and sprung open along 45°: every way round it is D + e cos 2(way - 45°). */
+  const bored = (e: number, ways: readonly number[]) => {
+    const sheet = withChoices(verdicts('reuse', 'repair'), [
+      choiceKey.item(itemId),
+      testItem('rework', 'Ramp barrel', { componentIds: [itemId], cuts: [{ placeId: 'barrel', sizeMm: 40.35, limits: H7 }] }),
+    ]);
+    const bare = seenAt(workOut(sheet, testShop), itemId).proofs[0]!;
+    const stations = [...new Set(bare.plan!.spots.map((s) => s.stationMm))];
+    const readings = stations.flatMap((stationMm) =>
+      ways.map((clockDeg) =>
+        testReading({
+          ...{ purpose: 'proof', itemId, segmentId: 'barrel', stationMm, clockDeg, instrumentId: 'mic' },
+          valueMm: 40.3625 + e * Math.cos((2 * (clockDeg - 45) * Math.PI) / 180),
+        }),
+      ),
+    );
+    return seenAt(workOut({ ...sheet, readings: [...sheet.readings, ...readings] }, testShop), itemId).proofs[0]!;
+  };
+
+  it('is read four ways, at its middle too, and what two ways would pass is seen', () => {
+    const planned = bored(0, []).plan!;
+    expect([...new Set(planned.spots.map((s) => s.clockDeg))]).toEqual([0, 45, 90, 135]);
+    expect(new Set(planned.spots.map((s) => s.stationMm)).size).toBe(3);
+    expect(proofPlanWords(planned, 'mm')[0]).toBe('Read it at 3 places, four ways round, as it may be oval, each: 0 of 12 read.');
+    // 0.03 out of round: at 0° and 90° it reads 40.3625 and looks as if it were good.
+    const [two, four] = [bored(0.03, [0, 90]), bored(0.03, [0, 45, 90, 135])];
+    expect([two.shape!.smallestMm, two.shape!.largestMm].map((mm) => mm.toFixed(4))).toEqual(['40.3625', '40.3625']);
+    expect([two.plan!.next === null, four.plan!.next === null]).toEqual([false, true]);
+    expect(four.verdict).toBe('out');
+  });
 });

@@ -45,14 +45,19 @@ const FROM_END = 0.15;
 /** A reading counts for a spot that it lies this near to, as a share of the length. */
 const NEAR = 0.25;
 const TWO_WAYS = [0, 90] as const;
+/** An oval lies any way round: two readings square to each other, halfway to its axes, see none of it. */
+const FOUR_WAYS = [0, 45, 90, 135] as const;
+/** What may be oval is read in its middle too, where that is a place of its own, mm. */
+const THREE_PLACES_MM = 2 * TWO_ANVILS_MM;
 
-function stationsOf({ dimension, from }: DimensionFinding): number[] {
+function stationsOf({ dimension, from, mayBeOval }: DimensionFinding): number[] {
   const { fromMm, toMm, lengthMm, diameterMm, kind } = dimension.surface;
   // A taper has its diameter at its left end.
   if (kind === 'taper') return [fromMm];
   const at = (share: number): number => Math.round((fromMm + share * (toMm - fromMm)) * 10) / 10;
   if (from === 'general' || lengthMm < TWO_ANVILS_MM) return [at(0.5)];
-  return [at(FROM_END), ...(lengthMm > SLENDER * diameterMm ? [at(0.5)] : []), at(1 - FROM_END)];
+  const middle = lengthMm > SLENDER * diameterMm || (mayBeOval && lengthMm > THREE_PLACES_MM);
+  return [at(FROM_END), ...(middle ? [at(0.5)] : []), at(1 - FROM_END)];
 }
 
 function spotsOf(found: DimensionFinding): ProofSpot[] {
@@ -60,7 +65,8 @@ function spotsOf(found: DimensionFinding): ProofSpot[] {
     const { fromMm, toMm } = found.dimension.surface;
     return [{ stationMm: Math.round((fromMm + toMm) / 2), clockDeg: 0 }];
   }
-  return stationsOf(found).flatMap((stationMm) => TWO_WAYS.map((clockDeg) => ({ stationMm, clockDeg })));
+  const ways = found.mayBeOval ? FOUR_WAYS : TWO_WAYS;
+  return stationsOf(found).flatMap((stationMm) => ways.map((clockDeg) => ({ stationMm, clockDeg })));
 }
 
 /** Whether a reading was taken at a spot of several along its surface; where there is one place, anywhere along it will do. */
@@ -88,8 +94,8 @@ function provedWith({ dimension, figure }: DimensionFinding, limits: Limits, uni
 }
 
 /**
- * Where and with what a dimension is proved: a seat at both ends, so that taper shows, in the middle too where it is slender, two ways round each;
- * what only has the general tolerance at one place; anything else than a diameter once.
+ * Where and with what a dimension is proved: a seat at both ends, so that taper shows, in the middle too where it is slender, two ways round each; four
+ * ways where a weld, a press or its wear may have left it oval; what only has the general tolerance at one place; anything else than a diameter once.
  *
  * @param readings of it that count, of one piece
  */
@@ -117,10 +123,11 @@ const limitsWords = ({ lowerMm, upperMm }: Limits, unit: LengthUnit): string =>
 /** The plan in words: how often, with what, and what may be read. */
 export function proofPlanWords({ spots, read, reads, with: by, warm }: ProofPlan, unit: LengthUnit): string[] {
   const places = new Set(spots.map((s) => s.stationMm)).size;
+  const ways = spots.length / places === FOUR_WAYS.length ? 'four ways round, as it may be oval' : 'two ways round';
   const asked =
     spots.length === 1
       ? 'Read it once.'
-      : `Read it at ${countOf(places, 'place')}, two ways round${places > 1 ? ' each' : ''}: ${read} of ${spots.length} read.`;
+      : `Read it at ${countOf(places, 'place')}, ${ways}${places > 1 ? ', each' : ''}: ${read} of ${spots.length} read.`;
   const told = !by
     ? 'Nothing in the crib reads it: borrow what does, or have it measured elsewhere.'
     : by.inside

@@ -78,6 +78,8 @@ function cutOf(cut: ItemCut, f: PlaceFinding, fits: readonly FitFinding[], bores
     from: 'typed',
     words: cut.limits.text,
     mustProve: true,
+    // A bore that was worn, welded or sprung open comes out oval again where the tool follows it.
+    mayBeOval: f.place.side === 'inside',
   };
 }
 
