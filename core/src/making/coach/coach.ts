@@ -238,14 +238,18 @@ function adviseAlong(cuts: readonly CutRecord[], s: CoachSettings): Advice {
     };
   if (verdict === 'fits') return { ...done, state: 'in', sentences: ['Inside the limits. Take no more off; measure again cold.'] };
   const coarse = 2 * plusMinusMm >= s.limits.upperMm - s.limits.lowerMm;
-  if (last.measuredMm <= s.limits.upperMm && (coarse || leftMm <= 0))
+  // What is left is less than anybody can read: nothing more comes off for that.
+  const middle = leftMm > 0 && leftMm <= plusMinusMm && 2 * leftMm < s.limits.upperMm - s.limits.lowerMm;
+  if (last.measuredMm <= s.limits.upperMm && (coarse || middle || leftMm <= 0))
     return {
       ...done,
       state: 'close',
       sentences: [
         coarse
           ? `Inside the limits as it reads, but ±${told} is more than they leave. Stop, and measure with a finer instrument.`
-          : `Near the ${far} limit by less than ±${told}. Stop: measure again, cold, with the finest instrument here.`,
+          : middle
+            ? `Near the middle of the limits: what is left is less than ±${told} tells. Stop, and measure again, cold, with the finest instrument here.`
+            : `Near the ${far} limit by less than ±${told}. Stop: measure again, cold, with the finest instrument here.`,
       ],
     };
   const habit = learnHabit(cuts, s.lathe, s.plusMinusMm / 2, s.leastChipMm);

@@ -38,8 +38,10 @@ const HARD_TO_HRC = 60;
 
 const KEYED: readonly PartFeature['kind'][] = ['keyseat', 'woodruff-seat', 'spline'];
 
-/** To a whole micrometre, never larger. */
-const micrometres = (mm: number): number => Math.floor(mm * 1000 + 1e-9) / 1000;
+const TENTH_THOU_MM = 0.00254;
+/** As drawings tell it: down to a whole micrometre, or to the nearest ten-thousandth of an inch. */
+const asTold = (mm: number, unit: LengthUnit): number =>
+  unit === 'mm' ? Math.floor(mm * 1000 + 1e-9) / 1000 : Math.max(1, Math.round(mm / TENTH_THOU_MM)) * TENTH_THOU_MM;
 const grade = (g: 'IT5' | 'IT6', diameterMm: number): number | null => {
   const width = toleranceWidth(g, diameterMm);
   return width.ok ? width.value : null;
@@ -50,7 +52,7 @@ const runOut = (on: string, to: PlacedSurface, which: 'run-out' | 'face-run-out'
   why,
 });
 
-function ofSeat(s: PlacedSurface, seats: readonly PlacedSurface[], row: readonly PlacedSurface[]): Ask[] {
+function ofSeat(s: PlacedSurface, seats: readonly PlacedSurface[], row: readonly PlacedSurface[], unit: LengthUnit): Ask[] {
   const rough = SEAT_RA_UM.find((r) => s.diameterMm <= r.toMm);
   const it5 = grade('IT5', s.diameterMm);
   const [first] = seats;
@@ -69,7 +71,7 @@ function ofSeat(s: PlacedSurface, seats: readonly PlacedSurface[], row: readonly
             s.id,
             first,
             'run-out',
-            micrometres(it5 / 2),
+            asTold(it5 / 2, unit),
             'half of IT5 (ISO 286-1), usual between the seats of bearings of normal class',
           ),
         ]
@@ -81,7 +83,7 @@ function ofSeat(s: PlacedSurface, seats: readonly PlacedSurface[], row: readonly
     it5 === null
       ? []
       : shoulders.map((o) =>
-          runOut(o.id, s, 'face-run-out', micrometres(it5), 'IT5 (ISO 286-1), usual for the shoulder that a bearing lies against'),
+          runOut(o.id, s, 'face-run-out', asTold(it5, unit), 'IT5 (ISO 286-1), usual for the shoulder that a bearing lies against'),
         );
   return [...finish, ...between, ...faces];
 }
@@ -127,11 +129,11 @@ export function askedHere(
     (s) => part.features.some((f) => f.on === s.id && f.kind === 'seal-land') || lips.some((id) => isDrawnFrom(s.id, id)),
   );
   const asks = [
-    ...seats.flatMap((s) => ofSeat(s, seats, row)),
+    ...seats.flatMap((s) => ofSeat(s, seats, row, unit)),
     ...keyed.flatMap((s): Ask[] => {
       const it6 = grade('IT6', s.diameterMm);
       const why = 'IT6 (ISO 286-1) for what carries a gear or pulley: no standard says it, take what its own drawing asks';
-      return seats[0] && it6 !== null ? [runOut(s.id, seats[0], 'run-out', micrometres(it6), why)] : [];
+      return seats[0] && it6 !== null ? [runOut(s.id, seats[0], 'run-out', asTold(it6, unit), why)] : [];
     }),
     ...lands.map((s): Ask => {
       const from = LIP_SEAL_SHAFT.leastHardnessHrc;

@@ -75,6 +75,14 @@ describe('a cut', () => {
     for (const dial of [0.095, 0.1, null]) expect(at('outside', dial).cut!.dialMm).toBeNull();
     expect(at('inside', 0.105).cut!.dialMm).toBeNull();
   });
+  it('anywhere between the stock and its size it was roughed before it was read: nothing strange', () => {
+    const fresh = testSheet({ choices: cutSheet('outside').choices });
+    const of = (valueMm: number) =>
+      input(fresh, { purpose: 'cut', placeId: null, segmentId: 'body', dial: 0.1, expectedMm: 60, valueMm }).expectedMm;
+    expect([of(59.4), of(45), of(40.2)]).toEqual([null, null, null]);
+    // Larger than the bar, or smaller than it may get: that is asked.
+    expect([of(60.5), of(39)]).toEqual([60, 60]);
+  });
   it('before the first reading the plan’s own size is what is expected', () => {
     const fresh = testSheet({ choices: cutSheet('outside').choices });
     expect(input(fresh, { purpose: 'cut', placeId: null, segmentId: 'body', dial: 0.1, expectedMm: 40.5 })).toMatchObject({

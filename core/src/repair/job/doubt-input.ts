@@ -61,8 +61,8 @@ export function doubtInputFor(repair: Repair, shop: Shop, jobUnit: LengthUnit, a
     stationMm: at.spot.stationMm,
     clockDeg: at.spot.clockDeg,
     points: INSTRUMENT_KINDS[instrument?.kind ?? 'caliper'].points,
-    // A cut is held against the dial, which is finer.
-    expectedMm: last ? null : at.expectedMm,
+    // A cut is held against the dial, which is finer; what is anywhere between the stock and its size was roughed before it was read.
+    expectedMm: last || (cut && isBetween(at.valueMm, at.expectedMm, cut.segment.diameter.value)) ? null : at.expectedMm,
     taken: own && reads !== 'indicator' ? weighables(own, at.spot.quantity, shop).filter((r) => r.id !== at.supersedesId) : [],
     scaleMm: scaleOf(repair, own, at.spot),
     limits: proved?.limits ?? null,
@@ -78,3 +78,6 @@ export function doubtInputFor(repair: Repair, shop: Shop, jobUnit: LengthUnit, a
       : null,
   };
 }
+
+const isBetween = (mm: number, startMm: number | null, wantedMm: number): boolean =>
+  startMm !== null && mm <= Math.max(startMm, wantedMm) && mm >= Math.min(startMm, wantedMm);

@@ -119,11 +119,16 @@ export class ReadingLine {
       ? 'the indicator, + or -'
       : t.expectedMm === null
         ? 'the first here'
-        : `expecting about ${this.show(t.expectedMm)}${this.bareUnit() === this.store.unit() ? '' : ` ${this.store.unit()}`}`;
+        : `expecting about ${this.aboutIn(t.expectedMm)}`;
     if (!t.there.length) return about;
     if (this.again()) return `${about}; once more, kept beside the one there`;
     return this.corrects(t) ? `${about}; corrects the one there` : `${about}; a second instrument at this spot`;
   });
+  /** In the unit that a bare number is taken in; where the job is in the other one, in that too. */
+  private aboutIn(mm: number): string {
+    const unit = this.bareUnit();
+    return unit === this.store.unit() ? this.show(mm) : `${formatLength(mm, unit)} (${this.show(mm)} ${this.store.unit()})`;
+  }
   protected readonly echo = computed(() => {
     const p = this.parsed();
     if (!p.ok || this.text().trim() === '') return '';

@@ -114,10 +114,9 @@ function cutTarget(repair: Repair, selection: Selection): LineTarget | null {
     };
   const cut = cutInHand(repair, selection.spanId);
   if (!cut) return null;
-  const { id, name, side } = cut.segment.segment;
-  // Before the first cut it is the bar, or the hole that was drilled for the boring bar.
-  const drilledMm = side === 'inside' ? repair.plan?.passes.find((p) => p.segment === cut.segment)?.fromMm : undefined;
-  const startMm = drilledMm || (side === 'outside' ? repair.plan?.bar?.diameterMm : undefined) || null;
+  const { id, name } = cut.segment.segment;
+  // Before the first cut it is the stock, or the hole that was drilled for the boring bar.
+  const startMm = repair.plan?.passes.find((p) => p.segment === cut.segment)?.fromMm || null;
   return {
     purpose: 'cut',
     placeId: null,
