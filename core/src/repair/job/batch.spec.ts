@@ -53,6 +53,18 @@ it('a piece is through when all that is read there is in its limits; where nothi
   expect(isThrough(all.pieces[0]!, { ...first, setUp: { ...first.setUp, cuts: [], number: 9 } })).toBeNull();
 });
 
+it('what only a finer instrument could tell is through too; what is under its limit is not', () => {
+  const read = (mm: number) => {
+    const at = found([]);
+    const [piece] = at.pieces;
+    const of = piece!.cuts.find((c) => c.segment.segment.id === 'a')!;
+    const one = { ...setUpOf(at, 'a') };
+    const state = (['close', 'under', 'cut', 'in'] as const)[mm]!;
+    return isThrough({ cuts: [{ ...of, advice: { ...of.advice, state } }], sizes: [] }, one);
+  };
+  expect([0, 1, 2, 3].map(read)).toEqual([true, false, false, true]);
+});
+
 it('all go through one set-up before the next is set up', () => {
   const at = found([]);
   const firstIds = at.plan!.setUps[0]!.setUp.cuts.filter((id) => ['a', 'b', 'c'].includes(id));

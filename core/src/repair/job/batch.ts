@@ -1,12 +1,17 @@
+import type { Advice } from '../../making/coach';
+import type { SizeCutState } from './asked-cut';
 import { goodPieces, type ItemFinding, type PieceFinding } from './item-finding';
 import type { PlannedSetUp } from './plan-finding';
 
-/** Everything that must be proved of a set-up of one piece stands in its limits; null where nothing must, and nothing is turned in it. */
+/** Nothing more is cut: it stands in its limits, or so near to one that only a finer instrument tells, and that is for Prove. */
+const STOPS: readonly string[] = ['in', 'close'] satisfies readonly (Advice['state'] | SizeCutState)[];
+
+/** Everything that must be proved of a set-up of one piece is cut as far as it goes; null where nothing must, and nothing is turned in it. */
 export function isThrough({ cuts, sizes }: Pick<PieceFinding, 'cuts' | 'sizes'>, { setUp }: PlannedSetUp): boolean | null {
   const here = cuts.filter((c) => setUp.cuts.includes(c.segment.segment.id));
   const cut = sizes.filter((s) => s.setUp === setUp.number && s.due);
   if (here.length + cut.length === 0) return null;
-  return here.every((c) => c.advice.state === 'in') && cut.every((s) => s.state === 'in');
+  return here.every((c) => STOPS.includes(c.advice.state)) && cut.every((s) => STOPS.includes(s.state));
 }
 
 /** How many pieces have been through a set-up, of how many; null where there is but one, or nothing is read in it. */

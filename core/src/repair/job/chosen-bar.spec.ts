@@ -1,5 +1,7 @@
 import type { Bar, StockFit } from '../../making/stock';
-import { unknownBarWords, willNotDo } from './chosen-bar';
+import { addedFeature } from '../../making/drawing';
+import { newPart, type Part } from '../../making/part';
+import { bowsWords, unknownBarWords, willNotDo } from './chosen-bar';
 
 const bar: Bar = {
   ...{ id: 'b', materialId: 'steel-c45', shape: 'round', diameterMm: 50.8, innerMm: null, lengthMm: 508, finish: 'black' },
@@ -30,4 +32,18 @@ it('one of unknown metal will do where somebody chose it, and only that one', ()
   expect(willNotDo(unknown, { ...fit, unknownBarId: 'u' }, 'mm')).toEqual([]);
   expect(willNotDo(unknown, fit, 'mm').join()).toContain('is material not known');
   expect(unknownBarWords('steel-c45')).toContain('it counts as Medium carbon steel');
+});
+
+describe('a bright bar that is cut on one side', () => {
+  const shaft = (lengthMm: number): Part => ({ ...newPart('plain-pin', 'Shaft', 25, lengthMm), features: [] });
+  const keyed = (lengthMm: number): Part => addedFeature(shaft(lengthMm), shaft(lengthMm).outside[0]!.id, 'keyseat', 'k', {})!.part;
+  const drawn = { finish: 'bright', materialId: 'steel-c45' } as const;
+  it('bows where it is slender; a black one, a short one and one that is only turned do not', () => {
+    expect(bowsWords(keyed(400), drawn)).toContain('before the last cuts');
+    expect(bowsWords(keyed(400), { ...drawn, finish: 'black' })).toBe('');
+    expect(bowsWords(keyed(400), { finish: 'black', materialId: 'steel-1018-drawn' })).not.toBe('');
+    expect(bowsWords(keyed(100), drawn)).toBe('');
+    expect(bowsWords(shaft(400), drawn)).toBe('');
+    expect(bowsWords(keyed(400), null)).toBe('');
+  });
 });

@@ -1,4 +1,5 @@
 import { materialName } from '../../book/materials';
+import { partLengthMm, type FeatureKindId, type Part } from '../../making/part';
 import { barsFor, type Bar, type StockFit } from '../../making/stock';
 import { placeWithUnit, type LengthUnit } from '../../terms/quantity';
 
@@ -20,3 +21,20 @@ export function willNotDo(bar: Bar, fit: StockFit, unit: LengthUnit): string[] {
 /** What is to be minded of a bar whose metal nobody knows. */
 export const unknownBarWords = (materialId: string): string =>
   `Nobody knows what this bar is: it counts as ${materialName(materialId)}, as it is drawn. File it and try it at the wheel before it is cut.`;
+
+/** What opens one side of a round and leaves the other whole. */
+const ONE_SIDED: readonly FeatureKindId[] = ['keyseat', 'woodruff-seat', 'slot'];
+/** From so many times as long as thick on what bows is seen. */
+const BOWS_FROM = 5;
+/** Drawn to size as they are sold. */
+const DRAWN: readonly string[] = ['steel-1018-drawn', 'steel-1144'];
+
+/** What to mind of a bright bar that is cut on one side: its skin was stretched as it was drawn, and the whole bows once it is opened. Empty else. */
+export function bowsWords({ outside, features, materialId }: Part, bar: Pick<Bar, 'finish' | 'materialId'> | null): string {
+  const drawn = bar?.finish === 'bright' || DRAWN.includes(bar?.materialId ?? materialId);
+  const opened = features.some((f) => ONE_SIDED.includes(f.kind) || (f.kind === 'flats' && f.count === 1));
+  const slender = outside.length > 0 && partLengthMm({ outside }) >= BOWS_FROM * Math.min(...outside.map((s) => s.diameterMm));
+  return drawn && opened && slender
+    ? 'Bright-drawn bar: it bows when one side of it is opened. Rough all of it and mill the keyseats before the last cuts of what has to run true, or have it annealed; read it between centres after the mill.'
+    : '';
+}

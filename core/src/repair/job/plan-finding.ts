@@ -37,7 +37,7 @@ import { piecesFromBar, piecesHeldOnce } from './held-once';
 import { asBoughtFrom, otherStock, type AsBought } from './as-bought';
 import { asCut } from './as-cut';
 import { fromRawCrown, treatmentOf } from './before-treatment';
-import { unknownBarWords, willNotDo } from './chosen-bar';
+import { bowsWords, unknownBarWords, willNotDo } from './chosen-bar';
 import { chosenPlan, sawnOf, type PlanChoice } from './choices';
 import type { JobItem } from './items';
 import type { PartFinding, SegmentFinding } from './part-finding';
@@ -94,7 +94,7 @@ export interface PlanFinding {
   readonly off: PlannedOff;
   /** What is not turned because the bar has its size; null where all is. */
   readonly asBought: AsBought | null;
-  /** What is to be minded of stock that is no bar; empty for one that is. */
+  /** What is to be minded of stock that is no bar, or that moves as it is cut; empty where nothing is. */
   readonly blankWords: string;
   /** What is to be minded of a bar whose metal nobody knows; null for one that is known. */
   readonly unknownBar: string | null;
@@ -280,7 +280,7 @@ export function planFinding(
     bars,
     bar,
     asBought,
-    blankWords: bar ? blankWords(bar) : '',
+    blankWords: [bar ? blankWords(bar) : '', bowsWords(found.part, bar)].filter(Boolean).join(' '),
     unknownBar: unknownBarId ? unknownBarWords(found.part.materialId) : null,
     off: {
       wanted: item.quantity,

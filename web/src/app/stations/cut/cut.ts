@@ -193,8 +193,12 @@ export class Cut {
     if (this.size()) this.store.select({ spanId: null, stationMm: null, clockDeg: null });
     const all = this.held.touched() ? this.diametersOf(this.held.touched()!) : [];
     const next = all.find((x) => x.advice.state !== 'in') ?? all[0];
-    if (next) this.take(next);
-    else this.bySets.set(true);
+    if (next) return this.take(next);
+    this.bySets.set(true);
+    // What is read of it is in hand at once: a length that is faced to, a keyseat's depth.
+    const sizes = (this.store.repair()?.sizes ?? []).filter((x) => x.setUp === number);
+    const size = sizes.find((x) => x.state !== 'in') ?? sizes[0];
+    if (size) this.store.select({ spanId: size.key, stationMm: null, clockDeg: null });
   }
 
   protected readonly lengthMm = computed(() => partLengthMm(this.store.repair()?.part?.part ?? { outside: [] }));
