@@ -112,3 +112,88 @@ it('mirrored end for end its seat and groove come first, and once more it is as 
   await page.until('it as it was', async () => (await drawn()).outside[0]!.name === 'Coupling end');
   expect((await drawn()).features).toEqual(before.features);
 });
+
+/** Takes what the line expects, or what is wanted, until it goes on to something else. */
+async function goOn(wanted: () => Promise<string | null>): Promise<void> {
+  const { page, line } = tomas;
+  for (let i = 0; i < 60; i++) {
+    const text = await wanted();
+    if (text === null) return;
+    const before = (await shop.query<{ n: string }>('select count(*) n from readings'))[0]!.n;
+    await line.take(text);
+    await page.until(
+      `${text} to be stored`,
+      async () => (await shop.query<{ n: string }>('select count(*) n from readings'))[0]!.n !== before,
+    );
+  }
+  throw new Error('it never ends');
+}
+
+it('its other hand is planned between centres and released', async () => {
+  const { page } = tomas;
+  await page.click('Mirror end for end');
+  await page.fill('Limits of diameter of bearing seat', 'k6');
+  await page.fill('Limits of diameter of body', '+0.1 -0.1');
+  await page.click('Save drawing');
+  await page.until('the other hand', async () => (await drawn()).outside[0]!.name === 'Bearing seat');
+  await page.click('Plan');
+  await page.click('Another bar');
+  await page.fill('A bar, a tube or an offcut', '40 x 300 C45 black, rack C');
+  await page.click('Put it on the rack');
+  await page.click('Between centres');
+  await page.sees('Face to length, centre both ends');
+  await page.sees('The axis is the two centres');
+  await page.click('Release for cutting');
+  await page.sees('Released');
+  expect(await seriousProblems(page)).toEqual([]);
+});
+
+it('is cut as the coach says, from the middle to both ends, then proved seat by seat', async () => {
+  const { page, line } = tomas;
+  await page.click('Cut');
+  for (const [name, setUp, instrument] of [
+    ['Coupling end', '2 All that must run true', 'Outside mic 0 to 25'],
+    ['Body', '2 All that must run true', 'Outside mic 25 to 50'],
+    ['Bearing seat', '3 End for end', 'Outside mic 25 to 50'],
+  ] as const) {
+    await page.click(setUp);
+    await page.click(name);
+    await page.until(name, async () => (await line.where()).startsWith(name));
+    await page.choose('Instrument', instrument);
+    let first = true;
+    await goOn(async () => {
+      if (!(await line.where()).startsWith(name)) return null;
+      const [size, title, then] = await page.run<[string, string, string]>(
+        `return [document.querySelectorAll('ip-cut .top .huge')[1].textContent, document.querySelector('ip-cut .next h2').textContent, document.querySelector('ip-cut .then')?.textContent ?? '']`,
+      );
+      if (/Inside its limits|Too near/.test(title)) return null;
+      if (!first) return /Too thin/.test(title) ? size : /(\d+\.\d+)/.exec(then)![1]!;
+      first = false;
+      return (Number(size) + 0.8).toFixed(3);
+    });
+    expect(await page.run<string>(`return document.querySelector('ip-cut .next h2').textContent`)).toMatch(/Inside its limits|Too near/);
+  }
+  expect(await seriousProblems(page)).toEqual([]);
+  await page.click('Prove');
+  await page.until('the line at the finished part', async () => (await line.where()).includes('finished and cold'));
+  let last = '';
+  await goOn(async () => {
+    const where = await line.where();
+    const about = /expecting about (\d+\.\d+)/.exec(await page.text())?.[1];
+    if (!where.includes('finished and cold') || where === last || !about) return null;
+    last = where;
+    return about;
+  });
+  for (let i = 0; i < 20; i++) {
+    const passed = await page.run<boolean>(
+      `const b = [...document.querySelectorAll('ip-prove button')].find((x) => !x.disabled && (x.getAttribute('aria-label') ?? '').startsWith('Pass ')); b?.click(); return !!b;`,
+    );
+    if (!passed) break;
+    const n = i + 1;
+    await page.until('the pass', async () => Number((await shop.query<{ n: string }>('select count(*) n from proofs'))[0]!.n) >= n);
+  }
+  await page.sees('passed, Tomas Quill');
+  // Both seats four times, its keyseat and its groove: all that must be is passed.
+  await page.until('Prove to be done', async () => /Prove\s*, done/.test(await page.text()));
+  expect(await seriousProblems(page)).toEqual([]);
+});

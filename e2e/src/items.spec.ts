@@ -92,6 +92,9 @@ it('a housing bored true, two bushes, a seal that is bought: one job, each with 
   await page.click('Release for cutting');
   await page.sees('Released');
   await turnTo('Housing');
+  await page.sees('Ways to hold it while it is bored');
+  await page.click('On the mill, boring head');
+  await page.until('the mill', async () => (await count(`choices where value->>'boring' = 'mill-head'`)) > 0);
   await page.click('Release for cutting');
   await page.sees('Released');
   expect(await count('releases where item_id is not null')).toBeGreaterThanOrEqual(2);

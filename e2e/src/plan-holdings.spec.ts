@@ -4,8 +4,14 @@ import { atTheBench } from './support/at-the-bench';
 /** How a shaft is held is chosen among the ways to do it, what is cut where can be moved, and at Cut it is gone through number by number. */
 const bench = atTheBench('tomas');
 
-const planned = async (): Promise<{ readonly way: string; readonly moved: readonly { readonly id: string; readonly to: number }[] }> => {
-  const [row] = await bench.shop.query<{ value: { way: string; moved: { id: string; to: number }[] } }>(
+interface Planned {
+  readonly way: string;
+  readonly moved: readonly { readonly id: string; readonly to: number }[];
+  readonly order?: readonly { readonly setUp: number; readonly keys: readonly string[] }[];
+  readonly afterHolds?: readonly string[];
+}
+const planned = async (): Promise<Planned> => {
+  const [row] = await bench.shop.query<{ value: Planned }>(
     `select value from choices c join jobs j on j.id = c.job_id
      where j.title = 'Mixer drive shaft' and key = 'plan' order by c.version desc limit 1`,
   );
@@ -44,6 +50,21 @@ it('says what to get first and how a keyseat is set', async () => {
   await page.sees('down after the flat is as wide as the cutter');
   // 10 x 8 in a shaft of 32: 5.0 from the crown, 27.0 over the shaft.
   await page.sees('27.000');
+});
+
+it('on the mill it is held as somebody picks, and what is done there is put in another order by hand', async () => {
+  const { page } = bench;
+  await page.click('Vise with a V');
+  await page.until('the vise', async () => (await planned()).afterHolds?.includes('v-vise') ?? false);
+  await page.click('Change the order');
+  const later = `document.querySelector('ip-set-up.here ip-act-order button[aria-label^="Later"]')`;
+  const first = await page.run<string>(`const b = ${later}; const words = b.getAttribute('aria-label'); b.click(); return words;`);
+  await page.until('the other order', async () => (await planned()).order?.some((o) => o.setUp === 4) ?? false);
+  await page.until('it on the sheet', () => page.run<boolean>(`return ${later}.getAttribute('aria-label') !== arguments[0]`, first));
+  expect(await seriousProblems(page)).toEqual([]);
+  await page.click('Back to the usual order');
+  await page.until('the usual order', async () => !(await planned()).order?.length);
+  await page.click('Done');
 });
 
 it('at Cut every depth and setting is one large number after another', async () => {

@@ -213,13 +213,23 @@ export class Plan {
     this.choose({ barId: bar.id });
   }
 
+  /** One change after another: each counts from what the one before it left. */
+  private changing: Promise<unknown> = Promise.resolve();
+  private put(planOf: () => PlanChoice | null): void {
+    const key = this.store.item()!.planKey;
+    this.changing = this.changing.then(() => {
+      const plan = this.store.item()?.planKey === key ? planOf() : null;
+      return plan && this.store.putChoice(key, 'the plan', plan).catch(this.store.bug);
+    });
+  }
+
   protected choose(change: Partial<PlanChoice>): void {
-    const p = this.found()!;
-    const barId = change.barId ?? p.bar?.id ?? '';
-    if (barId === '') return;
-    // What is chosen first of a plan settles how it is held with it.
-    const way = p.held.way;
-    void this.store.putChoice(this.store.item()!.planKey, 'the plan', { ...p.plan, barId, way, ...change }).catch(this.store.bug);
+    this.put(() => {
+      const p = this.found();
+      const barId = change.barId ?? p?.bar?.id ?? '';
+      // What is chosen first of a plan settles how it is held with it.
+      return p && barId !== '' ? { ...p.plan, barId, way: p.held.way, ...change } : null;
+    });
   }
 
   protected takeLathe(latheId: string): void {
@@ -236,9 +246,10 @@ export class Plan {
 
   /** Nothing is sawn off a bar for what stays. */
   private chooseMachine(change: Partial<PlanChoice>): void {
-    void this.store
-      .putChoice(this.store.item()!.planKey, 'the plan', { ...this.machine()!, barId: 'none', ...change })
-      .catch(this.store.bug);
+    this.put(() => {
+      const machine = this.machine();
+      return machine && { ...machine, barId: 'none', ...change };
+    });
   }
 
   protected chooseTool(tool: string): void {
