@@ -34,6 +34,11 @@ it('one of unknown metal will do where somebody chose it, and only that one', ()
   expect(unknownBarWords('steel-c45')).toContain('it counts as Medium carbon steel');
 });
 
+it('one of another shape says that, not that its metal is wrong', () =>
+  expect(willNotDo({ ...bar, shape: 'plate', diameterMm: 400, innerMm: 300 }, fit, 'mm')[0]).toContain(
+    'is a plate: no blank comes out of it that is held so',
+  ));
+
 describe('a bright bar that is cut on one side', () => {
   const shaft = (lengthMm: number): Part => ({ ...newPart('plain-pin', 'Shaft', 25, lengthMm), features: [] });
   const keyed = (lengthMm: number): Part => addedFeature(shaft(lengthMm), shaft(lengthMm).outside[0]!.id, 'keyseat', 'k', {})!.part;

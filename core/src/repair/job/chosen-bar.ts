@@ -1,6 +1,6 @@
 import { materialName } from '../../book/materials';
 import { partLengthMm, type FeatureKindId, type Part } from '../../making/part';
-import { barsFor, type Bar, type StockFit } from '../../making/stock';
+import { barsFor, SHAPES, type Bar, type StockFit } from '../../making/stock';
 import { placeWithUnit, type LengthUnit } from '../../terms/quantity';
 
 /** Why the bar that somebody chose will not do, in sentences; empty where it will. */
@@ -14,6 +14,10 @@ export function willNotDo(bar: Bar, fit: StockFit, unit: LengthUnit): string[] {
     case 'too-short':
       return [`${chosen} is shorter than ${placeWithUnit(fit.lengthMm, unit)}.`];
     default:
+      if (bar.materialId === fit.materialId)
+        return [
+          `${chosen} is a ${SHAPES[bar.shape].words}: no blank comes out of it that is held so. Hold it another way, or take another bar.`,
+        ];
       return [`${chosen} is ${materialName(bar.materialId)}, and the part is drawn in ${materialName(fit.materialId)}.`];
   }
 }

@@ -19,11 +19,17 @@ const bar = (lengthMm: number, more = {}) => testBar('b', { materialId: 'bronze-
 function job(
   quantity: number,
   rack: Shop['rack'],
-  { spindleBoreMm = null as number | null, choices = [] as JobSheet['choices'], readings = [] as JobSheet['readings'], way = 'bar' } = {},
+  {
+    spindleBoreMm = null as number | null,
+    choices = [] as JobSheet['choices'],
+    readings = [] as JobSheet['readings'],
+    way = 'bar',
+    part = BUSH,
+  } = {},
 ) {
   const known = [
     testChoice(choiceKey.item('job'), { ...newItem('make', 'Bush', [], -1), quantity }),
-    testChoice(choiceKey.part, BUSH),
+    testChoice(choiceKey.part, part),
     testChoice(choiceKey.plan, { ...usualPlan(testShop.lathes[0]!), barId: 'b', way }),
     ...choices,
   ];
@@ -35,6 +41,19 @@ function job(
 const off = (p: PlanFinding) => [p.off.perBlank, p.off.fromBar];
 
 describe('pieces cut off one after another', () => {
+  it('one from each blank where the blank is held at both its ends', () => {
+    const pin: Part = {
+      ...BUSH,
+      bores: [],
+      outside: [surface('a', 'cylinder', 'Seat', 60, 20), surface('b', 'cylinder', 'Body', 140, 30)],
+    };
+    const long = testBar('b', { materialId: 'bronze-leaded', diameterMm: 34, lengthMm: 3000 });
+    const perBlank = (way: string) => job(4, [long], { way, spindleBoreMm: 60, part: pin }).plan.off.perBlank;
+    expect([perBlank('bar'), perBlank('centres-long')]).toEqual([4, 1]);
+    const once = job(4, [long], { way: 'centres-long', spindleBoreMm: 60, part: pin }).plan.setUps.flatMap((s) => s.schedules);
+    expect(once.flatMap((s) => s.settings.map((x) => x.figure.label)).join()).not.toContain('pulled out');
+  });
+
   it('six bushes of 1.40 in come out of 11 in of bar that is held once, and no seventh', () => {
     const { plan, repair, sheet } = job(6, [bar(11 * IN)]);
     expect(off(plan)).toEqual([6, 6]);

@@ -228,7 +228,7 @@ export function planFinding(
   const longest = forOne.ok ? forOne.value.reduce((p, q) => (q.lengthMm > p.lengthMm ? q : p)) : null;
   const from = barChosen ?? longest;
   const batch = from && { part: outside, wanted: item.quantity, lathe, bar: from };
-  const once = batch ? piecesHeldOnce(batch, one, sheet.job.unit) : { pieces: 1, mind: '' };
+  const once = batch && !WAYS[held.way].alone ? piecesHeldOnce(batch, one, sheet.job.unit) : { pieces: 1, mind: '' };
   const allowances = allowancesOf(plan, held.way, once.pieces);
   const need = stockNeed(outside, allowances);
   const fit = stockFit(found.part, need, allowances, other, unknownBarId);
@@ -260,14 +260,22 @@ export function planFinding(
     const { partingMm, touched } = plan;
     const ladder = dial ? depthLadder(found.part, { fromFarEnd, partingMm, touched, dial, partOff, toLength, cuts }) : [];
     const { number, machine, holding } = setUp;
-    const batch = { number, machine, partsOff: partOff, toLength, betweenCentres: holding === 'centres', ladder, pieces: item.quantity };
-    const once = found.problems.length ? null : oneSetting({ ...batch, pieceMm: pieceMm(outside, allowances) }, found.part);
+    const batch = {
+      number,
+      machine,
+      partsOff: partOff && once.pieces > 1,
+      toLength,
+      betweenCentres: holding === 'centres',
+      ladder,
+      pieces: item.quantity,
+    };
+    const setOnce = found.problems.length ? null : oneSetting({ ...batch, pieceMm: pieceMm(outside, allowances) }, found.part);
     return {
       setUp,
       dial,
       ladder,
       pushed: pushedIn(setUp, passes, found, powerKw, sheet.job.unit),
-      schedules: [...(once ? [once] : []), ...cuts.flatMap((id) => schedules.filter((x) => x.id === id))],
+      schedules: [...(setOnce ? [setOnce] : []), ...cuts.flatMap((id) => schedules.filter((x) => x.id === id))],
       minutes: minutesOf(setUp, passes),
     };
   });

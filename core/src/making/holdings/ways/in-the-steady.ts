@@ -13,6 +13,7 @@ export const inTheSteady: HoldingWay = {
   name: 'Outside on a centre, bored in the steady',
   about: 'A tube or a long bush: a centre in its end would stand in the way of the boring bar.',
   cutsOff: true,
+  alone: true,
   plan: (work) => {
     const { part, cuts, barMm, lengthMm, asBought } = work;
     if (!part.bores.length) return bad('not-bored', 'Nothing is bored: a centre holds its end.');

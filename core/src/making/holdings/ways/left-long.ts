@@ -13,6 +13,7 @@ export const leftLongBetweenCentres: HoldingWay = {
   name: 'Between centres, left long for the dog',
   about: 'The whole outside between the centres without a step where two ends meet; what the dog holds is cut off last.',
   cutsOff: true,
+  alone: true,
   plan: (work) => {
     const { outside, cuts, barMm, lengthMm, part } = work;
     if (part.bores.length) return bad('bored', 'It is bored, and what is bored takes its centre away: the fixed steady holds it so.');

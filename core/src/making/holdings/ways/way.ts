@@ -9,6 +9,8 @@ export interface HoldingWay {
   readonly about: string;
   /** The stock is left long, held on, and cut off; else it is sawn to length and both ends are faced. */
   readonly cutsOff: boolean;
+  /** Every piece has a blank of its own: no second one is cut off behind it. */
+  readonly alone?: true;
   /** The holdings on the lathe in their order; why there are none, where this part cannot be held so. */
   plan(work: Work): Outcome<SetUpDraft[]>;
 }

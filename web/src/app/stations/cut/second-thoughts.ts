@@ -23,7 +23,7 @@ const READ_MM = 0.004;
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <details>
-      <summary>Lost count of the dial?</summary>
+      <summary class="fold">Lost count of the dial?</summary>
       <p class="quiet">Take a pass where the tool stands now, measure, and the count is found from the size.</p>
       <div class="row">
         <ip-length label="It measures now" [mm]="size()" [unit]="store.unit()" [allowZero]="false" (mmChange)="size.set($event)" />
@@ -34,7 +34,7 @@ const READ_MM = 0.004;
     </details>
     @if (cut().segment.segment.side === 'outside') {
       <details>
-        <summary>Comes out with a taper?</summary>
+        <summary class="fold">Comes out with a taper?</summary>
         <p class="quiet">
           Measure it at both ends of one pass, a slender piece in the middle too: the tailstock is set over until both ends are alike.
         </p>
@@ -71,12 +71,6 @@ const READ_MM = 0.004;
   `,
   styles: `
     summary {
-      min-height: 44px;
-      display: flex;
-      align-items: center;
-      cursor: pointer;
-      color: var(--blue);
-      font: 600 16px var(--label);
       padding: 0 8px;
     }
     .row {

@@ -3,6 +3,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { RouterLink } from '@angular/router';
 import { routes } from '@iron-patch/contract';
 import {
+  barLine,
   barSize,
   isCutToSize,
   countOf,
@@ -134,13 +135,7 @@ export class Plan {
     const bars = this.found()!.bars;
     if (!bars.ok) return [['', 'none will do']];
     return bars.value.map(
-      (b) =>
-        [
-          b.bar.id,
-          [`${this.size(b.bar.diameterMm, 1)} x ${this.size(b.bar.lengthMm, 0)}`, b.bar.place, `leaves ${this.size(b.left.value, 0)}`]
-            .filter(Boolean)
-            .join(', '),
-        ] as const,
+      (b) => [b.bar.id, [this.barLabel(b.bar), b.bar.place, `leaves ${this.size(b.left.value, 0)}`].filter(Boolean).join(', ')] as const,
     );
   });
   protected readonly found = computed(() => this.store.repair()?.plan ?? null);
@@ -193,6 +188,11 @@ export class Plan {
   protected size(mm: number, decimals: number): string {
     const unit = this.store.unit();
     return formatLength(mm, unit, unit === 'mm' ? decimals : decimals + 2);
+  }
+
+  /** A round by its two numbers, any other shape by its name too. */
+  private barLabel(bar: Bar): string {
+    return bar.shape === 'round' ? `${this.size(bar.diameterMm, 1)} x ${this.size(bar.lengthMm, 0)}` : barLine(bar, this.store.unit());
   }
 
   protected barName(bar: Bar): string {

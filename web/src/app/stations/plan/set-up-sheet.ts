@@ -59,14 +59,6 @@ const PASS_WORDS = { rough: 'rough', finish: 'finish' } as const;
       gap: 4px 16px;
       margin-top: 6px;
     }
-    summary {
-      min-height: 44px;
-      display: flex;
-      align-items: center;
-      cursor: pointer;
-      color: var(--blue);
-      font: 600 16px var(--label);
-    }
   `,
 })
 export class SetUpSheet {

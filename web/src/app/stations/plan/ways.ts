@@ -82,7 +82,7 @@ const STATE_WORDS: Readonly<Record<Verdict, string>> = {
     </div>
     @if (no().length) {
       <details class="no-print">
-        <summary>What will not do, and why</summary>
+        <summary class="fold">What will not do, and why</summary>
         @for (n of no(); track n.why) {
           <p class="no quiet">
             <b>{{ n.names }}</b>: {{ n.why }}
@@ -128,14 +128,6 @@ const STATE_WORDS: Readonly<Record<Verdict, string>> = {
     }
     td.num {
       font-size: 17px;
-    }
-    summary {
-      min-height: 44px;
-      display: flex;
-      align-items: center;
-      cursor: pointer;
-      color: var(--blue);
-      font: 600 16px var(--label);
     }
     .no {
       margin: 4px 0;
