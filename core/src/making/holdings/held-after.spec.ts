@@ -1,7 +1,8 @@
 import { addedFeature } from '../drawing';
 import { newPart, surface, type FeatureKindId, type Part } from '../part';
 import { afterTurning } from './after-turning';
-import { heldWords, holdsAfter, isTurned, type AfterHoldId, type AfterId } from './held-after';
+import type { AfterHoldId, AfterId } from './after-hold-ids';
+import { heldWords, holdsAfter, isTurned } from './held-after';
 import { TEST_LATHE } from './testing-lathe';
 import { workOf } from './work';
 

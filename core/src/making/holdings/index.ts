@@ -9,5 +9,6 @@ export { rankedWays, shortfall, worstAsked, type NoWay } from './ranked';
 export { type PredictedRunOut } from './run-out';
 export { CHUCK_ONLY_RATIO, TAILSTOCK_RATIO } from './overhang';
 export { blockSetUps } from './block-set-ups';
-export { AFTER_HOLD_IDS, type AfterChoice, type AfterHoldId } from './held-after';
+export { AFTER_HOLD_IDS, type AfterHoldId } from './after-hold-ids';
+export { type AfterChoice } from './held-after';
 export { BORING_IDS, boringOf, boringWays, type BoringChoice, type BoringId, type BoringWork } from './boring';

@@ -1,5 +1,6 @@
 import type { Act } from './act';
-import type { AfterChoice, AfterHoldId } from './held-after';
+import type { AfterHoldId } from './after-hold-ids';
+import type { AfterChoice } from './held-after';
 import type { HoldingKind } from './holding';
 import type { Support } from './overhang';
 

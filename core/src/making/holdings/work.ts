@@ -2,7 +2,7 @@ import { largestDiameterMm, partLengthMm, placeOutside, type Part, type PlacedSu
 import type { LengthUnit } from '../../terms/quantity';
 import type { Lathe } from '../setups';
 import { cutsOf, type Cut } from './cut';
-import type { AfterHoldId } from './held-after';
+import type { AfterHoldId } from './after-hold-ids';
 
 /** What a way to hold it is planned from. */
 export interface Work {

@@ -2,7 +2,8 @@ import { newPart } from '../part';
 import type { Bar } from './bar';
 import { blankOf, blankWords, isFlat, isOfShape, moreSkinMm } from './blank';
 import { parseBar } from './parse-bar';
-import { chooseBars, stockFit, stockNeed, USUAL_ALLOWANCES } from './stock';
+import { chooseBars, stockFit, stockNeed } from './stock';
+import { USUAL_ALLOWANCES } from './stock-fit';
 
 const typed = (line: string): Bar => {
   const read = parseBar(line, 'mm');

@@ -1,5 +1,5 @@
 import type { Bar, BarShape } from './bar';
-import { USUAL_ALLOWANCES, type StockFit } from './stock';
+import { USUAL_ALLOWANCES, type StockFit } from './stock-fit';
 
 /** Off a rough casting's diameter until its hard, sandy skin is gone, mm. */
 const CAST_SKIN_MM = 6;

@@ -1,7 +1,7 @@
 import { plus, ruled, sumOf, workedOut, type Figure } from '../../terms/working';
 import type { Block } from '../part';
 import type { Bar, BarShape } from './bar';
-import { USUAL_ALLOWANCES } from './stock';
+import { USUAL_ALLOWANCES } from './stock-fit';
 
 /** Milled off each face so that skin, saw marks and twist are gone, mm. */
 const BLOCK_FACE_MM = 2;

@@ -5,16 +5,11 @@ export {
   barsFor,
   chooseBars,
   isOwnSize,
-  NO_OTHER_STOCK,
   pieceMm,
   piecesOfLength,
   stockFit,
   stockNeed,
-  USUAL_ALLOWANCES,
   type BarChoice,
-  type OtherStock,
-  type StockAllowances,
-  type StockFit,
   type StockNeed,
 } from './stock';
 export {
@@ -33,3 +28,4 @@ export {
 } from './bar';
 export { parseBar, type TypedBar } from './parse-bar';
 export { blankOf, blankWords, isFlat, type Blank } from './blank';
+export { NO_OTHER_STOCK, USUAL_ALLOWANCES, type OtherStock, type StockAllowances, type StockFit } from './stock-fit';

@@ -43,6 +43,7 @@ import { instrumentCalled, lineInstrument } from './line-instrument';
 import { OutboxAlerts } from './outbox-alerts';
 import { WaitingReadings } from './waiting-readings';
 import { nothingAsked, numberIn, PAUSE_MS } from './line-words';
+import { aboutIn } from './about-in';
 import { afterReading, besideSpot, corrected, lineTarget, type LineTarget, type Standing } from './spot';
 import { typedReading } from './typed-reading';
 
@@ -119,16 +120,11 @@ export class ReadingLine {
       ? 'the indicator, + or -'
       : t.expectedMm === null
         ? 'the first here'
-        : `expecting about ${this.aboutIn(t.expectedMm)}`;
+        : `expecting about ${aboutIn(t.expectedMm, this.bareUnit(), this.store.unit())}`;
     if (!t.there.length) return about;
     if (this.again()) return `${about}; once more, kept beside the one there`;
     return this.corrects(t) ? `${about}; corrects the one there` : `${about}; a second instrument at this spot`;
   });
-  /** In the unit that a bare number is taken in; where the job is in the other one, in that too. */
-  private aboutIn(mm: number): string {
-    const unit = this.bareUnit();
-    return unit === this.store.unit() ? this.show(mm) : `${formatLength(mm, unit)} (${this.show(mm)} ${this.store.unit()})`;
-  }
   protected readonly echo = computed(() => {
     const p = this.parsed();
     if (!p.ok || this.text().trim() === '') return '';

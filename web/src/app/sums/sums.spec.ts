@@ -98,9 +98,9 @@ describe('a metal that was told', () => {
     const fixture = await bench('which-metal');
     const [pin] = server.sheet.components;
     const button = [...(fixture.nativeElement as HTMLElement).querySelectorAll('button')].find((b) =>
-      b.textContent!.includes('Take it as'),
+      b.textContent.includes('Take it as'),
     )!;
-    await press(fixture, button.textContent!.trim());
+    await press(fixture, button.textContent.trim());
     await fixture.whenStable();
     const [put, note] = server.changes();
     expect(put!.path).toBe(`/api/components/${pin!.id}`);
