@@ -24,7 +24,7 @@ it('what is only turned needs nothing more', () => {
 
 it('an eccentric is dialled in until the indicator swings twice its throw, and is out of balance', () => {
   const [setUp] = afterOf('mm', ['eccentric', 'end', { throwMm: 3.5 }]);
-  expect(setUp).toMatchObject({ machine: 'lathe', holding: 'four-jaw', cuts: ['f0'] });
+  expect(setUp).toMatchObject({ machine: 'lathe', holding: 'three-jaw', after: { chosen: 'beside-packing' }, cuts: ['f0'] });
   expect(setUp!.hold).toContain('7.000 mm');
   expect(setUp!.cautions[0]).toContain('out of balance');
   expect(afterOf('in', ['eccentric', 'end', { throwMm: 3.175 }])[0]!.hold).toContain('0.2500 in');

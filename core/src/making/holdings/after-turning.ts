@@ -3,7 +3,7 @@ import { processOf } from '../part';
 import { KEYS, onceEach } from './act';
 import { actsFor, type Cut } from './cut';
 import type { AfterId } from './after-hold-ids';
-import { heldWords, holdsAfter } from './held-after';
+import { AFTER_HOLDS, heldWords, holdsAfter } from './held-after';
 import { doing, type SetUpDraft } from './set-up';
 import type { Work } from './work';
 import { gripOn } from './ways/grip';
@@ -43,7 +43,7 @@ function tail(
   return [
     {
       ...{ title, machine, cautions, after, hold: after ? heldWords(after.chosen, work, cuts) : hold },
-      holding: machine === 'lathe' ? 'four-jaw' : null,
+      holding: after ? (AFTER_HOLDS[after.chosen].holding ?? null) : null,
       zeroFace: 'the zero end',
       ...doing(
         [...onceEach(cuts.flatMap(actsFor)), ...(last ? [{ key: KEYS.edges, words: last, cuts: [] }] : [])],

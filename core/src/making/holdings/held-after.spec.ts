@@ -79,8 +79,29 @@ it('is held as somebody said; an eccentric swings twice its throw', () => {
   const part = made(shaft(), ['eccentric', 'b', { throwMm: 3, diameterMm: 20 }]);
   const work = workOf(part, TEST_LATHE, 45, 'mm', { afterHolds: ['beside-packing', 'v-block'] });
   const [beside] = afterTurning(work);
-  expect(beside).toMatchObject({ after: { chosen: 'beside-packing' }, settingMin: 10 });
+  expect(beside).toMatchObject({ after: { chosen: 'beside-packing' }, holding: 'three-jaw', settingMin: 10 });
   expect(beside!.hold).toContain('eccentric stretch 6.000 mm');
   expect(heldWords('v-block', work, [])).toBe('Two V-blocks and clamps');
   expect(isTurned(work, work.cuts)).toBe(false);
+});
+
+it('beside the axis only as this lathe can', () => {
+  const part = made(shaft(), ['eccentric', 'b', { throwMm: 3, diameterMm: 20 }]);
+  const lathe = { ...TEST_LATHE, holdings: [{ kind: 'three-jaw' as const, runOutMm: null }] };
+  const work = workOf(part, lathe, 45, 'mm');
+  const all = holdsAfter('beside', work, work.cuts);
+  expect(all[0]).toMatchObject({ id: 'beside-packing', cannot: '' });
+  expect(all.find((c) => c.id === 'beside-four-jaw')!.cannot).toBe('Lathe has no four-jaw chuck on its card.');
+});
+
+it('a throw with limits of its own is not left to packing', () => {
+  const part = made(shaft(), ['eccentric', 'b', { throwMm: 3, diameterMm: 20 }]);
+  const within = (mm: number) => choices('beside', { ...part, limits: { 'f0.throw': { text: `±${mm}`, lowerDev: -mm, upperDev: mm } } });
+  expect(choices('beside', part)[0]!.id).toBe('beside-packing');
+  expect(within(0.03)[0]!.id).toBe('beside-centres');
+  expect(
+    within(0.03)
+      .filter((c) => c.tooMuch)
+      .map((c) => c.id),
+  ).toEqual(['beside-packing']);
 });

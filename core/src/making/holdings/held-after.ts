@@ -1,11 +1,14 @@
 import { formatWithUnit } from '../../terms/quantity';
 import { inSentence } from '../../terms/words';
 import type { Cut } from './cut';
+import { lacks, type HoldingKind } from './holding';
 import type { Work } from './work';
 import { AFTER_HOLD_IDS, type AfterHoldId, type AfterId } from './after-hold-ids';
 
 interface AfterHold {
   readonly after: AfterId;
+  /** Of the lathe; absent on the mill. */
+  readonly holding?: HoldingKind;
   readonly name: string;
   readonly about: string;
   readonly minutes: number;
@@ -67,22 +70,22 @@ export const AFTER_HOLDS: Readonly<Record<AfterHoldId, AfterHold>> = {
     cannot: ANY,
   },
   'beside-four-jaw': {
-    ...{ after: 'beside', name: 'Four-jaw chuck, dialled in', minutes: 25, offDeg: null, offMm: 0.01 },
+    ...{ after: 'beside', holding: 'four-jaw', name: 'Four-jaw chuck, dialled in', minutes: 25, offDeg: null, offMm: 0.01 },
     about: 'Jaws set over until the indicator swings twice the offset.',
     cannot: ANY,
   },
   'beside-packing': {
-    ...{ after: 'beside', name: 'Three-jaw chuck, packing on one jaw', minutes: 10, offDeg: null, offMm: 0.05 },
+    ...{ after: 'beside', holding: 'three-jaw', name: 'Three-jaw chuck, packing on one jaw', minutes: 10, offDeg: null, offMm: 0.05 },
     about: 'Quick to repeat; the packing is worked out for the jaws, and the swing is still read.',
     cannot: ANY,
   },
   'beside-faceplate': {
-    ...{ after: 'beside', name: 'Faceplate with a counterweight', minutes: 35, offDeg: null, offMm: 0.01 },
+    ...{ after: 'beside', holding: 'faceplate', name: 'Faceplate with a counterweight', minutes: 35, offDeg: null, offMm: 0.01 },
     about: 'Wide or heavy work: bolted down and balanced.',
     cannot: ({ lengthMm, largestMm }) => (lengthMm > largestMm ? 'It is longer than wide: it stands too far off the plate.' : ''),
   },
   'beside-centres': {
-    ...{ after: 'beside', name: 'Between centres beside the axis', minutes: 20, offDeg: null, offMm: 0.02 },
+    ...{ after: 'beside', holding: 'centres', name: 'Between centres beside the axis', minutes: 20, offDeg: null, offMm: 0.02 },
     about: 'A second pair of centres at the throw: both ends swing about the same line.',
     cannot: (work, cuts) => {
       const { part, outside, unit } = work;
@@ -116,9 +119,9 @@ export const isTurned = ({ part }: Work, cuts: readonly Cut[]): boolean => {
   return angles.size > 1 || made.some((f) => ('count' in f && f.count > 1) || f.kind === 'spline');
 };
 
-/** What the drawing allows an angle to be off, degrees; null where it gives none limits. */
-function allowedDeg({ part }: Work, cuts: readonly Cut[]): number | null {
-  const said = cuts.flatMap((c) => part.limits[`${c.id}.clock`] ?? []);
+/** What the drawing allows an angle, degrees, or a throw, mm, to be off; null where it gives none limits of its own. */
+function allowed({ part }: Work, cuts: readonly Cut[], what: 'clock' | 'throw'): number | null {
+  const said = cuts.flatMap((c) => part.limits[`${c.id}.${what}`] ?? []);
   return said.length ? Math.min(...said.map((l) => Math.min(Math.abs(l.lowerDev), Math.abs(l.upperDev)))) : null;
 }
 
@@ -132,20 +135,29 @@ const outMm = ({ part, outside }: Work, cuts: readonly Cut[]): number =>
   );
 
 function choiceOf(id: AfterHoldId, work: Work, cuts: readonly Cut[]): AfterChoice {
-  const { name, about, minutes, offDeg, offMm, cannot } = AFTER_HOLDS[id];
+  const { name, about, minutes, offDeg, offMm, cannot, holding } = AFTER_HOLDS[id];
   const turned = offDeg !== null && isTurned(work, cuts);
-  const wanted = turned ? allowedDeg(work, cuts) : null;
+  const wanted = turned ? allowed(work, cuts, 'clock') : offMm === null ? null : allowed(work, cuts, 'throw');
   const far = outMm(work, cuts);
   const at = far > 0 ? `, ${formatWithUnit((far * (offDeg ?? 0) * Math.PI) / 180, work.unit)} at its surface` : '';
   const gives = turned ? `angles to ${offDeg}°${at}` : offMm !== null ? `throw to ${formatWithUnit(offMm, work.unit)}` : '';
-  return { id, name, about, minutes, gives, tooMuch: wanted !== null && offDeg! > wanted + 1e-9, cannot: cannot(work, cuts) };
+  return {
+    id,
+    name,
+    about,
+    minutes,
+    gives,
+    tooMuch: wanted !== null && (offDeg ?? offMm ?? 0) > wanted + 1e-9,
+    cannot: (holding && lacks(holding, work.lathe)) || cannot(work, cuts),
+  };
 }
 
 /** Every way to hold it there, the best first: what will do, what is near enough, then what is set up sooner. */
 export function holdsAfter(after: AfterId, work: Work, cuts: readonly Cut[]): AfterChoice[] {
   const all = AFTER_HOLD_IDS.filter((id) => AFTER_HOLDS[id].after === after).map((id) => choiceOf(id, work, cuts));
   // Where angles hang together and nobody said how well, what is indexed comes first.
-  const loose = (c: AfterChoice): number => (isTurned(work, cuts) && allowedDeg(work, cuts) === null ? (AFTER_HOLDS[c.id].offDeg ?? 0) : 0);
+  const loose = (c: AfterChoice): number =>
+    isTurned(work, cuts) && allowed(work, cuts, 'clock') === null ? (AFTER_HOLDS[c.id].offDeg ?? 0) : 0;
   return all.sort(
     (p, q) =>
       Number(p.cannot !== '') - Number(q.cannot !== '') ||

@@ -5,7 +5,7 @@ import type { Lathe } from '../setups';
 import { afterTurning } from './after-turning';
 import { KEYS, withCame, type Act } from './act';
 import { actsFor, type Cut } from './cut';
-import { HOLDINGS, hasHolding } from './holding';
+import { lacks } from './holding';
 import { predictedRunOut, type PredictedRunOut } from './run-out';
 import { doing, type SetUp } from './set-up';
 import { inOrder, outOfOrder, type OutOfOrder } from './order';
@@ -84,9 +84,8 @@ function worstOf({ part }: Work, setUps: readonly SetUp[], lathe: Lathe): Predic
 
 /** What stands in the way on this lathe. */
 function notOnThis(way: WayId, { lathe, lengthMm, barMm, unit }: Work): string[] {
-  const lacking = HELD_BY[way].filter((k) => !hasHolding(k, lathe));
   return [
-    ...lacking.map((k) => `${lathe.name} has no ${HOLDINGS[k].words.replace(/,.*/, '')} on its card.`),
+    ...HELD_BY[way].map((k) => lacks(k, lathe)).filter(Boolean),
     ...(WAYS[way].cutsOff || lengthMm <= lathe.centresMm
       ? []
       : [`It is ${placeWithUnit(lengthMm, unit)} long and ${lathe.name} takes ${placeWithUnit(lathe.centresMm, unit)} between centres.`]),

@@ -177,7 +177,7 @@ describe('ways to hold it', () => {
     expect(ring.setUps[0]!.cautions.join()).toContain('counterweight');
     expect(
       held('faceplate', newPart('repair-ring', 'Ring', 100, 30), { ...LATHE, holdings: [{ kind: 'three-jaw', runOutMm: null }] }).cannot,
-    ).toEqual(['Lathe has no clamped to the faceplate on its card.']);
+    ).toEqual(['Lathe has no faceplate on its card.']);
   });
 
   it('turn what is one surface between centres too, left long for the dog, and a long tube in the steady', () => {
