@@ -183,9 +183,12 @@ function dialOf({ machine }: SetUp, lathe: Lathe, { machines }: Shop): Dial | nu
 /** Diameter of an ordinary edge finder, mm. */
 const FINDER_MM = 10;
 
-/** The diameter that is reckoned with before a bar is chosen. */
-const stockMm = (outside: Pick<Part, 'outside'>, plan: PlanChoice | null, rack: readonly Bar[]): number =>
-  rack.find((b) => b.id === plan?.barId)?.diameterMm ?? stockNeed(outside, USUAL_ALLOWANCES).diameter.value;
+/** The diameter that is reckoned with: of the bar that was chosen, or of the disc that is cut out of it; else the least that will do. */
+function stockMm(outside: Pick<Part, 'outside'>, plan: PlanChoice | null, rack: readonly Bar[]): number {
+  const least = stockNeed(outside, USUAL_ALLOWANCES).diameter.value;
+  const bar = rack.find((b) => b.id === plan?.barId);
+  return bar ? blankOf(bar, { diameterMm: least, lengthMm: 0 }).roundMm : least;
+}
 
 /** A diameter as it is cut, where a treatment changes it afterwards: what is hardened and ground is thicker before, what is plated thinner. */
 const cutMmOf =
