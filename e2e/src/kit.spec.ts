@@ -106,8 +106,10 @@ it('of two thousand readings those are drawn that are looked at, and all of them
   await page.turnTo(`/jobs/${jobId}/measure`);
   await page.click('Barrel bore');
   await page.click('Bring in readings');
+  const dialog = 'nz-modal-container textarea, .ant-modal textarea';
+  await page.until('the dialog', () => page.run<boolean>(`return document.querySelector('${dialog}') !== null`));
   await page.run(
-    `const area = document.querySelector('nz-modal-container textarea, .ant-modal textarea');
+    `const area = document.querySelector('${dialog}');
      area.value = arguments[0]; area.dispatchEvent(new Event('input', { bubbles: true }));`,
     ['place,station_mm,clock_deg,reading', ...rows].join('\n'),
   );

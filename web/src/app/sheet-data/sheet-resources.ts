@@ -40,13 +40,15 @@ export interface SheetAccess {
     done: (result: T) => void,
   ) => Promise<T | null>;
   readonly patchSheet: (change: (s: JobSheet) => JobSheet) => void;
+  /** What is held against the evidence goes after the readings that were typed before it. */
+  readonly afterReadings: <T>(act: () => Promise<T>) => Promise<T>;
 }
 
 /**
  * Adding, changing and removing what a sheet is made of. Each resolves to what was stored, to null when somebody else had
  * changed it first, and rejects when the server refused or did not answer.
  */
-export function sheetResources({ api, jobId, attempt, patchSheet }: SheetAccess) {
+export function sheetResources({ api, jobId, attempt, patchSheet, afterReadings }: SheetAccess) {
   const gone = async (path: string, version: number): Promise<true> => {
     await api.delete(path, version);
     return true;
@@ -116,14 +118,14 @@ export function sheetResources({ api, jobId, attempt, patchSheet }: SheetAccess)
     release: (input: ReleaseInput): Promise<ReleaseRecord | null> =>
       attempt(
         'the release',
-        () => api.post<ReleaseRecord>(routes.releases(jobId()), input),
+        () => afterReadings(() => api.post<ReleaseRecord>(routes.releases(jobId()), input)),
         0,
         (r) => patchSheet((s) => ({ ...s, releases: replaceById(s.releases, r) })),
       ),
     prove: (input: ProofInput): Promise<ProofRecord | null> =>
       attempt(
         'the proof',
-        () => api.post<ProofRecord>(routes.proofs(jobId()), input),
+        () => afterReadings(() => api.post<ProofRecord>(routes.proofs(jobId()), input)),
         0,
         (p) => patchSheet((s) => ({ ...s, proofs: replaceById(s.proofs, p) })),
       ),

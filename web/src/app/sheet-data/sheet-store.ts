@@ -165,6 +165,8 @@ export const SheetStore = signalStore(
         }
       };
 
+      const afterReadings = <T>(act: () => Promise<T>): Promise<T> => (outbox.waiting() ? outbox.flush().then(act) : act());
+
       const putChoice = (
         key: string,
         what: string,
@@ -177,11 +179,10 @@ export const SheetStore = signalStore(
         const before = store.sheet()!.choices.find((c) => c.key === key);
         const body: ChoiceInput = { value, reason };
         const put = (version: number): Promise<ChoiceRecord> => api.put<ChoiceRecord>(routes.choice(jobId(), key), body, version, pin);
-        // What is held against the evidence goes after the readings that were typed before it.
-        const afterReadings = key.startsWith(choiceKey.act('')) || key === choiceKey.returned;
+        const judged = key.startsWith(choiceKey.act('')) || key === choiceKey.returned;
         return attempt(
           what,
-          (version) => (afterReadings && outbox.waiting() ? outbox.flush().then(() => put(version)) : put(version)),
+          (version) => (judged ? afterReadings(() => put(version)) : put(version)),
           readAt ?? before?.version ?? 0,
           (choice) => {
             patchSheet((s) => ({ ...s, choices: replaceChoice(s.choices, choice) }));
@@ -202,7 +203,7 @@ export const SheetStore = signalStore(
       };
 
       const drawings = drawingsOf(store, jobId);
-      const resources = sheetResources({ api, jobId, attempt, patchSheet });
+      const resources = sheetResources({ api, jobId, attempt, patchSheet, afterReadings });
       const cameBack = (wasId: string, now: { readonly id: string } | null): void => {
         if (now) patchState(store, (s) => ({ renamed: { ...s.renamed, [wasId]: now.id } }));
       };
