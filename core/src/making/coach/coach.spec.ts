@@ -32,6 +32,16 @@ it('takes what is left in two equal cuts on a radius dial', () => {
   expect(a.turnIn).toBeCloseTo(0.292 / 2 / 25.4, 6);
 });
 
+it('takes nothing off for less than is read: near the middle it stops, and a trial that tells more says that it is in', () => {
+  // k5 of 30 mm, 9 µm wide, read to 4 µm: 1.1 µm over its middle.
+  const k5 = { ...settings, limits: { lowerMm: 30.002, upperMm: 30.011 } };
+  const a = advise([cut(0, 30.4), cut(0.0077, 30.0076)], k5);
+  expect(a).toMatchObject({ state: 'close', nextDial: null, abrasive: false });
+  expect(a.sentences[0]).toContain('Near the middle of the limits');
+  expect(advise([cut(0, 30.4), cut(0.0077, 30.0076)], { ...k5, knownMm: 0.001 }).state).toBe('in');
+  expect(advise([cut(0, 30.4), cut(0.0075, 30.018)], k5).state).not.toBe('close');
+});
+
 describe('learning the tool', () => {
   it('comes home within the limits when the tool keeps its habit', () => {
     let diameter = 46;

@@ -239,7 +239,7 @@ function adviseAlong(cuts: readonly CutRecord[], s: CoachSettings): Advice {
   if (verdict === 'fits') return { ...done, state: 'in', sentences: ['Inside the limits. Take no more off; measure again cold.'] };
   const coarse = 2 * plusMinusMm >= s.limits.upperMm - s.limits.lowerMm;
   // What is left is less than anybody can read: nothing more comes off for that.
-  const middle = leftMm > 0 && leftMm <= plusMinusMm && 2 * leftMm < s.limits.upperMm - s.limits.lowerMm;
+  const middle = leftMm > 0 && leftMm <= plusMinusMm;
   if (last.measuredMm <= s.limits.upperMm && (coarse || middle || leftMm <= 0))
     return {
       ...done,

@@ -15,6 +15,7 @@ it('puts acts as somebody wants them, and what they do not name behind what it f
   expect(keysOf(ordered(ACTS, ['c', 'a']))).toBe('face c edges part-off a b');
   expect(keysOf(ordered(ACTS, ['edges', 'a', 'gone', 'edges-no']))).toBe('face edges part-off a b c');
   expect(ordered(ACTS, [])).toEqual(ACTS);
+  expect(keysOf(ordered(ACTS, ['b', 'a', 'b']))).toBe('face b c edges part-off a');
 });
 
 it('loses none and doubles none, whatever is named, in whatever order', () => {

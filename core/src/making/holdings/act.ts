@@ -36,10 +36,10 @@ export function withCame(acts: readonly Act[], came: readonly Act[]): Act[] {
 /**
  * Acts in an order that somebody gave them; what it does not name stays behind what it usually follows.
  *
- * @param keys in their order; what is no longer there is passed over
+ * @param keys in their order; what is no longer there is passed over, and what is named twice counts where it is named first
  */
 export function ordered(acts: readonly Act[], keys: readonly string[]): Act[] {
-  const out = keys.flatMap((key) => acts.find((a) => a.key === key) ?? []);
+  const out = [...new Set(keys)].flatMap((key) => acts.find((a) => a.key === key) ?? []);
   acts.forEach((a, i) => {
     if (keys.includes(a.key)) return;
     const before = i === 0 ? -1 : out.indexOf(acts[i - 1]!);

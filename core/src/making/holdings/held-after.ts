@@ -1,9 +1,12 @@
 import { formatWithUnit } from '../../terms/quantity';
 import { inSentence } from '../../terms/words';
+import type { PartFeature } from '../part';
 import type { Cut } from './cut';
 import { lacks, type HoldingKind } from './holding';
 import type { Work } from './work';
 import { AFTER_HOLD_IDS, type AfterHoldId, type AfterId } from './after-hold-ids';
+
+type Eccentric = Extract<PartFeature, { kind: 'eccentric' }>;
 
 interface AfterHold {
   readonly after: AfterId;
@@ -26,9 +29,8 @@ const CENTRE_WALL_MM = 4;
 /** Something like four pieces pay for a fixture. */
 const FIXTURE_MIN = 40;
 
-function throwsOf({ part }: Work, cuts: readonly Cut[]): number[] {
-  return part.features.flatMap((f) => (f.kind === 'eccentric' && cuts.some((c) => c.id === f.id) ? [f.throwMm] : []));
-}
+const eccentricsOf = ({ part }: Work, cuts: readonly Cut[]): Eccentric[] =>
+  part.features.filter((f): f is Eccentric => f.kind === 'eccentric' && cuts.some((c) => c.id === f.id));
 
 /** Angles and throws as shops get them with an ordinary square, head or indicator; the minutes are an estimate. */
 export const AFTER_HOLDS: Readonly<Record<AfterHoldId, AfterHold>> = {
@@ -91,7 +93,7 @@ export const AFTER_HOLDS: Readonly<Record<AfterHoldId, AfterHold>> = {
       const { part, outside, unit } = work;
       if (part.bores.some((b) => b.through)) return 'It is bored through: there is no end for a centre.';
       const least = Math.min(outside[0]!.leftMm, outside.at(-1)!.rightMm) / 2;
-      const most = Math.max(0, ...throwsOf(work, cuts));
+      const most = Math.max(0, ...eccentricsOf(work, cuts).map((f) => f.throwMm));
       return most + CENTRE_WALL_MM > least
         ? `The throw is ${formatWithUnit(most, unit)}: a centre there would leave the thinner end, ${formatWithUnit(2 * least, unit)} across.`
         : '';
@@ -171,8 +173,6 @@ export function holdsAfter(after: AfterId, work: Work, cuts: readonly Cut[]): Af
 export function heldWords(id: AfterHoldId, work: Work, cuts: readonly Cut[]): string {
   const { name, after } = AFTER_HOLDS[id];
   if (after !== 'beside') return inSentence(name);
-  const swing = work.part.features.flatMap((f) =>
-    f.kind === 'eccentric' && cuts.some((c) => c.id === f.id) ? [`${inSentence(f.name)} ${formatWithUnit(2 * f.throwMm, work.unit)}`] : [],
-  );
+  const swing = eccentricsOf(work, cuts).map((f) => `${inSentence(f.name)} ${formatWithUnit(2 * f.throwMm, work.unit)}`);
   return `${inSentence(name)}; the indicator swings twice the offset: ${swing.join(', ')}`;
 }

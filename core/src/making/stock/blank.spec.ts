@@ -16,9 +16,9 @@ const largest = Math.max(...ring.outside.map((s) => s.diameterMm));
 /** Faced both ends, not cut off from anything. */
 const SAWN = { ...USUAL_ALLOWANCES, cutsOff: false };
 const need = stockNeed(ring, SAWN);
-const fit = (cutsOff = false) => stockFit(ring, need, { ...SAWN, cutsOff }, { ownSizeMm: null, boreMm: bored });
+const fitOf = (cutsOff = false) => stockFit(ring, need, { ...SAWN, cutsOff }, { ownSizeMm: null, boreMm: bored });
 const will = (line: string, cutsOff = false): boolean =>
-  chooseBars(fit(cutsOff), need, [{ ...typed(line), materialId: ring.materialId }], 1).ok;
+  chooseBars(fitOf(cutsOff), need, [{ ...typed(line), materialId: ring.materialId }], 1).ok;
 
 it('rings, castings and weldments have a bore, plates a thickness; a casting may be solid', () => {
   expect(typed('ring 120 x 60 x 30 C45')).toMatchObject({ shape: 'ring', diameterMm: 120, innerMm: 60, lengthMm: 30 });
@@ -45,13 +45,13 @@ it('a disc comes out of plate that is thick enough, where nothing has to be held
   expect([will('plate 400 x 22 x 900 C45'), will('plate 400 x 21 x 900 C45')]).toEqual([true, false]);
   expect(will('plate 400 x 22 x 900 C45', true)).toBe(false);
   const plate = typed('plate 400 x 22 x 900 C45');
-  const blank = blankOf(plate, fit());
+  const blank = blankOf(plate, fitOf());
   expect(blank).toEqual({ roundMm: need.diameter.value + 6, holeMm: null, alongMm: need.diameter.value + 6 + SAWN.sawMm });
   // So wide the plate has to be too.
   expect([will(`plate ${Math.ceil(blank.roundMm)} x 22 x 900 C45`), will(`plate ${Math.floor(blank.roundMm - 1)} x 22 x 900 C45`)]).toEqual(
     [true, false],
   );
-  const chosen = chooseBars(fit(), need, [{ ...plate, materialId: ring.materialId }], 1);
+  const chosen = chooseBars(fitOf(), need, [{ ...plate, materialId: ring.materialId }], 1);
   if (!chosen.ok) throw new Error('no plate');
   expect(chosen.value[0]!.left.value).toBeCloseTo(900 - blank.alongMm, 9);
 });
@@ -62,5 +62,5 @@ it('tells what to mind of each, and nothing of a bar', () => {
   expect(blankWords({ shape: 'weldment' })).toContain('annealed');
   expect(blankWords({ shape: 'plate' })).toContain('across the rolling');
   expect([isFlat({ shape: 'flat' }), isFlat({ shape: 'tube' })]).toEqual([true, false]);
-  expect(isOfShape({ shape: 'hexagon', innerMm: null }, fit())).toBe(false);
+  expect(isOfShape({ shape: 'hexagon', innerMm: null }, fitOf())).toBe(false);
 });

@@ -45,6 +45,11 @@ describe('what runs there asks', () => {
     ]));
   it('in the reader’s own unit', () =>
     expect(asks(shaft(), 'bearing-inner', 'in').map((a) => a.words)).toContain('run-out of its face to near seat at most 0.0004 in'));
+  it('in inches what is asked is just what is told: whole ten-thousandths', () => {
+    const asked = asks(shaft(), 'bearing-inner', 'in').flatMap((a) => (a.feature.kind === 'relation' ? [a.feature.mm / 25.4] : []));
+    expect(asked.length).toBeGreaterThan(0);
+    for (const inches of asked) expect(Math.abs(inches * 1e4 - Math.round(inches * 1e4))).toBeLessThan(1e-6);
+  });
   it('nothing where something else runs, or nothing does', () => {
     expect(words(shaft(), 'running-grease')).toEqual([]);
     expect(words(shaft([], []))).toEqual([]);
