@@ -22,7 +22,7 @@ export const keyseatSchedule: Scheduler<Keyseat> = (f, host) => {
         f.depthMm - flat,
         'depth from the crown less the arc over the width',
       ),
-      setting(f, 'crown', 'or down from touching the crown', f.depthMm, 'as drawn'),
+      setting(f, 'crown', 'or down from touching the crown', f.depthMm, 'as drawn, to the middle of its limits'),
       setting(f, 'over', 'floor to the opposite side', d - f.depthMm, 'shaft less the depth from the crown'),
       milled
         ? setting(f, 'travel', 'travel of the cutter', Math.max(0, f.lengthMm - f.widthMm), 'length less the width, for the rounded ends')
@@ -50,7 +50,7 @@ export const woodruffSchedule: Scheduler<Woodruff> = (f, host) => {
         f.depthMm - flat,
         'depth from the crown less the arc over the width',
       ),
-      setting(f, 'crown', 'or down from touching the crown', f.depthMm, 'as drawn'),
+      setting(f, 'crown', 'or down from touching the crown', f.depthMm, 'as drawn, to the middle of its limits'),
       setting(f, 'centre', 'cutter centre over the crown at the end', f.cutterMm / 2 - f.depthMm, 'half the cutter less the depth'),
     ],
     tools: [{ kind: 'cutter', sizeMm: f.widthMm }],

@@ -64,7 +64,7 @@ export const slotSchedule: Scheduler<Slot> = (f, host, { finderMm, unit }) => ({
       edgeToCentreMm(host.surface.leftMm, finderMm),
       `half the round and half a finder of ${placeWithUnit(finderMm, unit)}`,
     ),
-    setting(f, 'depth', 'down from touching the end', f.depthMm, 'as drawn'),
+    setting(f, 'depth', 'down from touching the end', f.depthMm, 'as drawn, to the middle of its limits'),
   ],
   tools: [{ kind: 'cutter', sizeMm: f.widthMm }],
   cuts: { on: null, toMm: equalCuts(f.depthMm, MILL_CUT_MM) },
@@ -104,7 +104,11 @@ export const crossHoleSchedule: Scheduler<CrossHole> = (f, host, { finderMm, uni
         'deep',
         'depth of full diameter, from the crown',
         deep,
-        f.reach === 'to depth' ? 'as drawn' : f.reach === 'through' ? 'through the round' : 'to the wall of the bore',
+        f.reach === 'to depth'
+          ? 'as drawn, to the middle of its limits'
+          : f.reach === 'through'
+            ? 'through the round'
+            : 'to the wall of the bore',
       ),
     ],
     tools: tapFor(f.thread),

@@ -49,9 +49,13 @@ function ofFeature(part: Part, f: PartFeature, bench: Bench): Schedule[] {
   return made.settings.length || words.length ? [{ id: f.id, title: f.name, ...made, words }] : [];
 }
 
-/** Everything of a turned part that has to be set by more than its own dimensions. */
-export const schedulesOf = (part: Part, bench: Bench): Schedule[] => [
+/**
+ * Everything of a turned part that has to be set by more than its own dimensions.
+ *
+ * @param aimed the same part with its sizes where they are made to: what is cut into a surface is counted from it as it stands then
+ */
+export const schedulesOf = (part: Part, bench: Bench, aimed: Part = part): Schedule[] => [
   ...boreSchedules(part, bench),
-  ...placeAll(part).flatMap((s) => taperSchedule(s, partLengthMm(part)) ?? []),
-  ...part.features.flatMap((f) => ofFeature(part, f, bench)),
+  ...placeAll(aimed).flatMap((s) => taperSchedule(s, partLengthMm(aimed)) ?? []),
+  ...aimed.features.flatMap((f) => ofFeature(aimed, f, bench)),
 ];

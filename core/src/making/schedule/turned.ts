@@ -7,7 +7,7 @@ type Eccentric = Extract<PartFeature, { kind: 'eccentric' }>;
 export const eccentricSchedule: Scheduler<Eccentric> = (f) => ({
   settings: [
     setting(f, 'swing', 'indicator swings, in all', 2 * f.throwMm, 'twice the offset'),
-    setting(f, 'throw', 'offset of the axis', f.throwMm, 'as drawn'),
+    setting(f, 'throw', 'offset of the axis', f.throwMm, 'as drawn, to the middle of its limits'),
   ],
   tools: [],
   cuts: null,

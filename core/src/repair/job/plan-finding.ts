@@ -35,6 +35,7 @@ import type { Outcome } from '../../terms/outcome';
 import { minus, plus, ruled, sumOf, workedOut, type Figure } from '../../terms/working';
 import { piecesFromBar, piecesHeldOnce } from './held-once';
 import { asBoughtFrom, otherStock, type AsBought } from './as-bought';
+import { asAimed } from './as-aimed';
 import { asCut } from './as-cut';
 import { fromRawCrown, treatmentOf } from './before-treatment';
 import { bowsWords, unknownBarWords, willNotDo } from './chosen-bar';
@@ -241,18 +242,15 @@ export function planFinding(
   const blank = bar ? blankOf(bar, fit) : { roundMm: need.diameter.value, holeMm: null };
   const turned = segments.filter((s) => !asBought?.ids.includes(s.segment.id));
   const passes = passesFor(turned, plan, lathe, blank, found.part.materialId, shop.drillSets);
+  const aimed = asAimed(found);
+  const bench = {
+    ...{ lathe, partingMm: plan.partingMm, finderMm: FINDER_MM, unit: sheet.job.unit },
+    ...{ drillSets: shop.drillSets, drillSpeedMMin: materialOf(found.part.materialId)?.speedHss ?? 0, holeMm: blank.holeMm, cutMm },
+  };
   // Of a drawing that does not hold no number is told to be set.
   const schedules = found.problems.length
     ? []
-    : schedulesOf(found.part, {
-        ...{ lathe, partingMm: plan.partingMm, finderMm: FINDER_MM, unit: sheet.job.unit },
-        ...{
-          drillSets: shop.drillSets,
-          drillSpeedMMin: materialOf(found.part.materialId)?.speedHss ?? 0,
-          holeMm: blank.holeMm,
-          cutMm,
-        },
-      }).map((s) => {
+    : schedulesOf(found.part, bench, aimed).map((s) => {
         const mind = fromRawCrown(found.part, s.id, sheet.job.unit);
         return mind ? { ...s, words: [mind, ...s.words] } : s;
       });
@@ -261,7 +259,7 @@ export function planFinding(
     const dial = dialOf(setUp, lathe, shop);
     const { fromFarEnd, partsOff: partOff, toLength, cuts } = setUp;
     const { partingMm, touched } = plan;
-    const ladder = dial ? depthLadder(found.part, { fromFarEnd, partingMm, touched, dial, partOff, toLength, cuts }) : [];
+    const ladder = dial ? depthLadder(aimed, { fromFarEnd, partingMm, touched, dial, partOff, toLength, cuts }) : [];
     const { number, machine, holding } = setUp;
     const batch = {
       number,
@@ -272,7 +270,7 @@ export function planFinding(
       ladder,
       pieces: item.quantity,
     };
-    const setOnce = found.problems.length ? null : oneSetting({ ...batch, pieceMm: pieceMm(outside, allowances) }, found.part);
+    const setOnce = found.problems.length ? null : oneSetting({ ...batch, pieceMm: pieceMm(outside, allowances) }, aimed);
     return {
       setUp,
       dial,

@@ -101,8 +101,10 @@ describe('a thread cut by its settings', () => {
   it.each(THREADS.flatMap((t) => CROSS.map((c) => [t, c.unit, c] as const)))('%s, cross slide in %s', (name, _, cross) => {
     const t = findThread(name)!;
     const random = seededRandom(t.pitchMm * 1000);
-    const blankMm = Math.round((t.majorMm - 0.08 * random()) * 1000) / 1000;
-    const { plan, of } = planned(withCut(blank(blankMm, 40), 'thread', { thread: name, lengthMm: 25, end: 'left' }), cross);
+    const drawnMm = Math.round((t.majorMm - 0.08 * random()) * 1000) / 1000;
+    const { plan, of } = planned(withCut(blank(drawnMm, 40), 'thread', { thread: name, lengthMm: 25, end: 'left' }), cross);
+    // The crest that the tool touches is where the passes before it left off: inside its class, not where the line is drawn.
+    const blankMm = plan.passes.find((p) => p.segment.segment.id === 'a')!.passFigures.at(-1)!.value;
     const s = of('f');
     const tip = (Math.sqrt(3) / 12) * t.pitchMm;
     const angle = Number(/compound at ([\d.]+)°/.exec(s.settings.find((x) => x.figure.key.endsWith('.along'))!.figure.label)![1]) * RAD;
@@ -125,7 +127,7 @@ describe('a thread cut by its settings', () => {
     });
     expect(Math.max(...areas) / Math.min(...areas)).toBeLessThan(1.02);
     // Cut on until the wires read as asked, it is in the middle of its class.
-    const { lower, upper } = classOf(name, blankMm);
+    const { lower, upper } = classOf(name, drawnMm);
     const still = (pitchDiameter(straight, blankMm, t.pitchMm, 0) - (lower + upper) / 2) / 2;
     const groove = after([under(slideMm(s, 'depth', plan) + still, 0, tip)]);
     expect(Math.abs(wireOver(groove, blankMm, set(s, 'wire'), 0) - set(s, 'over-wires'))).toBeLessThan(0.006);
@@ -140,12 +142,14 @@ describe('a keyseat cut by its settings', () => {
     return 2 * half;
   };
   it.each([
-    [20, 6, 3.5],
-    [32, 10, 5],
-    [44.5, 12, 5],
-    [25.4, 6.35, 3.3],
-  ])('in a shaft of %d, %d wide and %d deep: both ways of setting come to one floor', (d, widthMm, depthMm) => {
-    const s = planned(withCut(blank(d, 60), 'keyseat', { atMm: 10, lengthMm: 30, widthMm, depthMm, cutter: 'end-mill' })).of('f');
+    // DIN 6885-1 lets a depth be larger by 0.1 up to a key of 6, by 0.2 above: it is made to the middle.
+    [20, 6, 3.5, 0.05],
+    [32, 10, 5, 0.1],
+    [44.5, 12, 5, 0.1],
+    [25.4, 6.35, 3.3, 0],
+  ])('in a shaft of %d, %d wide and %d deep: both ways of setting come to one floor', (d, widthMm, drawnMm, middleMm) => {
+    const depthMm = drawnMm + middleMm;
+    const s = planned(withCut(blank(d, 60), 'keyseat', { atMm: 10, lengthMm: 30, widthMm, depthMm: drawnMm, cutter: 'end-mill' })).of('f');
     // Lower until the flat is as wide as the cutter; then down by the number.
     let touch = 0;
     while (flatAt(d, touch) < widthMm) touch += 1e-3;
