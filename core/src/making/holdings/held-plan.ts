@@ -50,7 +50,7 @@ export interface HeldPlan {
   readonly way: WayId;
   readonly setUps: readonly SetUp[];
   readonly asked: readonly AskedRunOut[];
-  /** The worst that any two turned surfaces run out to each other; null where there is but one, or nothing ties them. */
+  /** The worst that any two surfaces, turned or left as bought, run out to each other; null where there is but one, or nothing ties them. */
   readonly worst: PredictedRunOut | null;
   /** Why it cannot be done so on this lathe, or as it was changed. */
   readonly cannot: readonly string[];
@@ -73,10 +73,13 @@ function askedRunOuts({ part }: Work, setUps: readonly SetUp[], lathe: Lathe): A
   });
 }
 
-function worstOf({ part }: Work, setUps: readonly SetUp[], lathe: Lathe): PredictedRunOut | null {
+function worstOf({ part, asBought }: Work, setUps: readonly SetUp[], lathe: Lathe): PredictedRunOut | null {
   const surfaces = new Set([...part.outside, ...part.bores.flatMap((b) => b.surfaces)].map((s) => s.id));
+  // All that stays of a bar is one round: what is held on stands for it.
+  const heldOn = setUps.flatMap((s) => (s.locates.on === 'surface' && asBought.has(s.locates.id) ? [s.locates.id] : []));
+  const bought = [...heldOn, ...asBought].slice(0, 1);
   // What is cut in one holding runs out alike to all else: two of each stand for the rest.
-  const ids = setUps.flatMap((s) => s.cuts.filter((id) => surfaces.has(id)).slice(0, 2));
+  const ids = [...bought, ...setUps.flatMap((s) => s.cuts.filter((id) => surfaces.has(id)).slice(0, 2))];
   const pairs = ids.flatMap((a, i) => ids.slice(i + 1).map((b) => predictedRunOut(a, b, setUps, lathe)));
   if (pairs.some((p) => p === null)) return null;
   return pairs.reduce((worst, p) => (worst === null || p!.mostMm > worst.mostMm ? p : worst), null);

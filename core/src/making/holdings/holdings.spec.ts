@@ -214,6 +214,18 @@ describe('ways to hold it', () => {
     // The seal land is held on: what is turned in that holding runs out to it as the collet does.
     expect(asked('bar-collet', 0.012)).toMatchObject({ state: 'fits', predicted: { mostMm: 0.012 } });
     expect(asked('bar', null)).toMatchObject({ state: 'out', predicted: { mostMm: 0.08 } });
+    // Turned round it is held with the same care from the beginning; between centres these are drilled while a three-jaw chuck has it.
+    const [jaws, dialled] = [asked('round-chuck', null)!.predicted!, asked('round-four-jaw', null)!.predicted!];
+    expect([jaws.mostMm, dialled.mostMm]).toEqual([0.08, 0.01]);
+    const centres = asked('centres', null)!.predicted!;
+    expect(centres.steps).toHaveLength(2);
+    expect(centres.mostMm).toBeGreaterThan(0.08);
+    const seal = (way: WayId) => heldPlan(way, workOf(part, LATHE, 50, 'mm', { asBought: new Set(['seal']) }));
+    // So the worst of the whole part is no less than what is asked to it.
+    for (const way of ['round-chuck', 'round-four-jaw', 'centres'] as const) {
+      const plan = seal(way);
+      expect(plan.ok && plan.value.worst!.mostMm).toBeGreaterThanOrEqual(asked(way, null)!.predicted!.mostMm);
+    }
   });
 
   it('put an eccentric, what is milled, broached and hardened behind the turning', () => {

@@ -1,4 +1,5 @@
 import type { Lathe } from '../setups';
+import { KEYS } from './act';
 import { ONE_HOLDING_MM, runOutOf } from './holding';
 import type { SetUp } from './set-up';
 
@@ -46,10 +47,12 @@ function chain(id: string, setUps: readonly SetUp[], lathe: Lathe): { readonly a
     const edge: Edge | null = setBy(s, setUps, lathe);
     if (!edge) break;
     back.push({ at: edge.to, steps: [...back.at(-1)!.steps, edge.step] });
-    s = setUps.find((o) => o.number === edge.to);
+    s = edge.to === CENTRES ? setUps.find(drillsCentres) : setUps.find((o) => o.number === edge.to);
   }
   return back;
 }
+
+const drillsCentres = (s: SetUp): boolean => s.acts.some((a) => a.key === KEYS.centres);
 
 const cutIn = (id: string, setUps: readonly SetUp[]): SetUp | undefined => setUps.find((s) => s.holding !== null && s.cuts.includes(id));
 

@@ -4,7 +4,7 @@ import type { PlacedSurface } from '../../part';
 import type { SetUpDraft } from '../set-up';
 import { turningSetUp } from '../turning';
 import type { Work } from '../work';
-import { gripOn } from './grip';
+import { gripOn, onBought } from './grip';
 import type { HoldingWay } from './way';
 
 /** Least length that a dog grips, mm. */
@@ -70,7 +70,13 @@ export const betweenCentres: HoldingWay = {
     } as const;
     return good([
       turningSetUp(work, {
-        ...{ title: 'Face to length, centre both ends', holding: 'three-jaw', locates: { on: 'stock' }, free: 'both', cuts: inFace },
+        ...{
+          title: 'Face to length, centre both ends',
+          holding: 'three-jaw',
+          locates: onBought(gripOn(work, [], 'near')),
+          free: 'both',
+          cuts: inFace,
+        },
         ...{ overhangMm: Math.min(lengthMm, 3 * barMm), heldMm: barMm, heldOn: 'one end, then the other' },
         ...{ facesFirst: false, toLength: true, partsOff: false, centres: true, zeroFace: 'both ends, faced' },
       }),

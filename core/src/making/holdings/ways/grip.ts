@@ -1,3 +1,4 @@
+import { inSentence } from '../../../terms/words';
 import type { PlacedSurface } from '../../part';
 import type { Cut } from '../cut';
 import type { Locates } from '../set-up';
@@ -24,3 +25,7 @@ export const leastGripMm = (diameterMm: number): number => Math.max(8, diameterM
 
 /** A first holding is on raw stock, which tells of nothing, or on what stays as it was bought. */
 export const onBought = (bought: PlacedSurface | null): Locates => (bought ? { on: 'surface', id: bought.id } : { on: 'stock' });
+
+/** The same in words. */
+export const onBoughtWords = (bought: PlacedSurface | null): string =>
+  bought ? `on ${inSentence(bought.name)}, as bought` : 'on the stock';

@@ -2,7 +2,7 @@ import { bad, good } from '../../../terms/outcome';
 import { inSentence } from '../../../terms/words';
 import { CHUCK_ONLY_RATIO } from '../overhang';
 import { turningSetUp } from '../turning';
-import { gripOn, onBought } from './grip';
+import { gripOn, onBought, onBoughtWords } from './grip';
 import type { HoldingWay } from './way';
 
 /**
@@ -15,7 +15,7 @@ export const inTheSteady: HoldingWay = {
   cutsOff: true,
   alone: true,
   plan: (work) => {
-    const { part, cuts, barMm, lengthMm, asBought } = work;
+    const { part, cuts, barMm, lengthMm } = work;
     if (!part.bores.length) return bad('not-bored', 'Nothing is bored: a centre holds its end.');
     if (lengthMm <= CHUCK_ONLY_RATIO * barMm) return bad('short', 'It is short enough to be bored in the chuck alone.');
     const lathe = cuts.filter((c) => c.by === 'lathe' && !c.offAxis);
@@ -28,12 +28,13 @@ export const inTheSteady: HoldingWay = {
     const [atFree, atChuck] = [gripOn(work, outer, free), gripOn(work, outer, chuck)];
     if (!atFree || !atChuck) return bad('nothing-to-run-in', 'Nothing round and straight runs in the steady.');
     const turned = { facesFirst: false, toLength: false, partsOff: false, heldMm: barMm };
+    const bought = gripOn(work, [], chuck);
     const zero = (end: 'near' | 'far'): string => `the ${end === 'near' ? 'zero' : 'far'} end`;
     return good([
       turningSetUp(work, {
         ...turned,
-        ...{ title: 'Outside', holding: 'three-jaw', locates: onBought(gripOn(work, [], chuck)), free, cuts: outer, overhangMm: lengthMm },
-        ...{ heldOn: asBought.size ? 'on what stays as bought' : 'on the stock', facesFirst: true, zeroFace: zero(free) },
+        ...{ title: 'Outside', holding: 'three-jaw', locates: onBought(bought), free, cuts: outer, overhangMm: lengthMm },
+        ...{ heldOn: onBoughtWords(bought), facesFirst: true, zeroFace: zero(free) },
       }),
       turningSetUp(work, {
         ...turned,

@@ -2,7 +2,7 @@ import { bad, good } from '../../../terms/outcome';
 import { inSentence } from '../../../terms/words';
 import { turningSetUp } from '../turning';
 import { fallsMm } from './from-the-bar';
-import { gripOn } from './grip';
+import { gripOn, onBought } from './grip';
 import type { HoldingWay } from './way';
 
 /**
@@ -27,7 +27,13 @@ export const leftLongBetweenCentres: HoldingWay = {
     const held = gripOn(work, rest, chuck);
     return good([
       turningSetUp(work, {
-        ...{ title: 'Face and centre both ends', holding: 'three-jaw', locates: { on: 'stock' }, free: 'both', cuts: [] },
+        ...{
+          title: 'Face and centre both ends',
+          holding: 'three-jaw',
+          locates: onBought(gripOn(work, [], 'near')),
+          free: 'both',
+          cuts: [],
+        },
         ...{ overhangMm: Math.min(lengthMm, 3 * barMm), heldMm: barMm, heldOn: 'one end, then the other' },
         ...{ facesFirst: true, toLength: false, partsOff: false, centres: true, zeroFace: 'both ends, faced' },
       }),

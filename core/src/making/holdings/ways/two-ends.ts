@@ -5,7 +5,7 @@ import type { Cut } from '../cut';
 import type { HoldingKind } from '../holding';
 import { turningSetUp } from '../turning';
 import type { Work } from '../work';
-import { gripOn, leastGripMm, onBought } from './grip';
+import { gripOn, leastGripMm, onBought, onBoughtWords } from './grip';
 import type { HoldingWay } from './way';
 
 /** Up to which surface the first end is turned: past the largest, unless that is at the end itself. */
@@ -44,10 +44,19 @@ export const twoEnds = (holding: HoldingKind, name: string, about: string): Hold
     // What stays as it was bought is in the chuck, or behind it.
     const standsOut = (atFirst: boolean): number =>
       outside.filter((s) => first.has(s.id) === atFirst && !asBought.has(s.id)).reduce((sum, s) => sum + s.lengthMm, 0);
+    const bought = gripOn(work, [], other);
     return good([
       turningSetUp(work, {
-        ...{ title: 'One end', holding: 'three-jaw', locates: onBought(gripOn(work, [], other)), free, cuts: one },
-        ...{ overhangMm: standsOut(true), heldMm: barMm, heldOn: 'on the stock', facesFirst: true, toLength: false, partsOff: false },
+        // Raw stock is held in any chuck; what stays as it was bought is worth as much care as what was turned.
+        ...{ title: 'One end', holding: bought ? holding : 'three-jaw', locates: onBought(bought), free, cuts: one },
+        ...{
+          overhangMm: standsOut(true),
+          heldMm: barMm,
+          heldOn: onBoughtWords(bought),
+          facesFirst: true,
+          toLength: false,
+          partsOff: false,
+        },
         zeroFace: `the ${free === 'near' ? 'zero' : 'far'} end`,
       }),
       turningSetUp(work, {
