@@ -2,7 +2,7 @@ import { inSentence } from '../../terms/words';
 import type { Reads } from '../../evidence/readings';
 import { blockDimensions } from './block';
 import type { Dimension } from './dimension';
-import type { BookLimits, DimensionDraft, DimensionWhat } from './feature-kind';
+import { isAtTheEdge, type BookLimits, type DimensionDraft, type DimensionWhat } from './feature-kind';
 import { kindOf, type PartFeature } from './features';
 import { hostOf } from './host';
 import { placeBore, placeOutside, type Part } from './part';
@@ -103,7 +103,7 @@ export function dimensionsOf(part: Part): Dimension[] {
     placeBore(part, b).flatMap((s, i) => ofSurface(s, !(b.through && i === b.surfaces.length - 1), bookOf(s.id))),
   );
   const cut = drafts
-    .filter(({ d }) => !d.ofSurface)
+    .filter(({ d }) => !d.ofSurface && !isAtTheEdge(d))
     .map(({ f, surface, d }): Dimension => ({
       key: `${f.id}.${d.name}`,
       ownerId: f.id,

@@ -150,6 +150,9 @@ export interface DimensionDraft {
   readonly ofSurface?: true;
 }
 
+/** What begins at the very edge that it is counted from has no distance to it, to cut or to read. */
+export const isAtTheEdge = (d: Pick<DimensionDraft, 'what' | 'value'>): boolean => d.what === 'position' && d.value === 0;
+
 /** A point of a turned contour, mm. */
 export interface ContourPoint {
   readonly x: number;

@@ -61,6 +61,22 @@ it('every dimension stands once, and one operation makes it', () => {
   }
 });
 
+it('what begins at the end itself has no distance to it; a hair away it has', () => {
+  const flats = (atMm: number): string[] => {
+    const bare: Part = {
+      ...{ name: 'x', materialId: 'steel-c45', outside: [surface('s', 'cylinder', 'End', 60, 20)], bores: [], limits: {}, block: null },
+      features: [],
+    };
+    const start = kindOf('flats').start(hostOf(bare, 's')!);
+    const f = { ...start, id: 'f', kind: 'flats', on: 's', name: 'Flats', atMm } as unknown as PartFeature;
+    return dimensionsOf({ ...bare, features: [f] })
+      .filter((d) => d.ownerId === 'f')
+      .map((d) => d.name);
+  };
+  expect(flats(0)).toEqual(['length', 'across']);
+  expect(flats(0.5)).toEqual(['at', 'length', 'across']);
+});
+
 it('limits of a book hold the size that they are of', () => {
   for (const part of PARTS)
     for (const d of dimensionsOf(part)) {

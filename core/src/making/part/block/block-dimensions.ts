@@ -1,3 +1,4 @@
+import { isAtTheEdge } from '../feature-kind';
 import { inSentence } from '../../../terms/words';
 import type { Dimension } from '../dimension';
 import type { PlacedSurface } from '../surface';
@@ -48,6 +49,7 @@ export function blockDimensions(block: Block): Dimension[] {
     const surface = cutSurface(block, c);
     return cutKindOf(c.kind)
       .dimensions(c, block)
+      .filter((d) => !isAtTheEdge(d))
       .map((d): Dimension => ({
         key: d.round ? c.id : `${c.id}.${d.name}`,
         ownerId: c.id,

@@ -31,6 +31,6 @@ export class Unlimited {
     return this.unlimited()
       .filter((d) => !d.dimension.before && isUnread(d.dimension.surface) === unread)
       .map((d) => d.dimension.label)
-      .join(', ');
+      .join('; ');
   }
 }
