@@ -64,8 +64,12 @@ function whereWords(feature: PartFeature, host: Host, unit: LengthUnit): string 
   return mark.kind === 'circle' ? ` ${show(2 * mark.radiusMm)} at ${show(mark.atMm)}${clock}` : ` at ${show(mark.fromMm)}${clock}`;
 }
 
+/** What is turned or bored about an axis beside the part's own. */
+export const isOffAxis = (f: PartFeature): f is Extract<PartFeature, { kind: 'eccentric' | 'eccentric-bore' }> =>
+  f.kind === 'eccentric' || f.kind === 'eccentric-bore';
+
 /** Features that are made in an end face: that end must stand free. */
-const IN_A_FACE: readonly PartFeature['kind'][] = ['centre-hole', 'hole-pattern'];
+const IN_A_FACE: readonly PartFeature['kind'][] = ['centre-hole', 'hole-pattern', 'eccentric-bore'];
 
 function ofFeature(part: Part, f: PartFeature, unit: LengthUnit): Cut[] {
   const host = hostOf(part, f.on);
@@ -76,7 +80,7 @@ function ofFeature(part: Part, f: PartFeature, unit: LengthUnit): Cut[] {
   const end = inEnd ? (f.end === 'left' ? 'near' : 'far') : mouthOf(part, f.on);
   return [
     {
-      ...{ id: f.id, name: f.name, by, inEnd, offAxis: f.kind === 'eccentric', on: f.on, side: host.surface.side, from: end },
+      ...{ id: f.id, name: f.name, by, inEnd, offAxis: isOffAxis(f), on: f.on, side: host.surface.side, from: end },
       acts: acts.map((a) => (by === 'mill' ? a.words + whereWords(f, host, unit) : a.words)),
     },
   ];

@@ -14,8 +14,8 @@ const shaft = (lengthMm = 100): Part => ({
 type Added = readonly [FeatureKindId, string, object];
 const made = (part: Part, ...features: readonly Added[]): Part =>
   features.reduce((p, [kind, on, own], i) => addedFeature(p, on, kind, `f${i}`, own)!.part, part);
-const choices = (after: AfterId, part: Part, unit: 'mm' | 'in' = 'mm') => {
-  const work = workOf(part, TEST_LATHE, 45, unit);
+const choices = (after: AfterId, part: Part, unit: 'mm' | 'in' = 'mm', lathe = TEST_LATHE) => {
+  const work = workOf(part, lathe, 45, unit);
   return holdsAfter(
     after,
     work,
@@ -63,6 +63,13 @@ it('what will not do says why', () => {
   expect(why('beside', eccentric(3))['beside-centres']).toBeUndefined();
   // 15 to the outside of the end, less the throw, leaves less than 4 round the centre.
   expect(why('beside', eccentric(11.5))['beside-centres']).toContain('30.000 mm across');
+  // A bore beside the axis takes its own centre away.
+  const bored = made(shaft(), ['eccentric-bore', 'b', { end: 'right', diameterMm: 8, throwMm: 3, depthMm: 20 }]);
+  expect(why('beside', bored)['beside-centres']).toContain('takes its centre away');
+  // 40 across and 8 off swings 56.
+  const wide = (throwMm: number): string => choices('beside', eccentric(throwMm), 'mm', { ...TEST_LATHE, swingMm: 55 })[0]!.cannot;
+  expect(wide(8)).toContain('swings 56');
+  expect(wide(7)).toBe('');
 });
 
 it('what is made in an end stands on its other one, and is a holding of its own', () => {

@@ -1,12 +1,12 @@
 import { formatWithUnit } from '../../terms/quantity';
 import { inSentence } from '../../terms/words';
 import type { PartFeature } from '../part';
-import type { Cut } from './cut';
+import { isOffAxis, type Cut } from './cut';
 import { lacks, type HoldingKind } from './holding';
 import type { Work } from './work';
 import { AFTER_HOLD_IDS, type AfterHoldId, type AfterId } from './after-hold-ids';
 
-type Eccentric = Extract<PartFeature, { kind: 'eccentric' }>;
+type OffAxis = Extract<PartFeature, { kind: 'eccentric' | 'eccentric-bore' }>;
 
 interface AfterHold {
   readonly after: AfterId;
@@ -29,8 +29,8 @@ const CENTRE_WALL_MM = 4;
 /** Something like four pieces pay for a fixture. */
 const FIXTURE_MIN = 40;
 
-const eccentricsOf = ({ part }: Work, cuts: readonly Cut[]): Eccentric[] =>
-  part.features.filter((f): f is Eccentric => f.kind === 'eccentric' && cuts.some((c) => c.id === f.id));
+const eccentricsOf = ({ part }: Work, cuts: readonly Cut[]): OffAxis[] =>
+  part.features.filter(isOffAxis).filter((f) => cuts.some((c) => c.id === f.id));
 
 /** Angles and throws as shops get them with an ordinary square, head or indicator; the minutes are an estimate. */
 export const AFTER_HOLDS: Readonly<Record<AfterHoldId, AfterHold>> = {
@@ -92,6 +92,7 @@ export const AFTER_HOLDS: Readonly<Record<AfterHoldId, AfterHold>> = {
     cannot: (work, cuts) => {
       const { part, outside, unit } = work;
       if (part.bores.some((b) => b.through)) return 'It is bored through: there is no end for a centre.';
+      if (eccentricsOf(work, cuts).some((f) => f.kind === 'eccentric-bore')) return 'What is bored there takes its centre away.';
       const least = Math.min(outside[0]!.leftMm, outside.at(-1)!.rightMm) / 2;
       const most = Math.max(0, ...eccentricsOf(work, cuts).map((f) => f.throwMm));
       return most + CENTRE_WALL_MM > least
@@ -136,6 +137,15 @@ const outMm = ({ part, outside }: Work, cuts: readonly Cut[]): number =>
       .map((s) => s.diameterMm / 2),
   );
 
+/** Set over it swings wider by the throw on every side; empty where the lathe takes it, and where nothing is set over. */
+function tooWide(work: Work, cuts: readonly Cut[]): string {
+  const most = Math.max(0, ...eccentricsOf(work, cuts).map((f) => f.throwMm));
+  const swings = work.largestMm + 2 * most;
+  return most > 0 && swings > work.lathe.swingMm
+    ? `Set over it swings ${formatWithUnit(swings, work.unit)}, and ${work.lathe.name} ${formatWithUnit(work.lathe.swingMm, work.unit)}.`
+    : '';
+}
+
 function choiceOf(id: AfterHoldId, work: Work, cuts: readonly Cut[]): AfterChoice {
   const { name, about, minutes, offDeg, offMm, cannot, holding } = AFTER_HOLDS[id];
   const turned = offDeg !== null && isTurned(work, cuts);
@@ -150,7 +160,7 @@ function choiceOf(id: AfterHoldId, work: Work, cuts: readonly Cut[]): AfterChoic
     minutes,
     gives,
     tooMuch: wanted !== null && (offDeg ?? offMm ?? 0) > wanted + 1e-9,
-    cannot: (holding && lacks(holding, work.lathe)) || cannot(work, cuts),
+    cannot: (holding && lacks(holding, work.lathe)) || tooWide(work, cuts) || cannot(work, cuts),
   };
 }
 

@@ -44,7 +44,7 @@ const KG_MM_TO_G_MM = 1000;
 
 /**
  * Unbalance of the eccentric stretches of a turned part about its own axis: each is its own mass, throw off the axis, at its clock angle (ISO 21940-2:
- * mass times eccentricity). A bore through it lies on the axis and takes no moment away. Keyseats and holes across are not in it.
+ * mass times eccentricity). A bore through it lies on the axis and takes no moment away. Keyseats, holes across and bores beside the axis are not in it: what is bored so runs about that bore.
  *
  * @returns null without an eccentric stretch, and where the material is not known
  */

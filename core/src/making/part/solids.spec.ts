@@ -209,6 +209,15 @@ const CASES: readonly (readonly [string, PartFeature['kind'], string, number, ob
     whole,
   ],
   [
+    'a bore beside the axis, not right through',
+    'eccentric-bore',
+    's',
+    0,
+    { end: 'left', diameterMm: 20, depthMm: 25, throwMm: 6, clockDeg: 0 },
+    (x, y, z) => x <= 25 && hyp(y, z - 6) <= 10,
+    whole,
+  ],
+  [
     'holes on a circle',
     'hole-pattern',
     's',

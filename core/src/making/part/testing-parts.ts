@@ -3,6 +3,7 @@ import { hostOf } from './host';
 import { placeAll, type Part } from './part';
 import { surface } from './surface';
 import { validatePart } from './validate-part';
+import { volumeMm3 } from './volume';
 
 /** A seal land only smooths, a knurl only moves metal, and some only ask for something. */
 export const TAKES_NOTHING: readonly FeatureKindId[] = ['seal-land', 'knurl', 'relation', 'surface-finish', 'hardness', 'treatment'];
@@ -39,7 +40,8 @@ export function anyPart(random: () => number): Part {
           { ...start, id: `f${part.features.length}`, kind, on, name: kindOf(kind).name } as unknown as PartFeature,
         ],
       };
-      if (validatePart(more).ok) part = more;
+      // What crosses counts twice: a part that is eaten up so is no part to try things on.
+      if (validatePart(more).ok && volumeMm3(more) > 0) part = more;
     }
   return part;
 }

@@ -5,6 +5,7 @@ export { changeWheels, trainWords, type WheelTrain } from './change-wheels';
 export { missingTools, type MissingTool } from './missing';
 export { edgeToCentreMm, flatDepthMm, flatWidthMm } from './milled';
 export { overWiresOf, type OverWires } from './thread';
+export { packingMm } from './off-axis';
 export { halfAngleRad, setOverMm } from './turned';
 export { along, type Along } from './along';
 export { oneSetting } from './one-setting';

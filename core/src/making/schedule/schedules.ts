@@ -5,7 +5,8 @@ import { keyseatSchedule, woodruffSchedule } from './keyseat';
 import { crossHoleSchedule, flatsSchedule, holePatternSchedule, slotSchedule, splineSchedule } from './milled';
 import type { Bench, Schedule, Scheduler } from './schedule';
 import { threadSchedule } from './thread';
-import { eccentricSchedule, taperSchedule } from './turned';
+import { eccentricBoreSchedule, eccentricSchedule } from './off-axis';
+import { taperSchedule } from './turned';
 
 type OfKind = { readonly [K in FeatureKindId]: Scheduler<Extract<PartFeature, { kind: K }>> | null };
 
@@ -25,6 +26,7 @@ const OF_KIND: OfKind = {
   'cross-hole': crossHoleSchedule,
   'hole-pattern': holePatternSchedule,
   eccentric: eccentricSchedule,
+  'eccentric-bore': eccentricBoreSchedule,
   keyway: null,
   'oil-groove': null,
   'centre-hole': null,

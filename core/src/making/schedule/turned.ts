@@ -1,20 +1,5 @@
-import type { PartFeature, PlacedSurface } from '../part';
-import { setting, type Schedule, type Scheduler } from './schedule';
-
-type Eccentric = Extract<PartFeature, { kind: 'eccentric' }>;
-
-/** An eccentric stretch: how far its axis is moved, and what an indicator swings. */
-export const eccentricSchedule: Scheduler<Eccentric> = (f) => ({
-  settings: [
-    setting(f, 'swing', 'indicator swings, in all', 2 * f.throwMm, 'twice the offset'),
-    setting(f, 'throw', 'offset of the axis', f.throwMm, 'as drawn, to the middle of its limits'),
-  ],
-  tools: [],
-  cuts: null,
-  words: [
-    'Dial it in on the round beside the stretch, high side at its clock angle; swing it by hand past everything before the spindle starts.',
-  ],
-});
+import type { PlacedSurface } from '../part';
+import { setting, type Schedule } from './schedule';
 
 /** Half of a taper's included angle, radians. */
 export const halfAngleRad = (largeMm: number, smallMm: number, lengthMm: number): number => Math.atan((largeMm - smallMm) / 2 / lengthMm);

@@ -64,6 +64,7 @@ const CUT_ON: Readonly<Record<FeatureKindId, readonly string[]>> = {
   spline: ['length', 'tooth', 'root'],
   'oil-groove': ['depth'],
   eccentric: ['diameter'],
+  'eccentric-bore': ['diameter', 'depth'],
   thread: ['length'],
   'cross-hole': ['depth'],
   'hole-pattern': ['depth'],

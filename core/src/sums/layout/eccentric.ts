@@ -1,14 +1,9 @@
+import { packingMm } from '../../making/schedule';
 import { bad, good } from '../../terms/outcome';
 import { length } from '../fields';
 import { given, result } from '../given';
 import { circle, cross, size } from '../marks';
 import type { Sum } from '../sum';
-
-/**
- * Packing under one jaw of a self-centring three-jaw that throws the work off by `e`: the two other jaws stand at e/2 + sqrt(r² - 3/4
- * e²) from the axis, so does the packed one, and the work there reaches to r - e on its far side.
- */
-const packingMm = (e: number, r: number): number => 1.5 * e - r + Math.sqrt(r * r - 0.75 * e * e);
 
 /** An eccentric in a four-jaw, or packed in a three-jaw. */
 export const eccentric: Sum = {

@@ -3,6 +3,7 @@ import { centreHole, type CentreHole } from './centre-hole';
 import { chamfer, type Chamfer } from './chamfer';
 import { crossHole, type CrossHole } from './cross-hole';
 import { eccentric, type Eccentric } from './eccentric';
+import { eccentricBore, type EccentricBore } from './eccentric-bore';
 import { fillet, type Fillet } from './fillet';
 import { flats, type Flats } from './flats';
 import { hardness, type Hardness } from './hardness';
@@ -46,6 +47,7 @@ export type PartFeature =
   | Flats
   | Slot
   | Eccentric
+  | EccentricBore
   | SealLand
   | WeldPrep
   | Knurl
@@ -77,6 +79,7 @@ export const FEATURE_KINDS: { readonly [K in FeatureKindId]: FeatureKind<Extract
   flats,
   slot,
   eccentric,
+  'eccentric-bore': eccentricBore,
   'seal-land': sealLand,
   'weld-prep': weldPrep,
   knurl,
