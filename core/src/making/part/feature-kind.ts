@@ -161,7 +161,15 @@ export interface ContourPoint {
 
 /** How something milled or drilled shows from the side, looked at square. */
 export type SideMark =
-  | { readonly kind: 'box'; readonly fromMm: number; readonly toMm: number; readonly halfMm: number; readonly rounded: boolean }
+  | {
+      readonly kind: 'box';
+      readonly fromMm: number;
+      readonly toMm: number;
+      readonly halfMm: number;
+      readonly rounded: boolean;
+      /** How far its middle lies from the axis, towards its clock angle; absent where it lies on it. */
+      readonly offMm?: number;
+    }
   | { readonly kind: 'circle'; readonly atMm: number; readonly radiusMm: number }
   | { readonly kind: 'thread'; readonly fromMm: number; readonly toMm: number; readonly rootMm: number }
   | { readonly kind: 'texture'; readonly fromMm: number; readonly toMm: number };

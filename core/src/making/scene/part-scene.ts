@@ -21,13 +21,13 @@ const inBore = (fromMm: number, toMm: number, halfMm: number): Primitive[] =>
 function markLines({ mark, side, radiusMm }: PlacedMark): Primitive[] {
   switch (mark.kind) {
     case 'box': {
-      const { fromMm: a, toMm: b, halfMm: h } = mark;
+      const { fromMm: a, toMm: b, halfMm: h, offMm: off = 0 } = mark;
       if (side === 'inside') return inBore(a, b, h);
       const corners: [number, number][] = [
-        [a, h],
-        [b, h],
-        [b, -h],
-        [a, -h],
+        [a, off + h],
+        [b, off + h],
+        [b, off - h],
+        [a, off - h],
       ];
       return [{ kind: 'path', points: corners, closed: true, style: 'thin' }];
     }

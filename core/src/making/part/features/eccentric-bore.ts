@@ -69,7 +69,7 @@ export const eccentricBore: FeatureKind<EccentricBore> = {
   cut: (f, host) => ({
     shape: 'other',
     removedMm3: () => (Math.PI / 4) * f.diameterMm ** 2 * f.depthMm,
-    marks: [{ kind: 'box', ...fromEnd(host, f.end, f.depthMm), halfMm: f.diameterMm / 2, rounded: false }],
+    marks: [{ kind: 'box', ...fromEnd(host, f.end, f.depthMm), halfMm: f.diameterMm / 2, offMm: f.throwMm, rounded: false }],
   }),
   raiser: () => null,
   endOn: (f) => [circleLine(f.throwMm, f.diameterMm / 2)],

@@ -53,7 +53,16 @@ export const eccentric: FeatureKind<Eccentric> = {
     return {
       shape: 'other',
       removedMm3: () => Math.PI * (R * R - (f.diameterMm / 2) ** 2) * f.lengthMm,
-      marks: [{ kind: 'box', fromMm: at(host, f.atMm), toMm: at(host, f.atMm + f.lengthMm), halfMm: f.diameterMm / 2, rounded: false }],
+      marks: [
+        {
+          kind: 'box',
+          fromMm: at(host, f.atMm),
+          toMm: at(host, f.atMm + f.lengthMm),
+          halfMm: f.diameterMm / 2,
+          offMm: f.throwMm,
+          rounded: false,
+        },
+      ],
     };
   },
   raiser: (f, host) => ({ atMm: at(host, f.atMm), coreMm: f.diameterMm, words: 'the step of the eccentric' }),
