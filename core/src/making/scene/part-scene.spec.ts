@@ -61,7 +61,17 @@ it('what is cut into a bore is seen where it is cut open, and lies behind metal 
 });
 
 it('what lies beside the axis is drawn there, its middle off by the throw', () => {
-  const bore = { id: 'e', kind: 'eccentric-bore', on: 'b', name: 'Bore', end: 'right', diameterMm: 8, depthMm: 20, throwMm: 3, clockDeg: 0 };
+  const bore = {
+    id: 'e',
+    kind: 'eccentric-bore',
+    on: 'b',
+    name: 'Bore',
+    end: 'right',
+    diameterMm: 8,
+    depthMm: 20,
+    throwMm: 3,
+    clockDeg: 0,
+  };
   const boxes = partLines(shaft(bore)).flatMap((l) => (l.kind === 'path' && l.closed && l.style === 'thin' ? [l.points] : []));
   expect(boxes).toEqual([
     [
