@@ -64,3 +64,48 @@ it('acts are called by a word, and nothing that is not understood draws', () => 
   expect(placeOutside(typed(two, ['mirror']).part).map((s) => s.diameterMm)).toEqual([18, 25]);
   expect(partLengthMm(typed(two, ['remove']).part)).toBe(20);
 });
+
+it('a thread’s name at a thread is its name, whatever of it is asked; a hole that does not suit it becomes the one it wants', () => {
+  const bush: Part = {
+    ...ROUND,
+    bores: [{ id: 'b', from: 'near', through: true, surfaces: [surface('h', 'cylinder', 'Bore', 60, 7.14)] }],
+  };
+  const added = entry(
+    bush,
+    asksOf(bush).find((a) => a.surfaceId === 'h')!,
+    'h',
+    'thread',
+    'mm',
+    't',
+  );
+  if (added.kind !== 'drawn') throw new Error(added.kind);
+  for (const field of ['end', 'thread', 'lengthMm']) {
+    const ask = asksOf(added.part).find((a) => a.id === `t.${field}`)!;
+    const named = entry(added.part, ask, 'h', 'M8', 'mm', 'n');
+    if (named.kind !== 'drawn') throw new Error(named.kind);
+    expect(named.part.features).toMatchObject([{ id: 't', thread: 'M8' }]);
+    // ISO 724: 6.647 in the crests of an M8 nut.
+    expect(named.part.bores[0]!.surfaces[0]!.diameterMm).toBeCloseTo(6.647, 3);
+  }
+  // One that suits is left as it is.
+  const right = { ...added.part, bores: [{ ...bush.bores[0]!, surfaces: [surface('h', 'cylinder', 'Bore', 60, 6.8)] }] };
+  const kept = entry(
+    right,
+    asksOf(right).find((a) => a.id === 't.end')!,
+    'h',
+    'M8',
+    'mm',
+    'n',
+  );
+  expect(kept).toMatchObject({ kind: 'drawn', part: { bores: [{ surfaces: [{ diameterMm: 6.8 }] }] } });
+  // A number is still the length.
+  const long = entry(
+    added.part,
+    asksOf(added.part).find((a) => a.id === 't.lengthMm')!,
+    'h',
+    '12',
+    'mm',
+    'n',
+  );
+  expect(long).toMatchObject({ kind: 'drawn', part: { features: [{ lengthMm: 12 }] } });
+});

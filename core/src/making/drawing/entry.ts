@@ -1,9 +1,11 @@
+import { findThread } from '../../book/threads';
 import type { LengthUnit } from '../../terms/quantity';
 import { inSentence } from '../../terms/words';
-import { mirrored, type Part } from '../part';
+import { mirrored, validatePart, type Part } from '../part';
 import { byWords, copied } from './adding';
 import { answer } from './answer';
 import { asksOf, type Ask } from './asks';
+import { converted } from './converted';
 import { removed } from './removed';
 
 /** What one line typed at a drawing came to. */
@@ -34,6 +36,20 @@ const ACTS = new Map<string, (part: Part, ask: Ask, id: string) => Entry>(
   }),
 );
 
+/** A thread's name typed while something of a thread is asked for is that thread's; its blank or hole follows where the drawn one does not suit it. */
+function renamed(part: Part, { ownerId }: Ask, text: string): Entry | null {
+  const thread = /\d/.test(text) && part.features.some((f) => f.id === ownerId && f.kind === 'thread') ? findThread(text.trim()) : null;
+  if (!thread) return null;
+  const kept: Part = {
+    ...part,
+    features: part.features.map((f) => (f.id === ownerId && f.kind === 'thread' ? { ...f, thread: thread.name, threadClass: '' } : f)),
+  };
+  const sized = validatePart(kept).ok ? null : converted(part, ownerId, thread);
+  return sized && validatePart(sized).ok
+    ? { kind: 'drawn', part: sized, next: null, words: `${thread.name}, and the diameter that it wants` }
+    : { kind: 'drawn', part: kept, next: null, words: thread.name };
+}
+
 /**
  * One line typed at a turned part: the answer to what is asked, or the name of what is added there (`keyseat`, `step`, `M12 x 1.25`), or `copy`,
  * `remove`, `mirror`.
@@ -48,6 +64,9 @@ export function entry(part: Part, ask: Ask | null, at: string | null, text: stri
   const act = ask && ACTS.get(text.trim().toLowerCase());
   if (act) return act(part, ask, id);
   const answered = ask ? answer(part, ask, text, unit) : null;
+  // Elsewhere than at its name a number is what is asked for: 12 is a length, and a thread besides.
+  const own = ask && (ask.field === 'thread' || !answered?.ok) ? renamed(part, ask, text) : null;
+  if (own) return own;
   if (answered?.ok) return { kind: 'drawn', part: answered.value, next: null, words: '' };
   const words = byWords(part, text, at, unit);
   if (words.kind === 'which') return words;
