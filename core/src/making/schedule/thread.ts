@@ -18,6 +18,12 @@ const MOST_OFF_SHARE = 0.02;
 /** A larger inside thread is single-pointed rather than tapped, mm. */
 const MOST_TAP_MM = 24;
 
+/** Whether a thread inside is cut with a tap, its hole drilled for it; a larger one is single-pointed. */
+export function isTapped(thread: string): boolean {
+  const t = thread.trim() ? findThread(thread) : undefined;
+  return t !== undefined && t.majorMm <= MOST_TAP_MM;
+}
+
 const passesFor = (depthMm: number): number => Math.min(MOST, Math.max(FEWEST, Math.ceil((depthMm / FIRST_PASS_MM) ** 2)));
 
 /** What an outside thread measures over the best wires, mm. */
@@ -124,7 +130,7 @@ function inside(f: Thread, host: Host, t: BookThread, { unit }: Bench): ReturnTy
   if (!hole.ok) return null;
   const { aimMm, limits, drills } = hole.value;
   const own = host.surface.leftMm;
-  const tapped = t.majorMm <= MOST_TAP_MM;
+  const tapped = isTapped(t.name);
   return {
     settings: [
       setting(

@@ -1,3 +1,4 @@
+import { surface, type Part, type PartFeature } from '../../making/part';
 import { choiceKey } from './choices';
 import { cutFindings } from './cut-finding';
 import type { ReadingRecord } from './records';
@@ -46,4 +47,28 @@ it('a dust that hurts is told while it is cut, and no file or emery advised', ()
   const body = cutFindings(part, machine, [cut(40.004, 0)], [], [], burning, testShop).find((c) => c.segment.segment.id === 'body')!;
   expect(first!.cautions.some((c) => c.dust)).toBe(true);
   expect(body.advice.abrasive).toBe(false);
+});
+
+it('a hole that a tap or a reamer gives its size is not crept up on; one that a bar goes into is', () => {
+  const LIMITED = { lowerDev: 0, upperDev: 0.1, text: '+0.1 0' };
+  const bush = (diameterMm: number, thread = ''): Part => ({
+    ...pin,
+    outside: [surface('body', 'cylinder', 'Body', 40, 60)],
+    bores: [{ id: 'b', from: 'near', through: true, surfaces: [surface('h', 'cylinder', 'Hole', 40, diameterMm)] }],
+    features: thread ? [threadIn(thread)] : [],
+    limits: { body: LIMITS, h: LIMITED },
+  });
+  const threadIn = (thread: string): PartFeature => ({
+    ...{ id: 't', kind: 'thread', on: 'h', name: 'Thread', end: 'left', thread, threadClass: '', lengthMm: 30, hand: 'right', starts: 1 },
+  });
+  const coached = (part: Part): string[] => {
+    const own = testSheet({ choices: [testChoice(choiceKey.part, part)] });
+    const found = workOut(own, testShop).items[0]!.part;
+    return cutFindings(found, machine, [], [], [], own, testShop).map((c) => c.segment.segment.id);
+  };
+  expect(coached(bush(25))).toEqual(['body', 'h']);
+  expect(coached(bush(5))).toEqual(['body']);
+  // M16 is tapped, M30 x 3.5 is single-pointed from a bored hole.
+  expect(coached(bush(14, 'M16'))).toEqual(['body']);
+  expect(coached(bush(26.5, 'M30'))).toEqual(['body', 'h']);
 });

@@ -1,5 +1,6 @@
 import { advise, LEAST_CHIP_MM, type Advice, type CutRecord } from '../../making/coach';
-import { USUAL_PASSES } from '../../making/process';
+import type { DrillSet } from '../../book/drills';
+import { firstDrill, USUAL_PASSES } from '../../making/process';
 import { K95 } from '../../evidence/readings';
 import { formatWithUnit, type LengthUnit } from '../../terms/quantity';
 import { minus, plus, sumOf, workedOut, type Figure } from '../../terms/working';
@@ -11,6 +12,7 @@ import { alphaOf, instrumentUncertaintyMm, readingFigure, toDiameter } from './m
 import type { Lathe } from '../../making/setups';
 import type { PlanChoice } from './choices';
 import type { PartFinding, SegmentFinding } from './part-finding';
+import { drilledOnly } from './planned-passes';
 import type { ProofFinding } from './proof-finding';
 import type { JobSheet, ReadingRecord, Shop } from './records';
 import { narrowed, triedFinding, type ReadSize, type Trial, type TriedFinding } from './tried';
@@ -111,9 +113,11 @@ function cutOf(
   };
 }
 
-/** Of a block only bored holes are taken to size cut by cut. */
-const isCoached = ({ part }: PartFinding, { segment }: SegmentFinding): boolean =>
-  part.block === null || part.block.cuts.some((c) => c.id === segment.id && c.kind === 'hole' && c.made === 'bored');
+/** Of a block only bored holes are taken to size cut by cut; of a turned part what no tap or reamer gives its size. */
+function isCoached({ part }: PartFinding, { segment, diameter }: SegmentFinding, sets: readonly DrillSet[]): boolean {
+  if (part.block) return part.block.cuts.some((c) => c.id === segment.id && c.kind === 'hole' && c.made === 'bored');
+  return segment.side === 'outside' || drilledOnly(part, segment, firstDrill(diameter.value, sets)?.diameterMm ?? 0) === null;
+}
 
 /** What is cut back after a treatment begins anew: cuts of before were of another size, ms. */
 function cutSince({ part }: PartFinding, surfaceId: string, proofs: readonly ProofFinding[]): number {
@@ -139,7 +143,7 @@ export function cutFindings(
 ): CutFinding[] {
   if (!found || !machine) return [];
   return asCut(found, proofs)
-    .filter((s) => s.segment.kind !== 'taper' && isCoached(found, s))
+    .filter((s) => s.segment.kind !== 'taper' && isCoached(found, s, shop.drillSets))
     .map((s) => {
       const { id } = s.segment;
       const since = cutSince(found, id, proofs);

@@ -241,7 +241,7 @@ export function planFinding(
   const bar = barChosen ?? proposed;
   const blank = bar ? blankOf(bar, fit) : { roundMm: need.diameter.value, holeMm: null };
   const turned = segments.filter((s) => !asBought?.ids.includes(s.segment.id));
-  const passes = passesFor(turned, plan, lathe, blank, found.part.materialId, shop.drillSets);
+  const passes = passesFor(turned, plan, lathe, blank, found.part, shop.drillSets);
   const aimed = asAimed(found);
   const bench = {
     ...{ lathe, partingMm: plan.partingMm, finderMm: FINDER_MM, unit: sheet.job.unit },

@@ -27,7 +27,8 @@ const sheet = testSheet({
 const shop = { ...testShop, rack: [testBar('bar', { diameterMm: 30 })] };
 const segments = workOut(sheet, shop).items[0]!.part!.segments;
 const [lathe] = shop.lathes;
-const passes = (holeMm: number | null = null) => passesFor(segments, plan, lathe!, { roundMm: 30, holeMm }, 'steel-c45', []);
+const passes = (holeMm: number | null = null) =>
+  passesFor(segments, plan, lathe!, { roundMm: 30, holeMm }, { materialId: 'steel-c45', features: [] }, []);
 const of = (id: string, holeMm: number | null = null) => passes(holeMm).find((p) => p.segment.segment.id === id)!;
 
 it('outside goes down from the bar, a bore up from its drill, and both end at the middle of the limits', () => {

@@ -11,6 +11,8 @@ import {
   type Pass,
   type SpindleSpeed,
 } from '../../making/process';
+import type { Part, PlacedSurface } from '../../making/part';
+import { isTapped } from '../../making/schedule';
 import type { Lathe } from '../../making/setups';
 import type { Blank } from '../../making/stock';
 import { bad, type Outcome } from '../../terms/outcome';
@@ -49,16 +51,27 @@ function drillFigure(id: string, boreMm: number, sets: readonly DrillSet[]): Fig
   return tabled(`plan.drill.${id}`, 'drilled before boring', drill?.diameterMm ?? 0, drill?.here ? 'drills of the crib' : 'drills as sold');
 }
 
+/**
+ * Why nothing is bored there: a tap or a reamer gives the hole its size; null for what is bored.
+ *
+ * @param drillMm drilled before boring, or the hole of the stock; 0 where the hole is too small for a boring bar
+ */
+export function drilledOnly({ features }: Pick<Part, 'features'>, { id }: Pick<PlacedSurface, 'id'>, drillMm: number): string | null {
+  if (features.some((f) => f.kind === 'thread' && f.on === id && isTapped(f.thread)))
+    return 'Drilled for its tap: the drill stands under “To set”.';
+  return drillMm === 0 ? 'Too small to bore: drill and ream it.' : null;
+}
+
 /** The passes of every diameter, from the bar or from the drilled hole. */
 export function passesFor(
   segments: readonly SegmentFinding[],
   plan: PlanChoice,
   lathe: Lathe,
   stock: Pick<Blank, 'roundMm' | 'holeMm'>,
-  materialId: string,
+  part: Pick<Part, 'materialId' | 'features'>,
   sets: readonly DrillSet[],
 ): SegmentPasses[] {
-  const surface = surfaceSpeed(plan, materialId);
+  const surface = surfaceSpeed(plan, part.materialId);
   const speed = surface.value;
   const barMm = stock.roundMm;
   const bar = barFigure(barMm);
@@ -82,9 +95,10 @@ export function passesFor(
         ? drillFigure(id, segment.diameter.value, sets)
         : tabled(`plan.drill.${id}`, 'hole of the stock', stock.holeMm, 'the rack');
     const from = inside ? drill : bar;
+    const drilled = inside ? drilledOnly(part, segment.segment, drill.value) : null;
     const passes =
-      inside && drill.value === 0
-        ? bad('small', 'Too small to bore: drill and ream it.')
+      drilled !== null
+        ? bad('drilled', drilled)
         : inside
           ? planBorePasses(drill.value, segment.diameter.value, options)
           : planPasses(barMm, segment.diameter.value, options);
