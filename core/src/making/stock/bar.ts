@@ -71,17 +71,20 @@ export const needsInner = (shape: BarShape): boolean => hasInner(shape) && !SHAP
 
 const plain = (text: string): string => (text.includes('.') ? text.replace(/\.?0+$/, '') : text);
 
-/** `38.1 round`, `50 x 30 tube`. */
-export function barSize({ shape, diameterMm, innerMm }: Pick<Bar, 'shape' | 'diameterMm' | 'innerMm'>, unit: LengthUnit): string {
-  const sizes = [diameterMm, ...(innerMm === null ? [] : [innerMm])].map((mm) => plain(formatLength(mm, unit)));
-  return `${sizes.join(' x ')} ${SHAPES[shape].words}`;
+/** A bore under a quarter of the outside may as well be somebody's wall: of a tube it is said which. */
+export const looksLikeWall = ({ diameterMm, innerMm }: Pick<Bar, 'diameterMm' | 'innerMm'>): boolean =>
+  innerMm !== null && innerMm < diameterMm / 4;
+
+function sizesOf(bar: Pick<Bar, 'shape' | 'diameterMm' | 'innerMm'>, unit: LengthUnit): string[] {
+  const { shape, diameterMm, innerMm } = bar;
+  const bore = shape === 'tube' && looksLikeWall(bar) ? ' bore' : '';
+  return [plain(formatLength(diameterMm, unit)), ...(innerMm === null ? [] : [plain(formatLength(innerMm, unit)) + bore])];
 }
 
+/** `38.1 round`, `50 x 30 tube`. */
+export const barSize = (bar: Pick<Bar, 'shape' | 'diameterMm' | 'innerMm'>, unit: LengthUnit): string =>
+  `${sizesOf(bar, unit).join(' x ')} ${SHAPES[bar.shape].words}`;
+
 /** A bar in one line, as it can be typed: `38.1 x 350 round`, `50 x 30 x 400 tube`. */
-export function barLine(
-  { shape, diameterMm, innerMm, lengthMm }: Pick<Bar, 'shape' | 'diameterMm' | 'innerMm' | 'lengthMm'>,
-  unit: LengthUnit,
-): string {
-  const sizes = [diameterMm, ...(innerMm === null ? [] : [innerMm])].map((mm) => plain(formatLength(mm, unit)));
-  return `${[...sizes, plain(formatLength(lengthMm, unit, unit === 'mm' ? 1 : 2))].join(' x ')} ${SHAPES[shape].words}`;
-}
+export const barLine = (bar: Pick<Bar, 'shape' | 'diameterMm' | 'innerMm' | 'lengthMm'>, unit: LengthUnit): string =>
+  `${[...sizesOf(bar, unit), plain(formatLength(bar.lengthMm, unit, unit === 'mm' ? 1 : 2))].join(' x ')} ${SHAPES[bar.shape].words}`;

@@ -1,7 +1,7 @@
 import { MATERIALS, UNKNOWN_MATERIAL } from '../../book/materials';
 import { bad, good, type Outcome } from '../../terms/outcome';
 import { parseLength, type LengthUnit } from '../../terms/quantity';
-import { hasInner, needsInner, SHAPES, type Bar, type BarFinish, type BarShape } from './bar';
+import { hasInner, looksLikeWall, needsInner, SHAPES, type Bar, type BarFinish, type BarShape } from './bar';
 
 /** A bar as it was typed in one line. */
 export type TypedBar = Omit<Bar, 'id' | 'version'>;
@@ -44,7 +44,10 @@ const MM_PER_FOOT = 304.8;
 const PER_MM = 1e6;
 const NUMBER = String.raw`(?:\d+(?:\s+|\s*-\s*)\d+\/\d+|\d+\/\d+|\d+(?:[.,]\d+)*|\.\d+)`;
 const SIZE = String.raw`[øØ]?\s*${NUMBER}(?:\s*(?:(?:mm|cm|m|inches|inch|in|feet|foot|ft)(?![a-z])|"|'))?`;
-const SIZES = new RegExp(String.raw`^(${SIZE}(?:\s*[x×*]\s*${SIZE}){1,2})(?=$|[\s,@])`, 'i');
+/** What the second size of a tube is, where it is said. */
+const INNER = String.raw`(?:\s*(?:wall|bore)(?![a-z]))?`;
+const SIZES = new RegExp(String.raw`^(${SIZE}(?:\s*[x×*]\s*${SIZE}${INNER}){1,2})(?=$|[\s,@])`, 'i');
+const SAID_INNER = /\s*(wall|bore)$/i;
 
 /** One size of a line, mm; a length may be told in metres or feet. */
 function sizeMm(text: string, unit: LengthUnit): Outcome<number> {
@@ -101,11 +104,22 @@ function sizesOf(
   const { first, second } = SHAPES[shape];
   if (texts.length === 2 && needsInner(shape))
     return bad('too-few-sizes', `A ${shape} is ${first.toLowerCase()} x ${second.toLowerCase()} x length.`, 'innerMm');
-  const mm = texts.map((t) => sizeMm(t, texts.some(isFraction) ? 'in' : unit));
+  const innerIs = SAID_INNER.exec(texts.length === 3 ? texts[1]! : '')?.[1]?.toLowerCase();
+  const plain = texts.map((t) => t.replace(SAID_INNER, ''));
+  const mm = plain.map((t) => sizeMm(t, plain.some(isFraction) ? 'in' : unit));
   const wrong = mm.find((m) => !m.ok);
   if (wrong && !wrong.ok) return { ok: false, problems: [{ ...wrong.problems[0]!, path: 'diameterMm' }] };
   const [diameterMm, ...rest] = mm.map((m) => (m.ok ? m.value : NaN)) as [number, ...number[]];
-  const innerMm = rest.length === 2 ? rest[0]! : null;
+  const secondMm = rest.length === 2 ? rest[0]! : null;
+  const innerMm = secondMm !== null && innerIs === 'wall' ? diameterMm - 2 * secondMm : secondMm;
+  if (innerMm !== null && innerMm <= 0)
+    return bad('wall-too-thick', 'A wall so thick leaves no bore: say rod, or another wall.', 'innerMm');
+  if (innerMm !== null && !innerIs && shape === 'tube' && looksLikeWall({ diameterMm, innerMm }))
+    return bad(
+      'which-inner',
+      `Is ${texts[1]!.trim()} the bore or the wall? Write ${texts[1]!.trim()} bore, or ${texts[1]!.trim()} wall.`,
+      'innerMm',
+    );
   if (innerMm !== null && innerMm >= diameterMm)
     return bad(
       'inner-too-large',
@@ -116,7 +130,7 @@ function sizesOf(
 }
 
 /**
- * A bar as a person writes it on a tag: `1 1/2 x 14 C45 black, bin 3`, `tube 50 x 30 x 400 CuSn12`, `25 mm x 3 m 304 ground, rack A2, 4 off`,
+ * A bar as a person writes it on a tag: `1 1/2 x 14 C45 black, bin 3`, `tube 50 x 30 x 400 CuSn12`, `tube 127 x 20 wall x 900`, `25 mm x 3 m 304 ground, rack A2, 4 off`,
  * `20 x 1000 unknown @ 12.50`. Sizes without a unit are in `unit`, beside a bare fraction in
  * inches; what stands after the comma is its place. Without a material it is
  * not known, a chromed one is a piston rod's.

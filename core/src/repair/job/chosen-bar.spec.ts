@@ -39,6 +39,13 @@ it('one of another shape says that, not that its metal is wrong', () =>
     'is a plate: no blank comes out of it that is held so',
   ));
 
+it('a hollow one says whether the part is solid, or its bore is too wide', () => {
+  const tube = { ...bar, shape: 'tube', innerMm: 30 } as const;
+  expect(willNotDo(tube, fit, 'mm')[0]).toContain('the part is solid at one end or all through');
+  expect(willNotDo(tube, { ...fit, boreMm: 28 }, 'mm')[0]).toContain('a bore of 30 mm: too wide to be bored to 28 mm');
+  expect(willNotDo(tube, { ...fit, boreMm: 34 }, 'mm')).toEqual([]);
+});
+
 describe('a bright bar that is cut on one side', () => {
   const shaft = (lengthMm: number): Part => ({ ...newPart('plain-pin', 'Shaft', 25, lengthMm), features: [] });
   const keyed = (lengthMm: number): Part => addedFeature(shaft(lengthMm), shaft(lengthMm).outside[0]!.id, 'keyseat', 'k', {})!.part;

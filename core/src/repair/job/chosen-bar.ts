@@ -3,6 +3,8 @@ import { partLengthMm, type FeatureKindId, type Part } from '../../making/part';
 import { barsFor, SHAPES, type Bar, type StockFit } from '../../making/stock';
 import { placeWithUnit, type LengthUnit } from '../../terms/quantity';
 
+const isBored = (shape: Bar['shape']): boolean => SHAPES[shape].second === 'Bore';
+
 /** Why the bar that somebody chose will not do, in sentences; empty where it will. */
 export function willNotDo(bar: Bar, fit: StockFit, unit: LengthUnit): string[] {
   const alone = barsFor(fit, [{ ...bar, pieces: Math.max(bar.pieces, 1) }]);
@@ -14,6 +16,12 @@ export function willNotDo(bar: Bar, fit: StockFit, unit: LengthUnit): string[] {
     case 'too-short':
       return [`${chosen} is shorter than ${placeWithUnit(fit.lengthMm, unit)}.`];
     default:
+      if (bar.materialId === fit.materialId && bar.innerMm !== null && isBored(bar.shape))
+        return [
+          fit.boreMm === null
+            ? `${chosen} is hollow, and the part is solid at one end or all through: take a bar that is solid.`
+            : `${chosen} has a bore of ${placeWithUnit(bar.innerMm, unit)}: too wide to be bored to ${placeWithUnit(fit.boreMm, unit)}.`,
+        ];
       if (bar.materialId === fit.materialId)
         return [
           `${chosen} is a ${SHAPES[bar.shape].words}: no blank comes out of it that is held so. Hold it another way, or take another bar.`,
