@@ -131,6 +131,15 @@ const heldTooSoon = (setUps: readonly SetUp[], cuts: readonly Cut[]): string[] =
     return cutIn && cutIn.number >= s.number ? [`Set-up ${s.number} holds on ${name}, which is not cut before it.`] : [];
   });
 
+/** A centre holds up what stands far out, but not while its end is bored. */
+const boredStandingOut = (setUps: readonly SetUp[], { cuts, unit }: Work): string[] =>
+  setUps
+    .filter((s) => s.support !== 'none' && s.cuts.some((id) => cuts.some((c) => c.id === id && c.side === 'inside' && c.by === 'lathe')))
+    .map(
+      (s) =>
+        `In set-up ${s.number} it stands ${placeWithUnit(s.overhangMm, unit)} out while it is bored, and no centre can hold its end then: the fixed steady can.`,
+    );
+
 /** A way worked out for this part and lathe; why not, where the part cannot be held so at all. */
 export function heldPlan(way: WayId, work: Work, { moved = [], order = [] }: ByHand = {}): Outcome<HeldPlan> {
   const turning = WAYS[way].plan(work);
@@ -142,7 +151,7 @@ export function heldPlan(way: WayId, work: Work, { moved = [], order = [] }: ByH
     setUps,
     asked: askedRunOuts(work, setUps, work.lathe),
     worst: worstOf(work, setUps, work.lathe),
-    cannot: [...notOnThis(way, work), ...heldTooSoon(setUps, work.cuts)],
+    cannot: [...notOnThis(way, work), ...heldTooSoon(setUps, work.cuts), ...boredStandingOut(setUps, work)],
     outOfOrder: outOfOrder(setUps, work),
     settingMin: setUps.reduce((sum, s) => sum + s.settingMin, 0),
   });

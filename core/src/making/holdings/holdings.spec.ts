@@ -193,6 +193,11 @@ describe('ways to hold it', () => {
     expect([bored.holding, bored.support, bored.partsOff]).toEqual(['steady', 'none', true]);
     expect(steady.worst).toMatchObject({ mostMm: 0.02 });
     expect(bored.cautions.join()).toContain('fingers are oiled');
+    // With its other end on a centre it is turned, but not bored: from the bar it cannot be, and the steady comes first.
+    expect(held('bar', tube).cannot.join()).toContain('no centre can hold its end then');
+    expect(held('bar', newPart('plain-bush', 'Bush', 60, 120)).cannot).toEqual([]);
+    expect(held('bar', newPart('plain-pin', 'Pin', 40, 200)).cannot).toEqual([]);
+    expect(rankedWays(workOf(tube, LATHE, 65, 'mm')).plans[0]!.way).toBe('steady');
     const short = heldPlan('steady', workOf(newPart('plain-bush', 'Bush', 30, 40), LATHE, 50, 'mm'));
     expect(short).toMatchObject({ ok: false, problems: [{ message: expect.stringContaining('short enough') }] });
   });

@@ -13,8 +13,8 @@ const bored: Part = {
   ...shaft,
   bores: [{ id: 'bore', from: 'near', through: true, surfaces: [surface('hole', 'cylinder', 'Bore', 100, 12)] }],
 };
-const setUp = (own: Partial<Turning> = {}, part: Part = shaft) =>
-  turningSetUp(workOf(part, TEST_LATHE, 45, 'mm'), {
+const setUp = (own: Partial<Turning> = {}, part: Part = shaft, hollow = false) =>
+  turningSetUp(workOf(part, TEST_LATHE, 45, 'mm', { hollow }), {
     ...{ title: 'One', holding: 'three-jaw', locates: { on: 'stock' }, free: 'near', cuts: cutsOf(part, 'mm'), overhangMm: 60 },
     ...{ heldMm: 45, heldOn: 'on the stock', zeroFace: 'the zero end', facesFirst: true, toLength: false, partsOff: false },
     ...own,
@@ -35,6 +35,8 @@ it('bores before the tailstock comes up, whose centre then runs in the mouth; pa
   expect(at(operations, 'Drill and bore through, past the part-off')).toBeGreaterThan(0);
   expect(at(operations, 'Drill and bore')).toBeLessThan(at(operations, 'Bring up the tailstock'));
   expect(operations.find((o) => o.startsWith('Bring up'))).toContain('mouth of the bore');
+  // A tube has its hole: nothing is drilled.
+  expect(setUp({ overhangMm: 200, partsOff: true }, bored, true).operations).toContain('Bore through, past the part-off');
   expect(setUp({ overhangMm: 200 }).operations).toContain('Centre drill, bring up the tailstock');
 });
 

@@ -48,7 +48,7 @@ function boreActs(work: Work, cuts: readonly Cut[], partsOff: boolean): Act[] {
   const inside = new Set(cuts.filter((c) => c.side === 'inside').map((c) => c.id));
   return work.part.bores.flatMap((b): Act[] => {
     const here = b.surfaces.filter((s) => inside.has(s.id)).map((s) => s.id);
-    const words = `Drill and bore ${b.through ? (partsOff ? 'through, past the part-off' : 'through') : 'to depth'}`;
+    const words = `${work.hollow ? 'Bore' : 'Drill and bore'} ${b.through ? (partsOff ? 'through, past the part-off' : 'through') : 'to depth'}`;
     return here.length ? [{ key: b.id, words, cuts: here }] : [];
   });
 }

@@ -15,6 +15,8 @@ export interface Work {
   readonly largestMm: number;
   /** Ids of surfaces that stay as they were bought: nothing turns them, and they are there to be held on from the beginning. */
   readonly asBought: ReadonlySet<string>;
+  /** The stock has a hole already, which is opened rather than drilled. */
+  readonly hollow: boolean;
   /** Diameter of the stock, mm. */
   readonly barMm: number;
   /** How it is held after turning, as somebody said. */
@@ -27,6 +29,7 @@ export interface Work {
 interface Settled {
   readonly asBought?: ReadonlySet<string>;
   readonly afterHolds?: readonly AfterHoldId[] | undefined;
+  readonly hollow?: boolean;
 }
 
 /** The part as it is to be held; it must be valid and turned. */
@@ -35,7 +38,7 @@ export function workOf(
   lathe: Lathe,
   barMm: number,
   unit: LengthUnit,
-  { asBought = new Set(), afterHolds = [] }: Settled = {},
+  { asBought = new Set(), afterHolds = [], hollow = false }: Settled = {},
 ): Work {
   const outside = placeOutside(part);
   const largestMm = largestDiameterMm(part);
@@ -45,6 +48,7 @@ export function workOf(
     cuts: cutsOf(part, unit).filter((c) => !asBought.has(c.id)),
     asBought,
     afterHolds,
+    hollow,
     outside,
     lengthMm: partLengthMm(part),
     largestMm,

@@ -217,10 +217,12 @@ export function planFinding(
   const firstNeed = stockNeed(outside, USUAL_ALLOWANCES);
   const unknownBarId = barChosen?.materialId === UNKNOWN_MATERIAL ? barChosen.id : null;
   const usual = chooseBars(stockFit(found.part, firstNeed, USUAL_ALLOWANCES, other), firstNeed, shop.rack, found.volumeMm3 ?? 0);
-  const asBought = asBoughtFrom(found, other, barChosen ?? (usual.ok ? usual.value[0]!.bar : null));
+  const likely = barChosen ?? (usual.ok ? usual.value[0]!.bar : null);
+  const asBought = asBoughtFrom(found, other, likely);
   const work = workOf(found.part, lathe, stockMm(outside, stored, shop.rack), sheet.job.unit, {
     asBought: new Set(asBought?.ids),
     afterHolds: stored?.afterHolds,
+    hollow: likely !== null && blankOf(likely, { diameterMm: likely.diameterMm, lengthMm: 0 }).holeMm !== null,
   });
   const { plans: ways, no } = rankedWays(work);
   // Plans of before nobody was asked were all from the bar, and so is what cannot be held as it was chosen.
