@@ -29,6 +29,7 @@ const METRIC: readonly UsualInstrument[] = [
   of('mm', 'Depth mic 0 to 100', 'depth-mic', 0, 100),
   of('mm', 'Dial indicator 0.01', 'indicator', 0, 10),
   of('mm', 'Steel rule 300', 'rule', 0, 300),
+  of('mm', 'Steel rule 1000', 'rule', 0, 1000),
 ];
 const INCH: readonly UsualInstrument[] = [
   of('in', 'Caliper 6 in', 'caliper', 0, 6),
@@ -42,6 +43,7 @@ const INCH: readonly UsualInstrument[] = [
   of('in', 'Depth mic 0 to 4 in', 'depth-mic', 0, 4),
   of('in', 'Dial indicator 0.001', 'indicator', 0, 1),
   of('in', 'Steel rule 12 in', 'rule', 0, 12),
+  of('in', 'Steel rule 36 in', 'rule', 0, 36),
 ];
 
 /** Instruments to tick off, the shop's own unit first; what is the same in both stands once. */

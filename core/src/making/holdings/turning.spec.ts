@@ -36,6 +36,7 @@ it('bores before the tailstock comes up, whose centre then runs in the mouth; pa
   expect(at(operations, 'Drill and bore')).toBeLessThan(at(operations, 'Bring up the tailstock'));
   expect(operations.find((o) => o.startsWith('Bring up'))).toContain('mouth of the bore');
   // A tube has its hole: nothing is drilled.
+  expect(setUp({ overhangMm: 200 }, shaft, true).operations.join()).toContain('a plug with a centre in the hole of the stock');
   expect(setUp({ overhangMm: 200, partsOff: true }, bored, true).operations).toContain('Bore through, past the part-off');
   expect(setUp({ overhangMm: 200 }).operations).toContain('Centre drill, bring up the tailstock');
 });

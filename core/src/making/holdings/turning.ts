@@ -86,7 +86,9 @@ export function turningSetUp(work: Work, t: Turning): SetUpDraft {
   const bare = (key: string, words: string): Act => ({ key, words, cuts: [] });
   const centred = bores.length
     ? 'Bring up the tailstock: its centre runs in the mouth of the bore, chamfered to 60°'
-    : 'Centre drill, bring up the tailstock';
+    : work.hollow
+      ? 'Bring up the tailstock: a plug with a centre in the hole of the stock, or a cone that turns'
+      : 'Centre drill, bring up the tailstock';
   const acts = onceEach([
     ...(t.facesFirst ? [bare(KEYS.face, 'Face the end: this is the zero face')] : []),
     ...(t.toLength ? [bare(KEYS.length, 'Face to length over all')] : []),
