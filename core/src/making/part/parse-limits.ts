@@ -6,7 +6,7 @@ import type { TypedLimits } from './part';
 const NUMBER = String.raw`[\d.,]+(?:\s*(?:mm|in|"|thou|tenths?|µm|um))?`;
 const BOTH = new RegExp(String.raw`^(?:±|\+\s*/?\s*-)\s*(${NUMBER})$`, 'i');
 const ONE = new RegExp(String.raw`^([+-])\s*(${NUMBER})$`, 'i');
-const TWO = new RegExp(String.raw`^([+-]?)\s*(${NUMBER})\s*[,/ ]?\s*([+-])\s*(${NUMBER})$`, 'i');
+const TWO = new RegExp(String.raw`^([+-]?)\s*(${NUMBER})(?:\s*[,/ ]?\s*([+-])\s*|\s*[,/]\s*|\s+)(${NUMBER})$`, 'i');
 const SIZES = new RegExp(String.raw`^(${NUMBER})\s*(?:to|\.\.|–|-)\s*(${NUMBER})$`, 'i');
 const ZONE = /^[a-z]{1,2}\d{1,2}$/i;
 
@@ -22,7 +22,7 @@ const ordered = (a: number, b: number, text: string): Outcome<TypedLimits> =>
   good({ lowerDev: Math.min(a, b), upperDev: Math.max(a, b), text });
 
 /**
- * Limits in any usual way: `±0.02`, `+/-0.02`, `+0.02 -0`, `-0.01 -0.03`, `40.00 to 40.02`, `H7`. A single `-0.002` means +0 -0.002, a
+ * Limits in any usual way: `±0.02`, `+/-0.02`, `+0.02 -0`, `+0.02 0`, `-0.01 -0.03`, `40.00 to 40.02`, `H7`. A single `-0.002` means +0 -0.002, a
  * single `+0.1` means +0.1 -0.
  *
  * @param sizeMm the size that they are of, mm
@@ -42,8 +42,8 @@ export function parseLimits(text: string, sizeMm: number, unit: LengthUnit): Out
   }
   const two = TWO.exec(typed);
   const [a, b] = two ? [lengthMm(two[2]!, unit), lengthMm(two[4]!, unit)] : [null, null];
-  // Without a sign the first is a size, unless it is nought.
-  if (two && a !== null && b !== null && (two[1] || a === 0))
+  // Without a sign the first is a size, unless it is nought; nought needs none.
+  if (two && a !== null && b !== null && (two[1] || a === 0) && (two[3] || b === 0))
     return ordered((two[1] === '-' ? -1 : 1) * a, (two[3] === '-' ? -1 : 1) * b, typed);
   const sizes = SIZES.exec(typed);
   if (sizes && !/^[+-]/.test(typed)) {
