@@ -59,5 +59,9 @@ function ofFeature(part: Part, f: PartFeature, bench: Bench): Schedule[] {
 export const schedulesOf = (part: Part, bench: Bench, aimed: Part = part): Schedule[] => [
   ...boreSchedules(part, bench),
   ...placeAll(aimed).flatMap((s) => taperSchedule(s, partLengthMm(aimed)) ?? []),
-  ...aimed.features.flatMap((f) => ofFeature(aimed, f, bench)),
+  ...aimed.features.flatMap((f, i) => {
+    // A tool is bought or ground by the drawn size: one of the middle of the limits nobody sells.
+    const drawn = ofFeature(part, part.features[i]!, bench)[0]?.tools ?? [];
+    return ofFeature(aimed, f, bench).map((s) => ({ ...s, tools: drawn }));
+  }),
 ];

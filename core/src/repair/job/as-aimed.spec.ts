@@ -34,6 +34,14 @@ describe('the part that is made for', () => {
     expect(g.diameterMm).toBeCloseTo(28.495, 9);
   });
 
+  it('the tool is told by the drawn width', () => {
+    const part = withCut(shaft({}), 'ring-groove', 'g', { atMm: 20, widthMm: 1.6, diameterMm: 28.6, ring: 'measured' });
+    const limited = { ...part, limits: { 'g.width': typed(0, 0.14, 'H13') } };
+    const { plan } = workOut(testSheet({ choices: [testChoice(choiceKey.part, limited)] }), testShop);
+    const [one] = plan!.setUps.flatMap((s) => s.schedules.filter((x) => x.id === 'g'));
+    expect(one!.tools).toEqual([{ kind: 'parting', atMostMm: expect.closeTo(1.6, 9) }]);
+  });
+
   it('a keyseat is made to the middle of its depth, but its width stays the cutter’s', () => {
     const part = withCut(shaft({}), 'keyseat', 'k', { atMm: 5, lengthMm: 25, widthMm: 8, depthMm: 4, cutter: 'end-mill' });
     const k = cut<'keyseat'>(aimed({ ...part, limits: { 'k.width': typed(-0.036, 0, 'N9') } }), 'k');
