@@ -64,7 +64,7 @@ it('what will not do says why', () => {
   // 15 to the outside of the end, less the throw, leaves less than 4 round the centre.
   expect(why('beside', eccentric(11.5))['beside-centres']).toContain('30.000 mm across');
   // A bore beside the axis takes its own centre away.
-  const bored = made(shaft(), ['eccentric-bore', 'b', { end: 'right', diameterMm: 8, throwMm: 3, depthMm: 20 }]);
+  const bored = made(shaft(), ['eccentric-bore', 'b', { end: 'right', diameterMm: 8, throwMm: 3 }]);
   expect(why('beside', bored)['beside-centres']).toContain('takes its centre away');
   // 40 across and 8 off swings 56.
   const wide = (throwMm: number): string => choices('beside', eccentric(throwMm), 'mm', { ...TEST_LATHE, swingMm: 55 })[0]!.cannot;

@@ -72,7 +72,6 @@ export {
   type Solid,
   isBlockShape,
 } from './block';
-export { goesThrough } from './features/eccentric-bore';
 export { clockWords, isTiming, onceRound, timedWords } from './features/clock';
 export { standsWords } from './stands';
 export { fieldProblem } from './field-problem';

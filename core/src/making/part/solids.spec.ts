@@ -213,7 +213,7 @@ const CASES: readonly (readonly [string, PartFeature['kind'], string, number, ob
     'eccentric-bore',
     's',
     0,
-    { end: 'left', diameterMm: 20, depthMm: 25, throwMm: 6, clockDeg: 0 },
+    { end: 'left', diameterMm: 20, reach: 'to depth', depthMm: 25, throwMm: 6, clockDeg: 0 },
     (x, y, z) => x <= 25 && hyp(y, z - 6) <= 10,
     whole,
   ],

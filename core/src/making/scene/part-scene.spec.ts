@@ -68,6 +68,7 @@ it('what lies beside the axis is drawn there, its middle off by the throw', () =
     name: 'Bore',
     end: 'right',
     diameterMm: 8,
+    reach: 'to depth',
     depthMm: 20,
     throwMm: 3,
     clockDeg: 0,

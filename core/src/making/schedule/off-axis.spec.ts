@@ -43,7 +43,7 @@ it('3/4 in off in a disc of 3 1/2: packed by 1.000 in, swinging 1.500, drilled b
   expect(bored['drill']).toBeLessThan(25.4 - 0.5);
   // Right through: no depth to stop at. Short of that there is one.
   expect(bored['deep']).toBeUndefined();
-  expect(settings(disc, 'eccentric-bore', 's', { diameterMm: 25.4, throwMm: 10, depthMm: 30 })['deep']).toBe(30);
+  expect(settings(disc, 'eccentric-bore', 's', { diameterMm: 25.4, throwMm: 10, reach: 'to depth', depthMm: 30 })['deep']).toBe(30);
 });
 
 it('a stretch that takes the whole of its round is held on the one beside it; where nothing is beside it no packing is told', () => {

@@ -1,6 +1,6 @@
 import { formatWithUnit } from '../../terms/quantity';
 import { inSentence } from '../../terms/words';
-import { goesThrough, type Host, type PartFeature, type PlacedSurface } from '../part';
+import type { Host, PartFeature, PlacedSurface } from '../part';
 import { firstDrill } from '../process';
 import { setting, usual, type Bench, type Scheduler, type Setting } from './schedule';
 
@@ -80,7 +80,7 @@ export const eccentricBoreSchedule: Scheduler<EccentricBore> = (f, host, bench) 
     settings: [
       ...setOver(f, heldOn(f, host), bench),
       ...(drill ? [usual(f, 'drill', 'drill first', drill.diameterMm, 'leaves what a boring bar takes')] : []),
-      ...(goesThrough(f, host) ? [] : [setting(f, 'deep', 'depth of full diameter', f.depthMm, 'as drawn, to the middle of its limits')]),
+      ...(f.reach === 'through' ? [] : [setting(f, 'deep', 'depth of full diameter', f.depthMm, 'as drawn, to the middle of its limits')]),
     ],
     tools: [],
     cuts: null,

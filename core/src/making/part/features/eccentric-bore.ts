@@ -8,18 +8,18 @@ export interface EccentricBore extends FeatureBase, Clocked {
   readonly kind: 'eccentric-bore';
   readonly end: End;
   readonly diameterMm: number;
-  /** From that end; the length of the part goes right through. */
+  readonly reach: 'through' | 'to depth';
+  /** From that end; of one right through it says nothing. */
   readonly depthMm: number;
   readonly throwMm: number;
 }
 
-/** It comes out at the other end. */
-export const goesThrough = (f: Pick<EccentricBore, 'depthMm'>, { partLengthMm }: Pick<Host, 'partLengthMm'>): boolean =>
-  f.depthMm > partLengthMm - 1e-6;
+/** How far it goes in, mm. */
+const deepMm = (f: EccentricBore, { partLengthMm }: Host): number => (f.reach === 'through' ? partLengthMm : f.depthMm);
 
 /** Surfaces that it passes, outside it or on the axis. */
 function passed(f: EccentricBore, host: Host, side: 'outside' | 'inside'): Host['surfaces'] {
-  const { fromMm, toMm } = fromEnd(host, f.end, f.depthMm);
+  const { fromMm, toMm } = fromEnd(host, f.end, deepMm(f, host));
   return host.surfaces.filter((s) => s.side === side && s.toMm > fromMm + 1e-6 && s.fromMm < toMm - 1e-6);
 }
 
@@ -40,45 +40,56 @@ export const eccentricBore: FeatureKind<EccentricBore> = {
   fields: {
     end: { kind: 'choice', label: 'From', options: END_OPTIONS },
     diameterMm: { kind: 'length', label: 'Diameter', from: 0.5, to: 500 },
-    depthMm: { kind: 'length', label: 'Depth', from: 0.5, to: 3000 },
+    reach: {
+      kind: 'choice',
+      label: 'Goes',
+      options: [
+        ['through', 'through'],
+        ['to depth', 'to a depth'],
+      ],
+    },
+    depthMm: { kind: 'length', label: 'Depth', from: 0, to: 3000, when: ['reach', 'to depth'] },
     throwMm: { kind: 'length', label: 'Offset of its axis', from: 0.01, to: 200 },
     ...CLOCK_FIELDS,
   },
-  asks: ['diameterMm', 'throwMm', 'depthMm'],
+  asks: ['diameterMm', 'throwMm'],
   start: (host) => {
     const d = Math.min(host.surface.leftMm, host.surface.rightMm);
     return {
       end: host.leftMm === null ? 'left' : 'right',
       diameterMm: Math.max(Math.round(d * 0.4 * 10) / 10, 0.5),
-      depthMm: host.partLengthMm,
+      reach: 'through',
+      depthMm: 0,
       throwMm: Math.max(Math.round(d * 0.1 * 10) / 10, 0.1),
       ...CLOCK_START,
     };
   },
   check: (f, host) => {
     if (!isPartEnd(host, f.end)) return [{ field: 'end', message: 'Nothing begins there: it is bored from an end of the part.' }];
-    if (f.depthMm > host.partLengthMm + 1e-6) return [{ field: 'depthMm', message: 'It is deeper than the part is long.' }];
+    if (f.reach === 'to depth' && !(f.depthMm > 0)) return [{ field: 'depthMm', message: 'Say how deep.' }];
+    if (f.reach === 'to depth' && f.depthMm > host.partLengthMm + 1e-6)
+      return [{ field: 'depthMm', message: 'It is deeper than the part is long.' }];
     return collides(f, host);
   },
   dimensions: (f, host) => [
     { name: 'diameter', what: 'inside', label: 'diameter', value: f.diameterMm, seat: true },
-    ...(goesThrough(f, host) ? [] : [{ name: 'depth', what: 'depth' as const, label: 'depth', value: f.depthMm }]),
+    ...(f.reach === 'through' ? [] : [{ name: 'depth', what: 'depth' as const, label: 'depth', value: f.depthMm }]),
     { name: 'throw', what: 'position', label: 'offset of its axis', value: f.throwMm },
     ...clockDimension(f, host),
   ],
   cut: (f, host) => ({
     shape: 'other',
-    removedMm3: () => (Math.PI / 4) * f.diameterMm ** 2 * f.depthMm,
-    marks: [{ kind: 'box', ...fromEnd(host, f.end, f.depthMm), halfMm: f.diameterMm / 2, offMm: f.throwMm, rounded: false }],
+    removedMm3: () => (Math.PI / 4) * f.diameterMm ** 2 * deepMm(f, host),
+    marks: [{ kind: 'box', ...fromEnd(host, f.end, deepMm(f, host)), halfMm: f.diameterMm / 2, offMm: f.throwMm, rounded: false }],
   }),
   raiser: () => null,
   endOn: (f) => [circleLine(f.throwMm, f.diameterMm / 2)],
   mirrored: otherEnd,
-  operations: (f, host) => [
+  operations: (f) => [
     {
       kind: 'bore',
       words: 'Bore it about its own axis, the work set over',
-      makes: ['diameter', ...(goesThrough(f, host) ? [] : ['depth']), 'throw', ...clockMade(f)],
+      makes: ['diameter', ...(f.reach === 'through' ? [] : ['depth']), 'throw', ...clockMade(f)],
     },
   ],
 };
