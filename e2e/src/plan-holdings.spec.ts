@@ -48,8 +48,9 @@ it('says what to get first and how a keyseat is set', async () => {
   await page.sees('End mill, 10 mm, for Keyseat, pinion');
   await page.click('4 Across the axis');
   await page.sees('down after the flat is as wide as the cutter');
-  // 10 x 8 in a shaft of 32: 5.0 from the crown, 27.0 over the shaft.
-  await page.sees('27.000');
+  // 10 x 8 in a shaft of 32: 5.0 +0.2 from the crown (DIN 6885-1), made to the middle: 5.1, and 26.9 of the shaft are left.
+  await page.sees('5.100');
+  await page.sees('26.9');
 });
 
 it('on the mill it is held as somebody picks, and what is done there is put in another order by hand', async () => {
