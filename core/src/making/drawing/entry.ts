@@ -4,7 +4,7 @@ import { inSentence } from '../../terms/words';
 import { mirrored, validatePart, type Part } from '../part';
 import { byWords, copied } from './adding';
 import { answer } from './answer';
-import { asksOf, type Ask } from './asks';
+import { answered, asksOf, type Ask } from './asks';
 import { converted } from './converted';
 import { removed } from './removed';
 
@@ -37,13 +37,11 @@ const ACTS = new Map<string, (part: Part, ask: Ask, id: string) => Entry>(
 );
 
 /** A thread's name typed while something of a thread is asked for is that thread's; its blank or hole follows where the drawn one does not suit it. */
-function renamed(part: Part, { ownerId }: Ask, text: string): Entry | null {
+function renamed(part: Part, ask: Ask, text: string): Entry | null {
+  const { ownerId } = ask;
   const thread = /\d/.test(text) && part.features.some((f) => f.id === ownerId && f.kind === 'thread') ? findThread(text.trim()) : null;
   if (!thread) return null;
-  const kept: Part = {
-    ...part,
-    features: part.features.map((f) => (f.id === ownerId && f.kind === 'thread' ? { ...f, thread: thread.name, threadClass: '' } : f)),
-  };
+  const kept = answered(answered(part, { ...ask, field: 'thread' }, thread.name), { ...ask, field: 'threadClass' }, '');
   const sized = validatePart(kept).ok ? null : converted(part, ownerId, thread);
   return sized && validatePart(sized).ok
     ? { kind: 'drawn', part: sized, next: null, words: `${thread.name}, and the diameter that it wants` }
@@ -63,11 +61,11 @@ export function entry(part: Part, ask: Ask | null, at: string | null, text: stri
   // First, for where free words are asked for these would be taken for the answer.
   const act = ask && ACTS.get(text.trim().toLowerCase());
   if (act) return act(part, ask, id);
-  const answered = ask ? answer(part, ask, text, unit) : null;
+  const reply = ask ? answer(part, ask, text, unit) : null;
   // Elsewhere than at its name a number is what is asked for: 12 is a length, and a thread besides.
-  const own = ask && (ask.field === 'thread' || !answered?.ok) ? renamed(part, ask, text) : null;
+  const own = ask && (ask.field === 'thread' || !reply?.ok) ? renamed(part, ask, text) : null;
   if (own) return own;
-  if (answered?.ok) return { kind: 'drawn', part: answered.value, next: null, words: '' };
+  if (reply?.ok) return { kind: 'drawn', part: reply.value, next: null, words: '' };
   const words = byWords(part, text, at, unit);
   if (words.kind === 'which') return words;
   const added = words.kind === 'added' ? words.make(id) : null;
@@ -78,5 +76,5 @@ export function entry(part: Part, ask: Ask | null, at: string | null, text: stri
       next: asksOf(added.part).find((a) => a.ownerId === added.ownerId) ?? null,
       words: `${words.kind === 'added' ? inSentence(words.name) : ''} added`,
     };
-  return refused(answered?.problems[0]?.message ?? 'Name what is added: step, keyseat, ring groove, thread, chamfer.');
+  return refused(reply?.problems[0]?.message ?? 'Name what is added: step, keyseat, ring groove, thread, chamfer.');
 }

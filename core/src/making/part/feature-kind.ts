@@ -84,6 +84,12 @@ type Own<F> = Omit<F, keyof FeatureBase>;
 /** One field for each thing that a feature holds: one that is missing, or one too many, does not compile. */
 export type FieldsOf<F> = { readonly [K in keyof Own<F>]: SpecFor<F[K]> };
 
+/** How far a hole goes. */
+export const THROUGH_OR_DEPTH = [
+  ['through', 'through'],
+  ['to depth', 'to a depth'],
+] as const;
+
 /** Where a feature sits. */
 export interface Host {
   readonly surface: PlacedSurface;

@@ -61,7 +61,7 @@ export const schedulesOf = (part: Part, bench: Bench, aimed: Part = part): Sched
   ...placeAll(aimed).flatMap((s) => taperSchedule(s, partLengthMm(aimed)) ?? []),
   ...aimed.features.flatMap((f, i) => {
     // A tool is bought or ground by the drawn size: one of the middle of the limits nobody sells.
-    const drawn = ofFeature(part, part.features[i]!, bench)[0]?.tools ?? [];
-    return ofFeature(aimed, f, bench).map((s) => ({ ...s, tools: drawn }));
+    const drawn = (): Schedule['tools'] => ofFeature(part, part.features[i]!, bench)[0]?.tools ?? [];
+    return ofFeature(aimed, f, bench).map((s) => (s.tools.length ? { ...s, tools: drawn() } : s));
   }),
 ];

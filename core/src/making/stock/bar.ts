@@ -66,6 +66,8 @@ export const FINISH_WORDS: Readonly<Record<BarFinish, string>> = {
 
 /** Shapes that have a second size. */
 export const hasInner = (shape: BarShape): boolean => SHAPES[shape].second !== '';
+/** Shapes whose second size is a hole: of the others it is a thickness. */
+export const isHollow = (shape: BarShape): boolean => SHAPES[shape].second === 'Bore';
 /** Shapes whose second size must be told. */
 export const needsInner = (shape: BarShape): boolean => hasInner(shape) && !SHAPES[shape].maybeSolid;
 

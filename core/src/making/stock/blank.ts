@@ -1,4 +1,4 @@
-import type { Bar, BarShape } from './bar';
+import { isHollow, type Bar, type BarShape } from './bar';
 import { USUAL_ALLOWANCES, type StockFit } from './stock-fit';
 
 /** Off a rough casting's diameter until its hard, sandy skin is gone, mm. */
@@ -17,7 +17,6 @@ export interface Blank {
 }
 
 const FLATS: readonly BarShape[] = ['flat', 'plate'];
-const HOLLOW: readonly BarShape[] = ['tube', 'ring', 'casting', 'weldment'];
 const ROUGH: readonly BarShape[] = ['casting', 'weldment'];
 
 /** Out of such a shape a disc is cut, its axis across it. */
@@ -30,7 +29,7 @@ export const moreSkinMm = ({ shape }: Pick<Bar, 'shape'>): number => (ROUGH.incl
 export function isOfShape(b: Pick<Bar, 'shape' | 'innerMm'>, { boreMm, thickMm, cutsOff }: StockFit): boolean {
   if (b.shape === 'round') return true;
   if (isFlat(b)) return !cutsOff && (b.innerMm ?? 0) >= thickMm;
-  if (!HOLLOW.includes(b.shape)) return false;
+  if (!isHollow(b.shape)) return false;
   if (b.innerMm === null) return ROUGH.includes(b.shape);
   return boreMm !== null && b.innerMm + USUAL_ALLOWANCES.skinMm + moreSkinMm(b) <= boreMm;
 }

@@ -19,6 +19,7 @@ export {
   barLine,
   FINISH_WORDS,
   hasInner,
+  isHollow,
   needsInner,
   SHAPES,
   type Bar,

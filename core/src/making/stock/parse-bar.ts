@@ -1,7 +1,7 @@
 import { MATERIALS, UNKNOWN_MATERIAL } from '../../book/materials';
 import { bad, good, type Outcome } from '../../terms/outcome';
 import { parseLength, type LengthUnit } from '../../terms/quantity';
-import { hasInner, looksLikeWall, needsInner, SHAPES, type Bar, type BarFinish, type BarShape } from './bar';
+import { hasInner, isHollow, looksLikeWall, needsInner, SHAPES, type Bar, type BarFinish, type BarShape } from './bar';
 
 /** A bar as it was typed in one line. */
 export type TypedBar = Omit<Bar, 'id' | 'version'>;
@@ -105,6 +105,12 @@ function sizesOf(
   if (texts.length === 2 && needsInner(shape))
     return bad('too-few-sizes', `A ${shape} is ${first.toLowerCase()} x ${second.toLowerCase()} x length.`, 'innerMm');
   const innerIs = SAID_INNER.exec(texts.length === 3 ? texts[1]! : '')?.[1]?.toLowerCase();
+  if (texts.some((t, i) => SAID_INNER.test(t) && (i !== 1 || !innerIs || !isHollow(shape))))
+    return bad(
+      'inner-of-what',
+      'Wall or bore is said of the second of three sizes, of a tube or a ring: tube 50 x 5 wall x 400.',
+      'innerMm',
+    );
   const plain = texts.map((t) => t.replace(SAID_INNER, ''));
   const mm = plain.map((t) => sizeMm(t, plain.some(isFraction) ? 'in' : unit));
   const wrong = mm.find((m) => !m.ok);
@@ -123,7 +129,7 @@ function sizesOf(
   if (innerMm !== null && innerMm >= diameterMm)
     return bad(
       'inner-too-large',
-      second === 'Bore' ? `The bore of a ${shape} is smaller than its outside.` : 'Width first: it is more than the thickness.',
+      isHollow(shape) ? `The bore of a ${shape} is smaller than its outside.` : 'Width first: it is more than the thickness.',
       'innerMm',
     );
   return good({ shape, diameterMm, innerMm, lengthMm: rest.at(-1)! });

@@ -1,13 +1,12 @@
 import type { FeatureKindId, Part, PartFeature, Surface } from '../../making/part';
 import { asCut } from './as-cut';
-import type { DimensionFinding, PartFinding } from './part-finding';
+import type { PartFinding } from './part-finding';
 
 /** What is set by a dial or a stop, of every feature. What a cutter or a drill gives by its own size stays as drawn. */
 const SET = ['at', 'length', 'depth', 'across', 'root', 'throw'] as const;
 /** Features that are turned: their width and floor are set too. */
 const TURNED: readonly FeatureKindId[] = ['ring-groove', 'oring-groove', 'seal-groove', 'relief'];
 
-const nameOf = ({ dimension: d }: DimensionFinding): string => d.name;
 const isSet = (f: PartFeature, name: string): boolean =>
   SET.some((s) => s === name) || (TURNED.includes(f.kind) && (name === 'width' || name === 'diameter'));
 
@@ -27,8 +26,8 @@ export function asAimed(found: PartFinding): Part {
     lengthMm: sizeOf(`${s.id}.length`, s.lengthMm),
   });
   const feature = (f: PartFeature): PartFeature => {
-    const set = limited.filter((d) => d.dimension.ownerId === f.id && `${nameOf(d)}Mm` in f && isSet(f, nameOf(d)));
-    return { ...f, ...Object.fromEntries(set.map((d) => [`${nameOf(d)}Mm`, d.figure.value])) };
+    const set = limited.filter(({ dimension: d }) => d.ownerId === f.id && `${d.name}Mm` in f && isSet(f, d.name));
+    return { ...f, ...Object.fromEntries(set.map((d) => [`${d.dimension.name}Mm`, d.figure.value])) };
   };
   return {
     ...part,

@@ -1,9 +1,7 @@
 import { materialName } from '../../book/materials';
 import { partLengthMm, type FeatureKindId, type Part } from '../../making/part';
-import { barsFor, SHAPES, type Bar, type StockFit } from '../../making/stock';
+import { barsFor, isHollow, SHAPES, type Bar, type StockFit } from '../../making/stock';
 import { placeWithUnit, type LengthUnit } from '../../terms/quantity';
-
-const isBored = (shape: Bar['shape']): boolean => SHAPES[shape].second === 'Bore';
 
 /** Why the bar that somebody chose will not do, in sentences; empty where it will. */
 export function willNotDo(bar: Bar, fit: StockFit, unit: LengthUnit): string[] {
@@ -16,7 +14,7 @@ export function willNotDo(bar: Bar, fit: StockFit, unit: LengthUnit): string[] {
     case 'too-short':
       return [`${chosen} is shorter than ${placeWithUnit(fit.lengthMm, unit)}.`];
     default:
-      if (bar.materialId === fit.materialId && bar.innerMm !== null && isBored(bar.shape))
+      if (bar.materialId === fit.materialId && bar.innerMm !== null && isHollow(bar.shape))
         return [
           fit.boreMm === null
             ? `${chosen} is hollow, and the part is solid at one end or all through: take a bar that is solid.`

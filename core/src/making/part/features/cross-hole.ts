@@ -1,5 +1,5 @@
 import { findThread } from '../../../book/threads';
-import type { FeatureBase, FeatureKind, Host } from '../feature-kind';
+import { THROUGH_OR_DEPTH, type FeatureBase, type FeatureKind, type Host } from '../feature-kind';
 import { root, simpson } from '../integrate';
 import { CLOCK_FIELDS, CLOCK_START, clockDimension, clockMade, type Clocked } from './clock';
 import { at, fromOtherEnd, leaves, middle } from './on-surface';
@@ -67,11 +67,7 @@ export const crossHole: FeatureKind<CrossHole> = {
     reach: {
       kind: 'choice',
       label: 'Goes',
-      options: [
-        ['through', 'through'],
-        ['to depth', 'to a depth'],
-        ['into the bore', 'into the bore'],
-      ],
+      options: [...THROUGH_OR_DEPTH, ['into the bore', 'into the bore']],
     },
     depthMm: { kind: 'length', label: 'Depth from the crown', from: 0, to: 500, when: ['reach', 'to depth'] },
     sinkMm: { kind: 'length', label: 'Countersink, mouth (0 for none)', from: 0, to: 250 },

@@ -1,4 +1,4 @@
-import type { End, FeatureBase, FeatureKind, FeatureProblem, Host } from '../feature-kind';
+import { THROUGH_OR_DEPTH, type End, type FeatureBase, type FeatureKind, type FeatureProblem, type Host } from '../feature-kind';
 import { CLOCK_FIELDS, CLOCK_START, clockDimension, clockMade, type Clocked } from './clock';
 import { circleLine } from './end-on';
 import { END_OPTIONS, fromEnd, isPartEnd, otherEnd } from './on-surface';
@@ -43,10 +43,7 @@ export const eccentricBore: FeatureKind<EccentricBore> = {
     reach: {
       kind: 'choice',
       label: 'Goes',
-      options: [
-        ['through', 'through'],
-        ['to depth', 'to a depth'],
-      ],
+      options: THROUGH_OR_DEPTH,
     },
     depthMm: { kind: 'length', label: 'Depth', from: 0, to: 3000, when: ['reach', 'to depth'] },
     throwMm: { kind: 'length', label: 'Offset of its axis', from: 0.01, to: 200 },

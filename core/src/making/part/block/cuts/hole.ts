@@ -1,5 +1,6 @@
 import { findThread, type Thread } from '../../../../book/threads';
 import { flankMm, isHoleOf, minorMm, threadBook } from '../../book-thread';
+import { THROUGH_OR_DEPTH } from '../../feature-kind';
 import { type Box, faceOf } from '../box';
 import type { BlockKind, CutBase, CutDimension, Solid } from '../block-kind';
 import { drilled } from '../solids';
@@ -72,10 +73,7 @@ export const hole: BlockKind<BlockHole> = {
     reach: {
       kind: 'choice',
       label: 'Goes',
-      options: [
-        ['through', 'through'],
-        ['to depth', 'to a depth'],
-      ],
+      options: THROUGH_OR_DEPTH,
     },
     depthMm: { kind: 'length', label: 'Depth of full diameter', from: 0, to: 3000, when: ['reach', 'to depth'] },
     mouth: {
