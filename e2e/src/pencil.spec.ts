@@ -135,7 +135,8 @@ it('asks what a line leaves out, keeps a half-typed one, and holds up a doubted 
   await page.keys(Key.ENTER);
   await page.sees('5 readings round one section');
   await page.go(`/jobs/${id}/measure`);
-  await page.until('the half line', async () => (await (await page.css('#pencil')).getAttribute('value')) === 'Pin / body: 1 2 3 4 5');
+  const half = await page.until('the half line', async () => (await page.css('#pencil')).getAttribute('value'));
+  expect(half).toBe('Pin / body: 1 2 3 4 5');
   // A slipped point is asked about, and what comes after it waits.
   await page.fill('A place and what was read there', 'Pin / land: 18.02 1.802 18.03');
   const before = await count();

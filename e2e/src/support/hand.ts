@@ -1,4 +1,4 @@
-import { By } from 'selenium-webdriver';
+import type { WebElement } from 'selenium-webdriver';
 import type { TestShop } from './shop';
 import type { Visit } from './visit';
 
@@ -108,13 +108,16 @@ export class Hand {
   async runs(place: string, kind: string): Promise<void> {
     const { page } = this.visit;
     await page.until(`“${kind}” at ${place}`, async () => {
-      const [list] = await page.driver.findElements(By.xpath(`//section[h2[starts-with(normalize-space(.), "${place}")]]//select`));
-      for (const option of (await list?.findElements(By.css('option'))) ?? [])
-        if ((await option.getText()).startsWith(kind)) {
-          await option.click();
-          return true;
-        }
-      return false;
+      const option = await page.run<WebElement | null>(
+        `const [place, kind] = arguments;
+         const said = (e) => e.textContent.replace(/\\s+/g, ' ').trim();
+         const section = [...document.querySelectorAll('section')].find((s) => [...s.querySelectorAll(':scope > h2')].some((h) => said(h).startsWith(place)));
+         return [...(section?.querySelector('select')?.options ?? [])].find((o) => said(o).startsWith(kind)) ?? null;`,
+        place,
+        kind,
+      );
+      await option?.click();
+      return option;
     });
   }
 

@@ -6,6 +6,13 @@ const POLL_MS = 40;
 /** Behind the page all of the application is fetched once more for its own worker: on a busy machine that takes its time. */
 const WORKER_MS = 120_000;
 
+/** In the page: an input by its label, or by its accessible name. */
+const FIELD = `(wanted) => {
+  const fields = [...document.querySelectorAll('input, select, textarea')].filter((f) => f.getClientRects().length);
+  const names = (f) => [f.getAttribute('aria-label'), ...[...(f.labels ?? [])].map((l) => l.textContent)].filter(Boolean).map((n) => n.replace(/\\s+/g, ' ').trim());
+  return fields.find((f) => names(f).includes(wanted)) ?? fields.find((f) => names(f).some((n) => n.startsWith(wanted))) ?? null;
+}`;
+
 /** What a person does with the page: look for words, click, type. Everything waits for what it needs. */
 export class Page {
   constructor(
@@ -109,44 +116,35 @@ export class Page {
   /** An input by its label, or by its accessible name. */
   field(label: string): Promise<WebElement> {
     return this.until(`the field “${label}”`, () =>
-      this.driver.executeScript<WebElement | null>(
-        `const wanted = arguments[0];
-         const fields = [...document.querySelectorAll('input, select, textarea')].filter((f) => f.getClientRects().length);
-         const names = (f) => [f.getAttribute('aria-label'), ...[...(f.labels ?? [])].map((l) => l.textContent)].filter(Boolean).map((n) => n.replace(/\\s+/g, ' ').trim());
-         return fields.find((f) => names(f).includes(wanted)) ?? fields.find((f) => names(f).some((n) => n.startsWith(wanted))) ?? null;`,
-        label,
-      ),
+      this.driver.executeScript<WebElement | null>(`return (${FIELD})(arguments[0]);`, label),
     );
   }
 
   async fill(label: string, text: string): Promise<void> {
     const field = await this.field(label);
-    await field.sendKeys(Key.chord(Key.CONTROL, 'a'), Key.BACK_SPACE);
-    if (text) await field.sendKeys(text);
+    await field.sendKeys(Key.chord(Key.CONTROL, 'a'), Key.BACK_SPACE, text);
   }
 
   /** Picks out of a list, or one of those that lie side by side. Looks anew while the list is drawn again under its hand. */
   async choose(label: string, option: string): Promise<void> {
     await this.until(`“${option}” under “${label}”`, async () => {
-      const side = await this.driver.executeScript<WebElement | null>(
+      const found = await this.driver.executeScript<WebElement | null>(
         `const [label, option] = arguments;
-         const group = [...document.querySelectorAll('[role=radiogroup]')].find((g) =>
-           document.getElementById(g.getAttribute('aria-labelledby'))?.textContent.trim().startsWith(label));
-         return [...(group?.querySelectorAll('label') ?? [])].find((l) => l.textContent.trim().startsWith(option)) ?? null;`,
+         const said = (e) => e.textContent.replace(/\\s+/g, ' ').trim();
+         const group = [...document.querySelectorAll('[role=radiogroup]')].find((g) => {
+           const name = document.getElementById(g.getAttribute('aria-labelledby'));
+           return name && said(name).startsWith(label);
+         });
+         const side = [...(group?.querySelectorAll('label') ?? [])].find((l) => said(l).startsWith(option));
+         if (side) return side;
+         const field = (${FIELD})(label);
+         return [...(field?.querySelectorAll('option') ?? [])].find((o) => said(o).startsWith(option)) ?? null;`,
         label,
         option,
       );
-      if (side) {
-        await this.press(side);
-        return true;
-      }
-      const field = await this.field(label);
-      for (const o of await field.findElements(By.css('option')))
-        if ((await o.getText()).startsWith(option)) {
-          await o.click();
-          return true;
-        }
-      return false;
+      if (!found) return false;
+      await this.press(found);
+      return true;
     });
   }
 
