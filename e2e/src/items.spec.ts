@@ -265,6 +265,8 @@ it('a jaw block: drawn, its bore limited, released without a lathe, read and tri
   expect(await seriousProblems(page)).toEqual([]);
   await page.click('Pass');
   await page.sees('tried: plug gauge, go and no-go');
+  // Nothing is left to try: the form is gone.
+  await page.until('the form to go', async () => (await page.driver.findElements({ css: 'ip-gauge-form' })).length === 0);
 
   const [job] = await shop.query<{ id: string }>(`select id from jobs where title = 'Vise jaw'`);
   for (const paper of ['report.pdf', 'slip.pdf', 'drawing.svg', 'drawing.dxf'])

@@ -45,7 +45,7 @@ export type { AssembledCheck, AssembledState } from './assembled';
 export { ASSEMBLED_IDS } from './assembled.data';
 export { blankNeed, isOfSection, noBarWords, sawNeeds, sawStop, SHORTEST_KEPT_MM, type SawNeed } from './saw-need';
 export { outsideSlips, type OutsideSlip } from './outside-slip';
-export { signProblems, type ProofFinding, type Signing } from './proof-finding';
+export { signProblems, untried, type ProofFinding, type Signing } from './proof-finding';
 export { freeze, movedFigures, notAsSeen, newestRelease, MOVED_LEAST_MM, type MovedFigure } from './release';
 export { CAUTIONS, FILE_CAUTION, hazardsAtCut, LICENSED_HAZARDS, type Caution } from './cautions.data';
 export { handOverHolds, stillHeld, type HandOverHold } from './hand-over';
@@ -131,3 +131,4 @@ export { comebackOf, doneBefore, type ComebackChoice, type DoneBefore } from './
 export { ledgerCard, type LedgerCard, type LedgerSize } from './ledger-card';
 export { SIZE_SHARE, traitsOf, type JobTraits } from './likeness';
 export { drawnId, placeOf } from './drawn-id';
+export { workDone } from './work-done';

@@ -37,6 +37,9 @@ export interface ProofFinding {
   readonly tried: TriedFinding | null;
 }
 
+/** Must be proved, no instrument reads it, and nobody signed what a gauge or the nut showed. */
+export const untried = (p: ProofFinding): boolean => p.gauged && p.dimension.mustProve && !p.signed;
+
 /** A signature is of a size: it falls with the readings that it was given for, and a pass without a reason once it is out of its limits. */
 function standing(last: ProofRecord | undefined, meanMm: number | null, verdict: Verdict): ProofRecord | null {
   if (!last || meanMm === null || last.measuredMm === null || Math.abs(last.measuredMm - meanMm) >= MOVED_LEAST_MM) return null;

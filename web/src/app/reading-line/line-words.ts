@@ -1,4 +1,4 @@
-import { isCutToSize, type JobSheet, type Repair, type StationId } from '@iron-patch/core';
+import { inSentence, isCutToSize, untried, type JobSheet, type Repair, type StationId } from '@iron-patch/core';
 
 /** Between two keys of a number there is less than this. */
 export const PAUSE_MS = 25;
@@ -8,7 +8,12 @@ export const NOWHERE = { spanId: null, stationMm: null, clockDeg: null, quantity
 
 /** What the line says while it asks for nothing. */
 export function nothingAsked(station: StationId, repair: Repair | null, sheet: JobSheet | null): string {
-  if (station === 'prove' && repair?.proofs.length) return 'Everything is measured. To measure one again, touch its name above.';
+  if (station === 'prove' && repair?.proofs.length) {
+    const left = repair.proofs.filter(untried).map((p) => inSentence(p.name));
+    return left.length
+      ? `What is measured is in. Still to be tried above: ${left.join('; ')}.`
+      : 'Everything is measured. To measure one again, touch its name above.';
+  }
   const at = repair?.at;
   const atMachine = station === 'cut' || (station === 'prove' && !repair?.part);
   if (at && at.item.kind !== 'make' && atMachine && (at.item.kind === 'join' || !isCutToSize(at)))

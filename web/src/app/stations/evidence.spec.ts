@@ -206,6 +206,10 @@ it('ranks causes by what the readings say, and asks for what is done against the
   await press(fixture, 'Save cause and route');
   expect(body(1).value).toMatchObject({ cure: 'bronze bush that can be changed' });
   expect(store.sheet()!.choices.find((c) => c.key === choiceKey.route)).toBeDefined();
+  // What is done of each item is offered in words, for the report.
+  await press(fixture, 'Hinge pin: made new');
+  await press(fixture, 'Save cause and route');
+  expect(body(2).value).toMatchObject({ route: 'New pin.; Hinge pin: made new' });
 });
 
 describe('a cause that is being typed while others work on the job', () => {

@@ -12,6 +12,7 @@ import {
   findings,
   formatPlace,
   versionOfChoice,
+  workDone,
   type CauseId,
   type FindingChoice,
   type FindingId,
@@ -81,7 +82,10 @@ export class Diagnosis {
     const { causeId } = this.form.value();
     return causeId ? CAUSES[causeId as CauseId].cures : [];
   });
-  protected readonly routes = computed(() => routesOf(this.store.sheet() ?? { choices: [] }));
+  protected readonly routes = computed(() => [
+    ...routesOf(this.store.sheet() ?? { choices: [] }),
+    ...workDone(this.store.repair()?.items ?? []),
+  ]);
 
   constructor() {
     inject(DestroyRef).onDestroy(() => this.picker.cancel());

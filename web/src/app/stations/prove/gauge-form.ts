@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { check, proofInput } from '@iron-patch/contract';
-import { parseLength, signProblems, type Problem, type ProofFinding, type Signing } from '@iron-patch/core';
+import { parseLength, signProblems, untried, type Problem, type ProofFinding, type Signing } from '@iron-patch/core';
 import { keptDraft } from '../../data';
 import { DraftNote, TextField } from '../../form';
 import { signedNumber } from '../../form/signed-number';
@@ -80,6 +80,12 @@ export class GaugeForm {
     };
   }
 
+  /** What else of this piece is still to be tried, by its dimension. */
+  private next(): string | null {
+    const left = this.store.repair()?.proofs.find((p) => untried(p) && p.dimension.dimension.key !== this.proof().dimension.dimension.key);
+    return left?.dimension.dimension.key ?? null;
+  }
+
   /** A bare number is in the reader's unit; NaN where it is none, which the contract refuses at its field. */
   private length(): number {
     const read = parseLength(this.showed(), { unit: this.store.unit() });
@@ -93,6 +99,8 @@ export class GaugeForm {
     this.problems.set(problems);
     if (problems.length) return;
     const done = await this.store.prove({ ...this.store.atPiece(), ...input }).catch(this.store.or(null));
-    if (done) for (const s of [this.tool, this.showed, this.remark]) s.set('');
+    if (!done) return;
+    for (const s of [this.tool, this.showed, this.remark]) s.set('');
+    this.store.select({ spanId: this.next(), stationMm: null, clockDeg: null });
   }
 }
