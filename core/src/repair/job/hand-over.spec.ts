@@ -3,7 +3,7 @@ import { handOverHolds, stillHeld } from './hand-over';
 import { LICENSED_HAZARDS } from './cautions.data';
 import type { JobSheet } from './records';
 import { workOut } from './repair';
-import { drawnPin, testChoice, testSheet, testShop, testReading } from './testing';
+import { drawnPin, testChoice, testItem, testSheet, testShop, testReading } from './testing';
 
 const dry = testChoice(choiceKey.assembled('leak'), { what: 'Leak', state: 'good', measuredMm: null, remark: '' });
 const route = testChoice(choiceKey.route, { cause: 'Dry and dirty', route: 'New pin', causeId: '', cure: '' });
@@ -55,6 +55,15 @@ it('holds planned acts that are neither done nor called off', () => {
   expect(codes({ ...calm, choices: [route, act('planned')] })).toEqual(['undone']);
   expect(codes({ ...calm, choices: [route, act('planned', true)] })).toEqual([]);
   expect(codes({ ...calm, choices: [route, act('done')] })).toEqual([]);
+});
+
+it('holds a new part that somebody asked for and nobody drew', () => {
+  const spoken = (off: boolean) => testChoice(choiceKey.item('x'), testItem('make', 'Bush', { off }));
+  const { holds } = workOut({ ...calm, choices: [route, spoken(false)] }, testShop);
+  expect(holds).toMatchObject([{ code: 'undone', station: 'draw', passedBy: 'undone' }]);
+  expect(holds[0]!.message).toContain('Bush: nothing of it is drawn');
+  expect(stillHeld(holds, { ...given, undone: 'The customer brought one.' })).toEqual([]);
+  expect(codes({ ...calm, choices: [route, spoken(true)] })).toEqual([]);
 });
 
 describe('a licensed matter', () => {

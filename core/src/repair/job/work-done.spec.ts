@@ -43,6 +43,10 @@ it('a rework and a joining are told by their acts, what is bought by its size', 
   ]);
 });
 
+it('what nobody spoke of and nobody drew is not told as made', () => {
+  expect(workDone(workOut(testSheet({ choices: [] }), testShop).items)).toEqual([]);
+});
+
 it('what is not done after all is not told', () => {
   expect(done(['c', testItem('buy', 'Bearing', { off: true })]).join()).not.toContain('Bearing');
 });
