@@ -109,6 +109,12 @@ it('are cut in and out, tried in the hole, and one is scrapped', async () => {
   await page.click('Scrap it, make another');
   await page.click('Piece 5');
   await page.sees('First: skim it');
+  // Nobody read it yet: it slipped in the chuck.
+  await page.click('Scrap piece 5');
+  await page.fill('What went wrong with piece 5', 'Slipped in the chuck');
+  await page.click('Scrap it, make another');
+  await page.click('Piece 6');
+  await page.sees('First: skim it');
   // Both trials and the withdrawal of one.
   expect(await count(`choices where key like 'trial:%'`)).toBe(3);
 });

@@ -1,4 +1,4 @@
-import { inSentence } from '../../terms/words';
+import { capital, inSentence } from '../../terms/words';
 import { ACTS } from './acts.data';
 import { CAUTIONS, LICENSED_HAZARDS } from './cautions.data';
 import { chosenRoute, signedCaution, type ReturnChoice } from './choices';
@@ -24,7 +24,7 @@ function unprovedOf({ proofs }: PieceFinding, where: string): HandOverHold[] {
     if (p.signed?.passed || (!p.dimension.mustProve && !p.readings.length)) return [];
     const tried = p.gauged ? 'is not tried with a gauge' : 'is not measured';
     const why = p.signed ? 'was failed' : p.readings.length ? 'is measured, but nobody passed it' : tried;
-    const name = where ? `${where}: ${inSentence(p.name)}` : p.name;
+    const name = capital(where ? `${where}: ${inSentence(p.name)}` : p.name);
     return [{ code: 'unproved', message: `${name} ${why}.`, station: 'prove', passedBy: 'unproved' }];
   });
 }

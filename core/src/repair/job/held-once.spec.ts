@@ -69,6 +69,12 @@ describe('pieces cut off one after another', () => {
     ];
     const again = job(6, [bar(11 * IN - 270.86)], { choices: scrapped });
     expect(sawNeeds(again.repair.items, again.sheet)[0]).toMatchObject({ left: 1, each: 1, fit: { lengthMm: expect.closeTo(68.06, 2) } });
+    // The plan says so too: before anything is sawn, and of what is left of the bar; not while the bar gives it.
+    expect(plan.off.again).toBe('');
+    expect(again.plan.off.again).toContain('1 piece is scrap and made again: blanks for 1 are still to be sawn, and this bar gives 0.');
+    const unsawn = (lengthMm: number) => job(6, [bar(lengthMm)], { choices: scrapped.slice(1) }).plan.off.again;
+    expect(unsawn(11 * IN)).toContain('blanks for 7 are still to be sawn, and this bar gives 6.');
+    expect(unsawn(14 * IN)).toBe('');
   });
 
   it('counts against cutting a bar up by hand, whatever its length', () => {

@@ -32,3 +32,17 @@ export function piecesOf(sheet: Pick<JobSheet, 'choices'>, item: Pick<JobItem, '
   }
   return pieces;
 }
+
+/**
+ * What is made again for pieces that were scrapped, where the bar that was chosen does not give so many; empty where it does.
+ *
+ * @param sawn pieces whose blanks are sawn
+ * @param fromBar pieces that the bar gives as it is now
+ */
+export function againWords(pieces: readonly Piece[], sawn: number, fromBar: number): string {
+  const scrapped = pieces.filter((p) => p.scrapped !== null).length;
+  const left = pieces.length - sawn;
+  if (!scrapped || left <= fromBar) return '';
+  const made = scrapped === 1 ? '1 piece is scrap and made again' : `${scrapped} pieces are scrap and made again`;
+  return `${made}: blanks for ${left} are still to be sawn, and this bar gives ${fromBar}. The rest comes out of another (the saw list).`;
+}

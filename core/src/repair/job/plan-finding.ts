@@ -42,6 +42,7 @@ import { bowsWords, unknownBarWords, willNotDo } from './chosen-bar';
 import { chosenPlan, sawnOf, type PlanChoice } from './choices';
 import type { JobItem } from './items';
 import type { PartFinding, SegmentFinding } from './part-finding';
+import { againWords, piecesOf } from './pieces';
 import { barFigure, cuttingMin, passesFor, surfaceSpeed, type SegmentPasses } from './planned-passes';
 import { pushedIn, type Pushed } from './pushed';
 import type { JobSheet, Shop } from './records';
@@ -80,6 +81,8 @@ export interface PlannedOff {
   readonly forPieces: (pieces: number) => number;
   /** Blanks on record as sawn. */
   readonly sawn: number;
+  /** Where pieces were scrapped and the bar does not give them again; empty where it does. */
+  readonly again: string;
 }
 
 export interface PlanFinding {
@@ -242,6 +245,8 @@ export function planFinding(
   const proposed = bars.ok ? (bars.value.find((b) => isOwnSize(b.bar, other) === (asBought !== null)) ?? bars.value[0]!).bar : null;
   const bar = barChosen ?? proposed;
   const blank = bar ? blankOf(bar, fit) : { roundMm: need.diameter.value, holeMm: null };
+  const sawn = sawnOf(sheet, item.id);
+  const fromBar = bar ? piecesFromBar(bar, blankOf(bar, fit).alongMm, outside, allowances) : 0;
   const turned = segments.filter((s) => !asBought?.ids.includes(s.segment.id));
   const passes = passesFor(turned, plan, lathe, blank, found.part, shop.drillSets);
   const aimed = asAimed(found);
@@ -294,12 +299,12 @@ export function planFinding(
     blankWords: [bar ? blankWords(bar) : '', bowsWords(found.part, bar)].filter(Boolean).join(' '),
     unknownBar: unknownBarId ? unknownBarWords(found.part.materialId) : null,
     off: {
-      wanted: item.quantity,
-      fromBar: bar ? piecesFromBar(bar, blankOf(bar, fit).alongMm, outside, allowances) : 0,
+      ...{ wanted: item.quantity, fromBar },
+      again: bar ? againWords(piecesOf(sheet, item), sawn.pieces, fromBar) : '',
       perBlank: once.pieces,
       mind: once.mind,
       forPieces: (n) => stockNeed(outside, allowancesOf(plan, held.way, n)).length.value,
-      sawn: sawnOf(sheet, item.id).blanks,
+      sawn: sawn.blanks,
     },
     held,
     ways,

@@ -91,12 +91,12 @@ export class PieceRow {
   protected readonly why = signal('');
   protected readonly kept = keptDraft(() => `scrap:${this.store.item()?.id}:${this.piece()?.piece.number}`, { why: this.why });
 
-  protected begun = ({ cuts, proofs }: PieceFinding): boolean =>
-    cuts.some((c) => c.readings.length) || proofs.some((p) => p.readings.length || p.signed);
+  protected begun = ({ cuts, sizes, proofs }: PieceFinding): boolean =>
+    cuts.some((c) => c.readings.length) || sizes.some((s) => s.readings.length) || proofs.some((p) => p.readings.length || p.signed);
 
-  /** At the machine a single piece that goes well is not asked about. */
+  /** Of several any may go wrong, read or not: it slips in the chuck, it falls. A single one that goes well is not asked about at the machine. */
   protected mayScrap = (p: PieceFinding): boolean =>
-    this.begun(p) && (this.station() === 'prove' || this.pieces().length > 1 || this.mark(p) === 'out');
+    this.pieces().length > 1 || (this.begun(p) && (this.station() === 'prove' || this.mark(p) === 'out'));
 
   protected mark(p: PieceFinding): 'done' | 'under-way' | 'not-yet' | 'out' {
     if (
