@@ -13,6 +13,7 @@ import {
   type Problem,
   writtenDimension,
   playWords,
+  type PlayWords,
 } from '@iron-patch/core';
 import { routes } from '@iron-patch/contract';
 import { keptDraft, ShopStore } from '../../data';
@@ -133,8 +134,8 @@ export class Prove {
   protected readonly shownProofs = computed(() => (this.all() ? this.proofs() : this.proofs().filter((p) => !this.others().includes(p))));
   protected readonly open = computed(() => this.proofs().some((p) => p.measured && !p.signed));
   protected readonly close = computed(() => this.proofs().some((p) => p.verdict === 'close' && !p.signed));
-  protected readonly playName = ({ mate, tight, loose }: ProofFinding['play'][number]): string =>
-    playWords(mate.hole.place.name, tight.value, loose.value, (mm) => this.show(mm)).name;
+  protected readonly playSaid = ({ mate, tight, loose }: ProofFinding['play'][number]): PlayWords =>
+    playWords(mate.hole.place.name, tight.value, loose.value, (mm) => this.show(mm));
   protected readonly plays = computed(() =>
     this.proofs().flatMap((p) => p.play.map((x) => ({ ...x, expected: p.measured === null, inputs: playInputs(p, x.mate) }))),
   );
