@@ -48,9 +48,17 @@ describe('the strip on top', () => {
     expect(gone).toHaveBeenCalledTimes(1);
     key('7', { altKey: true }, input);
     expect(gone).toHaveBeenLastCalledWith(['/jobs', 'job', 'cut']);
+    // A field that goes while somebody types in it takes the rest of the number with it: it leads nowhere.
+    key('1', {}, input);
+    input.remove();
+    key('0');
+    expect(gone).toHaveBeenCalledTimes(2);
+    const other = document.body.appendChild(document.createElement('input'));
+    key('2', {}, other);
+    key('Enter', {}, other);
     key('0');
     expect(gone).toHaveBeenLastCalledWith(['/']);
-    input.remove();
+    other.remove();
   });
 
   describe('the key =', () => {

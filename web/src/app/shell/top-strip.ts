@@ -14,6 +14,11 @@ const FUNCTION_KEYS: Readonly<Record<string, string>> = { F1: '?', F4: 'u', F8: 
 const onReadingLine = (target: EventTarget | null): boolean => target instanceof HTMLElement && target.id === 'reading';
 const typingIn = (target: EventTarget | null): boolean => target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName);
 
+/** What ends a number or a word. */
+const ENDS_TYPING = ['Enter', 'Tab', 'Escape'];
+/** A key that comes within this of the last one in a field belongs to what is typed, though the field be gone, ms. */
+const STILL_TYPING_MS = 1000;
+
 /** Places, shop temperature, unit, the line to the server, and who is at the bench. Holds the keys that work everywhere. */
 @Component({
   selector: 'ip-top-strip',
@@ -230,15 +235,26 @@ export class TopStrip {
     void this.outbox.flush();
   }
 
+  /** When the last key went into a field, by the clock of events, ms; before all time once what was typed is ended. */
+  private typedAt = -Infinity;
+
+  /** Whether a key is the rest of what somebody types, whose field went from under the hand: it leads nowhere. */
+  private restOfTyping(event: KeyboardEvent): boolean {
+    if (!typingIn(event.target)) return event.timeStamp - this.typedAt < STILL_TYPING_MS;
+    this.typedAt = ENDS_TYPING.includes(event.key) ? -Infinity : event.timeStamp;
+    return false;
+  }
+
   /** 1 to 9 stations, = sums, u unit, f find, ? keys, 0 floor; while somebody types by their function keys; never behind a dialog. */
   @HostListener('document:keydown', ['$event'])
   protected key(event: KeyboardEvent): void {
+    const rest = this.restOfTyping(event);
     if (behindDialog()) return;
     const asLetter = event.ctrlKey || event.metaKey || event.altKey ? undefined : FUNCTION_KEYS[event.key];
     const key = asLetter ?? event.key;
     if (asLetter || (event.altKey && /^[0-9]$/.test(key))) event.preventDefault();
     else if (key === '=' && onReadingLine(event.target)) return this.openSums(event);
-    else if (event.ctrlKey || event.metaKey || event.altKey || typingIn(event.target)) return;
+    else if (event.ctrlKey || event.metaKey || event.altKey || typingIn(event.target) || (rest && !asLetter)) return;
     if (key === '=') return this.openSums(event);
     if (this.sums.open()) return key === 'u' ? this.switchUnit() : undefined;
     if (key === '?') this.help.set(true);

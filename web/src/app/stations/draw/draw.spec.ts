@@ -1,4 +1,4 @@
-import { choiceKey } from '@iron-patch/core';
+import { choiceKey, drawnId, newPart } from '@iron-patch/core';
 import { drawnPin, testChoice, testPlace, testReading, testSheet } from '@iron-patch/core/testing';
 import { FakeServer } from '../../../testing/fake-server';
 import { openSheet, press, show, type, words } from '../../../testing/open-sheet';
@@ -116,4 +116,34 @@ it('begins a block as long as the old one was read, and puts a hole again from t
     ['Hole 3', 13, 49],
   ]);
   expect(new Set(block().cuts.map((c) => c.id)).size).toBe(3);
+});
+
+it('leaves a row where it is while its limits are typed, and its field with it', async () => {
+  // What a bearing sat on has no limits until somebody gives it some.
+  const [ran] = testSheet().places.filter((p) => p.id === 'body');
+  const pin = newPart('headed-pin', 'Hinge pin', 40, 120);
+  const drawn = { ...pin, outside: pin.outside.map((s) => (s.id === 'body' ? { ...s, id: drawnId('body') } : s)) };
+  const choices = [testChoice(choiceKey.part, drawn)];
+  await openSheet(new FakeServer(testSheet({ choices, places: [{ ...ran!, suspicions: ['bearing'] }] })));
+  const fixture = await show(Draw);
+  const fields = (): HTMLInputElement[] => [
+    ...(fixture.nativeElement as HTMLElement).querySelectorAll<HTMLInputElement>('ip-limits-table input[name=limits]'),
+  ];
+  const labels = (): (string | undefined)[] => fields().map((f) => f.labels![0]!.textContent.trim());
+  const before = labels();
+  expect(before.slice(0, 2)).toEqual(['Limits of diameter of body', 'Limits of diameter of head']);
+  const [first] = fields();
+  first!.focus();
+  for (const text of ['k', 'k6']) {
+    first!.value = text;
+    first!.dispatchEvent(new Event('input'));
+    await fixture.whenStable();
+  }
+  expect(labels()).toEqual(before);
+  expect(document.activeElement).toBe(first);
+  // Emptied again it has none, and stays as well.
+  first!.value = '';
+  first!.dispatchEvent(new Event('input'));
+  await fixture.whenStable();
+  expect(document.activeElement).toBe(first);
 });

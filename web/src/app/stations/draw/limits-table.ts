@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, output, signal } from '@angular/core';
 import {
   capital,
   formatLength,
@@ -113,7 +113,20 @@ export class LimitsTable {
   protected readonly capital = capital;
   /** What was typed and says no limits, by key. */
   private readonly unread = signal<Readonly<Record<string, { readonly text: string; readonly message: string }>>>({});
-  protected readonly rows = computed(() => [...this.dimensions()].sort((p, q) => Number(q.from === 'none') - Number(p.from === 'none')));
+  /** What has no limits yet comes first. A row stays where it is while somebody types in it: the order is made anew only with other rows. */
+  private readonly order = linkedSignal<readonly DimensionFinding[], readonly string[]>({
+    source: this.dimensions,
+    computation: (now, before) => {
+      const keys = now.map((d) => d.dimension.key);
+      if (before && before.value.length === keys.length && before.value.every((k) => keys.includes(k))) return before.value;
+      const bare = (d: DimensionFinding): boolean => d.from === 'none';
+      return [...now.filter(bare), ...now.filter((d) => !bare(d))].map((d) => d.dimension.key);
+    },
+  });
+  protected readonly rows = computed(() => {
+    const byKey = new Map(this.dimensions().map((d) => [d.dimension.key, d]));
+    return this.order().flatMap((key) => byKey.get(key) ?? []);
+  });
   protected readonly problems = computed(() =>
     Object.entries(this.unread()).map(([path, { message }]) => ({ code: 'limits', path, message })),
   );
