@@ -95,6 +95,7 @@ describe('papers', () => {
       kind: 'hole',
       on: 'top',
       name: 'Tapped hole',
+      ...{ atMm: 21, upMm: 14 },
       diameterMm: 6.8,
       thread: 'M8',
       fitsPlaceIds: [],
@@ -115,6 +116,8 @@ describe('papers', () => {
     expect(slip).toContain('Atleast64.0x44.0x34.0mm');
     expect(slip).toContain('Fromthetop');
     expect(slip).toContain('Tappedhole,pitchdiameter');
+    // A finder of 10 touches 5 before each edge.
+    for (const words of ['ATappedhole,top', '21.000fromtheleft', 'go26.000', '14.000fromthefront', 'go19.000']) expect(slip).toContain(words);
     expect(squeezed((await reportText(sheet)).join())).toContain('tried:pluggauge');
   });
 

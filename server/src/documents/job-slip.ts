@@ -17,7 +17,9 @@ import {
   writtenDimension,
   type BlockPlan,
   type Dimension,
+  type Figure,
   type JobSheet,
+  type LengthUnit,
   type PartFinding,
   type PlanFinding,
   type Repair,
@@ -61,10 +63,30 @@ export function jobSlip(sheet: JobSheet, repair: Repair, shop: Shop): Promise<Bu
   return paper.finish();
 }
 
+/** Where the holes of a block lie from two edges, and how far the table goes to them once the finder touched those. */
+function ofHoles(paper: Paper, holes: BlockPlan['holes'], unit: LengthUnit): void {
+  if (!holes.length) return;
+  paper.section('Holes, from two edges');
+  const place = (at: Figure, edge: string, { far, dial }: BlockPlan['holes'][number]['go'][number]): string =>
+    `${formatLength(at.value, unit)} from the ${edge}; touched, go ${formatLength(far.value, unit)}${dial ? ` (${dial})` : ''}`;
+  paper.table(
+    ['Hole', 'from one edge', 'from the other', 'drill'],
+    holes.map((h) => [
+      `${h.letter} ${h.name}, ${h.face}`,
+      place(h.first, h.edges[0], h.go[0]),
+      place(h.second, h.edges[1], h.go[1]),
+      h.drill,
+    ]),
+    [4, 5, 5, 4],
+  );
+  paper.paragraph('Touch each edge with the finder and zero there: half the finder is in it. A paper between comes on top.');
+}
+
 /** What a block is cut from, and face by face how. */
-function ofBlock(paper: Paper, { job }: JobSheet, { stock, setUps }: BlockPlan): void {
+function ofBlock(paper: Paper, { job }: JobSheet, { stock, holes, setUps }: BlockPlan): void {
   paper.section('Stock');
   paper.paragraph(`At least ${stock.map((f) => formatLength(f.value, job.unit, 1)).join(' x ')} ${job.unit}.`);
+  ofHoles(paper, holes, job.unit);
   for (const s of setUps) {
     paper.section(`Set-up ${s.number}: ${s.title}`);
     paper.paragraph(`Hold: ${s.hold}. Zero: ${s.zeroFace}. ${s.operations.join('; ')}. ${s.cautions.join(' ')}`);

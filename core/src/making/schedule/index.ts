@@ -1,5 +1,5 @@
 export { schedulesOf } from './schedules';
-export { type Bench, type Schedule, type Setting, type ToolNeed } from './schedule';
+export { USUAL_FINDER_MM, type Bench, type Schedule, type Setting, type ToolNeed } from './schedule';
 export { onCross, onDial } from './on-dial';
 export { changeWheels, trainWords, type WheelTrain } from './change-wheels';
 export { missingTools, type MissingTool } from './missing';

@@ -1,5 +1,6 @@
 import { blockSetUps, type BoringChoice, type ToldSetUp } from '../../making/holdings';
 import { blockBars, blockStock, type BlockBar } from '../../making/stock';
+import type { LengthUnit } from '../../terms/quantity';
 import type { Figure } from '../../terms/working';
 import { holeTable, type HoleRow } from './hole-table';
 import type { PartFinding } from './part-finding';
@@ -21,7 +22,8 @@ export interface BlockPlan {
  */
 export function blockPlan(
   found: PartFinding | null,
-  { drillSets, rack }: Pick<Shop, 'drillSets' | 'rack'>,
+  shop: Pick<Shop, 'drillSets' | 'machines' | 'rack'>,
+  unit: LengthUnit,
   boring: BoringChoice | null = null,
 ): BlockPlan | null {
   const block = found?.problems.length ? null : found?.part.block;
@@ -29,7 +31,7 @@ export function blockPlan(
   const stock = blockStock(block);
   const sizes = stock.map((f) => f.value) as [number, number, number];
   return {
-    ...{ stock, bars: blockBars(sizes, found.part.materialId, rack), setUps: blockSetUps(block, boring) },
-    holes: holeTable(found, drillSets),
+    ...{ stock, bars: blockBars(sizes, found.part.materialId, shop.rack), setUps: blockSetUps(block, boring) },
+    holes: holeTable(found, shop, unit),
   };
 }

@@ -2,21 +2,20 @@ import { cutKindOf, type BlockCut, type Part } from '../../making/part';
 import { choiceKey } from './choices';
 import { holeTable } from './hole-table';
 import { workOut } from './repair';
+import type { Shop } from './records';
 import { testChoice, testSheet, testShop } from './testing';
 import type { DrillSet } from '../../book/drills';
 
 const SIZES = { lengthMm: 96, widthMm: 58, heightMm: 34 };
 const hole = (id: string, own: object, on = 'top'): BlockCut =>
   ({ ...cutKindOf('hole').start(SIZES, 'top'), id, kind: 'hole', on, name: `Hole ${id}`, fitsPlaceIds: [], ...own }) as unknown as BlockCut;
-const rows = (cuts: BlockCut[], limits: Part['limits'] = {}, sets: readonly DrillSet[] = []) => {
+const rows = (cuts: BlockCut[], limits: Part['limits'] = {}, sets: readonly DrillSet[] = [], machines: Shop['machines'] = []) => {
   const part: Part = {
     ...{ name: 'Jaw', materialId: 'steel-c45', outside: [], bores: [], features: [] },
     ...{ block: { ...SIZES, cuts }, limits },
   };
-  return holeTable(
-    workOut(testSheet({ places: [], readings: [], choices: [testChoice(choiceKey.part, part)] }), testShop).items[0]!.part!,
-    sets,
-  );
+  const found = workOut(testSheet({ places: [], readings: [], choices: [testChoice(choiceKey.part, part)] }), testShop).items[0]!.part!;
+  return holeTable(found, { drillSets: sets, machines }, 'mm');
 };
 const H7 = (upperDev: number) => ({ lowerDev: 0, upperDev, text: 'H7' });
 
@@ -56,4 +55,15 @@ it('before a reamer of 8 stays 0.15 to 0.3, before a boring bar 2 mm; a tapped h
 it('nothing but holes, and nothing of a turned part', () => {
   const step = { ...cutKindOf('step').start(SIZES, 'top'), id: 's', kind: 'step', on: 'top', name: 'Step' } as unknown as BlockCut;
   expect(rows([step])).toEqual([]);
+});
+
+it('from where the finder touched, a hole lies half the finder further, told in turns of the mill where its dial is known', () => {
+  const one = [hole('h', { atMm: 19.2, upMm: 12.5, diameterMm: 8.5 })];
+  const dial = { unit: 'mm', perTurn: 5, perLine: 0.05 } as const;
+  const mill = { id: 'm', name: 'Mill', kind: 'mill', mill: { dial } } as unknown as Shop['machines'][number];
+  const [row] = rows(one, {}, [], [mill]);
+  // Touched at -5, half of a finder of 10: 24.2 is four turns and 4.2, 17.5 three and 2.5.
+  expect(row!.go.map((g) => g.far.value)).toEqual([24.2, 17.5]);
+  expect(row!.go.map((g) => g.dial)).toEqual(['4 turns + 4.200 mm', '3 turns + 2.500 mm']);
+  expect(rows(one)[0]!.go.map((g) => g.dial)).toEqual(['', '']);
 });

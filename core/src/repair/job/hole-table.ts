@@ -3,8 +3,19 @@ import { findThread, tapHole } from '../../book/threads';
 import { drillBeforeReamer, firstDrill } from '../../making/process';
 import { edgesOf, FACE_NAMES, type BlockHole } from '../../making/part';
 import { holeLetters } from '../../making/scene';
-import type { Figure } from '../../terms/working';
+import { USUAL_FINDER_MM } from '../../making/schedule';
+import { toTurns, turnsWords, type Dial } from '../../making/setups';
+import { placeWithUnit, type LengthUnit } from '../../terms/quantity';
+import { plus, ruled, sumOf, type Figure } from '../../terms/working';
 import type { DimensionFinding, PartFinding } from './part-finding';
+import type { Shop } from './records';
+
+/** How far the spindle goes to a hole from where the finder touched the edge. */
+export interface FromEdge {
+  readonly far: Figure;
+  /** As the dial of the mill counts it: `2 turns + 0.15 mm`; empty where no dial is known. */
+  readonly dial: string;
+}
 
 /** A hole of a block as it is found from two edges. */
 export interface HoleRow {
@@ -17,6 +28,8 @@ export interface HoleRow {
   readonly edges: readonly [first: string, second: string];
   readonly first: Figure;
   readonly second: Figure;
+  /** The same two places from where the finder touched each edge. */
+  readonly go: readonly [first: FromEdge, second: FromEdge];
   /** The drill that goes through first, and what it leaves. */
   readonly drill: string;
 }
@@ -48,14 +61,34 @@ function drillOf(c: BlockHole, diameter: DimensionFinding, sets: readonly DrillS
   return before ? `${nearest(before.diameterMm)}, then ${c.made}` : `no drill before it: ${c.made}`;
 }
 
+/** The dial of the shop's mill; null where no mill is known. */
+export const millDial = ({ machines }: Pick<Shop, 'machines'>): Dial | null => machines.find((m) => m.mill)?.mill?.dial ?? null;
+
+/** The finder touches from outside: its middle stands half of it before the edge. */
+function fromEdge(at: Figure, dial: Dial | null, unit: LengthUnit): FromEdge {
+  const half = ruled(
+    'finder.half',
+    `half a finder of ${placeWithUnit(USUAL_FINDER_MM, unit)}`,
+    USUAL_FINDER_MM / 2,
+    'an ordinary edge finder',
+  );
+  const far = sumOf(`${at.key}.from-touch`, `${at.label}, from where the finder touched`, [plus(at), plus(half)]);
+  return { far, dial: dial ? `${turnsWords(toTurns(far.value, dial), dial)} ${dial.unit}` : '' };
+}
+
 /**
  * The holes of a drawn block, found from two edges of their faces, with the drill for each; none of a turned part.
  *
- * @param sets drills of the crib: one that hangs there comes first
+ * @param shop its drills: one that hangs in the crib comes first; and the dial of its mill
  */
-export function holeTable({ part: { block }, dimensions }: PartFinding, sets: readonly DrillSet[]): HoleRow[] {
+export function holeTable(
+  { part: { block }, dimensions }: PartFinding,
+  shop: Pick<Shop, 'drillSets' | 'machines'>,
+  unit: LengthUnit,
+): HoleRow[] {
   if (!block) return [];
   const letters = holeLetters(block);
+  const dial = millDial(shop);
   const byKey = new Map(dimensions.map((d) => [d.dimension.key, d]));
   return block.cuts.flatMap((c): HoleRow[] => {
     const [diameter, at, up] = [c.id, `${c.id}.at`, `${c.id}.up`].map((key) => byKey.get(key));
@@ -63,7 +96,8 @@ export function holeTable({ part: { block }, dimensions }: PartFinding, sets: re
     return [
       {
         ...{ id: c.id, letter: letters.get(c.id)!, name: c.name, face: FACE_NAMES[c.on], edges: edgesOf(c.on) },
-        ...{ first: at.figure, second: up.figure, drill: drillOf(c, diameter, sets) },
+        ...{ first: at.figure, second: up.figure, drill: drillOf(c, diameter, shop.drillSets) },
+        go: [fromEdge(at.figure, dial, unit), fromEdge(up.figure, dial, unit)],
       },
     ];
   });

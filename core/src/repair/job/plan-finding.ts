@@ -13,7 +13,7 @@ import {
   type WayId,
 } from '../../making/holdings';
 import type { Part } from '../../making/part';
-import { missingTools, oneSetting, schedulesOf, type Schedule } from '../../making/schedule';
+import { missingTools, oneSetting, schedulesOf, USUAL_FINDER_MM, type Schedule } from '../../making/schedule';
 import { depthLadder, type Dial, type Lathe, type Rung } from '../../making/setups';
 import {
   blankOf,
@@ -40,6 +40,7 @@ import { asCut } from './as-cut';
 import { fromRawCrown, treatmentOf } from './before-treatment';
 import { bowsWords, unknownBarWords, willNotDo } from './chosen-bar';
 import { chosenPlan, sawnOf, type PlanChoice } from './choices';
+import { millDial } from './hole-table';
 import type { JobItem } from './items';
 import type { PartFinding, SegmentFinding } from './part-finding';
 import { againWords, piecesOf } from './pieces';
@@ -179,13 +180,10 @@ function mostFigure({ id, words, predicted }: AskedRunOut, unit: LengthUnit): Fi
 }
 
 /** The slide that travels along the part: the lathe's carriage, the table of the shop's mill; null where nothing is dialled, or no mill is known. */
-function dialOf({ machine }: SetUp, lathe: Lathe, { machines }: Shop): Dial | null {
+function dialOf({ machine }: SetUp, lathe: Lathe, shop: Shop): Dial | null {
   if (machine === 'lathe') return lathe.carriage;
-  return machine === 'mill' ? (machines.find((m) => m.mill)?.mill?.dial ?? null) : null;
+  return machine === 'mill' ? millDial(shop) : null;
 }
-
-/** Diameter of an ordinary edge finder, mm. */
-const FINDER_MM = 10;
 
 /** The diameter that is reckoned with: of the bar that was chosen, or of the disc that is cut out of it; else the least that will do. */
 function stockMm(outside: Pick<Part, 'outside'>, plan: PlanChoice | null, rack: readonly Bar[]): number {
@@ -251,7 +249,7 @@ export function planFinding(
   const passes = passesFor(turned, plan, lathe, blank, found.part, shop.drillSets);
   const aimed = asAimed(found);
   const bench = {
-    ...{ lathe, partingMm: plan.partingMm, finderMm: FINDER_MM, unit: sheet.job.unit },
+    ...{ lathe, partingMm: plan.partingMm, finderMm: USUAL_FINDER_MM, unit: sheet.job.unit },
     ...{ drillSets: shop.drillSets, drillSpeedMMin: materialOf(found.part.materialId)?.speedHss ?? 0, holeMm: blank.holeMm, cutMm },
   };
   // Of a drawing that does not hold no number is told to be set.

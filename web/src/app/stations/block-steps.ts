@@ -31,9 +31,21 @@ import { FigureButton } from '../show';
                   </td>
                   <td class="num">
                     <ip-figure [figure]="h.first" [size]="22" [strong]="true" /> <span class="quiet">from the {{ h.edges[0] }}</span>
+                    <div class="go">
+                      <span class="quiet">touched, go</span> <ip-figure [figure]="h.go[0].far" [size]="17" />
+                      @if (h.go[0].dial; as turns) {
+                        <span class="fig">{{ turns }}</span>
+                      }
+                    </div>
                   </td>
                   <td class="num">
                     <ip-figure [figure]="h.second" [size]="22" [strong]="true" /> <span class="quiet">from the {{ h.edges[1] }}</span>
+                    <div class="go">
+                      <span class="quiet">touched, go</span> <ip-figure [figure]="h.go[1].far" [size]="17" />
+                      @if (h.go[1].dial; as turns) {
+                        <span class="fig">{{ turns }}</span>
+                      }
+                    </div>
                   </td>
                   <td>{{ h.drill }}</td>
                 </tr>
@@ -41,6 +53,10 @@ import { FigureButton } from '../show';
             </tbody>
           </table>
         </div>
+        <p class="quiet">
+          Touch each edge with the finder and zero there; then go by what stands below, half the finder is in it. A paper between comes on
+          top. Come to every number from the same side.
+        </p>
       </section>
     }
     @for (s of plan().setUps; track s.number) {
@@ -68,6 +84,13 @@ import { FigureButton } from '../show';
     }
     td.letter {
       font: 700 22px var(--label);
+    }
+    .go {
+      font-size: 15px;
+      white-space: nowrap;
+    }
+    .go .fig {
+      margin-left: 6px;
     }
     td .quiet {
       font: 400 15px var(--text);
