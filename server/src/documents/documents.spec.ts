@@ -117,7 +117,8 @@ describe('papers', () => {
     expect(slip).toContain('Fromthetop');
     expect(slip).toContain('Tappedhole,pitchdiameter');
     // A finder of 10 touches 5 before each edge.
-    for (const words of ['ATappedhole,top', '21.000fromtheleft', 'go26.000', '14.000fromthefront', 'go19.000']) expect(slip).toContain(words);
+    for (const words of ['ATappedhole,top', '21.000fromtheleft', 'go26.000', '14.000fromthefront', 'go19.000'])
+      expect(slip).toContain(words);
     expect(squeezed((await reportText(sheet)).join())).toContain('tried:pluggauge');
   });
 
