@@ -43,6 +43,18 @@ describe('the report of what was made', () => {
     expect(articles(readings, [signed])[0]!.passed).toBe(1);
   });
 
+  it('a pass near a limit, or out of it, is no plain pass', () => {
+    const at = (mm: number, remark: string): string => {
+      const readings = [read(25, 0, mm), read(25, 90, mm)];
+      const measuredMm = worked(readings).proofs.find((p) => p.name === 'Body')!.measured!.value;
+      return rowOf(readings, [{ ...pass, measuredMm, remark }]).result;
+    };
+    // The limits are 40.033 to 40.049, the mic may be off by 0.003 and a little more.
+    expect(at(40.041, '')).toMatch(/^passed, Tomas/);
+    expect(at(40.048, '')).toMatch(/^passed, though nearer to a limit than the instrument can tell, Tomas/);
+    expect(at(40.06, 'The lugs are wide')).toMatch(/^passed, though out, Tomas .*: The lugs are wide$/);
+  });
+
   it('draws the play of what is measured, between the tightest and the widest of the hole', () => {
     const [first] = articles([read(25, 0, 40.04), read(25, 90, 40.04)]);
     const [{ mate, play } = { mate: null, play: null }] = first!.plays;

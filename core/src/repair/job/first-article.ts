@@ -83,13 +83,20 @@ function byWords(p: ProofFinding, shop: Shop, show: (mm: number) => string): str
   return `${names}${sure}${spots}`;
 }
 
+/** A pass of what is not plainly inside says so. */
+const PASSED = {
+  fits: 'passed',
+  close: 'passed, though nearer to a limit than the instrument can tell',
+  out: 'passed, though out',
+  unknown: 'passed',
+} as const;
 const RESULTS = { fits: 'inside, not passed yet', close: 'near a limit, not passed', out: 'out', unknown: 'not read' } as const;
 
 function resultWords(p: ProofFinding, { shop, dayOf }: Told): string {
   const nameOf = (id: string): string => shop.people.find((x) => x.id === id)?.name ?? '';
   if (!p.signed) return p.dimension.mustProve || p.readings.length ? RESULTS[p.verdict] : 'general tolerance, not read';
   const { passed, personId, at, remark } = p.signed;
-  return `${passed ? 'passed' : 'failed'}, ${nameOf(personId)} ${dayOf(at)}${remark ? `: ${remark}` : ''}`;
+  return `${passed ? PASSED[p.verdict] : 'failed'}, ${nameOf(personId)} ${dayOf(at)}${remark ? `: ${remark}` : ''}`;
 }
 
 function articleOf(found: ItemFinding, piece: PieceFinding, items: readonly ItemFinding[], told: Told): Article {
