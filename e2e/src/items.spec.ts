@@ -243,10 +243,20 @@ it('a jaw block: drawn, its bore limited, released without a lathe, read and tri
   const row = await page.run<string>(
     'return document.querySelector("ip-block-steps tbody tr:nth-child(2)").innerText.replace(/\\s+/g, " ")',
   );
-  expect(row).toMatch(/^B Hole 2 top .*7\.000 .*from the left .*10\.000 .*from the front .*% of thread/);
+  expect(row).toMatch(/^B Hole 2 top .*7\.000 .*from the left .*touched, go .*12\.000 .*10\.000 .*from the front .*% of thread/);
+  // Tapped before it is drilled: that is said, and the usual order comes back.
+  await page.click('Change the order');
+  await page.click('Earlier: Hole 2: Tap M8');
+  await page.sees('comes before “Hole 2: drill through”, which it needs.');
   expect(await seriousProblems(page)).toEqual([]);
+  await page.click('Back to the usual order');
+  await page.seesNot('which it needs.');
   await page.click('Release for cutting');
   await page.sees('Released');
+  // Released, it is to be sawn; there is no flat so large.
+  await page.turnTo('/rack/saw');
+  await page.sees('The rack has no flat, plate or square of this material');
+  await tomas.turnTo('Vise jaw', 'plan');
   await page.click('Cut');
   await page.until('the line at the bore', async () => (await line.where()).startsWith('Hole, before the first cut'));
   // What is only drilled is made by the same steps, at the machine too.

@@ -1,8 +1,8 @@
 import { routes, sawnInput, type SawJob, type SawnAnswer, type SawnInput } from '@iron-patch/contract';
 import {
-  barsFor,
   choiceKey,
-  isOfSection,
+  comesOutOf,
+  onRack,
   sawNeeds,
   sawnOf,
   USUAL_ALLOWANCES,
@@ -40,7 +40,7 @@ interface Sawing {
 
 async function sawingFor(db: Db, jobId: string, shop: Shop): Promise<Sawing> {
   const sheet = await loadSheet(db, jobId);
-  return { sheet, needs: sawNeeds(workOut(sheet, shop).items, sheet) };
+  return { sheet, needs: sawNeeds(workOut(sheet, shop).items, sheet).map((n) => onRack(n, shop.rack)) };
 }
 
 /** Why a blank is not sawn from that bar for that job; null where it is. */
@@ -49,8 +49,7 @@ function refusal({ sheet, needs }: Sawing, bar: Bar, { itemId, blanks, lengthMm 
   const { number } = sheet.job;
   if (!need || need.left < blanks) return `Job ${number} asks for ${need?.left ?? 0} of these now. Look at the saw list again.`;
   if (Math.abs(need.fit.lengthMm - lengthMm) > SAME_MM) return `Job ${number} is planned otherwise by now. Look at the saw list again.`;
-  if (!barsFor(need.fit, [bar]).ok || (need.only && !isOfSection(bar, need.only)))
-    return `This bar will not do for job ${number}. Look at the saw list again.`;
+  if (!comesOutOf(need, bar)) return `This bar will not do for job ${number}. Look at the saw list again.`;
   return null;
 }
 

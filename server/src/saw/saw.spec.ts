@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { barsFor, newItem, newPart, USUAL_ALLOWANCES, type Bar, type SawNeed, type Shop } from '@iron-patch/core';
+import { barsFor, newItem, newPart, onRack, USUAL_ALLOWANCES, type Bar, type SawNeed, type Shop } from '@iron-patch/core';
 import { routes, type SawJob, type SawnAnswer } from '@iron-patch/contract';
 import { caller, makeJob, type Caller } from '../testing/caller';
 import { openTestShop, type TestShop } from '../testing/test-database';
@@ -137,4 +137,28 @@ it('a blank for two pieces is one sawing, and both have their metal', async () =
   expect(await waiting()).toEqual([]);
   const { choices } = (await call.get(routes.sheet(jobId))).body as { choices: { key: string; value: unknown }[] };
   expect(choices.find((c) => c.key === `sawn:${jobId}`)!.value).toEqual({ blanks: 1, pieces: 2 });
+});
+
+it('a released block is sawn off a flat that it comes out of, and off no other', async () => {
+  const { jobId } = await makeJob(call);
+  const block = { lengthMm: 60, widthMm: 40, heightMm: 30, cuts: [] };
+  const part = { ...newPart('link', 'Jaw', 40, 60), materialId: 'stainless-17-4', block, bores: [], features: [], outside: [], limits: {} };
+  expect((await call.put(routes.choice(jobId, 'part'), { value: part, reason: '' }, '*')).status).toBe(201);
+  expect(await waiting()).toEqual([]);
+  expect((await call.post(routes.releases(jobId), {})).status).toBe(201);
+  const like = { ...(await rackOf('c45-60'))!, materialId: 'stainless-17-4', shape: 'flat', finish: 'black', lengthMm: 500, pieces: 1 };
+  const { id: _, version: _v, ...bar } = like;
+  for (const [id, wide, thick] of [
+    ['flat-70', 70, 40],
+    ['flat-40', 40, 38],
+  ] as const)
+    expect((await call.put(routes.bar(id), { ...bar, diameterMm: wide, innerMm: thick, why: '', removed: false }, '*')).body).toMatchObject({ id });
+  const need = (await waiting())[0]!.saws[0]!;
+  expect(need.block).toEqual([64, 44, 34]);
+  const laid = onRack(need, [(await rackOf('flat-70'))!]);
+  expect((await call.post(routes.sawn('flat-40'), body((await rackOf('flat-40'))!, jobId, laid))).status).toBe(422);
+  const { status, body: answer } = await call.post(routes.sawn('flat-70'), body((await rackOf('flat-70'))!, jobId, laid));
+  if (status !== 201) throw new Error(JSON.stringify(answer));
+  expect([status, answer.offcut?.lengthMm]).toEqual([201, 500 - laid.fit.lengthMm]);
+  expect(await waiting()).toEqual([]);
 });

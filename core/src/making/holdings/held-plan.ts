@@ -28,6 +28,12 @@ export interface ActOrder {
   readonly keys: readonly string[];
 }
 
+/** Orders of set-ups with one of them put anew; without keys it is the usual one again. */
+export function ordersWith(orders: readonly ActOrder[], setUp: number, keys: readonly string[]): ActOrder[] {
+  const others = orders.filter((o) => o.setUp !== setUp);
+  return keys.length ? [...others, { setUp, keys }] : others;
+}
+
 /** What a person changed of a way. */
 export interface ByHand {
   readonly moved?: readonly MovedCut[] | undefined;

@@ -1,10 +1,12 @@
 import { cutKindOf, newPart, type BlockCut, type Part } from '../../making/part';
+import type { Bar } from '../../making/stock';
 import { sceneSvg } from '../../making/scene';
 import { choiceKey } from './choices';
 import { drawingSheet } from './drawing-sheet';
 import { freeze } from './release';
 import { workOut } from './repair';
-import { testChoice, testPlace, testReading, testSheet, testShop } from './testing';
+import { blankNeed, comesOutOf, noBarWords, onRack, sawNeeds } from './saw-need';
+import { testBar, testChoice, testPlace, testReading, testSheet, testShop } from './testing';
 import type { JobSheet } from './records';
 
 const SIZES = { lengthMm: 60, widthMm: 40, heightMm: 30 };
@@ -48,6 +50,32 @@ describe('a block from Draw to Prove', () => {
     expect(new Set(keys).size).toBe(keys.length);
     for (const d of found(drawn).part!.dimensions) expect(keys).toContain(d.figure.key);
     expect(keys).toEqual(expect.arrayContaining(['stock.length', 'stock.width', 'stock.height']));
+  });
+
+  it('is sawn once it is released, the way round that wastes least of what is on the rack', () => {
+    const part = link({ diameterMm: 16 }, H7);
+    const drawn = job(part);
+    const needs = (sheet: JobSheet) => sawNeeds(found(sheet).items, sheet);
+    expect(needs(drawn)).toEqual([]);
+    const figures = freeze(found(drawn).releasable, 'mm');
+    const releases = [{ id: 'r', jobId: 'job', itemId: 'job', figures, personId: 'tomas', at: '' }];
+    const [need, ...others] = needs(job(part, { releases }));
+    expect(others).toEqual([]);
+    expect(need).toMatchObject({ left: 1, each: 1, block: [64, 44, 34], only: null });
+    const flat = (id: string, wide: number, thick: number, lengthMm = 1000) =>
+      testBar(id, { shape: 'flat', materialId: 'steel-mild', diameterMm: wide, innerMm: thick, lengthMm });
+    const lengthOn = (...rack: Bar[]) => onRack(need!, rack).fit.lengthMm;
+    // Out of 50 x 40 it is 64 and the saw long, out of 70 x 40 only 44, out of 65 x 50 34.
+    expect([lengthOn(flat('a', 50, 40)), lengthOn(flat('b', 70, 40)), lengthOn(flat('c', 65, 50))]).toEqual([66.5, 46.5, 36.5]);
+    // Both lie on the rack: 133 cm3 against 130, and only what is cut as long as that goes to the saw with it.
+    const both = [flat('a', 50, 40), flat('b', 70, 40), flat('d', 71, 40)];
+    const laid = onRack(need!, both);
+    expect(laid.fit.lengthMm).toBe(46.5);
+    expect(blankNeed('k', laid, both)).toEqual({ id: 'k', lengthMm: 46.5, count: 1, barIds: ['b', 'd'] });
+    expect([comesOutOf(laid, both[1]!), comesOutOf(laid, both[0]!), comesOutOf(laid, flat('e', 60, 40))]).toEqual([true, false, false]);
+    expect(noBarWords(need!, [flat('e', 40, 40)])).toContain('that 64.0 x 44.0 x 34.0 mm comes out of');
+    const sawn = testChoice(choiceKey.sawn('job'), { blanks: 1, pieces: 1 });
+    expect(needs(job(part, { releases, choices: [sawn] }))).toEqual([]);
   });
 
   it('each input that moves is marked: a size, a place, a hole that comes, its material’s stock', () => {

@@ -1,4 +1,4 @@
-import { blockSetUps, type BoringChoice, type ToldSetUp } from '../../making/holdings';
+import { blockSetUps, type ActOrder, type BlockSetUp, type BoringChoice } from '../../making/holdings';
 import { blockBars, blockStock, type BlockBar } from '../../making/stock';
 import type { LengthUnit } from '../../terms/quantity';
 import type { Figure } from '../../terms/working';
@@ -11,7 +11,7 @@ export interface BlockPlan {
   readonly stock: readonly Figure[];
   /** Of the rack, what it comes out of, the least waste first. */
   readonly bars: readonly BlockBar[];
-  readonly setUps: readonly ToldSetUp[];
+  readonly setUps: readonly BlockSetUp[];
   readonly holes: readonly HoleRow[];
 }
 
@@ -19,19 +19,21 @@ export interface BlockPlan {
  * The plan of a drawn block; null for anything else, and while the drawing has problems.
  *
  * @param boring how it is held where something is bored
+ * @param order of acts as somebody put them
  */
 export function blockPlan(
   found: PartFinding | null,
   shop: Pick<Shop, 'drillSets' | 'machines' | 'rack'>,
   unit: LengthUnit,
   boring: BoringChoice | null = null,
+  order: readonly ActOrder[] = [],
 ): BlockPlan | null {
   const block = found?.problems.length ? null : found?.part.block;
   if (!found || !block) return null;
   const stock = blockStock(block);
   const sizes = stock.map((f) => f.value) as [number, number, number];
   return {
-    ...{ stock, bars: blockBars(sizes, found.part.materialId, shop.rack), setUps: blockSetUps(block, boring) },
+    ...{ stock, bars: blockBars(sizes, found.part.materialId, shop.rack), setUps: blockSetUps(block, boring, order) },
     holes: holeTable(found, shop, unit),
   };
 }

@@ -43,7 +43,7 @@ export type { Pushed } from './pushed';
 export type { CutFinding } from './cut-finding';
 export type { AssembledCheck, AssembledState } from './assembled';
 export { ASSEMBLED_IDS } from './assembled.data';
-export { blankNeed, isOfSection, noBarWords, sawNeeds, sawStop, SHORTEST_KEPT_MM, type SawNeed } from './saw-need';
+export { blankNeed, comesOutOf, noBarWords, onRack, sawNeeds, sawStop, SHORTEST_KEPT_MM, type SawNeed } from './saw-need';
 export { outsideSlips, type OutsideSlip } from './outside-slip';
 export { signProblems, untried, type ProofFinding, type Signing } from './proof-finding';
 export { freeze, movedFigures, notAsSeen, newestRelease, MOVED_LEAST_MM, type MovedFigure } from './release';

@@ -96,7 +96,7 @@ function itemFinding(item: JobItem, index: number, given: ItemInputs, joined: re
   const chosen = chosenPlan(sheet, item.planKey);
   const lathe = shop.lathes.find((l) => l.id === chosen?.latheId) ?? shop.lathes[0] ?? null;
   const boring = boringFinding(item, part, given.places, chosen, lathe, sheet, shop);
-  const ofBlock = blockPlan(part, shop, sheet.job.unit, boring?.chosen);
+  const ofBlock = blockPlan(part, shop, sheet.job.unit, boring?.chosen, chosen?.order);
   const machine = lathe && { lathe, tool: chosen?.tool ?? 'carbide' };
   // What was read and signed before something moved the sizes tells nothing of what they are now.
   const since = movedLastAt(item);

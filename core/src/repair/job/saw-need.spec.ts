@@ -2,7 +2,7 @@ import { noBarWords, sawStop, type SawNeed } from './saw-need';
 import { testBar } from './testing';
 
 const need = (more: Partial<SawNeed> = {}): SawNeed => ({
-  ...{ itemId: 'i', name: 'Pin', each: 1, left: 1, sawn: { blanks: 0, pieces: 0 }, version: 0, flat: false, only: null },
+  ...{ itemId: 'i', name: 'Pin', each: 1, left: 1, sawn: { blanks: 0, pieces: 0 }, version: 0, flat: false, block: null, only: null },
   fit: {
     materialId: 'steel-c45',
     lengthMm: 162.53,

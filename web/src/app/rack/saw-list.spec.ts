@@ -29,7 +29,7 @@ class HereWorker {
 jest.mock('../workers/saw.worker-factory', () => ({ newWorker: () => new HereWorker() }));
 
 const need = (more: Partial<SawNeed> = {}): SawNeed => ({
-  ...{ itemId: 'item', name: 'Pin', each: 1, left: 2, sawn: { blanks: 1, pieces: 1 }, version: 4, flat: false, only: null },
+  ...{ itemId: 'item', name: 'Pin', each: 1, left: 2, sawn: { blanks: 1, pieces: 1 }, version: 4, flat: false, block: null, only: null },
   fit: {
     materialId: 'steel-c45',
     lengthMm: 162.5,

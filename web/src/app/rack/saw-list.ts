@@ -12,6 +12,7 @@ import {
   formatLength,
   materialName,
   noBarWords,
+  onRack,
   sawStop,
   SHORTEST_KEPT_MM,
   USUAL_ALLOWANCES,
@@ -74,7 +75,9 @@ export class SawList {
   private asked = 0;
 
   private readonly wanted = computed((): readonly Wanted[] =>
-    (this.jobs() ?? []).flatMap((job) => job.saws.map((need) => ({ key: `${job.id}/${need.itemId}`, job, need }))),
+    (this.jobs() ?? []).flatMap((job) =>
+      job.saws.map((need) => ({ key: `${job.id}/${need.itemId}`, job, need: onRack(need, this.shop.shop().rack) })),
+    ),
   );
   private readonly question = computed((): SawQuestion | null => {
     const { rack } = this.shop.shop();

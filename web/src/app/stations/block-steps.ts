@@ -1,11 +1,12 @@
-import { ChangeDetectionStrategy, Component, input } from '@angular/core';
-import type { BlockPlan } from '@iron-patch/core';
+import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import { ordersWith, type BlockPlan, type PlanChoice } from '@iron-patch/core';
 import { FigureButton } from '../show';
+import { ActOrder } from './act-order';
 
 /** How a block is made: its holes from the two edges that they count from, each with its drill, then set-up by set-up. */
 @Component({
   selector: 'ip-block-steps',
-  imports: [FigureButton],
+  imports: [ActOrder, FigureButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (plan().holes.length) {
@@ -63,11 +64,15 @@ import { FigureButton } from '../show';
       <section>
         <h2>Set-up {{ s.number }}: {{ s.title }}</h2>
         <p class="quiet">Hold: {{ s.hold }}. Zero: {{ s.zeroFace }}.</p>
-        <ol>
-          @for (o of s.operations; track $index) {
-            <li>{{ o }}</li>
-          }
-        </ol>
+        @if (mayOrder() && s.acts.length > 1) {
+          <ip-act-order [acts]="s.acts" [byHand]="byHand(s.number)" [minds]="s.minds" (wanted)="order(s.number, $event)" />
+        } @else {
+          <ol>
+            @for (o of s.operations; track $index) {
+              <li>{{ o }}</li>
+            }
+          </ol>
+        }
         @for (c of s.cautions; track c) {
           <p class="said">{{ c }}</p>
         }
@@ -113,4 +118,16 @@ import { FigureButton } from '../show';
 })
 export class BlockSteps {
   readonly plan = input.required<BlockPlan>();
+  /** Orders that somebody gave to acts so far; null where nobody changes any here. */
+  readonly orders = input<NonNullable<PlanChoice['order']> | null>(null);
+  readonly ordered = output<NonNullable<PlanChoice['order']>>();
+  protected readonly mayOrder = computed(() => this.orders() !== null);
+
+  protected byHand(setUp: number): boolean {
+    return (this.orders() ?? []).some((o) => o.setUp === setUp);
+  }
+
+  protected order(setUp: number, keys: readonly string[]): void {
+    this.ordered.emit(ordersWith(this.orders() ?? [], setUp, keys));
+  }
 }

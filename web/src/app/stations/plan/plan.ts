@@ -153,6 +153,10 @@ export class Plan {
     const lathe = this.store.repair()?.at?.lathe;
     return item && sheet && lathe ? (chosenPlan(sheet, item.planKey) ?? usualPlan(lathe)) : null;
   });
+  protected readonly orders = computed(() => {
+    const machine = this.machine();
+    return machine && (machine.order ?? []);
+  });
   protected readonly cutter = computed(() => this.machine()?.tool ?? 'carbide');
   protected readonly released = computed(() => {
     const sheet = this.store.sheet();
@@ -238,6 +242,10 @@ export class Plan {
 
   protected takeBoring(id: string): void {
     this.chooseMachine({ boring: id as BoringId });
+  }
+
+  protected takeOrder(order: NonNullable<PlanChoice['order']>): void {
+    this.chooseMachine({ order });
   }
 
   protected takeTool(tool: string): void {

@@ -7,6 +7,7 @@ import {
   type AfterHoldId,
   type Figure,
   type MovedCut,
+  ordersWith,
   type PlanChoice,
   type PlanFinding,
   type PlannedSetUp,
@@ -15,7 +16,7 @@ import {
 import { ChooseField, type Option } from '../../form';
 import { FigureButton } from '../../show';
 import { SheetStore } from '../../sheet-data';
-import { ActOrder } from './act-order';
+import { ActOrder } from '../act-order';
 import { HoldList } from './hold-list';
 import { LadderPicture } from './ladder-picture';
 import { Schedules } from './schedules';
@@ -100,9 +101,7 @@ export class SetUpSheet {
   }
 
   protected order(keys: readonly string[]): void {
-    const setUp = this.one().setUp.number;
-    const others = (this.plan().plan.order ?? []).filter((o) => o.setUp !== setUp);
-    this.changed.emit({ order: keys.length ? [...others, { setUp, keys }] : others });
+    this.changed.emit({ order: ordersWith(this.plan().plan.order ?? [], this.one().setUp.number, keys) });
   }
 
   protected hold(id: string, of: readonly AfterChoice[]): void {
