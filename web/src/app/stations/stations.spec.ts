@@ -290,17 +290,6 @@ describe('Prove', () => {
     expect(words(fixture)).toContain('Read at 2 of 4 spots.');
   });
 
-  it('says of what is larger than its hole how tight it is, and what a number below 0 means', async () => {
-    const large = proved.map((r) => ({ ...r, segmentId: 'shank', valueMm: 40.18 }));
-    const pin = drawnPin();
-    const drawn = testChoice(choiceKey.part, { ...pin, outside: pin.outside.map((s) => (s.id === 'body' ? { ...s, id: 'shank' } : s)) });
-    await open({ choices: [fit, drawn, plan], readings: [...testSheet().readings, ...large] });
-    const said = words(await show(Prove));
-    // The hole reads 40.16 at its tightest and 40.31 at its widest.
-    expect(said).toContain('Fit in barrel bore: from 0.020 tight to 0.130 loose');
-    expect(said).toContain('below 0 the part is the larger');
-  });
-
   it('judges, predicts the play, and is passed by somebody', async () => {
     await open({ choices: [fit, part, plan], readings: [...testSheet().readings, ...proved] });
     const fixture = await show(Prove);
