@@ -66,6 +66,19 @@ export const B17_2_HEIGHT: Readonly<Record<number, number>> = {
   12: 0.641,
 };
 export const B17_2_HEIGHT_TOLERANCE = 0.005;
+/** Width of the seat in the shaft, least and most, by the key's width in 32nds, in. The key is its nominal width to 0.001 over. */
+export const B17_2_SEAT_WIDTH: Readonly<Record<number, readonly [least: number, most: number]>> = {
+  2: [0.0615, 0.063],
+  3: [0.0928, 0.0943],
+  4: [0.124, 0.1255],
+  5: [0.1553, 0.1568],
+  6: [0.1863, 0.188],
+  8: [0.2487, 0.2505],
+  10: [0.3111, 0.313],
+  12: [0.3735, 0.3755],
+};
+/** How much deeper the seat may be than its depth, in. */
+export const B17_2_SEAT_DEEPER = 0.005;
 
 /** DIN 6888 Woodruff keys, series A: width b, height h, cutter diameter d, depth in shaft t1 from the crown, in hub t2, mm. */
 export const DIN6888_SOURCE = 'DIN 6888:1956';

@@ -1,6 +1,6 @@
 import { B17_1_ROWS, DIN6885_ROWS, DIN6888_ROWS } from './keys.data';
 import { chordHeightMm, isListedFor, keyDepthOverMm, keySeats } from './keyseat';
-import { WOODRUFF, woodruffSeat } from './woodruff';
+import { WOODRUFF, woodruffLimits, woodruffSeat } from './woodruff';
 import { keySeatLimits, keyZones } from './zones';
 
 const seats = (shaft: number) => {
@@ -76,6 +76,43 @@ it.each([
 ])('Woodruff %s: seat %d in deep at the side, as published', (name, depth) =>
   expect(Math.abs(WOODRUFF.find((k) => k.name === name)!.depthMm / 25.4 - depth)).toBeLessThan(0.0001),
 );
+
+it.each([
+  ['404', 0.124, 0.1255],
+  ['606', 0.1863, 0.188],
+  ['808', 0.2487, 0.2505],
+  ['1210', 0.3735, 0.3755],
+] as const)('Woodruff %s: seat %d to %d in wide, and up to 0.005 in deeper, as published', (name, least, most) => {
+  const key = WOODRUFF.find((k) => k.name === name)!;
+  const { width, depth } = woodruffLimits(key, 8);
+  expect([width!.lower / 25.4, width!.upper / 25.4]).toEqual([expect.closeTo(least, 9), expect.closeTo(most, 9)]);
+  expect([depth!.lower, (depth!.upper - 8) / 25.4]).toEqual([8, expect.closeTo(0.005, 9)]);
+});
+
+it('a Woodruff key sits tight in its seat, and is driven in without shaving it; a width that the book leaves out has no limits', () => {
+  for (const key of WOODRUFF.filter((k) => k.unit === 'in')) {
+    const { width } = woodruffLimits(key, 8);
+    if (!width) continue;
+    // The key is its nominal width to 0.001 over.
+    expect((key.widthMm - width.lower) / 25.4).toBeLessThan(0.0016);
+    expect(width.upper).toBeGreaterThan(key.widthMm);
+    expect((width.upper - key.widthMm) / 25.4).toBeLessThan(0.001);
+  }
+  expect(
+    woodruffLimits(
+      WOODRUFF.find((k) => k.name === '707')!,
+      8,
+    ).width,
+  ).toBeUndefined();
+  expect(
+    woodruffLimits(
+      WOODRUFF.find((k) => k.name === '5 x 6.5')!,
+      4.5,
+    ),
+  ).toEqual({
+    width: { lower: expect.closeTo(4.97, 9), upper: 5, source: expect.stringContaining('N9') },
+  });
+});
 
 it('gives a Woodruff seat all its settings', () => {
   const s = woodruffSeat('606', 25.4);

@@ -4,12 +4,16 @@ import {
   B17_2_HEIGHT,
   B17_2_HEIGHT_TOLERANCE,
   B17_2_NUMBERS,
+  B17_2_SEAT_DEEPER,
+  B17_2_SEAT_WIDTH,
   B17_2_SOURCE,
   DIN6888_ROWS,
   DIN6888_SHAFTS,
   DIN6888_SOURCE,
 } from './keys.data';
+import { zoneDeviations } from '../fits';
 import { chordHeightMm } from './keyseat';
+import type { SeatLimits } from './zones';
 
 /** A Woodruff key and its seat. */
 export interface Woodruff {
@@ -70,6 +74,28 @@ export interface WoodruffSeat {
   readonly standsOutMm: number;
   /** It can be cut, but is not usual. */
   readonly unusual: string | null;
+}
+
+/**
+ * The usual limits of a Woodruff key's seat in the shaft by its own standard: of an inch key its width, tight on the key, and its depth from the
+ * crown; of a metric one the width N9. Nothing where the book has none.
+ *
+ * @param fromCrownMm depth of the seat in that shaft, the least one
+ * @example No. 808: 0.2487 to 0.2505 wide, up to 0.005 in deeper
+ */
+export function woodruffLimits(k: Woodruff, fromCrownMm: number): { readonly width?: SeatLimits; readonly depth?: SeatLimits } {
+  if (k.unit === 'mm') {
+    const zone = zoneDeviations('N9', k.widthMm);
+    return zone.ok
+      ? { width: { lower: k.widthMm + zone.value.lowerMm, upper: k.widthMm + zone.value.upperMm, source: `${k.source}, N9` } }
+      : {};
+  }
+  const own = B17_2_SEAT_WIDTH[Math.round((k.widthMm / MM_PER_INCH) * 32)];
+  const source = k.source;
+  return {
+    depth: { lower: fromCrownMm, upper: fromCrownMm + B17_2_SEAT_DEEPER * MM_PER_INCH, source },
+    ...(own ? { width: { lower: own[0] * MM_PER_INCH, upper: own[1] * MM_PER_INCH, source } } : {}),
+  };
 }
 
 /** Widths of a key that are usual, as a share of the shaft. */

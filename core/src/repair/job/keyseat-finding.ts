@@ -1,4 +1,4 @@
-import { isListedFor, keySeatLimits, keySeats, WOODRUFF, woodruffSeat, type KeySeat } from '../../book/keys';
+import { B17_2_SEAT_DEEPER, isListedFor, keySeatLimits, keySeats, WOODRUFF, woodruffSeat, type KeySeat } from '../../book/keys';
 import { formatWithUnit, MM_PER_INCH, toInchFraction, type LengthUnit } from '../../terms/quantity';
 import { besideMm } from './beside';
 import type { QuantityFinding } from './place-figures';
@@ -22,7 +22,7 @@ const SAME_WIDTH_MM = 0.06;
 /** A depth this much under the book's is read off a burr or a worn crown, mm. */
 const UNDER_MM = 0.03;
 /** How much deeper a half-moon seat may be by its standard, mm: ASME B17.2 0.005 in, DIN 6888 at most 0.2. */
-const overMm = { woodruffInch: 0.005 * MM_PER_INCH, woodruffMetric: 0.2 } as const;
+const overMm = { woodruffInch: B17_2_SEAT_DEEPER * MM_PER_INCH, woodruffMetric: 0.2 } as const;
 
 const fraction = (mm: number): string => toInchFraction(mm).text;
 const keyName = (k: KeySeat): string =>

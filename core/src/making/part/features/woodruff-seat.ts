@@ -1,4 +1,4 @@
-import { WOODRUFF, woodruffSeat as bookSeat } from '../../../book/keys';
+import { WOODRUFF, woodruffLimits, woodruffSeat as bookSeat, type WoodruffSeat as BookSeat } from '../../../book/keys';
 import type { FeatureBase, FeatureKind, Host } from '../feature-kind';
 import { root, simpson } from '../integrate';
 import { CLOCK_FIELDS, CLOCK_START, clockDimension, clockMade, type Clocked } from './clock';
@@ -17,6 +17,20 @@ export interface WoodruffSeat extends FeatureBase, Clocked {
 
 const radius = (host: Host): number => host.surface.leftMm / 2;
 const halfLengthMm = (f: WoodruffSeat): number => root((f.cutterMm / 2) ** 2 - (f.cutterMm / 2 - f.depthMm) ** 2);
+
+/** The key of the book whose seat this is in this shaft; undefined where it is none's. */
+function keyOf(f: WoodruffSeat, host: Host): BookSeat | undefined {
+  const near = (p: number, q: number): boolean => Math.abs(p - q) < 0.011;
+  return WOODRUFF.flatMap((k) => {
+    const seat = near(k.widthMm, f.widthMm) && near(k.cutterMm, f.cutterMm) ? bookSeat(k.name, host.surface.leftMm) : null;
+    return seat?.ok && near(seat.value.fromCrownMm, f.depthMm) ? [seat.value] : [];
+  })[0];
+}
+
+const limits = (f: WoodruffSeat, host: Host): ReturnType<typeof woodruffLimits> => {
+  const seat = keyOf(f, host);
+  return seat ? woodruffLimits(seat.key, seat.fromCrownMm) : {};
+};
 
 function removedMm3(f: WoodruffSeat, host: Host): number {
   const [R, Rc, half] = [radius(host), f.cutterMm / 2, f.widthMm / 2];
@@ -61,12 +75,15 @@ export const woodruffSeat: FeatureKind<WoodruffSeat> = {
     if (f.depthMm >= f.cutterMm / 2) return [{ field: 'depthMm', message: 'The cutter’s arbor would rub: it is sunk to its middle.' }];
     return f.depthMm >= radius(host) ? [{ field: 'depthMm', message: 'It would reach the middle of the shaft.' }] : [];
   },
-  dimensions: (f, host) => [
-    { name: 'at', what: 'position', label: 'centre from the left end', value: f.atMm },
-    { name: 'width', what: 'width', label: 'width', value: f.widthMm, seat: true },
-    { name: 'depth', what: 'depth', label: 'depth from the crown', value: f.depthMm, seat: true },
-    ...clockDimension(f, host),
-  ],
+  dimensions: (f, host) => {
+    const { width, depth } = limits(f, host);
+    return [
+      { name: 'at', what: 'position', label: 'centre from the left end', value: f.atMm },
+      { name: 'width', what: 'width', label: 'width', value: f.widthMm, seat: true, ...(width && { book: width }) },
+      { name: 'depth', what: 'depth', label: 'depth from the crown', value: f.depthMm, seat: true, ...(depth && { book: depth }) },
+      ...clockDimension(f, host),
+    ];
+  },
   cut: (f, host) => {
     const reach = halfLengthMm(f);
     const box = {
