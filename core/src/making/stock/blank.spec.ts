@@ -1,6 +1,6 @@
 import { newPart } from '../part';
 import type { Bar } from './bar';
-import { blankOf, blankWords, isFlat, isOfShape, moreSkinMm } from './blank';
+import { blankOf, blankWords, isFlat, isOfShape, overCornersMm, moreSkinMm } from './blank';
 import { parseBar } from './parse-bar';
 import { chooseBars, stockFit, stockNeed } from './stock';
 import { USUAL_ALLOWANCES } from './stock-fit';
@@ -62,5 +62,25 @@ it('tells what to mind of each, and nothing of a bar', () => {
   expect(blankWords({ shape: 'weldment' })).toContain('annealed');
   expect(blankWords({ shape: 'plate' })).toContain('across the rolling');
   expect([isFlat({ shape: 'flat' }), isFlat({ shape: 'tube' })]).toEqual([true, false]);
-  expect(isOfShape({ shape: 'hexagon', innerMm: null }, fitOf())).toBe(false);
+  expect(blankWords({ shape: 'hexagon' })).toContain('corners strike the tool');
+  expect([isOfShape({ shape: 'hexagon', innerMm: null }, fitOf()), isOfShape({ shape: 'ring', innerMm: 500 }, fitOf())]).toEqual([
+    true,
+    false,
+  ]);
+});
+
+it('over its corners a hexagon and a square are as wide as their corners lie apart', () => {
+  const over = (sides: number): number => {
+    // The polygon round a circle of 10: its corners from the crossing of two neighbouring sides.
+    const half = Math.PI / sides;
+    const corner = (i: number): [number, number] => [
+      (5 / Math.cos(half)) * Math.cos((2 * i + 1) * half),
+      (5 / Math.cos(half)) * Math.sin((2 * i + 1) * half),
+    ];
+    const [p, q] = [corner(0), corner(sides / 2)];
+    return Math.hypot(p[0] - q[0], p[1] - q[1]);
+  };
+  expect(overCornersMm({ shape: 'hexagon', diameterMm: 10 })).toBeCloseTo(over(6), 9);
+  expect(overCornersMm({ shape: 'square', diameterMm: 10 })).toBeCloseTo(over(4), 9);
+  expect(overCornersMm({ shape: 'round', diameterMm: 10 })).toBe(10);
 });

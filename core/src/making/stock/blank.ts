@@ -19,6 +19,11 @@ export interface Blank {
 const FLATS: readonly BarShape[] = ['flat', 'plate'];
 const ROUGH: readonly BarShape[] = ['casting', 'weldment'];
 
+/** Over the corners, times across the flats. */
+const OVER_CORNERS: Partial<Record<BarShape, number>> = { hexagon: 2 / Math.sqrt(3), square: Math.SQRT2 };
+/** Over its corners, or the diameter of what is round: what has to swing, and what the first cut strikes, mm. */
+export const overCornersMm = (b: Pick<Bar, 'shape' | 'diameterMm'>): number => b.diameterMm * (OVER_CORNERS[b.shape] ?? 1);
+
 /** Out of such a shape a disc is cut, its axis across it. */
 export const isFlat = ({ shape }: Pick<Bar, 'shape'>): boolean => FLATS.includes(shape);
 
@@ -27,7 +32,7 @@ export const moreSkinMm = ({ shape }: Pick<Bar, 'shape'>): number => (ROUGH.incl
 
 /** Whether a blank of that sort comes out of the shape at all: solid or bored where the part is, a disc where nothing has to be held. */
 export function isOfShape(b: Pick<Bar, 'shape' | 'innerMm'>, { boreMm, thickMm, cutsOff }: StockFit): boolean {
-  if (b.shape === 'round') return true;
+  if (b.shape === 'round' || OVER_CORNERS[b.shape]) return true;
   if (isFlat(b)) return !cutsOff && (b.innerMm ?? 0) >= thickMm;
   if (!isHollow(b.shape)) return false;
   if (b.innerMm === null) return ROUGH.includes(b.shape);
@@ -36,7 +41,7 @@ export function isOfShape(b: Pick<Bar, 'shape' | 'innerMm'>, { boreMm, thickMm, 
 
 /** What is turned of one blank, as it comes out of that bar. */
 export function blankOf(b: Pick<Bar, 'shape' | 'diameterMm' | 'innerMm'>, fit: Pick<StockFit, 'diameterMm' | 'lengthMm'>): Blank {
-  if (!isFlat(b)) return { roundMm: b.diameterMm, holeMm: b.innerMm, alongMm: fit.lengthMm };
+  if (!isFlat(b)) return { roundMm: overCornersMm(b), holeMm: b.innerMm, alongMm: fit.lengthMm };
   const roundMm = fit.diameterMm + 2 * PLATE_EDGE_MM;
   return { roundMm, holeMm: null, alongMm: roundMm + USUAL_ALLOWANCES.sawMm };
 }
@@ -51,6 +56,9 @@ export function blankWords({ shape }: Pick<Bar, 'shape'>): string {
     case 'plate':
     case 'flat':
       return 'A disc out of plate: cut it out larger, a flame’s edge is hard. Its axis lies across the rolling: no shaft or stud is made of it.';
+    case 'hexagon':
+    case 'square':
+      return 'Where it is turned its corners strike the tool until it is round: light first cuts, the tool short and tight, stand clear of the chips.';
     default:
       return '';
   }

@@ -4,6 +4,7 @@ export {
   barSectionMm2,
   barsFor,
   chooseBars,
+  isOwnHexagon,
   isOwnSize,
   pieceMm,
   piecesOfLength,
@@ -28,5 +29,5 @@ export {
   type BarShape,
 } from './bar';
 export { parseBar, type TypedBar } from './parse-bar';
-export { blankOf, blankWords, isFlat, type Blank } from './blank';
+export { blankOf, overCornersMm, blankWords, isFlat, type Blank } from './blank';
 export { NO_OTHER_STOCK, USUAL_ALLOWANCES, type OtherStock, type StockAllowances, type StockFit } from './stock-fit';

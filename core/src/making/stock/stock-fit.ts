@@ -25,6 +25,8 @@ export interface OtherStock {
   readonly ownSizeMm: number | null;
   /** It has limits: only what is ground or chromed to size will do, and is read before it is sawn. */
   readonly toLimits?: boolean;
+  /** Across the flats of a hexagon that goes over the whole of the largest diameter: a bright hexagon of that size has it already; null without one. */
+  readonly ownHexMm?: number | null;
   /** The smallest diameter of a bore right through, where a tube may be taken; null where it is solid. */
   readonly boreMm: number | null;
 }

@@ -1,5 +1,5 @@
 import { newPart, volumeMm3 } from '../part';
-import { chooseBars, stockFit, stockNeed, USUAL_ALLOWANCES, type Bar, type OtherStock } from './index';
+import { barSectionMm2, chooseBars, stockFit, stockNeed, USUAL_ALLOWANCES, type Bar, type OtherStock } from './index';
 import { testBar } from '../../repair/job/testing';
 
 const pin = newPart('headed-pin', 'Pin', 40, 120);
@@ -28,7 +28,7 @@ it('takes the bar with least waste, the shorter offcut of two alike', () => {
 
 it.each([
   [[bar('a', 60, 500, 'brass')], 'no-material'],
-  [[testBar('a', { shape: 'hexagon' })], 'no-material'],
+  [[testBar('a', { shape: 'plate', innerMm: 80 })], 'no-material'],
   [[testBar('a', { pieces: 0 })], 'no-material'],
   [[bar('a', 50, 500)], 'too-thin'],
   [[bar('a', 60, 100)], 'too-short'],
@@ -61,4 +61,23 @@ describe('other stock', () => {
     expect(ids(rack, { ownSizeMm: largest, boreMm: null })).toEqual(['bright']);
     expect(ids(rack, { ownSizeMm: null, boreMm: null })).toEqual([]);
   });
+});
+
+it('a hexagon is as heavy as its six triangles, and comes after every round bar unless its flats are the part’s own', () => {
+  // Six triangles of a side each, counted out of their corners.
+  const area = (across: number): number => {
+    const at = (i: number): [number, number] => {
+      const [r, a] = [across / Math.sqrt(3), (i * Math.PI) / 3];
+      return [r * Math.cos(a), r * Math.sin(a)];
+    };
+    return [0, 1, 2, 3, 4, 5].reduce((sum, i) => {
+      const [[x, y], [u, v]] = [at(i), at(i + 1)];
+      return sum + (x * v - u * y) / 2;
+    }, 0);
+  };
+  expect(barSectionMm2({ shape: 'hexagon', diameterMm: 27, innerMm: null })).toBeCloseTo(area(27), 9);
+  expect(barSectionMm2({ shape: 'square', diameterMm: 27, innerMm: null })).toBe(729);
+  const rack = [testBar('hex', { shape: 'hexagon', diameterMm: 58, lengthMm: 500 }), bar('thick', 80, 500)];
+  const choice = chooseBars(stockFit(pin, need, USUAL_ALLOWANCES), need, rack, volumeMm3(pin));
+  expect(choice).toMatchObject({ ok: true, value: [{ bar: { id: 'thick' } }, { bar: { id: 'hex' } }] });
 });

@@ -3,7 +3,7 @@ import { placeWithUnit } from '../../terms/quantity';
 import { minus, plus, ruled, sumOf, workedOut, type Figure } from '../../terms/working';
 import type { Bar } from './bar';
 import { NO_OTHER_STOCK, type OtherStock, type StockAllowances, type StockFit } from './stock-fit';
-import { blankOf, isFlat, isOfShape, moreSkinMm } from './blank';
+import { blankOf, overCornersMm, isFlat, isOfShape, moreSkinMm } from './blank';
 import { largestDiameterMm, partLengthMm, type Part } from '../part';
 
 /** What the part needs of a bar, as figures with their working. */
@@ -70,21 +70,32 @@ const GROUND_TO_SIZE: readonly Bar['finish'][] = ['ground', 'chromed'];
 const DRAWN_TO_SIZE: readonly Bar['finish'][] = ['bright', ...GROUND_TO_SIZE];
 
 /** Whether it is left as thick as it comes. */
-export const isOwnSize = (bar: Pick<Bar, 'diameterMm' | 'finish' | 'shape'>, { ownSizeMm, toLimits }: OtherStock): boolean =>
+export const isOwnSize = (bar: Pick<Bar, 'diameterMm' | 'finish' | 'shape'>, other: OtherStock): boolean =>
+  isOwnHexagon(bar, other) || isOwnRound(bar, other);
+
+/** A bright hexagon as wide across its flats as the part's own: they are not milled. */
+export const isOwnHexagon = (bar: Pick<Bar, 'diameterMm' | 'finish' | 'shape'>, { ownHexMm = null }: OtherStock): boolean =>
+  ownHexMm !== null && bar.shape === 'hexagon' && DRAWN_TO_SIZE.includes(bar.finish) && Math.abs(bar.diameterMm - ownHexMm) < SAME_MM;
+
+const isOwnRound = (bar: Pick<Bar, 'diameterMm' | 'finish' | 'shape'>, { ownSizeMm, toLimits }: OtherStock): boolean =>
   ownSizeMm !== null &&
   (bar.shape === 'round' || bar.shape === 'tube') &&
   (toLimits ? GROUND_TO_SIZE : DRAWN_TO_SIZE).includes(bar.finish) &&
   Math.abs(bar.diameterMm - ownSizeMm) < SAME_MM;
 
-/** Metal across its length, of what is round or flat, mm². */
-export const barSectionMm2 = (b: Pick<Bar, 'diameterMm' | 'innerMm' | 'shape'>): number =>
-  isFlat(b) ? b.diameterMm * (b.innerMm ?? 0) : (Math.PI / 4) * (b.diameterMm ** 2 - (b.innerMm ?? 0) ** 2);
+/** Metal across its length, mm². */
+export function barSectionMm2(b: Pick<Bar, 'diameterMm' | 'innerMm' | 'shape'>): number {
+  if (isFlat(b)) return b.diameterMm * (b.innerMm ?? 0);
+  if (b.shape === 'hexagon') return (Math.sqrt(3) / 2) * b.diameterMm ** 2;
+  if (b.shape === 'square') return b.diameterMm ** 2;
+  return (Math.PI / 4) * (b.diameterMm ** 2 - (b.innerMm ?? 0) ** 2);
+}
 
 /** A rack has bars of either unit, whatever the job is in. */
 const inBoth = (mm: number): string => `${placeWithUnit(mm, 'mm')} (${placeWithUnit(mm, 'in')})`;
 
 /**
- * Bars of the rack that will do for a blank: of its material, round (or a tube with metal left in the bore), thick and long enough; a reason where
+ * Bars of the rack that will do for a blank: of its material, solid (or a tube with metal left in the bore), thick and long enough; a reason where
  * the rack has none.
  */
 export function barsFor(fit: StockFit, rack: readonly Bar[]): Outcome<Bar[]> {
@@ -125,7 +136,7 @@ export const stockFit = (
 });
 
 /**
- * Bars that will do for a part, least waste first; a reason when the rack has none.
+ * Bars that will do for a part, least waste first, what has corners last; a reason when the rack has none.
  *
  * @param volumeMm3 of the part
  */
@@ -152,5 +163,7 @@ export function chooseBars(fit: StockFit, need: StockNeed, rack: readonly Bar[],
       wasteCm3: (barSectionMm2(bar) * alongMm - volumeMm3) / 1000,
     };
   });
-  return good(choices.sort((p, q) => p.wasteCm3 - q.wasteCm3 || p.left.value - q.left.value));
+  // Nobody turns corners off while there is a round one.
+  const last = ({ bar }: BarChoice): number => Number(overCornersMm(bar) > bar.diameterMm && !isOwnHexagon(bar, fit));
+  return good(choices.sort((p, q) => last(p) - last(q) || p.wasteCm3 - q.wasteCm3 || p.left.value - q.left.value));
 }

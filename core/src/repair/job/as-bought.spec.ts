@@ -1,5 +1,5 @@
 import { addedFeature } from '../../making/drawing';
-import { surface, type Part } from '../../making/part';
+import { newPart, surface, type Part } from '../../making/part';
 import type { Bar } from '../../making/stock';
 import { choiceKey } from './choices';
 import { workOut } from './repair';
@@ -103,4 +103,46 @@ it('of two of one size the one with limits of its own is turned where the bar is
   };
   const { plan } = planned(two, [bar('own', 44.45, 'bright', 'steel-c45')]);
   expect(plan.asBought!.ids).toEqual(['body']);
+});
+
+describe('a hexagon bar', () => {
+  // M10: 16 across the flats.
+  const screw = { ...newPart('screw', 'Screw', 10, 60), materialId: 'steel-c45' };
+  const { acrossMm } = screw.features.find((f) => f.kind === 'flats')!;
+  const hex = (across: number, more: Partial<Bar> = {}): Bar => ({
+    ...bar('hex', across, 'bright', 'steel-c45'),
+    shape: 'hexagon',
+    ...more,
+  });
+  const flats = screw.features.find((f) => f.kind === 'flats')!.id;
+
+  it('as wide as the head’s own is not milled: head and flats stay as bought, and the shank is turned from its corners', () => {
+    const { plan } = planned(screw, [bar('round', 30, 'black', 'steel-c45'), hex(acrossMm)]);
+    expect(plan.bar!.id).toBe('hex');
+    expect([...plan.asBought!.ids].sort()).toEqual([flats, 'head'].sort());
+    expect(plan.asBought!.words).toContain('Head stays as the hexagon is bought');
+    expect(plan.blankWords).toContain('corners strike the tool');
+    const said = plan.setUps.flatMap((s) => s.setUp.operations).join();
+    expect(said).not.toMatch(/hexagon|head to/i);
+    // The first cut goes in from the corners: across the flats over the cosine of 30°.
+    const [first] = plan.passes;
+    expect(plan.passes.map((p) => p.segment.segment.id)).toEqual(['shank']);
+    expect(first!.fromMm).toBeCloseTo(acrossMm / Math.cos(Math.PI / 6), 6);
+  });
+
+  it.each([
+    ['black', { finish: 'black' as const }],
+    ['a size larger', { diameterMm: acrossMm + 2 }],
+  ])('one that is %s does not have them: they are milled, out of one that is thick enough', (_, more) => {
+    const { plan } = planned(screw, [hex(acrossMm, more), hex(24, { id: 'thick', finish: 'black' })]);
+    expect(plan.bar!.id).toBe('thick');
+    expect(plan.asBought).toBeNull();
+    expect(plan.setUps.flatMap((s) => s.setUp.cuts)).toContain(flats);
+  });
+
+  it('a round comes out of one that is as wide across its flats as the round with its skin', () => {
+    const pin = { ...newPart('plain-pin', 'Pin', 20, 60), materialId: 'steel-c45' };
+    const barOf = (across: number) => planned(pin, [hex(across, { finish: 'black' })]).plan.bar?.id;
+    expect([barOf(20.9), barOf(21.1)]).toEqual([undefined, 'hex']);
+  });
 });
