@@ -31,6 +31,7 @@ import { boltCircle } from './layout/bolt-circle';
 import { chord } from './layout/chord';
 import { crossHole } from './layout/cross-hole';
 import { eccentric } from './layout/eccentric';
+import { dividing } from './layout/dividing';
 import { flats } from './layout/flats';
 import { taper } from './layout/taper';
 import { mass } from './stock/mass';
@@ -70,6 +71,7 @@ export const SUMS: readonly Sum[] = [
   ringGap,
   taperPin,
   flats,
+  dividing,
   edgeFinding,
   crossHole,
   eccentric,

@@ -28,3 +28,4 @@ export {
   type Bead,
   type WeldWay,
 } from './weld';
+export { crankWords, cranksFor, divideWords, USUAL_CIRCLES, USUAL_WORM, type Crank } from './dividing';

@@ -1,7 +1,7 @@
 import { findThread } from '../../book/threads';
 import { formatWithUnit, placeWithUnit } from '../../terms/quantity';
 import type { PartFeature } from '../part';
-import { peckDepthsMm, pilotMm } from '../process';
+import { divideWords, peckDepthsMm, pilotMm } from '../process';
 import { equalCuts, setting, usual, type Scheduler, type ToolNeed } from './schedule';
 
 type Flats = Extract<PartFeature, { kind: 'flats' }>;
@@ -50,6 +50,7 @@ export const flatsSchedule: Scheduler<Flats> = (f, host) => {
       f.count > 1
         ? 'Cut one, turn half way round, cut its opposite, and measure across before the rest.'
         : 'Measure from the flat to the round on the other side.',
+      ...(f.count > 1 ? [divideWords(f.count)] : []),
     ],
   };
 };
@@ -80,7 +81,7 @@ export const splineSchedule: Scheduler<Spline> = (f, host) => ({
   ],
   tools: [],
   cuts: null,
-  words: ['Cut one side of all teeth, shift over by a tooth and the cutter, cut the other; try the hub.'],
+  words: ['Cut one side of all teeth, shift over by a tooth and the cutter, cut the other; try the hub.', divideWords(f.teeth)],
 });
 
 /** A hole across: found from an edge, a pilot, pecks, then what is sunk or tapped. */
