@@ -221,3 +221,12 @@ describe('milling', () => {
     expect(wrongAt('milling', { diameter: '10', wide: '11' })).toEqual(['wide']);
   });
 });
+
+it('dividing head: a hexagon, an angle, a number that no plate has, a plate of one’s own', () => {
+  expect(work('dividing', {}).answer!.text).toBe('6 turns and 10 holes of 15');
+  expect(work('dividing', { by: 'angle', angle: '33' }).answer!.text).toBe('3 turns and 10 holes of 15');
+  const odd = work('dividing', { divisions: '51' });
+  expect(odd.words![0]).toContain('does not come out in the usual plates');
+  expect(Math.abs(figure(odd, 'dividing.off'))).toBeGreaterThan(0);
+  expect(work('dividing', { divisions: '51', own: '51' }).answer!.text).toBe('40 holes of 51');
+});

@@ -162,15 +162,6 @@ describe('published and hand-worked values', () => {
     expect(figure(work('flats', { sides: '2' }), 'flats.width')).toBeCloseTo(Math.sqrt(111), 6);
   });
 
-  it('dividing head: a hexagon, an angle, a number that no plate has, a plate of one’s own', () => {
-    expect(work('dividing').answer!.text).toBe('6 turns and 10 holes of 15');
-    expect(work('dividing', { by: 'angle', angle: '33' }).answer!.text).toBe('3 turns and 10 holes of 15');
-    const odd = work('dividing', { divisions: '51' });
-    expect(odd.words![0]).toContain('does not come out in the usual plates');
-    expect(Math.abs(figure(odd, 'dividing.off'))).toBeGreaterThan(0);
-    expect(work('dividing', { divisions: '51', own: '51' }).answer!.text).toBe('40 holes of 51');
-  });
-
   it('cross hole: 25 round, 10 finder, 0.08 paper: 17.58, or 17.5 when wobble took it', () => {
     expect(figure(work('cross-hole'), 'cross.move')).toBeCloseTo(17.58, 9);
     expect(figure(work('cross-hole', { use: 'wobble' }), 'cross.move')).toBeCloseTo(17.5, 9);
