@@ -12,7 +12,7 @@ const PLATE_MM = 30;
 function plate(holes: number, of: number): Mark[] {
   const at = (i: number): Mark => {
     const a = Math.PI / 2 - (2 * Math.PI * i) / of;
-    return circle(i <= holes ? 1.6 : 0.8, i <= holes ? 'tool' : 'part', PLATE_MM * Math.cos(a), PLATE_MM * Math.sin(a));
+    return circle(i <= holes ? 1.8 : 0.7, 'part', PLATE_MM * Math.cos(a), PLATE_MM * Math.sin(a));
   };
   return [circle(PLATE_MM * 1.15), ...cross(PLATE_MM * 0.2), ...Array.from({ length: of }, (_, i) => at(i))];
 }
