@@ -6,6 +6,6 @@ export { missingTools, type MissingTool } from './missing';
 export { edgeToCentreMm, flatDepthMm, flatWidthMm } from './milled';
 export { isTapped, overWiresOf, type OverWires } from './thread';
 export { packingMm } from './off-axis';
-export { halfAngleRad, setOverMm } from './turned';
+export { halfAngleRad, perScaleMm, setOverMm } from './turned';
 export { along, type Along } from './along';
 export { oneSetting } from './one-setting';

@@ -58,7 +58,7 @@ function ofFeature(part: Part, f: PartFeature, bench: Bench): Schedule[] {
  */
 export const schedulesOf = (part: Part, bench: Bench, aimed: Part = part): Schedule[] => [
   ...boreSchedules(part, bench),
-  ...placeAll(aimed).flatMap((s) => taperSchedule(s, partLengthMm(aimed)) ?? []),
+  ...placeAll(aimed).flatMap((s) => taperSchedule(s, partLengthMm(aimed), bench.unit) ?? []),
   ...aimed.features.flatMap((f, i) => {
     // A tool is bought or ground by the drawn size: one of the middle of the limits nobody sells.
     const drawn = (): Schedule['tools'] => ofFeature(part, part.features[i]!, bench)[0]?.tools ?? [];

@@ -59,6 +59,9 @@ describe('an outside thread', () => {
   it('a left-hand thread is cut outwards, one of two starts is indexed by half a turn', () => {
     expect(words(of(outside(20), 's', { thread: 'M20', hand: 'left' }))).toContain('from the groove outwards');
     expect(words(m20)).toContain('towards the chuck');
+    // A die does what a hand can turn.
+    expect(words(m20)).toContain('let the die bring it to size');
+    expect(words(of(outside(36), 's', { thread: 'M36' }))).not.toContain('die');
     expect(words(of(outside(20), 's', { thread: 'M20 x 1.5', starts: 2 }))).toContain('index 180.0° for each start');
   });
 });

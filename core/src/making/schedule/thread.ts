@@ -15,7 +15,7 @@ const TIP_SHARE = Math.sqrt(3) / 12;
 /** A thread that is off by more than this share of its pitch over its length binds in a good nut. */
 const MOST_OFF_SHARE = 0.02;
 
-/** A larger inside thread is single-pointed rather than tapped, mm. */
+/** A larger thread is single-pointed rather than tapped, or run down with a die, mm. */
 const MOST_TAP_MM = 24;
 
 /** Whether a thread inside is cut with a tap, its hole drilled for it; a larger one is single-pointed. */
@@ -83,6 +83,14 @@ function gearing(f: Thread, t: BookThread, { lathe, unit }: Bench): string[] {
   return [`Change wheels: ${trainWords(train)}; ${off}.`, nuts];
 }
 
+/** Where a die may do it, alone or after the tool. */
+const byDie = ({ majorMm }: BookThread): string[] =>
+  majorMm > MOST_TAP_MM
+    ? []
+    : [
+        'Or with a die, held square by the tailstock: point the end to below the root, cutting oil, back half a turn to break the chip. Alone it may start crooked and tear: cut most of it with the tool first and let the die bring it to size.',
+      ];
+
 function outside(f: Thread, host: Host, t: BookThread, bench: Bench): ReturnType<Scheduler<Thread>> {
   const blank = host.surface.leftMm;
   const tipSize = t.form.id === 'iso60' ? TIP_SHARE * t.pitchMm : 0;
@@ -120,6 +128,7 @@ function outside(f: Thread, host: Host, t: BookThread, bench: Bench): ReturnType
       `Compound ${compoundDeg}° from the cross slide; where the scale starts at the bed it shows ${90 - compoundDeg}°.`,
       `Scratch pass first, ${toward}, and check the pitch${f.starts > 1 ? ` (the lead is ${f.starts} pitches; index ${(360 / f.starts).toFixed(1)}° for each start)` : ''}.`,
       'Each pass takes as much metal as the first. Then a spring pass or two, and the real nut before it leaves the lathe.',
+      ...byDie(t),
       ...gearing(f, t, bench),
     ],
   };

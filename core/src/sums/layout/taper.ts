@@ -1,6 +1,5 @@
 import { bad, good } from '../../terms/outcome';
-import { MM_PER_INCH } from '../../terms/quantity';
-import { halfAngleRad, setOverMm } from '../../making/schedule';
+import { halfAngleRad, perScaleMm, setOverMm } from '../../making/schedule';
 import { length } from '../fields';
 import { given, result } from '../given';
 import { line, outline, size } from '../marks';
@@ -10,7 +9,7 @@ import type { Sum } from '../sum';
 export const taper: Sum = {
   id: 'taper',
   title: 'Taper',
-  about: 'cone compound angle tailstock set-over per foot 1:n',
+  about: 'cone compound angle attachment tailstock set-over per foot 1:n',
   group: 'Setting out',
   fields: () => [
     length('big', 'Big end', 25, 1000, 0.1),
@@ -38,7 +37,11 @@ export const taper: Sum = {
           [change, along],
         ),
         result('taper.one', 'taper 1 to', L / (D - d), 'length / change of diameter', [change, along], 'count'),
-        result('taper.foot', 'change a foot', ((D - d) / L) * 12 * MM_PER_INCH, 'change / length x 12 in', [change, along]),
+        result('taper.foot', 'change a foot, as a taper attachment has it', perScaleMm(D, d, L, 'in'), 'change / length x 12 in', [
+          change,
+          along,
+        ]),
+        result('taper.hundred', 'change in 100 mm', perScaleMm(D, d, L, 'mm'), 'change / length x 100 mm', [change, along]),
         result('taper.included', 'included angle', 2 * half, 'twice the compound angle', [], 'angle'),
       ],
       words: ['Tool dead on centre, or the taper comes out hollow. Blue it against the mate.'],
