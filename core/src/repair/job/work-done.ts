@@ -16,7 +16,7 @@ function done({ item, part }: ItemFinding): string {
 
 /**
  * What a job does, one phrase an item, for whoever writes the report: to be taken over and changed.
- * What is not done after all is left out, and so is what nobody spoke of and nobody drew.
+ * What nobody spoke of and nobody drew is left out.
  */
 export const workDone = (items: readonly ItemFinding[]): string[] =>
-  items.filter((f) => !f.item.off && (!f.item.proposed || f.part)).map((f) => `${f.item.name}: ${done(f)}`);
+  items.filter((f) => !f.item.proposed || f.part).map((f) => `${f.item.name}: ${done(f)}`);
