@@ -3,6 +3,7 @@ export {
   minuteOf,
   shopProblem,
   workedBetween,
+  type AskedKind,
   type PlacedAct,
   type RunJob,
   type RunOrder,

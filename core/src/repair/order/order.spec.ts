@@ -71,6 +71,17 @@ describe('all jobs as one problem', () => {
       [[1], [0]],
     ]);
     expect(found.missing).toEqual([{ kind: 'hone', acts: 1 }]);
+    expect(found.unmanned).toEqual([]);
+  });
+
+  it('says what nobody at work runs, of the machines that there are; anybody has it then, and whoever it is given to by name', () => {
+    const bench = { ...USUAL_PERSON, machines: ['mill' as const] };
+    const hours = { ...HOURS, people: { tomas: bench, ines: bench } };
+    const given = act('b', { said: said({ personId: 'ines' }) });
+    const found = shopProblem(inputs([job(1, [act('a'), given, act('c', { at: 'mill' }), act('d', { at: 'hone' })])], { hours }));
+    expect(found.unmanned).toEqual([{ kind: 'lathe', acts: 1 }]);
+    expect(found.missing).toEqual([{ kind: 'hone', acts: 1 }]);
+    expect(found.problem.acts.map((a) => a.people)).toEqual([[0, 1], [1], [0, 1], [0, 1]]);
   });
 
   it('leaves out what is done, and stretches minutes by how much of the time is at the part', () => {

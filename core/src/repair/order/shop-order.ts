@@ -60,6 +60,12 @@ export interface ShopAct {
   readonly started: boolean;
 }
 
+/** A kind of machine, and how many acts ask for one. */
+export interface AskedKind {
+  readonly kind: MachineKind;
+  readonly acts: number;
+}
+
 /** All open jobs as one problem: what is to be put in order, on which machines, by whom. */
 export interface ShopProblem {
   readonly problem: OrderProblem;
@@ -73,7 +79,9 @@ export interface ShopProblem {
   /** Where it stands as stored, with what came in since in its places; played by the clock of now. */
   readonly order: Order;
   /** Kinds of machines that are asked for and the shop has none of, with how many acts ask. */
-  readonly missing: readonly { readonly kind: MachineKind; readonly acts: number }[];
+  readonly missing: readonly AskedKind[];
+  /** Kinds that the shop has and nobody who is at work runs: such acts are given to anybody, and that is said. */
+  readonly unmanned: readonly AskedKind[];
 }
 
 /** How much longer an act takes of which nobody knows: a yes, a thing that was ordered without a date. Estimates of the shop, days. */
@@ -189,6 +197,9 @@ export function shopProblem(inputs: ShopOrderInputs): ShopProblem {
   const sorted = [...begun, ...open];
   const index = new Map(sorted.map((a, i) => [idOf(a.job, a.act), i]));
   const missing = new Map<MachineKind, number>();
+  const unmanned = new Map<MachineKind, number>();
+  const once = (of: Map<MachineKind, number>, kind: MachineKind): unknown => of.set(kind, (of.get(kind) ?? 0) + 1);
+  const listed = (of: ReadonlyMap<MachineKind, number>): AskedKind[] => [...of].map(([kind, n]) => ({ kind, acts: n }));
   const acts: ShopAct[] = [];
   const asked = sorted.map(({ job, act }): OrderAct => {
     const { said } = act;
@@ -198,8 +209,9 @@ export function shopProblem(inputs: ShopOrderInputs): ShopProblem {
     acts.push({ job, act, left, started: isStarted });
     const ofKind = machines.flatMap((m, k) => (m.kind === act.at ? [k] : []));
     const named = machines.findIndex((m) => m.id === (said?.machineId || act.machineId));
-    if (act.at !== 'bench' && act.at !== 'away' && !ofKind.length) missing.set(act.at, (missing.get(act.at) ?? 0) + 1);
+    if (act.at !== 'bench' && act.at !== 'away' && !ofKind.length) once(missing, act.at);
     const can = people.flatMap((p, k) => (act.at === 'bench' || runs(hoursOf(hours, p.id)).includes(act.at as MachineKind) ? [k] : []));
+    if (act.at !== 'bench' && act.at !== 'away' && ofKind.length && !can.length && person < 0) once(unmanned, act.at);
     const who = act.act === null ? [] : person >= 0 ? [person] : can.length ? can : people.map((_, k) => k);
     const pinned = !isStarted && said?.pinnedAt ? minuteOf(said.pinnedAt) : null;
     const { notBefore } = job.toDo.urgency;
@@ -235,7 +247,8 @@ export function shopProblem(inputs: ShopOrderInputs): ShopProblem {
     people,
     held,
     order: orderAsStored(problem, held, sorted.map(place), inputs, people, sorted),
-    missing: [...missing].map(([kind, n]) => ({ kind, acts: n })),
+    missing: listed(missing),
+    unmanned: listed(unmanned),
   };
 }
 

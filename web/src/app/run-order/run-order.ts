@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, inject, signal, untracked, viewChild } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { laidPlan, shopProblem, type Help, type PlanRow, type ShopOrderInputs } from '@iron-patch/core/repair/order';
+import { laidPlan, shopProblem, type AskedKind, type Help, type PlanRow, type ShopOrderInputs } from '@iron-patch/core/repair/order';
 import { countOf, MACHINE_WORDS, type RunChoice } from '@iron-patch/core';
 import { DayPipe, ShopStore, Told } from '../data';
 import type { OrderMessage, OrderQuestion } from '../workers/order-message';
@@ -121,11 +121,11 @@ export class RunOrder {
     if (!this.store.page()?.order) return 0;
     return (this.store.plan()?.rows ?? []).filter((r) => r.movedMin === null && r.act.act !== null && !r.started).length;
   });
-  protected readonly missing = computed(() =>
-    (this.store.problem()?.missing ?? [])
-      .map(({ kind, acts }) => `${countOf(acts, 'act')} for a ${MACHINE_WORDS[kind].toLowerCase()}`)
-      .join(', '),
-  );
+  private inWords(kinds: readonly AskedKind[]): string {
+    return kinds.map(({ kind, acts }) => `${countOf(acts, 'act')} for a ${MACHINE_WORDS[kind].toLowerCase()}`).join(', ');
+  }
+  protected readonly missing = computed(() => this.inWords(this.store.problem()?.missing ?? []));
+  protected readonly unmanned = computed(() => this.inWords(this.store.problem()?.unmanned ?? []));
   protected readonly undecided = computed(() => (this.store.problem()?.jobs ?? []).filter((j) => !j.toDo.decided));
   protected readonly helpLines = computed(() => {
     const helps = this.helps();
