@@ -152,7 +152,9 @@ it('a released block is sawn off a flat that it comes out of, and off no other',
     ['flat-70', 70, 40],
     ['flat-40', 40, 38],
   ] as const)
-    expect((await call.put(routes.bar(id), { ...bar, diameterMm: wide, innerMm: thick, why: '', removed: false }, '*')).body).toMatchObject({ id });
+    expect((await call.put(routes.bar(id), { ...bar, diameterMm: wide, innerMm: thick, why: '', removed: false }, '*')).body).toMatchObject(
+      { id },
+    );
   const need = (await waiting())[0]!.saws[0]!;
   expect(need.block).toEqual([64, 44, 34]);
   const laid = onRack(need, [(await rackOf('flat-70'))!]);

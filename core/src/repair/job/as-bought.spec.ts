@@ -140,6 +140,12 @@ describe('a hexagon bar', () => {
     expect(plan.setUps.flatMap((s) => s.setUp.cuts)).toContain(flats);
   });
 
+  it('flats that have limits of their own are milled all the same', () => {
+    const tight = { ...screw, limits: { [`${flats}.across`]: { lowerDev: -0.02, upperDev: 0, text: '+0 -0.02' } } };
+    const { plan } = planned(tight, [hex(acrossMm), hex(24, { id: 'thick', finish: 'black' })]);
+    expect([plan.bar!.id, plan.asBought]).toEqual(['thick', null]);
+  });
+
   it('a round comes out of one that is as wide across its flats as the round with its skin', () => {
     const pin = { ...newPart('plain-pin', 'Pin', 20, 60), materialId: 'steel-c45' };
     const barOf = (across: number) => planned(pin, [hex(across, { finish: 'black' })]).plan.bar?.id;

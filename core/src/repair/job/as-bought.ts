@@ -20,7 +20,8 @@ const mayStay = (drawn: Drawn, s: Part['outside'][number]): boolean =>
 /** A hexagon all over a stretch, which is round over its corners: a hexagon bar has both. */
 function hexagonOn(drawn: Drawn, s: Part['outside'][number]): Flats | null {
   const found = drawn.part.features.find((f): f is Flats => f.kind === 'flats' && f.on === s.id);
-  if (!found || found.count !== 6 || !mayStay(drawn, s)) return null;
+  // Limits of its own no drawn bar keeps.
+  if (!found || found.count !== 6 || !mayStay(drawn, s) || fromOf(drawn, `${found.id}.across`) !== 'general') return null;
   const whole = found.atMm < CORNER_MM && found.atMm + found.lengthMm > s.lengthMm - CORNER_MM;
   return whole && s.diameterMm > overCornersMm({ shape: 'hexagon', diameterMm: found.acrossMm }) - CORNER_MM ? found : null;
 }
