@@ -29,6 +29,7 @@ const gearsRpm = array(numberOf('A speed', 1, 20_000, 'rpm'))
 const holding = object({
   kind: oneOf('a holding', HOLDING_KINDS),
   runOutMm: lengthOf('Run-out', 0, 5).nullable().defined('Run-out is missing.'),
+  mostRpm: numberOf('Fastest', 10, 20_000, 'rpm').nullable().notRequired(),
 });
 
 /** What a lathe can do; a card written before spindle and holdings were asked for has none. */

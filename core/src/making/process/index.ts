@@ -29,3 +29,4 @@ export {
   type WeldWay,
 } from './weld';
 export { crankWords, cranksFor, divideWords, USUAL_CIRCLES, USUAL_WORM, type Crank } from './dividing';
+export { mostFreeMm, WHIRL_SHARE, whirlRpm } from './whirl';

@@ -1,4 +1,5 @@
 export {
+  CLAMPS,
   HOLDING_KINDS,
   lathesAmong,
   MACHINE_KINDS,

@@ -21,7 +21,11 @@ export interface LatheHolding {
   readonly kind: 'three-jaw' | 'four-jaw' | 'collet' | 'soft-jaws' | 'centres' | 'faceplate' | 'steady';
   /** Full indicator movement near the jaws, mm; null where nobody measured it. */
   readonly runOutMm: number | null;
+  /** The fastest that it may turn, as it is stamped, rpm; null or absent where nobody said. */
+  readonly mostRpm?: number | null;
 }
+/** What clamps the work and flies apart when it turns too fast. */
+export const CLAMPS = ['three-jaw', 'four-jaw', 'collet', 'soft-jaws', 'faceplate'] as const satisfies readonly LatheHolding['kind'][];
 export const HOLDING_KINDS = ['three-jaw', 'four-jaw', 'collet', 'soft-jaws', 'centres', 'faceplate', 'steady'] as const;
 
 /** What a lathe can do and how it is read. */

@@ -40,11 +40,12 @@ import { asCut } from './as-cut';
 import { fromRawCrown, treatmentOf } from './before-treatment';
 import { bowsWords, unknownBarWords, willNotDo } from './chosen-bar';
 import { chosenPlan, sawnOf, type PlanChoice } from './choices';
+import { behindWords, mostRpmIn } from './held-speed';
 import { millDial } from './hole-table';
 import type { JobItem } from './items';
 import type { PartFinding, SegmentFinding } from './part-finding';
 import { againWords, piecesOf } from './pieces';
-import { barFigure, cuttingMin, passesFor, surfaceSpeed, type SegmentPasses } from './planned-passes';
+import { barFigure, cuttingMin, passesFor, surfaceSpeed, type MostRpm, type SegmentPasses } from './planned-passes';
 import { pushedIn, type Pushed } from './pushed';
 import type { JobSheet, Shop } from './records';
 import { HOLDINGS_KEY } from './release';
@@ -246,7 +247,14 @@ export function planFinding(
   const sawn = sawnOf(sheet, item.id);
   const fromBar = bar ? piecesFromBar(bar, blankOf(bar, fit).alongMm, outside, allowances) : 0;
   const turned = segments.filter((s) => !asBought?.ids.includes(s.segment.id));
-  const passes = passesFor(turned, plan, lathe, blank, found.part, shop.drillSets);
+  const { unit } = sheet.job;
+  const mostRpm = (id: string): MostRpm | null => {
+    const setUp = held.setUps.find((s) => s.machine === 'lathe' && s.cuts.includes(id));
+    return setUp ? mostRpmIn(setUp, found.part, lathe, unit) : null;
+  };
+  const passes = passesFor(turned, plan, lathe, blank, found.part, shop.drillSets, mostRpm);
+  const fastest = Math.max(0, ...passes.map((x) => x.finishRpm?.value ?? 0));
+  const behind = behindWords(blank.roundMm, need.length.value, fastest, lathe.spindleBoreMm ?? null, found.part.materialId, unit);
   const aimed = asAimed(found);
   const bench = {
     ...{ lathe, partingMm: plan.partingMm, finderMm: USUAL_FINDER_MM, unit: sheet.job.unit },
@@ -294,7 +302,7 @@ export function planFinding(
     bars,
     bar,
     asBought,
-    blankWords: [bar ? blankWords(bar) : '', bowsWords(found.part, bar)].filter(Boolean).join(' '),
+    blankWords: [bar ? blankWords(bar) : '', bowsWords(found.part, bar), bar ? behind : ''].filter(Boolean).join(' '),
     unknownBar: unknownBarId ? unknownBarWords(found.part.materialId) : null,
     off: {
       ...{ wanted: item.quantity, fromBar },

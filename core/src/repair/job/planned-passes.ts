@@ -62,7 +62,23 @@ export function drilledOnly({ features }: Pick<Part, 'features'>, { id }: Pick<P
   return drillMm === 0 ? 'Too small to bore: drill and ream it.' : null;
 }
 
-/** The passes of every diameter, from the bar or from the drilled hole. */
+/** The fastest that work is turned at in a holding, and why. */
+export interface MostRpm {
+  readonly rpm: number;
+  readonly words: string;
+}
+
+/** Gears that are not faster than what the holding bears; the slowest where all are. */
+function gearsUnder(gearsRpm: readonly number[], most: MostRpm | null): readonly number[] {
+  const under = gearsRpm.filter((g) => !most || g <= most.rpm);
+  return under.length || !gearsRpm.length ? under : [Math.min(...gearsRpm)];
+}
+
+/**
+ * The passes of every diameter, from the bar or from the drilled hole.
+ *
+ * @param mostRpm the fastest that a surface is turned at where it is cut, by its id; null where nothing but its size says so
+ */
 export function passesFor(
   segments: readonly SegmentFinding[],
   plan: PlanChoice,
@@ -70,18 +86,19 @@ export function passesFor(
   stock: Pick<Blank, 'roundMm' | 'holeMm'>,
   part: Pick<Part, 'materialId' | 'features'>,
   sets: readonly DrillSet[],
+  mostRpm: (id: string) => MostRpm | null = () => null,
 ): SegmentPasses[] {
   const surface = surfaceSpeed(plan, part.materialId);
   const speed = surface.value;
   const barMm = stock.roundMm;
   const bar = barFigure(barMm);
-  const rpmFigure = (key: string, label: string, outcome: Outcome<SpindleSpeed>, over: Figure): Figure | null =>
+  const rpmFigure = (key: string, label: string, outcome: Outcome<SpindleSpeed>, over: Figure, most: MostRpm | null): Figure | null =>
     outcome.ok
       ? workedOut(
           key,
           label,
           outcome.value.gearRpm,
-          `1000 V/(pi D) is ${Math.round(outcome.value.idealRpm)}, stepped down to a gear of ${lathe.name}`,
+          `1000 V/(pi D) is ${Math.round(outcome.value.idealRpm)}${most && most.rpm < outcome.value.idealRpm ? `, held under ${Math.round(most.rpm)}: ${most.words}` : ''}, stepped down to a gear of ${lathe.name}`,
           [surface, over],
           { measure: 'rpm' },
         )
@@ -102,8 +119,10 @@ export function passesFor(
         : inside
           ? planBorePasses(drill.value, segment.diameter.value, options)
           : planPasses(barMm, segment.diameter.value, options);
-    const roughSpeed = spindleSpeed(speed, inside ? segment.diameter.value : barMm, lathe.gearsRpm);
-    const finishSpeed = spindleSpeed(speed, segment.diameter.value, lathe.gearsRpm);
+    const most = mostRpm(id);
+    const gears = gearsUnder(lathe.gearsRpm, most);
+    const roughSpeed = spindleSpeed(speed, inside ? segment.diameter.value : barMm, gears);
+    const finishSpeed = spindleSpeed(speed, segment.diameter.value, gears);
     return {
       segment,
       fromMm: from.value,
@@ -121,8 +140,8 @@ export function passesFor(
             ),
           )
         : [],
-      roughRpm: rpmFigure(`segment.${id}.rough-rpm`, 'roughing speed', roughSpeed, inside ? segment.diameter : bar),
-      finishRpm: rpmFigure(`segment.${id}.finish-rpm`, 'finishing speed', finishSpeed, segment.diameter),
+      roughRpm: rpmFigure(`segment.${id}.rough-rpm`, 'roughing speed', roughSpeed, inside ? segment.diameter : bar, most),
+      finishRpm: rpmFigure(`segment.${id}.finish-rpm`, 'finishing speed', finishSpeed, segment.diameter, most),
     };
   });
 }

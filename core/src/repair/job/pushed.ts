@@ -24,14 +24,14 @@ const TOLD_SHARE = 0.25;
 const PLACES = 8;
 
 /** How a holding stands against the push; null where a steady goes along. */
-function heldAs({ holding, support }: SetUp): Held | null {
+export function heldAs({ holding, support }: SetUp): Held | null {
   if (support === 'steady') return null;
   if (holding === 'centres' || holding === 'mandrel') return 'centres';
   return support === 'tailstock' ? 'chuck and centre' : 'chuck';
 }
 
 /** What bends: between centres the whole part, in a chuck what stands out of it. */
-const freeMm = ({ overhangMm }: SetUp, held: Held, partMm: number): number => (held === 'centres' ? partMm : overhangMm);
+export const freeMm = ({ overhangMm }: SetUp, held: Held, partMm: number): number => (held === 'centres' ? partMm : overhangMm);
 
 function bendOf(x: SegmentPasses, setUp: SetUp, held: Held, m: Material, partMm: number, forceN: number): number {
   const lengthMm = freeMm(setUp, held, partMm);

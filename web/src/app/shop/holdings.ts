@@ -1,19 +1,19 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import { HOLDING_KINDS, HOLDING_WORDS, type LatheHolding, type LengthUnit } from '@iron-patch/core';
+import { CLAMPS, HOLDING_KINDS, HOLDING_WORDS, type LatheHolding, type LengthUnit } from '@iron-patch/core';
 import { NzCheckboxModule } from 'ng-zorro-antd/checkbox';
-import { FormField, LengthInput } from '../form';
+import { FormField, LengthInput, NumberField } from '../form';
 
 type Kind = LatheHolding['kind'];
 
-/** How a lathe holds work, and the run-out of each as this shop measured it. */
+/** How a lathe holds work, the run-out of each as this shop measured it, and how fast it may turn. */
 @Component({
   selector: 'ip-holdings',
-  imports: [FormsModule, NzCheckboxModule, LengthInput],
+  imports: [FormsModule, NzCheckboxModule, LengthInput, NumberField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <fieldset>
-      <legend>How it holds work, and the run-out near the jaws where you measured it</legend>
+      <legend>How it holds work, the run-out near the jaws where you measured it, and the rpm stamped on it</legend>
       @for (k of kinds; track k) {
         <div>
           <label
@@ -32,8 +32,19 @@ type Kind = LatheHolding['kind'];
               [mm]="has().get(k)!"
               [path]="at(k) + '.runOutMm'"
               [problems]="told()"
-              (mmChange)="runOut(k, $event)"
+              (mmChange)="change(k, { runOutMm: $event })"
             />
+            @if (clamps.includes(k)) {
+              <ip-number
+                [spoken]="'Fastest for ' + words[k] + ', rpm'"
+                placeholder="at most, rpm"
+                [name]="'most-' + k"
+                [value]="most().get(k) ?? null"
+                [path]="at(k) + '.mostRpm'"
+                [problems]="told()"
+                (valueChange)="change(k, { mostRpm: $event })"
+              />
+            }
           }
         </div>
       }
@@ -48,6 +59,9 @@ export class Holdings extends FormField<readonly LatheHolding[]> {
   protected readonly words = HOLDING_WORDS;
   protected readonly has = computed(() => new Map((this.held() ?? []).map((h) => [h.kind, h.runOutMm] as const)));
 
+  protected readonly most = computed(() => new Map((this.held() ?? []).map((h) => [h.kind, h.mostRpm] as const)));
+  protected readonly clamps: readonly Kind[] = CLAMPS;
+
   protected at(kind: Kind): number {
     return (this.held() ?? []).findIndex((h) => h.kind === kind);
   }
@@ -57,7 +71,7 @@ export class Holdings extends FormField<readonly LatheHolding[]> {
     this.hand(on ? [...others, { kind, runOutMm: null }] : others);
   }
 
-  protected runOut(kind: Kind, runOutMm: number | null): void {
-    this.hand((this.held() ?? []).map((h) => (h.kind === kind ? { kind, runOutMm } : h)));
+  protected change(kind: Kind, what: Partial<LatheHolding>): void {
+    this.hand((this.held() ?? []).map((h) => (h.kind === kind ? { ...h, ...what } : h)));
   }
 }
