@@ -45,7 +45,7 @@ import { millDial } from './hole-table';
 import type { JobItem } from './items';
 import type { PartFinding, SegmentFinding } from './part-finding';
 import { againWords, piecesOf } from './pieces';
-import { barFigure, cuttingMin, passesFor, surfaceSpeed, type MostRpm, type SegmentPasses } from './planned-passes';
+import { barFigure, cuttingMin, passesFor, surfaceSpeed, tooFastWords, type MostRpm, type SegmentPasses } from './planned-passes';
 import { pushedIn, type Pushed } from './pushed';
 import type { JobSheet, Shop } from './records';
 import { HOLDINGS_KEY } from './release';
@@ -325,6 +325,7 @@ export function planFinding(
     problems: [
       ...troubles(found, need, lathe, blank.roundMm, held.way, sheet.job.unit),
       ...(barChosen ? willNotDo(barChosen, fit, sheet.job.unit) : []),
+      ...passes.map((x) => tooFastWords(x, mostRpm(x.segment.segment.id))).filter(Boolean),
       ...held.cannot,
       ...held.outOfOrder.map((o) => `Set-up ${o.setUp}: ${inSentence(o.words)}`),
       ...(chosen.ok ? [] : [`${WAYS[way].name}: ${chosen.problems[0]!.message}`]),

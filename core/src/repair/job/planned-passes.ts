@@ -68,6 +68,18 @@ export interface MostRpm {
   readonly words: string;
 }
 
+/** What a speed is held under beside its size; that even the slowest gear is over it is said, never that it is held. */
+function heldWords({ idealRpm, gearRpm }: SpindleSpeed, most: MostRpm | null): string {
+  if (!most || most.rpm >= idealRpm) return '';
+  return `, ${gearRpm > most.rpm ? 'the slowest gear, over' : 'held under'} ${Math.round(most.rpm)}: ${most.words}`;
+}
+
+/** Where even the slowest gear is too fast for how it is held; empty where one will do. */
+export const tooFastWords = ({ segment, finishRpm }: Pick<SegmentPasses, 'segment' | 'finishRpm'>, most: MostRpm | null): string =>
+  most && finishRpm && finishRpm.value > most.rpm
+    ? `${segment.segment.name}: every gear is faster than ${Math.round(most.rpm)} rpm, ${most.words}. Hold it another way, or take another lathe.`
+    : '';
+
 /** Gears that are not faster than what the holding bears; the slowest where all are. */
 function gearsUnder(gearsRpm: readonly number[], most: MostRpm | null): readonly number[] {
   const under = gearsRpm.filter((g) => !most || g <= most.rpm);
@@ -98,7 +110,7 @@ export function passesFor(
           key,
           label,
           outcome.value.gearRpm,
-          `1000 V/(pi D) is ${Math.round(outcome.value.idealRpm)}${most && most.rpm < outcome.value.idealRpm ? `, held under ${Math.round(most.rpm)}: ${most.words}` : ''}, stepped down to a gear of ${lathe.name}`,
+          `1000 V/(pi D) is ${Math.round(outcome.value.idealRpm)}${heldWords(outcome.value, most)}, stepped down to a gear of ${lathe.name}`,
           [surface, over],
           { measure: 'rpm' },
         )
