@@ -1,6 +1,6 @@
 export { drillBeforeReamer, drillLadderMm, firstDrill, leftForReamer, peckDepthsMm, pilotMm, pointMm, type FirstDrill } from './drilling';
 export { planBorePasses, planPasses, USUAL_PASSES, type Pass, type PassOptions } from './passes';
-export { idealRpm, spindleSpeed, type SpindleSpeed } from './speed';
+export { gearsUnder, idealRpm, spindleSpeed, type SpindleSpeed } from './speed';
 export { passesMin, USUAL_FEEDS_MM } from './cutting-time';
 export { cuttingForceN, cuttingKw, PUSH_SHARE } from './cutting-force';
 export { workBendMm, type Held } from './work-bend';

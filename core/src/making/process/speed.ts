@@ -28,3 +28,9 @@ export function spindleSpeed(surfaceMMin: number, diameterMm: number, gearsRpm: 
   const gearRpm = slower.length ? Math.max(...slower) : Math.min(...gearsRpm);
   return good({ idealRpm: ideal, gearRpm, speedMMin: (Math.PI * diameterMm * gearRpm) / 1000 });
 }
+
+/** Gears that are not faster than what a holding bears, null where nothing says so; the slowest alone where all are. */
+export function gearsUnder(gearsRpm: readonly number[], mostRpm: number | null): readonly number[] {
+  const under = gearsRpm.filter((g) => mostRpm === null || g <= mostRpm);
+  return under.length || !gearsRpm.length ? under : [Math.min(...gearsRpm)];
+}

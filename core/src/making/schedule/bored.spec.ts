@@ -8,7 +8,7 @@ const BENCH: Bench = {
     cross: { unit: 'mm', perTurn: 5, perLine: 0.05, reads: 'diameter' },
     carriage: { unit: 'mm', perTurn: 20, perLine: 0.1 },
   },
-  ...{ partingMm: 3, finderMm: 10, unit: 'mm', drillSpeedMMin: 25, holeMm: null, cutMm: (s) => s.diameterMm },
+  ...{ partingMm: 3, finderMm: 10, unit: 'mm', drillSpeedMMin: 25, holeMm: null, cutMm: (s) => s.diameterMm, mostRpm: () => null },
   drillSets: [{ id: 'm', kind: 'metric', fromMm: 1, toMm: 13, stepMm: 0.5, version: 1 }],
 };
 const bored = (bore: Bore, lengthMm = 80): Part => ({ ...newPart('plain-pin', 'Bush', 70, lengthMm), features: [], bores: [bore] });
@@ -93,4 +93,17 @@ it('what is wider than the way to it no drill reaches', () => {
 it('a tube has its hole already', () => {
   const tube = bored({ id: 'b', from: 'near', through: true, surfaces: [step('a', 20, 80)] });
   expect(schedulesOf(tube, { ...BENCH, holeMm: 12 })).toEqual([]);
+});
+
+it('a drill goes no faster than what holds the work bears, and where no gear is so slow the slowest is told', () => {
+  const bush = bored({ id: 'b', from: 'near', through: true, surfaces: [step('a', 20, 80)] });
+  const rpms = (mostRpm: number): number[] =>
+    schedulesOf(bush, { ...BENCH, mostRpm: (id) => (id === 'a' ? mostRpm : null) })[0]!.settings.flatMap((x) =>
+      x.figure.measure === 'rpm' ? [x.figure.value] : [],
+    );
+  expect([rpms(600), rpms(300), rpms(40)]).toEqual([
+    [500, 500],
+    [200, 200],
+    [70, 70],
+  ]);
 });

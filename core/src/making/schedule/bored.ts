@@ -1,4 +1,14 @@
-import { drillBeforeReamer, drillLadderMm, firstDrill, idealRpm, peckDepthsMm, pointMm, spindleSpeed, type FirstDrill } from '../process';
+import {
+  drillBeforeReamer,
+  drillLadderMm,
+  firstDrill,
+  gearsUnder,
+  idealRpm,
+  peckDepthsMm,
+  pointMm,
+  spindleSpeed,
+  type FirstDrill,
+} from '../process';
 import { formatWithUnit, placeWithUnit } from '../../terms/quantity';
 import { inSentence } from '../../terms/words';
 import { partLengthMm, placeBore, type Bore, type Part, type PlacedSurface } from '../part';
@@ -55,8 +65,10 @@ function ofStep(here: In, steps: readonly Step[], at: number): Schedule[] {
   const ladder = drillLadderMm(diameterMm, bench.drillSets).filter((mm) => mm > there);
   const pecks = peckDepthsMm(diameterMm, deep.mm);
   const show = (mm: number): string => formatWithUnit(mm, bench.unit);
+  const most = bench.mostRpm(s.id);
+  const gears = gearsUnder(bench.lathe.gearsRpm, most);
   const rpm = (mm: number): number => {
-    const gear = spindleSpeed(bench.drillSpeedMMin, mm, bench.lathe.gearsRpm);
+    const gear = spindleSpeed(bench.drillSpeedMMin, mm, gears);
     return gear.ok ? gear.value.gearRpm : idealRpm(bench.drillSpeedMMin, mm);
   };
   const drills = ladder.flatMap((mm, i): Setting[] => {
@@ -65,7 +77,17 @@ function ofStep(here: In, steps: readonly Step[], at: number): Schedule[] {
     return [
       usual(s, `drill-${i}`, name, mm, why),
       ...(bench.drillSpeedMMin > 0
-        ? [setting(s, `rpm-${i}`, `${name}, at`, rpm(mm), '1000 V/(pi D) for high-speed steel, stepped down to a gear', null, 'rpm')]
+        ? [
+            setting(
+              s,
+              `rpm-${i}`,
+              `${name}, at`,
+              rpm(mm),
+              '1000 V/(pi D) for high-speed steel, stepped down to a gear that what holds the work bears',
+              null,
+              'rpm',
+            ),
+          ]
         : []),
     ];
   });

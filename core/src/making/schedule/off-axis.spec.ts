@@ -63,3 +63,27 @@ it('without a counterweight it turns no faster than it would be thrown out at 1 
   // No gear is slow enough: the slowest that there is, and no faster than that.
   expect(unbalancedRpm(200, [120, 500])).toBeLessThan(120);
 });
+
+it('a bore beside the axis: the slide comes out pass by pass, and the last leaves the hole at its drawn size', () => {
+  const f = {
+    ...kindOf('eccentric-bore').start(hostOf(disc, 's')!),
+    id: 'f',
+    kind: 'eccentric-bore',
+    on: 's',
+    name: 'It',
+    diameterMm: 31,
+    throwMm: 9,
+  };
+  const [one] = schedulesOf({ ...disc, features: [f as unknown as PartFeature] }, TEST_BENCH).filter((s) => s.id === 'f');
+  const drill = one!.settings.find((x) => x.figure.key.endsWith('.drill'))!.figure.value;
+  // Moved out from the drilled wall, a tip cuts a circle so much larger.
+  const bored = one!.cuts!.toMm.map((out) => 2 * (drill / 2 + out));
+  expect(one!.cuts!.on).toBe('cross');
+  expect(bored.at(-1)).toBeCloseTo(31, 9);
+  for (const [i, mm] of bored.entries()) {
+    const off = mm - (bored[i - 1] ?? drill);
+    expect(off).toBeGreaterThan(0);
+    expect(off).toBeLessThanOrEqual(4 + 1e-9);
+  }
+  expect(bored.at(-1)! - bored.at(-2)!).toBeCloseTo(bored.at(-2)! - bored.at(-3)!, 9);
+});

@@ -1,7 +1,7 @@
 import { formatWithUnit } from '../../terms/quantity';
 import { inSentence } from '../../terms/words';
 import type { Host, PartFeature, PlacedSurface } from '../part';
-import { firstDrill } from '../process';
+import { firstDrill, planBorePasses, USUAL_PASSES } from '../process';
 import { setting, usual, type Bench, type Scheduler, type Setting } from './schedule';
 
 type Eccentric = Extract<PartFeature, { kind: 'eccentric' }>;
@@ -72,20 +72,28 @@ export const eccentricSchedule: Scheduler<Eccentric> = (f, host, bench) => ({
   words: [SWING],
 });
 
-/** A bore beside the axis: set over, drilled about the new axis, then bored, so that the drill's own way does not matter. */
+/** A bore beside the axis: set over, drilled about the new axis, then bored in passes, so that the drill's own way does not matter. */
 export const eccentricBoreSchedule: Scheduler<EccentricBore> = (f, host, bench) => {
   const { drillSets, unit } = bench;
   const drill = firstDrill(f.diameterMm, drillSets);
+  const bored = drill && planBorePasses(drill.diameterMm, f.diameterMm);
+  const passes = drill && bored?.ok ? bored.value.map((p) => (p.toMm - drill.diameterMm) / 2) : [];
   return {
     settings: [
       ...setOver(f, heldOn(f, host), bench),
       ...(drill ? [usual(f, 'drill', 'drill first', drill.diameterMm, 'leaves what a boring bar takes')] : []),
+      ...(passes.length ? [setting(f, 'bored', 'then bored to', f.diameterMm, 'as drawn, to the middle of its limits')] : []),
       ...(f.reach === 'through' ? [] : [setting(f, 'deep', 'depth of full diameter', f.depthMm, 'as drawn, to the middle of its limits')]),
     ],
     tools: [],
-    cuts: null,
+    cuts: passes.length ? { on: 'cross', toMm: passes } : null,
     words: [
       SWING,
+      ...(passes.length
+        ? [
+            `The cross slide comes out for each pass, counted from where the bar touches the drilled hole; the last ${USUAL_PASSES.finishes} are equal: measure before the last.`,
+          ]
+        : []),
       ...(drill && !drill.here
         ? [`No drill that leaves it enough hangs in the crib: ${formatWithUnit(drill.diameterMm, unit)} is sold.`]
         : []),

@@ -38,6 +38,8 @@ export interface Bench {
   readonly lathe: Pick<Lathe, 'name' | 'cross' | 'carriage' | 'leadscrewMm' | 'wheels' | 'threadDial' | 'gearsRpm'>;
   /** Drills that hang in the crib. */
   readonly drillSets: readonly DrillSet[];
+  /** The fastest that work is turned at in the holding where something is cut, by its id, 1/min; null where nothing but its size says so. */
+  readonly mostRpm: (id: string) => number | null;
   /** Hole that the stock has already, of a tube; null where it is solid, mm. */
   readonly holeMm: number | null;
   /** What a diameter is cut to, mm: another one where a treatment gives it its size afterwards. */

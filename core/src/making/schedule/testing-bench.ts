@@ -10,6 +10,7 @@ export const TEST_BENCH: Bench = {
   },
   drillSets: [],
   drillSpeedMMin: 25,
+  mostRpm: () => null,
   holeMm: null,
   cutMm: (s) => s.diameterMm,
   partingMm: 3,

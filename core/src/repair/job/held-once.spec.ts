@@ -54,6 +54,15 @@ describe('pieces cut off one after another', () => {
     expect(once.flatMap((s) => s.settings.map((x) => x.figure.label)).join()).not.toContain('pulled out');
   });
 
+  it('the first of a batch stands out on all that follow, unless the bar is drawn out for each', () => {
+    const standing = (quantity: number, spindleBoreMm: number | null): number =>
+      job(quantity, [bar(11 * IN)], { spindleBoreMm }).plan.setUps.find((s) => s.setUp.partsOff)!.setUp.overhangMm;
+    expect(standing(1, null)).toBeCloseTo(35.56, 9);
+    // By hand: five more of 35.56 with 2 faced and a part-off of 3.
+    expect(standing(6, null)).toBeCloseTo(35.56 + 5 * 40.56, 9);
+    expect(standing(6, 60)).toBeCloseTo(35.56, 9);
+  });
+
   it('six bushes of 1.40 in come out of 11 in of bar that is held once, and no seventh', () => {
     const { plan, repair, sheet } = job(6, [bar(11 * IN)]);
     expect(off(plan)).toEqual([6, 6]);

@@ -18,6 +18,8 @@ export interface HeldOnce {
   readonly pieces: number;
   /** Where the bar stands far out of the chuck; empty where it does not. */
   readonly mind: string;
+  /** What stands out of the chuck beyond the first piece to be cut off; 0 where the bar is drawn out for each, mm. */
+  readonly moreMm: number;
 }
 
 /** So many pieces of at most so many from a blank, blanks alike: six of four at most are two of three. */
@@ -27,16 +29,18 @@ export const alikeBlanks = (pieces: number, most: number): number => Math.ceil(p
  * As many as the bar gives where it goes through the spindle, else as many as may stand out of the chuck with a steady.
  */
 export function piecesHeldOnce({ part, wanted, lathe, bar }: Batch, a: StockAllowances, unit: LengthUnit): HeldOnce {
-  if (!a.cutsOff || wanted < 2) return { pieces: 1, mind: '' };
+  if (!a.cutsOff || wanted < 2) return { pieces: 1, mind: '', moreMm: 0 };
   const through = lathe.spindleBoreMm != null && bar.diameterMm <= lathe.spindleBoreMm;
   const stands = through ? Infinity : Math.floor((TAILSTOCK_RATIO * bar.diameterMm) / pieceMm(part, a) + 1e-9);
   const most = Math.max(1, Math.min(wanted, stands, piecesOfLength(bar.lengthMm, part, a)));
   const pieces = alikeBlanks(wanted, most);
   const outMm = pieces * pieceMm(part, a);
-  if (pieces === 1 || through || outMm <= CHUCK_ONLY_RATIO * bar.diameterMm) return { pieces, mind: '' };
+  const moreMm = through ? 0 : (pieces - 1) * pieceMm(part, a);
+  if (pieces === 1 || through || outMm <= CHUCK_ONLY_RATIO * bar.diameterMm) return { pieces, mind: '', moreMm };
   const why = lathe.spindleBoreMm == null ? 'where it does not go through the spindle' : 'it does not go through the spindle';
   return {
     pieces,
+    moreMm,
     mind: `A blank for ${pieces} stands ${placeWithUnit(Math.ceil(outMm), unit)} out of the chuck, ${(outMm / bar.diameterMm).toFixed(1)} diameters, ${why}: a steady near its end, or saw it in two and lose one more grip.`,
   };
 }

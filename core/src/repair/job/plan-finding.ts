@@ -39,6 +39,7 @@ import { asAimed } from './as-aimed';
 import { asCut } from './as-cut';
 import { fromRawCrown, treatmentOf } from './before-treatment';
 import { bowsWords, unknownBarWords, willNotDo } from './chosen-bar';
+import { coolantIn, coolantWords } from './coolant-in';
 import { chosenPlan, sawnOf, type PlanChoice } from './choices';
 import { behindWords, mostRpmIn } from './held-speed';
 import { millDial } from './hole-table';
@@ -58,6 +59,8 @@ export interface PlannedSetUp {
   readonly dial: Dial | null;
   /** What has to be set by more than the drawing's own numbers. */
   readonly schedules: readonly Schedule[];
+  /** What is put on the cut, a sentence for what is alike; empty where the metal is not known, or nothing is cut. */
+  readonly coolant: readonly string[];
   /** How far the tool pushes away what is turned here. */
   readonly pushed: readonly Pushed[];
   /** Setting it up and turning the surfaces to size; what is cut into them is not in it. An estimate, min. */
@@ -236,7 +239,7 @@ export function planFinding(
   const longest = forOne.ok ? forOne.value.reduce((p, q) => (q.lengthMm > p.lengthMm ? q : p)) : null;
   const from = barChosen ?? longest;
   const batch = from && { part: outside, wanted: item.quantity, lathe, bar: from };
-  const once = batch && !WAYS[held.way].alone ? piecesHeldOnce(batch, one, sheet.job.unit) : { pieces: 1, mind: '' };
+  const once = batch && !WAYS[held.way].alone ? piecesHeldOnce(batch, one, sheet.job.unit) : { pieces: 1, mind: '', moreMm: 0 };
   const allowances = allowancesOf(plan, held.way, once.pieces);
   const need = stockNeed(outside, allowances);
   const fit = stockFit(found.part, need, allowances, other, unknownBarId);
@@ -248,8 +251,10 @@ export function planFinding(
   const fromBar = bar ? piecesFromBar(bar, blankOf(bar, fit).alongMm, outside, allowances) : 0;
   const turned = segments.filter((s) => !asBought?.ids.includes(s.segment.id));
   const { unit } = sheet.job;
+  // In a batch the first piece to be cut off stands out on all that come after it.
+  const standing = held.setUps.map((s) => (s.partsOff ? { ...s, overhangMm: s.overhangMm + once.moreMm } : s));
   const mostRpm = (id: string): MostRpm | null => {
-    const setUp = held.setUps.find((s) => s.machine === 'lathe' && s.cuts.includes(id));
+    const setUp = standing.find((s) => s.machine === 'lathe' && s.cuts.includes(id));
     return setUp ? mostRpmIn(setUp, found.part, lathe, unit) : null;
   };
   const passes = passesFor(turned, plan, lathe, blank, found.part, shop.drillSets, mostRpm);
@@ -259,6 +264,7 @@ export function planFinding(
   const bench = {
     ...{ lathe, partingMm: plan.partingMm, finderMm: USUAL_FINDER_MM, unit: sheet.job.unit },
     ...{ drillSets: shop.drillSets, drillSpeedMMin: materialOf(found.part.materialId)?.speedHss ?? 0, holeMm: blank.holeMm, cutMm },
+    mostRpm: (id: string) => mostRpm(id)?.rpm ?? null,
   };
   // Of a drawing that does not hold no number is told to be set.
   const schedules = found.problems.length
@@ -268,7 +274,7 @@ export function planFinding(
         return mind ? { ...s, words: [mind, ...s.words] } : s;
       });
   const powerKw = shop.machines.find((m) => m.id === lathe.id)?.powerKw ?? null;
-  const setUps = held.setUps.map((setUp): PlannedSetUp => {
+  const setUps = standing.map((setUp): PlannedSetUp => {
     const dial = dialOf(setUp, lathe, shop);
     const { fromFarEnd, partsOff: partOff, toLength, cuts } = setUp;
     const { partingMm, touched } = plan;
@@ -284,12 +290,14 @@ export function planFinding(
       pieces: item.quantity,
     };
     const setOnce = found.problems.length ? null : oneSetting({ ...batch, pieceMm: pieceMm(outside, allowances) }, aimed);
+    const own = cuts.flatMap((id) => schedules.filter((x) => x.id === id));
     return {
       setUp,
       dial,
       ladder,
       pushed: pushedIn(setUp, passes, found, powerKw, sheet.job.unit),
-      schedules: [...(setOnce ? [setOnce] : []), ...cuts.flatMap((id) => schedules.filter((x) => x.id === id))],
+      coolant: coolantIn(found.part, setUp, own, plan.tool === 'carbide').map(coolantWords),
+      schedules: [...(setOnce ? [setOnce] : []), ...own],
       minutes: minutesOf(setUp, passes),
     };
   });

@@ -3,6 +3,7 @@ import { materialOf } from '../../book/materials';
 import type { SetUp } from '../../making/holdings';
 import {
   firstDrill,
+  gearsUnder,
   passesMin,
   planBorePasses,
   planPasses,
@@ -80,12 +81,6 @@ export const tooFastWords = ({ segment, finishRpm }: Pick<SegmentPasses, 'segmen
     ? `${segment.segment.name}: every gear is faster than ${Math.round(most.rpm)} rpm, ${most.words}. Hold it another way, or take another lathe.`
     : '';
 
-/** Gears that are not faster than what the holding bears; the slowest where all are. */
-function gearsUnder(gearsRpm: readonly number[], most: MostRpm | null): readonly number[] {
-  const under = gearsRpm.filter((g) => !most || g <= most.rpm);
-  return under.length || !gearsRpm.length ? under : [Math.min(...gearsRpm)];
-}
-
 /**
  * The passes of every diameter, from the bar or from the drilled hole.
  *
@@ -132,7 +127,7 @@ export function passesFor(
           ? planBorePasses(drill.value, segment.diameter.value, options)
           : planPasses(barMm, segment.diameter.value, options);
     const most = mostRpm(id);
-    const gears = gearsUnder(lathe.gearsRpm, most);
+    const gears = gearsUnder(lathe.gearsRpm, most?.rpm ?? null);
     const roughSpeed = spindleSpeed(speed, inside ? segment.diameter.value : barMm, gears);
     const finishSpeed = spindleSpeed(speed, segment.diameter.value, gears);
     return {

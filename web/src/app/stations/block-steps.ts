@@ -73,6 +73,9 @@ import { ActOrder } from './act-order';
             }
           </ol>
         }
+        @for (c of s.coolant; track c) {
+          <p class="wet"><span class="quiet">On the cut</span> {{ c }}</p>
+        }
         @for (c of s.cautions; track c) {
           <p class="said">{{ c }}</p>
         }
@@ -100,6 +103,10 @@ import { ActOrder } from './act-order';
     td .quiet {
       font: 400 15px var(--text);
       white-space: nowrap;
+    }
+    .wet {
+      margin: 6px 0 0;
+      font-size: 15px;
     }
     ol {
       list-style: decimal;

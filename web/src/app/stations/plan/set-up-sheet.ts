@@ -49,6 +49,10 @@ const PASS_WORDS = { rough: 'rough', finish: 'finish' } as const;
       font-size: 15px;
       padding: 6px 12px;
     }
+    .wet {
+      margin: 6px 0 0;
+      font-size: 15px;
+    }
     .pass {
       display: inline-block;
       margin: 0 18px 2px 0;
