@@ -56,6 +56,7 @@ const plan = shapeOf<PlanChoice>({
   barId: requiredText('Bar', TEXT_LIMITS.name),
   tool: oneOf('a tool', ['hss', 'carbide'] as const),
   partingMm: lengthOf('Parting tool', 0.5, 12),
+  noseMm: lengthOf('Nose radius', 0.05, 3).optional(),
   touched: oneOf('the edge that was touched', ['left', 'right'] as const),
   grippedMm: lengthOf('Held in the chuck', 5, 500),
   finishes: numberOf('Finishing cuts', 2, 3).integer('Finishing cuts: 2 or 3.'),

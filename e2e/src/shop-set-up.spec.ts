@@ -99,6 +99,12 @@ it('counts the rack up and down, takes it back by key, and says who is where', a
   await page.click('Undo');
   await page.sees('bin 3');
   expect(await seriousProblems(page)).toEqual([]);
+  await page.click('Change 1.25 round');
+  await page.choose('Shape', 'tube');
+  await page.fill('Bore', '0.75');
+  expect(await seriousProblems(page)).toEqual([]);
+  await page.click('Save bar');
+  await page.sees('1.25 x 0.75 tube');
   await page.go('/shop');
   await page.click('Add a person');
   await page.sees('What they do here');

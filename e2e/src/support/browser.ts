@@ -1,7 +1,7 @@
 import { mkdtemp, rm, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { Builder, error, type WebDriver } from 'selenium-webdriver';
+import { Builder, error, logging, type WebDriver } from 'selenium-webdriver';
 import { Name, type Command } from 'selenium-webdriver/lib/command.js';
 import { Options, ServiceBuilder, type Driver } from 'selenium-webdriver/chrome.js';
 
@@ -62,6 +62,7 @@ export interface Browser {
   offline(off: boolean): Promise<void>;
   /** What the page sends goes out, or what it asks for comes in, as slowly as this, bytes a second; null: as fast as it can. */
   slow(bytesPerSecond: number | null, way?: 'in' | 'out'): Promise<void>;
+  /** Fails where a page made a mistake. */
   close(): Promise<void>;
 }
 
@@ -73,12 +74,25 @@ async function line(driver: Driver, offline: boolean, uploadThroughput: number, 
   await driver.sendDevToolsCommand('Network.emulateNetworkConditions', { offline, latency: 0, downloadThroughput, uploadThroughput });
 }
 
+/** A mistake of the program that a page wrote to its console; what the network refused is none. */
+const MISTAKE = /\bERROR\b|Uncaught/;
+
+/** Fails where a page made a mistake that nobody may have seen: a form that does not open looks like one that nobody opened. */
+async function madeNone(driver: WebDriver): Promise<void> {
+  const told = await driver.manage().logs().get(logging.Type.BROWSER);
+  const mistakes = told.map((e) => e.message).filter((m) => MISTAKE.test(m));
+  if (mistakes.length) throw new Error(`The page made a mistake: ${mistakes.join('\n').slice(0, 2000)}`);
+}
+
 /** A fresh headless Chromium with a true 1280 x 800 page, started with `flags` besides. */
 export async function openBrowser(size: { width: number; height: number } = SCREEN, flags: readonly string[] = []): Promise<Browser> {
   const profile = await mkdtemp(join(tmpdir(), 'iron-patch-chromium-'));
   const options = new Options();
   options.setChromeBinaryPath('/usr/bin/chromium');
   options.addArguments(...FLAGS, ...flags, `--user-data-dir=${profile}`);
+  const logged = new logging.Preferences();
+  logged.setLevel(logging.Type.BROWSER, logging.Level.SEVERE);
+  options.setLoggingPrefs(logged);
   const driver = await new Builder()
     .forBrowser('chrome')
     .setChromeOptions(options)
@@ -96,8 +110,12 @@ export async function openBrowser(size: { width: number; height: number } = SCRE
     slow: (bytes, way = 'out') =>
       way === 'out' ? line(driver as Driver, false, bytes ?? -1) : line(driver as Driver, false, -1, bytes ?? -1),
     async close() {
-      await driver.quit();
-      await rm(profile, { recursive: true, force: true, maxRetries: 3 });
+      try {
+        await madeNone(driver);
+      } finally {
+        await driver.quit();
+        await rm(profile, { recursive: true, force: true, maxRetries: 3 });
+      }
     },
   };
 }

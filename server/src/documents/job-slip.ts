@@ -9,10 +9,13 @@ import {
   materialOf,
   moneyWords,
   onDial,
+  PASS_WORDS,
+  passDial,
   sentence,
   sawFraction,
   showValue,
   spentAgainst,
+  toldCuts,
   turnsWords,
   writtenDimension,
   type BlockPlan,
@@ -23,6 +26,7 @@ import {
   type PartFinding,
   type PlanFinding,
   type Repair,
+  type SetUp,
   type Shop,
 } from '@iron-patch/core';
 import { Paper } from './paper';
@@ -90,6 +94,7 @@ function ofBlock(paper: Paper, { job }: JobSheet, { stock, holes, setUps }: Bloc
   for (const s of setUps) {
     paper.section(`Set-up ${s.number}: ${s.title}`);
     paper.paragraph(`Hold: ${s.hold}. Zero: ${s.zeroFace}. ${s.operations.join('; ')}. ${s.cautions.join(' ')}`);
+    if (s.coolant.length) paper.paragraph(`On the cut. ${s.coolant.join(' ')}`, 8.5);
   }
 }
 
@@ -116,6 +121,27 @@ function ofTime(paper: Paper, sheet: JobSheet, { rates }: Shop): void {
     paper.paragraph(
       `Hands as estimated ${moneyWords(100 * handsPrice(sum('estimatedMin'), rates), rates.currency)}, as spent ${moneyWords(100 * handsPrice(sum('tookMin'), rates), rates.currency)}.${quoted}`,
     );
+}
+
+/** What is turned to size in a set-up, a line for each surface: its passes with where the cross slide stands for each, how fast, and the feed. */
+function ofPasses(paper: Paper, { passes, lathe }: PlanFinding, { cuts }: SetUp, unit: LengthUnit): void {
+  const here = passes.filter((x) => cuts.includes(x.segment.segment.id) && x.passes.ok);
+  if (here.length)
+    paper.paragraph(
+      `Diameters, each with the cross slide from the skin, ${lathe.cross.unit} on ${lathe.cross.reads}; the feed is a turn’s.`,
+      8.5,
+    );
+  for (const x of here) {
+    const { name, side } = x.segment.segment;
+    const rpm = { rough: x.roughRpm, finish: x.finishRpm };
+    const all = x.passes.ok ? x.passes.value : [];
+    const told = (['rough', 'finish'] as const).flatMap((kind) => {
+      const each = all.filter((p) => p.kind === kind).map((p) => `${formatLength(p.toMm, unit)} at ${passDial(x, p, lathe)}`);
+      const fast = rpm[kind] ? `${showValue(rpm[kind], unit)}, feed ${formatLength(x.feeds[kind].value, unit)}` : '';
+      return each.length ? [[`${PASS_WORDS[kind]} ${each.join(', ')}`, fast].filter(Boolean).join('; ')] : [];
+    });
+    paper.paragraph(`${name}${side === 'inside' ? ', bored' : ''}: ${told.join('. ')}.`);
+  }
 }
 
 /** What the machine needs of one item. */
@@ -157,10 +183,7 @@ function ofPart(paper: Paper, { job }: JobSheet, part: PartFinding, plan: PlanFi
     paper.paragraph(
       `${bar}; saw off ${show(plan.need.length.value, 1)} (${sawFraction(plan.need.length.value)} in)${plan.off.perBlank > 1 ? ` for ${plan.off.perBlank} of them` : ''}. ${plan.lathe.name}, ${plan.plan.tool === 'hss' ? 'high-speed steel' : 'carbide'}.`,
     );
-    const first = plan.passes[0];
-    if (first?.roughSpeed.ok && first.finishSpeed.ok)
-      paper.paragraph(`Rough at ${first.roughSpeed.value.gearRpm} rpm, finish at ${first.finishSpeed.value.gearRpm} rpm.`);
-    for (const { setUp, ladder, dial, schedules } of plan.setUps) {
+    for (const { setUp, ladder, dial, schedules, coolant } of plan.setUps) {
       paper.section(`Set-up ${setUp.number}: ${setUp.title}`);
       paper.paragraph(`Hold: ${setUp.hold}. Zero: ${setUp.zeroFace}. ${setUp.operations.join('; ')}.`);
       if (dial && ladder.length)
@@ -174,6 +197,7 @@ function ofPart(paper: Paper, { job }: JobSheet, part: PartFinding, plan: PlanFi
           ]),
           [4, 2, 2, 3],
         );
+      ofPasses(paper, plan, setUp, unit);
       for (const s of schedules) {
         if (s.settings.length)
           paper.table(
@@ -181,8 +205,11 @@ function ofPart(paper: Paper, { job }: JobSheet, part: PartFinding, plan: PlanFi
             s.settings.map((x) => [x.figure.label, showValue(x.figure, unit), onDial(x, plan.lathe)]),
             [5, 2, 3],
           );
+        const cuts = toldCuts(s, plan.lathe, unit);
+        if (cuts) paper.paragraph(`${capital(cuts.on)} ${cuts.each.join(', ')}.`);
         if (s.words.length) paper.paragraph(s.words.join(' '), 8.5);
       }
+      if (coolant.length) paper.paragraph(`On the cut. ${coolant.join(' ')}`, 8.5);
     }
   }
 }

@@ -1,5 +1,5 @@
 /** Feeds a turn of an ordinary lathe, mm: roughing and finishing. */
-export const USUAL_FEEDS_MM = { rough: 0.25, finish: 0.13 } as const;
+export const USUAL_FEEDS_MM: Readonly<Record<'rough' | 'finish', number>> = { rough: 0.25, finish: 0.13 };
 
 /** Back, set and, after a finishing cut, measured: an estimate, min. */
 const BETWEEN_MIN = { rough: 0.5, finish: 1.5 } as const;
@@ -11,6 +11,7 @@ const RUN_IN_MM = 3;
  *
  * @param lengthMm of the surface
  * @param rpm speed of the spindle, above 0
+ * @param feedMm a turn
  */
-export const passesMin = (kind: 'rough' | 'finish', count: number, lengthMm: number, rpm: number): number =>
-  count * ((lengthMm + RUN_IN_MM) / (USUAL_FEEDS_MM[kind] * rpm) + BETWEEN_MIN[kind]);
+export const passesMin = (kind: 'rough' | 'finish', count: number, lengthMm: number, rpm: number, feedMm = USUAL_FEEDS_MM[kind]): number =>
+  count * ((lengthMm + RUN_IN_MM) / (feedMm * rpm) + BETWEEN_MIN[kind]);

@@ -1,7 +1,8 @@
 export { drillBeforeReamer, drillLadderMm, firstDrill, leftForReamer, peckDepthsMm, pilotMm, pointMm, type FirstDrill } from './drilling';
-export { planBorePasses, planPasses, USUAL_PASSES, type Pass, type PassOptions } from './passes';
+export { PASS_WORDS, planBorePasses, planPasses, USUAL_PASSES, type Pass, type PassOptions } from './passes';
 export { gearsUnder, idealRpm, spindleSpeed, type SpindleSpeed } from './speed';
 export { passesMin, USUAL_FEEDS_MM } from './cutting-time';
+export { feedsFor, ridgesMm, USUAL_NOSE_MM, type Feeds } from './feed';
 export { cuttingForceN, cuttingKw, PUSH_SHARE } from './cutting-force';
 export { workBendMm, type Held } from './work-bend';
 export {

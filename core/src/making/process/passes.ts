@@ -8,6 +8,9 @@ export interface Pass {
   readonly offMm: number;
 }
 
+/** As a person says it. */
+export const PASS_WORDS: Readonly<Record<Pass['kind'], string>> = { rough: 'rough', finish: 'finish' };
+
 export interface PassOptions {
   /** Most that one roughing pass takes off the diameter, mm. */
   readonly roughMostMm: number;

@@ -1,6 +1,6 @@
 export { schedulesOf } from './schedules';
 export { USUAL_FINDER_MM, type Bench, type Schedule, type Setting, type ToolNeed } from './schedule';
-export { onCross, onDial } from './on-dial';
+export { onCross, onDial, toldCuts } from './on-dial';
 export { changeWheels, trainWords, type WheelTrain } from './change-wheels';
 export { missingTools, type MissingTool } from './missing';
 export { edgeToCentreMm, flatDepthMm, flatWidthMm } from './milled';

@@ -1,5 +1,5 @@
 import { typed } from '../../terms/working';
-import { onCross, onDial } from './on-dial';
+import { onCross, onDial, toldCuts } from './on-dial';
 
 const figure = (mm: number) => typed('k', 'setting', mm, 'test');
 const inch = {
@@ -26,4 +26,13 @@ it('along the part the carriage’s dial counts the travel itself', () => {
 
 it('what no dial shows is told without one', () => {
   expect(onDial({ figure: figure(10), on: null }, inch)).toBe('');
+});
+
+it('cuts one after another: each as the dial that counts it shows it, and none where there is but one', () => {
+  const cuts = (on: 'cross' | 'compound' | null, ...toMm: number[]) => toldCuts({ cuts: { on, toMm } }, metric, 'mm');
+  expect(cuts('cross', 1, 3)).toEqual({ on: 'cross slide at', each: ['2.000', '1 turn + 1.000'] });
+  expect(cuts('compound', 0.41, 0.58)).toEqual({ on: 'compound at', each: ['0.41', '0.58'] });
+  expect(toldCuts({ cuts: { on: null, toMm: [25.4, 50.8] } }, inch, 'in')).toEqual({ on: 'down to', each: ['1.000', '2.000'] });
+  expect(cuts(null, 12)).toBeNull();
+  expect(toldCuts({ cuts: null }, metric, 'mm')).toBeNull();
 });

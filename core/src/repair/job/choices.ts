@@ -49,6 +49,8 @@ export interface PlanChoice {
   readonly barId: string;
   readonly tool: 'hss' | 'carbide';
   readonly partingMm: number;
+  /** Nose radius of the turning tool, mm; the usual one in plans of before anybody was asked. */
+  readonly noseMm?: number;
   readonly touched: TouchedEdge;
   readonly grippedMm: number;
   readonly finishes: 2 | 3;

@@ -38,7 +38,7 @@ export type { HoleRow } from './hole-table';
 export { askedHere, type AskedHere } from './asked-here';
 export { drawingSheet, itemSheet, unitBehind, writtenDimension, writtenValue } from './drawing-sheet';
 export { rungFigure, usualPlan, type PlanFinding, type PlannedRunOut, type PlannedSetUp } from './plan-finding';
-export type { SegmentPasses } from './planned-passes';
+export { passDial, type SegmentPasses } from './planned-passes';
 export type { Pushed } from './pushed';
 export type { CutFinding } from './cut-finding';
 export type { AssembledCheck, AssembledState } from './assembled';

@@ -91,3 +91,18 @@ it('40 mm more take the turns of the spindle that they need, pass by pass at its
   expect(cuttingMin({ ...setUp, cuts: ['a', 'b'] }, all)).toBeCloseTo(alone + cuttingMin({ ...setUp, cuts: ['b'] }, all), 9);
   expect(cuttingMin({ ...setUp, cuts: [] }, all)).toBe(0);
 });
+
+it('a finish that is asked for by turning slows the last cuts and takes longer; one that is ground does not', () => {
+  const asked = (how: 'turned' | 'ground') => {
+    const fine = { id: 'fine', kind: 'surface-finish', on: 'a', name: 'Surface', raUm: 0.4, how } as const;
+    return passesFor(segments, plan, shop.lathes[0]!, { roundMm: 30, holeMm: null }, { ...part, features: [fine] }, []);
+  };
+  const feed = (all: ReturnType<typeof asked>, id: string): number => all.find((p) => p.segment.segment.id === id)!.feeds.finish.value;
+  const usual = feed(asked('ground'), 'a');
+  expect(usual).toBe(USUAL_FEEDS_MM.finish);
+  expect(feed(asked('turned'), 'b')).toBe(usual);
+  // f² / 8r of a nose of 0.4, and a quarter of that: Ra 0.4 µm at 0.07 a turn.
+  expect(feed(asked('turned'), 'a')).toBeCloseTo(0.07, 2);
+  const setUp = { cuts: ['a'] } as unknown as Parameters<typeof cuttingMin>[0];
+  expect(cuttingMin(setUp, asked('turned'))).toBeGreaterThan(cuttingMin(setUp, asked('ground')));
+});

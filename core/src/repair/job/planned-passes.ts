@@ -2,22 +2,25 @@ import type { DrillSet } from '../../book/drills';
 import { materialOf } from '../../book/materials';
 import type { SetUp } from '../../making/holdings';
 import {
+  feedsFor,
   firstDrill,
   gearsUnder,
   passesMin,
   planBorePasses,
   planPasses,
   spindleSpeed,
+  USUAL_NOSE_MM,
   USUAL_PASSES,
+  type Feeds,
   type Pass,
   type SpindleSpeed,
 } from '../../making/process';
 import type { Part, PlacedSurface } from '../../making/part';
 import { isTapped } from '../../making/schedule';
-import type { Lathe } from '../../making/setups';
+import { crossTurns, turnsWords, type Lathe } from '../../making/setups';
 import type { Blank } from '../../making/stock';
 import { bad, type Outcome } from '../../terms/outcome';
-import { tabled, workedOut, type Figure } from '../../terms/working';
+import { ruled, tabled, workedOut, type Figure } from '../../terms/working';
 import type { PlanChoice } from './choices';
 import type { SegmentFinding } from './part-finding';
 
@@ -44,6 +47,36 @@ export interface SegmentPasses {
   readonly passFigures: readonly Figure[];
   readonly roughRpm: Figure | null;
   readonly finishRpm: Figure | null;
+  /** A turn, mm. */
+  readonly feeds: Readonly<Record<keyof Feeds, Figure>>;
+}
+
+/** Where the cross slide stands for a pass, counted from touching the bar or the wall of the hole, as its dial counts. */
+export const passDial = ({ fromMm }: Pick<SegmentPasses, 'fromMm'>, { toMm }: Pick<Pass, 'toMm'>, lathe: Pick<Lathe, 'cross'>): string =>
+  turnsWords(crossTurns(Math.abs(fromMm - toMm), lathe), lathe.cross);
+
+/** Ra that turning has to give a surface, µm; null where none is asked for, or something else gives it. */
+function turnedRaUm({ features }: Pick<Part, 'features'>, id: string): number | null {
+  const asked = features.flatMap((f) => (f.kind === 'surface-finish' && f.on === id && f.how === 'turned' ? [f.raUm] : []));
+  return asked.length ? Math.min(...asked) : null;
+}
+
+/** Feeds a turn for a surface, with what holds them. */
+function feedFigures(id: string, noseMm: number, raUm: number | null): SegmentPasses['feeds'] {
+  const feeds = feedsFor(noseMm, raUm);
+  const nose = ruled('plan.nose', 'nose radius', noseMm, 'of the turning tool');
+  const held = raUm !== null && feeds.finish < feedsFor(noseMm, null).finish;
+  const usual = 'usual feed, no more than two thirds of the nose radius';
+  return {
+    rough: workedOut(`segment.${id}.rough-feed`, 'roughing feed, a turn', feeds.rough, usual, [nose]),
+    finish: workedOut(
+      `segment.${id}.finish-feed`,
+      'finishing feed, a turn',
+      feeds.finish,
+      held ? `its ridges come to Ra ${raUm} µm at best: f²/8r, and 4/(9 sqrt 3) of that` : usual,
+      [nose],
+    ),
+  };
 }
 
 /** The drill before boring; nought where the bore is too small for one. */
@@ -147,6 +180,7 @@ export function passesFor(
             ),
           )
         : [],
+      feeds: feedFigures(id, plan.noseMm ?? USUAL_NOSE_MM, turnedRaUm(part, id)),
       roughRpm: rpmFigure(`segment.${id}.rough-rpm`, 'roughing speed', roughSpeed, inside ? segment.diameter : bar, most),
       finishRpm: rpmFigure(`segment.${id}.finish-rpm`, 'finishing speed', finishSpeed, segment.diameter, most),
     };
@@ -161,5 +195,9 @@ export const cuttingMin = (setUp: SetUp, passes: readonly SegmentPasses[]): numb
       const { lengthMm } = x.segment.segment;
       const of = (kind: Pass['kind']): number => (x.passes.ok ? x.passes.value.filter((p) => p.kind === kind).length : 0);
       const [rough, finish] = [x.roughSpeed.ok ? x.roughSpeed.value.gearRpm : 0, x.finishSpeed.ok ? x.finishSpeed.value.gearRpm : 0];
-      return sum + passesMin('rough', of('rough'), lengthMm, rough) + passesMin('finish', of('finish'), lengthMm, finish);
+      return (
+        sum +
+        passesMin('rough', of('rough'), lengthMm, rough, x.feeds.rough.value) +
+        passesMin('finish', of('finish'), lengthMm, finish, x.feeds.finish.value)
+      );
     }, 0);

@@ -1,7 +1,7 @@
 import { materialOf, type Material } from '../../book/materials';
 import type { SetUp } from '../../making/holdings';
 import { partLengthMm } from '../../making/part';
-import { cuttingForceN, cuttingKw, PUSH_SHARE, USUAL_FEEDS_MM, workBendMm, type Held } from '../../making/process';
+import { cuttingForceN, cuttingKw, PUSH_SHARE, workBendMm, type Held } from '../../making/process';
 import { formatWithUnit, type LengthUnit } from '../../terms/quantity';
 import { inSentence } from '../../terms/words';
 import { ruled, workedOut, type Figure } from '../../terms/working';
@@ -60,7 +60,7 @@ export function pushedIn(
     const { id, side, name } = x.segment.segment;
     const last = x.passes.ok ? x.passes.value.at(-1) : undefined;
     if (!last || side !== 'outside' || !setUp.cuts.includes(id)) return [];
-    const forceN = cuttingForceN(kc11, mc, last.offMm / 2, USUAL_FEEDS_MM.finish);
+    const forceN = cuttingForceN(kc11, mc, last.offMm / 2, x.feeds.finish.value);
     const push = workedOut(
       `set-up.${setUp.number}.${id}.push`,
       'push of the last cut',
@@ -80,7 +80,7 @@ export function pushedIn(
     );
     const rough = x.passes.ok ? Math.max(0, ...x.passes.value.filter((p) => p.kind === 'rough').map((p) => p.offMm / 2)) : 0;
     const speed = x.roughSpeed.ok ? x.roughSpeed.value.speedMMin : 0;
-    const roughKw = cuttingKw(cuttingForceN(kc11, mc, rough, USUAL_FEEDS_MM.rough), speed);
+    const roughKw = cuttingKw(cuttingForceN(kc11, mc, rough, x.feeds.rough.value), speed);
     const { lowerMm, upperMm } = x.segment.limits;
     return [{ segmentId: id, bend, roughKw, words: wordsOf(name, bend.value, upperMm - lowerMm, held, roughKw, powerKw, unit) }];
   });

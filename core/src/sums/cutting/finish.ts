@@ -1,12 +1,10 @@
+import { ridgesMm } from '../../making/process';
 import { bad, good } from '../../terms/outcome';
 import { MM_PER_INCH, significant } from '../../terms/quantity';
 import { length } from '../fields';
 import { given, result } from '../given';
 import { arc, line, size } from '../marks';
 import type { Sum } from '../sum';
-
-/** Mean height of parabolic ridges against their full height: 4 / (9 sqrt 3). */
-const RA_SHARE = 4 / (9 * Math.sqrt(3));
 
 const microns = (mm: number): string => `${significant(mm * 1000, 2)} µm (${significant((mm * 1e6) / MM_PER_INCH, 2)} µin)`;
 
@@ -20,12 +18,12 @@ export const finish: Sum = {
   work: (v) => {
     const [f, r] = [v.number('feed'), v.number('nose')];
     if (f >= r) return bad('feed', 'The feed must be smaller than the nose radius, or the straight edges cut the ridges.', 'feed');
-    const high = r - Math.sqrt(r * r - (f * f) / 4);
+    const { high, ra } = ridgesMm(f, r);
     const from = [given('finish.feed', 'feed', f), given('finish.nose', 'nose radius', r)];
     const half = Math.asin(f / 2 / r);
     const deg = (half * 180) / Math.PI;
     return good({
-      answer: { label: 'Ra, at best', text: microns(high * RA_SHARE) },
+      answer: { label: 'Ra, at best', text: microns(ra) },
       figures: [result('finish.height', 'height of the ridges', high, 'r - sqrt(r² - f²/4), about f² / 8 r', from)],
       words: [
         `Ridges ${microns(high)} high. A worn edge, a tearing steel or chatter leaves more: believe the comparison piece.`,

@@ -35,7 +35,8 @@ const START: TypedPrice = {
 
 const inputOf = ({ price, ...v }: TypedPrice): BarInput => ({
   ...v,
-  innerMm: hasInner(v.shape) ? v.innerMm : null,
+  // A shape that is not chosen yet has none.
+  innerMm: BAR_SHAPES.includes(v.shape) && hasInner(v.shape) ? v.innerMm : null,
   priceMinor: fromWhole(price),
   removed: false,
 });

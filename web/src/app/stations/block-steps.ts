@@ -2,11 +2,12 @@ import { ChangeDetectionStrategy, Component, computed, input, output } from '@an
 import { ordersWith, type BlockPlan, type PlanChoice } from '@iron-patch/core';
 import { FigureButton } from '../show';
 import { ActOrder } from './act-order';
+import { OnTheCut } from './on-the-cut';
 
 /** How a block is made: its holes from the two edges that they count from, each with its drill, then set-up by set-up. */
 @Component({
   selector: 'ip-block-steps',
-  imports: [ActOrder, FigureButton],
+  imports: [ActOrder, FigureButton, OnTheCut],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (plan().holes.length) {
@@ -73,9 +74,7 @@ import { ActOrder } from './act-order';
             }
           </ol>
         }
-        @for (c of s.coolant; track c) {
-          <p class="wet"><span class="quiet">On the cut</span> {{ c }}</p>
-        }
+        <ip-on-the-cut [coolant]="s.coolant" />
         @for (c of s.cautions; track c) {
           <p class="said">{{ c }}</p>
         }
@@ -103,10 +102,6 @@ import { ActOrder } from './act-order';
     td .quiet {
       font: 400 15px var(--text);
       white-space: nowrap;
-    }
-    .wet {
-      margin: 6px 0 0;
-      font-size: 15px;
     }
     ol {
       list-style: decimal;

@@ -294,7 +294,7 @@ export class Cut {
   protected speeds(): string {
     const x = this.store.repair()?.plan?.passes.find((p) => p.segment.segment.id === this.cut()!.segment.segment.id);
     return x?.roughSpeed.ok && x.finishSpeed.ok
-      ? `Rough at ${x.roughSpeed.value.gearRpm} rpm, finish at ${x.finishSpeed.value.gearRpm} rpm.`
+      ? `Rough at ${x.roughSpeed.value.gearRpm} rpm and ${this.show(x.feeds.rough.value)} a turn, finish at ${x.finishSpeed.value.gearRpm} and ${this.show(x.feeds.finish.value)}.`
       : '';
   }
 }

@@ -15,6 +15,7 @@ import {
   WAYS,
   newestRelease,
   sawFraction,
+  USUAL_NOSE_MM,
   type Bar,
   type BoringId,
   type PlanChoice,
@@ -126,6 +127,7 @@ export class Plan {
     ['set-up', 'all through one set-up, then the next'],
     ['piece', 'each right through'],
   ];
+  protected readonly usualNoseMm = USUAL_NOSE_MM;
   protected readonly edges: readonly Option[] = [
     ['left', 'left, chuck side'],
     ['right', 'right, tailstock side'],

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
-import { formatLength, onCross, onDial, type Lathe, type Schedule, type Setting } from '@iron-patch/core';
+import { onDial, toldCuts, type Lathe, type Schedule } from '@iron-patch/core';
 import { FigureButton } from '../../show';
 import { SheetStore } from '../../sheet-data';
 
@@ -25,15 +25,13 @@ import { SheetStore } from '../../sheet-data';
             </div>
           }
         </dl>
-        @if (s.cuts; as cuts) {
-          @if (cuts.toMm.length > 1) {
-            <p class="cuts">
-              <span class="quiet">{{ cuts.on === 'compound' ? 'compound at' : cuts.on === 'cross' ? 'cross slide at' : 'down to' }}</span>
-              @for (c of cuts.toMm; track $index) {
-                <span class="fig">{{ told(cuts.on, c) }}</span>
-              }
-            </p>
-          }
+        @if (cuts(s, lathe(), unit()); as cuts) {
+          <p class="cuts">
+            <span class="quiet">{{ cuts.on }}</span>
+            @for (c of cuts.each; track $index) {
+              <span class="fig">{{ c }}</span>
+            }
+          </p>
         }
         @for (w of s.words; track w) {
           <p class="quiet word">{{ w }}</p>
@@ -91,16 +89,10 @@ import { SheetStore } from '../../sheet-data';
   `,
 })
 export class Schedules {
-  private readonly store = inject(SheetStore);
+  protected readonly unit = inject(SheetStore).unit;
   readonly schedules = input.required<readonly Schedule[]>();
   readonly lathe = input.required<Lathe>();
 
   protected readonly dial = onDial;
-
-  /** A cut as its dial shows it: on the cross slide in the dial's own count, else in the reader's unit. */
-  protected told(on: Setting['on'], mm: number): string {
-    if (on === 'cross') return onCross(mm, this.lathe());
-    const unit = this.store.unit();
-    return formatLength(mm, unit, unit === 'mm' ? 2 : 3);
-  }
+  protected readonly cuts = toldCuts;
 }

@@ -1,13 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import {
-  crossTurns,
   cutsOf,
-  turnsWords,
   type AfterChoice,
   type AfterHoldId,
   type Figure,
   type MovedCut,
   ordersWith,
+  PASS_WORDS,
+  passDial,
   type PlanChoice,
   type PlanFinding,
   type PlannedSetUp,
@@ -17,6 +17,7 @@ import { ChooseField, type Option } from '../../form';
 import { FigureButton } from '../../show';
 import { SheetStore } from '../../sheet-data';
 import { ActOrder } from '../act-order';
+import { OnTheCut } from '../on-the-cut';
 import { HoldList } from './hold-list';
 import { LadderPicture } from './ladder-picture';
 import { Schedules } from './schedules';
@@ -27,12 +28,10 @@ interface CutHere {
   readonly moved: boolean;
 }
 
-const PASS_WORDS = { rough: 'rough', finish: 'finish' } as const;
-
 /** One holding: where it is held and zeroed, its acts, its stops, the passes of what is turned in it, and what to mind. */
 @Component({
   selector: 'ip-set-up',
-  imports: [ActOrder, HoldList, ChooseField, FigureButton, LadderPicture, Schedules],
+  imports: [ActOrder, HoldList, ChooseField, FigureButton, LadderPicture, OnTheCut, Schedules],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './set-up-sheet.html',
   styles: `
@@ -49,9 +48,9 @@ const PASS_WORDS = { rough: 'rough', finish: 'finish' } as const;
       font-size: 15px;
       padding: 6px 12px;
     }
-    .wet {
-      margin: 6px 0 0;
-      font-size: 15px;
+    .feed {
+      display: block;
+      white-space: nowrap;
     }
     .pass {
       display: inline-block;
@@ -128,7 +127,7 @@ export class SetUpSheet {
     return x.passes.value.map((p, i) => ({
       figure: x.passFigures[i]!,
       kind: PASS_WORDS[p.kind],
-      dial: turnsWords(crossTurns(Math.abs(x.fromMm - p.toMm), lathe), lathe.cross),
+      dial: passDial(x, p, lathe),
     }));
   }
 }
