@@ -1,4 +1,5 @@
 import { milling } from './cutting/milling';
+import { boringBar } from './cutting/boring-bar';
 import { plunge } from './cutting/plunge';
 import { ringRoom } from './joints/ring-room';
 import { edgeFinding } from './layout/edge-finding';
@@ -85,6 +86,7 @@ export const SUMS: readonly Sum[] = [
   turningTime,
   milling,
   plunge,
+  boringBar,
   finish,
   oddTeeth,
   reamLadder,

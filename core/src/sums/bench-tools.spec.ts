@@ -237,3 +237,20 @@ describe('what hangs in the crib is named', () => {
     expect(work('tap-drill', { thread: 'M10' }).words!.join()).not.toContain('crib');
   });
 });
+
+describe('boring bar', () => {
+  it('a steel bar of 16 standing out 64 gives way as the beam tables have it, eight times as far at twice the length', () => {
+    const short = work('boring-bar', { bar: '16', out: '64' });
+    const push = figure(short, 'bar.push');
+    // 16 thick is 3217 mm⁴.
+    expect(figure(short, 'bar.bend')).toBeCloseTo((push * 64 ** 3) / (3 * 210_000 * 3217), 7);
+    expect(figure(work('boring-bar', { bar: '16', out: '128' }), 'bar.bend')).toBeCloseTo(8 * figure(short, 'bar.bend'), 9);
+    expect(figure(short, 'bar.on-diameter')).toBeCloseTo(2 * figure(short, 'bar.bend'), 12);
+  });
+  it('chatters beyond its ratio, a carbide one later, and says where no force is known', () => {
+    const said = (shank: string): string => work('boring-bar', { bar: '16', out: '80', shank }).words!.join(' ');
+    expect(said('steel')).toContain('It chatters');
+    expect(said('carbide')).not.toContain('It chatters');
+    expect(wrongAt('boring-bar', { material: 'pom' })).toEqual(['material']);
+  });
+});

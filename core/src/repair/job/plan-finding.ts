@@ -1,5 +1,5 @@
 import { materialOf, UNKNOWN_MATERIAL } from '../../book/materials';
-import { formatWithUnit, placeWithUnit, type LengthUnit } from '../../terms/quantity';
+import { placeWithUnit, type LengthUnit } from '../../terms/quantity';
 import { inSentence } from '../../terms/words';
 import {
   heldPlan,
@@ -32,12 +32,13 @@ import {
   type StockNeed,
 } from '../../making/stock';
 import type { Outcome } from '../../terms/outcome';
-import { minus, plus, ruled, sumOf, workedOut, type Figure } from '../../terms/working';
+import { ruled, type Figure } from '../../terms/working';
 import { piecesFromBar, piecesHeldOnce } from './held-once';
 import { asBoughtFrom, otherStock, type AsBought } from './as-bought';
 import { asAimed } from './as-aimed';
 import { asCut } from './as-cut';
 import { fromRawCrown, treatmentOf } from './before-treatment';
+import { barBends } from './bar-bend';
 import { bowsWords, unknownBarWords, willNotDo } from './chosen-bar';
 import { coolantIn, coolantWords } from './coolant-in';
 import { chosenPlan, sawnOf, type PlanChoice } from './choices';
@@ -45,8 +46,9 @@ import { behindWords, mostRpmIn } from './held-speed';
 import { millDial } from './hole-table';
 import type { JobItem } from './items';
 import type { PartFinding, SegmentFinding } from './part-finding';
+import { minutesOf, mostFigure, rungFigure } from './plan-figures';
 import { againWords, piecesOf } from './pieces';
-import { barFigure, cuttingMin, passesFor, surfaceSpeed, tooFastWords, type MostRpm, type SegmentPasses } from './planned-passes';
+import { barFigure, passesFor, surfaceSpeed, tooFastWords, type MostRpm, type SegmentPasses } from './planned-passes';
 import { pushedIn, type Pushed } from './pushed';
 import type { JobSheet, Shop } from './records';
 import { HOLDINGS_KEY } from './release';
@@ -61,7 +63,7 @@ export interface PlannedSetUp {
   readonly schedules: readonly Schedule[];
   /** What is put on the cut, a sentence for what is alike; empty where the metal is not known, or nothing is cut. */
   readonly coolant: readonly string[];
-  /** How far the tool pushes away what is turned here. */
+  /** How far the tool pushes away what is turned here, and its bar in what is bored. */
   readonly pushed: readonly Pushed[];
   /** Setting it up and turning the surfaces to size; what is cut into them is not in it. An estimate, min. */
   readonly minutes: Figure;
@@ -142,16 +144,6 @@ export const usualPlan = (lathe: Lathe): PlanChoice => ({
   finishes: 2,
 });
 
-/** Where the tool stands at a stop: the depth on the part, and the tool's own width where another edge of it cuts than touched. */
-export function rungFigure(rung: Rung, setUp: number): Figure {
-  const key = `set-up.${setUp}.${rung.key}`;
-  const depth = workedOut(`${key}.depth`, inSentence(rung.what), rung.depthMm, 'distance from the zero face on the drawing', []);
-  const width = rung.toolMm - rung.depthMm;
-  const tool = ruled(`${key}.width`, 'width of the tool', Math.abs(width), 'the edge of it that touched the face is not the one that cuts');
-  const label = rung.dial ? `tool at ${inSentence(rung.what)}` : inSentence(rung.what);
-  return sumOf(key, label, [plus(depth), ...(width > 0 ? [plus(tool)] : width < 0 ? [minus(tool)] : [])]);
-}
-
 function troubles(found: PartFinding, need: StockNeed, lathe: Lathe, largest: number, way: WayId, unit: LengthUnit): string[] {
   const said: string[] = [];
   if (largest > lathe.swingMm)
@@ -163,24 +155,6 @@ function troubles(found: PartFinding, need: StockNeed, lathe: Lathe, largest: nu
     );
   if (found.problems.length) said.push('The drawing has problems: put them right at Draw first.');
   return said;
-}
-
-function minutesOf(setUp: SetUp, passes: readonly SegmentPasses[]): Figure {
-  const key = `set-up.${setUp.number}.minutes`;
-  const setting = ruled(`${key}.setting`, 'to set it up', setUp.settingMin, 'estimate of the shop', 'time');
-  const cutting = cuttingMin(setUp, passes);
-  const cut = workedOut(`${key}.cutting`, 'turning to size', cutting, 'passes at the usual feeds, back and measured between them', [], {
-    measure: 'time',
-  });
-  return sumOf(key, `set-up ${setUp.number}, about`, [plus(setting), ...(cutting > 0 ? [plus(cut)] : [])]);
-}
-
-/** The most that two surfaces run out to each other: every holding between them shifts the axis, at worst all one way. */
-function mostFigure({ id, words, predicted }: AskedRunOut, unit: LengthUnit): Figure | null {
-  if (!predicted) return null;
-  const steps = predicted.steps.map((s, i) => ruled(`run-out.${id}.step.${i}`, s.words, s.mm, 'indicator movement after holding it so'));
-  const rest = steps.length > 1 ? `; usually about ${formatWithUnit(predicted.usualMm, unit)}, as they seldom lie one way` : '';
-  return { ...sumOf(`run-out.${id}`, `${words}, at most`, steps.map(plus)), ...(rest ? { note: `All lying one way${rest}.` } : {}) };
 }
 
 /** The slide that travels along the part: the lathe's carriage, the table of the shop's mill; null where nothing is dialled, or no mill is known. */
@@ -295,7 +269,7 @@ export function planFinding(
       setUp,
       dial,
       ladder,
-      pushed: pushedIn(setUp, passes, found, powerKw, sheet.job.unit),
+      pushed: [...pushedIn(setUp, passes, found, powerKw, unit), ...barBends(setUp, passes, found, shop.tools, unit)],
       coolant: coolantIn(found.part, setUp, own, plan.tool === 'carbide').map(coolantWords),
       schedules: [...(setOnce ? [setOnce] : []), ...own],
       minutes: minutesOf(setUp, passes),

@@ -8,19 +8,17 @@ import { ruled, workedOut, type Figure } from '../../terms/working';
 import type { PartFinding } from './part-finding';
 import type { SegmentPasses } from './planned-passes';
 
-/** What the tool does to a surface while it is turned in a holding. */
+/** What the tool and a surface do to each other while it is cut in a holding. */
 export interface Pushed {
   readonly segmentId: string;
-  /** The most that the last cut pushes it away by, on the diameter, mm. */
+  /** The most that the last cut pushes the work away by, or in a bore the bar, on the diameter, mm. */
   readonly bend: Figure;
-  /** What the heaviest roughing cut takes at the spindle, kW; 0 where there is none. */
-  readonly roughKw: number;
   /** What to mind of it; empty where nothing. */
   readonly words: string;
 }
 
-/** More than this share of the limits is told: a belly, or a taper towards the free end. */
-const TOLD_SHARE = 0.25;
+/** More than this share of the limits is told: a belly, a taper towards the free end, a bore that comes out smaller. */
+export const TOLD_SHARE = 0.25;
 const PLACES = 8;
 
 /** How a holding stands against the push; null where a steady goes along. */
@@ -82,7 +80,7 @@ export function pushedIn(
     const speed = x.roughSpeed.ok ? x.roughSpeed.value.speedMMin : 0;
     const roughKw = cuttingKw(cuttingForceN(kc11, mc, rough, x.feeds.rough.value), speed);
     const { lowerMm, upperMm } = x.segment.limits;
-    return [{ segmentId: id, bend, roughKw, words: wordsOf(name, bend.value, upperMm - lowerMm, held, roughKw, powerKw, unit) }];
+    return [{ segmentId: id, bend, words: wordsOf(name, bend.value, upperMm - lowerMm, held, roughKw, powerKw, unit) }];
   });
 }
 

@@ -4,7 +4,7 @@ import { choiceKey } from './choices';
 import { inLineMm } from './fit-finding';
 import { liveReadings } from './live-readings';
 import { HAZARDS, type JobSheet } from './records';
-import { rungFigure } from './plan-finding';
+import { rungFigure } from './plan-figures';
 import { freeze } from './release';
 import { workOut } from './repair';
 import { drawnPin, testChoice, testReading, testSheet, testShop } from './testing';

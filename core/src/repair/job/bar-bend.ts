@@ -1,0 +1,106 @@
+import { materialOf } from '../../book/materials';
+import type { SetUp } from '../../making/holdings';
+import { partLengthMm, type Part } from '../../making/part';
+import { barBendMm, barGoesInto, cuttingForceN, PUSH_SHARE, SHANKS, soldBarMm, type Shank } from '../../making/process';
+import type { CribTool } from '../../making/tooling';
+import { formatWithUnit, type LengthUnit } from '../../terms/quantity';
+import { inSentence } from '../../terms/words';
+import { ruled, workedOut, type Figure } from '../../terms/working';
+import type { PartFinding } from './part-finding';
+import type { SegmentPasses } from './planned-passes';
+import { TOLD_SHARE, type Pushed } from './pushed';
+
+/** What a bar stands out beyond the end of what it bores, mm: its tip comes through, and the toolpost clears the chuck or the work. */
+const CLEAR_MM = 5;
+
+/** A bar that bores, of the crib where one goes in there. */
+interface Bar {
+  readonly mm: number;
+  readonly shank: Shank;
+  readonly from: string;
+}
+
+/** A bar of the crib whose shank is of carbide says so. */
+const shankOf = ({ note }: Pick<CribTool, 'note'>): Shank => (/carbide (shank|bar)/i.test(note) ? 'carbide' : 'steel');
+
+/** The stiffest that goes into a hole; as sold where none of the crib does. */
+function barFor(holeMm: number, tools: readonly CribTool[]): Bar {
+  const own = tools.flatMap((t): Bar[] =>
+    t.kind === 'boring' && t.pieces > 0 && t.sizeMm !== null && barGoesInto(t.sizeMm, holeMm)
+      ? [{ mm: t.sizeMm, shank: shankOf(t), from: 'hangs in the crib' }]
+      : [],
+  );
+  const stiffness = ({ mm, shank }: Bar): number => SHANKS[shank].youngMpa * mm ** 4;
+  const [best] = own.sort((p, q) => stiffness(q) - stiffness(p));
+  return best ?? { mm: soldBarMm(holeMm), shank: 'steel', from: 'the thickest that goes in there, none of the crib does' };
+}
+
+/** From the mouth that stands free to the far end of what is bored. */
+function deepMm(
+  part: Part,
+  { free }: SetUp,
+  { id, fromMm, toMm }: { readonly id: string; readonly fromMm: number; readonly toMm: number },
+): number {
+  const near = free === 'both' ? part.bores.find((b) => b.surfaces.some((s) => s.id === id))?.from === 'near' : free === 'near';
+  return near ? toMm : partLengthMm(part) - fromMm;
+}
+
+/** Bores of a holding as their boring bar gives way; none where the book has no cutting force for the material. */
+export function barBends(
+  setUp: SetUp,
+  passes: readonly SegmentPasses[],
+  { part }: PartFinding,
+  tools: readonly CribTool[],
+  unit: LengthUnit,
+): Pushed[] {
+  const m = materialOf(part.materialId);
+  if (!m?.kc11 || m.mc === null || setUp.machine !== 'lathe') return [];
+  const { kc11, mc } = m;
+  return passes.flatMap((x): Pushed[] => {
+    const { id, side, name } = x.segment.segment;
+    const last = x.passes.ok ? x.passes.value.at(-1) : undefined;
+    if (!last || side !== 'inside' || !setUp.cuts.includes(id)) return [];
+    const bar = barFor(x.fromMm, tools);
+    const { words: shank, ratio } = SHANKS[bar.shank];
+    const out = deepMm(part, setUp, x.segment.segment) + CLEAR_MM;
+    const key = `set-up.${setUp.number}.${id}`;
+    const push = workedOut(
+      `${key}.push`,
+      'push of the last cut',
+      PUSH_SHARE * cuttingForceN(kc11, mc, last.offMm / 2, x.feeds.finish.value),
+      `${PUSH_SHARE} of kc1.1 x depth x feed^(1 - mc), ${m.name}`,
+      [],
+      { measure: 'force' },
+    );
+    const bend = workedOut(
+      `${key}.bend`,
+      `the bar gives way in ${inSentence(name)} by, on the diameter`,
+      2 * barBendMm(push.value, bar.shank, bar.mm, out),
+      `twice F L³ / 3EI of a ${shank} bar`,
+      [
+        push,
+        ruled(`${key}.bar`, 'boring bar', bar.mm, bar.from),
+        ruled(`${key}.out`, 'it stands out', out, `to the end of what it bores, and ${CLEAR_MM} mm`),
+      ],
+    );
+    const { lowerMm, upperMm } = x.segment.limits;
+    return [{ segmentId: id, bend, words: wordsOf(name, bend, upperMm - lowerMm, out / bar.mm > ratio ? { bar, out } : null, unit) }];
+  });
+}
+
+function wordsOf(
+  name: string,
+  bend: Figure,
+  widthMm: number,
+  slender: { readonly bar: Bar; readonly out: number } | null,
+  unit: LengthUnit,
+): string {
+  const gives =
+    bend.value > TOLD_SHARE * widthMm
+      ? `${name}: the bar gives way by up to ${formatWithUnit(bend.value, unit)} on the diameter at the last cut, so it comes out that much smaller. Spring passes, and let the cuts before tell.`
+      : '';
+  const chatters = slender
+    ? `${name}: a ${SHANKS[slender.bar.shank].words} bar of ${formatWithUnit(slender.bar.mm, unit)} stands out ${(slender.out / slender.bar.mm).toFixed(1)} times its thickness; beyond ${SHANKS[slender.bar.shank].ratio} it chatters. A thicker one after a larger drill, or one of carbide; slower.`
+    : '';
+  return [gives, chatters].filter(Boolean).join(' ');
+}
