@@ -1,5 +1,6 @@
 import { formatWithUnit, placeWithUnit, type LengthUnit } from '../../terms/quantity';
 import { faceOf, type Block, type BlockHole } from '../part';
+import { BAR_SHARE, SHANKS } from '../process';
 import type { Lathe, MillCard } from '../setups';
 
 /** How a housing, a link or a barrel is held while it is bored true. */
@@ -45,10 +46,6 @@ export interface BoringChoice {
   readonly cannot: string;
 }
 
-/** Share of the hole that a bar fills and still clears its chips. */
-const BAR_SHARE = 0.7;
-/** A steel bar held at one end chatters beyond so many of its own diameters. */
-const REACH_RATIO = 4;
 /** A bar between centres holds its size up to so many. */
 const BETWEEN_RATIO = 15;
 /** Room that dog, tailstock and the tool's way out take of such a bar, mm. */
@@ -63,7 +60,7 @@ const HONE_CAUTION = 'A reamer or hone that grips turns the work: clamp it, and 
 
 function tooDeep({ diameterMm, lengthMm }: BoringWork, unit: LengthUnit): string {
   const barMm = BAR_SHARE * diameterMm;
-  return lengthMm > REACH_RATIO * barMm
+  return lengthMm > SHANKS.steel.ratio * barMm
     ? `A bar of ${placeWithUnit(barMm, unit)} would reach ${(lengthMm / barMm).toFixed(1)} times its thickness: it chatters and bores a taper.`
     : '';
 }

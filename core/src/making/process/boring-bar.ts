@@ -11,8 +11,8 @@ const GOES_INTO: readonly (readonly [barMm: number, boreMm: number])[] = [
   [32, 40],
   [40, 50],
 ];
-/** Of a hole that is smaller than any of these, or a bar between them. */
-const SHARE = 0.7;
+/** Share of a hole that any other bar fills and still clears its chips. */
+export const BAR_SHARE = 0.7;
 
 /** Shanks that a bar is made of: Young's modulus, MPa, and how many of its own thicknesses it stands out before it chatters. */
 export const SHANKS = {
@@ -23,12 +23,12 @@ export type Shank = keyof typeof SHANKS;
 
 /** Whether a bar goes into a hole with room for its tip and the chips. */
 export function barGoesInto(barMm: number, holeMm: number): boolean {
-  const least = GOES_INTO.find(([bar]) => bar === barMm)?.[1] ?? barMm / SHARE;
+  const least = GOES_INTO.find(([bar]) => bar === barMm)?.[1] ?? barMm / BAR_SHARE;
   return least <= holeMm + 1e-9;
 }
 
 /** The thickest bar that is sold for a hole, mm. */
-export const soldBarMm = (holeMm: number): number => GOES_INTO.findLast(([, bore]) => bore <= holeMm)?.[0] ?? SHARE * holeMm;
+export const soldBarMm = (holeMm: number): number => GOES_INTO.findLast(([, bore]) => bore <= holeMm)?.[0] ?? BAR_SHARE * holeMm;
 
 /**
  * How far the push of the cut moves the tip of a boring bar, mm: F L³ / 3EI, its holder stiff.

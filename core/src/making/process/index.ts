@@ -3,7 +3,7 @@ export { PASS_WORDS, planBorePasses, planPasses, USUAL_PASSES, type Pass, type P
 export { gearsUnder, idealRpm, spindleSpeed, type SpindleSpeed } from './speed';
 export { passesMin, USUAL_FEEDS_MM } from './cutting-time';
 export { feedsFor, ridgesMm, USUAL_NOSE_MM, type Feeds } from './feed';
-export { barBendMm, barGoesInto, SHANKS, soldBarMm, type Shank } from './boring-bar';
+export { BAR_SHARE, barBendMm, barGoesInto, SHANKS, soldBarMm, type Shank } from './boring-bar';
 export { cuttingForceN, cuttingKw, PUSH_SHARE } from './cutting-force';
 export { workBendMm, type Held } from './work-bend';
 export {

@@ -5,6 +5,9 @@ import { SceneLines } from './scene-lines';
 const MARGIN_SHARE = 0.04;
 /** Least room round a picture, mm. */
 const MARGIN_MM = 4;
+/** Height of what is written, and the width that a picture usually has, px. */
+const TEXT_PX = 14;
+const USUAL_WIDTH_PX = 840;
 
 /** Lines that core made, in true proportion. */
 @Component({
@@ -46,11 +49,19 @@ export class ScenePicture {
   /** Patterns go by an id of the page: each picture has its own. */
   protected readonly hatch = `ip-cut-${pictures++}`;
   private readonly room = computed(() => boundsOf(this.lines()));
-  protected readonly textMm = computed(() => (this.room().toY - this.room().fromY) * 0.055);
-  protected readonly box = computed(() => {
+  /** Room with a margin, mm. */
+  private readonly around = computed(() => {
     const { fromX, toX, fromY, toY } = this.room();
     const m = Math.max((toX - fromX) * MARGIN_SHARE, MARGIN_MM);
-    return `${fromX - m} ${-toY - m} ${toX - fromX + 2 * m} ${toY - fromY + 2 * m}`;
+    return { x: fromX - m, y: -toY - m, width: toX - fromX + 2 * m, height: toY - fromY + 2 * m };
+  });
+  /** As high as it is read from a step away, whatever the picture is scaled by. */
+  protected readonly textMm = computed(
+    () => TEXT_PX * Math.max(this.around().height / this.heightPx(), this.around().width / USUAL_WIDTH_PX),
+  );
+  protected readonly box = computed(() => {
+    const { x, y, width, height } = this.around();
+    return `${x} ${y} ${width} ${height}`;
   });
 }
 
