@@ -4,6 +4,7 @@ import type { PlanRow } from '@iron-patch/core/repair/order';
 import type { DayAxis } from './day-axis';
 import type { DoneRow, Lane } from './lanes-of';
 import { spanWords, type MomentWords } from './order-words';
+import { tiesOf, type TiedBox } from './ties';
 
 /** An act that is pulled along its lane, with the moment at which it would begin. */
 export interface Pulled {
@@ -34,7 +35,7 @@ interface DrawnLane extends Lane {
   readonly tracks: number;
 }
 
-const LANE_PX = { alone: 46, track: 27, around: 10 } as const;
+const LANE_PX = { alone: 46, thin: 24, track: 27, around: 10 } as const;
 /** What can be pressed is no narrower, px. */
 const LEAST_PX = 24;
 const USUAL_FIELD_PX = 1000;
@@ -128,6 +129,24 @@ export class OrderLanes {
       label: [`${number} ${name}`, when, state].filter(Boolean).join(', '),
     };
   }
+
+  /** What the acts of the job that is looked at wait for. */
+  protected readonly ties = computed(() => {
+    const job = this.selectedJob();
+    let topPx = 0;
+    const boxes = this.drawn().flatMap((lane): TiedBox[] => {
+      const top = topPx;
+      topPx += this.height(lane);
+      const highPx = lane.tracks > 1 ? LANE_PX.thin : LANE_PX.alone;
+      return lane.boxes.flatMap((b) => {
+        const id = b.row?.job.id ?? b.done!.jobId;
+        const to = b.left + Math.max(b.width, b.narrow ? (100 * b.widthPx) / this.fieldPx() : 0);
+        const after = (b.row?.act.after ?? []).map((key) => `${id}/${key}`);
+        return id === job ? [{ key: b.key, after, from: this.leftOf(b), to, middlePx: top + this.top(b) + highPx / 2 }] : [];
+      });
+    });
+    return { heightPx: topPx, lines: tiesOf(boxes, this.selected()) };
+  });
 
   protected height({ tracks }: DrawnLane): number {
     return LANE_PX.around + Math.max(LANE_PX.alone, tracks * LANE_PX.track);

@@ -134,7 +134,12 @@ export class PinLine {
     if (this.text().trim() && !this.at()) return 'A time, or a day and a time: 9:30, fri 9.';
     if (this.changed()) return this.effect();
     if (row.act.act === null) return row.act.open ? 'Nobody knows yet how long.' : `expected ${words.of(row.end)}`;
-    return words.span(row.begin, row.end);
+    return [words.span(row.begin, row.end), ...(this.waitsFor() ? [`after ${this.waitsFor()}`] : [])].join(', ');
+  });
+  /** What of its job it waits for, in words; empty where nothing is left of that. */
+  private readonly waitsFor = computed(() => {
+    const { act, job } = this.row();
+    return job.toDo.acts.flatMap((a) => (act.after.includes(a.key) && !a.done ? [a.name] : [])).join(', ');
   });
 
   protected now(): RunChoice {
