@@ -1,6 +1,6 @@
 import { HOLDING_KINDS, MACHINE_KINDS, type Machine } from '@iron-patch/core';
 import { array, lazy, mixed, object, type InferType } from 'yup';
-import { lengthOf, numberOf, oneOf } from './fields';
+import { dateOrNull, lengthOf, numberOf, oneOf } from './fields';
 import { removedOf } from './removed';
 import { requiredText, textOf, TEXT_LIMITS } from './text';
 
@@ -83,6 +83,8 @@ export const machineInput = object({
   mill: millCard,
   capacityMm: lengthOf('Largest that it takes', 1, 5000).nullable().defined('Largest that it takes is missing.'),
   tonnes: numberOf('Press force', 0.1, 5000, 't').nullable().defined('Press force is missing.'),
+  // Cards of before anybody was asked have none.
+  backOn: dateOrNull('Works again on').optional(),
   removed: removedOf(),
 }).test('card-of-its-kind', '', (m, { createError }) => {
   for (const kind of ['lathe', 'mill'] as const) {

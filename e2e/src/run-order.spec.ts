@@ -124,6 +124,27 @@ it('hours are changed, and the order follows', async () => {
   await page.sees('21');
 });
 
+it('a machine that is out of order has nothing to do until it works again', async () => {
+  const { page } = tomas;
+  await page.click('Shop');
+  await page.click('Change Gap-bed lathe');
+  await page.fill('Out of order, works again on', '2090-12-04');
+  await page.click('Save machine');
+  await page.sees('out of order until');
+  expect(await seriousProblems(page)).toEqual([]);
+  await page.click('Run order');
+  await page.sees('out until');
+  const boxes = () => page.run<number>('return document.querySelectorAll(".lane[aria-label^=\\"Gap-bed lathe\\"] .box:not(.done)").length');
+  await page.until('the lathe to be empty', async () => (await boxes()) === 0);
+  expect(await page.run<number>('return document.querySelectorAll(".lane .box:not(.done)").length')).toBeGreaterThan(0);
+  await page.click('Shop');
+  await page.click('Change Gap-bed lathe');
+  await page.fill('Out of order, works again on', '');
+  await page.click('Save machine');
+  await page.click('Run order');
+  await page.until('the lathe to have work', async () => (await boxes()) > 0);
+});
+
 it('a calendar elsewhere fetches what is promised from its secret address, until it is ended', async () => {
   const { page } = tomas;
   await page.click('Close');

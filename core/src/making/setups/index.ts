@@ -1,6 +1,7 @@
 export {
   CLAMPS,
   HOLDING_KINDS,
+  isOut,
   lathesAmong,
   MACHINE_KINDS,
   type Dial,

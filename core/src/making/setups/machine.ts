@@ -1,4 +1,5 @@
 import type { ThreadDial } from '../../book/threads';
+import type { IsoDay } from '../../terms/calendar';
 import type { LengthUnit } from '../../terms/quantity';
 
 /** A hand dial: how far a full turn moves the slide, and what its lines mean. */
@@ -84,9 +85,14 @@ export interface Machine {
   readonly capacityMm: number | null;
   /** Of a press. */
   readonly tonnes: number | null;
+  /** The day on which it works again, where it is out of order; null where it is in order, undefined on cards of before anybody was asked. */
+  readonly backOn?: IsoDay | null;
   readonly version: number;
 }
 
 /** The lathes among the machines, as everything that turns is worked out from them. */
 export const lathesAmong = (machines: readonly Machine[]): Lathe[] =>
   machines.flatMap(({ id, name, lathe }) => (lathe ? [{ id, name, ...lathe }] : []));
+
+/** Whether a machine is out of order on a day. */
+export const isOut = ({ backOn }: Pick<Machine, 'backOn'>, today: IsoDay): boolean => !!backOn && backOn > today;

@@ -54,6 +54,19 @@ const planOf = (given: ShopOrderInputs) => {
 };
 
 describe('all jobs as one problem', () => {
+  it('nothing is begun on a machine that is out of order before the day on which it works again; another one takes what it can', () => {
+    const out = { ...machine('one', 'lathe'), backOn: '2026-12-01' };
+    const shop = { machines: [out, machine('two', 'lathe')], people: [person('tomas'), person('ines')] };
+    const free = planOf(inputs([job(1, [act('a', { machineId: 'one' }), act('b'), act('c')])], { shop }));
+    expect(free.begins('1/a')).toBe('12-01T08:00');
+    expect([free.row('1/b'), free.row('1/c')].map((r) => [r.machineId, isoOf(r.begin).slice(0, 10)])).toEqual([
+      ['two', TODAY],
+      ['two', TODAY],
+    ]);
+    const over = { ...shop, machines: [{ ...out, backOn: TODAY }, machine('two', 'lathe')] };
+    expect(planOf(inputs([job(1, [act('a', { machineId: 'one' })])], { shop: over })).begins('1/a')).toBe('11-26T08:00');
+  });
+
   it('gives acts to machines of their kind and people who run them, and says which machine nobody has', () => {
     const hours = {
       ...HOURS,

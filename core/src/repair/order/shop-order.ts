@@ -72,7 +72,7 @@ export interface ShopProblem {
   /** In the order of the problem's acts. */
   readonly acts: readonly ShopAct[];
   readonly jobs: readonly RunJob[];
-  readonly machines: readonly Pick<Machine, 'id' | 'name' | 'kind'>[];
+  readonly machines: readonly Pick<Machine, 'id' | 'name' | 'kind' | 'backOn'>[];
   readonly people: readonly PersonRecord[];
   /** How many acts stand first and stay there: those that are under way, the first begun before the others. */
   readonly held: number;
@@ -233,7 +233,7 @@ export function shopProblem(inputs: ShopOrderInputs): ShopProblem {
   const problem: OrderProblem = {
     acts: asked,
     jobs: jobs.map((j) => ({ due: dueAt(j, inputs), weight: j.toDo.urgency.urgent ? URGENT : 1 })),
-    machines: machines.map(() => ({ freeFrom: now })),
+    machines: machines.map(({ backOn }) => ({ freeFrom: backOn ? Math.max(now, momentOf(backOn, 0)) : now })),
     people: works.map((work) => ({ work })),
     now,
     cost: SHOP_COST,

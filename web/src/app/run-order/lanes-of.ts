@@ -1,3 +1,5 @@
+import { isOut } from '@iron-patch/core/making/setups';
+import { dayWords, type IsoDay } from '@iron-patch/core/terms/calendar';
 import type { PlanRow, ShopProblem } from '@iron-patch/core/repair/order';
 
 /** An act that was done already: where, and from when to when. */
@@ -46,11 +48,12 @@ const doneRows = ({ jobs }: Pick<ShopProblem, 'jobs'>): DoneRow[] =>
     ),
   );
 
-/** The lanes of a plan: machines that have something to do, the bench of each person, what is away; or all acts of each person. */
+/** The lanes of a plan: machines that have something to do or are out of order, the bench of each person, what is away; or all acts of each person. */
 export function lanesOf(
   { machines, people, jobs }: Pick<ShopProblem, 'machines' | 'people' | 'jobs'>,
   rows: readonly PlanRow[],
   by: LanesBy,
+  today: IsoDay,
 ): Lane[] {
   const done = doneRows({ jobs });
   const waiting = rows.filter((r) => r.act.act === null);
@@ -66,12 +69,13 @@ export function lanesOf(
       ...away,
     ];
   const ofMachines = machines
-    .map(({ id, name }): Lane => {
-      const own = rows.filter((r) => r.machineId === id);
+    .map((m): Lane => {
+      const own = rows.filter((r) => r.machineId === m.id);
       const who = [...new Set(own.map((r) => firstName(r.personId)))].filter(Boolean);
-      return { id, name, under: who.join(', '), rows: own, done: done.filter((d) => d.machineId === id) };
+      const under = isOut(m, today) ? `out until ${dayWords(m.backOn!, 'weekday')}` : who.join(', ');
+      return { id: m.id, name: m.name, under, rows: own, done: done.filter((d) => d.machineId === m.id) };
     })
-    .filter((l) => l.rows.length || l.done.length);
+    .filter((l) => l.rows.length || l.done.length || machines.some((m) => m.id === l.id && isOut(m, today)));
   const benches = people
     .map(({ id }): Lane => {
       const own = rows.filter((r) => r.personId === id && !r.machineId && r.act.act !== null);

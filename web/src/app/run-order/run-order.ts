@@ -68,7 +68,7 @@ export class RunOrder {
   protected readonly lanes = computed(() => {
     const problem = this.store.problem();
     const plan = this.shown();
-    return problem && plan ? lanesOf(problem, plan.rows, this.by()) : [];
+    return problem && plan ? lanesOf(problem, plan.rows, this.by(), this.store.today()) : [];
   });
   protected readonly row = computed((): PlanRow | null => {
     const key = this.selected();

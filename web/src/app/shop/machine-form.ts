@@ -5,6 +5,7 @@ import { MACHINE_KINDS, MACHINE_WORDS, usualMachines, type LengthUnit, type Mach
 import { newId, ShopStore } from '../data';
 import {
   ChooseField,
+  DateField,
   FormFrame,
   LengthInput,
   NumberField,
@@ -21,7 +22,7 @@ import { inputOf, MACHINE_GROUPS, READOUT_OPTIONS, TAKES_A_SIZE, typedMachine, t
 /** A machine: its dials as they are marked, what it takes, and how it holds work. */
 @Component({
   selector: 'ip-machine-form',
-  imports: [ReactiveFormsModule, FormFrame, TextField, NumberField, ChooseField, PickField, LengthInput, PlacesField, Holdings],
+  imports: [ReactiveFormsModule, DateField, FormFrame, TextField, NumberField, ChooseField, PickField, LengthInput, PlacesField, Holdings],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './machine-form.html',
   styles:

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { routes } from '@iron-patch/contract';
-import { formatLength, MACHINE_WORDS, usualMachines, type Machine, type UsualMachine } from '@iron-patch/core';
-import { ShopStore, Told } from '../data';
+import { dayWords, formatLength, isOut, MACHINE_WORDS, usualMachines, type Machine, type UsualMachine } from '@iron-patch/core';
+import { ShopClock, ShopStore, Told } from '../data';
 import { MachineForm } from './machine-form';
 import { inputOf, typedMachine } from './typed-machine';
 
@@ -50,6 +50,7 @@ const DIAL_WORDS = { mm: 'mm', in: 'inch' } as const;
 export class Machines {
   private readonly shop = inject(ShopStore);
   private readonly told = inject(Told);
+  private readonly clock = inject(ShopClock);
   protected readonly machines = computed(() => this.shop.shop().machines);
   protected readonly usual = computed(() => usualMachines(this.shop.shop().card.unit));
   protected readonly opened = signal('');
@@ -77,6 +78,7 @@ export class Machines {
     if (m.capacityMm !== null) said.push(`takes ${size(m.capacityMm)}`);
     if (m.tonnes !== null) said.push(`${m.tonnes} t`);
     if (m.powerKw !== null) said.push(`${m.powerKw} kW`);
+    if (isOut(m, this.clock.today())) said.push(`out of order until ${dayWords(m.backOn!, 'weekday')}`);
     if (m.note) said.push(m.note);
     return said.join(', ');
   }

@@ -1,8 +1,10 @@
 import type { MachineInput } from '@iron-patch/contract';
 import {
   usualMachines,
+  type IsoDay,
   type LatheCard,
   type LengthUnit,
+  type Machine,
   type MachineKind,
   type MillCard,
   type Readout,
@@ -55,6 +57,7 @@ export interface TypedMachine {
     readonly longMm: number | null;
     readonly crossMm: number | null;
   };
+  readonly backOn: IsoDay | null;
   readonly note: string;
 }
 
@@ -64,12 +67,12 @@ export const MACHINE_GROUPS = ['lathe', 'lathe.cross', 'lathe.carriage', 'lathe.
 const usual = (unit: LengthUnit, kind: MachineKind): UsualMachine => usualMachines(unit).find((m) => m.kind === kind)!;
 
 /** A machine to start from, in the form's own terms; what it has no card of starts as is usual in the shop's unit. */
-export function typedMachine(m: UsualMachine, unit: LengthUnit): TypedMachine {
+export function typedMachine(m: UsualMachine & Pick<Machine, 'backOn'>, unit: LengthUnit): TypedMachine {
   const lathe = m.lathe ?? usual(unit, 'lathe').lathe!;
   const mill = m.mill ?? usual(unit, 'mill').mill!;
   const { name, kind, powerKw, capacityMm, tonnes, note } = m;
   return {
-    ...{ name, kind, powerKw, capacityMm, tonnes, note },
+    ...{ name, kind, powerKw, capacityMm, tonnes, note, backOn: m.backOn ?? null },
     lathe: {
       ...lathe,
       cross: { ...lathe.cross },

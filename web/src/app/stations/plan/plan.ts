@@ -6,7 +6,9 @@ import {
   barLine,
   barSize,
   isCutToSize,
+  isOut,
   countOf,
+  dayWords,
   formatLength,
   inSentence,
   chosenPlan,
@@ -20,7 +22,7 @@ import {
   type BoringId,
   type PlanChoice,
 } from '@iron-patch/core';
-import { ShopStore, ShopTimePipe } from '../../data';
+import { ShopClock, ShopStore, ShopTimePipe } from '../../data';
 import { May } from '../../sign-in';
 import { HoldingShown, seenFigures, SheetStore } from '../../sheet-data';
 import { ChooseField, LengthInput, type Option } from '../../form';
@@ -115,6 +117,7 @@ export class Plan {
   protected readonly store = inject(SheetStore);
   protected readonly shown = inject(HoldingShown);
   protected readonly shop = inject(ShopStore);
+  private readonly clock = inject(ShopClock);
   protected readonly tools: readonly Option[] = [
     ['carbide', 'Carbide'],
     ['hss', 'High-speed steel, honed'],
@@ -132,7 +135,14 @@ export class Plan {
     ['left', 'left, chuck side'],
     ['right', 'right, tailstock side'],
   ];
-  protected readonly lathes = computed<readonly Option[]>(() => this.shop.shop().lathes.map((l) => [l.id, l.name] as const));
+  protected readonly lathes = computed<readonly Option[]>(() => {
+    const { lathes, machines } = this.shop.shop();
+    const out = machines.filter((m) => isOut(m, this.clock.today()));
+    return lathes.map((l) => {
+      const until = out.find((m) => m.id === l.id)?.backOn;
+      return [l.id, until ? `${l.name}, out of order until ${dayWords(until, 'weekday')}` : l.name] as const;
+    });
+  });
   protected readonly bars = computed<readonly Option[]>(() => {
     const bars = this.found()!.bars;
     if (!bars.ok) return [['', 'none will do']];
