@@ -7,6 +7,7 @@ import {
   houseRuleInput,
   instrumentInput,
   jobInput,
+  machineInput,
   photoInput,
   readingInput,
   versionOf,
@@ -286,4 +287,24 @@ describe('the crib and the photographs', () => {
     expect(check(photoInput, { caption: '', markers: [marker] }).ok).toBe(true);
     expect(paths(check(photoInput, { caption: '', markers: [{ ...marker, x: 1.2 }] }))).toEqual(['markers.0.x']);
   });
+});
+
+it('the day on which a machine works again may be a day, none, or never asked for', () => {
+  const saw = {
+    name: 'Saw',
+    kind: 'saw',
+    powerKw: null,
+    note: '',
+    lathe: null,
+    mill: null,
+    capacityMm: null,
+    tonnes: null,
+    removed: false,
+  };
+  const wrong = (more: object): string[] => {
+    const found = check(machineInput, { ...saw, ...more });
+    return found.ok ? [] : found.problems.map((p) => p.path);
+  };
+  for (const more of [{}, { backOn: null }, { backOn: '2026-12-04' }]) expect(wrong(more)).toEqual([]);
+  for (const backOn of ['2026-02-30', 'soon', '', 7]) expect(wrong({ backOn })).toEqual(['backOn']);
 });

@@ -86,8 +86,8 @@ export const dateOrNull = (label: string): StringSchema<string | null> =>
     .strict()
     .nullable()
     .typeError(`${label} is a date.`)
-    .defined(`${label} is missing.`)
-    .test('date', `${label} is a date like 2026-12-04.`, (v) => v === null || isDate(v));
+    .test('date', `${label} is a date like 2026-12-04.`, (v) => v === undefined || v === null || isDate(v))
+    .defined(`${label} is missing.`);
 
 /** An ISO date that may be left out. */
 export const dateText = (label: string): StringSchema<string | undefined> =>
