@@ -87,6 +87,13 @@ describe('papers', () => {
     expect(await reportText(drawn())).toHaveLength(1);
   });
 
+  it('of what is turned tell its passes down to the middle of its limits, how fast, and what is put on the cut', async () => {
+    const text = squeezed((await slipText(drawn()))[0]!);
+    // Between 40.033 and 40.049.
+    expect(text).toMatch(/Body:(rough[^;]+;\d+rpm,feed0\.250\.)?finish[^;]*40\.041at[^;]+;\d+rpm,feed0\.130\./);
+    expect(text).toContain('Turningandboring:emulsion');
+  });
+
   it('of a block have its stock, its faces, its hole table, and on the report what it was tried with', async () => {
     const sizes = { lengthMm: 60, widthMm: 40, heightMm: 30 };
     const hole = {

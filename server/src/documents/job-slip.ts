@@ -125,13 +125,7 @@ function ofTime(paper: Paper, sheet: JobSheet, { rates }: Shop): void {
 
 /** What is turned to size in a set-up, a line for each surface: its passes with where the cross slide stands for each, how fast, and the feed. */
 function ofPasses(paper: Paper, { passes, lathe }: PlanFinding, { cuts }: SetUp, unit: LengthUnit): void {
-  const here = passes.filter((x) => cuts.includes(x.segment.segment.id) && x.passes.ok);
-  if (here.length)
-    paper.paragraph(
-      `Diameters, each with the cross slide from the skin, ${lathe.cross.unit} on ${lathe.cross.reads}; the feed is a turn’s.`,
-      8.5,
-    );
-  for (const x of here) {
+  for (const x of passes.filter((p) => cuts.includes(p.segment.segment.id) && p.passes.ok)) {
     const { name, side } = x.segment.segment;
     const rpm = { rough: x.roughRpm, finish: x.finishRpm };
     const all = x.passes.ok ? x.passes.value : [];
@@ -140,7 +134,7 @@ function ofPasses(paper: Paper, { passes, lathe }: PlanFinding, { cuts }: SetUp,
       const fast = rpm[kind] ? `${showValue(rpm[kind], unit)}, feed ${formatLength(x.feeds[kind].value, unit)}` : '';
       return each.length ? [[`${PASS_WORDS[kind]} ${each.join(', ')}`, fast].filter(Boolean).join('; ')] : [];
     });
-    paper.paragraph(`${name}${side === 'inside' ? ', bored' : ''}: ${told.join('. ')}.`);
+    paper.paragraph(`${name}${side === 'inside' ? ', bored' : ''}: ${told.join('. ')}.`, 9);
   }
 }
 
@@ -183,7 +177,13 @@ function ofPart(paper: Paper, { job }: JobSheet, part: PartFinding, plan: PlanFi
     paper.paragraph(
       `${bar}; saw off ${show(plan.need.length.value, 1)} (${sawFraction(plan.need.length.value)} in)${plan.off.perBlank > 1 ? ` for ${plan.off.perBlank} of them` : ''}. ${plan.lathe.name}, ${plan.plan.tool === 'hss' ? 'high-speed steel' : 'carbide'}.`,
     );
-    for (const { setUp, ladder, dial, schedules, coolant } of plan.setUps) {
+    const { unit: dialUnit, reads } = plan.lathe.cross;
+    const minds = [
+      ...(plan.passes.length ? [`Passes: each diameter at the cross slide from the skin, ${dialUnit} on ${reads}; feeds a turn.`] : []),
+      ...new Set(plan.setUps.flatMap((s) => s.coolant)),
+    ];
+    if (minds.length) paper.paragraph(minds.join(' '), 8.5);
+    for (const { setUp, ladder, dial, schedules } of plan.setUps) {
       paper.section(`Set-up ${setUp.number}: ${setUp.title}`);
       paper.paragraph(`Hold: ${setUp.hold}. Zero: ${setUp.zeroFace}. ${setUp.operations.join('; ')}.`);
       if (dial && ladder.length)
@@ -209,7 +209,6 @@ function ofPart(paper: Paper, { job }: JobSheet, part: PartFinding, plan: PlanFi
         if (cuts) paper.paragraph(`${capital(cuts.on)} ${cuts.each.join(', ')}.`);
         if (s.words.length) paper.paragraph(s.words.join(' '), 8.5);
       }
-      if (coolant.length) paper.paragraph(`On the cut. ${coolant.join(' ')}`, 8.5);
     }
   }
 }
