@@ -83,7 +83,7 @@ function ofStep(here: In, steps: readonly Step[], at: number): Schedule[] {
               `rpm-${i}`,
               `${name}, at`,
               rpm(mm),
-              '1000 V/(pi D) for high-speed steel, stepped down to a gear that what holds the work bears',
+              '1000 V/(pi D) for high-speed steel, stepped down to a gear; no faster than what holds the work bears, where a gear is as slow',
               null,
               'rpm',
             ),

@@ -87,3 +87,20 @@ it('a bore beside the axis: the slide comes out pass by pass, and the last leave
   }
   expect(bored.at(-1)! - bored.at(-2)!).toBeCloseTo(bored.at(-2)! - bored.at(-3)!, 9);
 });
+
+it('what is set over turns no faster than what holds it bears, where that is less than its pull allows', () => {
+  const f = {
+    ...kindOf('eccentric').start(hostOf(disc, 's')!),
+    id: 'f',
+    kind: 'eccentric',
+    on: 's',
+    name: 'It',
+    throwMm: 9,
+  } as unknown as PartFeature;
+  const rpm = (mostRpm: number | null): number =>
+    schedulesOf({ ...disc, features: [f] }, { ...TEST_BENCH, mostRpm: (id) => (id === 'f' ? mostRpm : null) })
+      .find((s) => s.id === 'f')!
+      .settings.find((x) => x.figure.key.endsWith('.rpm'))!.figure.value;
+  // sqrt(9810 / 9) is 33 a second, 315 a minute: 200 of 70, 200, 500 and 1200.
+  expect([rpm(null), rpm(1000), rpm(150), rpm(40)]).toEqual([200, 200, 70, 70]);
+});

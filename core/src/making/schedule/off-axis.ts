@@ -1,7 +1,7 @@
 import { formatWithUnit } from '../../terms/quantity';
 import { inSentence } from '../../terms/words';
 import type { Host, PartFeature, PlacedSurface } from '../part';
-import { firstDrill, planBorePasses, USUAL_PASSES } from '../process';
+import { firstDrill, gearsUnder, planBorePasses, USUAL_PASSES } from '../process';
 import { setting, usual, type Bench, type Scheduler, type Setting } from './schedule';
 
 type Eccentric = Extract<PartFeature, { kind: 'eccentric' }>;
@@ -30,7 +30,7 @@ export function unbalancedRpm(throwMm: number, gearsRpm: readonly number[]): num
 }
 
 /** What every offset is set by: how it is dialled in, the packing on what is held, how fast. */
-function setOver(f: Eccentric | EccentricBore, held: PlacedSurface | null, { lathe }: Bench): Setting[] {
+function setOver(f: Eccentric | EccentricBore, held: PlacedSurface | null, { lathe, mostRpm }: Bench): Setting[] {
   const packed = held !== null && f.throwMm < held.diameterMm / 2;
   return [
     setting(f, 'swing', 'indicator swings, in all', 2 * f.throwMm, 'twice the offset'),
@@ -50,8 +50,8 @@ function setOver(f: Eccentric | EccentricBore, held: PlacedSurface | null, { lat
       f,
       'rpm',
       'without a counterweight, at most',
-      unbalancedRpm(f.throwMm, lathe.gearsRpm),
-      'pulls sideways by its own weight: 30/pi sqrt(g/e), stepped down to a gear',
+      unbalancedRpm(f.throwMm, gearsUnder(lathe.gearsRpm, mostRpm(f.id))),
+      'pulls sideways by its own weight: 30/pi sqrt(g/e), stepped down to a gear; no faster than what holds it bears, where a gear is as slow',
       null,
       'rpm',
     ),

@@ -1,14 +1,14 @@
 import { materialOf } from '../../book/materials';
 import type { SetUp } from '../../making/holdings';
 import { partLengthMm, type Part } from '../../making/part';
-import { barBendMm, barGoesInto, cuttingForceN, PUSH_SHARE, SHANKS, soldBarMm, type Shank } from '../../making/process';
+import { barBendMm, barGoesInto, SHANKS, soldBarMm, type Shank } from '../../making/process';
 import type { CribTool } from '../../making/tooling';
-import { formatWithUnit, type LengthUnit } from '../../terms/quantity';
+import { formatWithUnit, placeWithUnit, type LengthUnit } from '../../terms/quantity';
 import { inSentence } from '../../terms/words';
 import { ruled, workedOut, type Figure } from '../../terms/working';
 import type { PartFinding } from './part-finding';
 import type { SegmentPasses } from './planned-passes';
-import { TOLD_SHARE, type Pushed } from './pushed';
+import { pushFigure, TOLD_SHARE, type Pushed } from './pushed';
 
 /** What a bar stands out beyond the end of what it bores, mm: its tip comes through, and the toolpost clears the chuck or the work. */
 const CLEAR_MM = 5;
@@ -55,7 +55,6 @@ export function barBends(
 ): Pushed[] {
   const m = materialOf(part.materialId);
   if (!m?.kc11 || m.mc === null || setUp.machine !== 'lathe') return [];
-  const { kc11, mc } = m;
   return passes.flatMap((x): Pushed[] => {
     const { id, side, name } = x.segment.segment;
     const last = x.passes.ok ? x.passes.value.at(-1) : undefined;
@@ -64,14 +63,7 @@ export function barBends(
     const { words: shank, ratio } = SHANKS[bar.shank];
     const out = deepMm(part, setUp, x.segment.segment) + CLEAR_MM;
     const key = `set-up.${setUp.number}.${id}`;
-    const push = workedOut(
-      `${key}.push`,
-      'push of the last cut',
-      PUSH_SHARE * cuttingForceN(kc11, mc, last.offMm / 2, x.feeds.finish.value),
-      `${PUSH_SHARE} of kc1.1 x depth x feed^(1 - mc), ${m.name}`,
-      [],
-      { measure: 'force' },
-    );
+    const push = pushFigure(key, m, last.offMm, x.feeds.finish.value);
     const bend = workedOut(
       `${key}.bend`,
       `the bar gives way in ${inSentence(name)} by, on the diameter`,
@@ -100,7 +92,7 @@ function wordsOf(
       ? `${name}: the bar gives way by up to ${formatWithUnit(bend.value, unit)} on the diameter at the last cut, so it comes out that much smaller. Spring passes, and let the cuts before tell.`
       : '';
   const chatters = slender
-    ? `${name}: a ${SHANKS[slender.bar.shank].words} bar of ${formatWithUnit(slender.bar.mm, unit)} stands out ${(slender.out / slender.bar.mm).toFixed(1)} times its thickness; beyond ${SHANKS[slender.bar.shank].ratio} it chatters. A thicker one after a larger drill, or one of carbide; slower.`
+    ? `${name}: a ${SHANKS[slender.bar.shank].words} bar of ${placeWithUnit(slender.bar.mm, unit)} stands out ${(slender.out / slender.bar.mm).toFixed(1)} times its thickness; beyond ${SHANKS[slender.bar.shank].ratio} it chatters. A thicker one after a larger drill, or one of carbide; slower.`
     : '';
   return [gives, chatters].filter(Boolean).join(' ');
 }

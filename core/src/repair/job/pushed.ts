@@ -31,15 +31,26 @@ export function heldAs({ holding, support }: SetUp): Held | null {
 /** What bends: between centres the whole part, in a chuck what stands out of it. */
 export const freeMm = ({ overhangMm }: SetUp, held: Held, partMm: number): number => (held === 'centres' ? partMm : overhangMm);
 
-function bendOf(x: SegmentPasses, setUp: SetUp, held: Held, m: Material, partMm: number, forceN: number): number {
+function bendOf(x: SegmentPasses, setUp: SetUp, held: Held, m: Material, partMm: number, pushN: number): number {
   const lengthMm = freeMm(setUp, held, partMm);
   if (lengthMm <= 0) return 0;
   const { fromMm, toMm } = x.segment.segment;
   const fromChuck = (at: number): number => Math.max(0, lengthMm - (setUp.free === 'near' ? at : partMm - at));
   const places = Array.from({ length: PLACES + 1 }, (_, i) => fromMm + ((toMm - fromMm) * i) / PLACES);
-  const at = (p: number): number => workBendMm(held, PUSH_SHARE * forceN, m.youngMpa, x.segment.diameter.value, lengthMm, fromChuck(p));
+  const at = (p: number): number => workBendMm(held, pushN, m.youngMpa, x.segment.diameter.value, lengthMm, fromChuck(p));
   return 2 * Math.max(...places.map(at));
 }
+
+/** What pushes tool and work apart in the last cut of a surface; its material has a cutting force in the book. */
+export const pushFigure = (key: string, { name, kc11, mc }: Material, offMm: number, feedMm: number): Figure =>
+  workedOut(
+    `${key}.push`,
+    'push of the last cut',
+    PUSH_SHARE * cuttingForceN(kc11!, mc!, offMm / 2, feedMm),
+    `${PUSH_SHARE} of kc1.1 x depth x feed^(1 - mc), ${name}`,
+    [],
+    { measure: 'force' },
+  );
 
 /** Outside surfaces of a holding as the tool pushes them; none where the book has no cutting force for the material. */
 export function pushedIn(
@@ -58,21 +69,11 @@ export function pushedIn(
     const { id, side, name } = x.segment.segment;
     const last = x.passes.ok ? x.passes.value.at(-1) : undefined;
     if (!last || side !== 'outside' || !setUp.cuts.includes(id)) return [];
-    const forceN = cuttingForceN(kc11, mc, last.offMm / 2, x.feeds.finish.value);
-    const push = workedOut(
-      `set-up.${setUp.number}.${id}.push`,
-      'push of the last cut',
-      PUSH_SHARE * forceN,
-      `${PUSH_SHARE} of kc1.1 x depth x feed^(1 - mc), ${m.name}`,
-      [],
-      {
-        measure: 'force',
-      },
-    );
+    const push = pushFigure(`set-up.${setUp.number}.${id}`, m, last.offMm, x.feeds.finish.value);
     const bend = workedOut(
       `set-up.${setUp.number}.${id}.bend`,
       `${inSentence(name)} is pushed away by, on the diameter`,
-      bendOf(x, setUp, held, m, partMm, forceN),
+      bendOf(x, setUp, held, m, partMm, push.value),
       `twice the bend of a beam held by ${held} where it bends most, as thick as it is there all along`,
       [push, ruled(`set-up.${setUp.number}.length`, 'length', freeMm(setUp, held, partMm), 'what stands free of the holding')],
     );
