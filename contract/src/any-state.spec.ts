@@ -18,6 +18,7 @@ import {
   type ReadingRecord,
   AFTER_HOLD_IDS,
   BORING_IDS,
+  TURNED_AGAIN_IDS,
   WAY_IDS,
 } from '@iron-patch/core';
 import { drawnPin, testChoice, testPlace, testReading, testSheet, testShop } from '@iron-patch/core/testing';
@@ -186,6 +187,7 @@ function anyChoice(world: World, version: number): ChoiceRecord {
                 keys: die.some(3, () => die.pick(['part-off', 'face', 'body', 'gone'])),
               })),
               boring: die.pick(BORING_IDS),
+              turnedAgain: die.pick(TURNED_AGAIN_IDS),
               eachThrough: die.chance(0.5),
               afterHolds: die.some(2, () => die.pick(AFTER_HOLD_IDS)),
             }

@@ -10,6 +10,7 @@ import {
   STEP_ACT_IDS,
   AFTER_HOLD_IDS,
   BORING_IDS,
+  TURNED_AGAIN_IDS,
   WAY_IDS,
   type ActOrder,
   type MovedCut,
@@ -82,6 +83,7 @@ const plan = shapeOf<PlanChoice>({
     .optional(),
   eachThrough: yes('Each right through').optional(),
   boring: oneOf('how it is held while it is bored', BORING_IDS).optional(),
+  turnedAgain: oneOf('how it is held while it is turned again', TURNED_AGAIN_IDS).optional(),
   afterHolds: array(oneOf('how it is held', AFTER_HOLD_IDS)).strict().max(AFTER_HOLD_IDS.length).optional(),
 });
 

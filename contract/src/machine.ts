@@ -32,11 +32,11 @@ const holding = object({
   mostRpm: numberOf('Fastest', 10, 20_000, 'rpm').nullable().notRequired(),
 });
 
+const crossDial = object({ ...dial, reads: oneOf('radius or diameter', ['radius', 'diameter'] as const) });
+
 /** What a lathe can do; a card written before spindle and holdings were asked for has none. */
 export const latheFields = {
-  cross: object({ ...dial, reads: oneOf('radius or diameter', ['radius', 'diameter'] as const) }).required(
-    'The cross slide’s dial is needed.',
-  ),
+  cross: crossDial.required('The cross slide’s dial is needed.'),
   carriage: object(dial).required('The carriage’s dial is needed.'),
   readout,
   gearsRpm,
@@ -65,6 +65,7 @@ const mill = object({
   gearsRpm,
   longMm: lengthOf('Travel of the table', 10, 20_000),
   crossMm: lengthOf('Travel across', 10, 20_000),
+  head: lazy((value) => (value == null ? mixed().nullable().notRequired() : crossDial)),
 });
 
 const lathe = object(latheFields);

@@ -2,6 +2,7 @@ import {
   capital,
   CAUTIONS,
   COST_ACTS,
+  crossSlide,
   customersWay,
   formatLength,
   handsPrice,
@@ -19,15 +20,19 @@ import {
   turnsWords,
   writtenDimension,
   type BlockPlan,
+  type Dialled,
   type Dimension,
   type Figure,
+  type HoldWay,
+  type ItemFinding,
   type JobSheet,
   type LengthUnit,
   type PartFinding,
   type PlanFinding,
   type Repair,
-  type SetUp,
+  type SegmentPasses,
   type Shop,
+  type Side,
 } from '@iron-patch/core';
 import { Paper } from './paper';
 import { drawPart } from './part-picture';
@@ -50,10 +55,7 @@ export function jobSlip(sheet: JobSheet, repair: Repair, shop: Shop): Promise<Bu
       paper.section(`${item.number} ${item.item.name}${item.item.quantity > 1 ? `, ${item.item.quantity} off` : ''}`);
     if (item.item.route) paper.paragraph(`Route: ${item.item.route}.`);
     ofPart(paper, sheet, item.part!, item.plan);
-    if (item.boring?.chosen && !item.blockPlan) {
-      paper.section('While it is bored');
-      paper.paragraph(`Hold: ${item.boring.chosen.hold}. ${item.boring.chosen.cautions.join(' ')}`);
-    }
+    ofRework(paper, item, unit);
     if (item.blockPlan) ofBlock(paper, sheet, item.blockPlan);
   });
   for (const { item, number } of rest) {
@@ -84,6 +86,31 @@ function ofHoles(paper: Paper, holes: BlockPlan['holes'], unit: LengthUnit): voi
     [4, 5, 5, 4],
   );
   paper.paragraph('Touch each edge with the finder and zero there: half the finder is in it. A paper between comes on top.');
+}
+
+/** What is cut of a component that stays: how it is held, its passes by the dial that sets them, what goes on the cut. */
+function ofRework(paper: Paper, { rework, boring, blockPlan, lathe }: ItemFinding, unit: LengthUnit): void {
+  const part = (title: string, way: Pick<HoldWay<string>, 'hold' | 'cautions'> | null, side: Side, on: Dialled | null): void => {
+    if (!way) return;
+    const own = rework?.passes.filter((x) => x.segment.segment.side === side) ?? [];
+    paper.section(title);
+    paper.paragraph(`Hold: ${way.hold}. ${way.cautions.join(' ')}`);
+    if (on && own.some((x) => x.passes.ok)) {
+      paper.paragraph(`Set by: ${on.name}, ${on.cross.unit} on ${on.cross.reads}, from where the tool first touches. ${on.words}`, 8.5);
+      ofPasses(paper, own, on, unit);
+    }
+    for (const x of own) if (!x.passes.ok) paper.paragraph(`${x.segment.segment.name}: ${x.passes.problems[0]!.message}`, 9);
+  };
+  part(
+    'While it is turned again',
+    rework?.turned?.chosen ?? null,
+    'outside',
+    lathe && crossSlide(lathe),
+  );
+  if (!blockPlan) part('While it is bored', boring?.chosen ?? null, 'inside', rework?.bores ?? null);
+  const mind = [...(rework?.problems ?? []), ...(rework?.minds ?? []), ...(rework?.pushed ?? []).map((p) => p.words)].filter(Boolean);
+  if (mind.length) paper.paragraph(mind.join(' '), 9);
+  if (rework?.coolant.length) paper.paragraph(`On the cut. ${rework.coolant.join(' ')}`, 8.5);
 }
 
 /** What a block is cut from, and face by face how. */
@@ -124,13 +151,13 @@ function ofTime(paper: Paper, sheet: JobSheet, { rates }: Shop): void {
 }
 
 /** What is turned to size in a set-up, a line for each surface: its passes with where the cross slide stands for each, how fast, and the feed. */
-function ofPasses(paper: Paper, { passes, lathe }: PlanFinding, { cuts }: SetUp, unit: LengthUnit): void {
-  for (const x of passes.filter((p) => cuts.includes(p.segment.segment.id) && p.passes.ok)) {
+function ofPasses(paper: Paper, passes: readonly SegmentPasses[], on: Pick<Dialled, 'cross'>, unit: LengthUnit): void {
+  for (const x of passes.filter((p) => p.passes.ok)) {
     const { name, side } = x.segment.segment;
     const rpm = { rough: x.roughRpm, finish: x.finishRpm };
     const all = x.passes.ok ? x.passes.value : [];
     const told = (['rough', 'finish'] as const).flatMap((kind) => {
-      const each = all.filter((p) => p.kind === kind).map((p) => `${formatLength(p.toMm, unit)} at ${passDial(x, p, lathe)}`);
+      const each = all.filter((p) => p.kind === kind).map((p) => `${formatLength(p.toMm, unit)} at ${passDial(x, p, on)}`);
       const fast = rpm[kind] ? `${showValue(rpm[kind], unit)}, feed ${formatLength(x.feeds[kind].value, unit)}` : '';
       return each.length ? [[`${PASS_WORDS[kind]} ${each.join(', ')}`, fast].filter(Boolean).join('; ')] : [];
     });
@@ -197,7 +224,12 @@ function ofPart(paper: Paper, { job }: JobSheet, part: PartFinding, plan: PlanFi
           ]),
           [4, 2, 2, 3],
         );
-      ofPasses(paper, plan, setUp, unit);
+      ofPasses(
+        paper,
+        plan.passes.filter((x) => setUp.cuts.includes(x.segment.segment.id)),
+        plan.lathe,
+        unit,
+      );
       for (const s of schedules) {
         if (s.settings.length)
           paper.table(

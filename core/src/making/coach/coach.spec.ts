@@ -140,6 +140,21 @@ describe('at the boring bar', () => {
     expect(cuts.at(-1)!.measuredMm).toBeGreaterThan(39.97);
     expect(cuts.at(-1)!.measuredMm).toBeLessThanOrEqual(40.025);
   });
+  it.each([37, 38.2, 39.3, 39.8])('in a boring head, whose dial rises as the hole grows, it comes from %d to the same sizes', (startMm) => {
+    const [falls, rises] = [[cut(0, startMm)], [cut(0, startMm)]];
+    for (let i = 0; i < 20; i++) {
+      const [a, b] = [advise(falls, bore), advise(rises, { ...bore, rises: true })];
+      expect(b).toEqual({ ...a, nextDial: a.nextDial && -a.nextDial, sentences: expect.anything() as unknown });
+      expect(b.sentences.join()).not.toContain('compound');
+      if (a.state !== 'cut') break;
+      const last = falls.at(-1)!;
+      const mm = take(last.measuredMm, last.dial, a.nextDial!);
+      falls.push(cut(a.nextDial!, mm));
+      rises.push(cut(b.nextDial!, mm));
+    }
+    expect(rises.at(-1)!.dial).toBeGreaterThan(0);
+    expect(countAgain(rises, rises.at(-1)!.measuredMm + 0.2, { ...bore, rises: true })).toBeGreaterThan(rises.at(-1)!.dial);
+  });
   it('says over, not under; and hones, not files', () => {
     expect(advise([cut(0.8, 40.2)], bore)).toMatchObject({ state: 'under', leftMm: expect.closeTo(40.0125 - 40.2, 6) });
     expect(advise([cut(0.8, 40.2)], bore).sentences.join()).toContain('Over the limit');

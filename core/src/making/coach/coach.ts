@@ -10,6 +10,8 @@ export interface CoachSettings {
   readonly limits: { readonly lowerMm: number; readonly upperMm: number };
   /** Turned from outside, or bored: then the tool moves out, the dial falls and the size grows. */
   readonly side: 'outside' | 'inside';
+  /** Of a bore: the dial rises as it grows, as that of a boring head does, which is no cross slide. */
+  readonly rises?: boolean | undefined;
   /** Least chip a side that the tool can take, mm. */
   readonly leastChipMm: number;
   /** Most off the diameter in one roughing cut, mm. */
@@ -85,10 +87,12 @@ type Set = Pick<Advice, 'state' | 'nextMm' | 'nextPlusMinusMm' | 'nextDial' | 't
 const TENTH_ANGLE = '5° 44′';
 
 /** How people set what lies between two lines, where one line is more than half of the limits; empty where the lines are fine enough. */
-function betweenLines({ lathe, limits, unit }: CoachSettings): string {
+function betweenLines({ lathe, limits, unit, rises }: CoachSettings): string {
   const lineMm = diameterForCrossDial(lathe.cross.perLine, lathe);
   if (lineMm <= (limits.upperMm - limits.lowerMm) / 2) return '';
-  return `One line of this dial is ${formatWithUnit(lineMm, unit)} on the diameter, too coarse for these limits. Lock the cross slide with the compound ${TENTH_ANGLE} to the lathe’s axis: one line on the compound then goes in by a tenth of a line.`;
+  const coarse = `One line of this dial is ${formatWithUnit(lineMm, unit)} on the diameter, too coarse for these limits.`;
+  if (rises) return `${coarse} Set the tool by an indicator on its tip.`;
+  return `${coarse} Lock the cross slide with the compound ${TENTH_ANGLE} to the lathe’s axis: one line on the compound then goes in by a tenth of a line.`;
 }
 
 /** How far in the dial stands from where it was zeroed, mm on the diameter. */
@@ -169,6 +173,9 @@ const restBy = (leftMm: number, noDust: boolean, side: CoachSettings['side']): s
           ? 'A fine file, then emery, or the grinder.'
           : 'A sharp high-speed-steel tool or the grinder.';
 
+/** 1 where the dial rises as metal comes off, -1 where it falls. */
+export const dialSign = ({ side, rises }: Pick<CoachSettings, 'side' | 'rises'>): 1 | -1 => (side === 'outside' || rises ? 1 : -1);
+
 /**
  * The second voice at the lathe: how much is left, what to set next, when to take two equal cuts, when to let it cool.
  *
@@ -176,13 +183,14 @@ const restBy = (leftMm: number, noDust: boolean, side: CoachSettings['side']): s
  */
 export function advise(cuts: readonly CutRecord[], s: CoachSettings): Advice {
   if (s.side === 'outside') return adviseAlong(cuts, s);
-  // A bore is the outside in a mirror: sizes and dial change their sign, what is to come off does not.
+  // A bore is the outside in a mirror: sizes change their sign, and a dial that falls; what is to come off does not.
+  const sign = dialSign(s);
   const advice = adviseAlong(
-    cuts.map((c) => ({ dial: -c.dial, measuredMm: -c.measuredMm })),
+    cuts.map((c) => ({ dial: sign * c.dial, measuredMm: -c.measuredMm })),
     { ...s, limits: { lowerMm: -s.limits.upperMm, upperMm: -s.limits.lowerMm } },
   );
   const back = (x: number | null): number | null => (x === null ? null : -x);
-  return { ...advice, aimMm: -advice.aimMm, nextMm: back(advice.nextMm), nextDial: back(advice.nextDial) };
+  return { ...advice, aimMm: -advice.aimMm, nextMm: back(advice.nextMm), nextDial: advice.nextDial && sign * advice.nextDial };
 }
 
 /**
@@ -195,17 +203,18 @@ export function advise(cuts: readonly CutRecord[], s: CoachSettings): Advice {
 export function countAgain(
   cuts: readonly CutRecord[],
   sizeMm: number,
-  s: Pick<CoachSettings, 'lathe' | 'side' | 'plusMinusMm' | 'leastChipMm'>,
+  s: Pick<CoachSettings, 'lathe' | 'side' | 'rises' | 'plusMinusMm' | 'leastChipMm'>,
 ): number | null {
   const sign = s.side === 'outside' ? 1 : -1;
-  const along = cuts.map((c) => ({ dial: sign * c.dial, measuredMm: sign * c.measuredMm }));
+  const dial = dialSign(s);
+  const along = cuts.map((c) => ({ dial: dial * c.dial, measuredMm: sign * c.measuredMm }));
   const last = along.at(-1);
   if (!last || sign * sizeMm >= last.measuredMm) return null;
   const habit = learnHabit(along, s.lathe, s.plusMinusMm / 2, s.leastChipMm);
   const at = diameterForCrossDial(last.dial - along[0]!.dial, s.lathe);
   const off = last.measuredMm - sign * sizeMm;
   const dialMm = deepest(at - off, at + DEEPEST_TIMES * off, (d) => foretell(habit, d, -Infinity).mm >= sign * sizeMm);
-  return sign * (along[0]!.dial + crossDialFor(dialMm, s.lathe));
+  return dial * (along[0]!.dial + crossDialFor(dialMm, s.lathe));
 }
 
 function adviseAlong(cuts: readonly CutRecord[], s: CoachSettings): Advice {

@@ -4,7 +4,16 @@ import { boringOf, boringWays, swingAbout, type BoringId, type BoringWork } from
 import { TEST_LATHE } from './testing-lathe';
 
 const MILL: MillCard = { dial: { unit: 'mm', perTurn: 5, perLine: 0.05 }, readout: null, gearsRpm: [200], longMm: 500, crossMm: 200 };
-const WORK: BoringWork = { diameterMm: 60, lengthMm: 50, holes: 1, through: true, takesMm: 0.2, hasHole: true, swingsMm: 200 };
+const WORK: BoringWork = {
+  diameterMm: 60,
+  lengthMm: 50,
+  holes: 1,
+  through: true,
+  takesMm: 0.2,
+  hasHole: true,
+  swingsMm: 200,
+  roundMm: null,
+};
 const of = (own: Partial<BoringWork>, on: Partial<{ lathe: typeof TEST_LATHE | null; mill: MillCard | null }> = {}) =>
   boringWays({ ...WORK, ...own }, { lathe: TEST_LATHE, mill: MILL, ...on }, 'mm');
 const first = (own: Partial<BoringWork>, on = {}): BoringId => of(own, on)[0]!.id;
@@ -29,11 +38,22 @@ it('what is deep for its width is bored by a bar between centres; a blind one by
 it('what follows the old hole comes last, and takes no more than a hone is asked to', () => {
   expect(
     of({})
+      .filter((c) => c.cannot === '')
       .map((c) => c.id)
       .at(-1),
   ).toBe('follow');
   expect(why('follow', { takesMm: 0.5 })).toContain('bore first');
   expect(why('follow', { hasHole: false })).toContain('no hole yet');
+});
+
+it('what is round itself goes into the jaws, where its outside was read and the lathe swings it', () => {
+  expect(first({ roundMm: 120 })).toBe('jaws');
+  expect(why('jaws', { roundMm: null })).toContain('No round outside');
+  expect(why('jaws', { roundMm: 340 })).toContain('Lathe swings 330 mm');
+  expect(why('jaws', { roundMm: 120, diameterMm: 20, lengthMm: 90 })).toContain('chatters');
+  expect(why('jaws', { roundMm: 120 }, { lathe: { ...TEST_LATHE, holdings: [{ kind: 'faceplate', runOutMm: null }] } })).toContain(
+    'four-jaw',
+  );
 });
 
 it('nothing is swung that does not clear the bed', () => {

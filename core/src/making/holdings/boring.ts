@@ -2,9 +2,11 @@ import { formatWithUnit, placeWithUnit, type LengthUnit } from '../../terms/quan
 import { faceOf, type Block, type BlockHole } from '../part';
 import { BAR_SHARE, SHANKS } from '../process';
 import type { Lathe, MillCard } from '../setups';
+import { bestFirst, type HoldWay } from './hold-way';
+import { HOLDINGS, lacks, runOutOf } from './holding';
 
 /** How a housing, a link or a barrel is held while it is bored true. */
-export const BORING_IDS = ['mill-head', 'faceplate', 'carriage-bar', 'follow'] as const;
+export const BORING_IDS = ['mill-head', 'jaws', 'faceplate', 'carriage-bar', 'follow'] as const;
 export type BoringId = (typeof BORING_IDS)[number];
 
 /** What is bored. */
@@ -23,6 +25,8 @@ export interface BoringWork {
   readonly hasHole: boolean;
   /** What swings when the lathe turns it about a hole, across, mm; null where nobody said how large it is. */
   readonly swingsMm: number | null;
+  /** A round outside that jaws may hold it by, mm; null where none of it was read. */
+  readonly roundMm: number | null;
 }
 
 /** The machines that it could go to. */
@@ -31,25 +35,16 @@ export interface BoringMachines {
   readonly mill: MillCard | null;
 }
 
-/** A way to hold it, with what it costs and gives. */
-export interface BoringChoice {
-  readonly id: BoringId;
-  readonly name: string;
-  /** In the words of a set-up sheet. */
-  readonly hold: string;
-  readonly about: string;
-  /** How near it comes, in words. */
-  readonly gives: string;
-  readonly minutes: number;
-  readonly cautions: readonly string[];
-  /** Why not; empty where it will do. */
-  readonly cannot: string;
-}
+export type BoringChoice = HoldWay<BoringId>;
 
 /** A bar between centres holds its size up to so many. */
 const BETWEEN_RATIO = 15;
 /** Room that dog, tailstock and the tool's way out take of such a bar, mm. */
 const BETWEEN_ENDS_MM = 100;
+
+/** How long a bar between centres has to be, mm: its tool travels the whole bore on both sides of it. */
+export const betweenBarMm = (boreMm: number): number => 2 * boreMm + BETWEEN_ENDS_MM;
+
 /** More than this a reamer or a hone is not asked to take, off the diameter, mm. */
 const FOLLOW_MM = 0.3;
 
@@ -69,8 +64,7 @@ function carriageCannot(work: BoringWork, { lathe }: BoringMachines, unit: Lengt
   if (!lathe) return 'The shop has no lathe on record.';
   if (work.through === false) return 'It does not go right through: the bar has to run in the tailstock.';
   const barMm = BAR_SHARE * work.diameterMm;
-  // The tool travels the whole bore on both sides of it.
-  const longMm = 2 * work.lengthMm + BETWEEN_ENDS_MM;
+  const longMm = betweenBarMm(work.lengthMm);
   if (longMm > lathe.centresMm)
     return `The bar has to be ${placeWithUnit(longMm, unit)} long: more than ${lathe.name} has between centres.`;
   return longMm > BETWEEN_RATIO * barMm
@@ -84,6 +78,14 @@ function faceplateCannot(work: BoringWork, { lathe }: BoringMachines, unit: Leng
   if (work.swingsMm !== null && work.swingsMm > lathe.swingMm)
     return `About that hole it swings ${placeWithUnit(work.swingsMm, unit)}, and ${lathe.name} ${placeWithUnit(lathe.swingMm, unit)}.`;
   return tooDeep(work, unit);
+}
+
+function jawsCannot(work: BoringWork, { lathe }: BoringMachines, unit: LengthUnit): string {
+  if (!lathe) return 'The shop has no lathe on record.';
+  if (work.roundMm === null) return 'No round outside of it was read that jaws could hold.';
+  if (work.roundMm > lathe.swingMm)
+    return `It is ${placeWithUnit(work.roundMm, unit)} across, and ${lathe.name} swings ${placeWithUnit(lathe.swingMm, unit)}.`;
+  return lacks('four-jaw', lathe) || tooDeep(work, unit);
 }
 
 function followCannot({ hasHole, takesMm }: BoringWork, unit: LengthUnit): string {
@@ -109,6 +111,13 @@ export function boringWays(work: BoringWork, on: BoringMachines, unit: LengthUni
       cannot: on.mill ? tooDeep(work, unit) : 'The shop has no mill on record.',
     },
     {
+      ...{ id: 'jaws', name: 'In the four-jaw chuck', minutes: HOLDINGS['four-jaw'].minutes * work.holes, cautions: [BAR_CAUTION] },
+      hold: 'four-jaw chuck on its round outside, dialled in on what is sound of the hole and on its face',
+      about: 'What is round itself: a hub, a pulley, a flange. Copper under the jaws, no tighter than it needs: a thin wall springs.',
+      gives: on.lathe ? `within ${show(runOutOf('four-jaw', on.lathe).mm)} of what it is dialled in on` : '',
+      cannot: jawsCannot(work, on, unit),
+    },
+    {
       ...{ id: 'faceplate', name: 'On the lathe’s faceplate', minutes: 20 * work.holes, cautions: [PLATE_CAUTION] },
       hold: 'clamped to the faceplate with its machined face to the plate, each hole dialled in, counterweight opposite',
       about: 'Small housings and links; each hole is dialled in anew.',
@@ -131,10 +140,7 @@ export function boringWays(work: BoringWork, on: BoringMachines, unit: LengthUni
       cannot: followCannot(work, unit),
     },
   ];
-  return [...ways].sort(
-    (p, q) =>
-      Number(p.cannot !== '') - Number(q.cannot !== '') || Number(p.id === 'follow') - Number(q.id === 'follow') || p.minutes - q.minutes,
-  );
+  return bestFirst(ways, (w) => Number(w.id === 'follow'));
 }
 
 /** What swings when a block is turned about one of its holes, across, mm: twice the way to the farthest corner. */
@@ -150,7 +156,7 @@ export function boringOf(block: Block): BoringWork | null {
   const deep = (h: BlockHole): number => (h.reach === 'through' ? faceOf(block, h.on).thickMm : h.depthMm);
   return {
     ...{ diameterMm: Math.min(...holes.map((h) => h.diameterMm)), lengthMm: Math.max(...holes.map(deep)), holes: holes.length },
-    ...{ through: holes.every((h) => h.reach === 'through'), takesMm: null, hasHole: false },
+    ...{ through: holes.every((h) => h.reach === 'through'), takesMm: null, hasHole: false, roundMm: null },
     swingsMm: Math.max(...holes.map((h) => swingAbout(block, h))),
   };
 }

@@ -11,4 +11,14 @@ export { CHUCK_ONLY_RATIO, TAILSTOCK_RATIO } from './overhang';
 export { blockSetUps, type BlockSetUp } from './block-set-ups';
 export { AFTER_HOLD_IDS, type AfterHoldId } from './after-hold-ids';
 export { type AfterChoice } from './held-after';
-export { BORING_IDS, boringOf, boringWays, type BoringChoice, type BoringId, type BoringWork } from './boring';
+export { betweenBarMm, BORING_IDS, boringOf, boringWays, type BoringChoice, type BoringId, type BoringWork } from './boring';
+export { wayOf, type HoldWay } from './hold-way';
+export {
+  standsAgain,
+  TURNED_AGAIN_IDS,
+  turnedAgainWays,
+  type StandsAgain,
+  type TurnedAgainChoice,
+  type TurnedAgainId,
+  type TurnedAgainWork,
+} from './turned-again';

@@ -10,6 +10,7 @@ export {
   type LatheHolding,
   type Machine,
   type MachineKind,
+  type CrossDial,
   type MillCard,
   type Readout,
 } from './machine';

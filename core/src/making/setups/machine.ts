@@ -32,7 +32,7 @@ export const HOLDING_KINDS = ['three-jaw', 'four-jaw', 'collet', 'soft-jaws', 'c
 /** What a lathe can do and how it is read. */
 export interface LatheCard {
   /** Cross slide: a radius dial shows the slide's travel, a diameter dial twice that. */
-  readonly cross: Dial & { readonly reads: 'radius' | 'diameter' };
+  readonly cross: CrossDial;
   /** Carriage or top slide, for depths along the part. */
   readonly carriage: Dial;
   readonly readout: Readout | null;
@@ -57,6 +57,9 @@ export interface Lathe extends LatheCard {
   readonly name: string;
 }
 
+/** A dial that sets a diameter: by the radius, or by the diameter itself. */
+export type CrossDial = Dial & { readonly reads: 'radius' | 'diameter' };
+
 export interface MillCard {
   /** Of table and saddle. */
   readonly dial: Dial;
@@ -65,6 +68,8 @@ export interface MillCard {
   /** Travels of the table, mm. */
   readonly longMm: number;
   readonly crossMm: number;
+  /** Of the boring head; null where there is none, absent where nobody was asked. */
+  readonly head?: CrossDial | null;
 }
 
 export const MACHINE_KINDS = ['lathe', 'mill', 'drill', 'saw', 'press', 'hone', 'grinder', 'welder', 'other'] as const;

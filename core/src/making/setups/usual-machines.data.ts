@@ -32,6 +32,7 @@ const INCH_MILL: MillCard = {
   gearsRpm: [80, 135, 210, 325, 660, 1115, 1750, 2720],
   longMm: 30 * 25.4,
   crossMm: 12 * 25.4,
+  head: { unit: 'in', perTurn: 0.05, perLine: 0.001, reads: 'diameter' },
 };
 const METRIC_MILL: MillCard = {
   dial: { unit: 'mm', perTurn: 5, perLine: 0.02 },
@@ -39,6 +40,7 @@ const METRIC_MILL: MillCard = {
   gearsRpm: [65, 135, 275, 575, 720, 1500, 3000],
   longMm: 700,
   crossMm: 300,
+  head: { unit: 'mm', perTurn: 1, perLine: 0.02, reads: 'diameter' },
 };
 
 /** Machines to pick from, those with dials in the shop's own unit. */

@@ -1,7 +1,7 @@
-import { materialOf } from '../../book/materials';
+import { materialOf, type Material } from '../../book/materials';
 import type { SetUp } from '../../making/holdings';
 import { partLengthMm, type Part } from '../../making/part';
-import { barBendMm, barGoesInto, SHANKS, soldBarMm, type Shank } from '../../making/process';
+import { BAR_SHARE, barBendMm, barGoesInto, SHANKS, soldBarMm, workBendMm, type Shank } from '../../making/process';
 import type { CribTool } from '../../making/tooling';
 import { formatWithUnit, placeWithUnit, type LengthUnit } from '../../terms/quantity';
 import { inSentence } from '../../terms/words';
@@ -45,6 +45,63 @@ function deepMm(
   return near ? toMm : partLengthMm(part) - fromMm;
 }
 
+/** How a boring bar is held while it bores. */
+export interface BarHeld {
+  /** Out of its holder, or between centres. */
+  readonly held: 'chuck' | 'centres';
+  /** What of it is free, mm. */
+  readonly freeMm: number;
+  /** Where that comes from. */
+  readonly words: string;
+}
+
+/** A bar that reaches to the end of what it bores. */
+export const reaching = (deepMm: number): BarHeld => ({
+  ...{ held: 'chuck', freeMm: deepMm + CLEAR_MM },
+  words: `to the end of what it bores, and ${CLEAR_MM} mm`,
+});
+
+/**
+ * One bore as its bar gives way at the last cut; null where nothing is cut, or the book has no cutting force for the material.
+ *
+ * @param key of its figures
+ */
+export function bentBar(
+  key: string,
+  x: SegmentPasses,
+  { held, freeMm, words: how }: BarHeld,
+  m: Material,
+  tools: readonly CribTool[],
+  unit: LengthUnit,
+): Pushed | null {
+  const { id, name } = x.segment.segment;
+  const last = x.passes.ok ? x.passes.value.at(-1) : undefined;
+  if (!last || !m.kc11 || m.mc === null) return null;
+  const between = held === 'centres';
+  const bar: Bar = between
+    ? { mm: BAR_SHARE * x.fromMm, shank: 'steel', from: `${BAR_SHARE} of the hole that it goes through` }
+    : barFor(x.fromMm, tools);
+  const { words: shank, ratio, youngMpa } = SHANKS[bar.shank];
+  const push = pushFigure(key, m, last.offMm, x.feeds.finish.value);
+  const bendMm = between
+    ? workBendMm('centres', push.value, youngMpa, bar.mm, freeMm, freeMm / 2)
+    : barBendMm(push.value, bar.shank, bar.mm, freeMm);
+  const bend = workedOut(
+    `${key}.bend`,
+    `the bar gives way in ${inSentence(name)} by, on the diameter`,
+    2 * bendMm,
+    `twice F L³ / ${between ? 48 : 3}EI of a ${shank} bar`,
+    [
+      push,
+      ruled(`${key}.bar`, 'boring bar', bar.mm, bar.from),
+      ruled(`${key}.out`, between ? 'between its centres' : 'it stands out', freeMm, how),
+    ],
+  );
+  const { lowerMm, upperMm } = x.segment.limits;
+  const slender = !between && freeMm / bar.mm > ratio ? { bar, out: freeMm } : null;
+  return { segmentId: id, bend, words: wordsOf(name, bend, upperMm - lowerMm, slender, unit) };
+}
+
 /** Bores of a holding as their boring bar gives way; none where the book has no cutting force for the material. */
 export function barBends(
   setUp: SetUp,
@@ -54,29 +111,12 @@ export function barBends(
   unit: LengthUnit,
 ): Pushed[] {
   const m = materialOf(part.materialId);
-  if (!m?.kc11 || m.mc === null || setUp.machine !== 'lathe') return [];
+  if (!m || setUp.machine !== 'lathe') return [];
   return passes.flatMap((x): Pushed[] => {
-    const { id, side, name } = x.segment.segment;
-    const last = x.passes.ok ? x.passes.value.at(-1) : undefined;
-    if (!last || side !== 'inside' || !setUp.cuts.includes(id)) return [];
-    const bar = barFor(x.fromMm, tools);
-    const { words: shank, ratio } = SHANKS[bar.shank];
-    const out = deepMm(part, setUp, x.segment.segment) + CLEAR_MM;
-    const key = `set-up.${setUp.number}.${id}`;
-    const push = pushFigure(key, m, last.offMm, x.feeds.finish.value);
-    const bend = workedOut(
-      `${key}.bend`,
-      `the bar gives way in ${inSentence(name)} by, on the diameter`,
-      2 * barBendMm(push.value, bar.shank, bar.mm, out),
-      `twice F L³ / 3EI of a ${shank} bar`,
-      [
-        push,
-        ruled(`${key}.bar`, 'boring bar', bar.mm, bar.from),
-        ruled(`${key}.out`, 'it stands out', out, `to the end of what it bores, and ${CLEAR_MM} mm`),
-      ],
-    );
-    const { lowerMm, upperMm } = x.segment.limits;
-    return [{ segmentId: id, bend, words: wordsOf(name, bend, upperMm - lowerMm, out / bar.mm > ratio ? { bar, out } : null, unit) }];
+    const { id, side } = x.segment.segment;
+    if (side !== 'inside' || !setUp.cuts.includes(id)) return [];
+    const told = bentBar(`set-up.${setUp.number}.${id}`, x, reaching(deepMm(part, setUp, x.segment.segment)), m, tools, unit);
+    return told ? [told] : [];
   });
 }
 

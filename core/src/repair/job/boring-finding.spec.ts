@@ -16,7 +16,7 @@ const found = (sheet: ReturnType<typeof rework>, shop = testShop) => workOut(she
 
 it('a housing that is bored true is held in some way, as somebody chose, else in the best that will do', () => {
   const { boring, item } = found(rework());
-  expect(boring!.ways.map((w) => w.id).sort()).toEqual(['carriage-bar', 'faceplate', 'follow', 'mill-head']);
+  expect(boring!.ways.map((w) => w.id).sort()).toEqual(['carriage-bar', 'faceplate', 'follow', 'jaws', 'mill-head']);
   const will = boring!.ways.filter((w) => w.cannot === '');
   expect(boring!.chosen).toBe(will[0]);
   const plan = { ...usualPlan(testShop.lathes[0]!), barId: 'none', boring: 'follow' };

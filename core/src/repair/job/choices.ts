@@ -1,6 +1,6 @@
 import { keeper } from '../../terms/kept';
 import { upgradePart, type Part } from '../../making/part';
-import type { ActOrder, AfterHoldId, BoringId, MovedCut, WayId } from '../../making/holdings';
+import type { ActOrder, AfterHoldId, BoringId, MovedCut, TurnedAgainId, WayId } from '../../making/holdings';
 import type { TouchedEdge } from '../../making/setups';
 import type { AxialStack } from '../../making/drawing';
 import type { KnownLoad } from '../../making/strength';
@@ -66,6 +66,8 @@ export interface PlanChoice {
   readonly eachThrough?: boolean;
   /** How a housing or a block is held while it is bored. */
   readonly boring?: BoringId;
+  /** How a shaft that stays is held while some of it is turned again. */
+  readonly turnedAgain?: TurnedAgainId;
 }
 
 /** The hand-over. */

@@ -9,7 +9,7 @@ const LIMITS = { lowerDev: -0.02, upperDev: 0, text: '+0 -0.02' };
 const pin = { ...drawnPin(), outside: drawnPin().outside.map((s) => ({ ...s, fitsPlaceIds: [] })), limits: { body: LIMITS } };
 const sheet = testSheet({ choices: [testChoice(choiceKey.part, pin)] });
 const { part } = workOut(sheet, testShop).items[0]!;
-const machine = { lathe: testShop.lathes[0]!, tool: 'carbide' as const };
+const machine = { lathe: testShop.lathes[0]!, bores: null, follows: false, tool: 'carbide' as const };
 const cut = (valueMm: number, dial: number, more: Partial<ReadingRecord> = {}): ReadingRecord =>
   testReading({ purpose: 'cut', segmentId: 'body', stationMm: 60, valueMm, dial, instrumentId: 'mic', ...more });
 const bodyOf = (live: readonly ReadingRecord[]) =>

@@ -8,6 +8,7 @@ import { asCut, treatedAt } from './as-cut';
 import { treatmentOf } from './before-treatment';
 import { CAUTIONS, FILE_CAUTION, hazardsAtCut, type Caution } from './cautions.data';
 import { instrumentOf } from './bias';
+import { crossSlide, type Dialled } from './bored-on';
 import { alphaOf, instrumentUncertaintyMm, readingFigure, toDiameter } from './measured';
 import type { Lathe } from '../../making/setups';
 import type { PlanChoice } from './choices';
@@ -20,6 +21,8 @@ import { narrowed, triedFinding, type ReadSize, type Trial, type TriedFinding } 
 /** A segment at the lathe: its cuts so far and what to do next. */
 export interface CutFinding {
   readonly segment: SegmentFinding;
+  /** Whose dial sets it. */
+  readonly dialled: Dialled;
   readonly readings: readonly ReadingRecord[];
   readonly cuts: readonly CutRecord[];
   readonly advice: Advice;
@@ -36,6 +39,10 @@ export interface CutFinding {
 /** What it is cut on: whose dials are read, and how thin a chip the tool takes. */
 export interface CutMachine {
   readonly lathe: Lathe;
+  /** What bores where that is no chuck of the lathe; null where it is. */
+  readonly bores: Dialled | null;
+  /** A reamer or a hone brings its bores to size: no dial does. */
+  readonly follows: boolean;
   readonly tool: PlanChoice['tool'];
 }
 
@@ -59,7 +66,7 @@ const knownWords = (known: ReadSize, unit: LengthUnit): string =>
 
 function cutOf(
   segment: SegmentFinding,
-  { lathe, tool }: CutMachine,
+  { lathe, bores, tool }: CutMachine,
   materialId: string,
   { readings, trials }: { readonly readings: readonly ReadingRecord[]; readonly trials: readonly Trial[] },
   sheet: JobSheet,
@@ -80,11 +87,13 @@ function cutOf(
   // How it went together says more of the last size than its instrument may: the next cut counts from that.
   const known = narrowed(tried, read);
   const counted = known ? [...cuts.slice(0, -1), { ...cuts.at(-1)!, measuredMm: known.mm }] : cuts;
+  const dialled = (segment.segment.side === 'inside' ? bores : null) ?? crossSlide(lathe);
   const advice = advise(counted, {
-    lathe,
+    lathe: dialled,
     unit,
     limits: segment.limits,
     side: segment.segment.side,
+    rises: dialled.rises,
     leastChipMm: LEAST_CHIP_MM[tool],
     roughMostMm: USUAL_PASSES.roughMostMm,
     finishMm: USUAL_PASSES.finishMm,
@@ -102,7 +111,7 @@ function cutOf(
       segment.segment.side === 'outside' ? [plus(now), minus(segment.diameter)] : [plus(segment.diameter), minus(now)],
     );
   return {
-    segment,
+    ...{ segment, dialled },
     readings,
     cuts,
     advice: known ? { ...advice, sentences: [knownWords(known, unit), ...advice.sentences] } : advice,
@@ -143,7 +152,7 @@ export function cutFindings(
 ): CutFinding[] {
   if (!found || !machine) return [];
   return asCut(found, proofs)
-    .filter((s) => s.segment.kind !== 'taper' && isCoached(found, s, shop.drillSets))
+    .filter((s) => s.segment.kind !== 'taper' && isCoached(found, s, shop.drillSets) && !(machine.follows && s.segment.side === 'inside'))
     .map((s) => {
       const { id } = s.segment;
       const since = cutSince(found, id, proofs);

@@ -1,5 +1,6 @@
 import { INSTRUMENT_KINDS, QUANTITIES, type Spot } from '../../evidence/readings';
 import type { LengthUnit } from '../../terms/quantity';
+import { dialSign } from '../../making/coach';
 import { diameterForCrossDial } from '../../making/setups';
 import { instrumentOf } from './bias';
 import type { PlaceFinding } from './place-finding';
@@ -45,9 +46,9 @@ export function doubtInputFor(repair: Repair, shop: Shop, jobUnit: LengthUnit, a
   const instrument = instrumentOf(shop, at.instrumentId);
   const cut = at.purpose === 'cut' ? repair.cuts.find((c) => c.segment.segment.id === at.segmentId) : undefined;
   const last = cut?.readings.at(-1);
-  // Turning goes towards the axis, boring away from it: the size falls or grows with the dial either way.
-  const into = cut?.segment.segment.side === 'inside' ? -1 : 1;
-  const lathe = repair.at?.lathe;
+  // What comes off makes what is turned smaller, and a bore larger.
+  const grows = cut?.segment.segment.side === 'inside' ? 1 : -1;
+  const into = cut ? dialSign({ side: cut.segment.segment.side, rises: cut.dialled.rises }) : 1;
   const proved = at.purpose === 'proof' ? repair.proofs.find((p) => p.dimension.dimension.key === at.segmentId) : undefined;
   return {
     valueMm: at.valueMm,
@@ -71,8 +72,8 @@ export function doubtInputFor(repair: Repair, shop: Shop, jobUnit: LengthUnit, a
           side: cut.segment.segment.side,
           beforeMm: last?.valueMm ?? null,
           dialMm:
-            last && lathe && at.dial !== null && last.dial !== null && (at.dial - last.dial) * into > 0
-              ? last.valueMm - diameterForCrossDial(at.dial - last.dial, lathe)
+            last && at.dial !== null && last.dial !== null && (at.dial - last.dial) * into > 0
+              ? last.valueMm + grows * diameterForCrossDial((at.dial - last.dial) * into, cut.dialled)
               : null,
         }
       : null,

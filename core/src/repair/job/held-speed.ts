@@ -2,7 +2,7 @@ import { materialOf } from '../../book/materials';
 import { HOLDINGS, type SetUp } from '../../making/holdings';
 import { partLengthMm, type Part } from '../../making/part';
 import type { Lathe } from '../../making/setups';
-import { mostFreeMm, WHIRL_SHARE, whirlRpm } from '../../making/process';
+import { mostFreeMm, WHIRL_SHARE, whirlRpm, type Held } from '../../making/process';
 import { placeWithUnit, type LengthUnit } from '../../terms/quantity';
 import type { MostRpm } from './planned-passes';
 import { freeMm, heldAs } from './pushed';
@@ -16,28 +16,47 @@ function meanDiameterMm({ outside }: Pick<Part, 'outside'>): number {
   return outside.reduce((s, x) => s + ((x.diameterMm + (x.farDiameterMm ?? x.diameterMm)) / 2) * x.lengthMm, 0) / whole;
 }
 
-/** Half of the speed at which what stands free of a holding would whirl, a steady in the middle of it where one helps; null where nothing stands free. */
-function underWhirl(setUp: SetUp, part: Part, unit: LengthUnit): MostRpm | null {
+/**
+ * Half of the speed at which what stands free of a holding would whirl; null where nothing stands free.
+ *
+ * @param diameterMm as thick on the average
+ * @param freeMm that is free: a steady in the middle of it, where one helps, halves it
+ */
+export function underWhirl(
+  held: Held,
+  materialId: string,
+  diameterMm: number,
+  freeMm: number,
+  unit: LengthUnit,
+  steady = false,
+): MostRpm | null {
+  if (!freeMm) return null;
+  const rpm = WHIRL_SHARE * whirlRpm(held, materialOf(materialId) ?? STEEL, diameterMm, freeMm);
+  return { rpm, words: `half of what makes ${placeWithUnit(freeMm, unit)} of it whirl, held by ${held}${steady ? ' and a steady' : ''}` };
+}
+
+function underWhirlIn(setUp: SetUp, part: Part, unit: LengthUnit): MostRpm | null {
   const steady = setUp.support === 'steady';
   const held = heldAs(steady ? { ...setUp, support: 'tailstock' } : setUp);
   const free = held ? freeMm(setUp, held, partLengthMm(part)) / (steady ? 2 : 1) : 0;
-  if (!held || !free) return null;
-  const rpm = WHIRL_SHARE * whirlRpm(held, materialOf(part.materialId) ?? STEEL, meanDiameterMm(part), free);
-  return { rpm, words: `half of what makes ${placeWithUnit(free, unit)} of it whirl, held by ${held}${steady ? ' and a steady' : ''}` };
+  return held && underWhirl(held, part.materialId, meanDiameterMm(part), free, unit, steady);
 }
 
 /** As it is stamped on the chuck; soft jaws sit in a three-jaw one where they have none of their own. */
-function stamped({ holding }: SetUp, { holdings = [] }: Pick<Lathe, 'holdings'>): MostRpm | null {
+export function stampedOn(holding: SetUp['holding'], { holdings = [] }: Pick<Lathe, 'holdings'>): MostRpm | null {
   const of = (kind: SetUp['holding']): number | null => holdings.find((h) => h.kind === kind)?.mostRpm ?? null;
   const rpm = of(holding) ?? (holding === 'soft-jaws' ? of('three-jaw') : null);
   return rpm === null || holding === null ? null : { rpm, words: `what is stamped on the ${HOLDINGS[holding].needs}` };
 }
 
+/** The slower of what holds a speed down; null where nothing does. */
+export const slowest = (all: readonly (MostRpm | null)[]): MostRpm | null =>
+  all.filter((m) => m !== null).sort((p, q) => p.rpm - q.rpm)[0] ?? null;
+
 /** The fastest that a part is turned at in a holding, by what holds it and by how slender it stands there; null where neither says so. */
 export function mostRpmIn(setUp: SetUp, part: Part, lathe: Pick<Lathe, 'holdings'>, unit: LengthUnit): MostRpm | null {
   if (setUp.machine !== 'lathe') return null;
-  const [most = null] = [underWhirl(setUp, part, unit), stamped(setUp, lathe)].filter((m) => m !== null).sort((p, q) => p.rpm - q.rpm);
-  return most;
+  return slowest([underWhirlIn(setUp, part, unit), stampedOn(setUp.holding, lathe)]);
 }
 
 /**

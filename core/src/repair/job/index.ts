@@ -55,7 +55,8 @@ export { movedByShop, type MovedJob, type ShopMove } from './shop-moves';
 export { isStraightened, PRESS_CAUTION, type LoggedPush, type PressChoice, type PressFinding, type PushChoice } from './pressed';
 export type { BeadChoice, LaidBead, WeldChoice, WeldFinding } from './welded';
 export { trialsOf, trialWords, type Trial, type TrialChoice, type TriedFinding } from './tried';
-export { toDoIfChosen, type RunChoice, type ToDo, type ToDoAct, type UrgencyChoice } from './to-do';
+export { toDoIfChosen, type ToDo, type UrgencyChoice } from './to-do';
+export { type RunChoice, type ToDoAct } from './to-do-act';
 export { seenAt, workOut, type Job, type Repair } from './repair';
 export {
   choiceOf,
@@ -81,6 +82,9 @@ export { provedOf, provedWords, type Proved } from './proved';
 export { cutInHand, proofInHand, sizeInHand } from './in-hand';
 export { nextOfBatch, throughOf, type BatchStep } from './batch';
 export { type BoringFinding } from './boring-finding';
+export { crossSlide, type Dialled } from './bored-on';
+export { type ReworkPlan } from './rework-plan';
+export { type TurnedAgainFinding } from './turned-again';
 export { firstArticle, playInputs, type Article, type ArticleRow } from './first-article';
 export { type SizeCutState } from './asked-cut';
 export { type SizeCut } from './size-cut';

@@ -4,6 +4,7 @@ import { isDiameterOfSurface } from '../../making/part';
 import type { Lathe } from '../../making/setups';
 import type { BoreFinding } from './bore-finding';
 import { boringFinding, type BoringFinding } from './boring-finding';
+import { dialOfBore } from './bored-on';
 import { blockPlan, type BlockPlan } from './block-plan';
 import { chosenPlan } from './choices';
 import { inCutOrder } from './cut-order';
@@ -14,11 +15,12 @@ import { joinedFinding } from './joined-finding';
 import { partFinding, type PartFinding } from './part-finding';
 import { piecesOf, type Piece } from './pieces';
 import type { PlaceFinding } from './place-finding';
-import { planFinding, type PlanFinding } from './plan-finding';
+import { planFinding, usualPlan, type PlanFinding } from './plan-finding';
 import { proofFindings, type ProofFinding } from './proof-finding';
 import type { JobSheet, ReadingRecord, Shop } from './records';
 import { movedFigures, newestRelease, releasable, type MovedFigure } from './release';
 import { reworkFinding } from './rework-finding';
+import { reworkPlan, type ReworkPlan } from './rework-plan';
 import { pressFinding, type PressFinding } from './pressed';
 import { sizeCuts, type SizeCut } from './size-cut';
 import { trialsOf } from './tried';
@@ -41,6 +43,8 @@ export interface ItemFinding {
   /** What is drawn of it: a new part, or what is cut of a component that stays; null where nothing is. */
   readonly part: PartFinding | null;
   readonly plan: PlanFinding | null;
+  /** Of a rework that cuts something to a size: holding, passes, speeds. */
+  readonly rework: ReworkPlan | null;
   /** Of a block; its stock and faces in place of bar and set-ups. */
   readonly blockPlan: BlockPlan | null;
   /** Of a rework that is bored, and of a block with bored holes: how it is held for that. */
@@ -62,7 +66,7 @@ export interface ItemInputs {
   readonly fits: readonly FitFinding[];
   readonly bores: readonly BoreFinding[];
   /** The same before anything was reworked here: what a rework goes by. */
-  readonly asked: Pick<ItemInputs, 'fits' | 'bores'>;
+  readonly asked: Pick<ItemInputs, 'places' | 'fits' | 'bores'>;
   readonly live: readonly ReadingRecord[];
   readonly sheet: JobSheet;
   readonly shop: Shop;
@@ -95,9 +99,10 @@ function itemFinding(item: JobItem, index: number, given: ItemInputs, joined: re
   const bought = (id: string): boolean => lazy.plan?.asBought?.ids.includes(id) ?? false;
   const chosen = chosenPlan(sheet, item.planKey);
   const lathe = shop.lathes.find((l) => l.id === chosen?.latheId) ?? shop.lathes[0] ?? null;
-  const boring = boringFinding(item, part, given.places, chosen, lathe, sheet, shop);
+  const boring = boringFinding(item, part, given.asked.places, chosen, lathe, sheet, shop);
   const ofBlock = blockPlan(part, shop, sheet.job.unit, boring?.chosen, chosen?.order);
-  const machine = lathe && { lathe, tool: chosen?.tool ?? 'carbide' };
+  const bores = lathe && boring?.chosen ? dialOfBore(boring.chosen.id, lathe, shop.machines.find((m) => m.mill) ?? null) : null;
+  const machine = lathe && { lathe, bores, follows: boring?.chosen?.id === 'follow', tool: chosen?.tool ?? 'carbide' };
   // What was read and signed before something moved the sizes tells nothing of what they are now.
   const since = movedLastAt(item);
   const counts = (time: string): boolean => since === -Infinity || Date.parse(time) > since;
@@ -156,6 +161,12 @@ function itemFinding(item: JobItem, index: number, given: ItemInputs, joined: re
   };
   const found: ItemFinding = withLater(own, {
     plan: () => lazy.plan,
+    rework: () => {
+      const plan = chosen ?? (lathe && usualPlan(lathe));
+      return part && plan && item.kind === 'rework'
+        ? reworkPlan({ item, part, boring, bores, places: given.asked.places, readings, plan, lathe }, sheet, shop)
+        : null;
+    },
     // What joining moves is of the items that it joins: they have released it.
     releasable: () => (isJoin ? [] : ofItem(releasable(part, lazy.plan?.frozen ?? ofBlock?.stock ?? []), item, sheet.job.id)),
     moved: () => (release ? movedFigures(found.releasable, release, sheet) : []),

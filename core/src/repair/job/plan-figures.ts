@@ -19,7 +19,7 @@ export function rungFigure(rung: Rung, setUp: number): Figure {
 export function minutesOf(setUp: SetUp, passes: readonly SegmentPasses[]): Figure {
   const key = `set-up.${setUp.number}.minutes`;
   const setting = ruled(`${key}.setting`, 'to set it up', setUp.settingMin, 'estimate of the shop', 'time');
-  const cutting = cuttingMin(setUp, passes);
+  const cutting = cuttingMin(passes.filter((x) => setUp.cuts.includes(x.segment.segment.id)));
   const cut = workedOut(`${key}.cutting`, 'turning to size', cutting, 'passes at the usual feeds, back and measured between them', [], {
     measure: 'time',
   });

@@ -70,11 +70,9 @@ it('every pass is a figure that rests on bar and size', () => {
   expect(passFigures[0]!.origin).toMatchObject({ kind: 'worked', from: [barFigure(30), expect.anything()] });
 });
 
-it('40 mm more take the turns of the spindle that they need, pass by pass at its own gear; what the holding does not cut takes nothing', () => {
-  const setUp = workOut(sheet, shop)
-    .items[0]!.plan!.setUps.map((s) => s.setUp)
-    .find((s) => s.cuts.includes('a'))!;
+it('40 mm more take the turns of the spindle that they need, pass by pass at its own gear', () => {
   const all = passes();
+  const timeOf = (ids: string[], from = all): number => cuttingMin(from.filter((p) => ids.includes(p.segment.segment.id)));
   const { passes: own, roughSpeed, finishSpeed } = of('a');
   if (!own.ok || !roughSpeed.ok || !finishSpeed.ok) throw new Error('nothing to cut');
   let min = 0;
@@ -82,14 +80,14 @@ it('40 mm more take the turns of the spindle that they need, pass by pass at its
     const rpm = kind === 'rough' ? roughSpeed.value.gearRpm : finishSpeed.value.gearRpm;
     for (let along = 0; along < 40 - 1e-9; along += USUAL_FEEDS_MM[kind]) min += 1 / rpm;
   }
-  const alone = cuttingMin({ ...setUp, cuts: ['a'] }, all);
+  const alone = timeOf(['a']);
   const longer = all.map((p) => ({
     ...p,
     segment: { ...p.segment, segment: { ...p.segment.segment, lengthMm: p.segment.segment.lengthMm + 40 } },
   }));
-  expect(cuttingMin({ ...setUp, cuts: ['a'] }, longer) - alone).toBeCloseTo(min, 1);
-  expect(cuttingMin({ ...setUp, cuts: ['a', 'b'] }, all)).toBeCloseTo(alone + cuttingMin({ ...setUp, cuts: ['b'] }, all), 9);
-  expect(cuttingMin({ ...setUp, cuts: [] }, all)).toBe(0);
+  expect(timeOf(['a'], longer) - alone).toBeCloseTo(min, 1);
+  expect(timeOf(['a', 'b'])).toBeCloseTo(alone + timeOf(['b']), 9);
+  expect(timeOf([])).toBe(0);
 });
 
 it('a finish that is asked for by turning slows the last cuts and takes longer; one that is ground does not', () => {
@@ -103,6 +101,5 @@ it('a finish that is asked for by turning slows the last cuts and takes longer; 
   expect(feed(asked('turned'), 'b')).toBe(usual);
   // f² / 8r of a nose of 0.4, and a quarter of that: Ra 0.4 µm at 0.07 a turn.
   expect(feed(asked('turned'), 'a')).toBeCloseTo(0.07, 2);
-  const setUp = { cuts: ['a'] } as unknown as Parameters<typeof cuttingMin>[0];
-  expect(cuttingMin(setUp, asked('turned'))).toBeGreaterThan(cuttingMin(setUp, asked('ground')));
+  expect(cuttingMin(asked('turned'))).toBeGreaterThan(cuttingMin(asked('ground')));
 });

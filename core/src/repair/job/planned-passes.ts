@@ -1,6 +1,5 @@
 import type { DrillSet } from '../../book/drills';
 import { materialOf } from '../../book/materials';
-import type { SetUp } from '../../making/holdings';
 import {
   feedsFor,
   firstDrill,
@@ -51,9 +50,9 @@ export interface SegmentPasses {
   readonly feeds: Readonly<Record<keyof Feeds, Figure>>;
 }
 
-/** Where the cross slide stands for a pass, counted from touching the bar or the wall of the hole, as its dial counts. */
-export const passDial = ({ fromMm }: Pick<SegmentPasses, 'fromMm'>, { toMm }: Pick<Pass, 'toMm'>, lathe: Pick<Lathe, 'cross'>): string =>
-  turnsWords(crossTurns(Math.abs(fromMm - toMm), lathe), lathe.cross);
+/** Where the dial that sets it stands for a pass, counted from touching the bar or the wall of the hole. */
+export const passDial = ({ fromMm }: Pick<SegmentPasses, 'fromMm'>, { toMm }: Pick<Pass, 'toMm'>, on: Pick<Lathe, 'cross'>): string =>
+  turnsWords(crossTurns(Math.abs(fromMm - toMm), on), on.cross);
 
 /** Ra that turning has to give a surface, µm; null where none is asked for, or something else gives it. */
 function turnedRaUm({ features }: Pick<Part, 'features'>, id: string): number | null {
@@ -114,6 +113,84 @@ export const tooFastWords = ({ segment, finishRpm }: Pick<SegmentPasses, 'segmen
     ? `${segment.segment.name}: every gear is faster than ${Math.round(most.rpm)} rpm, ${most.words}. Hold it another way, or take another lathe.`
     : '';
 
+/** What a surface is cut on: its spindle, and the fastest that it is turned at there; null where nothing but its size says so. */
+export interface Spindle {
+  readonly name: string;
+  readonly gearsRpm: readonly number[];
+  readonly most: MostRpm | null;
+}
+
+const rpmFigure = (
+  key: string,
+  label: string,
+  outcome: Outcome<SpindleSpeed>,
+  surface: Figure,
+  over: Figure,
+  on: Spindle,
+): Figure | null =>
+  outcome.ok
+    ? workedOut(
+        key,
+        label,
+        outcome.value.gearRpm,
+        `1000 V/(pi D) is ${Math.round(outcome.value.idealRpm)}${heldWords(outcome.value, on.most)}, stepped down to a gear of ${on.name}`,
+        [surface, over],
+        { measure: 'rpm' },
+      )
+    : null;
+
+/**
+ * One surface from what stands there to its size: passes, speeds and feeds.
+ *
+ * @param from the bar, the drilled hole, or what was read; `standing` in words: `the bar`
+ * @param cannot why nothing is turned or bored there; null where it is
+ */
+export function surfacePasses(
+  segment: SegmentFinding,
+  from: Figure,
+  standing: string,
+  plan: PlanChoice,
+  part: Pick<Part, 'materialId' | 'features'>,
+  on: Spindle,
+  cannot: string | null = null,
+): SegmentPasses {
+  const { id } = segment.segment;
+  const inside = segment.segment.side === 'inside';
+  const surface = surfaceSpeed(plan, part.materialId);
+  const planned = inside ? planBorePasses : planPasses;
+  const passes =
+    cannot === null ? planned(from.value, segment.diameter.value, { ...USUAL_PASSES, finishes: plan.finishes }) : bad('not-cut', cannot);
+  const gears = gearsUnder(on.gearsRpm, on.most?.rpm ?? null);
+  const first = inside ? segment.diameter : from;
+  const speed = (overMm: number): Outcome<SpindleSpeed> =>
+    surface.value > 0
+      ? spindleSpeed(surface.value, overMm, gears)
+      : bad('no-material', 'What it is made of is not known: no speed follows.');
+  const roughSpeed = speed(first.value);
+  const finishSpeed = speed(segment.diameter.value);
+  return {
+    segment,
+    fromMm: from.value,
+    passes,
+    roughSpeed,
+    finishSpeed,
+    passFigures: passes.ok
+      ? passes.value.map((p, n) =>
+          workedOut(
+            `segment.${id}.pass.${n}`,
+            p.kind === 'rough' ? `rough pass ${n + 1}` : `finish pass ${n + 1}`,
+            p.toMm,
+            `equal cuts from ${standing} to the wanted size, the last ones for finishing`,
+            [from, segment.diameter],
+          ),
+        )
+      : [],
+    feeds: feedFigures(id, plan.noseMm ?? USUAL_NOSE_MM, turnedRaUm(part, id)),
+    roughRpm: rpmFigure(`segment.${id}.rough-rpm`, 'roughing speed', roughSpeed, surface, first, on),
+    finishRpm: rpmFigure(`segment.${id}.finish-rpm`, 'finishing speed', finishSpeed, surface, segment.diameter, on),
+  };
+}
+
 /**
  * The passes of every diameter, from the bar or from the drilled hole.
  *
@@ -128,76 +205,29 @@ export function passesFor(
   sets: readonly DrillSet[],
   mostRpm: (id: string) => MostRpm | null = () => null,
 ): SegmentPasses[] {
-  const surface = surfaceSpeed(plan, part.materialId);
-  const speed = surface.value;
-  const barMm = stock.roundMm;
-  const bar = barFigure(barMm);
-  const rpmFigure = (key: string, label: string, outcome: Outcome<SpindleSpeed>, over: Figure, most: MostRpm | null): Figure | null =>
-    outcome.ok
-      ? workedOut(
-          key,
-          label,
-          outcome.value.gearRpm,
-          `1000 V/(pi D) is ${Math.round(outcome.value.idealRpm)}${heldWords(outcome.value, most)}, stepped down to a gear of ${lathe.name}`,
-          [surface, over],
-          { measure: 'rpm' },
-        )
-      : null;
+  const bar = barFigure(stock.roundMm);
   return segments.map((segment) => {
-    const { id } = segment.segment;
-    const inside = segment.segment.side === 'inside';
-    const options = { ...USUAL_PASSES, finishes: plan.finishes };
+    const { id, side } = segment.segment;
+    const on = { ...lathe, most: mostRpm(id) };
+    if (side === 'outside') return surfacePasses(segment, bar, 'the bar', plan, part, on);
     const drill =
       stock.holeMm === null
         ? drillFigure(id, segment.diameter.value, sets)
         : tabled(`plan.drill.${id}`, 'hole of the stock', stock.holeMm, 'the rack');
-    const from = inside ? drill : bar;
-    const drilled = inside ? drilledOnly(part, segment.segment, drill.value) : null;
-    const passes =
-      drilled !== null
-        ? bad('drilled', drilled)
-        : inside
-          ? planBorePasses(drill.value, segment.diameter.value, options)
-          : planPasses(barMm, segment.diameter.value, options);
-    const most = mostRpm(id);
-    const gears = gearsUnder(lathe.gearsRpm, most?.rpm ?? null);
-    const roughSpeed = spindleSpeed(speed, inside ? segment.diameter.value : barMm, gears);
-    const finishSpeed = spindleSpeed(speed, segment.diameter.value, gears);
-    return {
-      segment,
-      fromMm: from.value,
-      passes,
-      roughSpeed,
-      finishSpeed,
-      passFigures: passes.ok
-        ? passes.value.map((p, n) =>
-            workedOut(
-              `segment.${id}.pass.${n}`,
-              p.kind === 'rough' ? `rough pass ${n + 1}` : `finish pass ${n + 1}`,
-              p.toMm,
-              `equal cuts from ${inside ? 'the drilled hole' : 'the bar'} to the wanted size, the last ones for finishing`,
-              [from, segment.diameter],
-            ),
-          )
-        : [],
-      feeds: feedFigures(id, plan.noseMm ?? USUAL_NOSE_MM, turnedRaUm(part, id)),
-      roughRpm: rpmFigure(`segment.${id}.rough-rpm`, 'roughing speed', roughSpeed, inside ? segment.diameter : bar, most),
-      finishRpm: rpmFigure(`segment.${id}.finish-rpm`, 'finishing speed', finishSpeed, segment.diameter, most),
-    };
+    return surfacePasses(segment, drill, 'the drilled hole', plan, part, on, drilledOnly(part, segment.segment, drill.value));
   });
 }
 
-/** Turning the surfaces of a holding to size, min. */
-export const cuttingMin = (setUp: SetUp, passes: readonly SegmentPasses[]): number =>
-  passes
-    .filter((x) => setUp.cuts.includes(x.segment.segment.id) && x.passes.ok && x.roughSpeed.ok && x.finishSpeed.ok)
-    .reduce((sum, x) => {
-      const { lengthMm } = x.segment.segment;
-      const of = (kind: Pass['kind']): number => (x.passes.ok ? x.passes.value.filter((p) => p.kind === kind).length : 0);
-      const [rough, finish] = [x.roughSpeed.ok ? x.roughSpeed.value.gearRpm : 0, x.finishSpeed.ok ? x.finishSpeed.value.gearRpm : 0];
-      return (
-        sum +
-        passesMin('rough', of('rough'), lengthMm, rough, x.feeds.rough.value) +
-        passesMin('finish', of('finish'), lengthMm, finish, x.feeds.finish.value)
-      );
-    }, 0);
+/** Turning surfaces to size, min; what has no passes or no speed takes none. */
+export const cuttingMin = (passes: readonly SegmentPasses[]): number =>
+  passes.reduce((sum, x) => {
+    if (!x.passes.ok || !x.roughSpeed.ok || !x.finishSpeed.ok) return sum;
+    const { lengthMm } = x.segment.segment;
+    const all = x.passes.value;
+    const of = (kind: Pass['kind']): number => all.filter((p) => p.kind === kind).length;
+    return (
+      sum +
+      passesMin('rough', of('rough'), lengthMm, x.roughSpeed.value.gearRpm, x.feeds.rough.value) +
+      passesMin('finish', of('finish'), lengthMm, x.finishSpeed.value.gearRpm, x.feeds.finish.value)
+    );
+  }, 0);

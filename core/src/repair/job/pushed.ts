@@ -31,13 +31,19 @@ export function heldAs({ holding, support }: SetUp): Held | null {
 /** What bends: between centres the whole part, in a chuck what stands out of it. */
 export const freeMm = ({ overhangMm }: SetUp, held: Held, partMm: number): number => (held === 'centres' ? partMm : overhangMm);
 
-function bendOf(x: SegmentPasses, setUp: SetUp, held: Held, m: Material, partMm: number, pushN: number): number {
-  const lengthMm = freeMm(setUp, held, partMm);
+/** How what is turned stands against the push of the tool. */
+export interface Against {
+  readonly held: Held;
+  readonly freeMm: number;
+  /** From what holds it to a place along it, mm. */
+  readonly fromHeldMm: (atMm: number) => number;
+}
+
+function bendOf(x: SegmentPasses, { held, freeMm: lengthMm, fromHeldMm }: Against, m: Material, pushN: number): number {
   if (lengthMm <= 0) return 0;
   const { fromMm, toMm } = x.segment.segment;
-  const fromChuck = (at: number): number => Math.max(0, lengthMm - (setUp.free === 'near' ? at : partMm - at));
   const places = Array.from({ length: PLACES + 1 }, (_, i) => fromMm + ((toMm - fromMm) * i) / PLACES);
-  const at = (p: number): number => workBendMm(held, pushN, m.youngMpa, x.segment.diameter.value, lengthMm, fromChuck(p));
+  const at = (p: number): number => workBendMm(held, pushN, m.youngMpa, x.segment.diameter.value, lengthMm, fromHeldMm(p));
   return 2 * Math.max(...places.map(at));
 }
 
@@ -52,6 +58,39 @@ export const pushFigure = (key: string, { name, kc11, mc }: Material, offMm: num
     { measure: 'force' },
   );
 
+/**
+ * One outside surface as the tool pushes it at its last cut; null where nothing is cut, or the book has no cutting force for the material.
+ *
+ * @param key of its figures
+ */
+export function pushedOff(
+  key: { readonly surface: string; readonly holding: string },
+  x: SegmentPasses,
+  against: Against,
+  m: Material,
+  powerKw: number | null,
+  unit: LengthUnit,
+): Pushed | null {
+  const last = x.passes.ok ? x.passes.value.at(-1) : undefined;
+  if (!last || !m.kc11 || m.mc === null) return null;
+  const { kc11, mc } = m;
+  const { id, name } = x.segment.segment;
+  const { held } = against;
+  const push = pushFigure(key.surface, m, last.offMm, x.feeds.finish.value);
+  const bend = workedOut(
+    `${key.surface}.bend`,
+    `${inSentence(name)} is pushed away by, on the diameter`,
+    bendOf(x, against, m, push.value),
+    `twice the bend of a beam held by ${held} where it bends most, as thick as it is there all along`,
+    [push, ruled(`${key.holding}.length`, 'length', against.freeMm, 'what stands free of the holding')],
+  );
+  const rough = x.passes.ok ? Math.max(0, ...x.passes.value.filter((p) => p.kind === 'rough').map((p) => p.offMm / 2)) : 0;
+  const speed = x.roughSpeed.ok ? x.roughSpeed.value.speedMMin : 0;
+  const roughKw = cuttingKw(cuttingForceN(kc11, mc, rough, x.feeds.rough.value), speed);
+  const { lowerMm, upperMm } = x.segment.limits;
+  return { segmentId: id, bend, words: wordsOf(name, bend.value, upperMm - lowerMm, held, roughKw, powerKw, unit) };
+}
+
 /** Outside surfaces of a holding as the tool pushes them; none where the book has no cutting force for the material. */
 export function pushedIn(
   setUp: SetUp,
@@ -62,26 +101,19 @@ export function pushedIn(
 ): Pushed[] {
   const m = materialOf(part.materialId);
   const held = heldAs(setUp);
-  if (!m?.kc11 || m.mc === null || !held || setUp.machine !== 'lathe') return [];
-  const { kc11, mc } = m;
+  if (!m || !held || setUp.machine !== 'lathe') return [];
   const partMm = partLengthMm(part);
+  const free = freeMm(setUp, held, partMm);
+  const against: Against = {
+    ...{ held, freeMm: free },
+    fromHeldMm: (at) => Math.max(0, free - (setUp.free === 'near' ? at : partMm - at)),
+  };
+  const holding = `set-up.${setUp.number}`;
   return passes.flatMap((x): Pushed[] => {
-    const { id, side, name } = x.segment.segment;
-    const last = x.passes.ok ? x.passes.value.at(-1) : undefined;
-    if (!last || side !== 'outside' || !setUp.cuts.includes(id)) return [];
-    const push = pushFigure(`set-up.${setUp.number}.${id}`, m, last.offMm, x.feeds.finish.value);
-    const bend = workedOut(
-      `set-up.${setUp.number}.${id}.bend`,
-      `${inSentence(name)} is pushed away by, on the diameter`,
-      bendOf(x, setUp, held, m, partMm, push.value),
-      `twice the bend of a beam held by ${held} where it bends most, as thick as it is there all along`,
-      [push, ruled(`set-up.${setUp.number}.length`, 'length', freeMm(setUp, held, partMm), 'what stands free of the holding')],
-    );
-    const rough = x.passes.ok ? Math.max(0, ...x.passes.value.filter((p) => p.kind === 'rough').map((p) => p.offMm / 2)) : 0;
-    const speed = x.roughSpeed.ok ? x.roughSpeed.value.speedMMin : 0;
-    const roughKw = cuttingKw(cuttingForceN(kc11, mc, rough, x.feeds.rough.value), speed);
-    const { lowerMm, upperMm } = x.segment.limits;
-    return [{ segmentId: id, bend, words: wordsOf(name, bend.value, upperMm - lowerMm, held, roughKw, powerKw, unit) }];
+    const { id, side } = x.segment.segment;
+    if (side !== 'outside' || !setUp.cuts.includes(id)) return [];
+    const told = pushedOff({ surface: `${holding}.${id}`, holding }, x, against, m, powerKw, unit);
+    return told ? [told] : [];
   });
 }
 

@@ -111,7 +111,7 @@ export function workOut(sheet: JobSheet, shop: Shop): Repair {
   // What a rework was asked for does not follow from what it came to.
   const before = reworked.length ? places.map(asItIsNow) : now;
   const askedFits = before === now ? fits : fitFindings(before, sheet, shop);
-  const asked = { fits: askedFits, bores: before === now ? bores : boreFindings(before, askedFits, sheet, shop) };
+  const asked = { places: before, fits: askedFits, bores: before === now ? bores : boreFindings(before, askedFits, sheet, shop) };
   const given = { places: now, fits, bores, asked, live, sheet, shop };
   const items = itemFindings(jobItems(sheet), given);
   const assembled = assembledChecks({ sheet, items, fits, bores });

@@ -5,7 +5,8 @@ import { proposeRoute, type ConsideredChoice } from './considered';
 import type { ChoiceRecord, JobSheet } from './records';
 import { workOut } from './repair';
 import { drawnPin, testChoice, testSheet, testShop } from './testing';
-import type { RunChoice, ToDo, ToDoAct } from './to-do';
+import type { ToDo } from './to-do';
+import type { RunChoice, ToDoAct } from './to-do-act';
 
 const toDo = (choices: readonly ChoiceRecord[] = [], more: Partial<JobSheet> = {}): ToDo =>
   workOut(testSheet({ choices, ...more }), testShop).toDo;

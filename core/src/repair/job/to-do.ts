@@ -1,29 +1,16 @@
-import { actMinutes, COST_ACTS, scaled, tookBy, type CostAct, type ThreePoint, type Took, type WorkSize } from '../../making/costing';
-import { isDrawn, largestDiameterMm, partLengthMm } from '../../making/part';
-import type { MachineKind } from '../../making/setups';
+import { actMinutes, COST_ACTS, tookBy, type CostAct, type Took } from '../../making/costing';
 import type { IsoDay } from '../../terms/calendar';
 import type { StationId, StationStanding } from '../../terms/stations';
 import { inSentence } from '../../terms/words';
+import { acted, waiting, type Draft, type RunChoice, type ToDoAct } from './to-do-act';
 import { calledOff, choiceKey, sawnOf, valueOf, versionOfChoice } from './choices';
 import { consideredRoutes, type ConsideredBuy } from './considered';
 import { isCutToSize, type ItemFinding } from './item-finding';
+import { ofMaking, ofRework, sizeOf } from './machine-acts';
 import { quoteWaits } from './quote';
 import type { JobSheet, Shop } from './records';
 import type { RouteFinding } from './route-finding';
 import type { StepAct } from './step-acts.data';
-
-/** What somebody said of an act in the run order. */
-export interface RunChoice {
-  readonly state: 'open' | 'started' | 'done';
-  readonly startedAt: string | null;
-  readonly doneAt: string | null;
-  /** Who is at it, or is to do it; null where it is open to all who can. */
-  readonly personId: string | null;
-  /** The machine that it is on, or is to be on; empty where any of its kind will do. */
-  readonly machineId: string;
-  /** When it is to begin; null where it goes where it fits best. */
-  readonly pinnedAt: string | null;
-}
 
 /** How a job stands among the others. */
 export interface UrgencyChoice {
@@ -31,35 +18,6 @@ export interface UrgencyChoice {
   readonly urgent: boolean;
   readonly notBefore: IsoDay | null;
   readonly why: string;
-}
-
-/** One act that a job still takes, or something that it waits for. */
-export interface ToDoAct {
-  /** Tells it apart within its job, the same as long as its way, or its items, are the same. */
-  readonly key: string;
-  /** Null for what is only waited for. */
-  readonly act: CostAct | null;
-  readonly name: string;
-  readonly at: MachineKind | 'bench' | 'away';
-  /** The one machine that it was planned on; empty where any of its kind will do. */
-  readonly machineId: string;
-  /** Hands, min, without what is set up. */
-  readonly hands: ThreePoint;
-  readonly setupMin: number;
-  /** What the machine is set up for; empty where nothing is kept for the next. */
-  readonly setup: string;
-  /** Runs by itself after the hands, min of the clock. */
-  readonly aloneMin: number;
-  /** Keys of what has to be done before. */
-  readonly after: readonly string[];
-  /** The day on which what is waited for is to be here; null for what has none. */
-  readonly dueOn: IsoDay | null;
-  /** It is waited for, and nobody knows how long. */
-  readonly open: boolean;
-  readonly done: boolean;
-  readonly said: RunChoice | null;
-  /** Version of what was said; 0 while nobody said anything. */
-  readonly version: number;
 }
 
 /** What a job still takes, in its order. */
@@ -73,11 +31,6 @@ export interface ToDo {
 }
 
 const DAY_MIN = 1440;
-const NO_HANDS: ThreePoint = { low: 0, likely: 0, high: 0 };
-/** Spread of what was planned set-up by set-up, as that of turning. */
-const PLANNED_SPREAD = { low: COST_ACTS.turn.low, high: COST_ACTS.turn.high } as const;
-/** Holdings that stay on the spindle for the next job as they are. */
-const KEPT_HOLDINGS: readonly string[] = ['three-jaw', 'collet'];
 /** Steps of an item as the acts they are; what is done elsewhere is waited for, days. Estimates of the shop. */
 const STEP_DONE: Readonly<Record<StepAct, { readonly act: CostAct } | { readonly days: number }>> = {
   straighten: { act: 'straighten' },
@@ -107,32 +60,6 @@ const DONE_WITH: Readonly<Partial<Record<CostAct, StationId>>> = {
 };
 /** Acts before which what was bought has to be here. */
 const TAKES_BOUGHT: readonly (CostAct | null)[] = ['press', 'assemble'];
-
-type Draft = Omit<ToDoAct, 'done' | 'said' | 'version'> & { readonly fact?: boolean };
-
-const waiting = (key: string, name: string, more: Partial<Draft> = {}): Draft => ({
-  key,
-  act: null,
-  name,
-  at: 'away',
-  machineId: '',
-  hands: NO_HANDS,
-  setupMin: 0,
-  setup: '',
-  aloneMin: 0,
-  after: [],
-  dueOn: null,
-  open: false,
-  ...more,
-});
-
-const acted = (key: string, act: CostAct, name: string, hands: ThreePoint, more: Partial<Draft> = {}): Draft => ({
-  ...waiting(key, name),
-  act,
-  at: COST_ACTS[act].at,
-  hands,
-  ...more,
-});
 
 const plusDays = (at: string, days: number): IsoDay =>
   new Date(Date.parse(at) + Math.ceil(days) * DAY_MIN * 60_000).toISOString().slice(0, 10);
@@ -187,39 +114,6 @@ function ofWay({ route, acts }: RouteFinding, chosenAt: string, items: readonly 
   return drafts;
 }
 
-const sizeOf = ({ part }: ItemFinding): WorkSize | null =>
-  part && isDrawn(part.part) && part.part.outside.length
-    ? { diameterMm: largestDiameterMm(part.part), lengthMm: partLengthMm(part.part), materialId: part.part.materialId }
-    : null;
-
-/** Acts on the machine that a new part takes, by its set-ups as they are planned, else by what is drawn of it. */
-function ofMaking(found: ItemFinding, took: Took): Draft[] {
-  const { item, part, plan } = found;
-  const name = inSentence(item.name);
-  const many = item.quantity > 1 ? `${name}, ${item.quantity} of them` : name;
-  if (plan?.setUps.length)
-    return plan.setUps.map(({ setUp, minutes }): Draft => {
-      const act: CostAct =
-        setUp.machine === 'mill' ? 'mill' : setUp.machine === 'press' ? 'press' : setUp.machine === 'bench' ? 'file' : 'turn';
-      const cutting = Math.max(0, minutes.value - setUp.settingMin) * item.quantity * took(act);
-      return acted(
-        `${item.id}:set-up:${setUp.number}`,
-        act,
-        `${many}: set-up ${setUp.number}`,
-        scaled({ ...PLANNED_SPREAD, likely: 1 }, cutting),
-        {
-          setupMin: setUp.settingMin,
-          setup: setUp.holding && KEPT_HOLDINGS.includes(setUp.holding) ? setUp.holding : '',
-          machineId: setUp.machine === 'lathe' ? plan.lathe.id : '',
-        },
-      );
-    });
-  const acts: CostAct[] = part?.part.block ? ['mill'] : ['turn', ...(part?.part.bores.length ? (['bore'] as const) : [])];
-  return acts.map((act) =>
-    acted(`${item.id}:${act}`, act, `${COST_ACTS[act].name} ${many}`, actMinutes(act, sizeOf(found), item.quantity, took).hands),
-  );
-}
-
 /** What one item takes, one act after another. */
 function ofItem(found: ItemFinding, sheet: JobSheet, took: Took): Draft[] {
   const { item } = found;
@@ -237,11 +131,7 @@ function ofItem(found: ItemFinding, sheet: JobSheet, took: Took): Draft[] {
     const { hands, aloneMin } = minutes('saw');
     drafts.push(acted(`${item.id}:saw`, 'saw', `saw ${name}`, hands, { aloneMin, fact: sawnOf(sheet, item.id).pieces >= item.quantity }));
     drafts.push(...ofMaking(found, took));
-  } else if (isCutToSize(found) && item.kind === 'rework') {
-    const inside = sheet.places.some((p) => p.side === 'inside' && item.cuts.some((c) => c.placeId === p.id));
-    const act: CostAct = inside ? 'bore-mill' : 'turn';
-    drafts.push(acted(`${item.id}:${act}`, act, `${COST_ACTS[act].name}: ${name}`, minutes(act).hands));
-  }
+  } else if (isCutToSize(found) && item.kind === 'rework') drafts.push(...ofRework(found, took));
   item.steps.forEach((step, k) => {
     const how = STEP_DONE[step.act];
     const key = `${item.id}:step:${k}`;

@@ -93,8 +93,8 @@ export class ReadingLine {
   });
   protected readonly dialText = linkedSignal(() => {
     const t = this.target();
-    const lathe = this.store.repair()?.at?.lathe;
-    return t?.dial == null || !lathe ? '' : t.dial.toFixed(dialDecimals(lathe.cross));
+    const cut = this.store.repair()?.cuts.find((c) => c.segment.segment.id === t?.segmentId);
+    return t?.dial == null || !cut ? '' : t.dial.toFixed(dialDecimals(cut.dialled.cross));
   });
   protected readonly dialValue = computed(() => numberIn(this.dialText(), -10_000, 10_000));
   protected readonly tempValue = computed(() => (this.temp().trim() === '' ? null : (numberIn(this.temp(), -30, 200) ?? undefined)));

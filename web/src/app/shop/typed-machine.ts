@@ -56,13 +56,15 @@ export interface TypedMachine {
     readonly gearsRpm: readonly number[];
     readonly longMm: number | null;
     readonly crossMm: number | null;
+    /** One turn and one line are null where there is no boring head. */
+    readonly head: TypedDial & { readonly reads: 'radius' | 'diameter' };
   };
   readonly backOn: IsoDay | null;
   readonly note: string;
 }
 
 /** Which fields of it are groups. */
-export const MACHINE_GROUPS = ['lathe', 'lathe.cross', 'lathe.carriage', 'lathe.threadDial', 'mill', 'mill.dial'] as const;
+export const MACHINE_GROUPS = ['lathe', 'lathe.cross', 'lathe.carriage', 'lathe.threadDial', 'mill', 'mill.dial', 'mill.head'] as const;
 
 const usual = (unit: LengthUnit, kind: MachineKind): UsualMachine => usualMachines(unit).find((m) => m.kind === kind)!;
 
@@ -84,7 +86,12 @@ export function typedMachine(m: UsualMachine & Pick<Machine, 'backOn'>, unit: Le
       wheels: lathe.wheels ?? [],
       threadDial: { teeth: lathe.threadDial?.teeth ?? null, marks: lathe.threadDial?.marks ?? null },
     },
-    mill: { ...mill, dial: { ...mill.dial }, readout: wordOf(mill.readout) },
+    mill: {
+      ...mill,
+      dial: { ...mill.dial },
+      readout: wordOf(mill.readout),
+      head: mill.head ? { ...mill.head } : { unit: mill.dial.unit, perTurn: null, perLine: null, reads: 'diameter' },
+    },
   };
 }
 
@@ -94,6 +101,7 @@ export function inputOf(v: TypedMachine, removed = false): MachineInput {
   // One number of it alone is asked for the other.
   const { teeth, marks } = lathe.threadDial;
   const threadDial = teeth === null && marks === null ? null : lathe.threadDial;
+  const head = mill.head.perTurn === null && mill.head.perLine === null ? null : mill.head;
   const readoutOf = (word: string): Readout | null => READOUTS[word]?.readout ?? null;
   return {
     ...rest,
@@ -101,7 +109,7 @@ export function inputOf(v: TypedMachine, removed = false): MachineInput {
     capacityMm: TAKES_A_SIZE.includes(kind) ? capacityMm : null,
     tonnes: kind === 'press' ? tonnes : null,
     lathe: kind === 'lathe' ? ({ ...lathe, threadDial, readout: readoutOf(lathe.readout) } as LatheCard) : null,
-    mill: kind === 'mill' ? ({ ...mill, readout: readoutOf(mill.readout) } as MillCard) : null,
+    mill: kind === 'mill' ? ({ ...mill, head, readout: readoutOf(mill.readout) } as MillCard) : null,
     removed,
   };
 }

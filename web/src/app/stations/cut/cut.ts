@@ -37,8 +37,8 @@ import { Spoken } from './spoken';
 
 const TITLES: Readonly<Record<Advice['state'], string>> = {
   'measure-first': 'First: skim it, set the dial to zero, measure',
-  cut: 'Next cut: set the cross slide to',
-  spring: 'Spring pass: leave the cross slide at',
+  cut: 'Next cut: set the {dial} to',
+  spring: 'Spring pass: leave the {dial} at',
   polish: 'Too thin for this tool',
   in: 'Inside its limits',
   close: 'Too near a limit to tell',
@@ -117,12 +117,16 @@ export class Cut {
     const now = this.setUp();
     return now !== null && now.ladder.length + now.schedules.length > 0;
   });
-  protected readonly lathe = computed(() => this.store.repair()?.at?.lathe ?? null);
+  protected readonly rework = computed(() => this.store.repair()?.at?.rework ?? null);
+  /** What is put on the cut. */
+  protected readonly wet = computed(() => (this.setUp() ?? this.rework())?.coolant[0] ?? '');
   protected readonly hold = computed(() => {
-    const lathe = this.lathe()?.name ?? '';
+    const at = this.store.repair()?.at;
+    const lathe = at?.lathe?.name ?? '';
     const own = this.setUp()?.setUp;
-    const bored = this.store.repair()?.at?.boring?.chosen;
-    return own ? (own.machine === 'lathe' ? `${lathe}, ${own.hold}` : own.hold) : (bored?.hold ?? lathe);
+    if (own) return own.machine === 'lathe' ? `${lathe}, ${own.hold}` : own.hold;
+    const stays = this.cut()?.segment.segment.side === 'outside' ? at?.rework?.turned?.chosen : at?.boring?.chosen;
+    return stays?.hold ?? lathe;
   });
   protected readonly released = computed(() => {
     const sheet = this.store.sheet();
@@ -169,8 +173,9 @@ export class Cut {
     ];
   }
 
-  protected title({ advice, segment }: CutFinding): string {
-    return advice.state === 'under' && segment.segment.side === 'inside' ? 'Over its limit' : TITLES[advice.state];
+  protected title({ advice, segment, dialled }: CutFinding): string {
+    const over = advice.state === 'under' && segment.segment.side === 'inside';
+    return over ? 'Over its limit' : TITLES[advice.state].replace('{dial}', dialled.name);
   }
 
   private setUpOf(cut: CutFinding | null): PlannedSetUp | null {
@@ -221,13 +226,12 @@ export class Cut {
     return last ? this.show(last.measuredMm) : '–';
   }
 
-  protected dialText(value: number): string {
-    return value.toFixed(dialDecimals(this.lathe()!.cross));
+  protected dialText({ dialled }: CutFinding, value: number): string {
+    return value.toFixed(dialDecimals(dialled.cross));
   }
 
   /** Beyond the first turn the count of turns is told: it is what gets lost. */
-  protected turns(dial: number): string {
-    const { cross } = this.lathe()!;
+  protected turns({ dialled: { cross } }: CutFinding, dial: number): string {
     const counted = turnsOf(dial, cross);
     // A boring bar that was zeroed on its skim goes outwards: below zero the ring shows what is left of a turn.
     if (dial < 0) {
@@ -245,11 +249,11 @@ export class Cut {
   protected turning(c: CutFinding): string {
     const { turnIn, state } = c.advice;
     if (turnIn === null || state === 'spring') return '';
-    const from = this.dialText(c.cuts.at(-1)?.dial ?? 0);
+    const from = this.dialText(c, c.cuts.at(-1)?.dial ?? 0);
     const way = c.segment.segment.side === 'inside' ? 'out' : 'in';
     return turnIn < 0
-      ? `From ${from}, wind well back and come ${way} again: ${this.dialText(-turnIn)} less than before.`
-      : `From ${from}, turn ${way} ${this.dialText(turnIn)} (${this.lineCount(c)}), always from the same side.`;
+      ? `From ${from}, wind well back and come ${way} again: ${this.dialText(c, -turnIn)} less than before.`
+      : `From ${from}, turn ${way} ${this.dialText(c, turnIn)} (${this.lineCount(c)}), always from the same side.`;
   }
 
   /** What it should measure then; the wanted size while nothing is known of the tool. */
@@ -267,14 +271,14 @@ export class Cut {
     const dial =
       nextDial === null
         ? ''
-        : `${this.dialText(nextDial)} ${this.lathe()!.cross.unit === 'in' ? 'inch' : 'millimetres'}${this.turns(nextDial)}.`;
+        : `${this.dialText(c, nextDial)} ${c.dialled.cross.unit === 'in' ? 'inch' : 'millimetres'}${this.turns(c, nextDial)}.`;
     return [`${c.segment.segment.name}.`, `${this.title(c)}`, dial, this.expected(c).replace('±', 'give or take')]
       .filter(Boolean)
       .join(' ');
   }
 
   protected lineCount(c: CutFinding): string {
-    const lines = (c.advice.turnIn ?? 0) / this.lathe()!.cross.perLine;
+    const lines = (c.advice.turnIn ?? 0) / c.dialled.cross.perLine;
     const whole = Math.floor(lines + 0.25);
     const half = Math.abs(lines - whole - 0.5) < 0.25;
     return `${countOf(whole, 'line')}${half ? ' and a half' : ''}`;
@@ -292,7 +296,7 @@ export class Cut {
   }
 
   protected speeds(): string {
-    const x = this.store.repair()?.plan?.passes.find((p) => p.segment.segment.id === this.cut()!.segment.segment.id);
+    const x = (this.plan() ?? this.rework())?.passes.find((p) => p.segment.segment.id === this.cut()!.segment.segment.id);
     return x?.roughSpeed.ok && x.finishSpeed.ok
       ? `Rough at ${x.roughSpeed.value.gearRpm} rpm and ${this.show(x.feeds.rough.value)} a turn, finish at ${x.finishSpeed.value.gearRpm} and ${this.show(x.feeds.finish.value)}.`
       : '';

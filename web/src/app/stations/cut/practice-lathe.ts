@@ -12,7 +12,7 @@ import {
   USUAL_PASSES,
   type CutRecord,
   type Draws,
-  type Lathe,
+  type Dialled,
   type LatheTemper,
   type SegmentFinding,
   type SimulatedWork,
@@ -49,7 +49,7 @@ const STEEL_PER_K = 11.5e-6;
     <div class="row">
       <ip-choose label="This lathe is" name="practice-lathe" [options]="options" [value]="name()" (valueChange)="begin($event)" />
       <label
-        >Dial, {{ lathe().cross.unit }} on {{ lathe().cross.reads }}
+        >Dial, {{ on().cross.unit }} on {{ on().cross.reads }}
         <input
           class="text fig"
           name="practice-dial"
@@ -111,13 +111,14 @@ const STEEL_PER_K = 11.5e-6;
 export class PracticeLathe {
   private readonly store = inject(SheetStore);
   readonly segment = input.required<SegmentFinding>();
-  readonly lathe = input.required<Lathe>();
+  /** Whose dial it has. */
+  readonly on = input.required<Dialled>();
   protected readonly options: readonly Option[] = Object.entries(LATHES).map(([id, l]) => [id, l.words] as const);
   protected readonly name = signal<LatheName>('stiff');
   protected readonly typed = signal('');
   protected readonly cuts = signal<readonly CutRecord[]>([]);
   protected readonly limits = computed(() => this.segment().limits);
-  protected readonly decimals = computed(() => dialDecimals(this.lathe().cross));
+  protected readonly decimals = computed(() => dialDecimals(this.on().cross));
   private work: SimulatedWork = { diameterMm: 0, zeroMm: 0, tempC: SHOP_C };
   private temper: LatheTemper = { lost: 0, spring: 0, dialMm: DIAL_SD_MM, leastChipMm: 0, warmKPerMm: 0 };
   private draws: Draws = { uniform: () => 0.5, normal: () => 0 };
@@ -135,7 +136,7 @@ export class PracticeLathe {
   );
   protected readonly advice = computed(() =>
     advise(this.cuts(), {
-      lathe: this.lathe(),
+      lathe: this.on(),
       unit: this.store.unit(),
       limits: this.limits(),
       side: 'outside',
@@ -175,7 +176,7 @@ export class PracticeLathe {
   protected cut(): void {
     const dial = this.dial();
     if (dial === null) return;
-    this.work = take(this.work, diameterForCrossDial(dial, this.lathe()), this.temper, SHOP_C, this.draws);
+    this.work = take(this.work, diameterForCrossDial(dial, this.on()), this.temper, SHOP_C, this.draws);
     this.cuts.update((cuts) => [...cuts, { dial, measuredMm: this.measured() }]);
     this.typed.set('');
   }

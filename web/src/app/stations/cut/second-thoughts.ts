@@ -8,7 +8,7 @@ import {
   turnsOf,
   turnsWords,
   type CutFinding,
-  type Lathe,
+  type Dialled,
 } from '@iron-patch/core';
 import { LengthInput } from '../../form';
 import { SheetStore } from '../../sheet-data';
@@ -88,7 +88,8 @@ const READ_MM = 0.004;
 export class SecondThoughts {
   protected readonly store = inject(SheetStore);
   readonly cut = input.required<CutFinding>();
-  readonly lathe = input.required<Lathe>();
+  /** Whose dial it is. */
+  readonly on = input.required<Dialled>();
   /** Length of the part, mm: what the work is held over unless somebody says otherwise. */
   readonly partMm = input.required<number>();
   protected readonly size = signal<number | null>(null);
@@ -103,14 +104,14 @@ export class SecondThoughts {
     const size = this.size();
     if (size === null) return '';
     const { cuts, segment } = this.cut();
-    const lathe = this.lathe();
-    const settings = { lathe, side: segment.segment.side, plusMinusMm: READ_MM, leastChipMm: LEAST_CHIP_MM.hss };
+    const on = this.on();
+    const settings = { lathe: on, side: segment.segment.side, plusMinusMm: READ_MM, leastChipMm: LEAST_CHIP_MM.hss };
     const count = countAgain(cuts, size, settings);
     if (count === null)
       return cuts.length
         ? 'Nothing came off by that: wind in until a pass takes a chip, then measure.'
         : 'There is no size on record to count from yet.';
-    const { cross } = lathe;
+    const { cross } = on;
     const told = count >= 0 ? turnsWords(turnsOf(count, cross), cross) : count.toFixed(dialDecimals(cross));
     return `The dial counts ${told} ${cross.unit} from zero.`;
   });

@@ -30,7 +30,8 @@ import { RackLine } from '../../rack/rack-line';
 import { FigureButton } from '../../show';
 import { BlockSteps } from '../block-steps';
 import { OutsideLink } from '../outside-link';
-import { HoldList } from './hold-list';
+import { HeldSo } from './held-so';
+import { ReworkSheet } from './rework-sheet';
 import { SetUpSheet } from './set-up-sheet';
 import { SetUpStrip } from './set-up-strip';
 import { Ways } from './ways';
@@ -45,10 +46,11 @@ import { Ways } from './ways';
     BlockSteps,
     ChooseField,
     FigureButton,
-    HoldList,
+    HeldSo,
     LengthInput,
     OutsideLink,
     RackLine,
+    ReworkSheet,
     SetUpSheet,
     SetUpStrip,
     ShopTimePipe,
@@ -159,7 +161,7 @@ export class Plan {
     return at?.item.kind === 'rework' && isCutToSize(at) ? at.part : null;
   });
   /** Of a rework machine and tool alone are chosen: the coach reads its dials. */
-  private readonly machine = computed((): PlanChoice | null => {
+  protected readonly machine = computed((): PlanChoice | null => {
     const item = this.store.item();
     const sheet = this.store.sheet();
     const lathe = this.store.repair()?.at?.lathe;
@@ -169,7 +171,6 @@ export class Plan {
     const machine = this.machine();
     return machine && (machine.order ?? []);
   });
-  protected readonly cutter = computed(() => this.machine()?.tool ?? 'carbide');
   protected readonly released = computed(() => {
     const sheet = this.store.sheet();
     return sheet ? newestRelease(sheet, this.store.item()?.id) : null;
@@ -248,24 +249,20 @@ export class Plan {
     });
   }
 
-  protected takeLathe(latheId: string): void {
-    this.chooseMachine({ latheId });
-  }
-
-  protected takeBoring(id: string): void {
-    this.chooseMachine({ boring: id as BoringId });
+  protected takeBoring(boring: BoringId): void {
+    this.takeMachine({ boring });
   }
 
   protected takeOrder(order: NonNullable<PlanChoice['order']>): void {
-    this.chooseMachine({ order });
+    this.takeMachine({ order });
   }
 
   protected takeTool(tool: string): void {
-    this.chooseMachine({ tool: tool as PlanChoice['tool'] });
+    this.takeMachine({ tool: tool as PlanChoice['tool'] });
   }
 
   /** Nothing is sawn off a bar for what stays. */
-  private chooseMachine(change: Partial<PlanChoice>): void {
+  protected takeMachine(change: Partial<PlanChoice>): void {
     this.put(() => {
       const machine = this.machine();
       return machine && { ...machine, barId: 'none', ...change };

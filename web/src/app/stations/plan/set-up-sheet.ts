@@ -3,15 +3,11 @@ import {
   cutsOf,
   type AfterChoice,
   type AfterHoldId,
-  type Figure,
   type MovedCut,
   ordersWith,
-  PASS_WORDS,
-  passDial,
   type PlanChoice,
   type PlanFinding,
   type PlannedSetUp,
-  type SegmentPasses,
 } from '@iron-patch/core';
 import { ChooseField, type Option } from '../../form';
 import { FigureButton } from '../../show';
@@ -20,6 +16,7 @@ import { ActOrder } from '../act-order';
 import { OnTheCut } from '../on-the-cut';
 import { HoldList } from './hold-list';
 import { LadderPicture } from './ladder-picture';
+import { PassesTable } from './passes-table';
 import { Schedules } from './schedules';
 
 interface CutHere {
@@ -31,7 +28,7 @@ interface CutHere {
 /** One holding: where it is held and zeroed, its acts, its stops, the passes of what is turned in it, and what to mind. */
 @Component({
   selector: 'ip-set-up',
-  imports: [ActOrder, HoldList, ChooseField, FigureButton, LadderPicture, OnTheCut, Schedules],
+  imports: [ActOrder, HoldList, ChooseField, FigureButton, LadderPicture, OnTheCut, PassesTable, Schedules],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './set-up-sheet.html',
   styles: `
@@ -47,15 +44,6 @@ interface CutHere {
       margin: 6px 0;
       font-size: 15px;
       padding: 6px 12px;
-    }
-    .feed {
-      display: block;
-      white-space: nowrap;
-    }
-    .pass {
-      display: inline-block;
-      margin: 0 18px 2px 0;
-      white-space: nowrap;
     }
     .moves {
       display: grid;
@@ -114,20 +102,5 @@ export class SetUpSheet {
 
   private unmoved(id: string): readonly MovedCut[] {
     return (this.plan().plan.moved ?? []).filter((m) => m.id !== id);
-  }
-
-  protected bend(x: SegmentPasses): Figure | null {
-    return this.one().pushed.find((p) => p.segmentId === x.segment.segment.id)?.bend ?? null;
-  }
-
-  /** Each pass with where the cross slide stands for it, counted from touching the bar. */
-  protected dialled(x: SegmentPasses): { figure: Figure; kind: string; dial: string }[] {
-    const { lathe } = this.plan();
-    if (!x.passes.ok) return [];
-    return x.passes.value.map((p, i) => ({
-      figure: x.passFigures[i]!,
-      kind: PASS_WORDS[p.kind],
-      dial: passDial(x, p, lathe),
-    }));
   }
 }
