@@ -95,6 +95,11 @@ it('a housing bored true, two bushes, a seal that is bought: one job, each with 
   await page.sees('Ways to hold it while it is bored');
   await page.click('On the mill, boring head');
   await page.until('the mill', async () => (await count(`choices where value->>'boring' = 'mill-head'`)) > 0);
+  // Its passes go from the smallest that was read, on the head's own dial; grey iron is bored dry.
+  await page.sees('boring head from where its tool first touches');
+  await page.sees('40.313');
+  await page.sees('Turning and boring: dry');
+  expect(await seriousProblems(page)).toEqual([]);
   await page.click('Release for cutting');
   await page.sees('Released');
   expect(await count('releases where item_id is not null')).toBeGreaterThanOrEqual(2);
@@ -127,6 +132,7 @@ it('a housing bored true, two bushes, a seal that is bought: one job, each with 
   await turnTo('Housing');
   await page.until('the line at the hole', async () => (await line.where()).startsWith('Bush hole, before the first cut'));
   await read(['40.15']);
+  await page.sees('set the boring head to');
   await page.sees('Withdraw');
   await page.click('Withdraw 40.15');
   await page.until('the withdrawal', async () => (await count('readings where withdrawn')) === 1);
@@ -156,6 +162,37 @@ it('a housing bored true, two bushes, a seal that is bought: one job, each with 
   await page.until('the address', async () => (await page.driver.getCurrentUrl()).includes('piece=3'));
   await page.run('location.reload()');
   await page.until('piece 3 again', async () => (await (await page.css('ip-piece-row .on')).getText()).includes('Piece 3'));
+});
+
+it('a seat is turned again on its own centres, from what was read of it', async () => {
+  const { page } = tomas;
+  await hand.takeIn('Winch shaft', 'mm');
+  await page.click('Add a component');
+  await page.fill('Component', 'Shaft');
+  await page.choose('Material', 'Medium carbon steel (C45, 1045)');
+  await page.choose('Verdict', 'Repair');
+  await page.click('Save component');
+  await hand.place('Shaft', 'Seat', {
+    side: 'Outside',
+    length: '30',
+    stations: '5, 20',
+    clocks: '0° and 90°',
+    instrument: 'Outside mic 25',
+  });
+  await hand.measure('Seat', ['44.92', '44.95', '44.93', '44.95']);
+  await page.click('Draw');
+  await page.click('Take it up');
+  await page.fill('Cut Seat to', '44');
+  await page.fill('Limits of Seat', 'h6');
+  await page.click('Save what is cut');
+  await page.click('Plan');
+  await page.sees('Ways to hold it while it is turned again');
+  // h6 of 44 is 0 to -16 thousandths: the last pass ends in its middle.
+  await page.sees('43.992');
+  await page.click('Four-jaw, nothing at the far end');
+  await page.until('the jaws', async () => (await count(`choices where value->>'turnedAgain' = 'jaws'`)) > 0);
+  await page.sees('No key left in the chuck');
+  expect(await seriousProblems(page)).toEqual([]);
 });
 
 it('a bent screw is straightened: nothing is made, and it goes from Decide to Return', async () => {

@@ -53,10 +53,8 @@ export function ofRework(found: ItemFinding, took: Took): Draft[] {
     const key = `${item.id}:${act}`;
     const called = `${COST_ACTS[act].name}: ${name}`;
     const minutes = side === 'inside' ? rework?.minutes.bored : rework?.minutes.turned;
-    const own = rework?.passes.filter((x) => x.segment.segment.side === side) ?? [];
-    // Where a surface has no cuts yet, as it is built up first, its minutes would be those of setting up alone.
-    if (!minutes || !own.length || !own.every((x) => x.passes.ok))
-      return acted(key, act, called, actMinutes(act, null, item.quantity, took).hands);
+    // Where a surface has no cuts yet, as it is built up first, nobody knows how long it takes there.
+    if (!minutes) return acted(key, act, called, actMinutes(act, null, item.quantity, took).hands);
     const setupMin = (side === 'inside' ? boring?.chosen : rework?.turned?.chosen)?.minutes ?? 0;
     const cutting = Math.max(0, minutes.value - setupMin) * item.quantity * took(act);
     const machineId = act === 'bore-mill' ? '' : (lathe?.id ?? '');

@@ -30,7 +30,7 @@ export interface ReworkPlan {
   readonly pushed: readonly Pushed[];
   /** What is put on the cut, a sentence for what is alike; empty where the metal is not known. */
   readonly coolant: readonly string[];
-  /** Setting up and cutting, min; null where nothing is turned, or bored. */
+  /** Setting up and cutting, min; null where nothing is turned, or bored, and where some of it has no cuts yet. */
   readonly minutes: { readonly turned: Figure | null; readonly bored: Figure | null };
   readonly problems: readonly string[];
   /** What to mind beside what gives way. */
@@ -51,8 +51,9 @@ export interface ReworkGiven {
   readonly lathe: Lathe | null;
 }
 
-/** Setting up and cutting, as a figure. */
-function minutesOf(key: string, label: string, settingMin: number, passes: readonly SegmentPasses[]): Figure {
+/** Setting up and cutting, as a figure; null where something has no cuts yet. */
+function minutesOf(key: string, label: string, settingMin: number, passes: readonly SegmentPasses[]): Figure | null {
+  if (!passes.length || !passes.every((x) => x.passes.ok)) return null;
   const setting = ruled(`rework.${key}.setting`, 'to set it up', settingMin, 'estimate of the shop', 'time');
   const cutting = workedOut(
     `rework.${key}.cutting`,
