@@ -81,7 +81,7 @@ function ofHoles(paper: Paper, holes: BlockPlan['holes'], unit: LengthUnit): voi
       `${h.letter} ${h.name}, ${h.face}`,
       place(h.first, h.edges[0], h.go[0]),
       place(h.second, h.edges[1], h.go[1]),
-      h.drill,
+      `${h.drill}${h.rpm ? `, ${showValue(h.rpm, unit)}` : ''}`,
     ]),
     [4, 5, 5, 4],
   );
@@ -101,12 +101,7 @@ function ofRework(paper: Paper, { rework, boring, blockPlan, lathe }: ItemFindin
     }
     for (const x of own) if (!x.passes.ok) paper.paragraph(`${x.segment.segment.name}: ${x.passes.problems[0]!.message}`, 9);
   };
-  part(
-    'While it is turned again',
-    rework?.turned?.chosen ?? null,
-    'outside',
-    lathe && crossSlide(lathe),
-  );
+  part('While it is turned again', rework?.turned?.chosen ?? null, 'outside', lathe && crossSlide(lathe));
   if (!blockPlan) part('While it is bored', boring?.chosen ?? null, 'inside', rework?.bores ?? null);
   const mind = [...(rework?.problems ?? []), ...(rework?.minds ?? []), ...(rework?.pushed ?? []).map((p) => p.words)].filter(Boolean);
   if (mind.length) paper.paragraph(mind.join(' '), 9);
@@ -114,10 +109,20 @@ function ofRework(paper: Paper, { rework, boring, blockPlan, lathe }: ItemFindin
 }
 
 /** What a block is cut from, and face by face how. */
-function ofBlock(paper: Paper, { job }: JobSheet, { stock, holes, setUps }: BlockPlan): void {
+function ofBlock(paper: Paper, { job }: JobSheet, { stock, holes, setUps, bored, milled }: BlockPlan): void {
   paper.section('Stock');
   paper.paragraph(`At least ${stock.map((f) => formatLength(f.value, job.unit, 1)).join(' x ')} ${job.unit}.`);
   ofHoles(paper, holes, job.unit);
+  if (bored) {
+    if (bored.bores) ofPasses(paper, bored.passes, bored.bores, job.unit);
+    const mind = [...bored.problems, ...bored.pushed.map((p) => p.words), bored.bores?.words ?? ''].filter(Boolean);
+    if (mind.length) paper.paragraph(mind.join(' '), 9);
+  }
+  if (milled)
+    paper.paragraph(
+      `${capital(milled.rpm.label)} ${showValue(milled.rpm, job.unit)}, ${milled.feed.label} ${showValue(milled.feed, job.unit)}.`,
+      9,
+    );
   for (const s of setUps) {
     paper.section(`Set-up ${s.number}: ${s.title}`);
     paper.paragraph(`Hold: ${s.hold}. Zero: ${s.zeroFace}. ${s.operations.join('; ')}. ${s.cautions.join(' ')}`);

@@ -32,3 +32,4 @@ export {
 } from './weld';
 export { crankWords, cranksFor, divideWords, USUAL_CIRCLES, USUAL_WORM, type Crank } from './dividing';
 export { mostFreeMm, WHIRL_SHARE, whirlRpm } from './whirl';
+export { EDGES, edgeSpeed, type Edge, type EdgeRow } from './edge-speed';

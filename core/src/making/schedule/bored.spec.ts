@@ -9,6 +9,7 @@ const BENCH: Bench = {
     carriage: { unit: 'mm', perTurn: 20, perLine: 0.1 },
   },
   ...{ partingMm: 3, finderMm: 10, unit: 'mm', drillSpeedMMin: 25, holeMm: null, cutMm: (s) => s.diameterMm, mostRpm: () => null },
+  mill: null,
   drillSets: [{ id: 'm', kind: 'metric', fromMm: 1, toMm: 13, stepMm: 0.5, version: 1 }],
 };
 const bored = (bore: Bore, lengthMm = 80): Part => ({ ...newPart('plain-pin', 'Bush', 70, lengthMm), features: [], bores: [bore] });

@@ -1,14 +1,4 @@
-import {
-  drillBeforeReamer,
-  drillLadderMm,
-  firstDrill,
-  gearsUnder,
-  idealRpm,
-  peckDepthsMm,
-  pointMm,
-  spindleSpeed,
-  type FirstDrill,
-} from '../process';
+import { drillBeforeReamer, drillLadderMm, EDGES, edgeSpeed, firstDrill, peckDepthsMm, pointMm, type FirstDrill } from '../process';
 import { formatWithUnit, placeWithUnit } from '../../terms/quantity';
 import { inSentence } from '../../terms/words';
 import { partLengthMm, placeBore, type Bore, type Part, type PlacedSurface } from '../part';
@@ -49,6 +39,24 @@ function depthMm(
   };
 }
 
+/** How fast the work turns for a drill or a reamer that stands still in it, and how far that is fed. */
+function turnedAt(s: PlacedSurface, key: string, name: string, edge: 'drill' | 'reamer', mm: number, bench: Bench): Setting[] {
+  if (bench.drillSpeedMMin <= 0) return [];
+  const { rpm, words } = edgeSpeed(edge, bench.drillSpeedMMin, mm, bench.lathe, bench.mostRpm(s.id));
+  return [
+    setting(
+      s,
+      `rpm-${key}`,
+      `${name}, at`,
+      rpm,
+      `${words}; no faster than what holds the work bears, where a gear is as slow`,
+      null,
+      'rpm',
+    ),
+    usual(s, `feed-${key}`, 'fed by, a turn', EDGES[edge].feed.mm(mm), 'usual in high-speed steel'),
+  ];
+}
+
 function ofStep(here: In, steps: readonly Step[], at: number): Schedule[] {
   const { bench } = here;
   const { s, drill } = steps[at]!;
@@ -65,31 +73,10 @@ function ofStep(here: In, steps: readonly Step[], at: number): Schedule[] {
   const ladder = drillLadderMm(diameterMm, bench.drillSets).filter((mm) => mm > there);
   const pecks = peckDepthsMm(diameterMm, deep.mm);
   const show = (mm: number): string => formatWithUnit(mm, bench.unit);
-  const most = bench.mostRpm(s.id);
-  const gears = gearsUnder(bench.lathe.gearsRpm, most);
-  const rpm = (mm: number): number => {
-    const gear = spindleSpeed(bench.drillSpeedMMin, mm, gears);
-    return gear.ok ? gear.value.gearRpm : idealRpm(bench.drillSpeedMMin, mm);
-  };
   const drills = ladder.flatMap((mm, i): Setting[] => {
     const name = i === ladder.length - 1 ? 'drill' : i === 0 ? 'pilot drill' : 'drill between';
     const why = i === ladder.length - 1 ? 'leaves the boring bar enough to straighten it' : 'opened out in steps, the web first';
-    return [
-      usual(s, `drill-${i}`, name, mm, why),
-      ...(bench.drillSpeedMMin > 0
-        ? [
-            setting(
-              s,
-              `rpm-${i}`,
-              `${name}, at`,
-              rpm(mm),
-              '1000 V/(pi D) for high-speed steel, stepped down to a gear; no faster than what holds the work bears, where a gear is as slow',
-              null,
-              'rpm',
-            ),
-          ]
-        : []),
-    ];
+    return [usual(s, `drill-${i}`, name, mm, why), ...turnedAt(s, `${i}`, name, 'drill', mm, bench)];
   });
   return [
     {
@@ -123,12 +110,14 @@ function reamed(here: In, s: PlacedSurface, isLast: boolean): Schedule[] {
       ...{ id: s.id, title: `Drill and ream ${inSentence(s.name)}`, tools: [{ kind: 'reamer', sizeMm }] },
       settings: [
         usual(s, 'drill-0', 'drill', drill.diameterMm, 'leaves what a reamer takes'),
+        ...turnedAt(s, '0', 'drill', 'drill', drill.diameterMm, bench),
         setting(s, 'reamer', 'reamer', sizeMm, 'as it is cut'),
+        ...turnedAt(s, 'reamer', 'reamer', 'reamer', sizeMm, bench),
         setting(s, 'deep', 'full diameter, from the mouth', deep.mm, deep.how),
       ],
       cuts: { on: null, toMm: peckDepthsMm(drill.diameterMm, deep.mm) },
       words: [
-        'Too small for a boring bar. Centre drill first; the reamer at half the speed of the drill, with oil, never turned back.',
+        'Too small for a boring bar. Centre drill first; the reamer with oil, never turned back.',
         ...(drill.here ? [] : [`No drill that leaves it enough hangs in the crib: ${show(drill.diameterMm)} is the nearest that is sold.`]),
         ...(bore.through ? [] : ['A reamer cannot finish the last of a blind hole: say at Draw how deep its full size has to be.']),
       ],

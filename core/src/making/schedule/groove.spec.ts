@@ -1,12 +1,12 @@
 import { addedFeature } from '../drawing';
 import { newPart, surface, type Part } from '../part';
-import type { Bench } from './schedule';
 import { schedulesOf } from './schedules';
+import { TEST_BENCH } from './testing-bench';
 
 const shaft: Part = { ...newPart('plain-pin', 'Shaft', 30, 80), outside: [surface('a', 'cylinder', 'Seat', 80, 30)], features: [] };
 function plunged(widthMm: number, partingMm: number) {
   const { part } = addedFeature(shaft, 'a', 'ring-groove', 'g', { atMm: 20, widthMm, diameterMm: 28.6, ring: 'measured' })!;
-  return schedulesOf(part, { partingMm, unit: 'mm', holeMm: null, drillSets: [] } as unknown as Bench).find((s) => s.id === 'g')!;
+  return schedulesOf(part, { ...TEST_BENCH, partingMm }).find((s) => s.id === 'g')!;
 }
 const setting = (s: ReturnType<typeof plunged>, name: string): number | undefined =>
   s.settings.find((x) => x.figure.key.endsWith(`.${name}`))?.figure.value;

@@ -55,6 +55,6 @@ export const woodruffSchedule: Scheduler<Woodruff> = (f, host) => {
     ],
     tools: [{ kind: 'cutter', sizeMm: f.widthMm }],
     cuts: null,
-    words: ['A third of turning speed, straight down and straight out.'],
+    words: ['Straight down and straight out.'],
   };
 };

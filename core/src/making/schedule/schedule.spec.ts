@@ -165,7 +165,7 @@ describe('a groove', () => {
     expect(valueOf(s, 'depth')).toBeCloseTo(0.55, 9);
     expect(s.settings[0]!.on).toBe('cross');
     expect(s.words.join()).toContain('grind one to the width');
-    expect(s.settings).toHaveLength(1);
+    expect(s.settings.filter((x) => x.on)).toHaveLength(1);
   });
   it('wider is plunged wall by wall until nothing is left between', () => {
     const s = withOne('ring-groove', { atMm: 40, widthMm: 8, diameterMm: 21, ring: 'measured' });

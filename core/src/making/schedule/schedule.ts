@@ -36,6 +36,8 @@ export type ToolNeed =
 /** What the machine and the shop are, as far as a schedule asks. */
 export interface Bench {
   readonly lathe: Pick<Lathe, 'name' | 'cross' | 'carriage' | 'leadscrewMm' | 'wheels' | 'threadDial' | 'gearsRpm'>;
+  /** The mill, where the shop has one on record. */
+  readonly mill: { readonly name: string; readonly gearsRpm: readonly number[] } | null;
   /** Drills that hang in the crib. */
   readonly drillSets: readonly DrillSet[];
   /** The fastest that work is turned at in the holding where something is cut, by its id, 1/min; null where nothing but its size says so. */

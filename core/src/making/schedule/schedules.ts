@@ -1,5 +1,6 @@
 import { hostOf, placeAll, partLengthMm, timedWords, type FeatureKindId, type Part, type PartFeature } from '../part';
 import { boreSchedules } from './bored';
+import { edgeSettings } from './edge-settings';
 import { grooveSchedule } from './groove';
 import { keyseatSchedule, woodruffSchedule } from './keyseat';
 import { crossHoleSchedule, flatsSchedule, holePatternSchedule, slotSchedule, splineSchedule } from './milled';
@@ -45,10 +46,13 @@ function ofFeature(part: Part, f: PartFeature, bench: Bench): Schedule[] {
   const host = hostOf(part, f.on);
   const scheduler = OF_KIND[f.kind] as Scheduler<PartFeature> | null;
   if (!host) return [];
-  const made = scheduler?.(f, host, bench) ?? { settings: [], tools: [], cuts: null, words: [] };
+  const own = scheduler?.(f, host, bench) ?? null;
+  const made = own ?? { settings: [], tools: [], cuts: null, words: [] };
   const timed = 'clockDeg' in f ? timedWords(f, host) : '';
   const words = timed ? [`It stands ${timed}: set it there before the first cut, and lock it.`, ...made.words] : made.words;
-  return made.settings.length || words.length ? [{ id: f.id, title: f.name, ...made, words }] : [];
+  // Where its schedule takes nothing off, nothing turns for it.
+  const settings = [...made.settings, ...(own || !scheduler ? edgeSettings(f, host, bench) : [])];
+  return settings.length || words.length ? [{ id: f.id, title: f.name, ...made, settings, words }] : [];
 }
 
 /**

@@ -8,6 +8,7 @@ export const TEST_BENCH: Bench = {
     carriage: { unit: 'mm', perTurn: 20, perLine: 0.1 },
     gearsRpm: [70, 200, 500, 1200],
   },
+  mill: null,
   drillSets: [],
   drillSpeedMMin: 25,
   mostRpm: () => null,

@@ -3,6 +3,7 @@ import type { CrossDial, Lathe, Machine } from '../../making/setups';
 import type { LengthUnit } from '../../terms/quantity';
 import { slowest, stampedOn } from './held-speed';
 import type { Spindle } from './planned-passes';
+import type { Shop } from './records';
 
 /** What a bore or a surface is brought to its size by: whose numbers the coach tells. */
 export interface Dialled {
@@ -22,6 +23,12 @@ const PLAIN: Readonly<Record<LengthUnit, CrossDial>> = {
 
 /** The dial of a lathe's cross slide. */
 export const crossSlide = ({ cross }: Pick<Lathe, 'cross'>): Dialled => ({ name: 'cross slide', cross, rises: false, words: '' });
+
+/** The spindle of the shop's mill; null where none is on record. */
+export function millSpindle({ machines }: Pick<Shop, 'machines'>): Pick<Spindle, 'name' | 'gearsRpm'> | null {
+  const mill = machines.find((m) => m.mill);
+  return mill?.mill ? { name: mill.name, gearsRpm: mill.mill.gearsRpm } : null;
+}
 
 /** What turns, bores, and at which speeds; null where a reamer or a hone follows the hole, or the machine is not there. */
 export function boredOn(id: BoringId, lathe: Lathe | null, mill: Machine | null): Spindle | null {

@@ -1,12 +1,14 @@
 import { DRILLS, drillWords, inCrib, nearestDrills, type Drill, type DrillSet } from '../../book/drills';
 import { findThread, tapHole } from '../../book/threads';
-import { drillBeforeReamer, firstDrill } from '../../making/process';
+import { materialOf } from '../../book/materials';
+import { drillBeforeReamer, edgeSpeed, firstDrill } from '../../making/process';
 import { edgesOf, FACE_NAMES, type BlockHole } from '../../making/part';
 import { holeLetters } from '../../making/scene';
 import { USUAL_FINDER_MM } from '../../making/schedule';
 import { toTurns, turnsWords, type Dial } from '../../making/setups';
 import { placeWithUnit, type LengthUnit } from '../../terms/quantity';
-import { plus, ruled, sumOf, type Figure } from '../../terms/working';
+import { plus, ruled, sumOf, workedOut, type Figure } from '../../terms/working';
+import { millSpindle } from './bored-on';
 import type { DimensionFinding, PartFinding } from './part-finding';
 import type { Shop } from './records';
 
@@ -32,6 +34,8 @@ export interface HoleRow {
   readonly go: readonly [first: FromEdge, second: FromEdge];
   /** The drill that goes through first, and what it leaves. */
   readonly drill: string;
+  /** How fast that drill turns; null where there is none, or the metal has no speed in the book. */
+  readonly rpm: Figure | null;
 }
 
 const nearest = (mm: number): string => drillWords(nearestDrills(mm, undefined, 1)[0]!);
@@ -45,20 +49,38 @@ function within({ figure, limits }: DimensionFinding, sets: readonly DrillSet[])
   )[0];
 }
 
-function drillOf(c: BlockHole, diameter: DimensionFinding, sets: readonly DrillSet[]): string {
+/** The drill that goes through first, in words, and its size, mm; null where none does. */
+interface FirstThrough {
+  readonly words: string;
+  readonly mm: number | null;
+}
+
+function drillOf(c: BlockHole, diameter: DimensionFinding, sets: readonly DrillSet[]): FirstThrough {
   const mm = diameter.figure.value;
   const thread = c.thread ? findThread(c.thread) : undefined;
   if (thread) {
     const hole = tapHole(thread, 75, undefined, (d) => inCrib(sets, d));
     const best = hole.ok ? hole.value.drills[0] : undefined;
-    return best ? `${drillWords(best.drill)}, ${best.percent.toFixed(0)} % of thread` : 'no drill is right: bore it';
+    return best
+      ? { words: `${drillWords(best.drill)}, ${best.percent.toFixed(0)} % of thread`, mm: best.drill.diameterMm }
+      : { words: 'no drill is right: bore it', mm: null };
   }
   if (c.made === 'drilled') {
     const found = within(diameter, sets);
-    return found ? drillWords(found) : `${nearest(mm)} is nearest, and outside its limits`;
+    return found ? { words: drillWords(found), mm: found.diameterMm } : { words: `${nearest(mm)} is nearest, and outside its limits`, mm };
   }
   const before = c.made === 'reamed' ? drillBeforeReamer(mm, sets) : firstDrill(mm, sets);
-  return before ? `${nearest(before.diameterMm)}, then ${c.made}` : `no drill before it: ${c.made}`;
+  return before
+    ? { words: `${nearest(before.diameterMm)}, then ${c.made}`, mm: before.diameterMm }
+    : { words: `no drill before it: ${c.made}`, mm: null };
+}
+
+/** How fast a drill turns on the mill of the shop. */
+function rpmOf(id: string, mm: number | null, materialId: string, shop: Pick<Shop, 'machines'>): Figure | null {
+  const hss = materialOf(materialId)?.speedHss ?? 0;
+  if (mm === null || hss <= 0) return null;
+  const { rpm, words } = edgeSpeed('drill', hss, mm, millSpindle(shop));
+  return workedOut(`${id}.drill-rpm`, 'drill turns at', rpm, words, [], { measure: 'rpm' });
 }
 
 /** The dial of the shop's mill; null where no mill is known. */
@@ -82,7 +104,7 @@ function fromEdge(at: Figure, dial: Dial | null, unit: LengthUnit): FromEdge {
  * @param shop its drills: one that hangs in the crib comes first; and the dial of its mill
  */
 export function holeTable(
-  { part: { block }, dimensions }: PartFinding,
+  { part: { block, materialId }, dimensions }: PartFinding,
   shop: Pick<Shop, 'drillSets' | 'machines'>,
   unit: LengthUnit,
 ): HoleRow[] {
@@ -93,10 +115,11 @@ export function holeTable(
   return block.cuts.flatMap((c): HoleRow[] => {
     const [diameter, at, up] = [c.id, `${c.id}.at`, `${c.id}.up`].map((key) => byKey.get(key));
     if (c.kind !== 'hole' || !diameter || !at || !up) return [];
+    const drill = drillOf(c, diameter, shop.drillSets);
     return [
       {
         ...{ id: c.id, letter: letters.get(c.id)!, name: c.name, face: FACE_NAMES[c.on], edges: edgesOf(c.on) },
-        ...{ first: at.figure, second: up.figure, drill: drillOf(c, diameter, shop.drillSets) },
+        ...{ first: at.figure, second: up.figure, drill: drill.words, rpm: rpmOf(c.id, drill.mm, materialId, shop) },
         go: [fromEdge(at.figure, dial, unit), fromEdge(up.figure, dial, unit)],
       },
     ];

@@ -100,7 +100,8 @@ function itemFinding(item: JobItem, index: number, given: ItemInputs, joined: re
   const chosen = chosenPlan(sheet, item.planKey);
   const lathe = shop.lathes.find((l) => l.id === chosen?.latheId) ?? shop.lathes[0] ?? null;
   const boring = boringFinding(item, part, given.asked.places, chosen, lathe, sheet, shop);
-  const ofBlock = blockPlan(part, shop, sheet.job.unit, boring?.chosen, chosen?.order);
+  const plan = chosen ?? (lathe && usualPlan(lathe));
+  const ofBlock = blockPlan(part, shop, sheet.job.unit, boring?.chosen, plan, lathe);
   const bores = lathe && boring?.chosen ? dialOfBore(boring.chosen.id, lathe, shop.machines.find((m) => m.mill) ?? null) : null;
   const machine = lathe && { lathe, bores, follows: boring?.chosen?.id === 'follow', tool: chosen?.tool ?? 'carbide' };
   // What was read and signed before something moved the sizes tells nothing of what they are now.
@@ -162,9 +163,8 @@ function itemFinding(item: JobItem, index: number, given: ItemInputs, joined: re
   const found: ItemFinding = withLater(own, {
     plan: () => lazy.plan,
     rework: () => {
-      const plan = chosen ?? (lathe && usualPlan(lathe));
       return part && plan && item.kind === 'rework'
-        ? reworkPlan({ item, part, boring, bores, places: given.asked.places, readings, plan, lathe }, sheet, shop)
+        ? reworkPlan({ item, part, boring, places: given.asked.places, readings, plan, lathe }, sheet, shop)
         : null;
     },
     // What joining moves is of the items that it joins: they have released it.

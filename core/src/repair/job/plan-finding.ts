@@ -39,6 +39,7 @@ import { asAimed } from './as-aimed';
 import { asCut } from './as-cut';
 import { fromRawCrown, treatmentOf } from './before-treatment';
 import { barBends } from './bar-bend';
+import { millSpindle } from './bored-on';
 import { bowsWords, unknownBarWords, willNotDo } from './chosen-bar';
 import { coolantIn, coolantWords } from './coolant-in';
 import { chosenPlan, sawnOf, type PlanChoice } from './choices';
@@ -238,7 +239,7 @@ export function planFinding(
   const bench = {
     ...{ lathe, partingMm: plan.partingMm, finderMm: USUAL_FINDER_MM, unit: sheet.job.unit },
     ...{ drillSets: shop.drillSets, drillSpeedMMin: materialOf(found.part.materialId)?.speedHss ?? 0, holeMm: blank.holeMm, cutMm },
-    mostRpm: (id: string) => mostRpm(id)?.rpm ?? null,
+    ...{ mostRpm: (id: string) => mostRpm(id)?.rpm ?? null, mill: millSpindle(shop) },
   };
   // Of a drawing that does not hold no number is told to be set.
   const schedules = found.problems.length

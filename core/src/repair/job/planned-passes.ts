@@ -79,7 +79,7 @@ function feedFigures(id: string, noseMm: number, raUm: number | null): SegmentPa
 }
 
 /** The drill before boring; nought where the bore is too small for one. */
-function drillFigure(id: string, boreMm: number, sets: readonly DrillSet[]): Figure {
+export function drillFigure(id: string, boreMm: number, sets: readonly DrillSet[]): Figure {
   const drill = firstDrill(boreMm, sets);
   return tabled(`plan.drill.${id}`, 'drilled before boring', drill?.diameterMm ?? 0, drill?.here ? 'drills of the crib' : 'drills as sold');
 }

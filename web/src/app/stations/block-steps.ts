@@ -1,13 +1,14 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
-import { ordersWith, type BlockPlan, type PlanChoice } from '@iron-patch/core';
+import { capital, ordersWith, type BlockPlan, type PlanChoice } from '@iron-patch/core';
 import { FigureButton } from '../show';
 import { ActOrder } from './act-order';
 import { OnTheCut } from './on-the-cut';
+import { PassesTable } from './plan/passes-table';
 
 /** How a block is made: its holes from the two edges that they count from, each with its drill, then set-up by set-up. */
 @Component({
   selector: 'ip-block-steps',
-  imports: [ActOrder, FigureButton, OnTheCut],
+  imports: [ActOrder, FigureButton, OnTheCut, PassesTable],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (plan().holes.length) {
@@ -49,7 +50,12 @@ import { OnTheCut } from './on-the-cut';
                       }
                     </div>
                   </td>
-                  <td>{{ h.drill }}</td>
+                  <td>
+                    {{ h.drill }}
+                    @if (h.rpm; as r) {
+                      <div class="go"><ip-figure [figure]="r" /></div>
+                    }
+                  </td>
                 </tr>
               }
             </tbody>
@@ -60,6 +66,34 @@ import { OnTheCut } from './on-the-cut';
           top. Come to every number from the same side.
         </p>
       </section>
+    }
+    @if (plan().bored; as b) {
+      @for (t of b.problems; track t) {
+        <p class="said bad" role="alert">{{ t }}</p>
+      }
+      @if (b.bores; as d) {
+        <ip-passes
+          name="Passes and speeds of what is bored"
+          [passes]="b.passes"
+          [pushed]="b.pushed"
+          [dial]="d.cross"
+          [from]="d.name + ' from where its tool first touches'"
+        />
+        @if (d.words) {
+          <p class="said">{{ d.words }}</p>
+        }
+      }
+      @for (x of b.pushed; track x.segmentId) {
+        @if (x.words) {
+          <p class="said">{{ x.words }}</p>
+        }
+      }
+    }
+    @if (plan().milled; as m) {
+      <p class="milled">
+        {{ capital(m.rpm.label) }} <ip-figure [figure]="m.rpm" /> fed by <ip-figure [figure]="m.feed" /> a tooth. Another size goes by its own
+        diameter: half as thick, twice as fast.
+      </p>
     }
     @for (s of plan().setUps; track s.number) {
       <section>
@@ -103,6 +137,10 @@ import { OnTheCut } from './on-the-cut';
       font: 400 15px var(--text);
       white-space: nowrap;
     }
+    .milled {
+      margin: 8px 0;
+      font-size: 15px;
+    }
     ol {
       list-style: decimal;
       padding-left: 22px;
@@ -123,6 +161,7 @@ export class BlockSteps {
   /** Orders that somebody gave to acts so far; null where nobody changes any here. */
   readonly orders = input<NonNullable<PlanChoice['order']> | null>(null);
   readonly ordered = output<NonNullable<PlanChoice['order']>>();
+  protected readonly capital = capital;
   protected readonly mayOrder = computed(() => this.orders() !== null);
 
   protected byHand(setUp: number): boolean {
