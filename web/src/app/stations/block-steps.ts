@@ -91,8 +91,8 @@ import { PassesTable } from './plan/passes-table';
     }
     @if (plan().milled; as m) {
       <p class="milled">
-        {{ capital(m.rpm.label) }} <ip-figure [figure]="m.rpm" /> fed by <ip-figure [figure]="m.feed" /> a tooth. Another size goes by its own
-        diameter: half as thick, twice as fast.
+        {{ capital(m.rpm.label) }} <ip-figure [figure]="m.rpm" /> fed by <ip-figure [figure]="m.feed" /> a tooth. Another size goes by its
+        own diameter: half as thick, twice as fast.
       </p>
     }
     @for (s of plan().setUps; track s.number) {
