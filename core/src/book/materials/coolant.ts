@@ -13,7 +13,7 @@ export const WETTED_WORDS: Readonly<Record<Wetted, string>> = {
   drill: 'drilling',
   ream: 'reaming',
   thread: 'threads',
-  mill: 'milling',
+  mill: 'milling and slotting',
 };
 
 /** Carbide that is wetted now and then cracks across its edge. */

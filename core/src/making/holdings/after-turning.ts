@@ -88,8 +88,13 @@ function allAfter(work: Work): SetUpDraft[] {
     ...tail(work, inEnd('near'), { ...milled, title: 'In the zero end, on the mill', after: 'standing' }),
     ...tail(work, inEnd('far'), { ...milled, title: 'In the far end, on the mill', after: 'standing' }),
     ...tail(work, by('broach'), {
-      ...{ title: 'Keyways', machine: 'press', hold: 'on the arbor press with a guide bush, or in the slotting vise', settingMin: 8 },
+      ...{ title: 'Keyways', machine: 'press', hold: 'on the arbor press, the broach in a guide bush', settingMin: 8 },
       cautions: ['A broach under a press can shatter: stand aside, guard up.'],
+    }),
+    ...tail(work, by('slot'), {
+      ...{ title: 'Slotted in the bore', machine: 'lathe', settingMin: 12 },
+      hold: 'in the chuck, dialled in on the bore, spindle locked in its lowest gear; the tool on its side in the bar, drawn through by the carriage',
+      cautions: ['Switch off and locked while the spindle is held: a lathe that starts with its gear locked breaks, and the tool flies.'],
     }),
     ...tail(work, by('treat'), {
       ...{ title: 'Treatment', machine: 'bench', hold: 'on the bench, or out of house', settingMin: 10, cautions: [...new Set(minds)] },

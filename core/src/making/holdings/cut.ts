@@ -12,8 +12,8 @@ import {
   type PlacedSurface,
 } from '../part';
 
-/** Where and by what it is cut: along the axis on the lathe, across it on the mill, drawn through by a broach, or not cut at all. */
-export type CutBy = 'lathe' | 'mill' | 'broach' | 'treat';
+/** Where and by what it is cut: along the axis on the lathe, across it on the mill, drawn through by a broach, slotted stroke by stroke, or not cut at all. */
+export type CutBy = 'lathe' | 'mill' | 'broach' | 'slot' | 'treat';
 
 /** One thing that is made: a surface, or what is cut into one. */
 export interface Cut {
@@ -47,6 +47,7 @@ const BY: Readonly<Record<OperationDraft['kind'], CutBy>> = {
   sink: 'mill',
   mill: 'mill',
   broach: 'broach',
+  slot: 'slot',
   treat: 'treat',
 };
 

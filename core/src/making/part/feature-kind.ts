@@ -206,7 +206,7 @@ export interface StressRaiser {
 
 /** `centre` and `polish` are done on the lathe, along its axis; `drill` and `sink` across it; `hold` is how it is held, `treat` not cut at all. */
 export type OperationKind =
-  'turn' | 'bore' | 'plunge' | 'thread' | 'centre' | 'knurl' | 'polish' | 'hold' | 'drill' | 'sink' | 'mill' | 'broach' | 'treat';
+  'turn' | 'bore' | 'plunge' | 'thread' | 'centre' | 'knurl' | 'polish' | 'hold' | 'drill' | 'sink' | 'mill' | 'broach' | 'slot' | 'treat';
 
 /** One act that makes some of a feature's dimensions. */
 export interface OperationDraft {

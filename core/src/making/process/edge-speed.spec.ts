@@ -16,14 +16,14 @@ it.each(DRILL_FEEDS)('a drill of %d in is fed within the textbook’s %d to %d i
   expect(feed).toBeLessThanOrEqual(most);
 });
 
-it('a half-inch drill in mild steel at 100 feet a minute: 4 x 100 over 1/2 is 800 by the shop’s sum, and 660 is the gear below', () => {
-  // The shop's sum takes 3.82 for 4: 764.
-  expect(edgeSpeed('drill', 30.48, 12.7, null).rpm).toBeCloseTo(764, 0);
-  expect(edgeSpeed('drill', 30.48, 12.7, mill)).toMatchObject({ rpm: 660, words: expect.stringContaining('a gear of Mill') as string });
+it('a half-inch drill where tools of high-speed steel turn at 100 feet a minute: it goes at 80, and 4 x 80 over 1/2 is 640', () => {
+  // The shop's sum takes 4 for 3.82: 611, and 325 is the gear below it.
+  expect(edgeSpeed('drill', 30.48, 12.7, null).rpm).toBeCloseTo(611, 0);
+  expect(edgeSpeed('drill', 30.48, 12.7, mill)).toMatchObject({ rpm: 325, words: expect.stringContaining('a gear of Mill') as string });
 });
 
-it('a thread goes at a quarter, a reamer at half of that; nothing faster than the chuck is stamped for', () => {
-  expect(edgeSpeed('thread', 30, 25, null).rpm).toBeCloseTo(edgeSpeed('drill', 30, 100, null).rpm, 6);
+it('a thread goes at a quarter of turning, a reamer at half of a drill; nothing faster than the chuck is stamped for', () => {
+  expect(edgeSpeed('thread', 30, 25, null).rpm).toBeCloseTo((1000 * 30) / 4 / (Math.PI * 25), 6);
   expect(edgeSpeed('reamer', 30, 25, null).rpm).toBeCloseTo(edgeSpeed('drill', 15, 25, null).rpm, 6);
   expect(edgeSpeed('drill', 100, 10, mill, 300).rpm).toBe(210);
 });

@@ -11,16 +11,18 @@ export interface EdgeRow {
 }
 
 /**
- * High-speed steel. Shares and drill feeds as textbooks have them (threads and knurls at a quarter of the turning speed, reaming at half of drilling,
- * drills of 1/4 in 0.002 to 0.004 in a turn, of 1/2 in 0.004 to 0.007); the feed of an end mill is ours, 0.05 mm a tooth for 12 mm.
+ * Shares of the turning speed as shops have them: a drill and a tooth that is struck once a turn bear less, a reamer half of a drill; threads and
+ * knurls at a quarter. Feeds of drills as textbooks have them (of 1/4 in 0.002 to 0.004 in a turn, of 1/2 in 0.004 to 0.007); that of an end mill
+ * is ours, 0.05 mm a tooth for 12 mm. Feeds in high-speed steel.
  */
 export const EDGES = {
-  drill: { share: 1, shareWords: '', feed: { each: 'turn', mm: (d: number): number => d / 80 } },
-  reamer: { share: 0.5, shareWords: 'half of ', feed: { each: 'turn', mm: (d: number): number => d / 40 } },
-  'end-mill': { share: 1, shareWords: '', feed: { each: 'tooth', mm: (d: number): number => d / 250 } },
+  drill: { share: 0.8, shareWords: '0.8 of ', feed: { each: 'turn', mm: (d: number): number => d / 80 } },
+  reamer: { share: 0.4, shareWords: '0.4 of ', feed: { each: 'turn', mm: (d: number): number => d / 40 } },
+  'end-mill': { share: 0.8, shareWords: '0.8 of ', feed: { each: 'tooth', mm: (d: number): number => d / 250 } },
   'seat-cutter': { share: 1 / 3, shareWords: 'a third of ', feed: null },
   thread: { share: 1 / 4, shareWords: 'a quarter of ', feed: null },
   plunge: { share: 0.4, shareWords: '0.4 of ', feed: { each: 'turn', mm: (): number => 0.05 } },
+  form: { share: 0.35, shareWords: '0.35 of ', feed: null },
   knurl: { share: 1 / 4, shareWords: 'a quarter of ', feed: null },
 } as const satisfies Readonly<Record<string, EdgeRow>>;
 export type Edge = keyof typeof EDGES;

@@ -8,7 +8,7 @@ const BENCH: Bench = {
     cross: { unit: 'mm', perTurn: 5, perLine: 0.05, reads: 'diameter' },
     carriage: { unit: 'mm', perTurn: 20, perLine: 0.1 },
   },
-  ...{ partingMm: 3, finderMm: 10, unit: 'mm', drillSpeedMMin: 25, holeMm: null, cutMm: (s) => s.diameterMm, mostRpm: () => null },
+  ...{ partingMm: 3, finderMm: 10, unit: 'mm', hssMMin: 25, holeMm: null, cutMm: (s) => s.diameterMm, mostRpm: () => null },
   mill: null,
   drillSets: [{ id: 'm', kind: 'metric', fromMm: 1, toMm: 13, stepMm: 0.5, version: 1 }],
 };
@@ -24,8 +24,8 @@ it('a bush of 20 through: 13 from the crib with its web first, out behind, clear
   expect(others).toEqual([]);
   expect(lastDrill(s!)).toBe(13);
   expect(s!.settings[0]!.figure).toMatchObject({ label: 'pilot drill', value: 3.5 });
-  // 25 m/min on 13 is 612, on 3.5 is 2274.
-  expect([valueOf(s!, 'rpm-0'), valueOf(s!, 'rpm-1')]).toEqual([1200, 500]);
+  // 0.8 of 25 m/min on 13 is 490, on 3.5 is 1819.
+  expect([valueOf(s!, 'rpm-0'), valueOf(s!, 'rpm-1')]).toEqual([1200, 200]);
   // A part-off of 3 and 2 more.
   expect(valueOf(s!, 'deep')).toBe(85);
   expect(s!.cuts!.toMm).toEqual([39, 52, 65, 78, 85]);
@@ -103,7 +103,7 @@ it('a drill goes no faster than what holds the work bears, and where no gear is 
       x.figure.measure === 'rpm' ? [x.figure.value] : [],
     );
   expect([rpms(600), rpms(300), rpms(40)]).toEqual([
-    [500, 500],
+    [500, 200],
     [200, 200],
     [70, 70],
   ]);

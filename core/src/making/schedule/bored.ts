@@ -41,8 +41,8 @@ function depthMm(
 
 /** How fast the work turns for a drill or a reamer that stands still in it, and how far that is fed. */
 function turnedAt(s: PlacedSurface, key: string, name: string, edge: 'drill' | 'reamer', mm: number, bench: Bench): Setting[] {
-  if (bench.drillSpeedMMin <= 0) return [];
-  const { rpm, words } = edgeSpeed(edge, bench.drillSpeedMMin, mm, bench.lathe, bench.mostRpm(s.id));
+  if (bench.hssMMin <= 0) return [];
+  const { rpm, words } = edgeSpeed(edge, bench.hssMMin, mm, bench.lathe, bench.mostRpm(s.id));
   return [
     setting(
       s,

@@ -5,7 +5,7 @@ import { setting, usual, type Bench, type Setting } from './schedule';
 import { isTapped } from './thread';
 
 /** An end mill for flats where nobody says which, mm. */
-const USUAL_END_MILL_MM = 16;
+export const USUAL_END_MILL_MM = 16;
 
 /** What of a feature is cut so: the tool turns on the mill, or the work on the lathe. */
 interface CutSo {
@@ -46,12 +46,20 @@ function cutSo(f: PartFeature, { surface }: Host): CutSo | null {
   }
 }
 
+/** Cut with a cutter that the drawing does not size. */
+const BY_OWN_SIZE: readonly PartFeature['kind'][] = ['keyseat', 'slot', 'spline'];
+const OWN_SIZE = `${EDGES['end-mill'].share} of the turning speed of high-speed steel; rpm by the cutter’s own diameter, 1000 V/(pi D)`;
+
 /** How fast what turns goes, and how far the tool is fed; nothing where the metal is not known, or where nothing turns. */
-export function edgeSettings(f: PartFeature, host: Host, { drillSpeedMMin, lathe, mill, mostRpm }: Bench): Setting[] {
+export function edgeSettings(f: PartFeature, host: Host, { hssMMin, lathe, mill, mostRpm }: Bench): Setting[] {
   const own = cutSo(f, host);
-  if (!own || drillSpeedMMin <= 0 || !(own.acrossMm > 0)) return [];
+  if (hssMMin <= 0) return [];
+  // Of a side cutter or a saw nobody said how large it is: the edge's own speed is told.
+  if (BY_OWN_SIZE.includes(f.kind) && !own)
+    return [setting(f, 'edge-speed', 'edge of the cutter, at', EDGES['end-mill'].share * hssMMin, OWN_SIZE, null, 'speed')];
+  if (!own || !(own.acrossMm > 0)) return [];
   const [on, most] = own.turns === 'work' ? [lathe, mostRpm(f.id)] : [mill, null];
-  const { rpm, words } = edgeSpeed(own.edge, drillSpeedMMin, own.acrossMm, on, most);
+  const { rpm, words } = edgeSpeed(own.edge, hssMMin, own.acrossMm, on, most);
   const { feed }: EdgeRow = EDGES[own.edge];
   const assumed = f.kind === 'flats';
   return [

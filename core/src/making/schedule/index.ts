@@ -9,3 +9,5 @@ export { packingMm } from './off-axis';
 export { halfAngleRad, perScaleMm, setOverMm } from './turned';
 export { along, type Along } from './along';
 export { oneSetting } from './one-setting';
+export { cutMinutes } from './cut-minutes';
+export { USUAL_END_MILL_MM } from './edge-settings';

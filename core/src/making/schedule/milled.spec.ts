@@ -15,7 +15,7 @@ const bench = {
   ...{
     drillSets: [],
     holeMm: null,
-    drillSpeedMMin: 20,
+    hssMMin: 20,
     partingMm: 3,
     finderMm: 10,
     unit: 'mm',

@@ -46,8 +46,8 @@ export interface Bench {
   readonly holeMm: number | null;
   /** What a diameter is cut to, mm: another one where a treatment gives it its size afterwards. */
   readonly cutMm: (s: { readonly id: string; readonly diameterMm: number }) => number;
-  /** Surface speed of a high-speed steel drill in the part's material, m/min; 0 where the book has none. */
-  readonly drillSpeedMMin: number;
+  /** Surface speed at which high-speed steel turns the part’s material, m/min; 0 where the book has none. */
+  readonly hssMMin: number;
   /** Width of the grooving or parting tool, mm. */
   readonly partingMm: number;
   /** Diameter of the edge finder, mm. */

@@ -3,6 +3,7 @@ import { boreSchedules } from './bored';
 import { edgeSettings } from './edge-settings';
 import { grooveSchedule } from './groove';
 import { keyseatSchedule, woodruffSchedule } from './keyseat';
+import { keywaySchedule, oilGrooveSchedule } from './slotted';
 import { crossHoleSchedule, flatsSchedule, holePatternSchedule, slotSchedule, splineSchedule } from './milled';
 import type { Bench, Schedule, Scheduler } from './schedule';
 import { threadSchedule } from './thread';
@@ -28,8 +29,8 @@ const OF_KIND: OfKind = {
   'hole-pattern': holePatternSchedule,
   eccentric: eccentricSchedule,
   'eccentric-bore': eccentricBoreSchedule,
-  keyway: null,
-  'oil-groove': null,
+  keyway: keywaySchedule,
+  'oil-groove': oilGrooveSchedule,
   'centre-hole': null,
   chamfer: null,
   fillet: null,

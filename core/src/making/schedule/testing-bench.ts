@@ -10,7 +10,7 @@ export const TEST_BENCH: Bench = {
   },
   mill: null,
   drillSets: [],
-  drillSpeedMMin: 25,
+  hssMMin: 25,
   mostRpm: () => null,
   holeMm: null,
   cutMm: (s) => s.diameterMm,

@@ -2,6 +2,7 @@ import { materialOf } from '../../book/materials';
 import { blockSetUps, type BlockSetUp, type BoringChoice } from '../../making/holdings';
 import { EDGES, edgeSpeed } from '../../making/process';
 import type { Lathe } from '../../making/setups';
+import { USUAL_END_MILL_MM } from '../../making/schedule';
 import { blockBars, blockStock, type BlockBar } from '../../making/stock';
 import { placeWithUnit, type LengthUnit } from '../../terms/quantity';
 import { ruled, workedOut, type Figure } from '../../terms/working';
@@ -32,16 +33,15 @@ export interface BlockPlan {
   readonly milled: { readonly rpm: Figure; readonly feed: Figure } | null;
 }
 
-/** An ordinary end mill, mm; others by their own diameters. */
-const END_MILL_MM = 16;
-
 function milledAt(materialId: string, shop: Pick<Shop, 'machines'>, unit: LengthUnit): BlockPlan['milled'] {
   const hss = materialOf(materialId)?.speedHss ?? 0;
   if (hss <= 0) return null;
-  const { rpm, words } = edgeSpeed('end-mill', hss, END_MILL_MM, millSpindle(shop));
+  const { rpm, words } = edgeSpeed('end-mill', hss, USUAL_END_MILL_MM, millSpindle(shop));
   return {
-    rpm: workedOut('block.end-mill.rpm', `an end mill of ${placeWithUnit(END_MILL_MM, unit)} turns at`, rpm, words, [], { measure: 'rpm' }),
-    feed: ruled('block.end-mill.feed', 'fed by, a tooth', EDGES['end-mill'].feed.mm(END_MILL_MM), 'usual in high-speed steel'),
+    rpm: workedOut('block.end-mill.rpm', `an end mill of ${placeWithUnit(USUAL_END_MILL_MM, unit)} turns at`, rpm, words, [], {
+      measure: 'rpm',
+    }),
+    feed: ruled('block.end-mill.feed', 'fed by, a tooth', EDGES['end-mill'].feed.mm(USUAL_END_MILL_MM), 'usual in high-speed steel'),
   };
 }
 

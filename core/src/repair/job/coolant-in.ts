@@ -7,7 +7,7 @@ import { capital } from '../../terms/words';
 /** What an operation on a feature does at the cut; null for one that cuts nothing. */
 const BY_OPERATION: Readonly<Record<OperationKind, Wetted | null>> = {
   ...{ turn: 'turn', bore: 'turn', plunge: 'turn', centre: 'drill', knurl: 'turn', sink: 'drill', drill: 'drill' },
-  ...{ thread: 'thread', mill: 'mill', broach: 'mill', polish: null, hold: null, treat: null },
+  ...{ thread: 'thread', mill: 'mill', broach: 'mill', slot: 'mill', polish: null, hold: null, treat: null },
 };
 
 /** What one surface or feature of a turned part is cut by; empty for a surface that is turned like the rest. */
@@ -36,7 +36,9 @@ export function coolantIn(
   carbide: boolean,
 ): Coolant[] {
   if (machine !== 'lathe' && machine !== 'mill') return [];
-  const always: Wetted[] = machine === 'lathe' ? ['turn'] : [];
+  // A bore that is slotted stroke by stroke in the lathe turns nothing.
+  const slots = (id: string): boolean => part.features.some((f) => f.id === id && (f.kind === 'keyway' || f.kind === 'oil-groove'));
+  const always: Wetted[] = machine === 'lathe' && !(cuts.length && cuts.every(slots)) ? ['turn'] : [];
   return coolantFor(part.materialId, new Set([...always, ...cuts.flatMap((id) => worksOf(part, id, schedules))]), carbide);
 }
 

@@ -15,15 +15,33 @@ export function rungFigure(rung: Rung, setUp: number): Figure {
   return sumOf(key, label, [plus(depth), ...(width > 0 ? [plus(tool)] : width < 0 ? [minus(tool)] : [])]);
 }
 
-/** Setting a holding up and turning to size in it, min. */
-export function minutesOf(setUp: SetUp, passes: readonly SegmentPasses[]): Figure {
+/**
+ * Setting a holding up, turning to size in it and what is cut into that, min.
+ *
+ * @param into what is cut into it
+ */
+export function minutesOf(setUp: SetUp, passes: readonly SegmentPasses[], into: number): Figure {
   const key = `set-up.${setUp.number}.minutes`;
   const setting = ruled(`${key}.setting`, 'to set it up', setUp.settingMin, 'estimate of the shop', 'time');
   const cutting = cuttingMin(passes.filter((x) => setUp.cuts.includes(x.segment.segment.id)));
   const cut = workedOut(`${key}.cutting`, 'turning to size', cutting, 'passes at the usual feeds, back and measured between them', [], {
     measure: 'time',
   });
-  return sumOf(key, `set-up ${setUp.number}, about`, [plus(setting), ...(cutting > 0 ? [plus(cut)] : [])]);
+  const rest = workedOut(
+    `${key}.into`,
+    'drills, threads, grooves, keyseats and the rest',
+    into,
+    'travel at their feeds, and between the cuts',
+    [],
+    {
+      measure: 'time',
+    },
+  );
+  return sumOf(key, `set-up ${setUp.number}, about`, [
+    plus(setting),
+    ...(cutting > 0 ? [plus(cut)] : []),
+    ...(into > 0 ? [plus(rest)] : []),
+  ]);
 }
 
 /** The most that two surfaces run out to each other: every holding between them shifts the axis, at worst all one way. */

@@ -13,7 +13,7 @@ import {
   type WayId,
 } from '../../making/holdings';
 import type { Part } from '../../making/part';
-import { missingTools, oneSetting, schedulesOf, USUAL_FINDER_MM, type Schedule } from '../../making/schedule';
+import { cutMinutes, missingTools, oneSetting, schedulesOf, USUAL_FINDER_MM, type Schedule } from '../../making/schedule';
 import { depthLadder, type Dial, type Lathe, type Rung } from '../../making/setups';
 import {
   blankOf,
@@ -66,7 +66,7 @@ export interface PlannedSetUp {
   readonly coolant: readonly string[];
   /** How far the tool pushes away what is turned here, and its bar in what is bored. */
   readonly pushed: readonly Pushed[];
-  /** Setting it up and turning the surfaces to size; what is cut into them is not in it. An estimate, min. */
+  /** Setting it up, turning the surfaces to size and what is cut into them. An estimate, min. */
   readonly minutes: Figure;
 }
 
@@ -238,7 +238,7 @@ export function planFinding(
   const aimed = asAimed(found);
   const bench = {
     ...{ lathe, partingMm: plan.partingMm, finderMm: USUAL_FINDER_MM, unit: sheet.job.unit },
-    ...{ drillSets: shop.drillSets, drillSpeedMMin: materialOf(found.part.materialId)?.speedHss ?? 0, holeMm: blank.holeMm, cutMm },
+    ...{ drillSets: shop.drillSets, hssMMin: materialOf(found.part.materialId)?.speedHss ?? 0, holeMm: blank.holeMm, cutMm },
     ...{ mostRpm: (id: string) => mostRpm(id)?.rpm ?? null, mill: millSpindle(shop) },
   };
   // Of a drawing that does not hold no number is told to be set.
@@ -273,7 +273,7 @@ export function planFinding(
       pushed: [...pushedIn(setUp, passes, found, powerKw, unit), ...barBends(setUp, passes, found, shop.tools, unit)],
       coolant: coolantIn(found.part, setUp, own, plan.tool === 'carbide').map(coolantWords),
       schedules: [...(setOnce ? [setOnce] : []), ...own],
-      minutes: minutesOf(setUp, passes),
+      minutes: minutesOf(setUp, passes, found.problems.length ? 0 : cutMinutes(found.part, cuts, own, bench)),
     };
   });
   return {

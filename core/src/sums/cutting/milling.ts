@@ -1,13 +1,10 @@
 import { MATERIAL_SOURCE, materialOf } from '../../book/materials';
 import { bad, good } from '../../terms/outcome';
-import { idealRpm } from '../../making/process';
+import { EDGES, idealRpm } from '../../making/process';
 import { choice, length, material, number, whole } from '../fields';
 import { fromTable, given, result } from '../given';
 import { circle, cross, rectangle, size } from '../marks';
 import type { Sum } from '../sum';
-
-/** Share of the turning speed that a tooth stands which is struck once a turn: the table's speeds are for turning. */
-const MILLING_SHARE = 0.8;
 
 /** Speed and table feed of a milling cutter, with what a narrow cut takes off the chip. */
 export const milling: Sum = {
@@ -31,7 +28,7 @@ export const milling: Sum = {
     const m = materialOf(v.choice('material'))!;
     const [D, wide, most] = [v.number('diameter'), v.number('wide'), v.number('most')];
     if (wide > D + 1e-9) return bad('wide', 'The cut cannot be wider than the cutter.', 'wide');
-    const surface = (v.choice('tool') === 'hss' ? m.speedHss : m.speedCarbide) * MILLING_SHARE;
+    const surface = (v.choice('tool') === 'hss' ? m.speedHss : m.speedCarbide) * EDGES['end-mill'].share;
     const from = [
       fromTable('mill.surface', `surface speed for ${m.name}`, surface, MATERIAL_SOURCE, 'speed'),
       given('mill.d', 'cutter', D),

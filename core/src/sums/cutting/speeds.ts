@@ -1,13 +1,20 @@
 import { MATERIAL_SOURCE, materialOf } from '../../book/materials';
 import { good } from '../../terms/outcome';
-import { cuttingForceN, spindleSpeed } from '../../making/process';
+import { cuttingForceN, EDGES, spindleSpeed } from '../../making/process';
 import { choice, length, material } from '../fields';
 import { fromTable, given, result } from '../given';
 import { circle, cross, rectangle, size } from '../marks';
 import type { Sum } from '../sum';
 
 /** Share of turning speed by what is done. */
-const WORK = { turning: 1, drilling: 0.8, reaming: 0.4, parting: 0.4, threading: 0.4, 'form tool': 0.35 } as const;
+const WORK = {
+  turning: 1,
+  drilling: EDGES.drill.share,
+  reaming: EDGES.reamer.share,
+  parting: EDGES.plunge.share,
+  threading: EDGES.thread.share,
+  'form tool': EDGES.form.share,
+} as const;
 
 /** Speed and feed in a gear that the machine has, with the power it takes. */
 export const speeds: Sum = {

@@ -91,7 +91,7 @@ export const keyway: FeatureKind<Keyway> = {
   mirrored: (f) => f,
   operations: (f) => [
     {
-      kind: 'broach',
+      kind: f.cutter === 'broach' ? 'broach' : 'slot',
       words: f.cutter === 'broach' ? 'Broach the keyway' : 'Slot the keyway',
       makes: ['width', 'over', ...clockMade(f)],
     },

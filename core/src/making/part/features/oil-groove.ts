@@ -69,5 +69,11 @@ export const oilGroove: FeatureKind<OilGroove> = {
     return [{ points: Array.from({ length: 21 }, (_, i) => [half * (i / 10 - 1), bottom(half * (i / 10 - 1))] as const) }];
   },
   mirrored: (f, lengthMm) => fromOtherEnd(f, lengthMm, f.lengthMm),
-  operations: (f) => [{ kind: 'mill', words: 'Cut the oil groove', makes: ['at', 'length', 'radius', 'depth', ...clockMade(f)] }],
+  operations: (f, host) => [
+    {
+      kind: host.surface.side === 'inside' ? 'slot' : 'mill',
+      words: 'Cut the oil groove',
+      makes: ['at', 'length', 'radius', 'depth', ...clockMade(f)],
+    },
+  ],
 };
