@@ -46,6 +46,9 @@ const TITLES: Readonly<Record<Advice['state'], string>> = {
   cool: 'Let it cool',
 };
 
+/** As many of the last cuts stand on the screen from two metres; the others on demand. */
+const SHOWN_CUTS = 4;
+
 /** At the machine: now, wanted, to come off; what to set on the dial, from two metres away. */
 @Component({
   selector: 'ip-cut',
@@ -74,6 +77,9 @@ export class Cut {
   protected readonly store = inject(SheetStore);
   private readonly held = inject(HoldingShown);
   protected readonly practising = signal(false);
+  protected readonly shownCuts = SHOWN_CUTS;
+  /** Older cuts are looked at too. */
+  protected readonly allCuts = signal(false);
   /** What is read between cuts and is no diameter, where one was picked. */
   private readonly size = computed(() => {
     const repair = this.store.repair();
@@ -139,15 +145,15 @@ export class Cut {
   /** Cuts made, then those still to come, as bars over the wanted size. */
   protected readonly bars = computed(() => {
     const c = this.cut()!;
-    // The newest can be withdrawn: what stands on it is worked out anew.
+    // Each can be withdrawn: what stands on it is worked out anew.
     const made = c.cuts
       .map((x, i) => ({
         mm: x.measuredMm,
         ahead: false,
         words: i === 0 ? 'before the first cut' : 'measured',
-        reading: i === c.cuts.length - 1 ? (c.readings[i] ?? null) : null,
+        reading: c.readings[i] ?? null,
       }))
-      .slice(-4);
+      .slice(this.allCuts() ? 0 : -SHOWN_CUTS);
     const now = c.cuts.at(-1)?.measuredMm;
     const { nextMm, cutsLeft, aimMm, state } = c.advice;
     const steps =
