@@ -63,7 +63,9 @@ export class Lanes {
   protected readonly height = computed(() => this.names().reduce((s, n) => s + HEIGHTS[n], 0));
   protected readonly boxes = computed<LaneBox[]>(() => {
     let y = 0;
-    return this.names().map((name) => {
+    // What stays has its holding told below: no lane stands empty for it.
+    const names = this.names().filter((name) => name !== 'holding' || this.held.along().length > 0);
+    return names.map((name) => {
       const box = { name, y, height: HEIGHTS[name], ...this.words(name) };
       y += HEIGHTS[name];
       return box;
