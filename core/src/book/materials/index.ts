@@ -4,3 +4,4 @@ export { MATERIALS, materialName, materialOf, UNKNOWN_MATERIAL, enduranceGuideMp
 export { MATERIAL_SOURCE, type Family } from './physical.data';
 export { coolantFor, WETTED_WORDS, type Coolant } from './coolant';
 export { WETTED, type Wetted } from './coolant.data';
+export { heatJM3K } from './heat';

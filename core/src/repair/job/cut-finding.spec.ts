@@ -72,3 +72,15 @@ it('a hole that a tap or a reamer gives its size is not crept up on; one that a 
   expect(coached(bush(14, 'M16'))).toEqual(['body']);
   expect(coached(bush(26.5, 'M30'))).toEqual(['body', 'h']);
 });
+
+it('too warm for the last cut it says when it is cool: a head of 56 of steel, 25 K warm, takes about two and a half hours of still air', () => {
+  const readAt = '2026-11-20T10:00:00Z';
+  const warm = { partTempC: 45, takenAt: readAt };
+  const body = bodyOf([cut(40.6, 0), cut(40.3, 0.0059), cut(40.14, 0.0091, warm)]);
+  expect(body.advice.state).toBe('cool');
+  // 3.4 MJ to the cubic metre and kelvin, a quarter of 56 mm, 10 W: 79 minutes to fall to 1/e, and 25 to 4 is 1.83 of them.
+  const min = (Date.parse(body.coolAt!) - Date.parse(readAt)) / 60_000;
+  expect(min).toBeGreaterThan(135);
+  expect(min).toBeLessThan(155);
+  expect(bodyOf([cut(42, 0, warm)]).coolAt).toBeNull();
+});

@@ -1,4 +1,6 @@
-import { advise, LEAST_CHIP_MM, type Advice, type CutRecord } from '../../making/coach';
+import { heatJM3K, materialOf } from '../../book/materials';
+import { advise, coolingMin, LEAST_CHIP_MM, WARM_K, type Advice, type CutRecord } from '../../making/coach';
+import { largestDiameterMm, type Part } from '../../making/part';
 import type { DrillSet } from '../../book/drills';
 import { firstDrill, USUAL_PASSES } from '../../making/process';
 import { K95 } from '../../evidence/readings';
@@ -30,6 +32,8 @@ export interface CutFinding {
   readonly left: Figure | null;
   /** Temperature of the part at the last reading, °C. */
   readonly partTempC: number;
+  /** When it is about as cool as it has to be for the last cut, in still air, by its last reading; null where it is, or nobody can tell. */
+  readonly coolAt: string | null;
   /** What to mind while this is cut: dust of the metal, file and emery where they are advised. */
   readonly cautions: readonly Caution[];
   /** How it went together with its mate. */
@@ -64,10 +68,26 @@ const nowFigure = (segment: SegmentFinding, read: Figure, known: ReadSize | null
 const knownWords = (known: ReadSize, unit: LengthUnit): string =>
   `With how it went together it is ${formatWithUnit(known.mm, unit)} ±${formatWithUnit(known.plusMinusMm, unit)}: counted from that.`;
 
+/** As thick as a solid round that cools as fast, mm: a tube cools from both sides. Of a bore of what stays nobody knows. */
+function thickOf(part: Part, { segment, diameter }: SegmentFinding): number | null {
+  if (!part.outside.length) return segment.side === 'outside' ? diameter.value : null;
+  const through = part.bores.filter((b) => b.through).flatMap((b) => b.surfaces.map((s) => s.diameterMm));
+  return largestDiameterMm(part) - (through.length ? Math.min(...through) : 0);
+}
+
+/** When what was read so warm is as cool as it has to be; null where its metal is not known. */
+function coolAt(readAt: string, warmK: number, thickMm: number | null, materialId: string): string | null {
+  const m = materialOf(materialId);
+  if (!m || thickMm === null) return null;
+  const min = coolingMin(heatJM3K(m), thickMm / 4, warmK, WARM_K);
+  return new Date(Date.parse(readAt) + min * 60_000).toISOString();
+}
+
 function cutOf(
   segment: SegmentFinding,
   { lathe, bores, tool }: CutMachine,
   materialId: string,
+  thickMm: number | null,
   { readings, trials }: { readonly readings: readonly ReadingRecord[]; readonly trials: readonly Trial[] },
   sheet: JobSheet,
   shop: Shop,
@@ -117,6 +137,7 @@ function cutOf(
     advice: known ? { ...advice, sentences: [knownWords(known, unit), ...advice.sentences] } : advice,
     left: left ?? null,
     partTempC,
+    coolAt: last && advice.state === 'cool' ? coolAt(last.takenAt, partTempC - shopTempC, thickMm, materialId) : null,
     cautions: [...cautions.filter((c) => c.dust), ...(advice.abrasive ? [FILE_CAUTION] : [])],
     tried,
   };
@@ -158,6 +179,6 @@ export function cutFindings(
       const since = cutSince(found, id, proofs);
       const readings = live.filter((r) => r.purpose === 'cut' && r.segmentId === id && Date.parse(r.takenAt) > since);
       const own = trials.filter((t) => t.segmentId === id && Date.parse(t.triedAt) > since);
-      return cutOf(s, machine, found.part.materialId, { readings, trials: own }, sheet, shop);
+      return cutOf(s, machine, found.part.materialId, thickOf(found.part, s), { readings, trials: own }, sheet, shop);
     });
 }

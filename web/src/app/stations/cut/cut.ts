@@ -20,6 +20,7 @@ import {
   type PlannedSetUp,
   type ReadingRecord,
 } from '@iron-patch/core';
+import { ShopTimePipe } from '../../data';
 import { HoldingShown, SheetStore } from '../../sheet-data';
 import { ItemSteps, PieceRow } from '../../items';
 import { StateMark } from '../../mark';
@@ -65,6 +66,7 @@ const SHOWN_CUTS = 4;
     ReadSizes,
     SecondThoughts,
     SetBySet,
+    ShopTimePipe,
     Spoken,
     TriedFit,
     WeldLog,
