@@ -164,7 +164,7 @@ export class Cut {
     // Metal still over the wanted size: a bore grows towards it.
     const over = (mm: number): number => (c.segment.segment.side === 'inside' ? aimMm - mm : mm - aimMm);
     const most = Math.max(...all.map((b) => over(b.mm)), 1e-6);
-    return all.map((b) => ({ ...b, share: Math.max((over(b.mm) / most) * 48, 0) }));
+    return all.map((b) => ({ ...b, share: Math.max((over(b.mm) / most) * 42, 0) }));
   });
 
   private ahead(nextMm: number, cutsLeft: number, aimMm: number): { mm: number; ahead: boolean; words: string }[] {

@@ -31,7 +31,7 @@ import { putChecked } from '../put-checked';
         <div class="top">
           <div>
             <span class="label">It shows now</span><span class="huge fig">{{ show(p.totalMm) }}</span>
-            <span class="quiet">bow {{ show(p.totalMm / 2) }}</span>
+            <span class="quiet">{{ store.unit() }}, bow {{ show(p.totalMm / 2) }}</span>
           </div>
           <div>
             <span class="label">May show</span><span class="huge fig">{{ p.setting.mostMm === null ? '–' : show(p.setting.mostMm) }}</span>

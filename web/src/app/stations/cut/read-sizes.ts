@@ -32,10 +32,11 @@ const MARKS: Readonly<Record<SizeCutState, 'not-yet' | 'under-way' | 'done' | 'c
         <section aria-live="polite">
           <div>
             <span class="label">Now</span><span class="huge fig">{{ s.nowMm === null ? '–' : show(s.nowMm) }}</span>
+            <span class="band fig">{{ store.unit() }}</span>
           </div>
           <div>
             <span class="label">Wanted, cold</span><span class="huge fig">{{ show(s.wantedMm) }}</span>
-            <span class="band fig">±{{ show((s.limits.upperMm - s.limits.lowerMm) / 2) }}</span>
+            <span class="band fig">±{{ show((s.limits.upperMm - s.limits.lowerMm) / 2) }} {{ store.unit() }}</span>
           </div>
           <div>
             <span class="label">Still to go</span
