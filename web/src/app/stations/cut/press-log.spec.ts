@@ -33,7 +33,7 @@ const sent = () => server.changes().map((c) => [c.path.split('/choices/')[1]!.sp
 
 it('asks how it lies before a push, and refuses a block on the wrong side', async () => {
   const fixture = await log();
-  expect(words(fixture)).toContain('It shows now 1.200 bow 0.600');
+  expect(words(fixture)).toContain('It shows now 1.200 mm, bow 0.600');
   expect(words(fixture)).toContain('Say how thick it is where the press stands.');
   await type(fixture, 'ip-length:nth-of-type(3) input', '30');
   await type(fixture, 'ip-length:nth-of-type(2) input', '20');
