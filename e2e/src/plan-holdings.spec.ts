@@ -59,9 +59,12 @@ it('on the mill it is held as somebody picks, and what is done there is put in a
   await page.until('the vise', async () => (await planned()).afterHolds?.includes('v-vise') ?? false);
   await page.click('Change the order');
   const later = `document.querySelector('ip-set-up.here ip-act-order button[aria-label^="Later"]')`;
+  await page.until('the arrows', () => page.run<boolean>(`return ${later} !== null`));
   const first = await page.run<string>(`const b = ${later}; const words = b.getAttribute('aria-label'); b.click(); return words;`);
   await page.until('the other order', async () => (await planned()).order?.some((o) => o.setUp === 4) ?? false);
-  await page.until('it on the sheet', () => page.run<boolean>(`return ${later}.getAttribute('aria-label') !== arguments[0]`, first));
+  await page.until('it on the sheet', () =>
+    page.run<boolean>(`const b = ${later}; return b !== null && b.getAttribute('aria-label') !== arguments[0];`, first),
+  );
   expect(await seriousProblems(page)).toEqual([]);
   await page.click('Back to the usual order');
   await page.until('the usual order', async () => !(await planned()).order?.length);
