@@ -88,16 +88,21 @@ function ofHoles(paper: Paper, holes: BlockPlan['holes'], unit: LengthUnit): voi
   paper.paragraph('Touch each edge with the finder and zero there: half the finder is in it. A paper between comes on top.');
 }
 
+/** Passes of what is not cut from the bar, and whose dial sets them. */
+function ofBored(paper: Paper, passes: readonly SegmentPasses[], on: Dialled, unit: LengthUnit): void {
+  paper.paragraph(`Set by: ${on.name}, ${on.cross.unit} on ${on.cross.reads}, from where the tool first touches. ${on.words}`, 8.5);
+  ofPasses(paper, passes, on, unit);
+}
+
 /** What is cut of a component that stays: how it is held, its passes by the dial that sets them, what goes on the cut. */
 function ofRework(paper: Paper, { rework, boring, blockPlan, lathe }: ItemFinding, unit: LengthUnit): void {
-  const part = (title: string, way: Pick<HoldWay<string>, 'hold' | 'cautions'> | null, side: Side, on: Dialled | null): void => {
+  const part = (title: string, way: Pick<HoldWay<string>, 'hold' | 'cautions' | 'cannot'> | null, side: Side, on: Dialled | null): void => {
     if (!way) return;
     const own = rework?.passes.filter((x) => x.segment.segment.side === side) ?? [];
     paper.section(title);
-    paper.paragraph(`Hold: ${way.hold}. ${way.cautions.join(' ')}`);
+    paper.paragraph([`Hold: ${way.hold}.`, way.cannot, ...way.cautions].filter(Boolean).join(' '));
     if (on && own.some((x) => x.passes.ok)) {
-      paper.paragraph(`Set by: ${on.name}, ${on.cross.unit} on ${on.cross.reads}, from where the tool first touches. ${on.words}`, 8.5);
-      ofPasses(paper, own, on, unit);
+      ofBored(paper, own, on, unit);
     }
     for (const x of own) if (!x.passes.ok) paper.paragraph(`${x.segment.segment.name}: ${x.passes.problems[0]!.message}`, 9);
   };
@@ -114,8 +119,8 @@ function ofBlock(paper: Paper, { job }: JobSheet, { stock, holes, setUps, bored,
   paper.paragraph(`At least ${stock.map((f) => formatLength(f.value, job.unit, 1)).join(' x ')} ${job.unit}.`);
   ofHoles(paper, holes, job.unit);
   if (bored) {
-    if (bored.bores) ofPasses(paper, bored.passes, bored.bores, job.unit);
-    const mind = [...bored.problems, ...bored.pushed.map((p) => p.words), bored.bores?.words ?? ''].filter(Boolean);
+    if (bored.bores) ofBored(paper, bored.passes, bored.bores, job.unit);
+    const mind = [...bored.problems, ...bored.pushed.map((p) => p.words)].filter(Boolean);
     if (mind.length) paper.paragraph(mind.join(' '), 9);
   }
   if (milled)

@@ -28,6 +28,9 @@ export interface Material {
   readonly substitutes: readonly { readonly id: string; readonly change: string }[];
 }
 
+/** Surface speed at which high-speed steel turns a material, m/min; 0 where the book does not have it. */
+export const hssMMin = (id: string): number => materialOf(id)?.speedHss ?? 0;
+
 /** The materials of the book, what a shop reaches for first at the head of each family. */
 export const MATERIALS: readonly Material[] = PHYSICAL.map(
   ([id, name, family, hardness, densityKgM3, alpha, youngGpa, poisson, yieldMpa, tensileMpa]) => {

@@ -107,7 +107,13 @@ export function coachScore(temper: TemperName, turner: Turner, parts: number, fi
       warmKPerMm: between(draws, [0, 4]),
     };
     const settings: CoachSettings = {
-      ...{ lathe: { cross: { unit: 'mm', perTurn: 4, perLine: 0.02, reads: 'diameter' } }, unit: 'mm', limits, side: 'outside' },
+      ...{
+        lathe: { cross: { unit: 'mm', perTurn: 4, perLine: 0.02, reads: 'diameter' } },
+        unit: 'mm',
+        limits,
+        side: 'outside',
+        rises: false,
+      },
       ...{ leastChipMm, roughMostMm: 4, finishMm: 0.6, plusMinusMm: 2 * uMm, noDust: false },
       part: { tempC: SHOP_C, shopC: SHOP_C, alphaPerK: ALPHA_PER_K },
     };

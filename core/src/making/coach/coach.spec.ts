@@ -12,6 +12,7 @@ const settings: CoachSettings = {
   part: { tempC: 20, shopC: 20, alphaPerK: 11.5e-6 },
   plusMinusMm: 0.004,
   side: 'outside',
+  rises: false,
   noDust: false,
 };
 const cut = (dial: number, measuredMm: number): CutRecord => ({ dial, measuredMm });

@@ -11,7 +11,7 @@ export interface CoachSettings {
   /** Turned from outside, or bored: then the tool moves out, the dial falls and the size grows. */
   readonly side: 'outside' | 'inside';
   /** Of a bore: the dial rises as it grows, as that of a boring head does, which is no cross slide. */
-  readonly rises?: boolean | undefined;
+  readonly rises: boolean;
   /** Least chip a side that the tool can take, mm. */
   readonly leastChipMm: number;
   /** Most off the diameter in one roughing cut, mm. */

@@ -25,14 +25,13 @@ export interface TurnedAgainWork {
 export interface StandsAgain {
   readonly held: Held;
   readonly freeMm: number;
-  readonly holding: LatheHolding['kind'];
 }
 
 /** How a way holds it; null where a steady stands beside what is turned. */
 export function standsAgain(id: TurnedAgainId, { longMm, overhangMm }: TurnedAgainWork): StandsAgain | null {
-  if (id === 'centres') return { held: 'centres', freeMm: longMm, holding: 'centres' };
-  if (id === 'jaws-centre') return { held: 'chuck and centre', freeMm: longMm, holding: 'four-jaw' };
-  return id === 'jaws' ? { held: 'chuck', freeMm: overhangMm, holding: 'four-jaw' } : null;
+  if (id === 'centres') return { held: 'centres', freeMm: longMm };
+  if (id === 'jaws-centre') return { held: 'chuck and centre', freeMm: longMm };
+  return id === 'jaws' ? { held: 'chuck', freeMm: overhangMm } : null;
 }
 
 const DOG_CAUTION = 'The dog’s tail and the faceplate catch a sleeve: guard over it, nothing loose near it.';

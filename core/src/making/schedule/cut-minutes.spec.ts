@@ -50,3 +50,16 @@ it('a bore is drilled in its steps: deeper takes longer, and what is not cut the
   expect(of(80)).toBeGreaterThan(of(40));
   expect(of(80, ['a'])).toBe(0);
 });
+
+it('a groove of 8 is plunged four times by a tool of 3, each to its depth: what the depth adds is travel and cleared chips', () => {
+  const groove = { atMm: 30, widthMm: 8 };
+  const [shallow, deep] = [minutes('relief', { ...groove, diameterMm: 29 }), minutes('relief', { ...groove, diameterMm: 25 })];
+  // 0.5 deep in one cut, 2.5 in five; 0.4 of 265 turns is 106, the gear 70. The overlap of 0.2 makes each step 2.4 of the 5 left: 3 steps.
+  expect(deep - shallow).toBeCloseTo(4 * (travelled(2, 0.05, 70) + 4 * 0.4), 1);
+});
+
+it('three starts of a thread are cut one after another, each at three pitches a turn', () => {
+  const thread = { end: 'left', thread: 'M30', threadClass: '6g', hand: 'right', lengthMm: 40 };
+  const at = (starts: number, lengthMm: number): number => minutes('thread', { ...thread, starts, lengthMm });
+  expect(at(3, 60) - at(3, 20)).toBeCloseTo(at(1, 60) - at(1, 20), 6);
+});

@@ -1,7 +1,9 @@
 import { findThread } from '../../book/threads';
-import { hostOf, type Host, type Part, type PartFeature } from '../part';
-import { EDGES, edgeSpeed, USUAL_FEEDS_MM, type Edge } from '../process';
+import type { Outcome } from '../../terms/outcome';
+import { hostOf, partLengthMm, type Host, type Part, type PartFeature } from '../part';
+import { EDGES, edgeSpeed, firstDrill, passesMin, planBorePasses, planPasses, USUAL_FEEDS_MM, type Edge, type Pass } from '../process';
 import { USUAL_END_MILL_MM } from './edge-settings';
+import { plunged } from './groove';
 import type { Bench, Schedule } from './schedule';
 
 /** Teeth of an ordinary end mill or slot drill. */
@@ -30,7 +32,19 @@ const feedOf = (edge: Edge, mm: number): number => EDGES[edge].feed?.mm(mm) ?? U
 /** Along a way at a feed, min. */
 const along = (mm: number, feedMm: number, rpm: number): number => mm / (feedMm * rpm);
 
-function ofFeature(f: PartFeature, host: Host, bench: Bench, cuts: number): number {
+/** Plunge by plunge, the chips cleared between its cuts, min. */
+const plungedMin = ({ depthMm, plunges }: ReturnType<typeof plunged>, cuts: number, rpm: number): number =>
+  plunges * (along(depthMm, EDGES.plunge.feed.mm(), rpm) + cuts * BETWEEN.groove);
+
+/** Turned or bored beside the axis at a speed, min. */
+const turnedMin = (passes: Outcome<Pass[]>, lengthMm: number, rpm: number): number =>
+  passes.ok ? passes.value.reduce((s, p) => s + passesMin(p.kind, 1, lengthMm, rpm), 0) : 0;
+
+/** How fast work beside its axis turns, as it stands under what is to be set. */
+const rpmOf = (own: Schedule | undefined): number => own?.settings.find((x) => x.figure.key.endsWith('.rpm'))?.figure.value ?? Infinity;
+
+function ofFeature(part: Part, f: PartFeature, host: Host, bench: Bench, own: Schedule | undefined): number {
+  const cuts = own?.cuts?.toMm.length ?? 0;
   const { hssMMin, lathe, mill, mostRpm } = bench;
   const across = Math.max(host.surface.leftMm, host.surface.rightMm);
   const onLathe = (edge: Edge): number => edgeSpeed(edge, hssMMin, across, lathe, mostRpm(f.id)).rpm;
@@ -42,14 +56,16 @@ function ofFeature(f: PartFeature, host: Host, bench: Bench, cuts: number): numb
     case 'thread': {
       const t = findThread(f.thread);
       if (!t || !cuts) return FIND.thread;
-      return FIND.thread + (cuts + SPRING) * (along(f.lengthMm + RUN_MM, t.pitchMm, onLathe('thread')) + BETWEEN.thread) * f.starts;
+      return (
+        FIND.thread + (cuts + SPRING) * (along(f.lengthMm + RUN_MM, t.pitchMm * f.starts, onLathe('thread')) + BETWEEN.thread) * f.starts
+      );
     }
     case 'ring-groove':
     case 'oring-groove':
     case 'seal-groove':
     case 'relief':
     case 'undercut':
-      return FIND.groove + cuts * BETWEEN.groove + along(across / 10, feedOf('plunge', across), onLathe('plunge'));
+      return FIND.groove + plungedMin(plunged(f, host, bench.partingMm), cuts, onLathe('plunge'));
     case 'keyseat':
       return FIND.mill + Math.max(cuts, 1) * milled(f.widthMm, f.lengthMm);
     case 'flats':
@@ -65,9 +81,15 @@ function ofFeature(f: PartFeature, host: Host, bench: Bench, cuts: number): numb
     case 'hole-pattern':
       return FIND.hole + f.count * drilled(f.diameterMm, f.depthMm);
     case 'eccentric':
-      return FIND.groove + 3 * (along(f.lengthMm, USUAL_FEEDS_MM.finish, onLathe('plunge')) + BETWEEN.mill);
-    case 'eccentric-bore':
-      return FIND.hole + Math.max(cuts, 1) * BETWEEN.mill + drilled(f.diameterMm, f.depthMm);
+      // What stands there before is as much thicker as its axis is moved, on both sides.
+      return FIND.groove + turnedMin(planPasses(f.diameterMm + 2 * f.throwMm, f.diameterMm), f.lengthMm, rpmOf(own));
+    case 'eccentric-bore': {
+      const drill = firstDrill(f.diameterMm, bench.drillSets);
+      const deep = f.reach === 'through' ? partLengthMm(part) : f.depthMm;
+      if (!drill) return FIND.hole;
+      const bore = turnedMin(planBorePasses(drill.diameterMm, f.diameterMm), deep, rpmOf(own));
+      return FIND.hole + along(deep, feedOf('drill', drill.diameterMm), rpmOf(own)) + BETWEEN.drill + bore;
+    }
     case 'keyway':
       return FIND.slot + (cuts ? cuts * BETWEEN.stroke : 2 * BETWEEN.shim);
     case 'oil-groove':
@@ -99,7 +121,7 @@ export function cutMinutes(part: Part, ids: readonly string[], schedules: readon
     const own = schedules.find((s) => s.id === id);
     const f = part.features.find((x) => x.id === id);
     const host = f && hostOf(part, f.on);
-    if (f && host) return sum + ofFeature(f, host, bench, own?.cuts?.toMm.length ?? 0);
+    if (f && host) return sum + ofFeature(part, f, host, bench, own);
     return own ? sum + ofDrills(own) : sum;
   }, 0);
 }

@@ -21,14 +21,25 @@ function groove(f: Grooved, host: Host): { readonly depthMm: number; readonly wi
   return { depthMm: Math.abs(floor - host.radiusAt((from + to) / 2)), widthMm: to - from };
 }
 
+/** How often a tool plunges that is no wider than the groove, both mm. */
+const plungesOf = (widthMm: number, toolMm: number): number =>
+  1 + Math.max(0, Math.ceil((widthMm - toolMm) / (toolMm * (1 - OVERLAP)) - 1e-9));
+
+/** A groove's depth on the radius, mm, and how often the tool plunges into it; nothing where it takes nothing off. */
+export function plunged(f: Grooved, host: Host, partingMm: number): { readonly depthMm: number; readonly plunges: number } {
+  const g = groove(f, host);
+  return g && g.depthMm >= 1e-6
+    ? { depthMm: g.depthMm, plunges: plungesOf(g.widthMm, Math.min(partingMm, g.widthMm)) }
+    : { depthMm: 0, plunges: 0 };
+}
+
 /** A groove plunged with a tool narrower than it, wall by wall, by the cross-slide dial; null where it takes nothing off the round. */
 export function grooveSchedule(f: Grooved, host: Host, { partingMm, unit }: Bench): Omit<Schedule, 'id' | 'title'> | null {
   const g = groove(f, host);
   if (!g || g.depthMm < 1e-6) return null;
   const fits = partingMm <= g.widthMm + 1e-9;
   const tool = fits ? partingMm : g.widthMm;
-  const step = tool * (1 - OVERLAP);
-  const plunges = 1 + Math.max(0, Math.ceil((g.widthMm - tool) / step - 1e-9));
+  const plunges = plungesOf(g.widthMm, tool);
   const last = g.widthMm - tool;
   return {
     settings: [

@@ -1,4 +1,4 @@
-import { materialOf } from '../../book/materials';
+import { hssMMin } from '../../book/materials';
 import { blockSetUps, type BlockSetUp, type BoringChoice } from '../../making/holdings';
 import { EDGES, edgeSpeed } from '../../making/process';
 import type { Lathe } from '../../making/setups';
@@ -34,7 +34,7 @@ export interface BlockPlan {
 }
 
 function milledAt(materialId: string, shop: Pick<Shop, 'machines'>, unit: LengthUnit): BlockPlan['milled'] {
-  const hss = materialOf(materialId)?.speedHss ?? 0;
+  const hss = hssMMin(materialId);
   if (hss <= 0) return null;
   const { rpm, words } = edgeSpeed('end-mill', hss, USUAL_END_MILL_MM, millSpindle(shop));
   return {

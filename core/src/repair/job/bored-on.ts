@@ -24,9 +24,12 @@ const PLAIN: Readonly<Record<LengthUnit, CrossDial>> = {
 /** The dial of a lathe's cross slide. */
 export const crossSlide = ({ cross }: Pick<Lathe, 'cross'>): Dialled => ({ name: 'cross slide', cross, rises: false, words: '' });
 
-/** The spindle of the shop's mill; null where none is on record. */
-export function millSpindle({ machines }: Pick<Shop, 'machines'>): Pick<Spindle, 'name' | 'gearsRpm'> | null {
-  const mill = machines.find((m) => m.mill);
+/** The shop's mill; null where none is on record. */
+export const millOf = ({ machines }: Pick<Shop, 'machines'>): Machine | null => machines.find((m) => m.mill) ?? null;
+
+/** Its spindle. */
+export function millSpindle(shop: Pick<Shop, 'machines'>): Pick<Spindle, 'name' | 'gearsRpm'> | null {
+  const mill = millOf(shop);
   return mill?.mill ? { name: mill.name, gearsRpm: mill.mill.gearsRpm } : null;
 }
 

@@ -5,7 +5,7 @@ import type { Lathe } from '../../making/setups';
 import { formatWithUnit, type LengthUnit } from '../../terms/quantity';
 import type { Figure } from '../../terms/working';
 import { bentBar, reaching } from './bar-bend';
-import { boredOn, dialOfBore, type Dialled } from './bored-on';
+import { boredOn, dialOfBore, millOf, type Dialled } from './bored-on';
 import type { PlanChoice } from './choices';
 import type { SegmentFinding } from './part-finding';
 import { surfacePasses, tooFastWords, type SegmentPasses } from './planned-passes';
@@ -51,12 +51,12 @@ export function boredPasses(
   shop: Pick<Shop, 'machines' | 'tools'>,
   unit: LengthUnit,
 ): BoredPasses {
-  const mill = shop.machines.find((m) => m.mill) ?? null;
+  const mill = millOf(shop);
   const on = way && boredOn(way, lathe, mill);
   const passes = bores.map(({ segment, from, standing, cannot }) => {
     const takes = from && !cannot ? formatWithUnit(segment.diameter.value - from.value, unit) : 'the rest';
-    const why = way === 'follow' ? followWords(takes) : on ? cannot : 'Nothing here holds it, see above.';
-    return surfacePasses(segment, from ?? segment.diameter, standing, plan, part, on ?? { name: '', gearsRpm: [], most: null }, why);
+    const why = way === 'follow' ? followWords(takes) : (cannot ?? undefined);
+    return surfacePasses(segment, from ?? segment.diameter, standing, plan, part, on, why);
   });
   const m = materialOf(part.materialId);
   const pushed = passes.flatMap((x): Pushed[] => {

@@ -2,6 +2,7 @@ import { boringOf, boringWays, wayOf, type BoringChoice, type BoringWork } from 
 import { isDiameter } from '../../evidence/readings';
 import { isDiameterOfSurface } from '../../making/part';
 import type { Lathe } from '../../making/setups';
+import { millOf } from './bored-on';
 import type { PlanChoice } from './choices';
 import type { JobItem } from './items';
 import type { PartFinding } from './part-finding';
@@ -48,11 +49,11 @@ export function boringFinding(
   chosen: Pick<PlanChoice, 'boring'> | null,
   lathe: Lathe | null,
   { job: { unit } }: JobSheet,
-  { machines }: Shop,
+  shop: Shop,
 ): BoringFinding | null {
   const block = part?.part.block;
   const work = block ? boringOf(block) : part && item.kind === 'rework' ? ofRework(part, item, places) : null;
   if (!work) return null;
-  const ways = boringWays(work, { lathe, mill: machines.find((m) => m.mill)?.mill ?? null }, unit);
+  const ways = boringWays(work, { lathe, mill: millOf(shop)?.mill ?? null }, unit);
   return { ways, chosen: wayOf(ways, chosen?.boring) };
 }

@@ -10,14 +10,22 @@ const BY_OPERATION: Readonly<Record<OperationKind, Wetted | null>> = {
   ...{ thread: 'thread', mill: 'mill', broach: 'mill', slot: 'mill', polish: null, hold: null, treat: null },
 };
 
+/** What is done for one feature; nothing for a surface. */
+function operationsOf(part: Part, id: string): OperationKind[] {
+  const f = part.features.find((x) => x.id === id);
+  const host = f && hostOf(part, f.on);
+  return f && host
+    ? kindOf(f.kind)
+        .operations(f, host)
+        .map((o) => o.kind)
+    : [];
+}
+
 /** What one surface or feature of a turned part is cut by; empty for a surface that is turned like the rest. */
 function worksOf(part: Part, id: string, schedules: readonly Schedule[]): Wetted[] {
   const f = part.features.find((x) => x.id === id);
-  const host = f && hostOf(part, f.on);
-  if (f && host) {
-    const by = kindOf(f.kind)
-      .operations(f, host)
-      .flatMap((o) => BY_OPERATION[o.kind] ?? []);
+  if (f && hostOf(part, f.on)) {
+    const by = operationsOf(part, id).flatMap((o) => BY_OPERATION[o] ?? []);
     return 'thread' in f && f.thread && by.length ? [...by, 'thread'] : by;
   }
   // A bore that comes out of solid stock has a schedule of its drills, and one too small for a bar its reamer.
@@ -37,8 +45,8 @@ export function coolantIn(
 ): Coolant[] {
   if (machine !== 'lathe' && machine !== 'mill') return [];
   // A bore that is slotted stroke by stroke in the lathe turns nothing.
-  const slots = (id: string): boolean => part.features.some((f) => f.id === id && (f.kind === 'keyway' || f.kind === 'oil-groove'));
-  const always: Wetted[] = machine === 'lathe' && !(cuts.length && cuts.every(slots)) ? ['turn'] : [];
+  const slotted = cuts.length > 0 && cuts.every((id) => operationsOf(part, id).some((o) => o === 'slot'));
+  const always: Wetted[] = machine === 'lathe' && !slotted ? ['turn'] : [];
   return coolantFor(part.materialId, new Set([...always, ...cuts.flatMap((id) => worksOf(part, id, schedules))]), carbide);
 }
 

@@ -1,6 +1,6 @@
 import { DRILLS, drillWords, inCrib, nearestDrills, type Drill, type DrillSet } from '../../book/drills';
 import { findThread, tapHole } from '../../book/threads';
-import { materialOf } from '../../book/materials';
+import { hssMMin } from '../../book/materials';
 import { drillBeforeReamer, edgeSpeed, firstDrill } from '../../making/process';
 import { edgesOf, FACE_NAMES, type BlockHole } from '../../making/part';
 import { holeLetters } from '../../making/scene';
@@ -8,7 +8,7 @@ import { USUAL_FINDER_MM } from '../../making/schedule';
 import { toTurns, turnsWords, type Dial } from '../../making/setups';
 import { placeWithUnit, type LengthUnit } from '../../terms/quantity';
 import { plus, ruled, sumOf, workedOut, type Figure } from '../../terms/working';
-import { millSpindle } from './bored-on';
+import { millOf, millSpindle } from './bored-on';
 import type { DimensionFinding, PartFinding } from './part-finding';
 import type { Shop } from './records';
 
@@ -77,14 +77,14 @@ function drillOf(c: BlockHole, diameter: DimensionFinding, sets: readonly DrillS
 
 /** How fast a drill turns on the mill of the shop. */
 function rpmOf(id: string, mm: number | null, materialId: string, shop: Pick<Shop, 'machines'>): Figure | null {
-  const hss = materialOf(materialId)?.speedHss ?? 0;
+  const hss = hssMMin(materialId);
   if (mm === null || hss <= 0) return null;
   const { rpm, words } = edgeSpeed('drill', hss, mm, millSpindle(shop));
   return workedOut(`${id}.drill-rpm`, 'drill turns at', rpm, words, [], { measure: 'rpm' });
 }
 
 /** The dial of the shop's mill; null where no mill is known. */
-export const millDial = ({ machines }: Pick<Shop, 'machines'>): Dial | null => machines.find((m) => m.mill)?.mill?.dial ?? null;
+export const millDial = (shop: Pick<Shop, 'machines'>): Dial | null => millOf(shop)?.mill?.dial ?? null;
 
 /** The finder touches from outside: its middle stands half of it before the edge. */
 function fromEdge(at: Figure, dial: Dial | null, unit: LengthUnit): FromEdge {

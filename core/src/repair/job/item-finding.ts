@@ -4,7 +4,7 @@ import { isDiameterOfSurface } from '../../making/part';
 import type { Lathe } from '../../making/setups';
 import type { BoreFinding } from './bore-finding';
 import { boringFinding, type BoringFinding } from './boring-finding';
-import { dialOfBore } from './bored-on';
+import { dialOfBore, millOf } from './bored-on';
 import { blockPlan, type BlockPlan } from './block-plan';
 import { chosenPlan } from './choices';
 import { inCutOrder } from './cut-order';
@@ -102,7 +102,7 @@ function itemFinding(item: JobItem, index: number, given: ItemInputs, joined: re
   const boring = boringFinding(item, part, given.asked.places, chosen, lathe, sheet, shop);
   const plan = chosen ?? (lathe && usualPlan(lathe));
   const ofBlock = blockPlan(part, shop, sheet.job.unit, boring?.chosen, plan, lathe);
-  const bores = lathe && boring?.chosen ? dialOfBore(boring.chosen.id, lathe, shop.machines.find((m) => m.mill) ?? null) : null;
+  const bores = lathe && boring?.chosen ? dialOfBore(boring.chosen.id, lathe, millOf(shop)) : null;
   const machine = lathe && { lathe, bores, follows: boring?.chosen?.id === 'follow', tool: chosen?.tool ?? 'carbide' };
   // What was read and signed before something moved the sizes tells nothing of what they are now.
   const since = movedLastAt(item);

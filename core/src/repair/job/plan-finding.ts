@@ -1,4 +1,4 @@
-import { materialOf, UNKNOWN_MATERIAL } from '../../book/materials';
+import { hssMMin, UNKNOWN_MATERIAL } from '../../book/materials';
 import { placeWithUnit, type LengthUnit } from '../../terms/quantity';
 import { inSentence } from '../../terms/words';
 import {
@@ -238,7 +238,7 @@ export function planFinding(
   const aimed = asAimed(found);
   const bench = {
     ...{ lathe, partingMm: plan.partingMm, finderMm: USUAL_FINDER_MM, unit: sheet.job.unit },
-    ...{ drillSets: shop.drillSets, hssMMin: materialOf(found.part.materialId)?.speedHss ?? 0, holeMm: blank.holeMm, cutMm },
+    ...{ drillSets: shop.drillSets, hssMMin: hssMMin(found.part.materialId), holeMm: blank.holeMm, cutMm },
     ...{ mostRpm: (id: string) => mostRpm(id)?.rpm ?? null, mill: millSpindle(shop) },
   };
   // Of a drawing that does not hold no number is told to be set.

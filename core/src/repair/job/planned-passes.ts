@@ -126,9 +126,9 @@ const rpmFigure = (
   outcome: Outcome<SpindleSpeed>,
   surface: Figure,
   over: Figure,
-  on: Spindle,
+  on: Spindle | null,
 ): Figure | null =>
-  outcome.ok
+  outcome.ok && on
     ? workedOut(
         key,
         label,
@@ -139,10 +139,14 @@ const rpmFigure = (
       )
     : null;
 
+/** Why nothing is cut where no way holds it. */
+const NOT_HELD = 'Nothing here holds it, see above.';
+
 /**
  * One surface from what stands there to its size: passes, speeds and feeds.
  *
  * @param from the bar, the drilled hole, or what was read; `standing` in words: `the bar`
+ * @param on null where no machine does it
  * @param cannot why nothing is turned or bored there; null where it is
  */
 export function surfacePasses(
@@ -151,8 +155,8 @@ export function surfacePasses(
   standing: string,
   plan: PlanChoice,
   part: Pick<Part, 'materialId' | 'features'>,
-  on: Spindle,
-  cannot: string | null = null,
+  on: Spindle | null,
+  cannot: string | null = on ? null : NOT_HELD,
 ): SegmentPasses {
   const { id } = segment.segment;
   const inside = segment.segment.side === 'inside';
@@ -160,7 +164,7 @@ export function surfacePasses(
   const planned = inside ? planBorePasses : planPasses;
   const passes =
     cannot === null ? planned(from.value, segment.diameter.value, { ...USUAL_PASSES, finishes: plan.finishes }) : bad('not-cut', cannot);
-  const gears = gearsUnder(on.gearsRpm, on.most?.rpm ?? null);
+  const gears = gearsUnder(on?.gearsRpm ?? [], on?.most?.rpm ?? null);
   const first = inside ? segment.diameter : from;
   const speed = (overMm: number): Outcome<SpindleSpeed> =>
     surface.value > 0

@@ -87,8 +87,7 @@ export function reworkPlan(
   const spindle = turned?.spindle ?? null;
   const outside = of('outside').map((s) => {
     const { figure, cannot } = stands(s);
-    const why = spindle ? cannot : 'Nothing here holds it, see above.';
-    return surfacePasses(s, figure ?? s.diameter, STANDS, plan, part.part, spindle ?? { name: '', gearsRpm: [], most: null }, why);
+    return surfacePasses(s, figure ?? s.diameter, STANDS, plan, part.part, spindle, cannot ?? undefined);
   });
   const way = boring?.chosen?.id ?? null;
   const bores = of('inside').map((segment) => {

@@ -140,6 +140,7 @@ export class PracticeLathe {
       unit: this.store.unit(),
       limits: this.limits(),
       side: 'outside',
+      rises: false,
       leastChipMm: LEAST_CHIP_MM.hss,
       roughMostMm: USUAL_PASSES.roughMostMm,
       finishMm: USUAL_PASSES.finishMm,

@@ -105,7 +105,7 @@ export class SecondThoughts {
     if (size === null) return '';
     const { cuts, segment } = this.cut();
     const on = this.on();
-    const settings = { lathe: on, side: segment.segment.side, plusMinusMm: READ_MM, leastChipMm: LEAST_CHIP_MM.hss };
+    const settings = { lathe: on, side: segment.segment.side, rises: on.rises, plusMinusMm: READ_MM, leastChipMm: LEAST_CHIP_MM.hss };
     const count = countAgain(cuts, size, settings);
     if (count === null)
       return cuts.length
