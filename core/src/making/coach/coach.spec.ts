@@ -44,6 +44,20 @@ it('takes nothing off for less than is read: near the middle it stops, and a tri
 });
 
 describe('learning the tool', () => {
+  it('calls no cut the last one that is to stop short of the limits', () => {
+    // The dial went in by 0.3 and came back with 0.27 and 0.28: what is left, 0.11, is not ventured in one go into a band of 14 µm.
+    const narrow = { ...settings, limits: { lowerMm: 41.333, upperMm: 41.347 }, plusMinusMm: 0.004 };
+    const dialled = (mm: number): number => mm / 50.8;
+    const shy = advise([cut(0, 42), cut(dialled(0.3), 41.73), cut(dialled(0.6), 41.45)], narrow);
+    expect(shy.nextMm).toBeGreaterThan(narrow.limits.upperMm);
+    expect(shy.cutsLeft).toBe(2);
+    expect(shy.sentences.join(' ')).toContain('stops short of the limits on purpose');
+    expect(shy.sentences.join(' ')).not.toContain('Last cut');
+    // With limits ten times as wide the same cut is the last.
+    const wide = { ...narrow, limits: { lowerMm: 41.27, upperMm: 41.41 } };
+    expect(advise([cut(0, 42), cut(dialled(0.3), 41.73), cut(dialled(0.6), 41.45)], wide)).toMatchObject({ cutsLeft: 1 });
+  });
+
   it('comes home within the limits when the tool keeps its habit', () => {
     let diameter = 46;
     let cuts = [cut(0, diameter)];

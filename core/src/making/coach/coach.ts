@@ -47,7 +47,7 @@ export interface Advice {
   readonly nextPlusMinusMm: number | null;
   /** What still stands before the tool where it is set now, on the diameter, mm. */
   readonly standingMm: number;
-  /** Equal cuts still to come, this one included. */
+  /** Cuts still to come, this one included. */
   readonly cutsLeft: number;
   readonly sentences: readonly string[];
   /** It advises a file or emery: their caution belongs beside it. */
@@ -217,6 +217,12 @@ export function countAgain(
   return dial * (along[0]!.dial + crossDialFor(dialMm, s.lathe));
 }
 
+/** A cut that would leave too much where it does what is expected of it is not the last. */
+const SHORT = 'Then measure. It stops short of the limits on purpose: what this tool does is not known well enough to go all the way.';
+
+const thenCuts = (cutsLeft: number): string =>
+  cutsLeft === 1 ? 'Last cut.' : cutsLeft === 2 ? 'Then measure. Two equal cuts are left.' : `Then measure. ${cutsLeft} cuts are left.`;
+
 function adviseAlong(cuts: readonly CutRecord[], s: CoachSettings): Advice {
   const [beyond, far] = s.side === 'outside' ? ['Under', 'lower'] : ['Over', 'upper'];
   const aimMm = (s.limits.lowerMm + s.limits.upperMm) / 2;
@@ -288,8 +294,12 @@ function adviseAlong(cuts: readonly CutRecord[], s: CoachSettings): Advice {
     };
   if (spring) return { ...done, ...spring };
   const cut = cutTo(last.measuredMm - offMm, habit, cuts, s);
-  const then =
-    cutsLeft === 1 ? 'Last cut.' : cutsLeft === 2 ? 'Then measure. Two equal cuts are left.' : `Then measure. ${cutsLeft} cuts are left.`;
+  const short = cutsLeft === 1 && cut.nextMm! > s.limits.upperMm;
   const between = cutsLeft <= 2 ? betweenLines(s) : '';
-  return { ...done, ...cut, cutsLeft, sentences: [...cut.sentences, then, ...(between ? [between] : [])] };
+  return {
+    ...done,
+    ...cut,
+    cutsLeft: short ? 2 : cutsLeft,
+    sentences: [...cut.sentences, short ? SHORT : thenCuts(cutsLeft), ...(between ? [between] : [])],
+  };
 }

@@ -30,6 +30,26 @@ it('faces first, then turns from the free end inwards, edges, and parts off last
   expect(operations.slice(-2)).toEqual(['Chamfers and edges', 'Part off']);
 });
 
+it('chamfers the end of a thread before the thread is cut, and cuts the groove that it runs out into before both', () => {
+  const threaded: Part = {
+    ...shaft,
+    features: [
+      {
+        ...{ kind: 'thread', id: 't', on: 'a', name: 'Thread', end: 'left', thread: 'M25 x 1.5', threadClass: '6g' },
+        lengthMm: 20,
+        hand: 'right',
+        starts: 1,
+      },
+      { kind: 'chamfer', id: 'c', on: 'a', name: 'Chamfer', end: 'left', lengthMm: 1.5, angleDeg: 45 },
+      { kind: 'relief', id: 'r', on: 'a', name: 'Relief', atMm: 26, widthMm: 4, diameterMm: 22.6 },
+    ],
+  };
+  const { operations } = setUp({ partsOff: true, cuts: cutsOf(threaded, 'mm') }, threaded);
+  const [turned, groove, edges, thread] = ['Turn seat', 'Relief', 'Chamfers and edges', 'Thread'].map((w) => at(operations, w));
+  expect(turned).toBeGreaterThan(0);
+  expect([turned! < groove!, groove! < edges!, edges! < thread!, thread! < operations.length - 1]).toEqual([true, true, true, true]);
+});
+
 it('bores before the tailstock comes up, whose centre then runs in the mouth; past the part-off where it is parted off', () => {
   const { operations } = setUp({ overhangMm: 200, partsOff: true }, bored);
   expect(at(operations, 'Drill and bore through, past the part-off')).toBeGreaterThan(0);

@@ -1,4 +1,5 @@
 import { inSentence } from '../../terms/words';
+import type { PartFeature } from '../part';
 import { KEYS, onceEach, type Act } from './act';
 import { actsFor, type Cut } from './cut';
 import { HOLDINGS, type HoldingKind } from './holding';
@@ -81,8 +82,9 @@ function cautionsOf({ part, asBought }: Work, t: Turning): string[] {
 export function turningSetUp(work: Work, t: Turning): SetUpDraft {
   const support = t.overhangMm > 0 ? supportFor(t.overhangMm, t.heldMm) : 'none';
   const bores = boreActs(work, t.cuts, t.partsOff);
-  // Plain edges have a line of their own, at the end.
-  const isEdge = (c: Cut): boolean => work.part.features.find((f) => f.id === c.id)?.kind === 'chamfer';
+  const isA = (kind: PartFeature['kind']) => (c: Cut) => work.part.features.find((f) => f.id === c.id)?.kind === kind;
+  // Plain edges have a line of their own, at the end; threads come after it: their ends are chamfered before they are cut.
+  const [isEdge, isThread] = [isA('chamfer'), isA('thread')];
   const bare = (key: string, words: string): Act => ({ key, words, cuts: [] });
   const centred = bores.length
     ? 'Bring up the tailstock: its centre runs in the mouth of the bore, chamfered to 60°'
@@ -96,8 +98,9 @@ export function turningSetUp(work: Work, t: Turning): SetUpDraft {
     ...bores,
     ...(support === 'none' ? [] : [bare(KEYS.support, centred)]),
     ...turnActs(work, t.cuts, t.free),
-    ...t.cuts.filter((c) => !isEdge(c)).flatMap(actsFor),
+    ...t.cuts.filter((c) => !isEdge(c) && !isThread(c)).flatMap(actsFor),
     { key: KEYS.edges, words: 'Chamfers and edges', cuts: t.cuts.filter(isEdge).map((c) => c.id) },
+    ...t.cuts.filter(isThread).flatMap(actsFor),
     ...(t.partsOff ? [bare(KEYS.partOff, 'Part off')] : []),
   ]);
   const short = support === 'none' && t.holding === 'three-jaw' ? ', short overhang' : '';

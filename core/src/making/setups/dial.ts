@@ -34,6 +34,20 @@ export function turnsWords({ turns, remainder }: DialTurns, dial: Dial): string 
   return turns === 0 ? rest : `${countOf(turns, 'turn')} + ${rest}`;
 }
 
+/** Further from a half line than this share of a line, it is only about there. */
+const ON_LINE = 0.05;
+
+/** A move of the dial as an eye counts it, to half a line: `3 lines and a half`, `about 6 lines`. */
+export function linesWords(move: number, { perLine }: Pick<Dial, 'perLine'>): string {
+  const lines = move / perLine;
+  const told = Math.round(2 * lines) / 2;
+  if (told === 0) return 'less than half a line';
+  const whole = Math.floor(told);
+  const about = Math.abs(lines - told) > ON_LINE ? 'about ' : '';
+  if (whole === 0) return `${about}half a line`;
+  return `${about}${countOf(whole, 'line')}${told > whole ? ' and a half' : ''}`;
+}
+
 /** Dial units that the cross slide must move for a change of diameter, mm: half of it on a radius dial. */
 export const crossDialFor = (diameterChangeMm: number, lathe: Pick<Lathe, 'cross'>): number =>
   toUnit(lathe.cross.reads === 'radius' ? diameterChangeMm / 2 : diameterChangeMm, lathe.cross.unit);

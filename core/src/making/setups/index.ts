@@ -14,6 +14,16 @@ export {
   type MillCard,
   type Readout,
 } from './machine';
-export { crossDialFor, crossTurns, dialDecimals, diameterForCrossDial, toTurns, turnsOf, turnsWords, type DialTurns } from './dial';
+export {
+  crossDialFor,
+  crossTurns,
+  dialDecimals,
+  diameterForCrossDial,
+  linesWords,
+  toTurns,
+  turnsOf,
+  turnsWords,
+  type DialTurns,
+} from './dial';
 export { depthLadder, type LadderOptions, type Rung, type TouchedEdge } from './depth-ladder';
 export { HOLDING_WORDS, MACHINE_WORDS, usualMachines, type UsualMachine } from './usual-machines.data';

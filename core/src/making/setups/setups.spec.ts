@@ -1,6 +1,6 @@
 import { FEATURE_KINDS, hostOf, newPart } from '../part';
 import { depthLadder } from './depth-ladder';
-import { crossDialFor, crossTurns, dialDecimals, diameterForCrossDial, toTurns, turnsOf, turnsWords } from './dial';
+import { crossDialFor, crossTurns, dialDecimals, diameterForCrossDial, linesWords, toTurns, turnsOf, turnsWords } from './dial';
 
 const INCH_CROSS = { unit: 'in', perTurn: 0.2, perLine: 0.001, reads: 'radius' } as const;
 const METRIC_CROSS = { unit: 'mm', perTurn: 5, perLine: 0.02, reads: 'diameter' } as const;
@@ -105,4 +105,16 @@ describe('the depth ladder of a headed pin', () => {
     expect(at('left', 4)).toEqual([24, 24]);
     expect(at('right', 6)).toEqual([20, 20]);
   });
+});
+
+it('counts a move as lines of the dial, and says where it lies between them', () => {
+  const dial = { perLine: 0.001 };
+  expect(linesWords(0.006, dial)).toBe('6 lines');
+  expect(linesWords(0.0035, dial)).toBe('3 lines and a half');
+  expect(linesWords(0.0057, dial)).toBe('about 5 lines and a half');
+  expect(linesWords(0.0058, dial)).toBe('about 6 lines');
+  expect(linesWords(0.0011, dial)).toBe('about 1 line');
+  expect(linesWords(0.0005, dial)).toBe('half a line');
+  expect(linesWords(0.0002, dial)).toBe('less than half a line');
+  expect(linesWords(0.04, { perLine: 0.02 })).toBe('2 lines');
 });

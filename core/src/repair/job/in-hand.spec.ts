@@ -1,4 +1,4 @@
-import { cutInHand, proofInHand, sizeInHand } from './in-hand';
+import { cameIn, cutInHand, proofInHand, sizeInHand } from './in-hand';
 
 const cut = (id: string, state: string, read = 0) =>
   ({ segment: { segment: { id } }, advice: { state }, readings: Array.from({ length: read }) }) as never;
@@ -20,6 +20,21 @@ it('at Cut it is the diameter picked, else the first that is not in its limits, 
   // What is begun is gone on with, whatever stands before it.
   const begun = [cut('a', 'in', 3), cut('b', 'on'), cut('c', 'on', 2)];
   expect(cutInHand({ cuts: begun }, null)).toBe(begun[2]);
+});
+
+it('tells which diameter just came in, until something is read after it', () => {
+  const read = (id: string, state: string, ...takenAt: string[]) =>
+    ({ segment: { segment: { id } }, advice: { state }, readings: takenAt.map((t) => ({ takenAt: t })) }) as never;
+  const body = read('body', 'in', '2026-03-02T09:00:00Z', '2026-03-02T09:20:00Z');
+  const end = read('end', 'measure-first');
+  expect(cameIn({ cuts: [body, end] }, end)).toBe(body);
+  // It is what is looked at: that says it itself.
+  expect(cameIn({ cuts: [body, end] }, body)).toBeNull();
+  const begun = read('end', 'cut', '2026-03-02T09:25:00Z');
+  expect(cameIn({ cuts: [body, begun] }, begun)).toBeNull();
+  expect(cameIn({ cuts: [read('body', 'under', '2026-03-02T09:20:00Z'), end] }, end)).toBeNull();
+  expect(cameIn({ cuts: [end] }, end)).toBeNull();
+  expect(cameIn({ cuts: [] }, null)).toBeNull();
 });
 
 it('what is no diameter is in hand only where it was picked', () => {

@@ -12,6 +12,15 @@ export function cutInHand({ cuts }: Pick<Repair, 'cuts'>, spanId: string | null)
   return cuts.find((c) => c.segment.segment.id === spanId) ?? left.find((c) => c.readings.length > 0) ?? left[0] ?? cuts[0] ?? null;
 }
 
+/** When it was last read; null where it was not. */
+const readAt = ({ readings }: CutFinding): string | null => readings.at(-1)?.takenAt ?? null;
+
+/** The diameter that was brought into its limits last, as long as nothing was read after it; null where that is what is in hand. */
+export function cameIn({ cuts }: Pick<Repair, 'cuts'>, inHand: CutFinding | null): CutFinding | null {
+  const newest = cuts.reduce<CutFinding | null>((a, c) => ((readAt(c) ?? '') > ((a && readAt(a)) ?? '') ? c : a), null);
+  return newest?.advice.state === 'in' && newest !== inHand ? newest : null;
+}
+
 /** What is cut now and is no diameter of a surface; null unless it was picked. */
 export const sizeInHand = ({ sizes }: Pick<Repair, 'sizes'>, spanId: string | null): SizeCut | null =>
   sizes.find((s) => s.key === spanId) ?? null;

@@ -79,7 +79,7 @@ export { goodPieces, isCutToSize, type ItemFinding, type PieceFinding } from './
 export { ITEM_STATIONS, itemStanding, type ItemStation } from './item-stations';
 export { foretoldWords, playWords, type PlayWords } from './play-words';
 export { provedOf, provedWords, type Proved } from './proved';
-export { cutInHand, proofInHand, sizeInHand } from './in-hand';
+export { cameIn, cutInHand, proofInHand, sizeInHand } from './in-hand';
 export { nextOfBatch, throughOf, type BatchStep } from './batch';
 export { type BoringFinding } from './boring-finding';
 export { crossSlide, type Dialled } from './bored-on';

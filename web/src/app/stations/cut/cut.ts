@@ -1,10 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import {
-  countOf,
+  cameIn,
   cutInHand,
   dialDecimals,
   formatLength,
+  linesWords,
   newestRelease,
   nextOfBatch,
   partLengthMm,
@@ -144,6 +145,11 @@ export class Cut {
     const repair = this.store.repair();
     return repair && cutInHand(repair, this.store.selection().spanId);
   });
+  /** What just came into its limits, where the line went on to the next by itself. */
+  protected readonly done = computed(() => {
+    const repair = this.store.repair();
+    return repair && cameIn(repair, this.cut());
+  });
   /** Cuts made, then those still to come, as bars over the wanted size. */
   protected readonly bars = computed(() => {
     const c = this.cut()!;
@@ -261,7 +267,7 @@ export class Cut {
     const way = c.segment.segment.side === 'inside' ? 'out' : 'in';
     return turnIn < 0
       ? `From ${from}, wind well back and come ${way} again: ${this.dialText(c, -turnIn)} less than before.`
-      : `From ${from}, turn ${way} ${this.dialText(c, turnIn)} (${this.lineCount(c)}), always from the same side.`;
+      : `From ${from}, turn ${way} ${this.dialText(c, turnIn)} (${linesWords(turnIn, c.dialled.cross)}), always from the same side.`;
   }
 
   /** What it should measure then; the wanted size while nothing is known of the tool. */
@@ -283,13 +289,6 @@ export class Cut {
     return [`${c.segment.segment.name}.`, `${this.title(c)}`, dial, this.expected(c).replace('±', 'give or take')]
       .filter(Boolean)
       .join(' ');
-  }
-
-  protected lineCount(c: CutFinding): string {
-    const lines = (c.advice.turnIn ?? 0) / c.dialled.cross.perLine;
-    const whole = Math.floor(lines + 0.25);
-    const half = Math.abs(lines - whole - 0.5) < 0.25;
-    return `${countOf(whole, 'line')}${half ? ' and a half' : ''}`;
   }
 
   protected mark(c: CutFinding): 'done' | 'under-way' | 'not-yet' | 'out' {
