@@ -4,7 +4,7 @@ export { onCross, onDial, toldCuts } from './on-dial';
 export { changeWheels, trainWords, type WheelTrain } from './change-wheels';
 export { missingTools, type MissingTool } from './missing';
 export { edgeToCentreMm, flatDepthMm, flatWidthMm } from './milled';
-export { isTapped, overWiresOf, type OverWires } from './thread';
+export { isTapped, overWiresOf, pitchByWires, type OverWires } from './thread';
 export { packingMm } from './off-axis';
 export { halfAngleRad, perScaleMm, setOverMm } from './turned';
 export { along, type Along } from './along';

@@ -1,6 +1,6 @@
 import { hostOf, kindOf, newPart, surface, type Part, type PartFeature } from '../part';
 import type { Bench } from './schedule';
-import { overWiresOf, threadSchedule } from './thread';
+import { overWiresOf, pitchByWires, threadSchedule } from './thread';
 import { TEST_BENCH } from './testing-bench';
 
 type Thread = Extract<PartFeature, { kind: 'thread' }>;
@@ -54,6 +54,16 @@ describe('an outside thread', () => {
     expect(over.limits!.lowerMm).toBeCloseTo(touching(18.164), 2);
     expect(over.wantedMm).toBeGreaterThan(over.limits!.lowerMm);
     expect(over.wantedMm).toBeLessThan(over.limits!.upperMm);
+  });
+
+  it('over wires back to the pitch diameter: 1/2-13 UNC, 0.5166 in over 0.0444 is the basic 0.4500, as published', () => {
+    const [f, host] = threadOn(outside(12.7), 's', { thread: '1/2-13 UNC' });
+    const pitch = pitchByWires(f, host, 0.0444 * 25.4, 0.5166 * 25.4)!;
+    // The table leaves out the lead angle, which adds 0.0001 in.
+    expect(Math.abs((pitch.ok ? pitch.value : 0) / 25.4 - 0.45)).toBeLessThan(0.0001);
+    // A wire that sinks under the crests tells nothing; nor is there any sum for a thread inside.
+    expect(pitchByWires(f, host, 0.02 * 25.4, 0.5166 * 25.4)).toMatchObject({ ok: false });
+    expect(pitchByWires(...threadOn(inside(34), 'h', { thread: 'M36 x 2' }), 1, 36)).toBeNull();
   });
 
   it('a left-hand thread is cut outwards, one of two starts is indexed by half a turn', () => {

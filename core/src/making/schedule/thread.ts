@@ -1,6 +1,16 @@
-import { compoundAngleDeg, findThread, halfNutWords, overWires, singlePoint, tapHole, type Thread as BookThread } from '../../book/threads';
+import {
+  compoundAngleDeg,
+  findThread,
+  halfNutWords,
+  overWires,
+  pitchDiameterFromWires,
+  singlePoint,
+  tapHole,
+  type Thread as BookThread,
+} from '../../book/threads';
 import { drillWords } from '../../book/drills';
 import { formatLength, formatWithUnit, placeWithUnit, type LengthUnit } from '../../terms/quantity';
+import { good, type Outcome } from '../../terms/outcome';
 import { kindOf, type Host, type PartFeature } from '../part';
 import { changeWheels, trainWords } from './change-wheels';
 import { setting, type Bench, type Scheduler, type Setting } from './schedule';
@@ -52,6 +62,18 @@ export function overWiresOf(f: Thread, host: Host): OverWires | null {
   if (wantedMm === null) return null;
   const [lowerMm, upperMm] = flank ? [over(flank.lower), over(flank.upper)] : [null, null];
   return { wireMm, wantedMm, limits: lowerMm !== null && upperMm !== null ? { lowerMm, upperMm } : null, compoundDeg: compoundAngleDeg(t) };
+}
+
+/**
+ * The pitch diameter of an outside thread by what it measures over three wires, mm, lead angle and starts counted.
+ *
+ * @returns a problem where such a wire does not touch its flanks; null for an inside thread, or one that the book does not know
+ */
+export function pitchByWires(f: Thread, host: Host, wireMm: number, overMm: number): Outcome<number> | null {
+  const t = f.thread.trim() ? findThread(f.thread) : undefined;
+  if (!t || host.surface.side !== 'outside') return null;
+  const sum = overWires(t, wireMm, undefined, f.starts);
+  return sum.ok ? good(pitchDiameterFromWires(t, wireMm, overMm, f.starts)) : sum;
 }
 
 /** Over the best wires, with what the class allows of the pitch diameter. */

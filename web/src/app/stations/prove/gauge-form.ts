@@ -1,18 +1,22 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { check, proofInput } from '@iron-patch/contract';
-import { parseLength, signProblems, untried, type Problem, type ProofFinding, type Signing } from '@iron-patch/core';
+import { formatLength, parseLength, signProblems, untried, wiresAt, type Problem, type ProofFinding, type Signing } from '@iron-patch/core';
 import { keptDraft } from '../../data';
 import { DraftNote, TextField } from '../../form';
 import { signedNumber } from '../../form/signed-number';
 import { SheetStore } from '../../sheet-data';
+import { OverWiresForm, type ByWires } from './over-wires';
 
 /** What is tried with a gauge, the nut or a specimen: with what, what it showed where it shows a number, and whether it passes. */
 @Component({
   selector: 'ip-gauge-form',
-  imports: [DraftNote, TextField],
+  imports: [DraftNote, OverWiresForm, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <ip-draft-note [kept]="kept" />
+    @if (wires(); as w) {
+      <ip-over-wires [wires]="w" (take)="byWires($event)" />
+    }
     <div class="fields">
       <ip-text
         label="Tried with"
@@ -42,7 +46,7 @@ import { SheetStore } from '../../sheet-data';
   styles: `
     .fields {
       display: grid;
-      grid-template-columns: repeat(auto-fit, minmax(190px, 1fr));
+      grid-template-columns: repeat(auto-fit, minmax(170px, 1fr));
       gap: 2px 14px;
       align-items: end;
       max-width: 1000px;
@@ -71,6 +75,16 @@ export class GaugeForm {
   protected readonly problems = signal<readonly Problem[]>([]);
   /** The unit of a bare number. */
   protected readonly behind = computed(() => `, ${this.proof().dimension.dimension.unit || this.store.unit()}`);
+
+  protected readonly wires = computed(() => {
+    const repair = this.store.repair();
+    return repair?.part ? wiresAt(repair.part, repair, this.proof().dimension.dimension.key) : null;
+  });
+
+  protected byWires({ tool, pitchMm }: ByWires): void {
+    this.tool.set(tool);
+    this.showed.set(formatLength(pitchMm, this.store.unit()));
+  }
 
   private input(passed: boolean): Signing & { readonly segmentId: string } {
     const { key, unit } = this.proof().dimension.dimension;

@@ -8,6 +8,7 @@ import {
   placeWithUnit,
   playInputs,
   proofPlanWords,
+  proofInHand,
   provedWords,
   signProblems,
   type Problem,
@@ -127,6 +128,12 @@ export class Prove {
   protected readonly remark = signal('');
   protected readonly kept = keptDraft(() => `prove:${this.store.sheet()!.job.id}`, { remark: this.remark });
   protected readonly proofs = computed(() => this.store.repair()?.proofs ?? []);
+  /** What the line reads, or what is gauged and was picked. */
+  protected readonly inHand = computed(() => {
+    const repair = this.store.repair();
+    const { spanId } = this.store.selection();
+    return this.proofs().find((p) => p.gauged && p.dimension.dimension.key === spanId) ?? (repair && proofInHand(repair, spanId));
+  });
   /** Of the general tolerance and not read: they may be proved, and need not be. */
   protected readonly others = computed(() => this.proofs().filter((p) => !p.dimension.mustProve && !p.readings.length));
   protected readonly all = signal(false);
