@@ -78,7 +78,7 @@ export { piecesOf, type Piece, type PieceChoice } from './pieces';
 export { goodPieces, isCutToSize, type ItemFinding, type PieceFinding } from './item-finding';
 export { ITEM_STATIONS, itemStanding, type ItemStation } from './item-stations';
 export { foretoldWords, playWords, type PlayWords } from './play-words';
-export { provedOf, provedWords, type Proved } from './proved';
+export { provedOf, provedWords, spreadWords, type Proved } from './proved';
 export { cameIn, cutInHand, proofInHand, sizeInHand } from './in-hand';
 export { nextOfBatch, throughOf, type BatchStep } from './batch';
 export { type BoringFinding } from './boring-finding';

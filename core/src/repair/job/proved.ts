@@ -22,6 +22,12 @@ export function provedWords({ gauged, dimension, measured, signed }: ProofFindin
   return `${unit ? `${measuredMm}${unitBehind(dimension)}` : show(measuredMm)}, ${gaugedWith}`;
 }
 
+/** Smallest and largest of what was read round about and along, where they lie further apart than the instrument leaves open; empty otherwise. */
+export function spreadWords({ shape, measured }: ProofFinding, show: (mm: number) => string): string {
+  if (!shape || shape.largestMm - shape.smallestMm <= (measured?.plusMinus ?? 0)) return '';
+  return `${show(shape.smallestMm)} to ${show(shape.largestMm)}`;
+}
+
 /** Of every item and good piece, what had to be proved, and what was read all the same. */
 export function provedOf({ items }: Pick<Job, 'items'>): Proved[] {
   const parts = items.filter((i) => i.part);

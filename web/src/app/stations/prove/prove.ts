@@ -11,6 +11,7 @@ import {
   proofInHand,
   provedWords,
   signProblems,
+  spreadWords,
   type Problem,
   writtenDimension,
   playWords,
@@ -98,6 +99,10 @@ const WORDS: Readonly<Record<Verdict, string>> = { fits: 'fits', close: 'close',
       line-height: 44px;
       font-weight: 600;
     }
+    .spread {
+      display: block;
+      font-size: 15px;
+    }
     .how {
       font-size: 16px;
     }
@@ -153,6 +158,7 @@ export class Prove {
 
   protected written = (p: ProofFinding): string => writtenDimension(p.dimension, this.store.unit());
   protected gaugedWords = (p: ProofFinding): string => provedWords(p, (mm) => this.show(mm)) ?? '';
+  protected spread = (p: ProofFinding): string => spreadWords(p, (mm) => this.show(mm));
   protected resultWords = (p: ProofFinding): string =>
     p.gauged && p.verdict === 'unknown' ? (p.signed ? 'tried' : 'not tried') : this.words[p.verdict];
 
@@ -182,8 +188,11 @@ export class Prove {
 
   protected async sign(p: ProofFinding, passed: boolean): Promise<void> {
     const given = { passed, remark: this.remark(), gaugedWith: '', gaugedValue: null };
-    this.problems.set(signProblems(p, given));
-    if (this.problems().length) return;
+    const problems = signProblems(p, given);
+    // What keeps it from being passed is told where its readings stand.
+    if (problems.some((x) => x.path !== 'remark')) this.pick(p);
+    this.problems.set(problems);
+    if (problems.length) return;
     const done = await this.store
       .prove({ ...this.store.atPiece(), segmentId: p.dimension.dimension.key, passed, remark: this.remark() })
       .catch(this.store.or(null));
