@@ -19,7 +19,9 @@ const pressure = { ...testJob, hazards: ['pressure'] as const };
 it('is asked by what was made, what the job is, and what was done to it', () => {
   expect(ids({ choices: [] })).toEqual([]);
   expect(ids({ choices: [], job: pressure })).toEqual(['leak']);
-  expect(ids({ choices: [drawn('ring-groove', 'keyseat', 'thread', 'seal-land')] })).toEqual(['ring', 'key', 'thread', 'seal']);
+  expect(ids({ choices: [drawn('ring-groove', 'keyseat', 'thread', 'seal-land')] })).toEqual(['ring', 'key', 'thread', 'turns', 'seal']);
+  // What only is held, and has no mate on record, turns nowhere.
+  expect(ids({ choices: [drawn('ring-groove', 'keyseat', 'thread')] })).toEqual(['ring', 'key', 'thread']);
   const item = { ...newItem('rework', 'Screw', [], 0), steps: [newStep('Straighten it in the press', 'rework')] };
   expect(ids({ choices: [testChoice(choiceKey.item('x'), item)] })).toEqual(['crack']);
   const off = { ...item, off: true };

@@ -49,6 +49,12 @@ const hasFeature = ({ items }: Given, kinds: readonly FeatureKindId[]): boolean 
 const hasStep = ({ items }: Given, wanted: readonly string[]): boolean =>
   items.some((i) => !i.item.off && i.item.steps.some((s) => wanted.includes(s.act)));
 
+/** A lip runs on it, or how true it runs is asked: then it turns, whatever it turns in. */
+const runs = ({ items }: Given): boolean =>
+  items.some(
+    (i) => !i.item.off && i.part?.part.features.some((f) => f.kind === 'seal-land' || (f.kind === 'relation' && f.which === 'run-out')),
+  );
+
 /** What of the job asks for each. */
 const ASKED: Readonly<Record<AssembledId, (g: Given) => boolean>> = {
   crack: (g) => hasStep(g, ['straighten']) || acts(g.sheet).some((a) => a.value.kind === 'bend' && a.value.state === 'done'),
@@ -58,7 +64,7 @@ const ASKED: Readonly<Record<AssembledId, (g: Given) => boolean>> = {
   thread: (g) => hasFeature(g, ['thread']),
   'end-play': (g) => endPlays(g).length > 0,
   backlash: ({ sheet }) => findings(sheet).some((f) => f.value.findingId === 'backlash-wrong'),
-  turns: ({ fits, bores }) => [...fits, ...bores].some((f) => f.choice !== null),
+  turns: (g) => [...g.fits, ...g.bores].some((f) => f.choice !== null) || runs(g),
   seal: (g) => hasFeature(g, SEALED),
   leak: ({ sheet }) => sheet.job.hazards.includes('pressure'),
 };
