@@ -6,6 +6,7 @@ import { firstDrill, USUAL_PASSES } from '../../making/process';
 import { K95 } from '../../evidence/readings';
 import { formatWithUnit, type LengthUnit } from '../../terms/quantity';
 import { minus, plus, sumOf, workedOut, type Figure } from '../../terms/working';
+import { alongCut, isAlong, thinWords, type AlongCut } from './along-cut';
 import { asCut, treatedAt } from './as-cut';
 import { treatmentOf } from './before-treatment';
 import { CAUTIONS, FILE_CAUTION, hazardsAtCut, type Caution } from './cautions.data';
@@ -36,6 +37,8 @@ export interface CutFinding {
   readonly coolAt: string | null;
   /** What to mind while this is cut: dust of the metal, file and emery where they are advised. */
   readonly cautions: readonly Caution[];
+  /** How it came out along its length at the last cut; null for a bore, and before anything is read of it. */
+  readonly along: AlongCut | null;
   /** How it went together with its mate. */
   readonly tried: TriedFinding;
 }
@@ -88,20 +91,21 @@ function cutOf(
   { lathe, bores, tool }: CutMachine,
   materialId: string,
   thickMm: number | null,
-  { readings, trials }: { readonly readings: readonly ReadingRecord[]; readonly trials: readonly Trial[] },
+  { readings: all, trials }: { readonly readings: readonly ReadingRecord[]; readonly trials: readonly Trial[] },
   sheet: JobSheet,
   shop: Shop,
 ): CutFinding {
   const { shopTempC, unit } = sheet.job;
-  const cuts = readings.map((r) => ({
-    dial: r.dial ?? 0,
-    measuredMm: toDiameter(r, segment.segment.side, materialId, shopTempC, shop).valueMm,
-  }));
+  const sizeOf = (r: ReadingRecord): number => toDiameter(r, segment.segment.side, materialId, shopTempC, shop).valueMm;
+  const bandOf = (r: ReadingRecord | undefined): number =>
+    K95 * instrumentUncertaintyMm(instrumentOf(shop, r?.instrumentId ?? ''), segment.segment.side);
+  // The tool's habits are learned where the cuts are measured, always the same place.
+  const readings = all.filter((r) => !isAlong(r));
+  const cuts = readings.map((r) => ({ dial: r.dial ?? 0, measuredMm: sizeOf(r) }));
   const partTempC = readings.at(-1)?.partTempC ?? shopTempC;
-  const lastInstrument = instrumentOf(shop, readings.at(-1)?.instrumentId ?? '');
   const cautions = hazardsAtCut(sheet.job.hazards, materialId).map((h) => CAUTIONS[h]);
-  const plusMinusMm = K95 * instrumentUncertaintyMm(lastInstrument, segment.segment.side);
   const last = readings.at(-1);
+  const plusMinusMm = bandOf(last);
   const read = last ? { mm: cuts.at(-1)!.measuredMm, plusMinusMm } : null;
   const tried = triedFinding(trials, segment, read, last ? Date.parse(last.takenAt) : -Infinity, { materialId, shopTempC, unit });
   // How it went together says more of the last size than its instrument may: the next cut counts from that.
@@ -122,6 +126,16 @@ function cutOf(
     knownMm: known?.plusMinusMm,
     noDust: cautions.some((c) => c.dust),
   });
+  const along =
+    last && segment.segment.side === 'outside'
+      ? alongCut(
+          segment.segment,
+          all.filter(isAlong).map((reading) => ({ reading, mm: sizeOf(reading), plusMinusMm: bandOf(reading) })),
+          Date.parse(last.takenAt),
+        )
+      : null;
+  const thin = along && thinWords(along, counted.at(-1)!.measuredMm, advice.nextMm, segment.limits.lowerMm, unit);
+  const first = [...(known ? [knownWords(known, unit)] : []), ...(thin ? [thin] : [])];
   const now = last && nowFigure(segment, readingFigure(last, cuts.at(-1)!.measuredMm, shop, unit), known);
   const left =
     now &&
@@ -134,11 +148,12 @@ function cutOf(
     ...{ segment, dialled },
     readings,
     cuts,
-    advice: known ? { ...advice, sentences: [knownWords(known, unit), ...advice.sentences] } : advice,
+    advice: first.length ? { ...advice, sentences: [...first, ...advice.sentences] } : advice,
     left: left ?? null,
     partTempC,
     coolAt: last && advice.state === 'cool' ? coolAt(last.takenAt, partTempC - shopTempC, thickMm, materialId) : null,
     cautions: [...cautions.filter((c) => c.dust), ...(advice.abrasive ? [FILE_CAUTION] : [])],
+    along,
     tried,
   };
 }

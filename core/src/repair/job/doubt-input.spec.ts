@@ -59,8 +59,11 @@ describe('a cut', () => {
       readings: [...testSheet().readings, testReading({ purpose: 'cut', segmentId, valueMm: side === 'inside' ? 11.5 : 41, dial: 0.1 })],
     });
   };
-  const at = (side: 'outside' | 'inside', dial: number | null) =>
-    input(cutSheet(side), { purpose: 'cut', placeId: null, segmentId: side === 'inside' ? 'in' : 'body', dial, expectedMm: 40.5 });
+  const at = (side: 'outside' | 'inside', dial: number | null, stationMm = 0) =>
+    input(cutSheet(side), {
+      ...{ purpose: 'cut', placeId: null, segmentId: side === 'inside' ? 'in' : 'body', dial, expectedMm: 40.5 },
+      spot: { stationMm, clockDeg: 0, quantity: 'size' },
+    });
 
   it('outside is expected smaller by twice what the radius dial went in, and the dial alone is believed', () => {
     const cut = at('outside', 0.105);
@@ -74,6 +77,9 @@ describe('a cut', () => {
   it('a dial that was wound the other way, not moved, or not read foretells nothing', () => {
     for (const dial of [0.095, 0.1, null]) expect(at('outside', dial).cut!.dialMm).toBeNull();
     expect(at('inside', 0.105).cut!.dialMm).toBeNull();
+  });
+  it('read along the same cut it is expected like where the cuts are measured: nothing was cut since', () => {
+    expect(at('outside', null, 80)).toMatchObject({ cut: null, expectedMm: 40.5 });
   });
   it('anywhere between the stock and its size it was roughed before it was read: nothing strange', () => {
     const fresh = testSheet({ choices: cutSheet('outside').choices });

@@ -1,3 +1,4 @@
+import { isAlong } from './along-cut';
 import { INSTRUMENT_KINDS, QUANTITIES, type Spot } from '../../evidence/readings';
 import type { LengthUnit } from '../../terms/quantity';
 import { dialSign } from '../../making/coach';
@@ -44,7 +45,9 @@ export function doubtInputFor(repair: Repair, shop: Shop, jobUnit: LengthUnit, a
   const own = asFound && inState(asFound, at.afterActId);
   const { side, reads } = readsAt(repair, at);
   const instrument = instrumentOf(shop, at.instrumentId);
-  const cut = at.purpose === 'cut' ? repair.cuts.find((c) => c.segment.segment.id === at.segmentId) : undefined;
+  // Along the work nothing was cut since: it is like where the cuts are measured.
+  const along = isAlong({ purpose: at.purpose, stationMm: at.spot.stationMm, dial: at.dial });
+  const cut = at.purpose === 'cut' && !along ? repair.cuts.find((c) => c.segment.segment.id === at.segmentId) : undefined;
   const last = cut?.readings.at(-1);
   // What comes off makes what is turned smaller, and a bore larger.
   const grows = cut?.segment.segment.side === 'inside' ? 1 : -1;

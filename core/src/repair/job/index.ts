@@ -88,6 +88,7 @@ export { type TurnedAgainFinding } from './turned-again';
 export { firstArticle, playInputs, type Article, type ArticleRow } from './first-article';
 export { type SizeCutState } from './asked-cut';
 export { type SizeCut } from './size-cut';
+export { alongWords, type AlongCut, type AlongSpot } from './along-cut';
 export { wiresAt, type WiresAt } from './over-wires';
 export { proofPlanWords } from './proof-plan';
 export { everyFigure, placeInHand, stationFigure } from './station-figure';

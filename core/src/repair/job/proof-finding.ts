@@ -5,6 +5,7 @@ import type { Problem } from '../../terms/outcome';
 import { typed, workedOut, type Figure } from '../../terms/working';
 import { isDiameterOfSurface, isReadAllRound, READ_AS, sideRead } from '../../making/part';
 import { alphaOf, instrumentUncertaintyMm, readingFigure, toDiameter } from './measured';
+import { isAlong } from './along-cut';
 import { beforeKey, treatmentOf } from './before-treatment';
 import { instrumentOf } from './bias';
 import type { FitFinding } from './fit-finding';
@@ -84,7 +85,7 @@ export interface OfPiece {
 
 /** When a surface was read last while it was cut, ms; -Infinity where it was not. */
 const cutLastAt = (live: readonly ReadingRecord[], key: string): number =>
-  Math.max(-Infinity, ...live.filter((r) => r.purpose === 'cut' && r.segmentId === key).map((r) => Date.parse(r.takenAt)));
+  Math.max(-Infinity, ...live.filter((r) => r.purpose === 'cut' && r.segmentId === key && !isAlong(r)).map((r) => Date.parse(r.takenAt)));
 
 /** When a surface was passed as it was before a treatment, ms: what was tried until then was of another size. -Infinity where it has none. */
 function treatedSince({ part }: PartFinding, surfaceId: string, proofs: readonly ProofRecord[]): number {

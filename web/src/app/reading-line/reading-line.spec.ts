@@ -102,6 +102,38 @@ describe('where it goes after a reading', () => {
   });
 });
 
+describe('along a cut', () => {
+  const cut = (valueMm: number, more: object) =>
+    testReading({ purpose: 'cut', segmentId: 'body', valueMm, instrumentId: 'mic', takenAt: '2026-03-02T09:00:00Z', ...more });
+  const at = (...stationsMm: number[]) => {
+    const readings = [
+      cut(41, { dial: 0.1 }),
+      ...stationsMm.map((stationMm) => cut(41.01, { stationMm, dial: null, takenAt: '2026-03-02T09:05:00Z' })),
+    ];
+    return workOut(testSheet({ choices: planned, readings: [...testSheet().readings, ...readings] }), testShop);
+  };
+  const spots = at()
+    .cuts.find((c) => c.segment.segment.id === 'body')!
+    .along!.spots.map((s) => s.stationMm);
+  const looking = (stationMm: number) => ({ ...nothing, spanId: 'body', stationMm, clockDeg: 0 });
+
+  it('the place that was picked is read, like where the cuts are measured and at no setting of the dial', () => {
+    const target = lineTarget(at(), 'cut', looking(spots[1]!), 'mm')!;
+    expect(target).toMatchObject({ segmentId: 'body', dial: null, expectedMm: expect.closeTo(41, 1), spot: { stationMm: spots[1] } });
+    expect(target.title).toContain('along the same cut');
+    // Picked for another surface, it is no place of this one.
+    expect(lineTarget(at(), 'cut', { ...looking(spots[1]!), spanId: null }, 'mm')!.spot.stationMm).toBe(0);
+  });
+
+  it('then come the places that are open, and the next cut after them', () => {
+    const after = (repair: ReturnType<typeof at>) => afterReading(repair, lineTarget(repair, 'cut', looking(spots[0]!), 'mm')!);
+    expect(after(at(spots[0]!))).toMatchObject({ spanId: 'body', stationMm: spots[1] });
+    const all = after(at(...spots));
+    expect(all).toMatchObject({ spanId: 'body', stationMm: null });
+    expect(lineTarget(at(...spots), 'cut', { ...nothing, ...all }, 'mm')!.spot.stationMm).toBe(0);
+  });
+});
+
 describe('typing on the line', () => {
   let server: FakeServer;
   let store: InstanceType<typeof SheetStore>;

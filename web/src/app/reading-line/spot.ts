@@ -93,7 +93,7 @@ const pieceOf = ({ at, piece }: Repair): Pick<LineTarget, 'itemId' | 'piece'> =>
 /** Which piece is read, where there are several. */
 const whose = ({ at, piece }: Repair): string => (at && piece && at.pieces.length > 1 ? `Piece ${piece.piece.number}: ` : '');
 
-function cutTarget(repair: Repair, selection: Selection): LineTarget | null {
+function cutTarget(repair: Repair, selection: Selection, unit: LengthUnit): LineTarget | null {
   const size = sizeInHand(repair, selection.spanId);
   if (size)
     return {
@@ -115,6 +115,24 @@ function cutTarget(repair: Repair, selection: Selection): LineTarget | null {
   const cut = cutInHand(repair, selection.spanId);
   if (!cut) return null;
   const { id, name } = cut.segment.segment;
+  const along = selection.spanId === id ? cut.along?.spots.find((s) => s.stationMm === selection.stationMm) : undefined;
+  const last = cut.cuts.at(-1);
+  if (along && last)
+    return {
+      purpose: 'cut',
+      placeId: null,
+      segmentId: id,
+      ...pieceOf(repair),
+      afterActId: null,
+      spot: { stationMm: along.stationMm, clockDeg: 0, quantity: 'size' },
+      title: `${whose(repair)}${name} at ${placeWithUnit(along.stationMm, unit)}, along the same cut`,
+      expectedMm: last.measuredMm,
+      nominalMm: cut.segment.diameter.value,
+      instrumentId: cut.readings.at(-1)!.instrumentId,
+      there: along.read ? [along.read.reading] : [],
+      signed: false,
+      dial: null,
+    };
   // Before the first cut it is the stock, or the hole that was drilled for the boring bar.
   const startMm = repair.plan?.passes.find((p) => p.segment === cut.segment)?.fromMm || null;
   return {
@@ -181,7 +199,7 @@ const READS_AGAIN: readonly StationId[] = ['strip', 'measure'];
 
 /** The spot that the reading line stands at: at Cut and Prove the new part's, elsewhere the measuring plan's. */
 export function lineTarget(repair: Repair, station: StationId, selection: Selection, unit: LengthUnit): LineTarget | null {
-  if (station === 'cut') return cutTarget(repair, selection);
+  if (station === 'cut') return cutTarget(repair, selection, unit);
   if (station === 'prove') return proofTarget(repair, selection, unit);
   const found = foundTarget(repair, selection, unit);
   // What stands on record is corrected where it is looked at, not in passing.
@@ -197,7 +215,12 @@ export function besideSpot(places: Repair['places'], t: LineTarget, by: number):
 
 /** Where the line goes once a reading is kept: the next planned spot of the place, then of the next; null where it stays. */
 export function afterReading(repair: Repair | null, t: LineTarget): Partial<Selection> | null {
-  if (t.purpose === 'cut') return null;
+  if (t.purpose === 'cut') {
+    if (t.spot.stationMm === 0) return null;
+    // Along a cut the next place comes; once all are read, the next cut.
+    const open = repair?.cuts.find((c) => c.segment.segment.id === t.segmentId)?.along?.spots.find((s) => !s.read);
+    return { ...NOWHERE, spanId: t.segmentId, ...(open ? { stationMm: open.stationMm, clockDeg: 0 } : {}) };
+  }
   if (t.purpose === 'proof') {
     // A dimension that is read all round lets the next come.
     const proof = repair?.proofs.find((p) => p.dimension.dimension.key === t.segmentId);

@@ -161,6 +161,9 @@ const OTHER = '';
       gap: 4px 16px;
       align-items: start;
     }
+    .row + .row {
+      margin-top: 8px;
+    }
     .remark {
       flex: 1 1 260px;
     }

@@ -192,6 +192,9 @@ export class Cut {
     return over ? 'Over its limit' : TITLES[advice.state].replace('{dial}', dialled.name);
   }
 
+  /** The tailstock stands at the end that the tool reaches; between centres as it is usually put up. */
+  protected readonly tailAt = computed(() => (this.setUpOf(this.cut())?.setUp.free === 'near' ? 'left' : 'right'));
+
   private setUpOf(cut: CutFinding | null): PlannedSetUp | null {
     const id = cut?.segment.segment.id ?? '';
     return this.plan()?.setUps.find((s) => s.setUp.cuts.includes(id)) ?? null;

@@ -60,6 +60,7 @@ const STEEL_PER_K = 11.5e-6;
           (keydown.enter)="cut(); $event.preventDefault()"
       /></label>
       <button type="button" class="next" [disabled]="dial() === null" (click)="cut()">Cut and measure</button>
+      <button type="button" (click)="measureAgain()">Measure again</button>
       <button type="button" (click)="begin(name())">New piece</button>
     </div>
     @if (problem(); as p) {
@@ -180,6 +181,11 @@ export class PracticeLathe {
     this.work = take(this.work, diameterForCrossDial(dial, this.on()), this.temper, SHOP_C, this.draws);
     this.cuts.update((cuts) => [...cuts, { dial, measuredMm: this.measured() }]);
     this.typed.set('');
+  }
+
+  /** The same size read once more: the mic and the hand do not show it twice alike. */
+  protected measureAgain(): void {
+    this.cuts.update((cuts) => [...cuts, { dial: cuts.at(-1)!.dial, measuredMm: this.measured() }]);
   }
 
   protected show(mm: number): string {

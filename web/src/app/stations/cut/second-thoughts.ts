@@ -1,16 +1,19 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, signal } from '@angular/core';
 import {
-  along,
+  alongWords,
   countAgain,
   dialDecimals,
   formatWithUnit,
+  inSentence,
   LEAST_CHIP_MM,
+  placeWithUnit,
   turnsOf,
   turnsWords,
+  type AlongSpot,
   type CutFinding,
   type Dialled,
 } from '@iron-patch/core';
-import { LengthInput } from '../../form';
+import { ChooseField, LengthInput, type Option } from '../../form';
 import { SheetStore } from '../../sheet-data';
 
 /** What a mic tells of a size, 95 %, mm, where only the count of the dial is asked. */
@@ -19,7 +22,7 @@ const READ_MM = 0.004;
 /** Two things that go wrong between two cuts: the count of turns is lost, or the piece comes out with a taper. */
 @Component({
   selector: 'ip-second-thoughts',
-  imports: [LengthInput],
+  imports: [ChooseField, LengthInput],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <details>
@@ -32,28 +35,35 @@ const READ_MM = 0.004;
         }
       </div>
     </details>
-    @if (cut().segment.segment.side === 'outside') {
-      <details>
+    @if (cut().along; as a) {
+      <details [open]="opens()">
         <summary class="fold">Comes out with a taper?</summary>
         <p class="quiet">
-          Measure it at both ends of one pass, a slender piece in the middle too: the tailstock is set over until both ends are alike.
+          {{ a.slender ? 'It is slender: read' : 'Read' }} it at these places after one and the same pass. The tailstock is set over until
+          both ends are alike.
         </p>
         <div class="row">
-          <ip-length label="Near the headstock" [mm]="head()" [unit]="store.unit()" [allowZero]="false" (mmChange)="head.set($event)" />
-          <ip-length
-            label="In the middle, if it is slender"
-            [mm]="middle()"
-            [unit]="store.unit()"
-            [allowZero]="false"
-            (mmChange)="middle.set($event)"
-          />
-          <ip-length label="Near the tailstock" [mm]="tail()" [unit]="store.unit()" [allowZero]="false" (mmChange)="tail.set($event)" />
-          <ip-length
-            label="Between the two places"
-            [mm]="apart()"
-            [unit]="store.unit()"
-            [allowZero]="false"
-            (mmChange)="apart.set($event)"
+          @for (s of a.spots; track s.stationMm; let i = $index) {
+            <div class="spot">
+              <span class="label">{{ ends[i] }}, at {{ place(s.stationMm) }}</span>
+              @if (s.read; as r) {
+                <b class="fig">{{ show(r.mm) }}</b>
+                <button type="button" class="plain" [attr.aria-label]="'Withdraw ' + r.reading.text" (click)="store.withdraw(r.reading)">
+                  Withdraw
+                </button>
+              } @else {
+                <button type="button" [attr.aria-label]="'Read ' + inSentence(ends[i]!)" (click)="read(s)">Read</button>
+              }
+            </div>
+          }
+        </div>
+        <div class="row top">
+          <ip-choose
+            label="The tailstock stands"
+            name="tailstock"
+            [options]="tails"
+            [value]="tail()"
+            (valueChange)="tail.set($event === 'left' ? 'left' : 'right')"
           />
           <ip-length
             label="From chuck or centre to centre"
@@ -63,7 +73,7 @@ const READ_MM = 0.004;
             (mmChange)="length.set($event)"
           />
         </div>
-        @for (s of shift(); track s) {
+        @for (s of told(); track s) {
           <p class="told" role="status">{{ s }}</p>
         }
       </details>
@@ -79,6 +89,20 @@ const READ_MM = 0.004;
       gap: 10px 18px;
       align-items: end;
     }
+    .row.top {
+      align-items: start;
+    }
+    .spot {
+      min-width: 220px;
+      font-size: 20px;
+    }
+    .spot .label {
+      display: block;
+      font: 600 15px var(--label);
+    }
+    ip-choose {
+      width: 220px;
+    }
     .told {
       font-size: 22px;
       margin: 8px 0;
@@ -93,10 +117,15 @@ export class SecondThoughts {
   /** Length of the part, mm: what the work is held over unless somebody says otherwise. */
   readonly partMm = input.required<number>();
   protected readonly size = signal<number | null>(null);
-  protected readonly head = signal<number | null>(null);
-  protected readonly middle = signal<number | null>(null);
-  protected readonly tail = signal<number | null>(null);
-  protected readonly apart = signal<number | null>(null);
+  /** At which end of the part the tailstock stands in this set-up. */
+  readonly tailAt = input.required<'left' | 'right'>();
+  protected readonly tail = linkedSignal(() => this.tailAt());
+  protected readonly tails: readonly Option[] = [
+    ['left', 'at the zero end'],
+    ['right', 'at the far end'],
+  ];
+  protected readonly inSentence = inSentence;
+  protected readonly ends = ['Near the zero end', 'In the middle', 'Near the far end'] as const;
   protected readonly length = signal<number | null>(null);
   protected readonly whole = computed(() => this.length() ?? this.partMm());
 
@@ -116,24 +145,26 @@ export class SecondThoughts {
     return `The dial counts ${told} ${cross.unit} from zero.`;
   });
 
-  /** What to shift, and what the middle says: nothing before both ends are read. */
-  protected readonly shift = computed((): readonly string[] => {
-    const [head, tail, apart] = [this.head(), this.tail(), this.apart()];
-    if (head === null || tail === null || apart === null || apart <= 0) return [];
-    const show = (mm: number): string => formatWithUnit(Math.abs(mm), this.store.unit());
-    const { shiftMm, bellyMm } = along(head, this.middle(), tail, apart, this.whole());
-    const way = shiftMm > 0 ? 'towards the tool: the tailstock end is thick' : 'away from the tool: the tailstock end is thin';
-    const taper =
-      Math.abs(shiftMm) < 1e-6
-        ? 'No taper: leave the tailstock where it is.'
-        : `Set the tailstock over by ${show(shiftMm)} ${way}. Then one more pass, and measure again.`;
-    if (bellyMm === null) return [taper];
-    if (Math.abs(bellyMm) <= READ_MM) return [taper, 'No belly that a mic can tell.'];
-    return [
-      taper,
-      bellyMm > 0
-        ? `A belly of ${show(bellyMm)} in the middle: the tool pushes it away. A sharp tool, a lighter cut and spring passes, or a travelling rest; the tailstock does not cure it.`
-        : `Hollow by ${show(bellyMm)} in the middle: worn ways, or a rest that presses. The tailstock does not cure it.`,
-    ];
+  /** What is slender is read along before its last cuts; what is begun is in sight. */
+  protected readonly opens = computed(() => {
+    const { along, advice } = this.cut();
+    return along !== null && (along.spots.some((s) => s.read) || (along.slender && advice.state === 'cut' && advice.cutsLeft <= 2));
   });
+  protected readonly told = computed((): readonly string[] => {
+    const { along } = this.cut();
+    return along ? alongWords(along, this.tail(), this.whole(), this.store.unit()) : [];
+  });
+
+  protected show(mm: number): string {
+    return formatWithUnit(mm, this.store.unit());
+  }
+
+  protected place(mm: number): string {
+    return placeWithUnit(mm, this.store.unit());
+  }
+
+  protected read({ stationMm }: AlongSpot): void {
+    this.store.select({ spanId: this.cut().segment.segment.id, stationMm, clockDeg: 0 });
+    document.getElementById('reading')?.focus();
+  }
 }
