@@ -33,6 +33,9 @@ it('tells which diameter just came in, until something is read after it', () => 
   const begun = read('end', 'cut', '2026-03-02T09:25:00Z');
   expect(cameIn({ cuts: [body, begun] }, begun)).toBeNull();
   expect(cameIn({ cuts: [read('body', 'under', '2026-03-02T09:20:00Z'), end] }, end)).toBeNull();
+  // What is looked at is in as well: nothing is left to go on to.
+  const bore = read('bore', 'in', '2026-03-02T09:10:00Z');
+  expect(cameIn({ cuts: [body, bore] }, bore)).toBeNull();
   expect(cameIn({ cuts: [end] }, end)).toBeNull();
   expect(cameIn({ cuts: [] }, null)).toBeNull();
 });

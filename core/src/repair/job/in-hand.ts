@@ -15,10 +15,10 @@ export function cutInHand({ cuts }: Pick<Repair, 'cuts'>, spanId: string | null)
 /** When it was last read; null where it was not. */
 const readAt = ({ readings }: CutFinding): string | null => readings.at(-1)?.takenAt ?? null;
 
-/** The diameter that was brought into its limits last, as long as nothing was read after it; null where that is what is in hand. */
+/** The diameter that was brought into its limits last, as long as nothing was read after it; null where that, or another that is in, is in hand. */
 export function cameIn({ cuts }: Pick<Repair, 'cuts'>, inHand: CutFinding | null): CutFinding | null {
   const newest = cuts.reduce<CutFinding | null>((a, c) => ((readAt(c) ?? '') > ((a && readAt(a)) ?? '') ? c : a), null);
-  return newest?.advice.state === 'in' && newest !== inHand ? newest : null;
+  return newest?.advice.state === 'in' && inHand?.advice.state !== 'in' ? newest : null;
 }
 
 /** What is cut now and is no diameter of a surface; null unless it was picked. */
