@@ -54,6 +54,11 @@ export const FINDINGS = {
     causes: { 'loose-key': 3, reversing: 3 },
     routes: ['new-key', 'stepped-key', 'second-keyseat', 'new-shaft'],
   },
+  'hub-loose': {
+    name: 'Hub, pulley or coupling worn loose on its shaft',
+    causes: { 'loose-key': 3, reversing: 2, 'fit-lost': 2 },
+    routes: ['hub-sleeve', 'hub-shaft'],
+  },
   'taper-hole': {
     name: 'Taper-pin hole worn',
     causes: { 'loose-key': 3, reversing: 1 },

@@ -139,6 +139,19 @@ export const ROUTES = {
     'sound metal all along the key',
     'two keyseats weaken the shaft; the hub’s timing changes',
   ),
+  'hub-sleeve': row(
+    'bore true, press in a sleeve, cut a new keyway in it',
+    'as-new',
+    'a round bore and square keyway walls in new metal',
+    'too little wall is left over the keyway, and it splits there; a thin sleeve turns in the hub unless the key reaches through it',
+  ),
+  'hub-shaft': row(
+    'bore true, and a new shaft with a larger seat',
+    'as-new',
+    'both are new metal where they touch',
+    'the larger seat has to go through what stands before it; the next hub has to be bored as well',
+    false,
+  ),
   'next-taper': row(
     'ream to the next taper pin',
     'as-new',

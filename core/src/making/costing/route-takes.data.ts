@@ -108,6 +108,22 @@ export const ROUTE_TAKES: Readonly<Record<RouteId, RouteTakes>> = {
     bought: ['key steel'],
     items: [rework('{part}, second keyseat'), buy('Key steel')],
   }),
+  'hub-sleeve': takes(['measure', 'bore', 'saw', 'turn', 'press', 'bore', 'keyseat', 'assemble'], {
+    stock: 'place',
+    materialId: 'steel-c45',
+    bought: ['key steel'],
+    items: [
+      make('Sleeve'),
+      rework('{part}, bored for the sleeve'),
+      join('Sleeve in {part}', 'press the sleeve in', 'bore to size', 'cut the keyway'),
+      buy('Key steel'),
+    ],
+  }),
+  'hub-shaft': takes(['measure', 'bore', 'keyseat', 'saw', 'turn', 'keyseat', 'assemble'], {
+    stock: 'part',
+    bought: ['key steel'],
+    items: [rework('{part}, bored true'), make('Shaft with a larger seat'), buy('Key steel')],
+  }),
   'next-taper': takes(['measure', 'drill-ream', 'order', 'assemble'], {
     bought: ['taper pin'],
     items: [buy('Taper pin'), join('Pinned', 'ream both together and pin')],
