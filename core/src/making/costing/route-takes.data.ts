@@ -120,8 +120,7 @@ export const ROUTE_TAKES: Readonly<Record<RouteId, RouteTakes>> = {
     ],
   }),
   'hub-shaft': takes(['measure', 'bore', 'keyseat', 'saw', 'turn', 'keyseat', 'assemble'], {
-    stock: 'part',
-    bought: ['key steel'],
+    bought: ['bar for the shaft', 'key steel'],
     items: [rework('{part}, bored true'), make('Shaft with a larger seat'), buy('Key steel')],
   }),
   'next-taper': takes(['measure', 'drill-ream', 'order', 'assemble'], {

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal, type OnInit } from '@angular/core';
+import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { ReactiveFormsModule } from '@angular/forms';
 import { check, componentInput, type ComponentInput } from '@iron-patch/contract';
 import type { COMPONENT_VERDICTS, ComponentRecord } from '@iron-patch/core';
@@ -20,6 +21,12 @@ const ROLE_WORDS = {
   mate: 'What it runs in (the mate)',
   other: 'Something else that came along',
 } as const;
+
+/** What becomes of it, unless somebody says otherwise. */
+const USUAL = { worn: 'remake', mate: 'reuse', other: 'reuse' } as const satisfies Record<
+  keyof typeof ROLE_WORDS,
+  ComponentInput['verdict']
+>;
 
 const EMPTY: ComponentInput = {
   parentId: null,
@@ -85,6 +92,10 @@ export class ComponentForm implements OnInit {
     close: () => this.closed.emit(),
   });
 
+  constructor() {
+    this.followRole();
+  }
+
   ngOnInit(): void {
     const opened = this.record();
     this.opened.set(opened);
@@ -93,7 +104,19 @@ export class ComponentForm implements OnInit {
       return this.form.open({ parentId, name, role, materialId, axisOffsetMm, verdict, asFound });
     }
     const hasWorn = this.store.sheet()!.components.some((c) => c.role === 'worn');
-    if (hasWorn) this.form.open({ ...EMPTY, role: 'mate', verdict: 'reuse' });
-    else this.form.open({ ...EMPTY, verdict: 'remake' });
+    const role = hasWorn ? 'mate' : 'worn';
+    this.form.open({ ...EMPTY, role, verdict: USUAL[role] });
+  }
+
+  /** The verdict goes with what it is as long as nobody picked another; not where a draft comes back as it was left. */
+  private followRole(): void {
+    const role = this.form.group.get('role')!;
+    const verdict = this.form.group.get('verdict')!;
+    let before = role.value as ComponentInput['role'];
+    role.valueChanges.pipe(takeUntilDestroyed()).subscribe((now: ComponentInput['role']) => {
+      const follows = !this.opened() && role.dirty && verdict.pristine && verdict.value === USUAL[before];
+      before = now;
+      if (follows) verdict.setValue(USUAL[now]);
+    });
   }
 }
