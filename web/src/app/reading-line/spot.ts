@@ -93,15 +93,16 @@ const pieceOf = ({ at, piece }: Repair): Pick<LineTarget, 'itemId' | 'piece'> =>
 /** Which piece is read, where there are several. */
 const whose = ({ at, piece }: Repair): string => (at && piece && at.pieces.length > 1 ? `Piece ${piece.piece.number}: ` : '');
 
+/** What every reading between cuts has alike. */
+const atCut = (repair: Repair) =>
+  ({ purpose: 'cut', placeId: null, afterActId: null, signed: false, ...pieceOf(repair) }) as const satisfies Partial<LineTarget>;
+
 function cutTarget(repair: Repair, selection: Selection, unit: LengthUnit): LineTarget | null {
   const size = sizeInHand(repair, selection.spanId);
   if (size)
     return {
-      purpose: 'cut',
-      placeId: null,
+      ...atCut(repair),
       segmentId: size.key,
-      ...pieceOf(repair),
-      afterActId: null,
       spot: { stationMm: 0, clockDeg: 0, quantity: 'size' },
       title: `${whose(repair)}${size.name}, as it is cut now`,
       // Between cuts it is what it is: only the finished one is expected.
@@ -109,7 +110,6 @@ function cutTarget(repair: Repair, selection: Selection, unit: LengthUnit): Line
       nominalMm: size.wantedMm,
       instrumentId: '',
       there: [],
-      signed: false,
       dial: null,
     };
   const cut = cutInHand(repair, selection.spanId);
@@ -119,35 +119,27 @@ function cutTarget(repair: Repair, selection: Selection, unit: LengthUnit): Line
   const last = cut.cuts.at(-1);
   if (along && last)
     return {
-      purpose: 'cut',
-      placeId: null,
+      ...atCut(repair),
       segmentId: id,
-      ...pieceOf(repair),
-      afterActId: null,
       spot: { stationMm: along.stationMm, clockDeg: 0, quantity: 'size' },
       title: `${whose(repair)}${name} at ${placeWithUnit(along.stationMm, unit)}, along the same cut`,
       expectedMm: last.measuredMm,
       nominalMm: cut.segment.diameter.value,
       instrumentId: cut.readings.at(-1)!.instrumentId,
       there: along.read ? [along.read.reading] : [],
-      signed: false,
       dial: null,
     };
   // Before the first cut it is the stock, or the hole that was drilled for the boring bar.
   const startMm = repair.plan?.passes.find((p) => p.segment === cut.segment)?.fromMm || null;
   return {
-    purpose: 'cut',
-    placeId: null,
+    ...atCut(repair),
     segmentId: id,
-    ...pieceOf(repair),
-    afterActId: null,
     spot: { stationMm: 0, clockDeg: 0, quantity: 'size' },
     title: whose(repair) + (cut.cuts.length ? `${name}, after the cut` : `${name}, before the first cut`),
     expectedMm: cut.advice.nextMm ?? cut.cuts.at(-1)?.measuredMm ?? startMm,
     nominalMm: cut.segment.diameter.value,
     instrumentId: '',
     there: [],
-    signed: false,
     dial: cut.advice.nextDial ?? cut.cuts.at(-1)?.dial ?? 0,
   };
 }
