@@ -39,8 +39,8 @@ const words = (c: CutFinding, tail: 'left' | 'right' = 'right', wholeMm = LENGTH
 
 it('asks near both ends and in the middle, of what is slender in earnest, and never of what is not cut yet', () => {
   const { along } = readAlong(25.4, []);
-  expect(along!.spots.map((s) => s.stationMm)).toEqual([30, 150, 270]);
-  expect([along!.slender, readAlong(25.4, [], { ...ROD, outside: [surface('a', 'cylinder', 'Rod', 80, 25)] }).along!.slender]).toEqual([
+  expect(along!.spots.map((s) => s.stationMm)).toEqual([45, 150, 255]);
+  expect([along!.slender, readAlong(25.4, [], { ...ROD, outside: [surface('a', 'cylinder', 'Rod', 74, 25)] }).along!.slender]).toEqual([
     true,
     false,
   ]);
@@ -60,11 +60,11 @@ it('teaches the coach nothing, and is gone once another cut was measured', () =>
 });
 
 it('says what to shift at the tailstock, wherever that stands, and what it does not cure', () => {
-  // 0.04 thicker at the far end over 240 of 300: the axis is off there by 0.025.
-  const thick = readAlong(25.4, [25.4, 25.47, 25.44]);
-  expect(words(thick)).toContain('Set the tailstock over by 0.025 mm towards the tool: the tailstock end is thick.');
+  // 0.042 thicker at the far end over 210 of 300: the axis is off there by 0.03.
+  const thick = readAlong(25.4, [25.4, 25.471, 25.442]);
+  expect(words(thick)).toContain('Set the tailstock over by 0.030 mm towards the tool: the tailstock end is thick.');
   expect(words(thick)).toContain('A belly of 0.050 mm in the middle');
-  expect(words(thick, 'left')).toContain('Set the tailstock over by 0.025 mm away from the tool: the tailstock end is thin.');
+  expect(words(thick, 'left')).toContain('Set the tailstock over by 0.030 mm away from the tool: the tailstock end is thin.');
   expect(words(readAlong(25.4, [25.4, 25.36, 25.4]))).toContain('Hollow by 0.040 mm');
   // A mic of 2 µm tells nothing of 3.
   expect(words(readAlong(25.4, [25.4, 25.4, 25.403]))).toBe(
@@ -75,9 +75,9 @@ it('says what to shift at the tailstock, wherever that stands, and what it does 
 it('warns before a place that is thinner goes under the limit, and once it has', () => {
   const first = (c: CutFinding): string => c.advice.sentences[0] ?? '';
   expect(first(readAlong(25.6, [25.6, 25.6, 25.56]))).toBe(
-    'At 270 mm it is 0.040 mm thinner than where the cuts are measured: put that right before the last cuts.',
+    'At 255 mm it is 0.040 mm thinner than where the cuts are measured: put that right before the last cuts.',
   );
   expect(first(readAlong(25.15, [25.15, 25.15, 25.05]))).toContain('the next cut would go under the limit there. Put that right first.');
-  expect(first(readAlong(25.05, [25.05, 25.05, 24.97]))).toContain('that is under the limit already. Stop');
+  expect(first(readAlong(25.05, [25.05, 25.05, 24.97]))).toContain('that reads under the limit already. Stop');
   expect(readAlong(25.6, [25.6, 25.66, 25.64]).advice.sentences).toEqual(readAlong(25.6, []).advice.sentences);
 });

@@ -1,6 +1,7 @@
 import { along } from '../../making/schedule';
 import type { PlacedSurface } from '../../making/part';
 import { formatWithUnit, placeWithUnit, type LengthUnit } from '../../terms/quantity';
+import { FROM_END, isSlender } from './along-surface';
 import type { ReadingRecord } from './records';
 
 /** A place along a surface where it is read between two cuts. */
@@ -21,10 +22,6 @@ export interface AlongCut {
   readonly slender: boolean;
 }
 
-/** From this many times its diameter on a surface may come out with a belly: it bent while it was turned. */
-const SLENDER = 5;
-/** How far from its ends it is read, as a share of its length. */
-const FROM_END = 0.1;
 /** To what the stations are rounded, mm. */
 const STEP_MM = 0.1;
 /** A reading belongs to a station that it lies this near to, mm. */
@@ -41,10 +38,11 @@ export const isAlong = ({ purpose, stationMm, dial }: Pick<ReadingRecord, 'purpo
  * @param since when the last cut of it was measured, ms; what is older is of a size that is not there any more
  */
 export function alongCut(
-  { fromMm, toMm, diameterMm }: Pick<PlacedSurface, 'fromMm' | 'toMm' | 'diameterMm'>,
+  surface: Pick<PlacedSurface, 'fromMm' | 'toMm' | 'lengthMm' | 'diameterMm'>,
   read: readonly { readonly reading: ReadingRecord; readonly mm: number; readonly plusMinusMm: number }[],
   since: number,
 ): AlongCut {
+  const { fromMm, toMm } = surface;
   const own = read.filter((r) => Date.parse(r.reading.takenAt) >= since);
   const spot = (share: number): AlongSpot => {
     // The zero face itself is where the cuts are measured.
@@ -55,23 +53,18 @@ export function alongCut(
   return {
     spots: [spot(FROM_END), spot(0.5), spot(1 - FROM_END)],
     plusMinusMm: Math.max(0, ...own.map((r) => r.plusMinusMm)),
-    slender: toMm - fromMm >= SLENDER * diameterMm,
+    slender: isSlender(surface),
   };
 }
 
-/** By how much the thinnest place that was read lies under where the cuts are measured, mm; 0 where none does by more than can be told. */
-export function thinnerMm({ spots, plusMinusMm }: AlongCut, measuredMm: number): number {
-  const under = measuredMm - Math.min(measuredMm, ...spots.flatMap((s) => (s.read ? [s.read.mm] : [])));
-  return under > plusMinusMm ? under : 0;
-}
-
-/** What to mind at the next cut, as one place is thinner than where the cuts are measured; empty where that matters not. */
+/** What to mind at the next cut, as one place is thinner than where the cuts are measured; empty where none is by more than can be told. */
 export function thinWords(a: AlongCut, measuredMm: number, nextMm: number | null, lowerMm: number, unit: LengthUnit): string {
-  const thinner = thinnerMm(a, measuredMm);
-  if (thinner === 0) return '';
-  const at = a.spots.find((s) => s.read && measuredMm - s.read.mm === thinner)!;
-  const where = `At ${placeWithUnit(at.stationMm, unit)} it is ${formatWithUnit(thinner, unit)} thinner than where the cuts are measured`;
-  if (at.read!.mm < lowerMm) return `${where}: that is under the limit already. Stop, and ask whether the mate can take it there.`;
+  const [thinnest] = a.spots.flatMap(({ stationMm, read }) => (read ? [{ stationMm, mm: read.mm }] : [])).sort((p, q) => p.mm - q.mm);
+  if (!thinnest || measuredMm - thinnest.mm <= a.plusMinusMm) return '';
+  const thinner = measuredMm - thinnest.mm;
+  const where = `At ${placeWithUnit(thinnest.stationMm, unit)} it is ${formatWithUnit(thinner, unit)} thinner than where the cuts are measured`;
+  if (thinnest.mm < lowerMm)
+    return `${where}: that reads under the limit already. Stop: measure it again, cold, and ask whether the mate can take it there.`;
   return nextMm !== null && nextMm - thinner < lowerMm
     ? `${where}: the next cut would go under the limit there. Put that right first.`
     : `${where}: put that right before the last cuts.`;
@@ -84,7 +77,8 @@ export function thinWords(a: AlongCut, measuredMm: number, nextMm: number | null
  * @param wholeMm from chuck or centre to the tailstock's centre
  */
 export function alongWords({ spots, plusMinusMm }: AlongCut, tail: 'left' | 'right', wholeMm: number, unit: LengthUnit): string[] {
-  const [head, middle, end] = tail === 'right' ? spots : ([...spots].reverse() as unknown as AlongCut['spots']);
+  const [left, middle, right] = spots;
+  const [head, end] = tail === 'right' ? [left, right] : [right, left];
   if (!head.read || !end.read) return [];
   const show = (mm: number): string => formatWithUnit(Math.abs(mm), unit);
   const { shiftMm, bellyMm } = along(head.read.mm, middle.read?.mm ?? null, end.read.mm, Math.abs(end.stationMm - head.stationMm), wholeMm);

@@ -4,6 +4,7 @@ import { instrumentsFor, K95, type Reads } from '../../evidence/readings';
 import type { Limits } from '../../evidence/proof';
 import { formatLength, formatWithUnit, type LengthUnit } from '../../terms/quantity';
 import { countOf } from '../../terms/words';
+import { FROM_END, isSlender } from './along-surface';
 import { instrumentUncertaintyMm } from './measured';
 import type { DimensionFinding } from './part-finding';
 import type { InstrumentRecord, JobSheet, ReadingRecord, Shop } from './records';
@@ -38,10 +39,6 @@ export interface ProofPlan {
 
 /** Two anvils beside each other, each of a micrometer: on what is shorter a second place is the first one again, mm. */
 const TWO_ANVILS_MM = 16;
-/** From this many times its diameter on a seat may be thicker in the middle than at both ends: it bent while it was turned. */
-const SLENDER = 3;
-/** How far from its end a seat is read, as a share of its length. */
-const FROM_END = 0.15;
 /** A reading counts for a spot that it lies this near to, as a share of the length. */
 const NEAR = 0.25;
 const TWO_WAYS = [0, 90] as const;
@@ -51,12 +48,12 @@ const FOUR_WAYS = [0, 45, 90, 135] as const;
 const THREE_PLACES_MM = 2 * TWO_ANVILS_MM;
 
 function stationsOf({ dimension, from, mayBeOval }: DimensionFinding): number[] {
-  const { fromMm, toMm, lengthMm, diameterMm, kind } = dimension.surface;
+  const { fromMm, toMm, lengthMm, kind } = dimension.surface;
   // A taper has its diameter at its left end.
   if (kind === 'taper') return [fromMm];
   const at = (share: number): number => Math.round((fromMm + share * (toMm - fromMm)) * 10) / 10;
   if (from === 'general' || lengthMm < TWO_ANVILS_MM) return [at(0.5)];
-  const middle = lengthMm > SLENDER * diameterMm || (mayBeOval && lengthMm > THREE_PLACES_MM);
+  const middle = isSlender(dimension.surface) || (mayBeOval && lengthMm > THREE_PLACES_MM);
   return [at(FROM_END), ...(middle ? [at(0.5)] : []), at(1 - FROM_END)];
 }
 
