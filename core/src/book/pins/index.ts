@@ -1,4 +1,4 @@
-export { splitPinFor, splitPinShank, TAPER_PINS, taperPinEnds, nextTaperPins, type TaperPin } from './pins';
+export { splitPinFor, splitPinShank, TAPER_PINS, taperPinEnds, taperPinWornFrom, nextTaperPins, type TaperPin } from './pins';
 export {
   CLEVIS_PINS,
   DOWEL_INCH_OVER,

@@ -50,6 +50,17 @@ export function taperPinEnds(pin: TaperPin, lengthMm: number): { readonly smallM
     : { smallMm: pin.namedMm - change, largeMm: pin.namedMm };
 }
 
+/** A pin this near to a listed one at its small end is worn from that one, mm. */
+const WORN_FROM_MM = 0.3;
+
+/** The listed taper pin that an old one was: nearest of those no smaller than it at its small end, as pins only wear. */
+export function taperPinWornFrom(smallMm: number, longMm: number): TaperPin | undefined {
+  const off = (p: TaperPin): number => taperPinEnds(p, longMm).smallMm - smallMm;
+  return TAPER_PINS.filter((p) => off(p) > -WORN_FROM_MM / 10 && off(p) < WORN_FROM_MM).sort(
+    (p, q) => Math.abs(off(p)) - Math.abs(off(q)),
+  )[0];
+}
+
 /**
  * Taper pins that clean up a worn tapered hole, smallest first: those that are larger at both ends than it has worn to there.
  *

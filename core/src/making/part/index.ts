@@ -89,4 +89,4 @@ export { edge, newPart, PART_KINDS, type PartKind } from './templates';
 export { upgradePart } from './upgrade-part';
 export { parseLimits } from './parse-limits';
 export { mirrored } from './mirrored';
-export { parseTaper, taperWords } from './taper-words';
+export { parseTaper, tapersNamed, taperWords } from './taper-words';

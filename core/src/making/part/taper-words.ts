@@ -6,15 +6,17 @@ const MM_PER_FOOT = 12 * MM_PER_INCH;
 /** Change of diameter a foot, in, of Morse tapers by their number. Source: ISO 296, ASME B5.10. */
 const MORSE_IN_PER_FOOT = [0.6246, 0.59858, 0.59941, 0.60235, 0.62326, 0.63151, 0.62565, 0.624] as const;
 
-/** Tapers that go by what they are for: change of diameter over length. */
-const NAMED: readonly (readonly [RegExp, number])[] = [
+/** Tapers that go by what they are for: how people write it, change of diameter over length, what it is. */
+const NAMED: readonly (readonly [RegExp, number, string])[] = [
   // ISO 239 and 2339: taper pins; ASME B18.8.2 a quarter inch a foot; ISO 7 and ASME B1.20.1 pipe; ISO 7388 steep shanks; DIN 6886 keys.
-  [/^taper pin$/i, 1 / 50],
-  [/^inch taper pin$/i, 1 / 48],
-  [/^pipe$/i, 1 / 16],
-  [/^(steep( taper)?|7\s*[:/]\s*24)$/i, 7 / 24],
-  [/^key$/i, 1 / 100],
+  [/^taper pin$/i, 1 / 50, 'metric taper pins'],
+  [/^inch taper pin$/i, 1 / 48, 'inch taper pins'],
+  [/^pipe$/i, 1 / 16, 'pipe threads'],
+  [/^(steep( taper)?|7\s*[:/]\s*24)$/i, 7 / 24, 'steep shanks'],
+  [/^key$/i, 1 / 100, 'taper keys'],
 ];
+
+const morsePerMm = (inPerFoot: number): number => (inPerFoot * MM_PER_INCH) / MM_PER_FOOT;
 
 const number = (text: string): number | null => {
   const read = parseSignedNumber(text);
@@ -38,7 +40,7 @@ function read(text: string): number | null {
   const named = NAMED.find(([name]) => name.test(text));
   if (named) return named[1];
   const morse = /^(?:morse(?:\s+taper)?|mt|mk|mc)\s*(?:no\.?\s*)?([0-7])$/i.exec(text);
-  if (morse) return (MORSE_IN_PER_FOOT[Number(morse[1])]! * MM_PER_INCH) / MM_PER_FOOT;
+  if (morse) return morsePerMm(MORSE_IN_PER_FOOT[Number(morse[1])]!);
   const one = /^1\s*(?::|to|in)\s*(.+)$/i.exec(text);
   if (one) {
     const n = number(one[1]!);
@@ -56,6 +58,20 @@ function read(text: string): number | null {
     return 2 * Math.tan((half * Math.PI) / 180);
   }
   return null;
+}
+
+/**
+ * What tapers so, among pins, keys, pipe threads and shanks: all that lie within the band.
+ *
+ * @param perMm change of diameter over length, mm a mm
+ * @param plusMinus how surely it is known, mm a mm
+ */
+export function tapersNamed(perMm: number, plusMinus: number): string[] {
+  const within = (own: number): boolean => Math.abs(Math.abs(perMm) - own) <= plusMinus;
+  return [
+    ...NAMED.flatMap(([, own, what]) => (within(own) ? [what] : [])),
+    ...MORSE_IN_PER_FOOT.flatMap((foot, n) => (within(morsePerMm(foot)) ? [`Morse ${n}`] : [])),
+  ];
 }
 
 /**

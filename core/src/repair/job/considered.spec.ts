@@ -7,7 +7,7 @@ import type { JobSheet, Shop } from './records';
 import { workOut } from './repair';
 import { estimatedNow } from './route-finding';
 import { spentAgainst } from './spent';
-import { testSheet, testShop, verdicts, withChoices } from './testing';
+import { testPlace, testReading, testSheet, testShop, verdicts, withChoices } from './testing';
 
 const RATES: Rates & { version: number } = {
   currency: 'crowns',
@@ -43,6 +43,17 @@ describe('a route that is weighed', () => {
     expect(unpriced).toEqual([]);
     // The test shop has no mill, saw, press among its machines.
     expect(missing).toEqual(expect.arrayContaining(['mill', 'press']));
+  });
+
+  it('a pin is as thick as the hole that wore, not as the bore beside it', () => {
+    const hole = (id: string, name: string, ...sizes: readonly number[]) => ({
+      place: testPlace(id, { name, componentId: barrel.id, side: 'inside', stationsMm: [3], clocksDeg: [0, 90], lengthMm: 6 }),
+      readings: sizes.map((valueMm, i) => testReading({ placeId: id, stationMm: 3, clockDeg: i * 90, valueMm, instrumentId: 'mic' })),
+    });
+    const holes = [hole('hub', 'Bore', 38.15, 38.15), hole('small', 'Pin hole', 6.35, 6.65), hole('large', 'Pin hole', 7.34, 7.64)];
+    const found = workOut(testSheet({ places: holes.map((h) => h.place), readings: holes.flatMap((h) => h.readings) }), shop).places;
+    // 7.64 and the 3 mm that a bar has over it.
+    expect(proposeRoute('straight-pin', barrel, found, 0, 1).stock[0]).toMatchObject({ diameterMm: 10.6, lengthMm: 16 });
   });
 
   it('takes minutes as said, and says what has no price or no day yet', () => {

@@ -93,10 +93,20 @@ function sizeOfComponent({ id, materialId }: ComponentRecord, places: readonly P
   return across.length ? { diameterMm: Math.max(...across), lengthMm: Math.max(...along), materialId } : null;
 }
 
-/** The worst place of a component, where a bush, a ring or a sleeve goes; null where nothing round of it was measured. */
+/** Places that wore unevenly by as much as this alike are equally bad, mm. */
+const SAME_WEAR_MM = 0.005;
+
+/** How unevenly a place wore: what its sizes differ by, mm. */
+const unevenMm = ({ shape }: PlaceFinding): number => shape!.largestMm - shape!.smallestMm;
+
+/** The worst place of a component, where a bush, a ring, a pin or a sleeve goes; null where nothing round of it was measured. */
 function sizeOfPlace({ id, materialId }: ComponentRecord, places: readonly PlaceFinding[]): WorkSize | null {
   const round = places.filter((f) => f.component.id === id && f.shape && isDiameter(f.place.kind));
-  const worst = round.find((f) => f.place.land === 'worn') ?? round[0];
+  const ran = round.filter((f) => f.place.land === 'worn');
+  const mostMm = Math.max(0, ...ran.map(unevenMm));
+  // Of holes that wore alike the largest; where nothing wore unevenly, the first that was told.
+  const alike = ran.filter((f) => unevenMm(f) >= mostMm - SAME_WEAR_MM);
+  const worst = (mostMm > SAME_WEAR_MM ? alike.toSorted((p, q) => q.shape!.largestMm - p.shape!.largestMm)[0] : ran[0]) ?? round[0];
   return worst ? { diameterMm: worst.shape!.largestMm, lengthMm: worst.place.lengthMm, materialId } : null;
 }
 

@@ -22,7 +22,7 @@ import type { PartState } from './part-states';
 import type { PlaceFinding } from './place-finding';
 import { deskOutlook, deskSetting, pairSchools, type DeskOutlook, type DeskSetting } from './fit-desk';
 import { gripIn, type Grip } from './grip';
-import type { JobSheet, Shop } from './records';
+import type { ComponentVerdict, JobSheet, Shop } from './records';
 import { runsHere, type RunsHere } from './runs-here';
 import { PAIRS, type PairKind } from './runs-here.data';
 
@@ -66,6 +66,8 @@ export interface FitFinding {
   readonly cleanUpMm: number | null;
   readonly truedMm: number | null;
   readonly choice: FitChoice | null;
+  /** What is in it and is reused with it: nothing is made for the pair. */
+  readonly staysWith: PlaceFinding | null;
   /** It is decided to be trued and is not yet: the pin is made for the size that it will have. */
   readonly toTrue: boolean;
   /** The target by the choice, or by the house default while nothing is chosen. */
@@ -187,6 +189,32 @@ const TRUED_WITHIN_MM = 0.05;
 export const isTrued = ({ trued }: PartState, askedMm: number | null, nowMm: number): boolean =>
   trued && (askedMm === null || Math.abs(askedMm - nowMm) < TRUED_WITHIN_MM);
 
+const REUSED: readonly (ComponentVerdict | null)[] = ['reuse', 'clean-up'];
+
+/** The shaft in a hole where both go back as they are. */
+function staysTogether(hole: PlaceFinding, places: readonly PlaceFinding[]): PlaceFinding | null {
+  const stays = ({ component }: PlaceFinding): boolean => component.role === 'mate' && REUSED.includes(component.verdict);
+  const shaft = places.find((f) => f.place.id === hole.place.matesPlaceId || f.place.matesPlaceId === hole.place.id);
+  return shaft && stays(hole) && stays(shaft) ? shaft : null;
+}
+
+/** How a pair that goes back as it is stands: its play from the tightest to the loosest place, or what is still to be read. */
+function staysWords(hole: PlaceFinding, shaft: PlaceFinding, unit: LengthUnit): string {
+  const names = `${shaft.place.name} and ${inSentence(hole.place.name)}`;
+  const apart = `Nothing is made for them. Where that will not do, say at Strip what becomes of ${inSentence(shaft.component.name)} or ${inSentence(hole.component.name)}.`;
+  if (!hole.shape || !shaft.shape) return `${names} are both reused. ${apart}`;
+  const least = hole.shape.smallestMm - shaft.shape.largestMm;
+  const most = hole.shape.largestMm - shaft.shape.smallestMm;
+  const [from, to] = [least, most].map((mm) => formatWithUnit(mm, unit));
+  const play =
+    least <= 0
+      ? `from ${from} to ${to} between them, below 0 where one is tight in the other`
+      : from === to
+        ? `${from} of play`
+        : `${from} to ${to} of play`;
+  return `${names} are both reused, with ${play}. ${apart}`;
+}
+
 function fitOf(hole: PlaceFinding, places: readonly PlaceFinding[], sheet: JobSheet, shop: Shop): FitFinding {
   const choice = chosenFit(sheet, hole.place.id);
   const runs = runsHere(hole, places, sheet);
@@ -199,8 +227,10 @@ function fitOf(hole: PlaceFinding, places: readonly PlaceFinding[], sheet: JobSh
     !hole.shape || truedMm === null
       ? []
       : schoolsFor(hole, places, choice, runs.kind, shop).map((s) => optionFor(s, hole, setting, truedMm, runs.kind));
-  const base = { hole, runs, options, choice, setting, cleanUpMm, truedMm, toTrue: false, grip: null, gripAtMost: null };
+  const staysWith = choice ? null : staysTogether(hole, places);
+  const base = { hole, runs, options, choice, staysWith, setting, cleanUpMm, truedMm, toTrue: false, grip: null, gripAtMost: null };
   const none = (problem: string): FitFinding => ({ ...base, target: null, figures: null, problem });
+  if (staysWith) return { ...none(staysWords(hole, staysWith, unit)), options: [] };
   if (!hole.shape) return none('Measure the hole first.');
   const taken = choice?.schoolId ?? defaultSchoolOf({ runs, options });
   if (taken === null) return none(runs.kind ? PAIRS[runs.kind].words : `Not known yet: say what runs here (${runs.why}).`);

@@ -38,6 +38,13 @@ it('an oval hole holds all along at its short way, and is loose at its long one'
   expect(grip.looseMm).toBeCloseTo(0.06, 2);
 });
 
+it('a hole read at one place is not belled: what its two ways differ is oval, even where the pin is under their mean', () =>
+  expect(gripIn(hole([[2.5, 6.35, 6.65]], 5), 6.36)).toMatchObject({
+    why: 'oval',
+    holdsMm: 5,
+    looseMm: expect.closeTo(0.29, 3) as number,
+  }));
+
 it('says nothing of a pin that goes in freely, of one that holds everywhere, or of a hole that was not read', () => {
   const plain = [
     [5, 30, 30, 30, 30],

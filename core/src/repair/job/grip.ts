@@ -45,8 +45,12 @@ export function gripIn(hole: PlaceFinding, pinMm: number): Grip | null {
     loose = Math.max(loose, size - pinMm);
   }
   const ofMm = place.lengthMm;
-  if (held < STEPS) return { holdsMm: (held / STEPS) * ofMm, ofMm, looseMm: loose, why: 'bell-mouthed or tapered' };
   const oval = shape.mostOval;
+  const means = stations.map((s) => s.meanMm);
+  // An oval that is more than what the sizes differ along it is what lets the pin go.
+  const along = Math.max(...means) - Math.min(...means);
+  if (held < STEPS && along > oval.ovalityMm)
+    return { holdsMm: (held / STEPS) * ofMm, ofMm, looseMm: loose, why: 'bell-mouthed or tapered' };
   const over = oval.largestMm - pinMm;
   return over > 0 && oval.ovalityMm > (oval.ovalityPlusMinusMm ?? 0) ? { holdsMm: ofMm, ofMm, looseMm: over, why: 'oval' } : null;
 }

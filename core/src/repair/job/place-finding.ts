@@ -28,6 +28,7 @@ import { bearingWitness, nominalEvidence, unitWitness } from './nominal-evidence
 import { isSettled, measuredPlace, pairKey, type Measured } from './measured';
 import type { ComponentRecord, PlaceRecord, JobSheet, ReadingRecord, Shop } from './records';
 import { NOTHING_STANDS_OUT, standingOut, stillStandingOut, type StandingOut } from './suspects';
+import { taperFinding, type TaperFinding } from './taper-finding';
 import { threadFinding, type ThreadFinding } from './thread-finding';
 
 /** Two instruments that disagree, and which one is believed once somebody settled it. */
@@ -55,6 +56,8 @@ export interface PlaceFinding extends ShapeFigures {
   /** A keyseat against the book's. */
   readonly keyseat: KeyseatFinding | null;
   readonly thread: ThreadFinding | null;
+  /** What tapers by design. */
+  readonly taperOf: TaperFinding | null;
   readonly indicator: IndicatorFinding | null;
   readonly disputes: readonly DisputeFinding[];
   /** Instruments whose readings do not count, as another is believed; until somebody says which, the coarser one. */
@@ -76,7 +79,9 @@ export interface PlaceFinding extends ShapeFigures {
   readonly was: Figure | null;
 }
 
-const NOT_MEASURED: RecoveredNominal = { ranked: [], none: 0, canTell: false, note: 'Nothing measured yet.', deciding: null };
+const NO_NOMINAL = { ranked: [], none: 0, canTell: false, deciding: null } as const;
+const NOT_MEASURED: RecoveredNominal = { ...NO_NOMINAL, note: 'Nothing measured yet.' };
+const TAPERS: RecoveredNominal = { ...NO_NOMINAL, note: 'It tapers: it had no one size.' };
 
 /** All that follows from a place's own readings, worked out once while they stay as they are. */
 interface OwnFinding {
@@ -85,6 +90,7 @@ interface OwnFinding {
   readonly values: readonly QuantityFinding[];
   readonly depth: DepthCheck | null;
   readonly thread: ThreadFinding | null;
+  readonly taperOf: TaperFinding | null;
   readonly indicator: IndicatorFinding | null;
   readonly standOut: StandingOut;
   readonly planned: readonly Spot[];
@@ -109,6 +115,7 @@ function workOutOwn(m: Measured, sheet: JobSheet, shop: Shop): OwnFinding {
     values,
     depth: depthFinding(place, values),
     thread: kind === 'thread' ? threadFinding(place, values) : null,
+    taperOf: taperFinding(m),
     indicator: indicatorFinding(m, shop, unit),
     standOut: isDiameter(kind) ? standingOut(m, shop) : NOTHING_STANDS_OUT,
     planned,
@@ -225,7 +232,8 @@ export function placeFindings(sheet: JobSheet, live: readonly ReadingRecord[], s
     const component = components.get(place.componentId);
     return component ? [measureIn(place, component, AS_FOUND)] : [];
   });
-  const sized = measured.filter((m) => m.shape && isDiameter(m.place.kind));
+  // What tapers by design had no one size that could be told.
+  const sized = measured.filter((m) => m.shape && m.place.kind === 'diameter');
   const nominals = recoverNominals(
     sized.map((m) => nominalEvidence(m, sized)),
     INCH_PRIOR[unit],
@@ -234,7 +242,7 @@ export function placeFindings(sheet: JobSheet, live: readonly ReadingRecord[], s
   ).byPlace;
   return measured.map((m) => {
     const { place, component } = m;
-    const nominal = nominals.get(place.id) ?? NOT_MEASURED;
+    const nominal = nominals.get(place.id) ?? (place.kind === 'taper' ? TAPERS : NOT_MEASURED);
     const whole = (own: Measured, state: PartState): PlaceFinding => {
       const f = finding(own, nominal, sheet, shop, place, state);
       return { ...f, groove: grooveFinding(own, f.values, measured, unit), keyseat: keyseatFinding(own, f.values, measured, unit) };

@@ -75,7 +75,8 @@ function measure({ sheet, places: asFound }: StandingInputs): Standing {
 
 function decide({ sheet, places, fits, bores, diagnosis }: StandingInputs): Standing {
   const mates = [...fits.map((f) => ({ place: f.hole, choice: f.choice })), ...bores.map((b) => ({ place: b.shaft, choice: b.choice }))];
-  const open = mates.find((m) => m.choice === null);
+  const reused = new Set(fits.flatMap((f) => (f.staysWith ? [f.hole] : [])));
+  const open = mates.find((m) => m.choice === null && !reused.has(m.place));
   const route = chosenRoute(sheet);
   const awaited = places.some((f) => f.component.role === 'mate' && isDiameter(f.place.kind));
   if (mates.length === 0 && awaited) return notYet('a measured mate');

@@ -1,26 +1,16 @@
 import { bad, good } from '../../terms/outcome';
-import { DOWELS_INCH, DOWELS_MM, nextTaperPins, PIN_SOURCES, TAPER_PINS, taperPinEnds, type TaperPin } from '../../book/pins';
+import { DOWELS_INCH, DOWELS_MM, nextTaperPins, PIN_SOURCES, taperPinEnds, taperPinWornFrom } from '../../book/pins';
 import { MM_PER_INCH, toInchFraction } from '../../terms/quantity';
 import { length, number } from '../fields';
 import { fromTable, given, result } from '../given';
 import { circle, line, rectangle, size } from '../marks';
 import type { Sum } from '../sum';
 
-/** A pin this near to a listed one at its small end is worn from that one, mm. */
-const WORN_FROM_MM = 0.3;
 /** Metric taper pins are 1:50, inch ones 1:48. */
 const METRIC_RATIO = 50;
 const SAME_MM = 1e-6;
 /** Larger pins that are offered. */
 const OFFERED = 4;
-
-/** The listed pin that an old one was: nearest of those no smaller than it at its small end, as pins only wear. */
-function oldPin(smallMm: number, longMm: number): TaperPin | undefined {
-  const off = (p: TaperPin): number => taperPinEnds(p, longMm).smallMm - smallMm;
-  return TAPER_PINS.filter((p) => off(p) > -WORN_FROM_MM / 10 && off(p) < WORN_FROM_MM).sort(
-    (p, q) => Math.abs(off(p)) - Math.abs(off(q)),
-  )[0];
-}
 
 /** The listed straight pin that cleans up a hole, inch beside an inch taper and metric beside a metric one; null beyond the list. */
 function straightPin(wornMm: number, ratio: number): { readonly mm: number; readonly name: string; readonly source: string } | null {
@@ -51,7 +41,7 @@ export const taperPin: Sum = {
     const [small, long, shaft] = [v.number('small'), v.number('long'), v.number('shaft')];
     if (shaft >= long) return bad('shaft', 'The pin must be longer than the shaft is thick: it goes through the hub too.', 'shaft');
     const holes = { small: v.number('hole-small'), large: v.number('hole-large') };
-    const old = oldPin(small, long);
+    const old = taperPinWornFrom(small, long);
     const larger = nextTaperPins({ largeMm: holes.large, smallMm: holes.small }, long).map((pin) => ({ pin, ...taperPinEnds(pin, long) }));
     const next = larger.find((p) => !old || p.pin.ratio === old.ratio) ?? larger[0];
     if (!next) return bad('hole-large', 'No listed taper pin is that large: bore the hole for a straight pin, or bush it.', 'hole-large');

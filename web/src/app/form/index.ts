@@ -13,6 +13,7 @@ export { PickField } from './pick-field';
 export { PlacesField } from './places-field';
 export { RecordForm, type FormTerms } from './record-form';
 export { signedNumber } from './signed-number';
+export { startsAs } from './starts-as';
 export { TextField } from './text-field';
 export { UNITS } from './units';
 export { FormField } from './form-field';

@@ -3,7 +3,7 @@ import { FLOOR_PAGE, routes, type FloorJob, type FloorPage } from '@iron-patch/c
 import type { NoteRecord } from '@iron-patch/core';
 import { Api, ApiProblem, newId, Told } from '../data';
 import { SheetStore } from '../sheet-data';
-import { ChooseField, type Option } from '../form';
+import { ChooseField, type Option, startsAs } from '../form';
 
 /** Writes a calculation with its working into the notes of a job; the open job is offered first. */
 @Component({
@@ -34,7 +34,7 @@ export class SendToJob {
   protected readonly said = linkedSignal<string, string>({ source: this.text, computation: () => '' });
   private readonly open = signal<readonly FloorJob[]>([]);
   protected readonly options = computed<readonly Option[]>(() => this.open().map((j) => [j.id, `${j.number} ${j.title}`] as const));
-  protected readonly job = linkedSignal(() => this.sheet.sheet()?.job.id ?? this.options()[0]?.[0] ?? '');
+  protected readonly job = startsAs(() => this.sheet.sheet()?.job.id ?? this.options()[0]?.[0] ?? '');
 
   constructor() {
     void this.api

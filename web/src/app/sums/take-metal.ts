@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, signal } from '@angular/core';
 import { UNKNOWN_MATERIAL, materialName, type ComponentRecord } from '@iron-patch/core';
 import { Told } from '../data';
-import { ChooseField, type Option } from '../form';
+import { ChooseField, type Option, startsAs } from '../form';
 import { SheetStore } from '../sheet-data';
 
 /** Takes a metal that was told at the bench as that of a component of the open job; how it was told goes into the job's notes. */
@@ -39,7 +39,7 @@ export class TakeMetal {
       (c) => [c.id, `${c.name}, ${c.materialId === UNKNOWN_MATERIAL ? 'not known' : materialName(c.materialId)}`] as const,
     ),
   );
-  protected readonly id = linkedSignal(() => this.components()[0]?.id ?? '');
+  protected readonly id = startsAs(() => this.components()[0]?.id ?? '');
   protected readonly busy = signal(false);
   protected readonly said = linkedSignal<string, string>({ source: this.text, computation: () => '' });
 

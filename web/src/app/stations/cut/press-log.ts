@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import {
   choiceKey,
   countOf,
@@ -15,7 +15,7 @@ import {
 import { FormsModule } from '@angular/forms';
 import { NzCheckboxModule } from 'ng-zorro-antd/checkbox';
 import { keptDraft, newId, ShopStore } from '../../data';
-import { DraftNote, LengthInput, TextField } from '../../form';
+import { DraftNote, LengthInput, TextField, startsAs } from '../../form';
 import { SheetStore } from '../../sheet-data';
 import { putChecked } from '../put-checked';
 
@@ -247,10 +247,10 @@ export class PressLog {
   });
   protected readonly setting = signal(false);
   private readonly lies = computed(() => this.press()?.setting ?? null);
-  protected readonly first = linkedSignal<number | null>(() => this.lies()?.supportsMm?.[0] ?? null);
-  protected readonly second = linkedSignal<number | null>(() => this.lies()?.supportsMm?.[1] ?? null);
-  protected readonly thick = linkedSignal<number | null>(() => this.lies()?.diameterMm ?? null);
-  protected readonly most = linkedSignal<number | null>(() => this.lies()?.mostMm ?? null);
+  protected readonly first = startsAs<number | null>(() => this.lies()?.supportsMm?.[0] ?? null);
+  protected readonly second = startsAs<number | null>(() => this.lies()?.supportsMm?.[1] ?? null);
+  protected readonly thick = startsAs<number | null>(() => this.lies()?.diameterMm ?? null);
+  protected readonly most = startsAs<number | null>(() => this.lies()?.mostMm ?? null);
   protected readonly pushed = signal<number | null>(null);
   protected readonly total = signal<number | null>(null);
   protected readonly over = signal(false);

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import {
   alongWords,
   countAgain,
@@ -13,7 +13,7 @@ import {
   type CutFinding,
   type Dialled,
 } from '@iron-patch/core';
-import { ChooseField, LengthInput, type Option } from '../../form';
+import { ChooseField, LengthInput, type Option, startsAs } from '../../form';
 import { SheetStore } from '../../sheet-data';
 
 /** What a mic tells of a size, 95 %, mm, where only the count of the dial is asked. */
@@ -119,7 +119,7 @@ export class SecondThoughts {
   protected readonly size = signal<number | null>(null);
   /** At which end of the part the tailstock stands in this set-up. */
   readonly tailAt = input.required<'left' | 'right'>();
-  protected readonly tail = linkedSignal(() => this.tailAt());
+  protected readonly tail = startsAs(() => this.tailAt());
   protected readonly tails: readonly Option[] = [
     ['left', 'at the zero end'],
     ['right', 'at the far end'],

@@ -1,9 +1,9 @@
-import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { choiceKey, HYDROGEN, WELD_WAYS, type BeadChoice, type LaidBead, type Problem, type WeldChoice } from '@iron-patch/core';
 import { NzCheckboxModule } from 'ng-zorro-antd/checkbox';
 import { keptDraft, newId, ShopStore, ShopTimePipe } from '../../data';
-import { ChooseField, DraftNote, LengthInput, MATERIAL_OPTIONS, signedNumber, TextField, type Option } from '../../form';
+import { ChooseField, DraftNote, LengthInput, MATERIAL_OPTIONS, signedNumber, TextField, type Option, startsAs } from '../../form';
 import { SheetStore } from '../../sheet-data';
 import { putChecked } from '../put-checked';
 
@@ -202,16 +202,16 @@ export class WeldLog {
   protected readonly weld = computed(() => this.store.repair()?.at?.weld ?? null);
   private readonly said = computed(() => this.weld()?.setting ?? null);
   protected readonly setting = signal(false);
-  protected readonly one = linkedSignal(() => this.said()?.materialId ?? this.weld()?.materials[0] ?? '');
-  protected readonly other = linkedSignal(() => this.said()?.otherId ?? this.weld()?.materials[1] ?? '');
-  protected readonly seam = linkedSignal<string>(() => this.said()?.seam ?? START.seam);
-  protected readonly size = linkedSignal<number | null>(() => this.said()?.sizeMm ?? START.sizeMm);
-  protected readonly bevel = linkedSignal(() => String(this.said()?.bevelDeg ?? START.bevelDeg));
-  protected readonly across = linkedSignal<number | null>(() => this.said()?.diameterMm ?? START.diameterMm);
-  protected readonly thick = linkedSignal<number | null>(() => this.said()?.thickMm ?? START.thickMm);
-  protected readonly way = linkedSignal<string>(() => this.said()?.way ?? START.way);
-  protected readonly heat = linkedSignal(() => String(this.said()?.heatKjMm ?? START.heatKjMm));
-  protected readonly spare = linkedSignal(() => this.said()?.spare ?? START.spare);
+  protected readonly one = startsAs(() => this.said()?.materialId ?? this.weld()?.materials[0] ?? '');
+  protected readonly other = startsAs(() => this.said()?.otherId ?? this.weld()?.materials[1] ?? '');
+  protected readonly seam = startsAs<string>(() => this.said()?.seam ?? START.seam);
+  protected readonly size = startsAs<number | null>(() => this.said()?.sizeMm ?? START.sizeMm);
+  protected readonly bevel = startsAs(() => String(this.said()?.bevelDeg ?? START.bevelDeg));
+  protected readonly across = startsAs<number | null>(() => this.said()?.diameterMm ?? START.diameterMm);
+  protected readonly thick = startsAs<number | null>(() => this.said()?.thickMm ?? START.thickMm);
+  protected readonly way = startsAs<string>(() => this.said()?.way ?? START.way);
+  protected readonly heat = startsAs(() => String(this.said()?.heatKjMm ?? START.heatKjMm));
+  protected readonly spare = startsAs(() => this.said()?.spare ?? START.spare);
   protected readonly temp = signal('');
   protected readonly problems = signal<readonly Problem[]>([]);
   protected readonly kept = keptDraft(() => `seam:${this.store.sheet()!.job.id}:${this.store.item()?.id}`, {

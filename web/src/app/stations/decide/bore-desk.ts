@@ -1,7 +1,7 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import { formatLength, ownBore, truedTooLarge, type BoreFinding, type BoreOption } from '@iron-patch/core';
 import { SheetStore } from '../../sheet-data';
-import { LengthInput } from '../../form';
+import { LengthInput, startsAs } from '../../form';
 
 /** A school picked for a shaft that is kept or turned true. */
 export interface PickedBore {
@@ -144,15 +144,12 @@ export class BoreDesk {
   readonly bore = input.required<BoreFinding>();
   readonly picked = output<PickedBore>();
   protected readonly unit = computed(() => this.store.unit());
-  protected readonly truedMm = linkedSignal<number>(() => this.bore().truedMm!);
+  protected readonly truedMm = startsAs<number>(() => this.bore().truedMm!);
   protected readonly tooLarge = computed(() => truedTooLarge(this.bore(), this.truedMm(), this.unit()));
   /** Smallest that an own bore may be, mm: starts where the target stands. */
-  protected readonly ownMm = linkedSignal<string, number>({
-    source: () => this.bore().shaft.place.id,
-    computation: () => {
-      const { choice, target, shaft } = this.bore();
-      return (choice?.hole === 'true' ? null : target?.lowerMm) ?? shaft.shape!.largestMm;
-    },
+  protected readonly ownMm = startsAs<number>(() => {
+    const { choice, target, shaft } = this.bore();
+    return (choice?.hole === 'true' ? null : target?.lowerMm) ?? shaft.shape!.largestMm;
   });
   private readonly own = computed(() => ownBore(this.bore(), this.ownMm()));
   protected readonly rows = computed<Row[]>(() => {

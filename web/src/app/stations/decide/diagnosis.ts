@@ -23,7 +23,7 @@ import {
 import { newId, SAME_VALUE } from '../../data';
 import { PlacePicker } from '../../picture';
 import { SheetStore } from '../../sheet-data';
-import { ChooseField, FormFrame, inValue, LengthInput, RecordForm, TextField, type Option } from '../../form';
+import { ChooseField, FormFrame, inValue, LengthInput, RecordForm, TextField, type Option, startsAs } from '../../form';
 import { DoneBeforePanel } from '../done-before';
 import { QuoteDesk } from './quote-desk';
 import { RoutesDesk } from './routes-desk';
@@ -61,7 +61,7 @@ export class Diagnosis {
   protected readonly strength = STRENGTH_WORDS;
   protected readonly adding = signal(false);
   protected readonly findingId = signal<string>('tight-then-loose');
-  protected readonly componentId = linkedSignal(() => this.components()[0]?.[0] ?? '');
+  protected readonly componentId = startsAs(() => this.components()[0]?.[0] ?? '');
   protected readonly atMm = signal<number | null>(null);
   private readonly stored = computed((): CauseFields => {
     const sheet = this.store.sheet();

@@ -1,5 +1,5 @@
 import { NgTemplateOutlet } from '@angular/common';
-import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import {
   choiceKey,
   formatLength,
@@ -23,7 +23,7 @@ import {
 import { scaleLinear } from 'd3-scale';
 import { CopyTable } from '../../show';
 import { SheetStore } from '../../sheet-data';
-import { LengthInput } from '../../form';
+import { LengthInput, startsAs } from '../../form';
 import { RunningForm } from './running-form';
 
 /** A school picked for a hole that is kept or trued. */
@@ -88,20 +88,17 @@ export class FitDesk {
   protected readonly unit = computed(() => this.store.unit());
 
   /** Largest that an own pin may be, mm: starts where the pin stands now. */
-  protected readonly ownMm = linkedSignal<string, number>({
-    source: () => this.fit().hole.place.id,
-    computation: () => {
-      const { choice, target, hole, options } = this.fit();
-      const house = options.find((o) => o.id === defaultSchoolOf(this.fit()))?.kept;
-      // An own target is for the hole as it is.
-      const kept = choice?.hole === 'true' ? (house?.ok ? house.value : null) : target;
-      return kept?.upperMm ?? hole.shape!.smallestMm;
-    },
+  protected readonly ownMm = startsAs<number>(() => {
+    const { choice, target, hole, options } = this.fit();
+    const house = options.find((o) => o.id === defaultSchoolOf(this.fit()))?.kept;
+    // An own target is for the hole as it is.
+    const kept = choice?.hole === 'true' ? (house?.ok ? house.value : null) : target;
+    return kept?.upperMm ?? hole.shape!.smallestMm;
   });
   protected readonly own = computed(() => ownOption(this.fit(), this.ownMm()));
 
   /** Size that the hole is bored to where it is trued, mm: as chosen, or as typed here. */
-  protected readonly truedMm = linkedSignal<number>(() => this.fit().truedMm!);
+  protected readonly truedMm = startsAs<number>(() => this.fit().truedMm!);
   protected readonly tooSmall = computed(() => truedTooSmall(this.fit(), this.truedMm(), this.unit()));
 
   private readonly kept = computed(() => this.fit().options.flatMap((o) => (o.kept.ok ? [{ option: o, target: o.kept.value }] : [])));

@@ -1,7 +1,7 @@
-import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { check, CHOICE_VALUES } from '@iron-patch/contract';
 import { type DeskSetting, type LengthUnit, type Problem, type RunningChoice } from '@iron-patch/core';
-import { LengthInput, signedNumber, TextField } from '../../form';
+import { LengthInput, signedNumber, TextField, startsAs } from '../../form';
 
 /** What the pair runs at and how thick the metal round the hole is: kept with the job as soon as it is right. */
 @Component({
@@ -54,9 +54,9 @@ export class RunningForm {
   readonly unit = input.required<LengthUnit>();
   readonly saved = output<RunningChoice>();
   private readonly running = computed(() => this.setting().running);
-  protected readonly pin = linkedSignal(() => String(this.running().pinC));
-  protected readonly hole = linkedSignal(() => String(this.running().holeC));
-  protected readonly hub = linkedSignal(() => this.running().hubOutsideMm);
+  protected readonly pin = startsAs(() => String(this.running().pinC));
+  protected readonly hole = startsAs(() => String(this.running().holeC));
+  protected readonly hub = startsAs(() => this.running().hubOutsideMm);
   private readonly draft = computed(() => ({ pinC: signedNumber(this.pin()), holeC: signedNumber(this.hole()), hubOutsideMm: this.hub() }));
   private readonly checked = computed(() => check(CHOICE_VALUES['running']!, this.draft()));
   protected readonly problems = computed<readonly Problem[]>(() => {

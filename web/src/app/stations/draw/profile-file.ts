@@ -1,6 +1,6 @@
-import { ChangeDetectionStrategy, Component, inject, linkedSignal, output, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, inject, output, signal } from '@angular/core';
 import { partFromProfile, type LengthUnit, type Part } from '@iron-patch/core';
-import { FileField } from '../../form';
+import { FileField, startsAs } from '../../form';
 import { SheetStore } from '../../sheet-data';
 import { dxfProfile } from './dxf-profile';
 
@@ -47,7 +47,7 @@ export class ProfileFile {
   private readonly store = inject(SheetStore);
   readonly drawn = output<Part>();
   protected readonly units: readonly LengthUnit[] = ['mm', 'in'];
-  protected readonly unit = linkedSignal<LengthUnit>(() => this.store.unit());
+  protected readonly unit = startsAs<LengthUnit>(() => this.store.unit());
   protected readonly busy = signal(false);
   protected readonly said = signal('');
   protected readonly bad = signal(false);

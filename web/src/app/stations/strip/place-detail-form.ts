@@ -1,8 +1,8 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import type { PlaceInput } from '@iron-patch/contract';
 import { formatPlace, fromUnit, parseNumberList, V_BLOCKS_DEG, vBlockSees, type PlaceKind, type Problem } from '@iron-patch/core';
 import { SheetStore } from '../../sheet-data';
-import { ChooseField, FormField, LengthInput, TextField, UNREADABLE, type Option } from '../../form';
+import { ChooseField, FormField, LengthInput, TextField, UNREADABLE, type Option, startsAs } from '../../form';
 import { detailFor } from './place-input';
 
 type Detail = PlaceInput['detail'];
@@ -128,7 +128,7 @@ export class PlaceDetailForm extends FormField<Detail> {
     const { sees, blind } = vBlockSees(this.detail().vDeg ?? 90);
     return `Shows ${sees.join(', ')} lobes; blind to ${blind.join(', ')}.`;
   });
-  protected readonly supports = linkedSignal(() =>
+  protected readonly supports = startsAs(() =>
     this.detail()
       .supportsMm.map((mm) => formatPlace(mm, this.store.unit()))
       .join(', '),
