@@ -87,7 +87,7 @@ it('lengths told from a face: the shoulder lies there, the part is as long as wa
   expect(partLengthMm(shoulder)).toBe(115);
   expect(partLengthMm(typed(SHAFT, 'b.lengthMm', '120 over all'))).toBe(120);
   expect(partLengthMm(typed(SHAFT, 'a.lengthMm', '4.5 in overall'))).toBeCloseTo(114.3, 9);
-  expect(refused(SHAFT, 'b.lengthMm', '35 from zero')).toMatch(/40.00 mm long already/);
+  expect(refused(SHAFT, 'b.lengthMm', '35 from zero')).toMatch(/40.00\u00a0mm long already/);
   expect(refused(SHAFT, 'a.diameterMm', '30 from zero')).toMatch(/number alone/);
 });
 
@@ -102,7 +102,7 @@ it('a groove told from any face has its nearer wall there', () => {
   expect(walls(typed(part, 'g.atMm', '12 from right'))[1]).toBeCloseTo(88, 6);
   expect(walls(typed(part, 'g.atMm', '12 from the far end'))[1]).toBeCloseTo(88, 6);
   expect(walls(typed(part, 'g.atMm', '70 from zero'))[0]).toBeCloseTo(70, 6);
-  expect(refused(part, 'g.atMm', '30 from zero')).toMatch(/10.00 mm to the left/);
+  expect(refused(part, 'g.atMm', '30 from zero')).toMatch(/10.00\u00a0mm to the left/);
 });
 
 it('a length is told between any two faces, by the name of what the other one is on', () => {

@@ -1,3 +1,4 @@
+import { aLength } from '../../terms/quantity';
 import { bad, good, type Outcome } from '../../terms/outcome';
 import { inSentence } from '../../terms/words';
 import { hostOf, kindOf, partLengthMm, placeAll, placeOutside, type Part } from '../part';
@@ -114,11 +115,11 @@ export function fromFace(part: Part, ask: Ask, mm: number, from: Face | NamedFac
   if (typeof from === 'object') {
     const at = fromNamed(part, ask, mm, from);
     if (!at.ok || at.value >= 0) return at;
-    return bad('before', `That lies ${(-at.value).toFixed(2)} mm to the left of where its surface begins.`);
+    return bad('before', `That lies ${aLength(-at.value)} to the left of where its surface begins.`);
   }
   if (ask.field === 'atMm' && from !== 'all') {
     const at = toNanometres(placeFrom(part, ask, mm, from));
-    return at < 0 ? bad('before', `That lies ${(-at).toFixed(2)} mm to the left of where its surface begins.`) : good(at);
+    return at < 0 ? bad('before', `That lies ${aLength(-at)} to the left of where its surface begins.`) : good(at);
   }
   const s = ask.field === 'lengthMm' ? placeOutside(part).find((o) => o.id === ask.ownerId) : undefined;
   if (!s || (from !== 'zero' && from !== 'all')) return bad('face', 'This is not told from a face: type the number alone.');
@@ -126,5 +127,5 @@ export function fromFace(part: Part, ask: Ask, mm: number, from: Face | NamedFac
   const left = toNanometres(mm - others);
   return left > 0
     ? good(left)
-    : bad('short', `What stands ${from === 'zero' ? 'before' : 'beside'} ${inSentence(s.name)} is ${others.toFixed(2)} mm long already.`);
+    : bad('short', `What stands ${from === 'zero' ? 'before' : 'beside'} ${inSentence(s.name)} is ${aLength(others)} long already.`);
 }

@@ -1,3 +1,4 @@
+import { aLength } from '../../terms/quantity';
 import { keeper } from '../../terms/kept';
 import { good, type Outcome, type Problem } from '../../terms/outcome';
 import { inSentence } from '../../terms/words';
@@ -18,13 +19,13 @@ type Say = (path: string, code: string, message: string) => void;
 function checkSurface(s: Surface, path: string, lengthIsGiven: boolean, say: Say): void {
   const named = s.name || 'A surface';
   const size = (mm: number): boolean => mm > 0 && mm <= MOST_DIAMETER_MM;
-  if (!size(s.diameterMm)) say(`${path}.diameterMm`, 'diameter', `${named} needs a diameter between 0 and ${MOST_DIAMETER_MM} mm.`);
+  if (!size(s.diameterMm)) say(`${path}.diameterMm`, 'diameter', `${named} needs a diameter between 0 and ${aLength(MOST_DIAMETER_MM)}.`);
   if (s.kind === 'taper' && !(s.farDiameterMm !== null && size(s.farDiameterMm)))
     say(`${path}.farDiameterMm`, 'diameter', `${named} is a taper: say the diameter of its other end.`);
   if (s.kind !== 'taper' && s.farDiameterMm !== null)
     say(`${path}.farDiameterMm`, 'diameter', `${named} is no taper: it has one diameter.`);
   if (lengthIsGiven && !(s.lengthMm > 0 && s.lengthMm <= MOST_PART_LENGTH_MM))
-    say(`${path}.lengthMm`, 'length', `${named} needs a length between 0 and ${MOST_PART_LENGTH_MM} mm.`);
+    say(`${path}.lengthMm`, 'length', `${named} needs a length between 0 and ${aLength(MOST_PART_LENGTH_MM)}.`);
 }
 
 function checkBores(part: Part, say: Say): void {
@@ -42,7 +43,7 @@ function checkBores(part: Part, say: Say): void {
       if (!(s.lengthMm > 0) || s.toMm > length + 1e-6 || s.fromMm < -1e-6)
         return say(`${at}.lengthMm`, 'depth', 'The bore is deeper than the part is long.');
       const thin = thinWall(s, outside);
-      if (thin) say(`${at}.diameterMm`, 'thin-wall', `The bore leaves less than ${LEAST_WALL_MM} mm of wall under ${thin.name}.`);
+      if (thin) say(`${at}.diameterMm`, 'thin-wall', `The bore leaves less than ${aLength(LEAST_WALL_MM)} of wall under ${thin.name}.`);
     });
   });
   const [near, far] = ['near', 'far'].map((end) => bores[part.bores.findIndex((b) => b.from === end)] ?? []);

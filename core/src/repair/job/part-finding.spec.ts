@@ -123,6 +123,18 @@ it('while something is wrong with it, it has no mass, and says what', () => {
   expect([found.mass, found.volumeMm3, found.balance]).toEqual([null, null, null]);
 });
 
+it('what is wrong with it is told in the unit of the job', () => {
+  const plain = newPart('plain-pin', 'Pin', 25, 100);
+  const [choice, { job }] = [
+    testChoice(choiceKey.part, { ...plain, outside: plain.outside.map((s) => ({ ...s, lengthMm: 0 })) }),
+    testSheet(),
+  ];
+  const says = (unit: 'mm' | 'in'): string => partOf(testSheet({ choices: [choice], job: { ...job, unit } })).problems[0]!.message;
+  // Three metres at most: 118.11 in.
+  expect(says('mm')).toContain('between 0 and 3000.00 mm');
+  expect(says('in')).toContain('between 0 and 118.110 in');
+});
+
 it('the play of a size in its hole: at the tightest place by 40.16, at the widest by 40.31', () => {
   const found = workOut(fitted(), testShop).items[0]!;
   const segment = found.part!.segments.find((s) => s.segment.id === 'body')!;

@@ -1,3 +1,4 @@
+import { lengthsIn } from '../../terms/quantity';
 import type { Limits } from '../../evidence/proof';
 import { inSentence } from '../../terms/words';
 import { GENERAL_TOLERANCE_SOURCE } from '../../book/fits';
@@ -253,7 +254,7 @@ export function partFinding(
     part,
     segments,
     dimensions,
-    problems: checked.ok ? [] : checked.problems,
+    problems: checked.ok ? [] : checked.problems.map((p) => ({ ...p, message: lengthsIn(sheet.job.unit, p.message) })),
     unlimited: dimensions.filter((d) => d.limits === null || waits(d)),
     volumeMm3: volume,
     balance: checked.ok ? balanceOf(part) : null,

@@ -16,6 +16,7 @@ export {
 } from './format-length';
 export { parseNumber, parseSignedNumber, type TypedNumber } from './parse-number';
 export { inMark, outOfMark, type DecimalMark } from './decimal-mark';
+export { aLength, lengthsIn } from './lengths-in';
 export { significant } from './significant';
 export { parseNumberList } from './parse-number-list';
 export { parseLength, MOST_LENGTH_MM, MOST_MISTYPED_MM, type TypedLength, type ParseLengthOptions } from './parse-length';

@@ -20,6 +20,7 @@ import {
   entry,
   formatLength,
   inSentence,
+  lengthsIn,
   optionsOf,
   otherUnit,
   parseLength,
@@ -245,7 +246,7 @@ export class DrawingLine {
   }
 
   private say(text: string, bad: boolean, more: Partial<Said> = {}): void {
-    this.said.set({ text, bad, which: [], back: false, ...more });
+    this.said.set({ text: lengthsIn(this.store.unit(), text), bad, which: [], back: false, ...more });
   }
 }
 

@@ -1,3 +1,4 @@
+import { aLength } from '../../../terms/quantity';
 import type { Problem } from '../../../terms/outcome';
 import { fieldProblem } from '../field-problem';
 import { type Block } from './block';
@@ -28,7 +29,7 @@ export function blockProblems(block: Block): Problem[] {
   const sizes = SIZES.flatMap(([field, name]): Problem[] =>
     block[field] > 0 && block[field] <= MOST_BLOCK_MM
       ? []
-      : [{ path: `block.${field}`, code: 'length', message: `${name}: between 0 and ${MOST_BLOCK_MM} mm.` }],
+      : [{ path: `block.${field}`, code: 'length', message: `${name}: between 0 and ${aLength(MOST_BLOCK_MM)}.` }],
   );
   if (sizes.length) return sizes;
   const ids = ['block', ...block.cuts.map((c) => c.id)];

@@ -1,3 +1,4 @@
+import { aLength } from '../../../terms/quantity';
 import { findThread } from '../../../book/threads';
 import { THROUGH_OR_DEPTH, type FeatureBase, type FeatureKind, type Host } from '../feature-kind';
 import { root, simpson } from '../integrate';
@@ -95,7 +96,7 @@ export const crossHole: FeatureKind<CrossHole> = {
       return [
         {
           field: 'diameterMm',
-          message: `A ${f.diameterMm.toFixed(2)} mm hole takes more than half of the ${(2 * R).toFixed(2)} mm section.`,
+          message: `A ${aLength(f.diameterMm)} hole takes more than half of the ${aLength(2 * R)} section.`,
         },
       ];
     if (f.sinkMm / 2 >= R) return [{ field: 'sinkMm', message: 'The countersink is as wide as the part.' }];

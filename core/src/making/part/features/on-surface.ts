@@ -1,4 +1,4 @@
-import { formatLength } from '../../../terms/quantity';
+import { aLength } from '../../../terms/quantity';
 import type { ContourPoint, End, FeatureProblem, Host } from '../feature-kind';
 
 /** Least metal left under or round something that is cut, mm. */
@@ -47,7 +47,7 @@ export const startLength = (host: Host, usualMm: number, share = 0.5): number =>
 /** A stretch that leaves its surface. */
 export function leaves(host: Host, fromMm: number, toMm: number, field: string): FeatureProblem[] {
   return fromMm < -ROUNDING_MM || toMm > lengthOf(host) + ROUNDING_MM
-    ? [{ field, message: `${host.surface.name} is ${formatLength(lengthOf(host), 'mm', 2)} mm long: this does not lie wholly on it.` }]
+    ? [{ field, message: `${host.surface.name} is ${aLength(lengthOf(host))} long: this does not lie wholly on it.` }]
     : [];
 }
 
@@ -56,7 +56,7 @@ export function badFloor(host: Host, floorMm: number, atMm: number, field: strin
   const [surface, beyond] = [host.radiusAt(atMm), host.beyondAt(atMm)];
   const outside = host.surface.side === 'outside';
   if (outside ? floorMm >= surface - ROUNDING_MM : floorMm <= surface + ROUNDING_MM)
-    return [{ field, message: `It cuts nothing: the surface there is ${formatLength(2 * surface, 'mm', 2)} mm across.` }];
+    return [{ field, message: `It cuts nothing: the surface there is ${aLength(2 * surface)} across.` }];
   const left = outside ? floorMm - beyond : beyond - floorMm;
   return left < LEAST_METAL_MM ? [{ field, message: outside ? 'It leaves no metal under it.' : 'It breaks through to the outside.' }] : [];
 }

@@ -1,3 +1,4 @@
+import { aLength } from '../../../terms/quantity';
 import { zoneDeviations } from '../../../book/fits';
 import { ringsFor, type RingGroove as BookRing } from '../../../book/rings';
 import type { BookLimits, FeatureKind, Host } from '../feature-kind';
@@ -67,7 +68,7 @@ export const ringGroove: FeatureKind<RingGroove> = {
     if (problems.length || f.ring === 'measured' || ringOf(f, host)) return problems;
     const [near] = rings(host);
     const message = near
-      ? `The book’s groove for this size is ${near.grooveMm.toFixed(2)} mm (${near.standard}): cut that, or say that it is as measured.`
+      ? `The book’s groove for this size is ${aLength(near.grooveMm)} (${near.standard}): cut that, or say that it is as measured.`
       : 'The book has no ring for this size: say that the groove is as measured.';
     return [{ field: 'ring', message }];
   },

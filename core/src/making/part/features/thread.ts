@@ -1,3 +1,4 @@
+import { aLength } from '../../../terms/quantity';
 import { findThread, THREAD_CLASSES, type Thread as BookThread } from '../../../book/threads';
 import { flankMm, isHoleOf, minorMm, threadBook } from '../book-thread';
 import type { DimensionDraft, End, FeatureBase, FeatureKind } from '../feature-kind';
@@ -93,7 +94,7 @@ export const thread: FeatureKind<Thread> = {
         return [
           {
             field: 'thread',
-            message: `The surface is ${blank.toFixed(2)} mm and ${t.name} is ${t.majorMm.toFixed(2)} over its crests: turn the blank first.`,
+            message: `The surface is ${aLength(blank)} and ${t.name} is ${aLength(t.majorMm)} over its crests: turn the blank first.`,
           },
         ];
       return rootMm / 2 <= host.beyondAt(endAt(host, f.end)) ? [{ field: 'thread', message: 'It cuts into the bore.' }] : [];
@@ -102,7 +103,7 @@ export const thread: FeatureKind<Thread> = {
       return [
         {
           field: 'thread',
-          message: `The hole is ${blank.toFixed(2)} mm and ${t.name} wants about ${minorMm(t).toFixed(2)}: drill or bore it first.`,
+          message: `The hole is ${aLength(blank)} and ${t.name} wants about ${aLength(minorMm(t))}: drill or bore it first.`,
         },
       ];
     return t.majorMm / 2 >= host.beyondAt(endAt(host, f.end)) ? [{ field: 'thread', message: 'It breaks through to the outside.' }] : [];

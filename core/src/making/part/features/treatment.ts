@@ -1,4 +1,4 @@
-import { formatLength } from '../../../terms/quantity';
+import { aLength } from '../../../terms/quantity';
 import type { FeatureBase, FeatureKind } from '../feature-kind';
 import type { ASide, Changes } from './before-treatment';
 import { needsCylinder } from './on-surface';
@@ -142,9 +142,7 @@ export const treatment: FeatureKind<Treatment> = {
     const { fromMm, toMm } = host.surface;
     const wall = host.beyondAt((fromMm + toMm) / 2);
     const through = host.surface.side === 'outside' ? before / 2 <= wall : before / 2 >= wall;
-    return through
-      ? [{ field: 'aSideMm', message: `Cut for it, to ${formatLength(before, 'mm', 2)} mm, it leaves no wall.` }]
-      : needsCylinder(host);
+    return through ? [{ field: 'aSideMm', message: `Cut for it, to ${aLength(before)}, it leaves no wall.` }] : needsCylinder(host);
   },
   dimensions: (f, host) => [
     {

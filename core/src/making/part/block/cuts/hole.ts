@@ -1,3 +1,4 @@
+import { aLength } from '../../../../terms/quantity';
 import { findThread, type Thread } from '../../../../book/threads';
 import { flankMm, isHoleOf, minorMm, threadBook } from '../../book-thread';
 import { THROUGH_OR_DEPTH } from '../../feature-kind';
@@ -119,7 +120,7 @@ export const hole: BlockKind<BlockHole> = {
     if (!t) return [{ field: 'thread', message: 'Say which thread: M6, 1/4-20.' }];
     return isHoleOf(t, c.diameterMm)
       ? []
-      : [{ field: 'thread', message: `The hole is ${c.diameterMm.toFixed(2)} mm and ${t.name} wants about ${minorMm(t).toFixed(2)}.` }];
+      : [{ field: 'thread', message: `The hole is ${aLength(c.diameterMm)} and ${t.name} wants about ${aLength(minorMm(t))}.` }];
   },
   dimensions: (c) => {
     const t = threadOf(c);

@@ -1,4 +1,4 @@
-import { formatLength } from '../../../../terms/quantity';
+import { aLength } from '../../../../terms/quantity';
 import type { FeatureProblem } from '../../feature-kind';
 import { type Box, edgeOf, faceOf, FACES, FACE_NAMES, sizeAlong, type Face } from '../box';
 
@@ -29,7 +29,7 @@ export const fromOppositeMm = (block: Sizes, on: Face, axis: 'u' | 'v', mm: numb
 export function leavesFace(block: Sizes, on: Face, way: 'u' | 'v', fromMm: number, toMm: number, field: string): FeatureProblem[] {
   const most = faceOf(block, on)[way === 'u' ? 'uMm' : 'vMm'];
   return fromMm < -ROUNDING_MM || toMm > most + ROUNDING_MM
-    ? [{ field, message: `The ${FACE_NAMES[on]} is ${formatLength(most, 'mm', 2)} mm that way: this does not lie wholly on it.` }]
+    ? [{ field, message: `The ${FACE_NAMES[on]} is ${aLength(most)} that way: this does not lie wholly on it.` }]
     : [];
 }
 
@@ -38,7 +38,7 @@ export function badDepth(block: Sizes, on: Face, depthMm: number, field: string)
   const { thickMm } = faceOf(block, on);
   if (!(depthMm > 0)) return [{ field, message: 'Say how deep.' }];
   return thickMm - depthMm < LEAST_FLOOR_MM
-    ? [{ field, message: `The block is ${formatLength(thickMm, 'mm', 2)} mm thick there: it leaves no metal behind it.` }]
+    ? [{ field, message: `The block is ${aLength(thickMm)} thick there: it leaves no metal behind it.` }]
     : [];
 }
 
