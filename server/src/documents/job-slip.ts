@@ -33,6 +33,8 @@ import {
   type SegmentPasses,
   type Shop,
   type Side,
+  type Lathe,
+  type Schedule,
 } from '@iron-patch/core';
 import { Paper } from './paper';
 import { drawPart } from './part-picture';
@@ -58,15 +60,31 @@ export function jobSlip(sheet: JobSheet, repair: Repair, shop: Shop): Promise<Bu
     ofRework(paper, item, unit);
     if (item.blockPlan) ofBlock(paper, sheet, item.blockPlan);
   });
-  for (const { item, number } of rest) {
+  for (const { item, number, together, lathe } of rest) {
     paper.section(`${number} ${item.name}${item.quantity > 1 ? `, ${item.quantity} off` : ''}`);
     if (item.route) paper.paragraph(`Route: ${item.route}.`);
     const words =
       item.kind === 'buy' ? `To buy: ${item.size || 'size not on record'}. ${item.source}` : item.steps.map((s) => s.what).join('; ');
     paper.paragraph(words || 'Nothing is on record of how.');
+    if (lathe) ofSchedules(paper, together, lathe, unit);
   }
   ofTime(paper, sheet, shop);
   return paper.finish();
+}
+
+/** Each number to set with its dial, the cuts one after another, and what to mind. */
+function ofSchedules(paper: Paper, schedules: readonly Schedule[], lathe: Lathe, unit: LengthUnit): void {
+  for (const s of schedules) {
+    if (s.settings.length)
+      paper.table(
+        [s.title, 'set to', 'on the dial'],
+        s.settings.map((x) => [x.figure.label, showValue(x.figure, unit), onDial(x, lathe)]),
+        [5, 2, 3],
+      );
+    const cuts = toldCuts(s, lathe, unit);
+    if (cuts) paper.paragraph(`${capital(cuts.on)} ${cuts.each.join(', ')}.`);
+    if (s.words.length) paper.paragraph(s.words.join(' '), 8.5);
+  }
 }
 
 /** Where the holes of a block lie from two edges, and how far the table goes to them once the finder touched those. */
@@ -240,17 +258,7 @@ function ofPart(paper: Paper, { job }: JobSheet, part: PartFinding, plan: PlanFi
         plan.lathe,
         unit,
       );
-      for (const s of schedules) {
-        if (s.settings.length)
-          paper.table(
-            [s.title, 'set to', 'on the dial'],
-            s.settings.map((x) => [x.figure.label, showValue(x.figure, unit), onDial(x, plan.lathe)]),
-            [5, 2, 3],
-          );
-        const cuts = toldCuts(s, plan.lathe, unit);
-        if (cuts) paper.paragraph(`${capital(cuts.on)} ${cuts.each.join(', ')}.`);
-        if (s.words.length) paper.paragraph(s.words.join(' '), 8.5);
-      }
+      ofSchedules(paper, schedules, plan.lathe, unit);
     }
   }
 }

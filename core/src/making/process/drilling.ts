@@ -1,4 +1,4 @@
-import { DRILLS, inCrib, type DrillSet } from '../../book/drills';
+import { DRILLS, drillWords, inCrib, type DrillSet } from '../../book/drills';
 
 /** Left for the boring bar on the diameter after drilling, mm: enough to straighten what the drill left. */
 const LEFT_TO_BORE_MM = 2;
@@ -50,6 +50,9 @@ export function drillLadderMm(drillMm: number, sets: readonly DrillSet[]): numbe
   const before = [pilot, drillMm >= OPENED_FROM_MM ? OPENED_SHARE * drillMm : null].flatMap((mm) => (mm === null ? [] : (upTo(mm) ?? [])));
   return [...new Set([...before, drillMm])];
 }
+
+/** What a drill of exactly that size is called in its set: `letter N`, `7.7 mm`. */
+export const drillNamed = (mm: number): string => DRILLS.filter((d) => d.diameterMm === mm).map(drillWords)[0] ?? '';
 
 /** How far the point of a drill stands before its full diameter, mm. */
 export const pointMm = (drillMm: number): number => drillMm / 2 / Math.tan(HALF_POINT_RAD);

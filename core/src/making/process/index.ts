@@ -1,4 +1,14 @@
-export { drillBeforeReamer, drillLadderMm, firstDrill, leftForReamer, peckDepthsMm, pilotMm, pointMm, type FirstDrill } from './drilling';
+export {
+  drillBeforeReamer,
+  drillLadderMm,
+  drillNamed,
+  firstDrill,
+  leftForReamer,
+  peckDepthsMm,
+  pilotMm,
+  pointMm,
+  type FirstDrill,
+} from './drilling';
 export { PASS_WORDS, planBorePasses, planPasses, USUAL_PASSES, type Pass, type PassOptions } from './passes';
 export { gearsUnder, idealRpm, spindleSpeed, type SpindleSpeed } from './speed';
 export { passesMin, USUAL_FEEDS_MM } from './cutting-time';

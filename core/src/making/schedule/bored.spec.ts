@@ -23,7 +23,7 @@ it('a bush of 20 through: 13 from the crib with its web first, out behind, clear
   const [s, ...others] = drills(bored({ id: 'b', from: 'near', through: true, surfaces: [step('a', 20, 80)] }));
   expect(others).toEqual([]);
   expect(lastDrill(s!)).toBe(13);
-  expect(s!.settings[0]!.figure).toMatchObject({ label: 'pilot drill', value: 3.5 });
+  expect(s!.settings[0]!.figure).toMatchObject({ label: 'pilot drill, 3.5 mm', value: 3.5 });
   // 0.8 of 25 m/min on 13 is 490, on 3.5 is 1819.
   expect([valueOf(s!, 'rpm-0'), valueOf(s!, 'rpm-1')]).toEqual([1200, 200]);
   // A part-off of 3 and 2 more.

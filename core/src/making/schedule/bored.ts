@@ -1,4 +1,14 @@
-import { drillBeforeReamer, drillLadderMm, EDGES, edgeSpeed, firstDrill, peckDepthsMm, pointMm, type FirstDrill } from '../process';
+import {
+  drillBeforeReamer,
+  drillLadderMm,
+  drillNamed,
+  EDGES,
+  edgeSpeed,
+  firstDrill,
+  peckDepthsMm,
+  pointMm,
+  type FirstDrill,
+} from '../process';
 import { formatWithUnit, placeWithUnit } from '../../terms/quantity';
 import { inSentence } from '../../terms/words';
 import { partLengthMm, placeBore, type Bore, type Part, type PlacedSurface } from '../part';
@@ -76,7 +86,7 @@ function ofStep(here: In, steps: readonly Step[], at: number): Schedule[] {
   const drills = ladder.flatMap((mm, i): Setting[] => {
     const name = i === ladder.length - 1 ? 'drill' : i === 0 ? 'pilot drill' : 'drill between';
     const why = i === ladder.length - 1 ? 'leaves the boring bar enough to straighten it' : 'opened out in steps, the web first';
-    return [usual(s, `drill-${i}`, name, mm, why), ...turnedAt(s, `${i}`, name, 'drill', mm, bench)];
+    return [usual(s, `drill-${i}`, `${name}, ${drillNamed(mm)}`, mm, why), ...turnedAt(s, `${i}`, name, 'drill', mm, bench)];
   });
   return [
     {
@@ -109,7 +119,7 @@ function reamed(here: In, s: PlacedSurface, isLast: boolean): Schedule[] {
     {
       ...{ id: s.id, title: `Drill and ream ${inSentence(s.name)}`, tools: [{ kind: 'reamer', sizeMm }] },
       settings: [
-        usual(s, 'drill-0', 'drill', drill.diameterMm, 'leaves what a reamer takes'),
+        usual(s, 'drill-0', `drill, ${drillNamed(drill.diameterMm)}`, drill.diameterMm, 'leaves what a reamer takes'),
         ...turnedAt(s, '0', 'drill', 'drill', drill.diameterMm, bench),
         setting(s, 'reamer', 'reamer', sizeMm, 'as it is cut'),
         ...turnedAt(s, 'reamer', 'reamer', 'reamer', sizeMm, bench),

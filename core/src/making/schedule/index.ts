@@ -1,5 +1,5 @@
 export { schedulesOf } from './schedules';
-export { USUAL_FINDER_MM, type Bench, type Schedule, type Setting, type ToolNeed } from './schedule';
+export { type Bench, type Schedule, type Setting, type ToolNeed } from './schedule';
 export { onCross, onDial, toldCuts } from './on-dial';
 export { changeWheels, trainWords, type WheelTrain } from './change-wheels';
 export { missingTools, type MissingTool } from './missing';
@@ -11,3 +11,4 @@ export { along, type Along } from './along';
 export { oneSetting } from './one-setting';
 export { cutMinutes } from './cut-minutes';
 export { USUAL_END_MILL_MM } from './edge-settings';
+export { drilledTogether, type HoleTogether, type TogetherBench } from './drilled-together';

@@ -56,9 +56,6 @@ export interface Bench {
   readonly unit: LengthUnit;
 }
 
-/** Diameter of an ordinary edge finder, mm. */
-export const USUAL_FINDER_MM = 10;
-
 /** The schedule of one kind of feature; null where nothing has to be set for it. */
 export type Scheduler<F extends FeatureBase> = (f: F, host: Host, bench: Bench) => Omit<Schedule, 'id' | 'title'> | null;
 

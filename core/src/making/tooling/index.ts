@@ -1,2 +1,3 @@
+export { finderOf, type Finder } from './finder';
 export { threadedKind, TOOL_KINDS, TOOL_WORDS, type CribTool, type ToolKind } from './tool';
 export { hangingFor, parseTool, toolWords, type TypedTool } from './parse-tool';

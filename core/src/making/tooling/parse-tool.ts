@@ -17,6 +17,7 @@ const NAMES: readonly (readonly [RegExp, ToolKind])[] = [
   [/^reamers?\b/i, 'reamer'],
   [/^taps?\b/i, 'tap'],
   [/^dies?\b/i, 'die'],
+  [/^(?:edge[\s-]*finder|finder|wiggler)s?\b/i, 'finder'],
 ];
 
 const SIZE = /^[øØ]?\s*(\d+(?:\s+|\s*-\s*)\d+\/\d+|\d+\/\d+|\d*[.,]?\d+)\s*(mm|inches|inch|in|")?(?![\w/°%])/i;
@@ -52,7 +53,7 @@ export function parseTool(raw: string, unit: LengthUnit): Outcome<TypedTool> {
   if (!named)
     return bad(
       'kind',
-      'Begin with what it is: turning tool, boring bar, parting, threading tool, end mill, cutter, reamer, tap or die.',
+      'Begin with what it is: turning tool, boring bar, parting, threading tool, end mill, cutter, reamer, tap, die or edge finder.',
       'kind',
     );
   const { kind } = named;

@@ -1,5 +1,17 @@
-/** What cuts, as it hangs or lies in the crib; drills are told of by the set. */
-export const TOOL_KINDS = ['turning', 'boring', 'parting', 'threading', 'end-mill', 'cutter', 'reamer', 'tap', 'die', 'other'] as const;
+/** What cuts, or finds an edge, as it hangs or lies in the crib; drills are told of by the set. */
+export const TOOL_KINDS = [
+  'turning',
+  'boring',
+  'parting',
+  'threading',
+  'end-mill',
+  'cutter',
+  'reamer',
+  'tap',
+  'die',
+  'finder',
+  'other',
+] as const;
 export type ToolKind = (typeof TOOL_KINDS)[number];
 
 /** Kinds that cut a thread of one name. */
@@ -15,6 +27,7 @@ export const TOOL_WORDS: Readonly<Record<ToolKind, string>> = {
   reamer: 'Reamer',
   tap: 'Tap',
   die: 'Die',
+  finder: 'Edge finder',
   other: 'Tool',
 };
 

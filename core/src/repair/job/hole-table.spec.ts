@@ -15,7 +15,7 @@ const rows = (cuts: BlockCut[], limits: Part['limits'] = {}, sets: readonly Dril
     ...{ block: { ...SIZES, cuts }, limits },
   };
   const found = workOut(testSheet({ places: [], readings: [], choices: [testChoice(choiceKey.part, part)] }), testShop).items[0]!.part!;
-  return holeTable(found, { drillSets: sets, machines }, 'mm');
+  return holeTable(found, { drillSets: sets, machines, tools: [] }, 'mm');
 };
 const H7 = (upperDev: number) => ({ lowerDev: 0, upperDev, text: 'H7' });
 

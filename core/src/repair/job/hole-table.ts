@@ -4,7 +4,7 @@ import { hssMMin } from '../../book/materials';
 import { drillBeforeReamer, edgeSpeed, firstDrill } from '../../making/process';
 import { edgesOf, FACE_NAMES, type BlockHole } from '../../making/part';
 import { holeLetters } from '../../making/scene';
-import { USUAL_FINDER_MM } from '../../making/schedule';
+import { finderOf, type Finder } from '../../making/tooling';
 import { toTurns, turnsWords, type Dial } from '../../making/setups';
 import { placeWithUnit, type LengthUnit } from '../../terms/quantity';
 import { plus, ruled, sumOf, workedOut, type Figure } from '../../terms/working';
@@ -87,13 +87,8 @@ function rpmOf(id: string, mm: number | null, materialId: string, shop: Pick<Sho
 export const millDial = (shop: Pick<Shop, 'machines'>): Dial | null => millOf(shop)?.mill?.dial ?? null;
 
 /** The finder touches from outside: its middle stands half of it before the edge. */
-function fromEdge(at: Figure, dial: Dial | null, unit: LengthUnit): FromEdge {
-  const half = ruled(
-    'finder.half',
-    `half a finder of ${placeWithUnit(USUAL_FINDER_MM, unit)}`,
-    USUAL_FINDER_MM / 2,
-    'an ordinary edge finder',
-  );
+function fromEdge(at: Figure, finder: Finder, dial: Dial | null, unit: LengthUnit): FromEdge {
+  const half = ruled('finder.half', `half a finder of ${placeWithUnit(finder.mm, unit)}`, finder.mm / 2, finder.how);
   const far = sumOf(`${at.key}.from-touch`, `${at.label}, from where the finder touched`, [plus(at), plus(half)]);
   return { far, dial: dial ? `${turnsWords(toTurns(far.value, dial), dial)} ${dial.unit}` : '' };
 }
@@ -101,16 +96,17 @@ function fromEdge(at: Figure, dial: Dial | null, unit: LengthUnit): FromEdge {
 /**
  * The holes of a drawn block, found from two edges of their faces, with the drill for each; none of a turned part.
  *
- * @param shop its drills: one that hangs in the crib comes first; and the dial of its mill
+ * @param shop its drills: one that hangs in the crib comes first; the dial of its mill, and its edge finder
  */
 export function holeTable(
   { part: { block, materialId }, dimensions }: PartFinding,
-  shop: Pick<Shop, 'drillSets' | 'machines'>,
+  shop: Pick<Shop, 'drillSets' | 'machines' | 'tools'>,
   unit: LengthUnit,
 ): HoleRow[] {
   if (!block) return [];
   const letters = holeLetters(block);
   const dial = millDial(shop);
+  const finder = finderOf(shop.tools, unit);
   const byKey = new Map(dimensions.map((d) => [d.dimension.key, d]));
   return block.cuts.flatMap((c): HoleRow[] => {
     const [diameter, at, up] = [c.id, `${c.id}.at`, `${c.id}.up`].map((key) => byKey.get(key));
@@ -120,7 +116,7 @@ export function holeTable(
       {
         ...{ id: c.id, letter: letters.get(c.id)!, name: c.name, face: FACE_NAMES[c.on], edges: edgesOf(c.on) },
         ...{ first: at.figure, second: up.figure, drill: drill.words, rpm: rpmOf(c.id, drill.mm, materialId, shop) },
-        go: [fromEdge(at.figure, dial, unit), fromEdge(up.figure, dial, unit)],
+        go: [fromEdge(at.figure, finder, dial, unit), fromEdge(up.figure, finder, dial, unit)],
       },
     ];
   });

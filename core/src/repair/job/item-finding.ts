@@ -1,6 +1,7 @@
 import { withLater } from '../../terms/kept';
 import type { Figure } from '../../terms/working';
 import { isDiameterOfSurface } from '../../making/part';
+import type { Schedule } from '../../making/schedule';
 import type { Lathe } from '../../making/setups';
 import type { BoreFinding } from './bore-finding';
 import { boringFinding, type BoringFinding } from './boring-finding';
@@ -11,6 +12,7 @@ import { inCutOrder } from './cut-order';
 import { cutFindings, type CutFinding } from './cut-finding';
 import type { FitFinding } from './fit-finding';
 import { movedLastAt, type JobItem } from './items';
+import { jointHoles } from './drilled-together';
 import { joinedFinding } from './joined-finding';
 import { partFinding, type PartFinding } from './part-finding';
 import { piecesOf, type Piece } from './pieces';
@@ -55,6 +57,8 @@ export interface ItemFinding {
   readonly press: PressFinding | null;
   /** Where it is welded: what the seam takes, in which order it is laid; null where it is not. */
   readonly weld: WeldFinding | null;
+  /** Holes that are drilled and reamed through what it joins. */
+  readonly together: readonly Schedule[];
   readonly pieces: readonly PieceFinding[];
   readonly releasable: readonly Figure[];
   readonly moved: readonly MovedFigure[];
@@ -157,6 +161,11 @@ function itemFinding(item: JobItem, index: number, given: ItemInputs, joined: re
       item,
       joined.flatMap((j) => j.part ?? []),
       sheet,
+    ),
+    together: jointHoles(
+      item,
+      joined.map((j) => j.part),
+      given,
     ),
     pieces,
   };

@@ -13,7 +13,8 @@ import {
   type WayId,
 } from '../../making/holdings';
 import type { Part } from '../../making/part';
-import { cutMinutes, missingTools, oneSetting, schedulesOf, USUAL_FINDER_MM, type Schedule } from '../../making/schedule';
+import { cutMinutes, missingTools, oneSetting, schedulesOf, type Schedule } from '../../making/schedule';
+import { finderOf } from '../../making/tooling';
 import { depthLadder, type Dial, type Lathe, type Rung } from '../../making/setups';
 import {
   blankOf,
@@ -237,7 +238,7 @@ export function planFinding(
   const behind = behindWords(blank.roundMm, need.length.value, fastest, lathe.spindleBoreMm ?? null, found.part.materialId, unit);
   const aimed = asAimed(found);
   const bench = {
-    ...{ lathe, partingMm: plan.partingMm, finderMm: USUAL_FINDER_MM, unit: sheet.job.unit },
+    ...{ lathe, partingMm: plan.partingMm, finderMm: finderOf(shop.tools, sheet.job.unit).mm, unit: sheet.job.unit },
     ...{ drillSets: shop.drillSets, hssMMin: hssMMin(found.part.materialId), holeMm: blank.holeMm, cutMm },
     ...{ mostRpm: (id: string) => mostRpm(id)?.rpm ?? null, mill: millSpindle(shop) },
   };

@@ -33,6 +33,7 @@ import { SecondThoughts } from './second-thoughts';
 import { SetBySet } from './set-by-set';
 import { StationWords } from '../../working/station-words';
 import { BlockSteps } from '../block-steps';
+import { JointHoles } from '../joint-holes';
 import { TriedFit } from '../tried-fit';
 import { WeldLog } from './weld-log';
 import { Spoken } from './spoken';
@@ -61,6 +62,7 @@ const SHOWN_CUTS = 4;
     StateMark,
     DialPicture,
     ItemSteps,
+    JointHoles,
     PieceRow,
     PracticeLathe,
     PressLog,

@@ -17,7 +17,7 @@ import { OnTheCut } from '../on-the-cut';
 import { HoldList } from './hold-list';
 import { LadderPicture } from './ladder-picture';
 import { PassesTable } from './passes-table';
-import { Schedules } from './schedules';
+import { Schedules } from '../schedules';
 
 interface CutHere {
   readonly id: string;

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
 import { onDial, toldCuts, type Lathe, type Schedule } from '@iron-patch/core';
-import { FigureButton } from '../../show';
-import { SheetStore } from '../../sheet-data';
+import { FigureButton } from '../show';
+import { SheetStore } from '../sheet-data';
 
 /** How what is cut into the part is brought to its depth: each number to set, with its dial, cuts one after another, and what to mind. */
 @Component({

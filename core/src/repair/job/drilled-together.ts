@@ -1,0 +1,73 @@
+import { hssMMin } from '../../book/materials';
+import { drilledTogether, missingTools, type Schedule } from '../../making/schedule';
+import { finderOf } from '../../making/tooling';
+import { inSentence } from '../../terms/words';
+import { millSpindle } from './bored-on';
+import type { FitFinding } from './fit-finding';
+import type { JobItem } from './items';
+import type { PartFinding } from './part-finding';
+import type { PlaceFinding } from './place-finding';
+import type { JobSheet, Shop } from './records';
+
+/** What of a job tells how its parts are drilled together. */
+interface Given {
+  readonly places: readonly PlaceFinding[];
+  readonly sheet: JobSheet;
+  readonly shop: Shop;
+}
+
+/** Holes this near in size are one that goes through, mm. */
+const SAME_MM = 1e-6;
+
+/** Components that a pin in such holes goes through: those of the holes, and what sits in or on them. */
+function piercedBy(holes: readonly FitFinding[], places: readonly PlaceFinding[]): Set<string> {
+  const own = new Set(holes.map((f) => f.hole.component.id));
+  const beside = places.flatMap((p) => {
+    const mate = places.find((q) => q.place.id === p.place.matesPlaceId || q.place.matesPlaceId === p.place.id);
+    return mate && own.has(mate.component.id) && p.component.role === 'mate' ? [p.component.id] : [];
+  });
+  return new Set([...own, ...beside]);
+}
+
+/**
+ * Holes that are drilled and reamed through what is joined, each of one size: those that a joined pin fits and that are to be trued.
+ *
+ * @param joined parts of the items that it waits for
+ */
+export function jointHoles(item: JobItem, joined: readonly (PartFinding | null)[], { places, sheet, shop }: Given): Schedule[] {
+  if (item.kind !== 'join' || !item.steps.some((s) => s.act === 'pin')) return [];
+  return joined.flatMap((part) =>
+    (part?.segments ?? []).flatMap(({ segment, fits }): Schedule[] => {
+      const trued = fits.filter((f) => f.choice?.hole === 'true' && f.truedMm !== null && f.hole.shape !== null);
+      const sizes = trued.map((f) => f.truedMm!);
+      const sizeMm = sizes[0];
+      if (sizeMm === undefined || sizes.some((mm) => Math.abs(mm - sizeMm) > SAME_MM)) return [];
+      const pierced = piercedBy(trued, places);
+      const of = places.filter((p) => pierced.has(p.component.id));
+      const speeds = of.map((p) => hssMMin(p.component.materialId)).filter((v) => v > 0);
+      const outside = of.flatMap((p) => (p.place.side === 'outside' && p.shape ? [p.shape.largestMm] : []));
+      const schedule = drilledTogether(
+        {
+          id: `${item.id}.${segment.id}`,
+          name: inSentence(part!.part.name || segment.name),
+          sizeMm,
+          there: {
+            smallestMm: Math.min(...trued.map((f) => f.hole.shape!.smallestMm)),
+            largestMm: Math.max(...trued.map((f) => f.hole.shape!.largestMm)),
+          },
+          acrossMm: outside.length ? Math.max(...outside) : null,
+        },
+        {
+          mill: millSpindle(shop),
+          drillSets: shop.drillSets,
+          hssMMin: speeds.length ? Math.min(...speeds) : 0,
+          finderMm: finderOf(shop.tools, sheet.job.unit).mm,
+          unit: sheet.job.unit,
+        },
+      );
+      if (!schedule) return [];
+      const missing = missingTools([schedule], shop.tools, sheet.job.unit).map((m) => `Not in the crib: ${m.words}.`);
+      return [{ ...schedule, words: [...missing, ...schedule.words] }];
+    }),
+  );
+}
