@@ -60,13 +60,13 @@ export function jobSlip(sheet: JobSheet, repair: Repair, shop: Shop): Promise<Bu
     ofRework(paper, item, unit);
     if (item.blockPlan) ofBlock(paper, sheet, item.blockPlan);
   });
-  for (const { item, number, together, lathe } of rest) {
+  for (const { item, number, holes, lathe } of rest) {
     paper.section(`${number} ${item.name}${item.quantity > 1 ? `, ${item.quantity} off` : ''}`);
     if (item.route) paper.paragraph(`Route: ${item.route}.`);
     const words =
       item.kind === 'buy' ? `To buy: ${item.size || 'size not on record'}. ${item.source}` : item.steps.map((s) => s.what).join('; ');
     paper.paragraph(words || 'Nothing is on record of how.');
-    if (lathe) ofSchedules(paper, together, lathe, unit);
+    if (lathe) ofSchedules(paper, holes, lathe, unit);
   }
   ofTime(paper, sheet, shop);
   return paper.finish();

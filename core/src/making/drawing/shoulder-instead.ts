@@ -47,7 +47,7 @@ export function shoulderInstead(part: Part, grooveId: string, side: 'left' | 'ri
     features.push(now);
   }
   const stays = { ...part.outside[at]!, lengthMm: side === 'right' ? alongMm : lengthMm - alongMm };
-  const shoulder = surface(id, 'cylinder', `Shoulder beside ${inSentence(on.name)}`, lengthMm - stays.lengthMm, diameterMm);
+  const shoulder = surface(id, 'cylinder', `Collar beside ${inSentence(on.name)}`, lengthMm - stays.lengthMm, diameterMm);
   const pair = side === 'right' ? [stays, shoulder] : [shoulder, stays];
   const limits = Object.fromEntries(Object.entries(part.limits).filter(([key]) => key !== grooveId && !key.startsWith(`${grooveId}.`)));
   return good({ ...part, outside: [...part.outside.slice(0, at), ...pair, ...part.outside.slice(at + 1)], features, limits });

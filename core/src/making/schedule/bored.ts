@@ -12,6 +12,7 @@ import {
 import { formatWithUnit, placeWithUnit } from '../../terms/quantity';
 import { inSentence } from '../../terms/words';
 import { partLengthMm, placeBore, type Bore, type Part, type PlacedSurface } from '../part';
+import { drillSteps, type Turning } from './drill-steps';
 import { setting, usual, type Bench, type Schedule, type Setting } from './schedule';
 
 /** Left before a flat bottom or a shoulder for the boring bar to finish, mm. */
@@ -83,11 +84,8 @@ function ofStep(here: In, steps: readonly Step[], at: number): Schedule[] {
   const ladder = drillLadderMm(diameterMm, bench.drillSets).filter((mm) => mm > there);
   const pecks = peckDepthsMm(diameterMm, deep.mm);
   const show = (mm: number): string => formatWithUnit(mm, bench.unit);
-  const drills = ladder.flatMap((mm, i): Setting[] => {
-    const name = i === ladder.length - 1 ? 'drill' : i === 0 ? 'pilot drill' : 'drill between';
-    const why = i === ladder.length - 1 ? 'leaves the boring bar enough to straighten it' : 'opened out in steps, the web first';
-    return [usual(s, `drill-${i}`, `${name}, ${drillNamed(mm)}`, mm, why), ...turnedAt(s, `${i}`, name, 'drill', mm, bench)];
-  });
+  const turning: Turning = (key, name, edge, mm) => turnedAt(s, key, name, edge, mm, bench);
+  const drills = drillSteps(s, ladder, 'leaves the boring bar enough to straighten it', turning);
   return [
     {
       ...{ id: s.id, title: `Drill ${inSentence(s.name)}`, tools: [] },

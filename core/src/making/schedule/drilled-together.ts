@@ -1,7 +1,8 @@
 import { formatWithUnit, placeWithUnit } from '../../terms/quantity';
-import { drillBeforeReamer, drillLadderMm, drillNamed, EDGES, edgeSpeed, peckDepthsMm } from '../process';
+import { drillBeforeReamer, drillLadderMm, peckDepthsMm } from '../process';
+import { drillSteps, turnedOnMill, type DrillBench } from './drill-steps';
 import { edgeToCentreMm } from './milled';
-import { setting, usual, type Bench, type Schedule, type Setting } from './schedule';
+import { setting, type Schedule } from './schedule';
 
 /** A straight hole for a pin through parts that are clamped together. */
 export interface HoleTogether {
@@ -15,37 +16,19 @@ export interface HoleTogether {
   readonly acrossMm: number | null;
 }
 
-/** How fast high-speed steel turns in it and is fed, where the book has the metal. */
-function turning(hole: HoleTogether, key: string, name: string, edge: 'drill' | 'reamer', mm: number, bench: TogetherBench): Setting[] {
-  if (bench.hssMMin <= 0) return [];
-  const { rpm, words } = edgeSpeed(edge, bench.hssMMin, mm, bench.mill);
-  return [
-    setting(hole, `rpm-${key}`, `${name}, at`, rpm, words, null, 'rpm'),
-    usual(hole, `feed-${key}`, 'fed by, a turn', EDGES[edge].feed.mm(mm), 'usual in high-speed steel'),
-  ];
-}
-
-/** What the shop and the metals are, as far as a hole through both asks. */
-export type TogetherBench = Pick<Bench, 'mill' | 'drillSets' | 'hssMMin' | 'finderMm' | 'unit'>;
-
 /**
  * A hole drilled and reamed through parts in one setting: from the edge to its centre line, drills one after another, reamer, pecks.
  *
  * @returns null for a hole that no reamer is listed for
  */
-export function drilledTogether(hole: HoleTogether, bench: TogetherBench): Schedule | null {
+export function drilledTogether(hole: HoleTogether, bench: DrillBench): Schedule | null {
   const { sizeMm, there, acrossMm } = hole;
   const last = drillBeforeReamer(sizeMm, bench.drillSets);
   if (!last) return null;
   const show = (mm: number): string => formatWithUnit(mm, bench.unit);
   // What is no larger than the hole that is there cuts nothing.
   const ladder = drillLadderMm(last.diameterMm, bench.drillSets).filter((mm) => mm > (there?.smallestMm ?? 0));
-  const drills = ladder.flatMap((mm, i): Setting[] => {
-    const isLast = i === ladder.length - 1;
-    const name = isLast ? 'drill' : i === 0 ? 'pilot drill' : 'drill between';
-    const why = isLast ? 'leaves what a reamer takes' : 'opened out in steps, the web first';
-    return [usual(hole, `drill-${i}`, `${name}, ${drillNamed(mm)}`, mm, why), ...turning(hole, `${i}`, name, 'drill', mm, bench)];
-  });
+  const turning = turnedOnMill(hole, bench);
   const pecks = acrossMm === null ? [] : peckDepthsMm(last.diameterMm, acrossMm);
   return {
     ...{ id: hole.id, title: `Drill and ream for ${hole.name}`, tools: [{ kind: 'reamer', sizeMm }] },
@@ -61,9 +44,9 @@ export function drilledTogether(hole: HoleTogether, bench: TogetherBench): Sched
               `half of the outside, ${show(acrossMm)}, and half a finder of ${placeWithUnit(bench.finderMm, bench.unit)}`,
             ),
           ]),
-      ...drills,
+      ...drillSteps(hole, ladder, 'leaves what a reamer takes', turning),
       setting(hole, 'reamer', 'reamer', sizeMm, 'as it was decided to be trued to'),
-      ...turning(hole, 'reamer', 'reamer', 'reamer', sizeMm, bench),
+      ...turning('reamer', 'reamer', 'reamer', sizeMm),
     ],
     cuts: pecks.length > 1 ? { on: null, toMm: pecks } : null,
     words: [

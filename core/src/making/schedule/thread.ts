@@ -160,6 +160,9 @@ function inside(f: Thread, host: Host, t: BookThread, { unit }: Bench): ReturnTy
   const hole = tapHole(t, 75);
   if (!hole.ok) return null;
   const { aimMm, limits, drills } = hole.value;
+  // Bored, it is kept a quarter of what it may be off either limit; drilled it comes as the drill leaves it.
+  const roomMm = (limits.upperMm - limits.lowerMm) / 4;
+  const holeMm = drills[0]?.drill.diameterMm ?? Math.min(Math.max(aimMm, limits.lowerMm + roomMm), limits.upperMm - roomMm);
   const own = host.surface.leftMm;
   const tapped = isTapped(t.name);
   return {
@@ -168,7 +171,7 @@ function inside(f: Thread, host: Host, t: BookThread, { unit }: Bench): ReturnTy
         f,
         'hole',
         'hole before the thread',
-        aimMm,
+        holeMm,
         `${formatLength(limits.lowerMm, unit)} to ${formatWithUnit(limits.upperMm, unit)}, ${limits.source}`,
       ),
       ...(tapped ? [] : [setting(f, 'depth', 'straight in, from the hole', (t.majorMm - own) / 2, 'to the basic major diameter', 'cross')]),
@@ -178,7 +181,7 @@ function inside(f: Thread, host: Host, t: BookThread, { unit }: Bench): ReturnTy
     words: [
       ...(drills[0]
         ? [`Drill ${drillWords(drills[0].drill)}, ${drills[0].percent.toFixed(0)} % of thread.`]
-        : [`Bore it to ${formatWithUnit(aimMm, unit)}.`]),
+        : [`Bore it to ${formatWithUnit(holeMm, unit)}.`]),
       tapped
         ? 'Tap held square by the tailstock, cutting oil, back a half turn to break the chip; a plug tap last in a blind hole.'
         : 'Single-point it with a bar as thick as goes in; try the mating screw, not the number alone.',

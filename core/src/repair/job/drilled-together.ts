@@ -1,8 +1,6 @@
-import { hssMMin } from '../../book/materials';
-import { drilledTogether, missingTools, type Schedule } from '../../making/schedule';
-import { finderOf } from '../../making/tooling';
+import { drilledTogether, type Schedule } from '../../making/schedule';
 import { inSentence } from '../../terms/words';
-import { millSpindle } from './bored-on';
+import { drillBench, withMissing } from './drill-bench';
 import type { FitFinding } from './fit-finding';
 import type { JobItem } from './items';
 import type { PartFinding } from './part-finding';
@@ -44,7 +42,6 @@ export function jointHoles(item: JobItem, joined: readonly (PartFinding | null)[
       if (sizeMm === undefined || sizes.some((mm) => Math.abs(mm - sizeMm) > SAME_MM)) return [];
       const pierced = piercedBy(trued, places);
       const of = places.filter((p) => pierced.has(p.component.id));
-      const speeds = of.map((p) => hssMMin(p.component.materialId)).filter((v) => v > 0);
       const outside = of.flatMap((p) => (p.place.side === 'outside' && p.shape ? [p.shape.largestMm] : []));
       const schedule = drilledTogether(
         {
@@ -57,17 +54,14 @@ export function jointHoles(item: JobItem, joined: readonly (PartFinding | null)[
           },
           acrossMm: outside.length ? Math.max(...outside) : null,
         },
-        {
-          mill: millSpindle(shop),
-          drillSets: shop.drillSets,
-          hssMMin: speeds.length ? Math.min(...speeds) : 0,
-          finderMm: finderOf(shop.tools, sheet.job.unit).mm,
-          unit: sheet.job.unit,
-        },
+        drillBench(
+          of.map((p) => p.component.materialId),
+          sheet,
+          shop,
+        ),
       );
       if (!schedule) return [];
-      const missing = missingTools([schedule], shop.tools, sheet.job.unit).map((m) => `Not in the crib: ${m.words}.`);
-      return [{ ...schedule, words: [...missing, ...schedule.words] }];
+      return [withMissing(schedule, sheet, shop)];
     }),
   );
 }

@@ -24,6 +24,7 @@ import { movedFigures, newestRelease, releasable, type MovedFigure } from './rel
 import { reworkFinding } from './rework-finding';
 import { reworkPlan, type ReworkPlan } from './rework-plan';
 import { pressFinding, type PressFinding } from './pressed';
+import { tappedFor } from './tapped-for';
 import { sizeCuts, type SizeCut } from './size-cut';
 import { trialsOf } from './tried';
 import { weldFinding, type WeldFinding } from './welded';
@@ -57,8 +58,8 @@ export interface ItemFinding {
   readonly press: PressFinding | null;
   /** Where it is welded: what the seam takes, in which order it is laid; null where it is not. */
   readonly weld: WeldFinding | null;
-  /** Holes that are drilled and reamed through what it joins. */
-  readonly together: readonly Schedule[];
+  /** Holes that are drilled and reamed through what it joins, or drilled and tapped for what is made with it. */
+  readonly holes: readonly Schedule[];
   readonly pieces: readonly PieceFinding[];
   readonly releasable: readonly Figure[];
   readonly moved: readonly MovedFigure[];
@@ -88,14 +89,20 @@ const ofItem = (figures: readonly Figure[], item: JobItem, jobId: string): Figur
 
 /** The items of a job in their order; what is joined is worked out after what it joins. */
 export function itemFindings(items: readonly JobItem[], given: ItemInputs): ItemFinding[] {
-  const single = items.map((item, i) => (item.kind === 'join' ? null : itemFinding(item, i, given, [])));
+  const single = items.map((item, i) => (item.kind === 'join' ? null : itemFinding(item, i, given, [], items)));
   return items.map((item, i) => {
     const joined = single.filter((f): f is ItemFinding => f !== null && item.after.includes(f.item.id));
-    return single[i] ?? itemFinding(item, i, given, joined);
+    return single[i] ?? itemFinding(item, i, given, joined, items);
   });
 }
 
-function itemFinding(item: JobItem, index: number, given: ItemInputs, joined: readonly ItemFinding[]): ItemFinding {
+function itemFinding(
+  item: JobItem,
+  index: number,
+  given: ItemInputs,
+  joined: readonly ItemFinding[],
+  items: readonly JobItem[],
+): ItemFinding {
   const { live, sheet, shop } = given;
   const part = partOf(item, given, joined);
   // What is drawn has to follow each number at once: how it is held and cut is worked out where somebody asks for it.
@@ -162,11 +169,14 @@ function itemFinding(item: JobItem, index: number, given: ItemInputs, joined: re
       joined.flatMap((j) => j.part ?? []),
       sheet,
     ),
-    together: jointHoles(
-      item,
-      joined.map((j) => j.part),
-      given,
-    ),
+    holes: [
+      ...jointHoles(
+        item,
+        joined.map((j) => j.part),
+        given,
+      ),
+      ...tappedFor(item, items, sheet, shop),
+    ],
     pieces,
   };
   const found: ItemFinding = withLater(own, {

@@ -30,6 +30,11 @@ export class HoldingShown {
     });
   });
 
+  /** Whatever was touched elsewhere: the machine goes by what is cut next. */
+  letGo(): void {
+    this.asked.set(null);
+  }
+
   show(number: number): void {
     const item = this.store.item();
     if (item) this.asked.set({ itemId: item.id, number });

@@ -33,7 +33,7 @@ import { SecondThoughts } from './second-thoughts';
 import { SetBySet } from './set-by-set';
 import { StationWords } from '../../working/station-words';
 import { BlockSteps } from '../block-steps';
-import { JointHoles } from '../joint-holes';
+import { DrilledHoles } from '../drilled-holes';
 import { TriedFit } from '../tried-fit';
 import { WeldLog } from './weld-log';
 import { Spoken } from './spoken';
@@ -62,7 +62,7 @@ const SHOWN_CUTS = 4;
     StateMark,
     DialPicture,
     ItemSteps,
-    JointHoles,
+    DrilledHoles,
     PieceRow,
     PracticeLathe,
     PressLog,
@@ -174,6 +174,11 @@ export class Cut {
     const most = Math.max(...all.map((b) => over(b.mm)), 1e-6);
     return all.map((b) => ({ ...b, share: Math.max((over(b.mm) / most) * 42, 0) }));
   });
+
+  constructor() {
+    // What was looked at elsewhere is let go: the machine goes by what is cut next.
+    this.held.letGo();
+  }
 
   private ahead(nextMm: number, cutsLeft: number, aimMm: number): { mm: number; ahead: boolean; words: string }[] {
     if (cutsLeft === 0) return [{ mm: nextMm, ahead: true, words: 'once more, measure' }];

@@ -10,6 +10,7 @@ import {
   partLengthMm,
   readAcrossMm,
   readLengthMm,
+  roundStart,
   type EvidenceDrawing,
   type Part,
   type PartKind,
@@ -136,7 +137,7 @@ export class DrawStart {
   /** As it was read, unless another is typed. */
   protected readonly length = computed(() => {
     const { places } = this.store.repair() ?? { places: [] };
-    return this.lengthTyped() ?? readLengthMm(places, this.store.item()?.componentIds ?? []) ?? 100;
+    return this.lengthTyped() ?? readLengthMm(places, this.store.item()?.componentIds ?? []) ?? roundStart(this.store.unit(), 100, 4);
   });
   protected readonly follows = computed(() => (isBlockShape(this.kind()) ? '' : ', and the body follows its fit'));
   protected readonly bodyTyped = signal<number | null>(null);

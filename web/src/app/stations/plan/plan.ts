@@ -29,7 +29,7 @@ import { ChooseField, LengthInput, type Option } from '../../form';
 import { RackLine } from '../../rack/rack-line';
 import { FigureButton } from '../../show';
 import { BlockSteps } from '../block-steps';
-import { JointHoles } from '../joint-holes';
+import { DrilledHoles } from '../drilled-holes';
 import { OutsideLink } from '../outside-link';
 import { HeldSo } from './held-so';
 import { ReworkSheet } from './rework-sheet';
@@ -48,7 +48,7 @@ import { Ways } from './ways';
     ChooseField,
     FigureButton,
     HeldSo,
-    JointHoles,
+    DrilledHoles,
     LengthInput,
     OutsideLink,
     RackLine,

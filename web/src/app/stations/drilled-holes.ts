@@ -2,25 +2,25 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { SheetStore } from '../sheet-data';
 import { Schedules } from './schedules';
 
-/** What the item in hand joins is drilled and reamed together: where, with which drills and reamer, how fast. */
+/** Holes of the item in hand that are drilled and reamed together or tapped: where, with which drills, how fast. */
 @Component({
-  selector: 'ip-joint-holes',
+  selector: 'ip-drilled-holes',
   imports: [Schedules],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (at(); as a) {
       <section>
-        <h3>Drilled and reamed together</h3>
-        <ip-schedules [schedules]="a.together" [lathe]="a.lathe!" />
+        <h3>{{ a.item.kind === 'join' ? 'Drilled and reamed together' : 'Drilled and tapped' }}</h3>
+        <ip-schedules [schedules]="a.holes" [lathe]="a.lathe!" />
       </section>
     }
   `,
   styles: 'section { padding: 12px 18px; }',
 })
-export class JointHoles {
+export class DrilledHoles {
   private readonly store = inject(SheetStore);
   protected readonly at = computed(() => {
     const at = this.store.repair()?.at;
-    return at?.together.length && at.lathe ? at : null;
+    return at?.holes.length && at.lathe ? at : null;
   });
 }

@@ -1,0 +1,34 @@
+import { drillNamed, EDGES, edgeSpeed } from '../process';
+import { setting, usual, type Bench, type Setting } from './schedule';
+
+/** What the shop and the metal are, as far as a drill that turns asks. */
+export type DrillBench = Pick<Bench, 'mill' | 'drillSets' | 'hssMMin' | 'finderMm' | 'unit'>;
+
+/** How fast a drill or reamer goes, and how far it is fed. */
+export type Turning = (key: string, name: string, edge: 'drill' | 'reamer', mm: number) => Setting[];
+
+/** It turns on the mill, or by hand-held drill at the same speed: nothing where the book has no speed for the metal. */
+export const turnedOnMill =
+  (of: { readonly id: string }, { hssMMin, mill }: DrillBench): Turning =>
+  (key, name, edge, mm) => {
+    if (hssMMin <= 0) return [];
+    const { rpm, words } = edgeSpeed(edge, hssMMin, mm, mill);
+    return [
+      setting(of, `rpm-${key}`, `${name}, at`, rpm, words, null, 'rpm'),
+      usual(of, `feed-${key}`, 'fed by, a turn', EDGES[edge].feed.mm(mm), 'usual in high-speed steel'),
+    ];
+  };
+
+/**
+ * Drills one after another, each by its name, with its speed.
+ *
+ * @param ladder diameters, smallest first, mm
+ * @param leaves what the last of them is there for
+ */
+export const drillSteps = (of: { readonly id: string }, ladder: readonly number[], leaves: string, turning: Turning): Setting[] =>
+  ladder.flatMap((mm, i): Setting[] => {
+    const isLast = i === ladder.length - 1;
+    const name = isLast ? 'drill' : i === 0 ? 'pilot drill' : 'drill between';
+    const why = isLast ? leaves : 'opened out in steps, the web first';
+    return [usual(of, `drill-${i}`, `${name}, ${drillNamed(mm)}`, mm, why), ...turning(`${i}`, name, 'drill', mm)];
+  });
