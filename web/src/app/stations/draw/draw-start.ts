@@ -21,6 +21,9 @@ import { SheetStore } from '../../sheet-data';
 import { CopyDrawing } from './copy-drawing';
 import { ProfileFile } from './profile-file';
 
+/** A body whose typed size is off by more than this share is not meant for that hole. */
+const FITS_WITHIN = 0.1;
+
 /** How a drawing begins: out of the readings where they tell enough, else from a usual shape. */
 @Component({
   selector: 'ip-draw-start',
@@ -139,13 +142,20 @@ export class DrawStart {
     const { places } = this.store.repair() ?? { places: [] };
     return this.lengthTyped() ?? readLengthMm(places, this.store.item()?.componentIds ?? []) ?? roundStart(this.store.unit(), 100, 4);
   });
-  protected readonly follows = computed(() => (isBlockShape(this.kind()) ? '' : ', and the body follows its fit'));
+  protected readonly follows = computed(() => (isBlockShape(this.kind()) || !this.near().length ? '' : ', and the body follows its fit'));
   protected readonly bodyTyped = signal<number | null>(null);
   protected readonly body = computed(() => {
     const { places, fits } = this.store.repair() ?? { places: [], fits: [] };
-    const worn = places.find((f) => f.component.role === 'worn' && f.place.land === 'worn');
-    const read = (): number | null => readAcrossMm(places, this.store.item()?.componentIds ?? []);
+    const own = this.store.item()?.componentIds ?? [];
+    const isOwn = (id: string): boolean => !own.length || own.includes(id);
+    const worn = places.find((f) => f.component.role === 'worn' && f.place.land === 'worn' && isOwn(f.component.id));
+    const read = (): number | null => readAcrossMm(places, own);
     return this.bodyTyped() ?? (worn && originalSizeMm(worn)) ?? fits[0]?.target?.aimMm ?? read() ?? 25;
+  });
+  /** Holes that a body of about that size may go into: all that are not known to ask for another. */
+  private readonly near = computed(() => {
+    const aims = new Map(this.store.repair()?.fits.map((f) => [f.hole.place.id, f.target?.aimMm]));
+    return this.holes().filter(([id]) => Math.abs((aims.get(id) ?? this.body()) - this.body()) <= FITS_WITHIN * this.body());
   });
   protected readonly told = computed(() => {
     const part = this.read()!.part;
@@ -170,7 +180,7 @@ export class DrawStart {
     const threaded = new Set(part.features.flatMap((f) => (f.kind === 'thread' ? [f.on] : [])));
     this.drawn.emit({
       ...part,
-      outside: part.outside.map((s) => (s.id === 'body' && !threaded.has(s.id) ? fitting(s, this.holes()) : s)),
+      outside: part.outside.map((s) => (s.id === 'body' && !threaded.has(s.id) ? fitting(s, this.near()) : s)),
       bores: part.bores.map((b) => ({ ...b, surfaces: b.surfaces.map((s) => fitting(s, this.shafts())) })),
     });
   }

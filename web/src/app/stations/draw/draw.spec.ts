@@ -90,6 +90,18 @@ it('takes a taper as it is said, and says it every way', async () => {
   expect(store.draftPart()!.outside[1]!.farDiameterMm).toBe(farDiameterMm);
 });
 
+it.each([
+  ['of about its size', '40', ['barrel']],
+  ['of quite another', '90', []],
+])('a body %s goes into the hole that stays, or does not', async (_, typed, fits) => {
+  const store = await openSheet(new FakeServer(testSheet()));
+  const fixture = await show(Draw);
+  await press(fixture, 'Plain pin');
+  await type(fixture, '.sizes ip-length:nth-of-type(2) input', typed);
+  await press(fixture, 'Draw it');
+  expect(store.draftPart()!.outside.find((x) => x.id === 'body')!.fitsPlaceIds).toEqual(fits);
+});
+
 it('begins a block as long as the old one was read, and puts a hole again from the opposite edges', async () => {
   const length = testPlace('long', { name: 'Length', kind: 'length', stationsMm: [0], clocksDeg: [0] });
   const read = testReading({ placeId: 'long', quantity: 'length', valueMm: 96, instrumentId: 'mic' });
