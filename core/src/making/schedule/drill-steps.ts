@@ -7,7 +7,7 @@ export type DrillBench = Pick<Bench, 'mill' | 'drillSets' | 'hssMMin' | 'finderM
 /** How fast a drill or reamer goes, and how far it is fed. */
 export type Turning = (key: string, name: string, edge: 'drill' | 'reamer', mm: number) => Setting[];
 
-/** It turns on the mill, or by hand-held drill at the same speed: nothing where the book has no speed for the metal. */
+/** The tool turns, on the mill of the shop: nothing where the book has no speed for the metal. */
 export const turnedOnMill =
   (of: { readonly id: string }, { hssMMin, mill }: DrillBench): Turning =>
   (key, name, edge, mm) => {

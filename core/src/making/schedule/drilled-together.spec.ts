@@ -2,7 +2,7 @@ import { drilledTogether, type HoleTogether } from './drilled-together';
 
 const IN = 25.4;
 const bench = { mill: null, drillSets: [], hssMMin: 24, finderMm: 0.2 * IN, unit: 'in' } as const;
-const hole: HoleTogether = { id: 'h', name: 'pin', sizeMm: 0.3125 * IN, there: null, acrossMm: 1.9 * IN };
+const hole: HoleTogether = { id: 'h', name: 'pin', sizeMm: 0.3125 * IN, there: null, across: { mm: 1.9 * IN, name: 'hub' } };
 const setTo = (h: HoleTogether, label: string): number | undefined =>
   drilledTogether(h, bench)?.settings.find(
     (s) => s.figure.label === label || (label === 'drill' && /^drill, /.test(s.figure.label) && s.figure.measure === 'length'),
@@ -38,7 +38,7 @@ it('in a hole that is there begins with a drill that cuts, and says where the re
 it('clears its chips from three diameters on, and counts nothing where the outside was not read', () => {
   expect(drilledTogether(hole, bench)!.cuts!.toMm[0]).toBeCloseTo(3 * setTo(hole, 'drill')!, 9);
   expect(drilledTogether(hole, bench)!.cuts!.toMm.at(-1)).toBe(1.9 * IN);
-  const bare = drilledTogether({ ...hole, acrossMm: null }, bench)!;
+  const bare = drilledTogether({ ...hole, across: null }, bench)!;
   expect(bare.cuts).toBeNull();
   expect(bare.words[0]).toContain('was not measured');
 });

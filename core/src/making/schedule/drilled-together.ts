@@ -12,8 +12,8 @@ export interface HoleTogether {
   readonly sizeMm: number;
   /** The hole that is there, at its tightest and at its widest, mm; null where there is none. */
   readonly there: { readonly smallestMm: number; readonly largestMm: number } | null;
-  /** Outside of what it goes through, mm; null where nobody measured it. */
-  readonly acrossMm: number | null;
+  /** Outside of what it goes through, and what that is called; null where nobody measured it. */
+  readonly across: { readonly mm: number; readonly name: string } | null;
 }
 
 /**
@@ -22,37 +22,37 @@ export interface HoleTogether {
  * @returns null for a hole that no reamer is listed for
  */
 export function drilledTogether(hole: HoleTogether, bench: DrillBench): Schedule | null {
-  const { sizeMm, there, acrossMm } = hole;
+  const { sizeMm, there, across } = hole;
   const last = drillBeforeReamer(sizeMm, bench.drillSets);
   if (!last) return null;
   const show = (mm: number): string => formatWithUnit(mm, bench.unit);
   // What is no larger than the hole that is there cuts nothing.
   const ladder = drillLadderMm(last.diameterMm, bench.drillSets).filter((mm) => mm > (there?.smallestMm ?? 0));
   const turning = turnedOnMill(hole, bench);
-  const pecks = acrossMm === null ? [] : peckDepthsMm(last.diameterMm, acrossMm);
+  const pecks = across ? peckDepthsMm(last.diameterMm, across.mm) : [];
   return {
     ...{ id: hole.id, title: `Drill and ream for ${hole.name}`, tools: [{ kind: 'reamer', sizeMm }] },
     settings: [
-      ...(acrossMm === null
-        ? []
-        : [
+      ...(across
+        ? [
             setting(
               hole,
               'centre',
               'from the edge to the centre line',
-              edgeToCentreMm(acrossMm, bench.finderMm),
-              `half of the outside, ${show(acrossMm)}, and half a finder of ${placeWithUnit(bench.finderMm, bench.unit)}`,
+              edgeToCentreMm(across.mm, bench.finderMm),
+              `half of ${across.name}, ${show(across.mm)}, and half a finder of ${placeWithUnit(bench.finderMm, bench.unit)}`,
             ),
-          ]),
+          ]
+        : []),
       ...drillSteps(hole, ladder, 'leaves what a reamer takes', turning),
       setting(hole, 'reamer', 'reamer', sizeMm, 'as it was decided to be trued to'),
       ...turning('reamer', 'reamer', 'reamer', sizeMm),
     ],
     cuts: pecks.length > 1 ? { on: null, toMm: pecks } : null,
     words: [
-      ...(acrossMm === null
-        ? ['The outside of what it goes through was not measured: with it the way from its edge to the centre line stands here.']
-        : ['A paper between finder and edge comes on top, unless it was used to take up the spindle’s wobble.']),
+      across
+        ? 'A paper between finder and edge comes on top, unless it was used to take up the spindle’s wobble.'
+        : 'The outside of what it goes through was not measured: with it the way from its edge to the centre line stands here.',
       ...(there
         ? [
             there.largestMm > last.diameterMm

@@ -11,6 +11,6 @@ export { along, type Along } from './along';
 export { oneSetting } from './one-setting';
 export { cutMinutes } from './cut-minutes';
 export { USUAL_END_MILL_MM } from './edge-settings';
-export { drilledTogether } from './drilled-together';
+export { drilledTogether, type HoleTogether } from './drilled-together';
 export { type DrillBench } from './drill-steps';
 export { tappedHole } from './tapped';

@@ -19,8 +19,13 @@ function drum(trued: readonly [number, number], hubRead = true) {
         testPlace('small', { name: 'Pin hole, near', side: 'inside', ...at }),
         testPlace('large', { name: 'Pin hole, far', side: 'inside', ...at }),
         testPlace('hub', { name: 'Hub outside', side: 'outside', ...at }),
+        testPlace('flange', { name: 'Flange', side: 'outside', ...at }),
       ],
-      readings: [...read('small', 6.4, 6.6), ...read('large', 7.3, 7.5), ...(hubRead ? read('hub', 48.2, 48.26) : [])],
+      readings: [
+        ...read('small', 6.4, 6.6),
+        ...read('large', 7.3, 7.5),
+        ...(hubRead ? [...read('flange', 160, 160), ...read('hub', 48.2, 48.26)] : []),
+      ],
     }),
     [choiceKey.part, { ...pin, outside: pin.outside.map((s) => ({ ...s, fitsPlaceIds: ['small', 'large'] })) }],
     [choiceKey.fit('small'), { schoolId: 'grease', hole: 'true', truedMm: trued[0] }],
@@ -39,7 +44,7 @@ it('a pin that fits holes of two sides has one hole through both, found from the
   expect(more).toEqual([]);
   const of = (label: string) => hole!.settings.find((s) => s.figure.label === label)?.figure.value;
   expect(of('reamer')).toBe(8);
-  // 48.26 and a finder of 10 mm, by halves.
+  // The hub, not the flange: 48.26 and a finder of 10 mm, by halves.
   expect(of('from the edge to the centre line')).toBeCloseTo(29.13, 6);
 });
 

@@ -1,4 +1,4 @@
-import { drilledTogether, type Schedule } from '../../making/schedule';
+import { drilledTogether, type HoleTogether, type Schedule } from '../../making/schedule';
 import { inSentence } from '../../terms/words';
 import { drillBench, withMissing } from './drill-bench';
 import type { FitFinding } from './fit-finding';
@@ -27,6 +27,15 @@ function piercedBy(holes: readonly FitFinding[], places: readonly PlaceFinding[]
   return new Set([...own, ...beside]);
 }
 
+/** The outside that the hole goes through: the smallest of its own part, as a flange is larger than its hub; else that of what sits in it. */
+function goesThrough(holes: readonly FitFinding[], of: readonly PlaceFinding[]): HoleTogether['across'] {
+  const own = new Set(holes.map((f) => f.hole.component.id));
+  const outside = of.flatMap((p) => (p.place.side === 'outside' && p.shape ? [{ p, mm: p.shape.largestMm }] : []));
+  const [first] = outside.filter(({ p }) => own.has(p.component.id)).sort((p, q) => p.mm - q.mm);
+  const taken = first ?? outside.sort((p, q) => q.mm - p.mm)[0];
+  return taken ? { mm: taken.mm, name: inSentence(taken.p.place.name) } : null;
+}
+
 /**
  * Holes that are drilled and reamed through what is joined, each of one size: those that a joined pin fits and that are to be trued.
  *
@@ -42,7 +51,6 @@ export function jointHoles(item: JobItem, joined: readonly (PartFinding | null)[
       if (sizeMm === undefined || sizes.some((mm) => Math.abs(mm - sizeMm) > SAME_MM)) return [];
       const pierced = piercedBy(trued, places);
       const of = places.filter((p) => pierced.has(p.component.id));
-      const outside = of.flatMap((p) => (p.place.side === 'outside' && p.shape ? [p.shape.largestMm] : []));
       const schedule = drilledTogether(
         {
           id: `${item.id}.${segment.id}`,
@@ -52,7 +60,7 @@ export function jointHoles(item: JobItem, joined: readonly (PartFinding | null)[
             smallestMm: Math.min(...trued.map((f) => f.hole.shape!.smallestMm)),
             largestMm: Math.max(...trued.map((f) => f.hole.shape!.largestMm)),
           },
-          acrossMm: outside.length ? Math.max(...outside) : null,
+          across: goesThrough(trued, of),
         },
         drillBench(
           of.map((p) => p.component.materialId),
