@@ -27,5 +27,5 @@ it.each([
   ['of another route', hole, { ...made, route: 'wire insert' }],
   ['nothing is tapped', { ...hole, name: 'Case, bored' }, made],
   ['of no route', { ...hole, route: '' }, { ...made, route: '' }],
-  ['it is made itself', { ...hole, kind: 'make' } as JobItem, made],
+  ['it is made itself', { ...hole, kind: 'make' as const }, made],
 ])('none where it is %s', (_, item, other) => expect(tappedFor(item, [other, item], sheet, testShop)).toEqual([]));

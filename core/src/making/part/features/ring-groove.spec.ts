@@ -34,7 +34,9 @@ it.each([
 it('a floor a little off the listed one is still that ring’s, one further off is no ring’s and says which the book has', () => {
   expect(ringOf({ diameterMm: 59.015 }, shaft)?.grooveMm).toBe(59);
   expect(ringOf({ diameterMm: 59.1 }, shaft)).toBeUndefined();
-  expect(ringGroove.check(groove({ diameterMm: 58 }), shaft)).toEqual([{ field: 'ring', message: expect.stringContaining('59.00\u00a0mm') }]);
+  expect(ringGroove.check(groove({ diameterMm: 58 }), shaft)).toEqual([
+    { field: 'ring', message: expect.stringContaining('59.00\u00a0mm') },
+  ]);
   expect(ringGroove.check(groove({ diameterMm: 58, ring: 'measured' }), shaft)).toEqual([]);
 });
 
