@@ -1,19 +1,9 @@
-import {
-  drillBeforeReamer,
-  drillLadderMm,
-  drillNamed,
-  EDGES,
-  edgeSpeed,
-  firstDrill,
-  peckDepthsMm,
-  pointMm,
-  type FirstDrill,
-} from '../process';
+import { drillBeforeReamer, drillLadderMm, firstDrill, peckDepthsMm, pointMm, type FirstDrill } from '../process';
 import { formatWithUnit, placeWithUnit } from '../../terms/quantity';
 import { inSentence } from '../../terms/words';
 import { partLengthMm, placeBore, type Bore, type Part, type PlacedSurface } from '../part';
-import { drillSteps, type Turning } from './drill-steps';
-import { setting, usual, type Bench, type Schedule, type Setting } from './schedule';
+import { drillSteps, turnedBy, type Turning } from './drill-steps';
+import { setting, type Bench, type Schedule } from './schedule';
 
 /** Left before a flat bottom or a shoulder for the boring bar to finish, mm. */
 const LEFT_AT_BOTTOM_MM = 0.5;
@@ -50,23 +40,13 @@ function depthMm(
   };
 }
 
-/** How fast the work turns for a drill or a reamer that stands still in it, and how far that is fed. */
-function turnedAt(s: PlacedSurface, key: string, name: string, edge: 'drill' | 'reamer', mm: number, bench: Bench): Setting[] {
-  if (bench.hssMMin <= 0) return [];
-  const { rpm, words } = edgeSpeed(edge, bench.hssMMin, mm, bench.lathe, bench.mostRpm(s.id));
-  return [
-    setting(
-      s,
-      `rpm-${key}`,
-      `${name}, at`,
-      rpm,
-      `${words}; no faster than what holds the work bears, where a gear is as slow`,
-      null,
-      'rpm',
-    ),
-    usual(s, `feed-${key}`, 'fed by, a turn', EDGES[edge].feed.mm(mm), 'usual in high-speed steel'),
-  ];
-}
+/** The work turns round a drill or a reamer that stands still in it. */
+const workTurns = (s: PlacedSurface, { hssMMin, lathe, mostRpm }: Bench): Turning =>
+  turnedBy(s, {
+    hssMMin,
+    on: lathe,
+    most: { rpm: mostRpm(s.id), words: 'no faster than what holds the work bears, where a gear is as slow' },
+  });
 
 function ofStep(here: In, steps: readonly Step[], at: number): Schedule[] {
   const { bench } = here;
@@ -84,8 +64,7 @@ function ofStep(here: In, steps: readonly Step[], at: number): Schedule[] {
   const ladder = drillLadderMm(diameterMm, bench.drillSets).filter((mm) => mm > there);
   const pecks = peckDepthsMm(diameterMm, deep.mm);
   const show = (mm: number): string => formatWithUnit(mm, bench.unit);
-  const turning: Turning = (key, name, edge, mm) => turnedAt(s, key, name, edge, mm, bench);
-  const drills = drillSteps(s, ladder, 'leaves the boring bar enough to straighten it', turning);
+  const drills = drillSteps(s, ladder, 'leaves the boring bar enough to straighten it', workTurns(s, bench));
   return [
     {
       ...{ id: s.id, title: `Drill ${inSentence(s.name)}`, tools: [] },
@@ -112,15 +91,15 @@ function reamed(here: In, s: PlacedSurface, isLast: boolean): Schedule[] {
   if (!drill) return [];
   const deep = depthMm(here, s, drill.diameterMm, isLast ? null : 0);
   if (deep.mm <= 0) return [];
+  const turning = workTurns(s, bench);
   const show = (mm: number): string => formatWithUnit(mm, bench.unit);
   return [
     {
       ...{ id: s.id, title: `Drill and ream ${inSentence(s.name)}`, tools: [{ kind: 'reamer', sizeMm }] },
       settings: [
-        usual(s, 'drill-0', `drill, ${drillNamed(drill.diameterMm)}`, drill.diameterMm, 'leaves what a reamer takes'),
-        ...turnedAt(s, '0', 'drill', 'drill', drill.diameterMm, bench),
+        ...drillSteps(s, [drill.diameterMm], 'leaves what a reamer takes', turning),
         setting(s, 'reamer', 'reamer', sizeMm, 'as it is cut'),
-        ...turnedAt(s, 'reamer', 'reamer', 'reamer', sizeMm, bench),
+        ...turning('reamer', 'reamer', 'reamer', sizeMm),
         setting(s, 'deep', 'full diameter, from the mouth', deep.mm, deep.how),
       ],
       cuts: { on: null, toMm: peckDepthsMm(drill.diameterMm, deep.mm) },

@@ -5,13 +5,13 @@ import {
   overWires,
   pitchDiameterFromWires,
   singlePoint,
-  tapHole,
   type Thread as BookThread,
 } from '../../book/threads';
 import { drillWords } from '../../book/drills';
 import { formatLength, formatWithUnit, placeWithUnit, type LengthUnit } from '../../terms/quantity';
 import { good, type Outcome } from '../../terms/outcome';
 import { kindOf, type Host, type PartFeature } from '../part';
+import { holeBefore } from './before-thread';
 import { changeWheels, trainWords } from './change-wheels';
 import { setting, type Bench, type Scheduler, type Setting } from './schedule';
 
@@ -156,13 +156,10 @@ function outside(f: Thread, host: Host, t: BookThread, bench: Bench): ReturnType
   };
 }
 
-function inside(f: Thread, host: Host, t: BookThread, { unit }: Bench): ReturnType<Scheduler<Thread>> {
-  const hole = tapHole(t, 75);
-  if (!hole.ok) return null;
-  const { aimMm, limits, drills } = hole.value;
-  // Bored, it is kept a quarter of what it may be off either limit; drilled it comes as the drill leaves it.
-  const roomMm = (limits.upperMm - limits.lowerMm) / 4;
-  const holeMm = drills[0]?.drill.diameterMm ?? Math.min(Math.max(aimMm, limits.lowerMm + roomMm), limits.upperMm - roomMm);
+function inside(f: Thread, host: Host, t: BookThread, { unit, drillSets }: Bench): ReturnType<Scheduler<Thread>> {
+  const hole = holeBefore(t, drillSets);
+  if (!hole) return null;
+  const { limits, drill, mm } = hole;
   const own = host.surface.leftMm;
   const tapped = isTapped(t.name);
   return {
@@ -171,7 +168,7 @@ function inside(f: Thread, host: Host, t: BookThread, { unit }: Bench): ReturnTy
         f,
         'hole',
         'hole before the thread',
-        holeMm,
+        mm,
         `${formatLength(limits.lowerMm, unit)} to ${formatWithUnit(limits.upperMm, unit)}, ${limits.source}`,
       ),
       ...(tapped ? [] : [setting(f, 'depth', 'straight in, from the hole', (t.majorMm - own) / 2, 'to the basic major diameter', 'cross')]),
@@ -179,9 +176,7 @@ function inside(f: Thread, host: Host, t: BookThread, { unit }: Bench): ReturnTy
     tools: tapped ? [{ kind: 'tap', thread: t.name }] : [],
     cuts: null,
     words: [
-      ...(drills[0]
-        ? [`Drill ${drillWords(drills[0].drill)}, ${drills[0].percent.toFixed(0)} % of thread.`]
-        : [`Bore it to ${formatWithUnit(holeMm, unit)}.`]),
+      drill ? `Drill ${drillWords(drill.drill)}, ${drill.percent.toFixed(0)} % of thread.` : `Bore it to ${formatWithUnit(mm, unit)}.`,
       tapped
         ? 'Tap held square by the tailstock, cutting oil, back a half turn to break the chip; a plug tap last in a blind hole.'
         : 'Single-point it with a bar as thick as goes in; try the mating screw, not the number alone.',

@@ -24,6 +24,7 @@ import { makerClearance } from './fit-desk';
 import type { JobSheet, Shop } from './records';
 import { runsHere, type RunsHere } from './runs-here';
 import { PAIRS, type PairKind } from './runs-here.data';
+import { mateOf } from './pair';
 
 /** What one school says of the hole for a shaft that stays. */
 export interface BoreOption {
@@ -206,7 +207,7 @@ export const boreFindings = (places: readonly PlaceFinding[], fits: readonly Fit
 
 /** It is told so at Strip; where nothing is told of it, the worn part has a hole. */
 function takesAHole({ place }: PlaceFinding, places: readonly PlaceFinding[]): boolean {
-  const mate = places.find((f) => f.place.id === place.matesPlaceId || f.place.matesPlaceId === place.id);
+  const mate = mateOf({ place }, places);
   if (mate) return mate.component.role === 'worn' && mate.place.side === 'inside';
   return places.some((f) => f.component.role === 'worn' && f.place.side === 'inside' && isDiameter(f.place.kind));
 }

@@ -14,6 +14,7 @@ import type { PlaceFinding } from './place-finding';
 import { madeSizeMm } from './made-size';
 import type { JobSheet } from './records';
 import { earlierRepairs, findings } from './strip-records';
+import { mateOf } from './pair';
 
 /** Something of the catalogue that was found at a place, numbered as at Decide. */
 export interface PictureFinding {
@@ -47,7 +48,7 @@ function wear(f: PlaceFinding, all: readonly PlaceFinding[]): number | null {
 function pairs(all: readonly PlaceFinding[]): PairEvidence[] {
   return all.flatMap((hole): PairEvidence[] => {
     if (hole.place.side !== 'inside' || !hole.shape) return [];
-    const pin = all.find((f) => f.place.id === hole.place.matesPlaceId || f.place.matesPlaceId === hole.place.id);
+    const pin = mateOf(hole, all);
     return [
       {
         holeName: hole.place.name,

@@ -6,6 +6,7 @@ import type { JobItem } from './items';
 import type { PartFinding } from './part-finding';
 import type { PlaceFinding } from './place-finding';
 import type { JobSheet, Shop } from './records';
+import { mateOf } from './pair';
 
 /** What of a job tells how its parts are drilled together. */
 interface Given {
@@ -21,7 +22,7 @@ const SAME_MM = 1e-6;
 function piercedBy(holes: readonly FitFinding[], places: readonly PlaceFinding[]): Set<string> {
   const own = new Set(holes.map((f) => f.hole.component.id));
   const beside = places.flatMap((p) => {
-    const mate = places.find((q) => q.place.id === p.place.matesPlaceId || q.place.matesPlaceId === p.place.id);
+    const mate = mateOf(p, places);
     return mate && own.has(mate.component.id) && p.component.role === 'mate' ? [p.component.id] : [];
   });
   return new Set([...own, ...beside]);

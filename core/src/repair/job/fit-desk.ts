@@ -10,6 +10,7 @@ import type { PlaceFinding } from './place-finding';
 import { alphaOf } from './measured';
 import type { JobSheet } from './records';
 import type { PairKind } from './runs-here.data';
+import { areMates, mateOf } from './pair';
 
 /** What a pin made to a target will do in its hole. */
 export interface DeskOutlook extends FitOutlook {
@@ -48,7 +49,7 @@ export interface DeskSetting {
 /** What surrounds a hole at the fit desk: metals, walls, temperatures; usual ones where nobody said. */
 export function deskSetting(hole: PlaceFinding, places: readonly PlaceFinding[], sheet: JobSheet): DeskSetting {
   const running = chosenRunning(sheet, hole.place.id) ?? USUAL_RUNNING;
-  const mate = places.find((f) => f.place.id === hole.place.matesPlaceId || f.place.matesPlaceId === hole.place.id)?.component;
+  const mate = mateOf(hole, places)?.component;
   const worn = mate?.role === 'worn' ? mate : sheet.components.find((c) => c.role === 'worn');
   return {
     running,
@@ -67,8 +68,7 @@ export function deskSetting(hole: PlaceFinding, places: readonly PlaceFinding[],
  */
 function boreOf(componentId: string | undefined, hole: PlaceFinding, places: readonly PlaceFinding[]): number {
   const own = places.filter((f) => f.component.id === componentId && f.place.side === 'inside');
-  const runsIn = (f: PlaceFinding): PlaceFinding[] =>
-    places.filter((s) => s.place.side === 'outside' && (s.place.matesPlaceId === f.place.id || f.place.matesPlaceId === s.place.id));
+  const runsIn = (f: PlaceFinding): PlaceFinding[] => places.filter((s) => s.place.side === 'outside' && areMates(s.place, f.place));
   const mm = Math.max(0, ...own.flatMap((f) => (f.shape ? [f] : runsIn(f))).map((f) => f.shape?.meanMm ?? 0));
   return hole.shape && mm < hole.shape.smallestMm ? mm : 0;
 }

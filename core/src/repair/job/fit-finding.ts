@@ -25,6 +25,7 @@ import { gripIn, type Grip } from './grip';
 import type { ComponentVerdict, JobSheet, Shop } from './records';
 import { runsHere, type RunsHere } from './runs-here';
 import { PAIRS, type PairKind } from './runs-here.data';
+import { mateOf } from './pair';
 
 /** What one school says for one measured mate, hole kept and hole trued. */
 export interface SchoolOption {
@@ -189,12 +190,13 @@ const TRUED_WITHIN_MM = 0.05;
 export const isTrued = ({ trued }: PartState, askedMm: number | null, nowMm: number): boolean =>
   trued && (askedMm === null || Math.abs(askedMm - nowMm) < TRUED_WITHIN_MM);
 
+/** What becomes of a component that goes back with its sizes as they are. */
 const REUSED: readonly (ComponentVerdict | null)[] = ['reuse', 'clean-up'];
 
 /** The shaft in a hole where both go back as they are. */
 function staysTogether(hole: PlaceFinding, places: readonly PlaceFinding[]): PlaceFinding | null {
   const stays = ({ component }: PlaceFinding): boolean => component.role === 'mate' && REUSED.includes(component.verdict);
-  const shaft = places.find((f) => f.place.id === hole.place.matesPlaceId || f.place.matesPlaceId === hole.place.id);
+  const shaft = mateOf(hole, places);
   return shaft && stays(hole) && stays(shaft) ? shaft : null;
 }
 
@@ -207,7 +209,7 @@ function staysWords(hole: PlaceFinding, shaft: PlaceFinding, unit: LengthUnit): 
   const most = hole.shape.largestMm - shaft.shape.smallestMm;
   const [from, to] = [least, most].map((mm) => formatWithUnit(mm, unit));
   const play =
-    least <= 0
+    least < 0
       ? `from ${from} to ${to} between them, below 0 where one is tight in the other`
       : from === to
         ? `${from} of play`
@@ -263,7 +265,7 @@ function fitOf(hole: PlaceFinding, places: readonly PlaceFinding[], sheet: JobSh
 
 /** A new part that has holes and no outside, such as a ring over a tube, goes into no hole unless it is told so. */
 function takesAPin(hole: PlaceFinding, places: readonly PlaceFinding[]): boolean {
-  const linked = places.some((f) => f.place.id === hole.place.matesPlaceId || f.place.matesPlaceId === hole.place.id);
+  const linked = mateOf(hole, places) !== undefined;
   const worn = places.filter((f) => f.component.role === 'worn' && isDiameter(f.place.kind));
   return linked || worn.length === 0 || worn.some((f) => f.place.side === 'outside');
 }
@@ -274,6 +276,13 @@ export const fitFindings = (places: readonly PlaceFinding[], sheet: JobSheet, sh
     .filter((f) => f.component.role === 'mate' && f.place.side === 'inside' && isDiameter(f.place.kind))
     .filter((f) => takesAPin(f, places))
     .map((f) => fitOf(f, places, sheet, shop));
+
+/** A body whose size is off by more than this share of it is not meant for a hole. */
+const GOES_INTO_WITHIN = 0.1;
+
+/** Whether a body of about that size, mm, may be meant for a hole: not where it asks for quite another, or where what is in it stays. */
+export const mayGoInto = ({ target, staysWith }: Pick<FitFinding, 'target' | 'staysWith'>, aboutMm: number): boolean =>
+  staysWith === null && (target === null || Math.abs(target.aimMm - aboutMm) <= GOES_INTO_WITHIN * aboutMm);
 
 /** Holes further apart in size than this do not share one pin size, mm. */
 const ONE_PIN_MM = 1;

@@ -45,6 +45,23 @@ it('a hole read at one place is not belled: what its two ways differ is oval, ev
     looseMm: expect.closeTo(0.29, 3) as number,
   }));
 
+it('an oval hole that is belled too holds only as far as its short way is tight', () => {
+  const grip = gripIn(
+    hole(
+      [
+        [0, 30.0, 30.04, 30.08, 30.04],
+        [20, 30.06, 30.1, 30.14, 30.1],
+      ],
+      20,
+    ),
+    30.03,
+  )!;
+  // Its short way goes from 30.00 to 30.06: 30.03 is reached half way; its widest is 30.14.
+  expect(grip.why).toBe('oval');
+  expect(grip.holdsMm).toBeCloseTo(10, 0);
+  expect(grip.looseMm).toBeCloseTo(0.11, 2);
+});
+
 it('says nothing of a pin that goes in freely, of one that holds everywhere, or of a hole that was not read', () => {
   const plain = [
     [5, 30, 30, 30, 30],

@@ -22,6 +22,7 @@ export {
   defaultSchoolOf,
   HOUSE_DEFAULT_SCHOOL,
   inLineMm,
+  mayGoInto,
   ownOption,
   truedTooSmall,
   type FitFigures,

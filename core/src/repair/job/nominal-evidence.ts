@@ -7,6 +7,7 @@ import type { Measured } from './measured';
 import type { PlaceRecord } from './records';
 import { bearingsOn, type Sized } from './runs-here';
 import type { ThreadFinding } from './thread-finding';
+import { areMates } from './pair';
 
 /** A worn place and a land this near in size are taken for one turned size: share of the size, and mm. */
 const ONE_SIZE = { share: 0.05, mm: 1 };
@@ -15,7 +16,7 @@ const ONE_PAIR_MM = 1.5;
 
 const seenMm = ({ place, shape }: Measured): number | null => shape && (place.side === 'outside' ? shape.largestMm : shape.smallestMm);
 
-const isPair = (p: Measured, q: Measured): boolean => q.place.matesPlaceId === p.place.id || p.place.matesPlaceId === q.place.id;
+const isPair = (p: Measured, q: Measured): boolean => areMates(p.place, q.place);
 const isSaidOneSize = (p: Measured, q: Measured): boolean =>
   q.place.detail.oneSizeWithId === p.place.id || p.place.detail.oneSizeWithId === q.place.id;
 const apartMm = (p: Measured, q: Measured): number => Math.abs(seenMm(p)! - seenMm(q)!);

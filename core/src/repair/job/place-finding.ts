@@ -28,7 +28,7 @@ import { bearingWitness, nominalEvidence, unitWitness } from './nominal-evidence
 import { isSettled, measuredPlace, pairKey, type Measured } from './measured';
 import type { ComponentRecord, PlaceRecord, JobSheet, ReadingRecord, Shop } from './records';
 import { NOTHING_STANDS_OUT, standingOut, stillStandingOut, type StandingOut } from './suspects';
-import { taperFinding, type TaperFinding } from './taper-finding';
+import { taperFinding } from './taper-finding';
 import { threadFinding, type ThreadFinding } from './thread-finding';
 
 /** Two instruments that disagree, and which one is believed once somebody settled it. */
@@ -56,8 +56,8 @@ export interface PlaceFinding extends ShapeFigures {
   /** A keyseat against the book's. */
   readonly keyseat: KeyseatFinding | null;
   readonly thread: ThreadFinding | null;
-  /** What tapers by design. */
-  readonly taperOf: TaperFinding | null;
+  /** What a taper by design is, in words. */
+  readonly taperOf: string | null;
   readonly indicator: IndicatorFinding | null;
   readonly disputes: readonly DisputeFinding[];
   /** Instruments whose readings do not count, as another is believed; until somebody says which, the coarser one. */
@@ -90,7 +90,7 @@ interface OwnFinding {
   readonly values: readonly QuantityFinding[];
   readonly depth: DepthCheck | null;
   readonly thread: ThreadFinding | null;
-  readonly taperOf: TaperFinding | null;
+  readonly taperOf: string | null;
   readonly indicator: IndicatorFinding | null;
   readonly standOut: StandingOut;
   readonly planned: readonly Spot[];

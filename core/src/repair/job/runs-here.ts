@@ -4,6 +4,7 @@ import { chosenRuns } from './choices';
 import type { Measured } from './measured';
 import type { JobSheet } from './records';
 import type { PairKind } from './runs-here.data';
+import { mateOf } from './pair';
 
 /** What runs in a hole: as somebody said, else as the evidence proposes; null while neither knows. */
 export interface RunsHere {
@@ -38,7 +39,7 @@ export function bearingsOn(hole: Sized, places: readonly Sized[]): BearingSize[]
 }
 
 function propose(place: Sized, places: readonly Sized[]): Omit<RunsHere, 'chosen'> {
-  const mate = places.find((f) => f.place.id === place.place.matesPlaceId || f.place.matesPlaceId === place.place.id);
+  const mate = mateOf(place, places);
   const said = [place, ...(mate ? [mate] : [])].find((f) => f.place.suspicions.includes('bearing'));
   if (said) return { kind: 'bearing-inner', why: `a bearing ran at ${inSentence(said.place.name)}, as was said at Strip` };
   const isHole = place.place.side === 'inside';

@@ -8,6 +8,7 @@ import { chosenRuns } from './choices';
 import type { PlaceFinding } from './place-finding';
 import type { JobSheet } from './records';
 import { runsHere, type RunsHere } from './runs-here';
+import { areMates } from './pair';
 
 /** A seat of the worn part on which a bearing sat that is not here to be measured: its new limits by the bearing table. */
 export interface SeatFinding {
@@ -105,8 +106,7 @@ function seatOf(place: PlaceFinding, places: readonly PlaceFinding[], sheet: Job
 
 /** Seats of the part that is replaced at which a bearing ran, where no mate that it fits was measured. */
 export function seatFindings(places: readonly PlaceFinding[], sheet: JobSheet): SeatFinding[] {
-  const hasMate = ({ place }: PlaceFinding): boolean =>
-    places.some((f) => f.component.role === 'mate' && (f.place.matesPlaceId === place.id || place.matesPlaceId === f.place.id));
+  const hasMate = ({ place }: PlaceFinding): boolean => places.some((f) => f.component.role === 'mate' && areMates(f.place, place));
   const isSeat = (f: PlaceFinding): boolean =>
     f.place.suspicions.includes('bearing') || (chosenRuns(sheet, f.place.id)?.kind.startsWith('bearing-inner') ?? false);
   return places

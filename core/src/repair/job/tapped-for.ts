@@ -10,16 +10,15 @@ import type { JobSheet, Shop } from './records';
 const TAPS = /\btap(s|ped|ping)?\b/i;
 
 /** The largest thread on the outside of a drawn part: what goes into the metal; the other end of a stud carries the nut. */
-function threadOf(item: JobItem, sheet: JobSheet): { readonly item: JobItem; readonly thread: Thread } | null {
+function threadOf(item: JobItem, sheet: JobSheet): Thread | undefined {
   const part = chosenPart(sheet, item.partKey);
-  if (!part || part.block) return null;
+  if (!part || part.block) return undefined;
   const outside = new Set(placeOutside(part).map((s) => s.id));
   const threads = part.features.flatMap((f) => {
     const thread = f.kind === 'thread' && outside.has(f.on) ? findThread(f.thread) : undefined;
     return thread ? [thread] : [];
   });
-  const largest = threads.toSorted((p, q) => q.majorMm - p.majorMm)[0];
-  return largest ? { item, thread: largest } : null;
+  return threads.toSorted((p, q) => q.majorMm - p.majorMm)[0];
 }
 
 /** Holes that are drilled and tapped in a component for what is made on the same route: a threaded bush, a larger stud. */
@@ -30,8 +29,8 @@ export function tappedFor(item: JobItem, items: readonly JobItem[], sheet: JobSh
   return items
     .filter((o) => o.kind === 'make' && o.route === item.route)
     .flatMap((o) => {
-      const found = threadOf(o, sheet);
-      const schedule = found && tappedHole({ id: `${item.id}.${o.id}`, name: `for ${inSentence(o.name)}` }, found.thread, bench);
+      const thread = threadOf(o, sheet);
+      const schedule = thread && tappedHole({ id: `${item.id}.${o.id}`, name: `for ${inSentence(o.name)}` }, thread, bench);
       return schedule ? [withMissing(schedule, sheet, shop)] : [];
     });
 }

@@ -9,6 +9,7 @@ import type { Drawing, PictureModel, PictureStation } from './model';
 import { newPart } from './new-part';
 import { spanOf, UNKNOWN_RADIUS_MM } from './outline-of';
 import { reworked } from './reworked';
+import { areMates } from '../job/pair';
 
 const EMPTY_LENGTH_MM = 100;
 
@@ -49,8 +50,7 @@ function ghostOf(old: FoundSurfaces, now: Drawing): Primitive[] {
 function meets({ part, places, at }: Repair, mate: PlaceFinding): boolean {
   const own = places.filter((f) => at?.item.componentIds.includes(f.component.id));
   return (
-    (part?.segments.some((s) => s.segment.fitsPlaceIds.includes(mate.place.id)) ?? false) ||
-    own.some((f) => f.place.matesPlaceId === mate.place.id || mate.place.matesPlaceId === f.place.id)
+    (part?.segments.some((s) => s.segment.fitsPlaceIds.includes(mate.place.id)) ?? false) || own.some((f) => areMates(f.place, mate.place))
   );
 }
 

@@ -4,6 +4,7 @@ import {
   formatWithUnit,
   isBlockShape,
   materialOf,
+  mayGoInto,
   newPart,
   originalSizeMm,
   PART_KINDS,
@@ -20,9 +21,6 @@ import { LengthInput, type Option } from '../../form';
 import { SheetStore } from '../../sheet-data';
 import { CopyDrawing } from './copy-drawing';
 import { ProfileFile } from './profile-file';
-
-/** A body whose typed size is off by more than this share is not meant for that hole. */
-const FITS_WITHIN = 0.1;
 
 /** How a drawing begins: out of the readings where they tell enough, else from a usual shape. */
 @Component({
@@ -154,8 +152,11 @@ export class DrawStart {
   });
   /** Holes that a body of about that size may go into: all that are not known to ask for another. */
   private readonly near = computed(() => {
-    const aims = new Map(this.store.repair()?.fits.map((f) => [f.hole.place.id, f.target?.aimMm]));
-    return this.holes().filter(([id]) => Math.abs((aims.get(id) ?? this.body()) - this.body()) <= FITS_WITHIN * this.body());
+    const fits = new Map(this.store.repair()?.fits.map((f) => [f.hole.place.id, f]));
+    return this.holes().filter(([id]) => {
+      const fit = fits.get(id);
+      return !fit || mayGoInto(fit, this.body());
+    });
   });
   protected readonly told = computed(() => {
     const part = this.read()!.part;
